@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Person;
+use App\Models\Serving;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Ledger\Entry\Serve;
+use Tempesal\Core\Ledger\NotEnough;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Grams;
+
+/**
+ * A portion goes from a jar to a person: out of the batch's ledger, onto the person's day.
+ */
+final readonly class ServePortion
+{
+    public function __construct(private KeepLedger $ledger) {}
+
+    /**
+     * @param  Phase|null  $phase  null: what is usually served from such a batch
+     * @param  string  $eatenOn  YYYY-MM-DD, the day the cook means
+     * @param  string  $requestKey  the same key never serves twice
+     *
+     * @throws ValidationException when the jar holds less
+     */
+    public function __invoke(string $batchId, string $personId, Grams $grams, ?Phase $phase, string $eatenOn, string $requestKey, ?CarbonImmutable $at = null): Serving
+    {
+        return DB::transaction(function () use ($batchId, $personId, $grams, $phase, $eatenOn, $requestKey, $at): Serving {
+            $batch = $this->ledger->lock($batchId);
+            $served = Serving::query()->where('request_key', $requestKey)->first();
+            if ($served !== null) {
+                return $served;
+            }
+            $person = Person::query()->findOrFail($personId);
+            $entry = Serve::of($phase ?? $batch->method->servedPhase(), $grams);
+            try {
+                $sodium = $batch->ledger()->serving($entry);
+            } catch (NotEnough $refusal) {
+                throw ValidationException::withMessages(['amount' => $refusal->getMessage()]);
+            }
+
+            return Serving::create([
+                'person_id' => $person->id,
+                'batch_id' => $batch->id,
+                'batch_entry_id' => $this->ledger->append($batch, $at ?? CarbonImmutable::now(), $entry)->id,
+                'eaten_on' => $eatenOn,
+                'phase' => $entry->phase,
+                'grams' => $grams->value,
+                ...Serving::sodiumColumns()->write($sodium->band),
+                'undone_at' => null,
+                'request_key' => $requestKey,
+            ]);
+        });
+    }
+}

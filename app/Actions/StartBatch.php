@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Bench\BenchFields;
+use App\Bench\BenchOrder;
+use App\Bench\ReadSheet;
+use App\Models\Batch;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Formula\BenchAdvice;
+use Tempesal\Core\Formula\IncompleteSheet;
+use Tempesal\Core\Formula\Making;
+use Tempesal\Core\Formula\Weight;
+use Tempesal\Core\Ledger\Entry\Give;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Salt\Basis;
+
+/**
+ * Turns what stands on the bench into a jar on the shelf.
+ *
+ * @phpstan-import-type Typed from BenchFields
+ */
+final readonly class StartBatch
+{
+    public function __construct(private ReadSheet $readSheet, private KeepLedger $ledger) {}
+
+    /**
+     * @param  Typed  $typed
+     * @param  string  $requestKey  the same key never starts a second jar
+     *
+     * @throws ValidationException
+     */
+    public function __invoke(array $typed, string $name, string $place, string $requestKey, ?CarbonImmutable $startedAt = null): Batch
+    {
+        return DB::transaction(function () use ($typed, $name, $place, $requestKey, $startedAt): Batch {
+            $started = Batch::query()->where('request_key', $requestKey)->first();
+            if ($started !== null) {
+                return $started;
+            }
+            if (isset($typed['starterBatchId'])) {
+                $this->ledger->lock($typed['starterBatchId']);
+            }
+            $order = ($this->readSheet)($typed);
+            $making = self::workOut($order);
+            self::refuseWhatCannotBe($making);
+
+            return $this->write($order, $making, $typed, $name, $place, $requestKey, $startedAt ?? CarbonImmutable::now());
+        });
+    }
+
+    /** @throws ValidationException */
+    public static function workOut(BenchOrder $order): Making
+    {
+        try {
+            return Making::from($order->sheet);
+        } catch (IncompleteSheet $open) {
+            throw ValidationException::withMessages([$open->field => $open->getMessage()]);
+        }
+    }
+
+    /** @throws ValidationException */
+    private static function refuseWhatCannotBe(Making $making): void
+    {
+        foreach (BenchAdvice::on($making) as $advice) {
+            if ($advice->weight === Weight::Stop) {
+                throw ValidationException::withMessages(['jarId' => $advice->text]);
+            }
+        }
+    }
+
+    /** @param  Typed  $typed */
+    private function write(BenchOrder $order, Making $making, array $typed, string $name, string $place, string $requestKey, CarbonImmutable $at): Batch
+    {
+        $strengths = [];
+        foreach (Basis::cases() as $basis) {
+            $strengths[$basis->value] = $making->contents->shareOrNull($basis);
+        }
+        $batch = Batch::create([
+            'jar_id' => $order->jar?->id,
+            'name' => $name,
+            'method' => $order->sheet->method,
+            'shape' => $order->sheet->shape,
+            'colour' => $order->vegetable->colour,
+            'density_g_per_ml' => $order->sheet->vegetable->density,
+            'headspace_mm' => $order->sheet->packing->headspace->value,
+            'weight_ml' => $order->sheet->packing->weightVolume->value,
+            'serving_g' => $order->sheet->serving->value,
+            'sheet' => $typed,
+            'strengths' => $strengths,
+            'place' => $place,
+            'started_at' => $at,
+            'request_key' => $requestKey,
+        ])->load(['entries', 'jar']);
+
+        foreach ($making->ledger->entries as $entry) {
+            $this->ledger->append($batch, $at, $entry);
+        }
+        if ($order->starterBatch !== null && $order->sheet->starter !== null) {
+            $this->ledger->append(
+                $this->ledger->lock($order->starterBatch->id), $at,
+                new Give(Phase::Brine, $order->sheet->starter->grams, $batch->id),
+            );
+        }
+
+        return $batch;
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Household;
+
+use App\Models\Household;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A row of one household: it is found, made and changed only for the current household.
+ *
+ * @property string $id
+ * @property string $household_id
+ */
+trait BelongsToHousehold
+{
+    use HasUlids;
+
+    public static function bootBelongsToHousehold(): void
+    {
+        static::addGlobalScope('household', static function (Builder $query): void {
+            $query->where($query->getModel()->qualifyColumn('household_id'), app(CurrentHousehold::class)->id());
+        });
+        static::creating(static function (Model $row): void {
+            $row->setAttribute('household_id', app(CurrentHousehold::class)->id());
+        });
+    }
+
+    /** @return BelongsTo<Household, $this> */
+    public function household(): BelongsTo
+    {
+        return $this->belongsTo(Household::class);
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Household;
+
+use App\Models\Household;
+
+/**
+ * The household that this request, command or test works for. Every query on a household's rows is bound to it.
+ */
+final class CurrentHousehold
+{
+    private ?Household $household = null;
+
+    public function set(Household $household): void
+    {
+        $this->household = $household;
+    }
+
+    /** @throws NoHousehold when none was set */
+    public function get(): Household
+    {
+        return $this->household ?? throw new NoHousehold;
+    }
+
+    public function id(): string
+    {
+        return $this->get()->id;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(): T  $work
+     * @return T
+     */
+    public function during(Household $household, callable $work): mixed
+    {
+        $before = $this->household;
+        $this->household = $household;
+        try {
+            return $work();
+        } finally {
+            $this->household = $before;
+        }
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\StartBatch;
+use App\Bench\ReadSheet;
+use App\Http\Requests\BenchRequest;
+use App\Models\Person;
+use App\Views\BenchView;
+use Illuminate\Http\JsonResponse;
+
+/**
+ * Answers what stands on the bench, while the cook types.
+ */
+final class BenchController
+{
+    public function __invoke(BenchRequest $request, ReadSheet $readSheet): JsonResponse
+    {
+        $order = $readSheet($request->typed());
+
+        return new JsonResponse(BenchView::of($order, StartBatch::workOut($order), Person::query()->orderBy('position')->get()));
+    }
+}

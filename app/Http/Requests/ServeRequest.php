@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Household\CurrentHousehold;
+use Carbon\CarbonImmutable;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Measure\InvalidQuantity;
+use Tempesal\Core\Measure\KitchenAmount;
+
+/**
+ * A portion for a person.
+ */
+final class ServeRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'batchId' => ['required', 'string', 'max:26'],
+            'personId' => ['required', 'string', 'max:26'],
+            'amount' => ['required', 'string', 'max:60'],
+            'phase' => ['nullable', 'string', Rule::enum(Phase::class)],
+            'eatenOn' => ['nullable', 'string', 'date_format:Y-m-d'],
+            'requestKey' => ['required', 'string', 'ulid'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'amount.required' => 'Say how much, for example 40 g.',
+            'eatenOn.date_format' => 'A date is written like 2026-11-24.',
+            'required' => 'This is needed.',
+            'enum' => 'That is not one of the choices.',
+            'ulid' => 'The request is missing its key; reload the page.',
+        ];
+    }
+
+    /** @throws ValidationException */
+    public function grams(): Grams
+    {
+        try {
+            $grams = KitchenAmount::parse($this->string('amount')->value())->grams();
+        } catch (InvalidQuantity $refusal) {
+            throw ValidationException::withMessages(['amount' => $refusal->getMessage()]);
+        }
+
+        return $grams->isZero() ? throw ValidationException::withMessages(['amount' => 'More than nothing is needed here.']) : $grams;
+    }
+
+    public function phase(): ?Phase
+    {
+        return $this->enum('phase', Phase::class);
+    }
+
+    /** The day the cook means: the one named, or today in the household's own calendar. */
+    public function eatenOn(): string
+    {
+        $named = $this->string('eatenOn')->value();
+
+        return $named === '' ? app(CurrentHousehold::class)->get()->today() : CarbonImmutable::parse($named)->toDateString();
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Household\BelongsToHousehold;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Ledger\Ledger;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Produce\PieceShape;
+
+/**
+ * A jar that was started. Its history is in its entries and is never edited.
+ *
+ * @property string|null $jar_id
+ * @property string $name
+ * @property Method $method
+ * @property PieceShape $shape
+ * @property string $colour
+ * @property float $density_g_per_ml
+ * @property float $headspace_mm
+ * @property float $weight_ml
+ * @property float $serving_g
+ * @property array<string, mixed> $sheet
+ * @property array<string, float|null> $strengths
+ * @property string $place
+ * @property CarbonImmutable $started_at
+ * @property Jar|null $jar
+ * @property Collection<int, BatchEntry> $entries
+ */
+final class Batch extends Model
+{
+    use BelongsToHousehold;
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<Jar, $this> */
+    public function jar(): BelongsTo
+    {
+        return $this->belongsTo(Jar::class);
+    }
+
+    /** @return HasMany<BatchEntry, $this> */
+    public function entries(): HasMany
+    {
+        return $this->hasMany(BatchEntry::class)->orderBy('position');
+    }
+
+    /** The history without entries that were reversed. */
+    public function ledger(): Ledger
+    {
+        $reversed = $this->entries->pluck('reverses_id')->filter()->flip();
+
+        return new Ledger(array_values($this->entries
+            ->filter(static fn (BatchEntry $entry): bool => $entry->reverses_id === null && ! $reversed->has($entry->id))
+            ->map(static fn (BatchEntry $entry) => $entry->read())
+            ->all()));
+    }
+
+    /** What a person usually takes of it, in grams: a condiment by its own spoon, anything else by the person's fork. */
+    public function usualPortion(Person $person): float
+    {
+        return $this->method->servedPhase() === Phase::Sauce ? $this->serving_g : $person->usual_serving_g;
+    }
+
+    protected function casts(): array
+    {
+        return [
+            'method' => Method::class, 'shape' => PieceShape::class, 'density_g_per_ml' => 'float', 'headspace_mm' => 'float',
+            'weight_ml' => 'float', 'serving_g' => 'float', 'sheet' => 'array', 'strengths' => 'array', 'started_at' => 'immutable_datetime',
+        ];
+    }
+}

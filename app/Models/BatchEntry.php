@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Household\BelongsToHousehold;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use LogicException;
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Ledger\Entry;
+use Tempesal\Core\Ledger\EntryKinds;
+
+/**
+ * One line of a batch's ledger. Lines are added, never changed; a reversal names the line it takes back.
+ *
+ * @property string $batch_id
+ * @property int $position
+ * @property string $kind
+ * @property array<string, mixed>|null $entry
+ * @property string|null $reverses_id
+ * @property CarbonImmutable $happened_at
+ */
+final class BatchEntry extends Model
+{
+    use BelongsToHousehold;
+
+    public const REVERSAL = 'reversal';
+
+    protected $guarded = [];
+
+    public function read(): Entry
+    {
+        return EntryKinds::read(Fields::of($this->entry));
+    }
+
+    protected static function booted(): void
+    {
+        self::updating(static fn () => throw new LogicException('A ledger line is never changed; reverse it.'));
+    }
+
+    protected function casts(): array
+    {
+        return ['entry' => 'array', 'position' => 'integer', 'happened_at' => 'immutable_datetime'];
+    }
+}

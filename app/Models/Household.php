@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Tempesal\Core\Measure\SpoonSystem;
+
+/**
+ * A kitchen and the people who eat from it.
+ *
+ * @property string $id
+ * @property string $name
+ * @property string $time_zone
+ * @property SpoonSystem $spoon_system
+ * @property bool $is_demo
+ */
+final class Household extends Model
+{
+    use HasUlids;
+
+    protected $guarded = [];
+
+    /** The date it is in this kitchen, as YYYY-MM-DD. */
+    public function today(): string
+    {
+        return CarbonImmutable::now($this->time_zone)->toDateString();
+    }
+
+    protected function casts(): array
+    {
+        return ['spoon_system' => SpoonSystem::class, 'is_demo' => 'boolean'];
+    }
+}

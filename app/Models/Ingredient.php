@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Household\BelongsToHousehold;
+use App\Support\BandColumns;
+use Illuminate\Database\Eloquent\Model;
+use Tempesal\Core\Produce\Ingredient as Produce;
+use Tempesal\Core\Produce\PieceShape;
+
+/**
+ * A food in the kitchen's table.
+ *
+ * @property string $key
+ * @property string $name
+ * @property string $use
+ * @property float $water_g_per_100g
+ * @property float $density_g_per_ml
+ * @property PieceShape $shape
+ * @property bool $hollow
+ * @property bool $live
+ * @property float $brine_floor_of_water
+ * @property string $colour
+ * @property string $source
+ */
+final class Ingredient extends Model
+{
+    use BelongsToHousehold;
+
+    protected $guarded = [];
+
+    public function produce(): Produce
+    {
+        return new Produce(
+            $this->key, $this->name, $this->water_g_per_100g, self::sodium()->read($this), $this->density_g_per_ml,
+            $this->shape, $this->hollow, $this->live, $this->brine_floor_of_water,
+        );
+    }
+
+    public static function sodium(): BandColumns
+    {
+        return BandColumns::named('sodium_%s_mg_per_100g');
+    }
+
+    protected function casts(): array
+    {
+        return [
+            'water_g_per_100g' => 'float', 'density_g_per_ml' => 'float', 'brine_floor_of_water' => 'float',
+            'shape' => PieceShape::class, 'hollow' => 'boolean', 'live' => 'boolean',
+        ];
+    }
+}

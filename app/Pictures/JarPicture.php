@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pictures;
+
+use App\Models\Batch;
+use Tempesal\Core\Formula\Making;
+use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Jar\JarFit;
+use Tempesal\Core\Jar\Packing;
+use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Measure\Millilitres;
+use Tempesal\Core\Measure\Millimetres;
+use Tempesal\Core\Salt\BrineTable;
+
+/**
+ * The measures from which a jar is drawn, in mm from its floor.
+ */
+final class JarPicture
+{
+    /** @return array<string, mixed>|null null for a batch without a jar */
+    public static function ofMaking(Making $making, string $colour, string $cover): ?array
+    {
+        $fit = $making->settledFit();
+
+        return $fit === null ? null
+            : self::draw($fit, $making->liquid(), $making->sheet->shape->value, $colour, $cover, $making->sheet->method === Method::Mash, $making->fit?->holdsTheFood() === false);
+    }
+
+    /** @return array<string, mixed>|null */
+    public static function ofBatch(Batch $batch, BatchState $state): ?array
+    {
+        if ($batch->jar === null) {
+            return null;
+        }
+        $brine = $state->phase(Phase::Brine);
+        $food = $state->phase($batch->method->servedPhase())->saltFreeG();
+        $fit = JarFit::of(
+            $batch->jar->geometry(),
+            new Packing(Millimetres::of($batch->headspace_mm), Millilitres::of($batch->weight_ml)),
+            Grams::of(max(0.0, $food)), $batch->density_g_per_ml, $batch->shape->packing(),
+        );
+        $liquid = Millilitres::of(max(0.0, $brine->weightG()) / BrineTable::density($brine->brineStrength()));
+
+        return self::draw($fit, $liquid, $batch->shape->value, $batch->colour, $batch->jar->cover, $batch->method === Method::Mash);
+    }
+
+    /** @return array<string, mixed> */
+    private static function draw(JarFit $fit, Millilitres $liquid, string $shape, string $colour, string $cover, bool $onePhase, bool $isTooFull = false): array
+    {
+        $jar = $fit->jar;
+        $food = $fit->foodLevel()->value;
+
+        return [
+            'nominalMl' => $jar->nominal->value,
+            'mouthMm' => $jar->mouth->value,
+            'bodyMm' => $jar->body->value,
+            'bodyHeightMm' => $jar->bodyHeight->value,
+            'shoulderMm' => $jar->shoulderHeight->value,
+            'neckMm' => $jar->neckHeight->value,
+            'foodMm' => $food,
+            'liquidMm' => $onePhase ? $food : $fit->liquidLevel($liquid)->value,
+            'headspaceMm' => $fit->packing->headspace->value,
+            'overflowMl' => $fit->overflow($liquid)->value,
+            'isTooFull' => $isTooFull,
+            'hasWeight' => $fit->packing->weightVolume->value > 0.0,
+            'shape' => $shape,
+            'colour' => $colour,
+            'cover' => $cover,
+        ];
+    }
+}

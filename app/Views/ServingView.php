@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Views;
+
+use App\Models\Serving;
+
+/**
+ * A serving on someone's day.
+ */
+final class ServingView
+{
+    /** @return array<string, mixed> */
+    public static function of(Serving $serving): array
+    {
+        return [
+            'id' => $serving->id,
+            'personId' => $serving->person_id,
+            'personName' => $serving->person->name,
+            'batchId' => $serving->batch_id,
+            'batchName' => $serving->batch->name,
+            'colour' => $serving->batch->colour,
+            'phase' => $serving->phase->value,
+            'grams' => $serving->grams,
+            'eatenOn' => $serving->eaten_on,
+            'loggedAt' => $serving->created_at->toIso8601String(),
+            'sodium' => Shown::sodium($serving->sodium()),
+            'isUndone' => $serving->undone_at !== null,
+        ];
+    }
+}

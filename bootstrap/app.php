@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Middleware\BindHousehold;
+use App\Http\Refusals;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        commands: __DIR__.'/../routes/console.php',
+    )
+    ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->remove(HandleCors::class);
+        $middleware->alias(['household' => BindHousehold::class]);
+        $middleware->redirectGuestsTo('/sign-in');
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        Refusals::register($exceptions);
+    })
+    ->create();

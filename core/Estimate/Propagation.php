@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Estimate;
+
+/**
+ * Bands by the law of propagation for independent inputs, JCGM 100:2008 (GUM) 5.1:
+ * each input is moved to the ends of its band alone, and the changes add as root of the sum of squares.
+ *
+ * The inputs' bands cover about 90 % of cases, so the result's does too. Falls and rises are kept apart,
+ * because many kitchen inputs are lopsided (a heaped spoon has more room upwards than downwards).
+ */
+final class Propagation
+{
+    /**
+     * @template K of array-key
+     *
+     * @param  callable(Point): array<K, float>  $compute  pure; the results by name
+     * @return array<K, Estimate> one estimate for each result, never below 0
+     */
+    public static function estimate(callable $compute): array
+    {
+        $at = Point::typical();
+        $typical = $compute($at);
+
+        $below = $above = [];
+        foreach ($at->asked() as $input) {
+            $low = $compute(Point::shifted($input, Side::Low));
+            $high = $compute(Point::shifted($input, Side::High));
+            foreach ($typical as $name => $value) {
+                $changes = [($low[$name] ?? $value) - $value, ($high[$name] ?? $value) - $value];
+                $below[$name][$input->key] = max(0.0, -min($changes));
+                $above[$name][$input->key] = max(0.0, max($changes));
+            }
+        }
+
+        $estimates = [];
+        foreach ($typical as $name => $value) {
+            $estimates[$name] = self::combine($value, $at->asked(), $below[$name] ?? [], $above[$name] ?? []);
+        }
+
+        return $estimates;
+    }
+
+    /**
+     * @param  list<Uncertain>  $inputs
+     * @param  array<string, float>  $below
+     * @param  array<string, float>  $above
+     */
+    private static function combine(float $typical, array $inputs, array $below, array $above): Estimate
+    {
+        $squares = static fn (float $sum, float $change): float => $sum + $change ** 2;
+        $belowSquares = array_reduce($below, $squares, 0.0);
+        $aboveSquares = array_reduce($above, $squares, 0.0);
+        $variance = $belowSquares + $aboveSquares;
+
+        $contributions = [];
+        foreach ($inputs as $input) {
+            $share = $variance > 0.0 ? ($below[$input->key] ** 2 + $above[$input->key] ** 2) / $variance : 0.0;
+            if ($share > 1e-9) {
+                $contributions[] = new Contribution($input, $below[$input->key], $above[$input->key], $share);
+            }
+        }
+        usort($contributions, static fn (Contribution $a, Contribution $b): int => $b->share <=> $a->share);
+
+        return new Estimate(
+            Band::of(max(min(0.0, $typical), $typical - sqrt($belowSquares)), $typical, $typical + sqrt($aboveSquares)),
+            $contributions,
+        );
+    }
+}

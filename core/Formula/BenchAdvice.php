@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Formula;
+
+use Tempesal\Core\Jar\JarFit;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Produce\PieceShape;
+use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SodiumChloride;
+
+/**
+ * What the bench says about a making. Salt floors and high marks are common practice, no source,
+ * but for kraut: published recipes come to about 2.4 % of the vegetable.
+ */
+final class BenchAdvice
+{
+    private const KRAUT_FLOOR = 0.02;
+
+    private const MASH_FLOOR = 0.02;
+
+    private const EQUILIBRIUM_FLOOR = 0.01;
+
+    private const SLOW = 0.05;
+
+    private const LARDER = 0.10;
+
+    /** @return list<Advice> heaviest first */
+    public static function on(Making $making): array
+    {
+        $all = array_values(array_filter([
+            self::floor($making),
+            self::highMark($making),
+            self::undissolved($making),
+            self::tooFull($making),
+            self::overRim($making),
+            self::juice($making),
+            self::hollow($making),
+            ...self::salt($making),
+        ]));
+        $order = [Weight::Stop->value => 0, Weight::Careful->value => 1, Weight::Note->value => 2];
+        usort($all, static fn (Advice $a, Advice $b): int => $order[$a->weight->value] <=> $order[$b->weight->value]);
+
+        return $all;
+    }
+
+    private static function floor(Making $making): ?Advice
+    {
+        $contents = $making->contents;
+        $checks = match ($making->sheet->method) {
+            Method::DrySalting => [[Basis::OfVegetable, self::KRAUT_FLOOR]],
+            Method::Mash => [[Basis::OfVegetable, self::MASH_FLOOR]],
+            Method::PouredBrine => [
+                [Basis::OfWater, $making->sheet->vegetable->brineFloor],
+                [Basis::OfEverything, self::EQUILIBRIUM_FLOOR],
+            ],
+            Method::EquilibriumBrine => [[Basis::OfEverything, max(self::EQUILIBRIUM_FLOOR, $making->sheet->vegetable->brineFloor / 2.0)]],
+        };
+        foreach ($checks as [$basis, $least]) {
+            $share = $contents->shareOrNull($basis);
+            if ($share !== null && $share < $least * 0.995) {
+                return new Advice('below_floor', Weight::Careful, sprintf(
+                    'Only %s %s. Below %s %s the wrong microbes can win: salt is part of the safety. Lower the sodium later, by rinsing, draining or a smaller serving.',
+                    self::percent($share), $basis->label(), self::percent($least), $basis->label(),
+                ));
+            }
+        }
+
+        return null;
+    }
+
+    private static function highMark(Making $making): ?Advice
+    {
+        $share = $making->contents->shareOrNull(Basis::OfEverything) ?? 0.0;
+
+        return match (true) {
+            $share > self::LARDER => new Advice('larder_only', Weight::Careful, sprintf('%s of everything is larder strength: it will hardly ferment.', self::percent($share))),
+            $share > self::SLOW => new Advice('slow', Weight::Note, sprintf('%s of everything ferments slowly.', self::percent($share))),
+            default => null,
+        };
+    }
+
+    private static function undissolved(Making $making): ?Advice
+    {
+        if (! $making->sheet->method->hasPouredBrine()) {
+            return null;
+        }
+        $salt = $making->dose->grams()->value;
+        $left = SodiumChloride::undissolved($salt, $making->water->value);
+
+        return $left < 0.05 ? null : new Advice('will_not_dissolve', Weight::Careful, sprintf(
+            '%s g of the salt will not dissolve: water takes 35.9 g in 100 g at 20 °C. %s g of salt need %s g of water.',
+            self::grams($left), self::grams($salt), self::grams(SodiumChloride::waterToDissolve($salt)),
+        ));
+    }
+
+    private static function tooFull(Making $making): ?Advice
+    {
+        $fit = $making->fit;
+        if ($fit === null || $fit->holdsTheFood()) {
+            return null;
+        }
+        $fits = JarFit::foodThatFits($fit->jar, $fit->packing, $making->sheet->vegetable->density, $making->sheet->shape->packing())->value;
+
+        return new Advice('too_full', Weight::Stop, $fits < 1.0
+            ? 'No room is left in this jar under its headspace and weight. Choose a larger jar.'
+            : sprintf(
+                'The jar is too small for the food: %s g fit under the headspace, %s g are over. Choose a larger jar, or fill %d of these.',
+                self::grams(floor($fits)), self::grams(ceil($making->vegetable->value - $fits)), (int) ceil($making->vegetable->value / $fits),
+            ));
+    }
+
+    private static function overRim(Making $making): ?Advice
+    {
+        $over = $making->settledFit()?->overflow($making->liquid())->value ?? 0.0;
+
+        return $over < 1.0 || $making->fit?->holdsTheFood() === false ? null : new Advice('overflow', Weight::Careful, sprintf(
+            'About %s ml would run over the rim. Take less water, or leave it out and top up later.', self::grams($over),
+        ));
+    }
+
+    private static function juice(Making $making): ?Advice
+    {
+        $short = $making->liquidShort();
+        if ($short < 5.0) {
+            return null;
+        }
+        $brine = $making->state->phase(Phase::Brine);
+        if ($making->sheet->method->hasPouredBrine() || $brine->waterG <= 0.0) {
+            return new Advice('not_covered', Weight::Careful, sprintf('About %s ml of brine are missing to cover the food.', self::grams($short)));
+        }
+        $salt = $short * SodiumChloride::gramsFor($brine->sodiumMg) / $brine->waterG;
+
+        return new Advice('short_juice', Weight::Careful, sprintf(
+            'Its own juice may fall about %s ml short of covering. If it does after a day, add brine of the same strength: %s g salt in %s g water.',
+            self::grams($short), number_format($salt, 1), self::grams($short),
+        ));
+    }
+
+    private static function hollow(Making $making): ?Advice
+    {
+        return $making->sheet->vegetable->hollow && $making->sheet->shape === PieceShape::Whole
+            ? new Advice('hollow', Weight::Careful, 'Split or pierce each one: air inside keeps the brine out and lifts it to the top.')
+            : null;
+    }
+
+    /** @return list<Advice|null> */
+    private static function salt(Making $making): array
+    {
+        $salt = $making->sheet->salt;
+
+        return [
+            $salt->potassium ? new Advice('potassium', Weight::Careful, 'This blend carries potassium. With kidney disease, diuretics or blood-pressure medicines ask your clinician before eating it.') : null,
+            $salt->iodised ? new Advice('iodised', Weight::Note, 'Iodised salt works; some jars start slower and cloud.') : null,
+            $salt->antiCaking && ! $salt->iodised ? new Advice('anti_caking', Weight::Note, 'Anti-caking agents can cloud the brine; it does no harm.') : null,
+        ];
+    }
+
+    private static function percent(float $share): string
+    {
+        return number_format($share * 100.0, 1).' %';
+    }
+
+    private static function grams(float $grams): string
+    {
+        return number_format($grams, $grams < 10.0 ? 1 : 0);
+    }
+}

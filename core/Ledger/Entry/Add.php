@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Ledger\Entry;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Estimate\Point;
+use Tempesal\Core\Estimate\Uncertain;
+use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\Entry;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Produce\Ingredient;
+
+/**
+ * A weight of an ingredient goes in.
+ */
+final readonly class Add implements Entry
+{
+    /** @param  Band  $grams  exact when weighed, a band when guessed from a count */
+    public function __construct(public Ingredient $ingredient, public Band $grams, public Phase $into) {}
+
+    public static function kind(): string
+    {
+        return 'add';
+    }
+
+    public function applyTo(BatchState $state, Point $point): BatchState
+    {
+        $grams = $point->of(new Uncertain("weight:{$this->ingredient->id}", "the weight of the {$this->ingredient->name}", $this->grams, 'weigh it'));
+
+        return $state->receive($this->ingredient->masses($grams, $point), $this->into);
+    }
+
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            Ingredient::read($fields->child('ingredient')),
+            $fields->band('grams'),
+            $fields->choice('into', Phase::class),
+        );
+    }
+
+    public function toArray(): array
+    {
+        return [
+            'kind' => self::kind(),
+            'ingredient' => $this->ingredient->toArray(),
+            'grams' => $this->grams->isExact() ? $this->grams->typical : $this->grams->toArray(),
+            'into' => $this->into->value,
+        ];
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Ledger\Entry;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Estimate\Point;
+use Tempesal\Core\Estimate\Uncertain;
+use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\Entry;
+use Tempesal\Core\Ledger\Masses;
+use Tempesal\Core\Ledger\Phase;
+
+/**
+ * Osmosis draws water out of the pieces: a share of the weight they have now. A negative share swells them.
+ */
+final readonly class Draw implements Entry
+{
+    public function __construct(public Band $share) {}
+
+    public static function kind(): string
+    {
+        return 'draw';
+    }
+
+    public function applyTo(BatchState $state, Point $point): BatchState
+    {
+        $pieces = $state->phase(Phase::Pieces);
+        $share = $point->of(new Uncertain('draw', 'how much juice the salt draws', $this->share, 'weigh the drained pieces once'));
+        $water = max(-$state->phase(Phase::Brine)->waterG, min($pieces->waterG, $share * $pieces->weightG()));
+
+        return $state->move(Masses::water($water), Phase::Pieces, Phase::Brine);
+    }
+
+    public static function read(Fields $fields): self
+    {
+        return new self($fields->band('share', null, -0.3, 0.9));
+    }
+
+    public function toArray(): array
+    {
+        return ['kind' => self::kind(), 'share' => $this->share->toArray()];
+    }
+}

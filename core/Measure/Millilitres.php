@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Measure;
+
+/**
+ * A volume in millilitres.
+ */
+final readonly class Millilitres extends Quantity
+{
+    /** @throws InvalidQuantity */
+    public static function ofUnit(float $amount, VolumeUnit $unit): self
+    {
+        return self::of($amount * $unit->millilitres());
+    }
+
+    protected static function label(): string
+    {
+        return 'A volume';
+    }
+
+    protected static function unit(): string
+    {
+        return 'ml';
+    }
+}

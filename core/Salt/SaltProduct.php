@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Salt;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Estimate\Uncertain;
+use Tempesal\Core\Measure\VolumeUnit;
+
+/**
+ * A salt as it stands in a kitchen.
+ */
+final readonly class SaltProduct
+{
+    /**
+     * @param  Band  $gramsPerTablespoon  weight of a level US tablespoon
+     * @param  Band  $sodiumPer100g  milligrams of sodium in 100 g of the product
+     * @param  float  $waterPer100g  moisture in grams
+     * @param  bool  $calibrated  whether the density comes from the cook's own scale
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public Band $gramsPerTablespoon,
+        public Band $sodiumPer100g,
+        public float $waterPer100g = 0.0,
+        public bool $iodised = false,
+        public bool $antiCaking = false,
+        public bool $potassium = false,
+        public bool $calibrated = false,
+    ) {}
+
+    /** Bulk density, g/ml. */
+    public function density(): Uncertain
+    {
+        return new Uncertain(
+            "salt:{$this->id}:density",
+            "how densely {$this->name} lies in the spoon",
+            $this->gramsPerTablespoon->times(1.0 / VolumeUnit::UsTablespoon->millilitres()),
+            $this->calibrated ? null : 'weigh the salt, or calibrate your spoon once',
+        );
+    }
+
+    /** Milligrams of sodium in a gram of the product. */
+    public function sodiumPerGram(): Uncertain
+    {
+        return new Uncertain(
+            "salt:{$this->id}:sodium",
+            "the sodium in {$this->name}",
+            $this->sodiumPer100g->times(0.01),
+        );
+    }
+
+    /** @throws InvalidField */
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            $fields->text('id'),
+            $fields->text('name'),
+            $fields->band('gramsPerTablespoon', null, 1.0, 40.0),
+            $fields->band('sodiumPer100g', null, 0.0, SodiumChloride::SODIUM_SHARE * 100_000.0),
+            $fields->number('waterPer100g', 0.0),
+            $fields->flag('iodised'),
+            $fields->flag('antiCaking'),
+            $fields->flag('potassium'),
+            $fields->flag('calibrated'),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'gramsPerTablespoon' => $this->gramsPerTablespoon->toArray(),
+            'sodiumPer100g' => $this->sodiumPer100g->toArray(),
+            'waterPer100g' => $this->waterPer100g,
+            'iodised' => $this->iodised,
+            'antiCaking' => $this->antiCaking,
+            'potassium' => $this->potassium,
+            'calibrated' => $this->calibrated,
+        ];
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Uptake;
+
+/**
+ * The body that stands for a piece when salt moves into it.
+ */
+enum PieceForm: string
+{
+    /** Half-thickness is the length that counts. */
+    case Sheet = 'sheet';
+    /** Radius is the length that counts. */
+    case Cylinder = 'cylinder';
+    /** Radius is the length that counts. */
+    case Sphere = 'sphere';
+}

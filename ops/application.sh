@@ -1,0 +1,48 @@
+# Libraries, screens, web server.
+
+ensure_dependencies() {
+  local php_side node_side
+  php_side=$(fingerprint composer.json)
+  if [ ! -f vendor/autoload.php ] || ! unchanged composer "$php_side"; then
+    say "Installing PHP libraries."
+    mkdir -p storage/logs bootstrap/cache
+    COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress >storage/logs/composer.log 2>&1 \
+      || fail "The PHP libraries could not be installed; see storage/logs/composer.log."
+    mark composer "$php_side"
+  fi
+  node_side=$(fingerprint package.json package-lock.json)
+  if [ ! -d node_modules/vite ] || ! unchanged npm "$node_side"; then
+    say "Installing libraries for the screens."
+    mkdir -p storage/logs
+    npm ci --no-audit --no-fund >storage/logs/npm.log 2>&1 \
+      || fail "The libraries for the screens could not be installed; see storage/logs/npm.log."
+    mark npm "$node_side"
+  fi
+}
+
+ensure_built() {
+  local screens
+  screens=$(fingerprint web package-lock.json contract)
+  if [ ! -f public/build/index.html ] || ! unchanged screens "$screens"; then
+    say "Building the screens."
+    npm run --silent build >storage/logs/build.log 2>&1 || fail "The screens could not be built; see storage/logs/build.log."
+    mark screens "$screens"
+  fi
+}
+
+# Serves on the port, or on the next free one, and waits until it answers. Sets URL and WEB_PID.
+start_web() { # port
+  local wanted=$1 host=${TEMPESAL_HOST:-127.0.0.1} port tries=0
+  port=$(free_port "$wanted")
+  [ "$port" = "$wanted" ] || say "Port $wanted is taken; using $port."
+  URL="http://$host:$port"
+  export APP_URL=$URL
+  PHP_CLI_SERVER_WORKERS=4 setsid php -d opcache.enable=1 -d opcache.memory_consumption=64 -d variables_order=EGPCS \
+    -S "$host:$port" -t public public/router.php >>"$LOG" 2>&1 </dev/null &
+  WEB_PID=$!
+  until curl -fs -o /dev/null "$URL/api/session"; do
+    tries=$((tries + 1))
+    kill -0 "$WEB_PID" 2>/dev/null && [ "$tries" -lt 100 ] || fail "The web server did not start; see $LOG."
+    sleep 0.1
+  done
+}

@@ -1,0 +1,116 @@
+# MariaDB on loopback, from a data folder of the project's own.
+
+DATABASE_PID=
+WEB_PID=
+
+# Chooses where data and logs live and reads or makes the secrets. One set for each purpose: main, test, bench.
+prepare_environment() {
+  local purpose=$1 digest
+  mkdir -p storage/tempesal storage/logs storage/framework/{cache/data,sessions,views} bootstrap/cache
+  digest=$(printf '%s:%s' "$ROOT" "$purpose" | sha256sum | cut -c1-10)
+  STATE="${TEMPESAL_STATE:-$(state_home)}/$purpose"
+  mkdir -p "$STATE"
+  STATE=$(cd "$STATE" && pwd)
+  SOCKET="/tmp/tempesal-$digest.sock"
+  LOG="$ROOT/storage/logs/$purpose.log"
+  SECRETS="$STATE/secrets"
+  if [ ! -f "$SECRETS" ]; then
+    (
+      umask 077
+      printf 'APP_KEY=base64:%s\nDB_PASSWORD=%s\n' "$(head -c32 /dev/urandom | base64)" "$(head -c18 /dev/urandom | base64 | tr -d '/+=')" >"$SECRETS"
+    )
+  fi
+  set -a
+  # shellcheck disable=SC1090
+  . "$SECRETS"
+  set +a
+  export APP_ENV=${APP_ENV:-production} DB_HOST=127.0.0.1 DB_USERNAME=tempesal
+}
+
+# In the checkout where the database's user can reach it, otherwise where root keeps such things.
+state_home() {
+  local inside="$ROOT/storage/tempesal/state"
+  if [ "$(id -u)" -ne 0 ] || runuser -u mysql -- test -x "$ROOT/storage" 2>/dev/null; then
+    printf '%s' "$inside"
+  else
+    printf '/var/lib/tempesal-%s' "$(printf '%s' "$ROOT" | sha256sum | cut -c1-10)"
+  fi
+}
+
+free_port() { # from
+  local port=$1
+  while (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; do port=$((port + 1)); done
+  printf '%s' "$port"
+}
+
+as_admin() { mariadb --no-defaults --socket="$SOCKET" --user="$(id -un)" "$@"; }
+
+database_answers() { [ -S "$SOCKET" ] && as_admin -e 'SELECT 1' >/dev/null 2>&1; }
+
+start_database() { # purpose, database name
+  local purpose=$1 name=$2 data="$STATE/mariadb" user=() owner
+  export DB_DATABASE=$name
+  if database_answers; then
+    DB_PORT=$(as_admin -BN -e 'SELECT @@port')
+    export DB_PORT
+    say "Using the database that is already running on port $DB_PORT."
+    make_database "$name"
+    return
+  fi
+  owner=$(id -un)
+  if [ "$(id -u)" -eq 0 ]; then
+    user=(--user=mysql)
+    chmod 755 "$STATE"
+  fi
+  if [ ! -d "$data/mysql" ]; then
+    say "Making a database of Tempesal's own."
+    mkdir -p "$data"
+    [ "$(id -u)" -ne 0 ] || chown mysql: "$data"
+    mariadb-install-db --no-defaults --datadir="$data" --auth-root-authentication-method=socket --auth-root-socket-user="$owner" \
+      --skip-test-db "${user[@]}" >>"$LOG" 2>&1 || fail "The database could not be made; see $LOG."
+  fi
+  DB_PORT=$(free_port 3310)
+  export DB_PORT
+  local quick=()
+  [ "$purpose" = main ] || quick=(--innodb-flush-log-at-trx-commit=0 --innodb-doublewrite=0)
+  local server
+  server=$(command -v mariadbd || echo /usr/sbin/mariadbd)
+  setsid "$server" --no-defaults --datadir="$data" --socket="$SOCKET" --pid-file="$data/mariadb.pid" \
+    --bind-address=127.0.0.1 --port="$DB_PORT" --character-set-server=utf8mb4 --skip-name-resolve \
+    --innodb-buffer-pool-size=128M "${quick[@]}" "${user[@]}" >>"$LOG" 2>&1 </dev/null &
+  DATABASE_PID=$!
+  local tries=0
+  until database_answers; do
+    tries=$((tries + 1))
+    kill -0 "$DATABASE_PID" 2>/dev/null && [ "$tries" -lt 300 ] || fail "The database did not start; see $LOG."
+    sleep 0.1
+  done
+  make_database "$name"
+}
+
+make_database() { # name
+  as_admin -e "CREATE DATABASE IF NOT EXISTS \`$1\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
+    CREATE USER IF NOT EXISTS 'tempesal'@'127.0.0.1' IDENTIFIED BY '$DB_PASSWORD';
+    ALTER USER 'tempesal'@'127.0.0.1' IDENTIFIED BY '$DB_PASSWORD';
+    GRANT ALL ON \`tempesal%\`.* TO 'tempesal'@'127.0.0.1';"
+}
+
+stop_left_over_database() {
+  if [ -f "$STATE/mariadb/mariadb.pid" ] && database_answers; then
+    kill "$(cat "$STATE/mariadb/mariadb.pid")"
+    say "Stopped the database."
+  else
+    say "No database of Tempesal's is running."
+  fi
+}
+
+stop_what_we_started() {
+  trap - EXIT
+  if [ -n "$WEB_PID" ]; then
+    kill -- "-$WEB_PID" 2>/dev/null || true
+  fi
+  if [ -n "$DATABASE_PID" ]; then
+    kill "$DATABASE_PID" 2>/dev/null || true
+    wait "$DATABASE_PID" 2>/dev/null || true
+  fi
+}

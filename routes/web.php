@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\BatchController;
+use App\Http\Controllers\BenchController;
+use App\Http\Controllers\DayController;
+use App\Http\Controllers\KitchenController;
+use App\Http\Controllers\ScreenController;
+use App\Http\Controllers\ServingController;
+use App\Http\Controllers\SessionController;
+use Illuminate\Support\Facades\Route;
+
+/*
+| Everything under /api is described in contract/openapi.yaml; a test holds the two against each other.
+*/
+Route::prefix('api')->group(function (): void {
+    Route::get('session', [SessionController::class, 'show']);
+    Route::get('presets', [KitchenController::class, 'presets']);
+    Route::middleware('throttle:sign-in')->group(function (): void {
+        Route::post('session', [SessionController::class, 'store']);
+        Route::post('session/demo', [SessionController::class, 'demo']);
+        Route::post('kitchens', [KitchenController::class, 'store']);
+    });
+
+    Route::middleware(['auth', 'household'])->group(function (): void {
+        Route::delete('session', [SessionController::class, 'destroy']);
+        Route::get('kitchen', [KitchenController::class, 'show']);
+        Route::post('bench', BenchController::class);
+        Route::get('batches', [BatchController::class, 'index']);
+        Route::post('batches', [BatchController::class, 'store']);
+        Route::get('batches/{batch}', [BatchController::class, 'show']);
+        Route::get('days/{date}', DayController::class);
+        Route::post('servings', [ServingController::class, 'store']);
+        Route::delete('servings/{serving}', [ServingController::class, 'destroy']);
+    });
+
+    Route::any('{any}', static fn () => abort(404))->where('any', '.*');
+});
+
+Route::get('{any}', ScreenController::class)->where('any', '.*');
