@@ -100,10 +100,6 @@ final class DemoKitchen
         $mash = $this->jar('Red chilli mash', 'cool', 23, 'red-chilli', 'Pint jar', 'pickling', [
             'method' => 'mash', 'vegetableAmount' => '260 g', 'strengthPercent' => '3', 'strengthBasis' => 'of_vegetable', 'servingAmount' => '6 g',
         ]);
-        $this->jar('Beetroot with kraut brine', 'counter', 1, 'beetroot', 'Quart jar', 'fine-sea', [
-            'method' => 'poured_brine', 'strengthPercent' => '2.2', 'strengthBasis' => 'of_water', 'starterBatchId' => $kraut->id, 'starterAmount' => '3 tbsp',
-        ]);
-
         $people = Person::query()->orderBy('position')->get()->keyBy('name');
         $meals = [
             [12, $red, 'Marit', 30], [12, $red, 'Jory', 60], [9, $red, 'Jory', 50], [6, $red, 'Nell', 20], [5, $red, 'Jory', 60],
@@ -112,12 +108,23 @@ final class DemoKitchen
             [0, $kraut, 'Marit', 40], [0, $carrots, 'Marit', 25], [0, $carrots, 'Nell', 30], [0, $red, 'Jory', 60],
         ];
         foreach ($meals as [$daysAgo, $batch, $name, $grams]) {
+            if ($daysAgo === 1) {
+                $lent ??= $this->beetroot($kraut);
+            }
             ($this->serve)(
                 $batch->id, ($people[$name] ?? throw new \LogicException($name))->id, Grams::of($grams), null,
                 CarbonImmutable::parse($household->today())->subDays($daysAgo)->toDateString(), (string) Str::ulid(),
                 CarbonImmutable::now()->subDays($daysAgo),
             );
         }
+    }
+
+    /** Beetroot started with brine lent by another jar. */
+    private function beetroot(Batch $lender): Batch
+    {
+        return $this->jar('Beetroot with kraut brine', 'counter', 1, 'beetroot', 'Quart jar', 'fine-sea', [
+            'method' => 'poured_brine', 'strengthPercent' => '2.2', 'strengthBasis' => 'of_water', 'starterBatchId' => $lender->id, 'starterAmount' => '3 tbsp',
+        ]);
     }
 
     /** @param  array<string, mixed>  $fixed */

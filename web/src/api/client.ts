@@ -1,0 +1,70 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './contract.gen';
+
+type Schemas = components['schemas'];
+
+export type Session = Schemas['Session'];
+export type Presets = Schemas['Presets'];
+export type NewKitchen = Schemas['NewKitchen'];
+export type Kitchen = Schemas['Kitchen'];
+export type BenchFields = Schemas['BenchFields'];
+export type BenchAnswer = Schemas['BenchAnswer'];
+export type ShelfBatch = Schemas['ShelfBatch'];
+export type Batch = Schemas['Batch'];
+export type Day = Schemas['Day'];
+export type DayPerson = Day['people'][number];
+export type DayJar = Day['jars'][number];
+export type Serving = Schemas['Serving'];
+export type Sodium = Schemas['Sodium'];
+export type Contribution = Schemas['Contribution'];
+export type JarPicture = Schemas['JarPicture'];
+
+/** A request that was refused: a sentence, and sentences by field where there are any. */
+export class Refusal extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly fields: Record<string, string[]> = {},
+  ) {
+    super(message);
+  }
+
+  /** The first sentence about a field. */
+  of(field: string): string | undefined {
+    return this.fields[field]?.[0];
+  }
+}
+
+function cookie(name: string): string {
+  const found = document.cookie.split('; ').find((part) => part.startsWith(`${name}=`));
+  return found ? decodeURIComponent(found.slice(name.length + 1)) : '';
+}
+
+export const api = createClient<paths>({ baseUrl: '/api', headers: { Accept: 'application/json' } });
+
+api.use({
+  onRequest({ request }) {
+    if (request.method !== 'GET') {
+      request.headers.set('X-XSRF-TOKEN', cookie('XSRF-TOKEN'));
+    }
+    return request;
+  },
+});
+
+/** The body of an answer, or a Refusal thrown. */
+export async function answered<T>(
+  call: Promise<{ data?: T; error?: unknown; response: Response }>,
+): Promise<T> {
+  const { data, error, response } = await call.catch((): never => {
+    throw new Refusal(0, 'No connection to Tempesal. What you typed is kept; try again in a moment.');
+  });
+  if (response.ok && data !== undefined) {
+    return data;
+  }
+  const said = (error ?? {}) as { message?: string; errors?: Record<string, string[]> };
+  throw new Refusal(
+    response.status,
+    said.message ?? 'Something went wrong. Nothing was changed.',
+    said.errors,
+  );
+}

@@ -1,0 +1,49 @@
+import { App as AntApp, ConfigProvider } from 'antd';
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { useSession } from '../api/queries';
+import { BatchView } from '../views/batch/BatchView';
+import { BenchView } from '../views/bench/BenchView';
+import { ShelfView } from '../views/shelf/ShelfView';
+import { SignInView } from '../views/signin/SignInView';
+import { TodayView } from '../views/today/TodayView';
+import { Frame } from './Frame';
+import { PageState } from './PageState';
+import { daylight, evening } from './theme';
+import { usePrefersDark } from './usePrefersDark';
+
+export function App() {
+  const isDark = usePrefersDark();
+
+  return (
+    <ConfigProvider theme={isDark ? evening : daylight}>
+      <AntApp message={{ maxCount: 2 }}>
+        <BrowserRouter>
+          <Rooms />
+        </BrowserRouter>
+      </AntApp>
+    </ConfigProvider>
+  );
+}
+
+function Rooms() {
+  const session = useSession();
+  if (!session.data) {
+    return <PageState query={session} />;
+  }
+  const { household } = session.data;
+  if (!household) {
+    return <SignInView demoIsOpen={session.data.demoIsOpen} />;
+  }
+
+  return (
+    <Routes>
+      <Route element={<Frame household={household} />}>
+        <Route path="/today" element={<TodayView />} />
+        <Route path="/shelf" element={<ShelfView />} />
+        <Route path="/shelf/:batchId" element={<BatchView />} />
+        <Route path="/bench" element={<BenchView />} />
+        <Route path="*" element={<Navigate to="/today" replace />} />
+      </Route>
+    </Routes>
+  );
+}

@@ -1,0 +1,76 @@
+import { Button, Modal } from 'antd';
+import { useCallback, useState } from 'react';
+import { Link, NavLink, Outlet, useNavigate } from 'react-router';
+import type { Session } from '../api/client';
+import { useSignOut } from '../api/queries';
+import { keys, useKey } from './keys';
+import './Frame.css';
+
+const rooms = [
+  { to: '/today', name: 'Today', key: 't' },
+  { to: '/shelf', name: 'Shelf', key: 's' },
+  { to: '/bench', name: 'Bench', key: 'b' },
+] as const;
+
+/** The board at the top, the rooms on it, and the room one is in. */
+export function Frame({ household }: { household: NonNullable<Session['household']> }) {
+  const [showsKeys, setShowsKeys] = useState(false);
+  const signOut = useSignOut();
+  const navigate = useNavigate();
+  useKey(
+    't',
+    useCallback(() => void navigate('/today'), [navigate]),
+  );
+  useKey(
+    's',
+    useCallback(() => void navigate('/shelf'), [navigate]),
+  );
+  useKey(
+    'b',
+    useCallback(() => void navigate('/bench'), [navigate]),
+  );
+  useKey(
+    '?',
+    useCallback(() => setShowsKeys(true), []),
+  );
+
+  return (
+    <div className="frame">
+      <header className="frame-head">
+        <Link to="/today" className="frame-mark">
+          <img src="/mark.svg" alt="" />
+          Tempesal
+        </Link>
+        <nav className="frame-rooms" aria-label="Rooms">
+          {rooms.map((room) => (
+            <NavLink key={room.to} to={room.to} title={`${room.name} (${room.key})`}>
+              {room.name}
+            </NavLink>
+          ))}
+        </nav>
+        <div className="frame-house">
+          <span className="frame-name">{household.name}</span>
+          <Button type="text" title="Keys (?)" aria-label="Keys" onClick={() => setShowsKeys(true)}>
+            ?
+          </Button>
+          <Button type="text" onClick={() => signOut.mutate(undefined)}>
+            Sign out
+          </Button>
+        </div>
+      </header>
+      <main>
+        <Outlet />
+      </main>
+      <Modal title="Keys" open={showsKeys} footer={null} onCancel={() => setShowsKeys(false)}>
+        <ul className="quiet-list">
+          {keys.map(({ key, does }) => (
+            <li key={key} style={{ padding: '6px 0' }}>
+              <kbd style={{ display: 'inline-block', minWidth: 36 }}>{key}</kbd> {does}
+            </li>
+          ))}
+        </ul>
+        <p className="soft">Keys work whenever you are not typing in a field.</p>
+      </Modal>
+    </div>
+  );
+}

@@ -1,0 +1,44 @@
+import { Button, Spin } from 'antd';
+import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import { Refusal } from '../api/client';
+
+interface Query {
+  error: Error | null;
+  refetch: () => unknown;
+}
+
+/** What stands in the room while its content is fetched, or when it could not be. */
+export function PageState({ query }: { query: Query }) {
+  const isSlow = useAfter(300);
+  if (!query.error) {
+    return isSlow ? (
+      <div className="page-state" aria-busy="true">
+        <Spin />
+      </div>
+    ) : null;
+  }
+  const isMissing = query.error instanceof Refusal && query.error.status === 404;
+
+  return (
+    <div className="page-state" role="alert">
+      <h1>{isMissing ? 'Not on this shelf' : 'That did not work'}</h1>
+      <p>{query.error.message}</p>
+      {isMissing ? (
+        <Link to="/shelf">Go to the shelf</Link>
+      ) : (
+        <Button onClick={() => query.refetch()}>Try again</Button>
+      )}
+    </div>
+  );
+}
+
+/** True once some milliseconds have passed: nothing spins for what is quick. */
+function useAfter(milliseconds: number): boolean {
+  const [hasPassed, setHasPassed] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setHasPassed(true), milliseconds);
+    return () => clearTimeout(timer);
+  }, [milliseconds]);
+  return hasPassed;
+}

@@ -1,0 +1,35 @@
+import { useEffect } from 'react';
+
+/** Every key of the application, in one place; the help sheet lists them. */
+export const keys = [
+  { key: 't', does: 'Today' },
+  { key: 's', does: 'Shelf' },
+  { key: 'b', does: 'Bench' },
+  { key: 'u', does: 'Undo the last serving' },
+  { key: '?', does: 'This sheet' },
+] as const;
+
+export type Key = (typeof keys)[number]['key'];
+
+function isTyping(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+  );
+}
+
+/** Runs something on a key, but never while the cook types. */
+export function useKey(key: Key, run: () => void): void {
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      if (event.key === key && !event.ctrlKey && !event.metaKey && !event.altKey && !isTyping(event.target)) {
+        event.preventDefault();
+        run();
+      }
+    };
+    window.addEventListener('keydown', listen);
+    return () => {
+      window.removeEventListener('keydown', listen);
+    };
+  }, [key, run]);
+}

@@ -1,0 +1,136 @@
+import { useId } from 'react';
+import type { Sodium } from '../api/client';
+import { mg, sodium } from '../app/numbers';
+import './SaltLine.css';
+
+export interface SaltPart {
+  id: string;
+  name: string;
+  colour: string;
+  milligrams: number;
+}
+
+interface Props {
+  name: string;
+  targetMg: number;
+  restMg: number;
+  parts: SaltPart[];
+  /** Everything eaten, with its band. */
+  ferments: Sodium;
+  marginMg: number;
+  height?: number;
+}
+
+const WIDTH = 1000;
+const BEYOND = 1.22;
+
+/**
+ * One person's day: from nothing to the target and a bit beyond. Rest of the diet first, then each ferment in the
+ * colour of its jar, the uncertain end soft, what lies past the target hatched.
+ */
+export function SaltLine({ name, targetMg, restMg, parts, ferments, marginMg, height = 46 }: Props) {
+  const id = useId();
+  const { low: lowMg, typical: eaten, high: highMg } = ferments;
+  const total = restMg + eaten;
+  const most = Math.max(targetMg * BEYOND, (restMg + highMg) * 1.04);
+  const x = (milligrams: number) => (milligrams / most) * WIDTH;
+  const starts = parts.map(
+    (_, i) => restMg + parts.slice(0, i).reduce((sum, part) => sum + part.milligrams, 0),
+  );
+  const [trough, deep] = [10, 24];
+
+  return (
+    <div className="saltline">
+      <svg
+        viewBox={`0 0 ${WIDTH} ${height}`}
+        height={height}
+        preserveAspectRatio="none"
+        role="img"
+        aria-label={`${name}: ${mg(restMg)} from the rest of the diet and ${sodium(ferments)} from ferments, of ${mg(targetMg)}`}
+      >
+        <defs>
+          <pattern
+            id={`${id}past`}
+            width="9"
+            height="9"
+            patternUnits="userSpaceOnUse"
+            patternTransform="rotate(45)"
+          >
+            <rect width="4" height="9" fill="var(--chilli)" />
+          </pattern>
+          <linearGradient id={`${id}soft`}>
+            <stop offset="0" stopColor={parts.at(-1)?.colour ?? 'transparent'} stopOpacity="0.75" />
+            <stop offset="1" stopColor={parts.at(-1)?.colour ?? 'transparent'} stopOpacity="0" />
+          </linearGradient>
+        </defs>
+        <rect
+          x={0}
+          y={trough}
+          width={x(targetMg)}
+          height={deep}
+          fill="var(--panel)"
+          stroke="var(--line)"
+          vectorEffect="non-scaling-stroke"
+        />
+        <rect x={0} y={trough} width={x(restMg)} height={deep} fill="var(--rest)" />
+        {parts.map((part, i) => (
+          <rect
+            key={part.id}
+            x={x(starts[i] ?? restMg)}
+            y={trough}
+            width={Math.max(0, x(part.milligrams))}
+            height={deep}
+            fill={part.colour}
+            stroke="var(--panel)"
+            strokeWidth={1.5}
+            vectorEffect="non-scaling-stroke"
+          >
+            <title>{`${part.name}: ${mg(part.milligrams)}`}</title>
+          </rect>
+        ))}
+        {parts.length > 0 && (
+          <>
+            <rect x={x(total)} y={trough} width={x(highMg - eaten)} height={deep} fill={`url(#${id}soft)`} />
+            <path
+              d={`M${x(restMg + lowMg)} ${trough + deep + 4} H${x(restMg + highMg)}`}
+              stroke="var(--ink)"
+              strokeWidth={2}
+              vectorEffect="non-scaling-stroke"
+            />
+          </>
+        )}
+        {total > targetMg && (
+          <rect
+            x={x(targetMg)}
+            y={trough}
+            width={x(total - targetMg)}
+            height={deep}
+            fill={`url(#${id}past)`}
+            opacity={0.55}
+          />
+        )}
+        <path
+          d={`M${x(targetMg)} 3 V${height - 5}`}
+          stroke="var(--ink)"
+          strokeWidth={2.5}
+          vectorEffect="non-scaling-stroke"
+        />
+      </svg>
+      <div className="saltline-legend">
+        <span>
+          rest of the diet <b>{mg(restMg)}</b>
+        </span>
+        <span>
+          ferments <b>{sodium(ferments)}</b>
+        </span>
+        <span>
+          target <b>{mg(targetMg)}</b>
+        </span>
+        <span className={marginMg < 0 ? 'over' : undefined} data-testid="margin">
+          {marginMg < 0 ? 'past it by ' : 'left '}
+          <b className={marginMg < 0 ? 'over' : undefined}>{mg(Math.round(Math.abs(marginMg) / 5) * 5)}</b>
+        </span>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,36 @@
+import '@fontsource-variable/public-sans';
+import '@fontsource/young-serif';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { Refusal } from './api/client';
+import { App } from './app/App';
+import './app/base.css';
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 15_000,
+      retry: (failures, error) =>
+        failures < 2 && !(error instanceof Refusal && error.status >= 400 && error.status < 500),
+    },
+  },
+});
+
+// A session that has ended shows at the next question; the sign-in page then takes over, and what was typed stays.
+queries.getQueryCache().subscribe(({ query, type }) => {
+  if (type === 'updated' && query.state.error instanceof Refusal && query.state.error.status === 401) {
+    void queries.invalidateQueries({ queryKey: ['session'] });
+  }
+});
+
+const root = document.getElementById('root');
+if (root) {
+  createRoot(root).render(
+    <StrictMode>
+      <QueryClientProvider client={queries}>
+        <App />
+      </QueryClientProvider>
+    </StrictMode>,
+  );
+}

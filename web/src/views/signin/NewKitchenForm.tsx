@@ -1,0 +1,142 @@
+import { Button, Input, InputNumber, Select } from 'antd';
+import { useState, type FormEvent } from 'react';
+import { useOpenKitchen, usePresets } from '../../api/queries';
+
+interface Eater {
+  name: string;
+  preset: string | null;
+  targetMg: number | null;
+  restOfDietMg: number;
+}
+
+const nobodyYet: Eater = { name: '', preset: 'who_adult', targetMg: null, restOfDietMg: 1400 };
+const own = 'own';
+
+/** First use: who eats, which limit, what jars. */
+export function NewKitchenForm() {
+  const presets = usePresets();
+  const open = useOpenKitchen();
+  const [name, setName] = useState('');
+  const [email, setEmail] = useState('');
+  const [password, setPassword] = useState('');
+  const [people, setPeople] = useState<Eater[]>([nobodyYet]);
+  const [jarCounts, setJarCounts] = useState<number[]>([2, 2, 0, 0, 0, 0, 0]);
+  const refusal = open.error;
+
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+    const spoonSystem = /^en-(US|CA)?/.test(navigator.language) ? 'us' : 'metric';
+    open.mutate({ name, email, password, timeZone, spoonSystem, people, jarCounts });
+  };
+  const change = (at: number, change: Partial<Eater>) =>
+    setPeople(people.map((person, i) => (i === at ? { ...person, ...change } : person)));
+
+  return (
+    <form onSubmit={submit}>
+      <h2>Who eats, and up to which limit?</h2>
+      {people.map((person, i) => (
+        <div key={i}>
+          <div className="eater-row">
+            <label>
+              Name
+              <Input value={person.name} onChange={(event) => change(i, { name: event.target.value })} />
+            </label>
+            <label>
+              Limit a day
+              <Select
+                aria-label="Limit a day"
+                value={person.preset ?? own}
+                onChange={(preset) =>
+                  change(i, preset === own ? { preset: null, targetMg: 1500 } : { preset, targetMg: null })
+                }
+                options={[
+                  ...(presets.data?.targets ?? []).map((target) => ({
+                    value: target.id,
+                    label: `${target.milligrams} mg, ${target.label}`,
+                    title: target.source,
+                  })),
+                  { value: own, label: 'A number of our own' },
+                ]}
+              />
+            </label>
+            {person.preset === null ? (
+              <label>
+                mg sodium
+                <InputNumber value={person.targetMg} onChange={(targetMg) => change(i, { targetMg })} />
+              </label>
+            ) : (
+              <label>
+                Other food, mg
+                <InputNumber
+                  value={person.restOfDietMg}
+                  onChange={(rest) => change(i, { restOfDietMg: rest ?? 0 })}
+                />
+              </label>
+            )}
+            {people.length > 1 && (
+              <Button type="text" onClick={() => setPeople(people.filter((_, at) => at !== i))}>
+                Remove
+              </Button>
+            )}
+          </div>
+          {['name', 'targetMg', 'restOfDietMg'].map((field) =>
+            refusal?.of(`people.${i}.${field}`) ? (
+              <p key={field} className="complaint" role="alert">
+                {refusal.of(`people.${i}.${field}`)}
+              </p>
+            ) : null,
+          )}
+        </div>
+      ))}
+      <Button onClick={() => setPeople([...people, nobodyYet])}>One more person</Button>
+      <p className="soft">
+        The limits are public guideline figures, not advice. With kidney disease, diuretics or blood-pressure
+        medicines, ask your clinician for a number.
+      </p>
+
+      <h2>What jars are there?</h2>
+      <div className="jar-counts">
+        {(presets.data?.jars ?? []).map((jar, i) => (
+          <label key={jar}>
+            {jar}
+            <InputNumber
+              min={0}
+              max={200}
+              value={jarCounts[i] ?? 0}
+              onChange={(count) => setJarCounts(jarCounts.map((old, at) => (at === i ? (count ?? 0) : old)))}
+            />
+          </label>
+        ))}
+      </div>
+
+      <h2>The kitchen and its key</h2>
+      {(
+        [
+          ['name', 'Name of the kitchen', name, setName, 'text', 'off'],
+          ['email', 'E-mail', email, setEmail, 'text', 'username'],
+          ['password', 'Password, at least 10 letters', password, setPassword, 'password', 'new-password'],
+        ] as const
+      ).map(([field, label, value, set, type, autoComplete]) => (
+        <label key={field}>
+          {label}
+          <Input
+            type={type}
+            value={value}
+            autoComplete={autoComplete}
+            onChange={(event) => set(event.target.value)}
+          />
+          {refusal?.of(field) && (
+            <span className="complaint" role="alert">
+              {refusal.of(field)}
+            </span>
+          )}
+        </label>
+      ))}
+      {refusal && Object.keys(refusal.fields).length === 0 && <p className="complaint">{refusal.message}</p>}
+      <Button type="primary" htmlType="submit" loading={open.isPending}>
+        Open the kitchen
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,124 @@
+import { Button, Input } from 'antd';
+import { useState, type FormEvent } from 'react';
+import type { JarPicture } from '../../api/client';
+import { useEnterDemo, useSignIn } from '../../api/queries';
+import { JarDrawing } from '../../drawings/JarDrawing';
+import { NewKitchenForm } from './NewKitchenForm';
+import './SignInView.css';
+
+const quart: JarPicture = {
+  nominalMl: 946,
+  mouthMm: 76,
+  bodyMm: 90,
+  bodyHeightMm: 127,
+  shoulderMm: 7,
+  neckMm: 22,
+  foodMm: 126,
+  liquidMm: 136,
+  headspaceMm: 20,
+  overflowMl: 0,
+  isTooFull: false,
+  hasWeight: false,
+  shape: 'sticks',
+  colour: '#dd8436',
+  cover: 'screw lid',
+};
+
+const shown: JarPicture[] = [
+  {
+    ...quart,
+    shape: 'shreds',
+    colour: '#8e3a63',
+    cover: 'airlock',
+    bodyMm: 112,
+    bodyHeightMm: 158,
+    foodMm: 120,
+    liquidMm: 138,
+    hasWeight: true,
+  },
+  quart,
+  {
+    ...quart,
+    shape: 'florets',
+    colour: '#e8dfbf',
+    cover: 'clamp',
+    bodyMm: 92,
+    bodyHeightMm: 66,
+    foodMm: 70,
+    liquidMm: 78,
+  },
+];
+
+/** The door: sign in, look around the demo kitchen, or open a kitchen of one's own. */
+export function SignInView({ demoIsOpen }: { demoIsOpen: boolean }) {
+  const [isNew, setIsNew] = useState(false);
+  const enterDemo = useEnterDemo();
+
+  return (
+    <main className="door">
+      <div>
+        <h1>Tempesal</h1>
+        <p className="door-say">
+          Live ferments on the table every day, the right salt in every jar, and a number you can trust for
+          the sodium in what you just ate.
+        </p>
+        {demoIsOpen && !isNew && (
+          <Button
+            type="primary"
+            size="large"
+            block
+            loading={enterDemo.isPending}
+            onClick={() => enterDemo.mutate(undefined)}
+          >
+            Look around the demo kitchen
+          </Button>
+        )}
+        {isNew ? <NewKitchenForm /> : <SignInForm />}
+        <Button type="link" style={{ padding: 0, marginTop: 8 }} onClick={() => setIsNew(!isNew)}>
+          {isNew ? 'I have a kitchen here: sign in' : 'Open a kitchen of your own'}
+        </Button>
+      </div>
+      <div className="door-jars" aria-hidden="true">
+        {shown.map((jar, i) => (
+          <JarDrawing key={i} jar={jar} scale={1.35} label="" seed={`door${i}`} />
+        ))}
+      </div>
+    </main>
+  );
+}
+
+function SignInForm() {
+  const [email, setEmail] = useState('');
+  const [password, setPassword] = useState('');
+  const signIn = useSignIn();
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    signIn.mutate({ email, password });
+  };
+  const refusal = signIn.error;
+
+  return (
+    <form onSubmit={submit}>
+      <label>
+        E-mail
+        <Input value={email} autoComplete="username" onChange={(event) => setEmail(event.target.value)} />
+      </label>
+      <label>
+        Password
+        <Input.Password
+          value={password}
+          autoComplete="current-password"
+          onChange={(event) => setPassword(event.target.value)}
+        />
+      </label>
+      {refusal && (
+        <p className="complaint" role="alert">
+          {refusal.of('email') ?? refusal.of('password') ?? refusal.message}
+        </p>
+      )}
+      <Button htmlType="submit" loading={signIn.isPending}>
+        Sign in
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,197 @@
+import { App, Button } from 'antd';
+import dayjs from 'dayjs';
+import { useCallback, useState } from 'react';
+import { Link } from 'react-router';
+import type { Day, DayJar, DayPerson, Serving } from '../../api/client';
+import { requestKey, useDay, useServe, useUndoServing } from '../../api/queries';
+import { useKey } from '../../app/keys';
+import { grams, mg, sodium } from '../../app/numbers';
+import { PageState } from '../../app/PageState';
+import { JarDrawing } from '../../drawings/JarDrawing';
+import { SaltLine } from '../../drawings/SaltLine';
+import './TodayView.css';
+
+/** Everyone's salt line today; a serving is two taps away. */
+export function TodayView() {
+  const day = useDay('today');
+  const [eating, setEating] = useState<string | null>(null);
+  const { message } = App.useApp();
+  const serve = useServe();
+  const undo = useUndoServing();
+
+  const takeBack = useCallback(
+    (serving: Serving) => {
+      undo.mutate(serving.id, {
+        onSuccess: () => void message.success(`Taken back: ${serving.batchName} for ${serving.personName}.`),
+        onError: (refusal) => void message.error(refusal.message),
+      });
+    },
+    [undo, message],
+  );
+  const last = day.data?.people
+    .flatMap((person) => person.servings)
+    .sort((a, b) => b.id.localeCompare(a.id))[0];
+  useKey(
+    'u',
+    useCallback(() => last && takeBack(last), [last, takeBack]),
+  );
+
+  if (!day.data) {
+    return <PageState query={day} />;
+  }
+  const { people, jars } = day.data;
+
+  const eat = (person: DayPerson, jar: DayJar) => {
+    const portion = jar.portions.find((one) => one.personId === person.id);
+    setEating(null);
+    serve.mutate(
+      {
+        batchId: jar.id,
+        personId: person.id,
+        amount: `${portion?.grams ?? jar.servingGrams} g`,
+        eatenOn: day.data.date,
+        requestKey: requestKey(),
+      },
+      {
+        onSuccess: (serving) =>
+          void message.open({
+            type: 'success',
+            duration: 8,
+            content: (
+              <span>
+                {serving.personName}: {grams(serving.grams)} of {serving.batchName}, {sodium(serving.sodium)}.{' '}
+                <Button
+                  type="link"
+                  onClick={() => {
+                    takeBack(serving);
+                    message.destroy();
+                  }}
+                >
+                  Undo
+                </Button>
+              </span>
+            ),
+          }),
+        onError: (refusal) => void message.error(refusal.of('amount') ?? refusal.message),
+      },
+    );
+  };
+
+  return (
+    <>
+      <div className="today-head">
+        <h1>{dayjs(day.data.date).format('dddd, D MMMM')}</h1>
+        <span className="soft">milligrams of sodium, each against their own target</span>
+      </div>
+      {people.map((person) => (
+        <Eater
+          key={person.id}
+          person={person}
+          day={day.data}
+          isEating={eating === person.id}
+          onToggle={() => setEating(eating === person.id ? null : person.id)}
+          onEat={(jar) => eat(person, jar)}
+          onUndo={takeBack}
+        />
+      ))}
+      {jars.length === 0 && (
+        <p>
+          No jar is on the shelf yet. <Link to="/bench">Make the first one at the bench.</Link>
+        </p>
+      )}
+      <p className="soft">
+        Targets belong to the eater and their clinician; the presets are public guideline figures. The soft
+        end of a line is what spoons and draining leave uncertain.
+      </p>
+    </>
+  );
+}
+
+interface EaterProps {
+  person: DayPerson;
+  day: Day;
+  isEating: boolean;
+  onToggle: () => void;
+  onEat: (jar: DayJar) => void;
+  onUndo: (serving: Serving) => void;
+}
+
+function Eater({ person, day, isEating, onToggle, onEat, onUndo }: EaterProps) {
+  return (
+    <section className="eater" aria-label={person.name}>
+      <div className="eater-head">
+        <h2>{person.name}</h2>
+        <span className="soft source">
+          {mg(person.targetMg)} a day, {person.targetSource}
+        </span>
+        <Button
+          className="serve"
+          type={isEating ? 'default' : 'primary'}
+          aria-expanded={isEating}
+          disabled={day.jars.length === 0}
+          onClick={onToggle}
+        >
+          {isEating ? 'Close' : `${person.name} eats…`}
+        </Button>
+      </div>
+      {isEating && (
+        <div className="at-hand" role="group" aria-label={`Jars at hand for ${person.name}`}>
+          {day.jars.map((jar) => (
+            <JarAtHand key={jar.id} jar={jar} person={person} onEat={() => onEat(jar)} />
+          ))}
+        </div>
+      )}
+      <SaltLine
+        name={person.name}
+        targetMg={person.targetMg}
+        restMg={person.restMg}
+        ferments={person.ferments}
+        marginMg={person.marginMg}
+        parts={person.servings.map((serving) => ({
+          id: serving.id,
+          name: serving.batchName,
+          colour: serving.colour,
+          milligrams: serving.sodium.typical,
+        }))}
+      />
+      {person.servings.length > 0 && (
+        <ul className="quiet-list eaten">
+          {person.servings.map((serving) => (
+            <li key={serving.id} style={{ borderColor: serving.colour }}>
+              <Link to={`/shelf/${serving.batchId}`}>{serving.batchName}</Link> {grams(serving.grams)},{' '}
+              {sodium(serving.sodium)}
+              <Button
+                type="text"
+                aria-label={`Undo ${serving.batchName} for ${person.name}`}
+                onClick={() => onUndo(serving)}
+              >
+                Undo
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+function JarAtHand({ jar, person, onEat }: { jar: DayJar; person: DayPerson; onEat: () => void }) {
+  const portion = jar.portions.find((one) => one.personId === person.id);
+  const cost = portion?.sodium ?? null;
+  const fits = cost === null || cost.typical <= person.marginMg;
+
+  return (
+    <button type="button" disabled={cost === null} onClick={onEat}>
+      {jar.jar && <JarDrawing jar={jar.jar} scale={0.3} label="" seed={jar.id} />}
+      <span>{jar.name}</span>
+      {cost ? (
+        <span>
+          {grams(portion?.grams ?? 0)}, <b>{sodium(cost)}</b>
+          {!fits && <span className="does-not-fit"> past the target</span>}
+        </span>
+      ) : (
+        <span>less than a portion left</span>
+      )}
+    </button>
+  );
+}
