@@ -7,6 +7,7 @@ export default tseslint.config(
   { ignores: ['web/src/api/contract.gen.ts', 'public/build'] },
   js.configs.recommended,
   ...tseslint.configs.strict,
+  { files: ['**/*.mjs'], languageOptions: { globals: globals.node } },
   {
     files: ['web/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks },

@@ -9,7 +9,7 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 
-return Application::configure(basePath: dirname(__DIR__))
+$app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
         commands: __DIR__.'/../routes/console.php',
@@ -23,3 +23,5 @@ return Application::configure(basePath: dirname(__DIR__))
         Refusals::register($exceptions);
     })
     ->create();
+
+return $app->useEnvironmentPath($app->configPath())->loadEnvironmentFrom('settings.env');

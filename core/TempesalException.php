@@ -9,4 +9,6 @@ use Throwable;
 /**
  * Everything that the core throws on purpose. Its message is a sentence for the cook.
  */
-interface TempesalException extends Throwable {}
+interface TempesalException extends Throwable
+{
+}

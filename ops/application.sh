@@ -37,9 +37,14 @@ start_web() { # port
   [ "$port" = "$wanted" ] || say "Port $wanted is taken; using $port."
   URL="http://$host:$port"
   export APP_URL=$URL
-  PHP_CLI_SERVER_WORKERS=4 setsid php -d opcache.enable=1 -d opcache.memory_consumption=64 -d variables_order=EGPCS \
+  # Settings and addresses are read once, into files beside this start's own data: other starts never see them.
+  export APP_CONFIG_CACHE="$STATE/settings-$DB_DATABASE.php" APP_ROUTES_CACHE="$STATE/addresses-$DB_DATABASE.php"
+  rm -f "$APP_CONFIG_CACHE" "$APP_ROUTES_CACHE"
+  { php artisan config:cache && php artisan route:cache; } >>"$LOG" 2>&1 || fail "The settings could not be read; see $LOG."
+  PHP_CLI_SERVER_WORKERS=4 setsid php -d opcache.enable=1 -d opcache.validate_timestamps=0 -d variables_order=EGPCS \
     -S "$host:$port" -t public public/router.php >>"$LOG" 2>&1 </dev/null &
   WEB_PID=$!
+  unset APP_CONFIG_CACHE APP_ROUTES_CACHE
   until curl -fs -o /dev/null "$URL/api/session"; do
     tries=$((tries + 1))
     kill -0 "$WEB_PID" 2>/dev/null && [ "$tries" -lt 100 ] || fail "The web server did not start; see $LOG."

@@ -24,7 +24,9 @@ prepare_environment() {
   # shellcheck disable=SC1090
   . "$SECRETS"
   set +a
-  export APP_ENV=${APP_ENV:-production} DB_HOST=127.0.0.1 DB_USERNAME=tempesal
+  export APP_ENV=production
+  [ "$purpose" != test ] || export APP_ENV=testing
+  export DB_HOST=127.0.0.1 DB_USERNAME=tempesal
 }
 
 # In the checkout where the database's user can reach it, otherwise where root keeps such things.

@@ -19,7 +19,9 @@ use Tempesal\Core\Measure\SpoonSystem;
  */
 final readonly class OpenKitchen
 {
-    public function __construct(private CurrentHousehold $current, private StockPantry $stock) {}
+    public function __construct(private CurrentHousehold $current, private StockPantry $stock)
+    {
+    }
 
     /**
      * @param  list<Eater>  $eaters  the rest of the diet as one figure, or by ISO weekday

@@ -19,14 +19,14 @@ use Tempesal\Core\Measure\Grams;
  */
 final readonly class ServePortion
 {
-    public function __construct(private KeepLedger $ledger) {}
+    public function __construct(private KeepLedger $ledger)
+    {
+    }
 
     /**
      * @param  Phase|null  $phase  null: what is usually served from such a batch
      * @param  string  $eatenOn  YYYY-MM-DD, the day the cook means
      * @param  string  $requestKey  the same key never serves twice
-     *
-     * @throws ValidationException when the jar holds less
      */
     public function __invoke(string $batchId, string $personId, Grams $grams, ?Phase $phase, string $eatenOn, string $requestKey, ?CarbonImmutable $at = null): Serving
     {

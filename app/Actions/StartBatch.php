@@ -26,13 +26,13 @@ use Tempesal\Core\Salt\Basis;
  */
 final readonly class StartBatch
 {
-    public function __construct(private ReadSheet $readSheet, private KeepLedger $ledger) {}
+    public function __construct(private ReadSheet $readSheet, private KeepLedger $ledger)
+    {
+    }
 
     /**
      * @param  Typed  $typed
      * @param  string  $requestKey  the same key never starts a second jar
-     *
-     * @throws ValidationException
      */
     public function __invoke(array $typed, string $name, string $place, string $requestKey, ?CarbonImmutable $startedAt = null): Batch
     {

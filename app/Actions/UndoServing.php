@@ -13,7 +13,9 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class UndoServing
 {
-    public function __construct(private KeepLedger $ledger) {}
+    public function __construct(private KeepLedger $ledger)
+    {
+    }
 
     public function __invoke(string $servingId): Serving
     {

@@ -57,7 +57,7 @@ final class BenchFields
             'headspaceMm.*' => 'Headspace lies between 0 and 500 mm.',
             'weightMl.*' => 'A weight takes between 0 and 5000 ml.',
             'string' => 'A text is needed here.',
-            'enum' => 'That is not one of the choices.',
+            Enum::class => 'That is not one of the choices.',
             'in' => 'That is not one of the choices.',
             'required' => 'This is needed.',
         ];

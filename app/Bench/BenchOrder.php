@@ -19,5 +19,6 @@ final readonly class BenchOrder
         public Ingredient $vegetable,
         public ?Jar $jar,
         public ?Batch $starterBatch,
-    ) {}
+    ) {
+    }
 }

@@ -40,7 +40,9 @@ use Tempesal\Core\Salt\SaltProduct;
  */
 final class ReadSheet
 {
-    public function __construct(private readonly CurrentHousehold $current) {}
+    public function __construct(private readonly CurrentHousehold $current)
+    {
+    }
 
     /**
      * @param  Typed  $typed

@@ -33,7 +33,8 @@ final class DemoKitchen
         private readonly StartBatch $start,
         private readonly ServePortion $serve,
         private readonly CurrentHousehold $current,
-    ) {}
+    ) {
+    }
 
     /** Does nothing when the kitchen was laid out today already. */
     public function layOut(bool $again = false): void
@@ -130,7 +131,6 @@ final class DemoKitchen
     /** @param  array<string, mixed>  $fixed */
     private function jar(string $name, string $place, int $daysAgo, string $vegetable, string $jar, string $salt, array $fixed): Batch
     {
-        /** @phpstan-ignore argument.type (the bench's fields, put together here) */
         return ($this->start)([
             'vegetableId' => Ingredient::query()->where('key', $vegetable)->firstOrFail()->id,
             'jarId' => Jar::query()->where('name', $jar)->firstOrFail()->id,

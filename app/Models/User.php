@@ -25,6 +25,7 @@ final class User extends Authenticatable
 
     protected $hidden = ['password', 'remember_token'];
 
+    /** @var list<string> */
     protected $with = ['household'];
 
     /** @return BelongsTo<Household, $this> */

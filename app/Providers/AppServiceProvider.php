@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Household\CurrentHousehold;
+use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -12,7 +13,6 @@ use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
-use Carbon\CarbonImmutable;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -26,6 +26,7 @@ final class AppServiceProvider extends ServiceProvider
         Date::use(CarbonImmutable::class);
         Model::shouldBeStrict();
         JsonResource::withoutWrapping();
-        RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(20)->by($request->ip() ?? ''));
+        RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(20)
+            ->by(($request->ip() ?? '').'|'.$request->string('email')->lower()->limit(190)));
     }
 }

@@ -16,7 +16,9 @@ use Tempesal\Core\Measure\Quantity;
 final readonly class Fields
 {
     /** @param  array<array-key, mixed>  $values */
-    private function __construct(private array $values, private string $path) {}
+    private function __construct(private array $values, private string $path)
+    {
+    }
 
     /** @throws InvalidField when it is not an object */
     public static function of(mixed $value, string $path = ''): self

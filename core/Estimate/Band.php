@@ -11,7 +11,9 @@ use Tempesal\Core\Measure\InvalidQuantity;
  */
 final readonly class Band
 {
-    private function __construct(public float $low, public float $typical, public float $high) {}
+    private function __construct(public float $low, public float $typical, public float $high)
+    {
+    }
 
     /** @throws InvalidQuantity when the three are not finite or not in order */
     public static function of(float $low, float $typical, float $high): self

@@ -19,5 +19,6 @@ final readonly class Contribution
         public float $below,
         public float $above,
         public float $share,
-    ) {}
+    ) {
+    }
 }

@@ -20,7 +20,8 @@ final readonly class Uncertain
         public string $label,
         public Band $band,
         public ?string $remedy = null,
-    ) {}
+    ) {
+    }
 
     public static function exactly(float $value): self
     {

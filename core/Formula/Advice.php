@@ -13,5 +13,7 @@ final readonly class Advice
      * @param  string  $code  stable word for it, for example "below_floor"
      * @param  string  $text  what is the matter and what would help
      */
-    public function __construct(public string $code, public Weight $weight, public string $text) {}
+    public function __construct(public string $code, public Weight $weight, public string $text)
+    {
+    }
 }

@@ -27,6 +27,12 @@ final class IncompleteSheet extends DomainException implements TempesalException
         return new self('waterAmount', 'Give the water, or pick a jar to fill with brine.');
     }
 
+    /** @param  float  $fits  grams of the vegetable that the jar takes */
+    public static function jarTooSmall(float $fits): self
+    {
+        return new self('jarId', sprintf('The jar is too small for the food: %s g fit under the headspace, and no room is left for brine.', number_format($fits)));
+    }
+
     public static function wrongBasis(Method $method): self
     {
         return new self('strengthBasis', sprintf('%s uses no poured water, so its salt cannot be a share of water.', $method->label()));

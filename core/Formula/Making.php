@@ -55,7 +55,8 @@ final readonly class Making
         public ?JarFit $fit,
         public Ledger $ledger,
         public BatchState $state,
-    ) {}
+    ) {
+    }
 
     /**
      * @throws IncompleteSheet when a field that is needed was left open
@@ -173,6 +174,9 @@ final readonly class Making
         }
 
         $room = max(0.0, $fit->brineToFill()->value - ($sheet->starter->grams->value ?? 0.0));
+        if ($room < 1.0) {
+            throw IncompleteSheet::jarTooSmall(floor(JarFit::foodThatFits($fit->jar, $fit->packing, $sheet->vegetable->density, $sheet->shape->packing())->value));
+        }
         [$low, $high] = [0.0, $room * 1.2];
         for ($i = 0; $i < self::BISECTIONS; $i++) {
             $water = Grams::of(($low + $high) / 2.0);

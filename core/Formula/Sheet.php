@@ -42,5 +42,6 @@ final readonly class Sheet
         public ?Grams $water,
         public ?Starter $starter,
         public Grams $serving,
-    ) {}
+    ) {
+    }
 }

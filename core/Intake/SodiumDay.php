@@ -16,7 +16,9 @@ final readonly class SodiumDay
      * @param  float  $restMg  milligrams from the rest of the diet
      * @param  list<array{source: string, sodiumMg: Band}>  $eaten  each serving with the batch it came from
      */
-    public function __construct(public float $targetMg, public float $restMg, public array $eaten) {}
+    public function __construct(public float $targetMg, public float $restMg, public array $eaten)
+    {
+    }
 
     /**
      * Sodium from ferments. Servings of one batch are wrong in the same way, so their bands add up;

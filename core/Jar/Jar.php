@@ -23,7 +23,8 @@ final readonly class Jar
         public Millimetres $neckHeight,
         public Millimetres $shoulderHeight,
         public Millimetres $bodyHeight,
-    ) {}
+    ) {
+    }
 
     /**
      * @throws InvalidQuantity when the three measures cannot belong to one jar

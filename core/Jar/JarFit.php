@@ -22,7 +22,8 @@ final readonly class JarFit
         public Millilitres $usable,
         public Millilitres $displaced,
         public Millilitres $bulk,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  float  $density  g/ml of the pieces themselves

@@ -19,5 +19,6 @@ final readonly class Packing
         public Millimetres $headspace,
         public Millilitres $weightVolume,
         public float $spareBrine = self::SPARE_BRINE,
-    ) {}
+    ) {
+    }
 }

@@ -19,7 +19,9 @@ final readonly class BatchState
      * @param  array<string, Masses>  $phases  by the value of Phase
      * @param  array<string, Masses>  $accounts  by the value of Account
      */
-    private function __construct(private array $phases, private array $accounts, public bool $live) {}
+    private function __construct(private array $phases, private array $accounts, public bool $live)
+    {
+    }
 
     public static function empty(): self
     {

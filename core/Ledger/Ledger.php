@@ -16,7 +16,9 @@ use Tempesal\Core\Measure\Grams;
 final readonly class Ledger
 {
     /** @param  list<Entry>  $entries */
-    public function __construct(public array $entries) {}
+    public function __construct(public array $entries)
+    {
+    }
 
     public function with(Entry ...$entries): self
     {

@@ -16,7 +16,8 @@ final readonly class Masses
         public float $waterG = 0.0,
         public float $sodiumMg = 0.0,
         public float $otherG = 0.0,
-    ) {}
+    ) {
+    }
 
     /**
      * A weight of some food: its water, its sodium, and the rest.

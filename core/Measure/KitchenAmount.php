@@ -19,7 +19,9 @@ final readonly class KitchenAmount
     /**
      * @param  non-empty-list<Term>  $terms
      */
-    private function __construct(public array $terms, public string $typed) {}
+    private function __construct(public array $terms, public string $typed)
+    {
+    }
 
     /**
      * @throws InvalidQuantity with a sentence that says what could not be read

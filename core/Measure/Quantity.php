@@ -9,7 +9,9 @@ namespace Tempesal\Core\Measure;
  */
 abstract readonly class Quantity
 {
-    final private function __construct(public float $value) {}
+    final private function __construct(public float $value)
+    {
+    }
 
     /**
      * @throws InvalidQuantity when the value is not finite or outside the range of the quantity

@@ -11,7 +11,9 @@ final readonly class SpoonPhrase
 {
     private const QUARTERS = ['', '1/4', '1/2', '3/4'];
 
-    private function __construct(public Millilitres $volume, public string $text) {}
+    private function __construct(public Millilitres $volume, public string $text)
+    {
+    }
 
     /**
      * The nearest amount that quarter teaspoons can measure; an eighth ("a dash") when less than that.

@@ -13,5 +13,6 @@ final readonly class Term
         public float $amount,
         public MassUnit|VolumeUnit|null $unit,
         public SpoonFill $fill = SpoonFill::Level,
-    ) {}
+    ) {
+    }
 }

@@ -35,7 +35,8 @@ final readonly class Ingredient
         public bool $hollow = false,
         public bool $live = false,
         public float $brineFloor = self::USUAL_BRINE_FLOOR,
-    ) {}
+    ) {
+    }
 
     public function waterShare(): float
     {

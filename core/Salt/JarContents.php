@@ -17,7 +17,8 @@ final readonly class JarContents
         public Grams $vegetable,
         public Grams $water,
         public Grams $other,
-    ) {}
+    ) {
+    }
 
     /**
      * The share of salt on a basis, 0.025 for 2.5 %.

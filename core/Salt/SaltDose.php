@@ -27,7 +27,8 @@ final readonly class SaltDose
         public ?Grams $weighed,
         public ?Millilitres $spooned,
         public SpoonFill $fill,
-    ) {}
+    ) {
+    }
 
     public static function weighed(SaltProduct $product, Grams $weight): self
     {

@@ -31,7 +31,8 @@ final readonly class SaltProduct
         public bool $antiCaking = false,
         public bool $potassium = false,
         public bool $calibrated = false,
-    ) {}
+    ) {
+    }
 
     /** Bulk density, g/ml. */
     public function density(): Uncertain

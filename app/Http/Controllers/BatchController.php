@@ -18,7 +18,9 @@ use Illuminate\Http\JsonResponse;
  */
 final readonly class BatchController
 {
-    public function __construct(private CurrentHousehold $current) {}
+    public function __construct(private CurrentHousehold $current)
+    {
+    }
 
     public function index(): JsonResponse
     {

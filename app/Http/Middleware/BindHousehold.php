@@ -16,7 +16,9 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final readonly class BindHousehold
 {
-    public function __construct(private CurrentHousehold $current) {}
+    public function __construct(private CurrentHousehold $current)
+    {
+    }
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response

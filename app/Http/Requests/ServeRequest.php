@@ -8,6 +8,7 @@ use App\Household\CurrentHousehold;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\Rules\Enum;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
@@ -39,7 +40,7 @@ final class ServeRequest extends FormRequest
             'amount.required' => 'Say how much, for example 40 g.',
             'eatenOn.date_format' => 'A date is written like 2026-11-24.',
             'required' => 'This is needed.',
-            'enum' => 'That is not one of the choices.',
+            Enum::class => 'That is not one of the choices.',
             'ulid' => 'The request is missing its key; reload the page.',
         ];
     }

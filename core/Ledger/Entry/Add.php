@@ -19,7 +19,9 @@ use Tempesal\Core\Produce\Ingredient;
 final readonly class Add implements Entry
 {
     /** @param  Band  $grams  exact when weighed, a band when guessed from a count */
-    public function __construct(public Ingredient $ingredient, public Band $grams, public Phase $into) {}
+    public function __construct(public Ingredient $ingredient, public Band $grams, public Phase $into)
+    {
+    }
 
     public static function kind(): string
     {

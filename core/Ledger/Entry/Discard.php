@@ -17,7 +17,9 @@ use Tempesal\Core\Measure\Grams;
  */
 final readonly class Discard implements Entry
 {
-    public function __construct(public Phase $phase, public Grams $grams) {}
+    public function __construct(public Phase $phase, public Grams $grams)
+    {
+    }
 
     public static function kind(): string
     {

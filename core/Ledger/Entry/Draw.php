@@ -18,7 +18,9 @@ use Tempesal\Core\Ledger\Phase;
  */
 final readonly class Draw implements Entry
 {
-    public function __construct(public Band $share) {}
+    public function __construct(public Band $share)
+    {
+    }
 
     public static function kind(): string
     {

@@ -18,7 +18,9 @@ use Tempesal\Core\Measure\Grams;
 final readonly class Give implements Entry
 {
     /** @param  string  $toBatch  the id of the batch that receives it */
-    public function __construct(public Phase $phase, public Grams $grams, public string $toBatch) {}
+    public function __construct(public Phase $phase, public Grams $grams, public string $toBatch)
+    {
+    }
 
     public static function kind(): string
     {

@@ -16,7 +16,9 @@ use Tempesal\Core\Ledger\Exchange;
 final readonly class Rest implements Entry
 {
     /** @param  float  $partition  K, by how much the pieces hold more or less than that; 1 unless known better */
-    public function __construct(public float $partition = 1.0) {}
+    public function __construct(public float $partition = 1.0)
+    {
+    }
 
     public static function kind(): string
     {

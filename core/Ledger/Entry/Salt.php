@@ -17,7 +17,9 @@ use Tempesal\Core\Salt\SaltDose;
  */
 final readonly class Salt implements Entry
 {
-    public function __construct(public SaltDose $dose, public Phase $into) {}
+    public function __construct(public SaltDose $dose, public Phase $into)
+    {
+    }
 
     public static function kind(): string
     {

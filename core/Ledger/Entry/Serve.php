@@ -11,6 +11,7 @@ use Tempesal\Core\Estimate\Uncertain;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry;
+use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 
@@ -22,7 +23,9 @@ final readonly class Serve implements Entry
     /** Brine that clings to drained pieces, as a share of their weight: common practice, no source. */
     public const FILM = [0.04, 0.07, 0.12];
 
-    public function __construct(public Phase $phase, public Grams $grams, public Band $film) {}
+    public function __construct(public Phase $phase, public Grams $grams, public Band $film)
+    {
+    }
 
     /** A serving with the usual film. */
     public static function of(Phase $phase, Grams $grams): self
@@ -42,7 +45,13 @@ final readonly class Serve implements Entry
 
     public function applyTo(BatchState $state, Point $point): BatchState
     {
-        foreach ($this->parts($state, $point) as [$phase, $grams]) {
+        $parts = $this->parts($state, $point);
+        [, $served] = end($parts);
+        $there = $state->phase($this->phase)->weightG();
+        if ($point->isTypical() && $served > $there * (1.0 + 1e-9)) {
+            throw NotEnough::of($this->phase, $this->grams->value, $there);
+        }
+        foreach ($parts as [$phase, $grams]) {
             $state = $state->release($state->portion($phase, $grams, $point), $phase, Account::Eaten);
         }
 
@@ -63,7 +72,7 @@ final readonly class Serve implements Entry
     /**
      * What the weight on the plate is made of.
      *
-     * @return list<array{Phase, float}> grams of each phase
+     * @return non-empty-list<array{Phase, float}> grams of each phase, the one that was asked for last
      */
     private function parts(BatchState $state, Point $point): array
     {

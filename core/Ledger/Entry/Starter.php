@@ -26,7 +26,8 @@ final readonly class Starter implements Entry
         public Grams $grams,
         public Phase $into,
         public ?string $fromBatch = null,
-    ) {}
+    ) {
+    }
 
     public function into(Phase $phase): self
     {

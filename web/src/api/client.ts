@@ -40,7 +40,23 @@ function cookie(name: string): string {
   return found ? decodeURIComponent(found.slice(name.length + 1)) : '';
 }
 
-export const api = createClient<paths>({ baseUrl: '/api', headers: { Accept: 'application/json' } });
+/** Sends; where the page's token has gone stale, fetches a fresh one and sends once more. */
+async function send(request: Request): Promise<Response> {
+  const again = request.clone();
+  const response = await fetch(request);
+  if (response.status !== 419) {
+    return response;
+  }
+  await fetch('/api/session', { headers: { Accept: 'application/json' } });
+  again.headers.set('X-XSRF-TOKEN', cookie('XSRF-TOKEN'));
+  return fetch(again);
+}
+
+export const api = createClient<paths>({
+  baseUrl: '/api',
+  headers: { Accept: 'application/json' },
+  fetch: send,
+});
 
 api.use({
   onRequest({ request }) {

@@ -156,6 +156,7 @@ function Sheet({ kitchen, draft, change, answer, refusal }: SheetProps) {
       <Row verb="Into" refusal={refusal} fields={['jarId', 'headspaceMm', 'weightMl']}>
         <Select
           aria-label="Jar"
+          showSearch={{ optionFilterProp: 'label' }}
           value={draft.jarId ?? ''}
           style={{ minWidth: 170, flex: 1 }}
           onChange={(id) => change({ jarId: id === '' ? null : id })}
@@ -189,6 +190,7 @@ function Sheet({ kitchen, draft, change, answer, refusal }: SheetProps) {
       >
         <Select
           aria-label="Salt"
+          showSearch={{ optionFilterProp: 'label' }}
           value={draft.saltId}
           style={{ minWidth: 186, flex: 1 }}
           onChange={(saltId) => change({ saltId })}

@@ -1,0 +1,86 @@
+import type { components } from '../../web/src/api/contract.gen';
+import { expect, test as base, type Page } from '@playwright/test';
+
+export interface Cook {
+  email: string;
+  password: string;
+}
+
+/** The header that proves a request comes from the page. */
+export async function csrf(page: Page): Promise<Record<string, string>> {
+  const cookies = await page.context().cookies();
+  const token = cookies.find((cookie) => cookie.name === 'XSRF-TOKEN')?.value ?? '';
+  return { 'X-XSRF-TOKEN': decodeURIComponent(token), Accept: 'application/json' };
+}
+
+/** A kitchen of the test's own, its cook signed out and at the door; the page fails on any script error. */
+export const test = base.extend<{ cook: Cook; scriptErrors: string[] }>({
+  scriptErrors: [
+    async ({ page }, use) => {
+      const errors: string[] = [];
+      page.on('pageerror', (error) => errors.push(error.message));
+      await use(errors);
+      expect(errors).toEqual([]);
+    },
+    { auto: true },
+  ],
+  cook: async ({ page }, use, info) => {
+    const cook = {
+      email: `${info.testId}-${String(info.retry)}-${String(Date.now())}@example.org`,
+      password: 'a long enough password',
+    };
+    await page.goto('/');
+    const answer = await page.request.post('/api/kitchens', {
+      headers: await csrf(page),
+      data: {
+        ...cook,
+        name: 'Kitchen of the test',
+        timeZone: 'UTC',
+        spoonSystem: 'us',
+        people: [
+          { name: 'Ada', preset: 'who_adult', restOfDietMg: 1200 },
+          { name: 'Bo', preset: null, targetMg: 1500, restOfDietMg: 900 },
+        ],
+        jarCounts: [2, 4, 1],
+      },
+    });
+    expect(answer.status()).toBe(201);
+    await page.request.delete('/api/session', { headers: await csrf(page) });
+    await use(cook);
+  },
+});
+
+export async function signIn(page: Page, cook: Cook): Promise<void> {
+  await page.goto('/');
+  await page.getByLabel('E-mail').fill(cook.email);
+  await page.getByLabel('Password').fill(cook.password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('link', { name: 'Bench', exact: true })).toBeVisible();
+}
+
+export async function choose(page: Page, field: string, option: string): Promise<void> {
+  const box = page.getByRole('combobox', { name: field, exact: true });
+  await box.click();
+  if (await box.isEditable()) {
+    await box.fill(option);
+  }
+  await page.locator('.ant-select-item-option', { hasText: option }).first().click();
+}
+
+/** What the core says to what stands on the bench now. */
+export async function benchAnswer(page: Page): Promise<components['schemas']['BenchAnswer']> {
+  const draft = await page.evaluate(() => localStorage.getItem('tempesal.bench'));
+  const answer = await page.request.post('/api/bench', {
+    headers: { ...(await csrf(page)), 'Content-Type': 'application/json' },
+    data: draft ?? '',
+  });
+  expect(answer.ok()).toBe(true);
+  return (await answer.json()) as components['schemas']['BenchAnswer'];
+}
+
+/** The first number in a text, thousands and all. */
+export function number(text: string | null): number {
+  return Number((text ?? '').replaceAll(',', '').match(/-?\d+(\.\d+)?/)?.[0]);
+}
+
+export { expect };

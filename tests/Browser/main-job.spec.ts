@@ -1,0 +1,85 @@
+import { benchAnswer, choose, expect, number, signIn, test } from './kitchen';
+
+test('from a weighed vegetable to today’s sodium, and back', async ({ page, cook }) => {
+  await signIn(page, cook);
+  await page.keyboard.press('b');
+  await expect(page).toHaveURL(/bench$/);
+
+  await choose(page, 'Vegetable', 'carrot');
+  await page.getByLabel('Weight of the vegetable').fill('1 lb 2 oz');
+  await choose(page, 'Jar', 'Quart jar');
+  await choose(page, 'Salt', 'pickling salt');
+  await page.getByLabel('Strength in percent').fill('2,5');
+  await page.getByLabel('Serving').fill('40');
+  const answer = await benchAnswer(page);
+  expect(answer.vegetableGrams).toBeCloseTo(453.59237 + 2 * 28.349523125, 3);
+  const sodium = page.getByTestId('serving-sodium');
+  await expect(sodium).toHaveText(`${String(answer.serving.sodium.shown)} mg`);
+  await expect(page.getByRole('img', { name: 'The jar as it would stand' })).toBeVisible();
+
+  await page.getByLabel('Name of the jar').fill('Carrots for the test');
+  await page.getByRole('button', { name: 'Start the jar' }).click();
+  await expect(page.getByRole('heading', { name: 'Carrots for the test' })).toBeVisible();
+
+  await page.getByRole('link', { name: 'Today' }).click();
+  const ada = page.getByRole('region', { name: 'Ada' });
+  const before = number(await ada.getByTestId('margin').textContent());
+  expect(before).toBe(800);
+
+  await ada.getByRole('button', { name: 'Ada eats' }).click();
+  await ada.getByRole('button', { name: 'Carrots for the test' }).click();
+  await expect(ada.getByRole('link', { name: 'Carrots for the test' })).toBeVisible();
+  const after = number(await ada.getByTestId('margin').textContent());
+  expect(Math.abs(before - after - answer.serving.sodium.typical)).toBeLessThanOrEqual(2.5);
+
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  await expect(ada.getByRole('link', { name: 'Carrots for the test' })).toBeHidden();
+  expect(number(await ada.getByTestId('margin').textContent())).toBe(before);
+
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await page.getByRole('link', { name: 'Carrots for the test' }).click();
+  await expect(page.getByText('An entry taken back')).toBeVisible();
+});
+
+test('serves any amount from the jar itself, and says when there is less', async ({ page, cook }) => {
+  await signIn(page, cook);
+  await page.goto('/bench');
+  await page.getByRole('button', { name: 'Start the jar' }).click();
+  await expect(page.getByRole('heading', { name: 'carrot' })).toBeVisible();
+  const amount = page.getByLabel('Amount for Bo');
+
+  await amount.fill('9 kg');
+  await page.getByRole('button', { name: 'Serve Bo' }).click();
+  await expect(page.getByRole('region', { name: 'Serve' }).getByRole('alert')).toContainText(
+    'of pieces are left, 9,000 g were asked for',
+  );
+  await expect(amount).toHaveValue('9 kg');
+
+  await amount.fill('60 g');
+  await page.getByRole('button', { name: 'Serve Bo' }).click();
+  await expect(page.getByText('60 g served')).toBeVisible();
+});
+
+test('looks around the demo kitchen with one click', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Look around the demo kitchen' }).click();
+  await expect(page.getByRole('region')).toHaveCount(3);
+  await page.keyboard.press('s');
+  await expect(page.getByRole('link', { name: 'Caraway kraut' })).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('Undo the last serving');
+});
+
+test('opens a kitchen with three questions', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Open a kitchen of your own' }).click();
+  await page.getByRole('button', { name: 'Open the kitchen' }).click();
+  await expect(page.getByText('Your e-mail address is needed to sign in.')).toBeVisible();
+  await page.getByLabel('Name', { exact: true }).fill('Cy');
+  await page.getByLabel('Name of the kitchen').fill('Kitchen by the stairs');
+  await page.getByLabel('E-mail').fill(`door-${String(Date.now())}@example.org`);
+  await page.getByLabel('Password, at least 10 letters').fill('ten letters or more');
+  await page.getByRole('button', { name: 'Open the kitchen' }).click();
+  await expect(page.getByText('Kitchen by the stairs')).toBeVisible();
+  await expect(page.getByText('No jar is on the shelf yet.')).toBeVisible();
+});

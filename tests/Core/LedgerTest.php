@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Ledger\Account;
+use Tempesal\Core\Ledger\Entry;
+use Tempesal\Core\Ledger\Entry\Add;
+use Tempesal\Core\Ledger\Entry\Discard;
+use Tempesal\Core\Ledger\Entry\Draw;
+use Tempesal\Core\Ledger\Entry\Give;
+use Tempesal\Core\Ledger\Entry\Rest;
+use Tempesal\Core\Ledger\Entry\Salt;
+use Tempesal\Core\Ledger\Entry\Serve;
+use Tempesal\Core\Ledger\Entry\Starter;
+use Tempesal\Core\Ledger\EntryKinds;
+use Tempesal\Core\Ledger\Ledger;
+use Tempesal\Core\Ledger\NotEnough;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Grams;
+use Tests\Support\Kitchen;
+
+it('keeps account of every milligram', function (): void {
+    $ledger = Kitchen::kraut()->with(
+        Serve::of(Phase::Pieces, Grams::of(80)),
+        new Give(Phase::Brine, Grams::of(45), 'another'),
+        new Discard(Phase::Brine, Grams::of(20)),
+        Serve::of(Phase::Brine, Grams::of(15)),
+    );
+    $state = $ledger->state();
+    expect(abs($state->sodiumAstray()))->toBeLessThan(1e-9)
+        ->and($state->account(Account::GivenAway)->weightG())->toEqualWithDelta(45.0, 1e-9)
+        ->and($state->account(Account::Eaten)->weightG())->toEqualWithDelta(95.0, 1e-9)
+        ->and($state->account(Account::Outside)->weightG())->toEqualWithDelta(
+            $state->present()->weightG() + 45 + 95 + 20, 1e-9,
+        );
+});
+
+it('gives a starter away at the strength it has and leaves the rest as it was', function (): void {
+    $before = Kitchen::kraut();
+    $after = $before->with(new Give(Phase::Brine, Grams::of(100), 'another'));
+    expect($after->state()->phase(Phase::Brine)->sodiumPer100g())->toEqualWithDelta($before->state()->phase(Phase::Brine)->sodiumPer100g(), 1e-9)
+        ->and($after->state()->phase(Phase::Pieces)->sodiumMg)->toBe($before->state()->phase(Phase::Pieces)->sodiumMg);
+});
+
+it('counts the salt a starter brings', function (): void {
+    $whey = Kitchen::food('whey', 93.1, 54);
+    $brine = Kitchen::food('live-brine', 96.5, 950);
+    $with = fn ($liquid): float => (new Ledger([
+        new Add(Kitchen::carrot(), Band::exact(300), Phase::Pieces),
+        new Starter($liquid, Grams::of(45), Phase::Brine),
+        new Add(Kitchen::water(), Band::exact(300), Phase::Brine),
+    ]))->state()->present()->sodiumMg;
+    expect($with($brine) - $with($whey))->toEqualWithDelta(0.45 * (950 - 54), 1e-9);
+});
+
+it('serves pieces with the film that clings to them', function (): void {
+    $kraut = Kitchen::kraut();
+    $state = $kraut->state();
+    $expected = 40 / 1.07 * $state->phase(Phase::Pieces)->sodiumPer100g() / 100
+        + 40 * 0.07 / 1.07 * $state->phase(Phase::Brine)->sodiumPer100g() / 100;
+    $serving = $kraut->serving(Serve::of(Phase::Pieces, Grams::of(40)));
+    expect($serving->band->typical)->toEqualWithDelta($expected, 1e-9)
+        ->and($kraut->with(Serve::of(Phase::Pieces, Grams::of(40)))->state()->account(Account::Eaten)->sodiumMg)->toEqualWithDelta($expected, 1e-9);
+});
+
+it('refuses to take more than there is', function (): void {
+    $kraut = Kitchen::kraut();
+    expect(fn () => $kraut->serving(Serve::of(Phase::Pieces, Grams::of(5000))))->toThrow(NotEnough::class, 'Only 8')
+        ->and(fn () => $kraut->with(new Give(Phase::Brine, Grams::of(900), 'x'))->state())->toThrow(NotEnough::class, 'of brine are left')
+        ->and(fn () => $kraut->serving(Serve::of(Phase::Sauce, Grams::of(1))))->toThrow(NotEnough::class);
+});
+
+it('keeps the band of a nearly empty jar about the food, not about what is left', function (): void {
+    $full = Kitchen::kraut();
+    $low = $full->with(Serve::of(Phase::Pieces, Grams::of(780)));
+    $one = $full->serving(Serve::of(Phase::Pieces, Grams::of(40)))->band;
+    $last = $low->serving(Serve::of(Phase::Pieces, Grams::of(40)))->band;
+    expect($last->low / $last->typical)->toEqualWithDelta($one->low / $one->typical, 0.02)
+        ->and($last->high / $last->typical)->toEqualWithDelta($one->high / $one->typical, 0.02);
+});
+
+it('narrows the band when the salt is weighed', function (): void {
+    $spooned = Kitchen::kraut(spooned: true)->serving(Serve::of(Phase::Pieces, Grams::of(40)));
+    $weighed = Kitchen::kraut()->serving(Serve::of(Phase::Pieces, Grams::of(40)));
+    expect($spooned->band->high - $spooned->band->low)->toBeGreaterThan(3 * ($weighed->band->high - $weighed->band->low))
+        ->and($spooned->contributions[0]->input->key)->toBe('salt:flaky-kosher:density')
+        ->and($spooned->contributions[0]->input->remedy)->toContain('weigh');
+});
+
+it('comes back from its documented form', function (Entry $entry): void {
+    $array = json_decode(json_encode($entry->toArray(), JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR);
+    expect(EntryKinds::read(Fields::of($array)))->toEqual($entry);
+})->with([
+    fn () => new Add(Kitchen::carrot(), Band::of(550, 600, 650), Phase::Pieces),
+    fn () => new Salt(Kitchen::weighed(22.5), Phase::Brine),
+    fn () => new Salt(Kitchen::spooned(2.0), Phase::Brine),
+    fn () => new Starter(Kitchen::food('whey', 93.1, 54), Grams::of(30), Phase::Brine, 'batch-1'),
+    fn () => new Draw(Band::of(0.1, 0.2, 0.3)),
+    fn () => new Rest(0.9),
+    fn () => new Discard(Phase::Brine, Grams::of(30)),
+    fn () => Serve::of(Phase::Pieces, Grams::of(40)),
+    fn () => new Give(Phase::Brine, Grams::of(45), 'batch-2'),
+]);
+
+it('names the field that cannot be', function (array $entry, string $path, string $reason): void {
+    try {
+        EntryKinds::read(Fields::of($entry, 'entries[2]'));
+        $this->fail('It was accepted.');
+    } catch (InvalidField $refusal) {
+        expect($refusal->path)->toBe($path)->and($refusal->reason)->toContain($reason);
+    }
+})->with([
+    [['kind' => 'stir'], 'entries[2].kind', '"stir" is not a kind of entry'],
+    [[], 'entries[2].kind', 'a text is needed'],
+    [['kind' => 'discard', 'phase' => 'brine', 'grams' => -3], 'entries[2].grams', 'cannot be less than 0'],
+    [['kind' => 'discard', 'phase' => 'brine', 'grams' => '3'], 'entries[2].grams', 'a number is needed'],
+    [['kind' => 'discard', 'phase' => 'brine', 'grams' => NAN], 'entries[2].grams', 'ordinary number'],
+    [['kind' => 'discard', 'phase' => 'brine', 'grams' => 1e308], 'entries[2].grams', 'cannot be more than'],
+    [['kind' => 'discard', 'phase' => 'juice', 'grams' => 3], 'entries[2].phase', 'pieces, brine, sauce'],
+    [['kind' => 'draw', 'share' => ['low' => 0.3, 'typical' => 0.2, 'high' => 0.1]], 'entries[2].share', 'low over its typical'],
+    [['kind' => 'draw', 'share' => 3], 'entries[2].share', 'between -0.3 and 0.9'],
+    [['kind' => 'add', 'grams' => 5, 'into' => 'brine'], 'entries[2].ingredient', 'an object is needed'],
+    [['kind' => 'add', 'grams' => 5, 'into' => 'brine', 'ingredient' => ['id' => 'x', 'name' => 'x', 'waterPer100g' => 120, 'sodiumPer100g' => 0]], 'entries[2].ingredient.waterPer100g', 'between 0 and 100'],
+]);

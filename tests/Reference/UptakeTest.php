@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+use Tempesal\Core\Uptake\Bessel;
+use Tempesal\Core\Uptake\PieceForm;
+use Tempesal\Core\Uptake\UptakeSeries;
+
+// Computed apart from this program: series and finite-volume solution agree to 5e-6.
+it('agrees with the check values', function (PieceForm $form, float $fourier, float $alpha, float $share): void {
+    expect(UptakeSeries::share($form, $fourier, $alpha))->toEqualWithDelta($share, 1e-5);
+})->with([
+    [PieceForm::Sheet, 0.1, 1.0, 0.55284], [PieceForm::Cylinder, 0.1, 1.5, 0.74958], [PieceForm::Sphere, 0.05, 0.8, 0.81521],
+    [PieceForm::Sheet, 0.02, 0.9, 0.29499], [PieceForm::Sphere, 0.3, 2.0, 0.98817],
+]);
+
+// Half times in an unlimited bath: Crank, The Mathematics of Diffusion, 2nd ed. 1975, chapters 4 to 6.
+it('is half-way at the classical times', function (PieceForm $form, float $fourier): void {
+    expect(UptakeSeries::share($form, $fourier, INF))->toEqualWithDelta(0.5, 4e-4);
+})->with([[PieceForm::Sheet, 0.1967], [PieceForm::Cylinder, 0.0631], [PieceForm::Sphere, 0.0305]]);
+
+// Abramowitz and Stegun, Handbook of Mathematical Functions, tables 9.1 and 9.5.
+it('knows the Bessel functions', function (): void {
+    expect(Bessel::j0(1.0))->toEqualWithDelta(0.7651976866, 1e-9)
+        ->and(Bessel::j1(1.0))->toEqualWithDelta(0.4400505857, 1e-9)
+        ->and(Bessel::j0(10.0))->toEqualWithDelta(-0.2459357645, 1e-9)
+        ->and(Bessel::j1(15.0))->toEqualWithDelta(0.2051040386, 1e-9)
+        ->and(Bessel::j0(2.4048255577))->toEqualWithDelta(0.0, 1e-9)
+        ->and(Bessel::j1(3.8317059702))->toEqualWithDelta(0.0, 1e-9)
+        ->and(Bessel::j0(14.9309177086))->toEqualWithDelta(0.0, 1e-9);
+});

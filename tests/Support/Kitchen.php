@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Ledger\Entry\Add;
+use Tempesal\Core\Ledger\Entry\Draw;
+use Tempesal\Core\Ledger\Entry\Rest;
+use Tempesal\Core\Ledger\Entry\Salt;
+use Tempesal\Core\Ledger\Ledger;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Measure\KitchenAmount;
+use Tempesal\Core\Produce\Ingredient;
+use Tempesal\Core\Salt\SaltDose;
+use Tempesal\Core\Salt\SaltProduct;
+use Tempesal\Core\Salt\SodiumChloride;
+use Tempesal\Core\Salt\StartingSalts;
+
+/**
+ * Foods and salts for the core's tests.
+ */
+final class Kitchen
+{
+    public static function food(string $id, float $water, float $sodium): Ingredient
+    {
+        return new Ingredient($id, str_replace('-', ' ', $id), $water, Band::exact($sodium));
+    }
+
+    public static function water(): Ingredient
+    {
+        return self::food('water', 100, 0);
+    }
+
+    /** As in the worked example: 88.29 % water, 69 mg sodium in 100 g. */
+    public static function carrot(): Ingredient
+    {
+        return self::food('carrot', 88.29, 69);
+    }
+
+    /** As in the worked example: 92.18 % water, 18 mg sodium in 100 g. */
+    public static function cabbage(): Ingredient
+    {
+        return self::food('cabbage', 92.18, 18);
+    }
+
+    /** Nothing but sodium chloride. */
+    public static function pureSalt(): SaltProduct
+    {
+        return new SaltProduct('pure', 'pure salt', Band::exact(18.5), Band::exact(SodiumChloride::SODIUM_SHARE * 100_000));
+    }
+
+    public static function salt(string $id): SaltProduct
+    {
+        foreach (StartingSalts::all() as $salt) {
+            if ($salt->id === $id) {
+                return $salt;
+            }
+        }
+        throw new \LogicException($id);
+    }
+
+    public static function weighed(float $grams): SaltDose
+    {
+        return SaltDose::weighed(self::pureSalt(), Grams::of($grams));
+    }
+
+    public static function spooned(float $tablespoons): SaltDose
+    {
+        return SaltDose::spooned(self::salt('flaky-kosher'), KitchenAmount::parse("{$tablespoons} tbsp")->millilitres());
+    }
+
+    /** 1000 g of cabbage with 22.5 g of salt, or two and a half spoons of the flaky one, a fifth of its weight drawn as juice. */
+    public static function kraut(bool $spooned = false): Ledger
+    {
+        return new Ledger([
+            new Add(self::cabbage(), Band::exact(1000), Phase::Pieces),
+            new Salt($spooned ? self::spooned(2.5) : self::weighed(22.5), Phase::Brine),
+            new Draw(Band::of(0.1, 0.2, 0.3)),
+            new Rest,
+        ]);
+    }
+}

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Actions\OpenKitchen;
+use App\Household\CurrentHousehold;
+use App\Models\Ingredient;
+use App\Models\Jar;
+use App\Models\Salt;
+use App\Models\User;
+use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use Tempesal\Core\Measure\SpoonSystem;
+use Tests\Support\Contract;
+
+/**
+ * A kitchen to test in.
+ */
+abstract class TestCase extends LaravelTestCase
+{
+    /** A cook with a stocked kitchen of their own; the second eater has a limit of 1500 mg. */
+    protected function cook(string $email = 'cook@example.org', string $timeZone = 'UTC'): User
+    {
+        return app(OpenKitchen::class)('Test kitchen', $email, 'a long enough password', $timeZone, SpoonSystem::Us, [
+            ['name' => 'Ada', 'targetSodiumMg' => 2000, 'targetSource' => 'test', 'usualServingG' => 40.0, 'restOfDietMg' => 1200],
+            ['name' => 'Bo', 'targetSodiumMg' => 1500, 'targetSource' => 'test', 'usualServingG' => 25.0, 'restOfDietMg' => [1 => 900, 2 => 900, 3 => 900, 4 => 900, 5 => 900, 6 => 1100, 7 => 1100]],
+        ], [0 => 2, 1 => 4, 2 => 2]);
+    }
+
+    protected function asCook(User $cook): static
+    {
+        $this->actingAs($cook);
+        app(CurrentHousehold::class)->set($cook->household);
+
+        return $this;
+    }
+
+    /**
+     * A full bench, as the screen sends it: 600 g carrot, 600 g water, 2.5 % of the water.
+     *
+     * @param  array<string, mixed>  $change
+     * @return array<string, mixed>
+     */
+    protected function bench(array $change = []): array
+    {
+        return [
+            'method' => 'poured_brine',
+            'vegetableId' => Ingredient::query()->where('key', 'carrot')->sole()->id,
+            'vegetableAmount' => '600 g',
+            'shape' => 'sticks',
+            'jarId' => null,
+            'headspaceMm' => 20,
+            'weightMl' => 0,
+            'saltId' => Salt::query()->where('key', 'pickling')->sole()->id,
+            'saltUnit' => 'grams',
+            'fixed' => 'strength',
+            'strengthPercent' => '2.5',
+            'strengthBasis' => 'of_water',
+            'saltAmount' => '',
+            'waterAmount' => '600 g',
+            'starterId' => null,
+            'starterBatchId' => null,
+            'starterAmount' => '',
+            'servingAmount' => '40 g',
+            ...$change,
+        ];
+    }
+
+    /** Every answer that a test gets is held against the contract. */
+    public function json($method, $uri, array $data = [], array $headers = [], $options = 0): TestResponse
+    {
+        $answer = parent::json($method, $uri, $data, $headers, $options);
+        Contract::read()->assertAnswer((string) $method, (string) $uri, $answer->getStatusCode(), (string) $answer->getContent());
+
+        return $answer;
+    }
+
+    protected function jar(string $name): string
+    {
+        return Jar::query()->where('name', $name)->sole()->id;
+    }
+
+    /**
+     * Starts a jar and gives the answer.
+     *
+     * @param  array<string, mixed>  $change
+     * @return TestResponse<\Illuminate\Http\JsonResponse>
+     */
+    protected function startJar(array $change = []): TestResponse
+    {
+        return $this->postJson('/api/batches', [
+            ...$this->bench(), 'name' => 'Carrots', 'place' => 'counter', 'requestKey' => (string) Str::ulid(), ...$change,
+        ]);
+    }
+}
