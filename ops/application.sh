@@ -1,7 +1,7 @@
 # Libraries, screens, web server.
 
-ensure_dependencies() {
-  local php_side node_side
+ensure_php_libraries() {
+  local php_side
   php_side=$(fingerprint composer.json)
   if [ ! -f vendor/autoload.php ] || ! unchanged composer "$php_side"; then
     say "Installing PHP libraries."
@@ -10,6 +10,23 @@ ensure_dependencies() {
       || fail "The PHP libraries could not be installed; see storage/logs/composer.log."
     mark composer "$php_side"
   fi
+  forget_removed_classes
+}
+
+# New classes are found by their names; only those that are gone must leave Composer's list.
+forget_removed_classes() {
+  local list=storage/tempesal/classes
+  find app core database tests -name '*.php' | LC_ALL=C sort >"$list.now"
+  if [ -f "$list" ] && [ -n "$(LC_ALL=C comm -23 "$list" "$list.now")" ]; then
+    COMPOSER_ALLOW_SUPERUSER=1 composer dump-autoload --no-interaction >>storage/logs/composer.log 2>&1 \
+      || fail "The list of classes could not be made; see storage/logs/composer.log."
+  fi
+  mv "$list.now" "$list"
+}
+
+ensure_dependencies() {
+  local node_side
+  ensure_php_libraries
   node_side=$(fingerprint package.json package-lock.json)
   if [ ! -d node_modules/vite ] || ! unchanged npm "$node_side"; then
     say "Installing libraries for the screens."

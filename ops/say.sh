@@ -7,6 +7,12 @@ fail() {
   exit 1
 }
 
+# The command was called wrongly.
+fail_usage() {
+  printf '%s\n' "$*" >&2
+  exit 2
+}
+
 # A hash of what some files say, to know whether anything changed since the last time.
 fingerprint() { find "$@" -type f -print0 2>/dev/null | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-16; }
 

@@ -10,6 +10,9 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use LogicException;
 use Tempesal\Core\Ledger\Entry;
+use Tempesal\Core\Ledger\Entry\Give;
+use Tempesal\Core\Ledger\NotEnough;
+use Tempesal\Core\Measure\Grams;
 
 /**
  * Adds lines to a batch's ledger, inside a transaction and with the batch locked, so that two tabs never lose a line.
@@ -26,9 +29,33 @@ final readonly class KeepLedger
         return Batch::query()->lockForUpdate()->findOrFail($batchId)->load(['entries', 'jar']);
     }
 
-    public function append(Batch $locked, CarbonImmutable $at, Entry $entry): BatchEntry
+    public function append(Batch $locked, CarbonImmutable $at, Entry $entry, ?string $requestKey = null): BatchEntry
     {
-        return $this->write($locked, ['kind' => $entry::kind(), 'entry' => $entry->toArray(), 'happened_at' => $at]);
+        return $this->write($locked, ['kind' => $entry->toArray()['kind'], 'entry' => $entry->toArray(), 'happened_at' => $at, 'request_key' => $requestKey]);
+    }
+
+    /**
+     * Refuses a change after which the history would not hold together. The caller's transaction then leaves no trace.
+     *
+     * @throws NotEnough
+     */
+    public function check(Batch $locked): void
+    {
+        $locked->history()->resolved();
+    }
+
+    /**
+     * The lender's side of a starter: liquid leaves it for another batch, at its concentration of that moment.
+     *
+     * @throws NotEnough
+     */
+    public function lend(Batch $locked, CarbonImmutable $at, Grams $grams, Batch $borrower): BatchEntry
+    {
+        $state = $locked->ledger($at)->state();
+        $line = $this->append($locked, $at, (new Give($state->liquid(), $grams, $borrower->id))->bookedAt($state));
+        $this->check($locked);
+
+        return $line;
     }
 
     /** Takes a line back by a line of its own; the line itself stays. */
@@ -41,7 +68,7 @@ final readonly class KeepLedger
     private function write(Batch $locked, array $line): BatchEntry
     {
         $entry = BatchEntry::create([
-            'entry' => null, 'reverses_id' => null, ...$line,
+            'entry' => null, 'reverses_id' => null, 'request_key' => null, ...$line,
             'batch_id' => $locked->id,
             'position' => 1 + (int) $locked->entries->max('position'),
         ]);

@@ -37,9 +37,15 @@ final readonly class ServePortion
                 return $served;
             }
             $person = Person::query()->findOrFail($personId);
-            $entry = Serve::of($phase ?? $batch->method->servedPhase(), $grams);
+            $at ??= CarbonImmutable::now();
+            $ledger = $batch->ledger($at);
             try {
-                $sodium = $batch->ledger()->serving($entry);
+                $state = $ledger->state();
+                $usual = $state->isOnePhase() ? Phase::Sauce : $batch->method->servedPhase();
+                $entry = Serve::of($phase ?? $usual, $grams)->bookedAt($state);
+                $sodium = $ledger->serving($entry);
+                $line = $this->ledger->append($batch, $at, $entry);
+                $this->ledger->check($batch);
             } catch (NotEnough $refusal) {
                 throw ValidationException::withMessages(['amount' => $refusal->getMessage()]);
             }
@@ -47,7 +53,7 @@ final readonly class ServePortion
             return Serving::create([
                 'person_id' => $person->id,
                 'batch_id' => $batch->id,
-                'batch_entry_id' => $this->ledger->append($batch, $at ?? CarbonImmutable::now(), $entry)->id,
+                'batch_entry_id' => $line->id,
                 'eaten_on' => $eatenOn,
                 'phase' => $entry->phase,
                 'grams' => $grams->value,

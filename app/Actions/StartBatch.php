@@ -15,8 +15,6 @@ use Tempesal\Core\Formula\BenchAdvice;
 use Tempesal\Core\Formula\IncompleteSheet;
 use Tempesal\Core\Formula\Making;
 use Tempesal\Core\Formula\Weight;
-use Tempesal\Core\Ledger\Entry\Give;
-use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Salt\Basis;
 
 /**
@@ -44,11 +42,12 @@ final readonly class StartBatch
             if (isset($typed['starterBatchId'])) {
                 $this->ledger->lock($typed['starterBatchId']);
             }
-            $order = ($this->readSheet)($typed);
+            $at = $startedAt ?? CarbonImmutable::now();
+            $order = ($this->readSheet)($typed, $at);
             $making = self::workOut($order);
             self::refuseWhatCannotBe($making);
 
-            return $this->write($order, $making, $typed, $name, $place, $requestKey, $startedAt ?? CarbonImmutable::now());
+            return $this->write($order, $making, $typed, $name, $place, $requestKey, $at);
         });
     }
 
@@ -96,14 +95,11 @@ final readonly class StartBatch
             'request_key' => $requestKey,
         ])->load(['entries', 'jar']);
 
-        foreach ($making->ledger->entries as $entry) {
+        foreach ($making->ledger->entries() as $entry) {
             $this->ledger->append($batch, $at, $entry);
         }
         if ($order->starterBatch !== null && $order->sheet->starter !== null) {
-            $this->ledger->append(
-                $this->ledger->lock($order->starterBatch->id), $at,
-                new Give(Phase::Brine, $order->sheet->starter->grams, $batch->id),
-            );
+            $this->ledger->lend($this->ledger->lock($order->starterBatch->id), $at, $order->sheet->starter->grams, $batch);
         }
 
         return $batch;

@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Models\Ingredient;
 use App\Models\Jar;
 use App\Models\Salt;
+use App\Pantry\FoodTable;
 use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Salt\StartingSalts;
 
@@ -15,12 +16,6 @@ use Tempesal\Core\Salt\StartingSalts;
  */
 final readonly class StockPantry
 {
-    /** One-sided 95 % of a normal distribution, so that the band covers about nine in ten. */
-    private const DEVIATIONS = 1.645;
-
-    /** Where the tables measured one region only, and so give no deviation: a guess. */
-    private const UNMEASURED_SPREAD = 0.2;
-
     /** name, ml, mouth mm, body mm, cover; widths are common practice, no source */
     public const JARS = [
         ['Pint jar', 473.176473, 76, 83, 'screw lid'],
@@ -38,9 +33,7 @@ final readonly class StockPantry
         foreach (StartingSalts::all() as $position => $salt) {
             Salt::create([...Salt::columns($salt), 'position' => $position]);
         }
-        foreach (self::ingredients() as $row) {
-            Ingredient::create($row);
-        }
+        Ingredient::createMany(self::ingredients());
         foreach (self::JARS as $position => [$name, $ml, $mouth, $body, $cover]) {
             Jar::create([
                 'name' => $name, 'position' => $position, 'nominal_ml' => $ml, 'mouth_mm' => $mouth, 'body_mm' => $body,
@@ -52,38 +45,12 @@ final readonly class StockPantry
     /** @return list<array<string, mixed>> rows of the ingredients table */
     public static function ingredients(): array
     {
-        /** @var array{ifct: list<array{string, string, string, float, float, float, float, string, bool, float, string}>, memory: list<array{string, string, string, float, float, float, float, float, string, bool, bool, float, string}>} $data */
-        $data = require database_path('data/ingredients.php');
-        $rows = [];
-        foreach ($data['ifct'] as [$key, $name, $code, $water, $sodium, $deviation, $density, $shape, $hollow, $floor, $colour]) {
-            $half = $deviation > 0.0 ? self::DEVIATIONS * $deviation : self::UNMEASURED_SPREAD * $sodium;
-            $rows[] = self::row(
-                [$key, $name, 'vegetable', $colour, "IFCT 2017, {$code}"],
-                $water, Band::of(max(0.0, $sodium - $half), $sodium, $sodium + $half), $density, $shape, $hollow, false, $floor,
-            );
-        }
-        foreach ($data['memory'] as [$key, $name, $use, $water, $low, $typical, $high, $density, $shape, $hollow, $live, $floor, $colour]) {
-            $rows[] = self::row(
-                [$key, $name, $use, $colour, 'USDA composition tables, from memory'],
-                $water, Band::of($low, $typical, $high), $density, $shape, $hollow, $live, $floor,
-            );
-        }
-
-        return $rows;
-    }
-
-    /**
-     * @param  array{string, string, string, string, string}  $words  key, name, use, colour, source
-     * @return array<string, mixed>
-     */
-    private static function row(array $words, float $water, Band $sodium, float $density, string $shape, bool $hollow, bool $live, float $floor): array
-    {
-        [$key, $name, $use, $colour, $source] = $words;
-
-        return [
-            'key' => $key, 'name' => $name, 'use' => $use, 'colour' => $colour, 'source' => $source,
-            'water_g_per_100g' => $water, ...Ingredient::sodium()->write($sodium), 'density_g_per_ml' => $density,
-            'shape' => $shape, 'hollow' => $hollow, 'live' => $live, 'brine_floor_of_water' => $floor,
-        ];
+        return array_map(static fn (array $food): array => [
+            'key' => $food['key'], 'name' => $food['name'], 'use' => $food['use'], 'colour' => $food['colour'], 'source' => $food['source'],
+            'water_g_per_100g' => $food['water'], ...Ingredient::sodium()->write(Band::of(...array_values($food['sodium']))),
+            'density_g_per_ml' => $food['density'], 'shape' => $food['shape'], 'tissue' => $food['tissue'], 'hollow' => $food['hollow'],
+            'live' => $food['live'], 'brine_floor_of_water' => $food['brineFloor'], 'ph' => $food['ph'], 'allergens' => $food['allergens'],
+            'not_for' => $food['notFor'], 'also' => implode(', ', $food['also']),
+        ], FoodTable::all());
     }
 }

@@ -25,7 +25,7 @@ final class BenchFields
     public static function rules(): array
     {
         return [
-            'method' => ['required', 'string', Rule::enum(Method::class)],
+            'method' => ['required', 'string', Rule::enum(Method::class)->only(Method::onBench())],
             'vegetableId' => ['required', 'string', 'max:26'],
             'vegetableAmount' => ['nullable', 'string', 'max:60'],
             'shape' => ['nullable', 'string', Rule::enum(PieceShape::class)],

@@ -9,6 +9,7 @@ use App\Models\Batch;
 use App\Models\Ingredient;
 use App\Models\Jar;
 use App\Models\Salt;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Formula\Method;
@@ -16,6 +17,8 @@ use Tempesal\Core\Formula\SaltUnit;
 use Tempesal\Core\Formula\Sheet;
 use Tempesal\Core\Jar\Packing;
 use Tempesal\Core\Ledger\Entry\Starter;
+use Tempesal\Core\Ledger\Lending;
+use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\InvalidQuantity;
@@ -46,10 +49,11 @@ final class ReadSheet
 
     /**
      * @param  Typed  $typed
+     * @param  CarbonImmutable|null  $at  the moment at which another jar lends its brine; null: now
      *
      * @throws ValidationException
      */
-    public function __invoke(array $typed): BenchOrder
+    public function __invoke(array $typed, ?CarbonImmutable $at = null): BenchOrder
     {
         $errors = new FieldErrors;
         $spoons = $this->current->get()->spoon_system;
@@ -71,7 +75,7 @@ final class ReadSheet
         if (($typed['fixed'] ?? 'strength') === 'salt' && $salt !== null) {
             $dose = $errors->reading('saltAmount', static fn (): SaltDose => self::dose($typed['saltAmount'] ?? '', SaltUnit::from($typed['saltUnit']), $salt->product(), $spoons));
         }
-        [$starter, $starterBatch] = $this->starter($errors, $typed, $spoons);
+        [$starter, $starterBatch] = $this->starter($errors, $typed, $spoons, $at ?? CarbonImmutable::now());
         $errors->throwIfAny();
         assert($vegetable !== null && $salt !== null && $packing !== null && $share !== null);
 
@@ -90,7 +94,7 @@ final class ReadSheet
      * @param  Typed  $typed
      * @return array{Starter|null, Batch|null}
      */
-    private function starter(FieldErrors $errors, array $typed, SpoonSystem $spoons): array
+    private function starter(FieldErrors $errors, array $typed, SpoonSystem $spoons, CarbonImmutable $at): array
     {
         $fromBatch = $typed['starterBatchId'] ?? null;
         $fromPantry = $typed['starterId'] ?? null;
@@ -103,7 +107,7 @@ final class ReadSheet
             return [null, null];
         }
 
-        $liquid = $pantry?->produce() ?? self::brineOf($batch);
+        $liquid = $pantry?->produce() ?? self::brineOf($batch, $at);
         if ($liquid === null) {
             $errors->add('starterBatchId', 'That batch has no brine to give.');
 
@@ -117,7 +121,8 @@ final class ReadSheet
 
             return [null, null];
         }
-        $there = $batch?->ledger()->state()->phase(Phase::Brine)->weightG();
+        $state = $batch?->ledger($at)->state();
+        $there = $state?->phase($state->liquid())->weightG();
         if ($there !== null && $grams->value > $there) {
             $errors->add('starterAmount', sprintf('Only %d g of brine are left in %s.', (int) floor($there), $batch->name ?? ''));
         }
@@ -125,19 +130,14 @@ final class ReadSheet
         return [new Starter($liquid, $grams, Phase::Brine, $batch?->id), $batch];
     }
 
-    /** The brine of a batch as it is now, as an ingredient; null when it has none. */
-    private static function brineOf(?Batch $batch): ?Produce
+    /** The brine of a batch as it is at a moment, as an ingredient; null when it has none. */
+    private static function brineOf(?Batch $batch, CarbonImmutable $at): ?Produce
     {
-        $ledger = $batch?->ledger();
-        $brine = $ledger?->state()->phase(Phase::Brine);
-        if ($batch === null || $ledger === null || $brine === null || $brine->weightG() < 1.0) {
+        try {
+            return $batch === null ? null : Lending::from($batch->id, $batch->name, $batch->ledger($at))->liquid();
+        } catch (NotEnough) {
             return null;
         }
-
-        return new Produce(
-            "batch-{$batch->id}", "brine of {$batch->name}", $brine->waterG / $brine->weightG() * 100.0,
-            $ledger->concentrations()['brinePer100g']->band, BrineTable::density($brine->brineStrength()), live: true,
-        );
     }
 
     /**

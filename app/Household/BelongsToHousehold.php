@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Household;
 
 use App\Models\Household;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
@@ -28,6 +29,23 @@ trait BelongsToHousehold
         static::creating(static function (Model $row): void {
             $row->setAttribute('household_id', app(CurrentHousehold::class)->id());
         });
+    }
+
+    /**
+     * Writes many rows of the current household at once.
+     *
+     * @param  list<array<string, mixed>>  $rows
+     */
+    public static function createMany(array $rows): void
+    {
+        $household = app(CurrentHousehold::class)->id();
+        $now = CarbonImmutable::now();
+        self::query()->insert(array_map(static function (array $row) use ($household, $now): array {
+            $model = new self([...$row, 'household_id' => $household, 'created_at' => $now, 'updated_at' => $now]);
+            $model->setAttribute('id', $model->newUniqueId());
+
+            return $model->getAttributes();
+        }, $rows));
     }
 
     /** @return BelongsTo<Household, $this> */

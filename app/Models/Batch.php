@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Ledger\Ledger;
+use Tempesal\Core\Ledger\Line;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Produce\PieceShape;
 
@@ -52,15 +53,27 @@ final class Batch extends Model
         return $this->hasMany(BatchEntry::class)->orderBy('position');
     }
 
-    /** The history without entries that were reversed. */
-    public function ledger(): Ledger
+    /** The whole history, in the order in which things happened, without entries that were reversed. */
+    public function history(): Ledger
     {
         $reversed = $this->entries->pluck('reverses_id')->filter()->flip();
 
         return new Ledger(array_values($this->entries
             ->filter(static fn (BatchEntry $entry): bool => $entry->reverses_id === null && ! $reversed->has($entry->id))
-            ->map(static fn (BatchEntry $entry) => $entry->read())
+            ->sortBy([['happened_at', 'asc'], ['position', 'asc']])
+            ->map(fn (BatchEntry $entry): Line => new Line($entry->read(), $this->secondsSinceStart($entry->happened_at)))
             ->all()));
+    }
+
+    /** The batch as it is now, or was or will be at another moment. */
+    public function ledger(?CarbonImmutable $at = null): Ledger
+    {
+        return $this->history()->asOf($this->secondsSinceStart($at ?? CarbonImmutable::now()));
+    }
+
+    public function secondsSinceStart(CarbonImmutable $moment): float
+    {
+        return max(0.0, $this->started_at->diffInSeconds($moment));
     }
 
     /** What a person usually takes of it, in grams: a condiment by its own spoon, anything else by the person's fork. */

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Household\BelongsToHousehold;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use LogicException;
 use Tempesal\Core\Document\Fields;
@@ -29,6 +30,18 @@ final class BatchEntry extends Model
     public const REVERSAL = 'reversal';
 
     protected $guarded = [];
+
+    /**
+     * Lines that were not taken back.
+     *
+     * @return Builder<self>
+     */
+    public static function standing(): Builder
+    {
+        return self::query()->where(static fn (Builder $query) => $query->whereNotIn(
+            'id', self::query()->where('reverses_id', '!=', null)->getQuery()->select('reverses_id'),
+        ));
+    }
 
     public function read(): Entry
     {

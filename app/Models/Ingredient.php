@@ -7,8 +7,10 @@ namespace App\Models;
 use App\Household\BelongsToHousehold;
 use App\Support\BandColumns;
 use Illuminate\Database\Eloquent\Model;
+use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Produce\Ingredient as Produce;
 use Tempesal\Core\Produce\PieceShape;
+use Tempesal\Core\Uptake\Tissue;
 
 /**
  * A food in the kitchen's table.
@@ -24,6 +26,11 @@ use Tempesal\Core\Produce\PieceShape;
  * @property float $brine_floor_of_water
  * @property string $colour
  * @property string $source
+ * @property Tissue $tissue
+ * @property float|null $ph
+ * @property list<string> $allergens
+ * @property list<string> $not_for
+ * @property string $also
  */
 final class Ingredient extends Model
 {
@@ -35,7 +42,8 @@ final class Ingredient extends Model
     {
         return new Produce(
             $this->key, $this->name, $this->water_g_per_100g, self::sodium()->read($this), $this->density_g_per_ml,
-            $this->shape, $this->hollow, $this->live, $this->brine_floor_of_water,
+            $this->shape, $this->hollow, $this->live, $this->brine_floor_of_water, $this->tissue,
+            array_map(Allergen::from(...), $this->allergens), $this->ph,
         );
     }
 
@@ -48,7 +56,8 @@ final class Ingredient extends Model
     {
         return [
             'water_g_per_100g' => 'float', 'density_g_per_ml' => 'float', 'brine_floor_of_water' => 'float',
-            'shape' => PieceShape::class, 'hollow' => 'boolean', 'live' => 'boolean',
+            'shape' => PieceShape::class, 'hollow' => 'boolean', 'live' => 'boolean', 'tissue' => Tissue::class, 'ph' => 'float',
+            'allergens' => 'array', 'not_for' => 'array',
         ];
     }
 }

@@ -12,12 +12,17 @@ use App\Models\Serving;
 use App\Pictures\JarPicture;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
-use Tempesal\Core\Ledger\Account;
+use Tempesal\Core\Estimate\Estimate;
+use Tempesal\Core\Ferment\ExpectedAcid;
+use Tempesal\Core\Formula\Advice;
+use Tempesal\Core\Formula\BatchAdvice;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Strength;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Salt\Basis;
 
 /**
@@ -44,8 +49,10 @@ final class BatchView
     public static function atHand(Batch $batch, Household $household, Collection $people): array
     {
         $ledger = $batch->ledger();
+        $plates = self::plates($batch, $ledger, $people);
+        $estimates = array_combine(array_keys($plates), $ledger->estimates(...array_values($plates))['servings']);
 
-        return [...self::summary($batch, $ledger->state(), $household), 'portions' => self::portions($batch, $ledger, $people)];
+        return [...self::summary($batch, $ledger->state(), $household), 'portions' => self::portions($batch, $people, $estimates)];
     }
 
     /**
@@ -55,15 +62,35 @@ final class BatchView
      * @param  Collection<int, Serving>  $servings  of this batch, with their people
      * @return array<string, mixed>
      */
-    public static function whole(Batch $batch, Household $household, Collection $people, Collection $servings): array
+    public static function whole(Batch $batch, Household $household, Collection $people, Collection $servings, ?CarbonImmutable $at = null): array
     {
-        $ledger = $batch->ledger();
-        $state = $ledger->state();
-        $concentrations = $ledger->concentrations();
-        $served = $batch->method->servedPhase();
+        $ledger = $batch->ledger($at);
 
         return [
-            ...self::summary($batch, $state, $household),
+            ...self::summary($batch, $ledger->state(), $household),
+            'at' => ($at ?? CarbonImmutable::now())->utc()->toIso8601String(),
+            ...self::numbers($batch, $ledger, $people),
+            'entries' => $batch->entries->sortBy([['happened_at', 'asc'], ['position', 'asc']])
+                ->map(static fn (BatchEntry $entry): array => self::entry($batch, $entry))->values()->all(),
+            'servings' => $servings->map(static fn (Serving $serving): array => ServingView::of($serving))->values()->all(),
+        ];
+    }
+
+    /**
+     * What the ledger says at its moment.
+     *
+     * @param  Collection<int, Person>  $people
+     * @return array<string, mixed>
+     */
+    public static function numbers(Batch $batch, Ledger $ledger, Collection $people): array
+    {
+        $state = $ledger->state();
+        $served = self::servedPhase($batch, $state);
+        $plates = self::plates($batch, $ledger, $people);
+        $concentrations = $ledger->estimates(...array_values($plates));
+        $strength = Strength::of($state)->share(Basis::BrineStrength);
+
+        return [
             'phases' => array_values(array_map(
                 static fn (Phase $phase): array => [
                     'phase' => $phase->value,
@@ -76,31 +103,51 @@ final class BatchView
             )),
             'contributions' => Shown::contributions($concentrations["{$served->value}Per100g"]),
             'whereabouts' => self::whereabouts($state),
-            'portions' => self::portions($batch, $ledger, $people),
-            'entries' => $batch->entries->map(static fn (BatchEntry $entry): array => self::entry($batch, $entry))->values()->all(),
-            'servings' => $servings->map(static fn (Serving $serving): array => ServingView::of($serving))->values()->all(),
+            'portions' => self::portions($batch, $people, array_combine(array_keys($plates), $concentrations['servings'])),
+            'isLive' => $batch->method->isFerment() && $state->live,
+            'allergens' => array_map(static fn (Allergen $allergen): string => $allergen->value, $state->allergens()),
+            'strengthNowPercent' => $strength === null ? null : $strength * 100.0,
+            'expectedPh' => $batch->method->isFerment() && $state->live ? ExpectedAcid::ph($state->ripened, $strength ?? 0.0) : null,
+            'advice' => array_map(static fn (Advice $advice): array => $advice->toArray(), BatchAdvice::on($ledger)),
         ];
+    }
+
+    /**
+     * Everyone's usual portion, as far as the jar holds it.
+     *
+     * @param  Collection<int, Person>  $people
+     * @return array<string, Serve> by their grams
+     */
+    private static function plates(Batch $batch, Ledger $ledger, Collection $people): array
+    {
+        $phase = self::servedPhase($batch, $ledger->state());
+        $plates = [];
+        foreach ($people as $person) {
+            $grams = $batch->usualPortion($person);
+            if ($ledger->servingsLeft($phase, Grams::of($grams)) > 0) {
+                $plates["{$grams} g"] = Serve::of($phase, Grams::of($grams));
+            }
+        }
+
+        return $plates;
     }
 
     /**
      * Each person's usual portion, taken now; its sodium is null when the jar holds less than that.
      *
      * @param  Collection<int, Person>  $people
+     * @param  array<string, Estimate>  $estimates  by their grams
      * @return list<array{personId: string, name: string, grams: float, targetMg: int, sodium: array<string, float|int>|null}>
      */
-    private static function portions(Batch $batch, Ledger $ledger, Collection $people): array
+    private static function portions(Batch $batch, Collection $people, array $estimates): array
     {
-        $phase = $batch->method->servedPhase();
-        $known = [];
-
-        return array_values($people->map(static function (Person $person) use ($batch, $ledger, $phase, &$known): array {
+        return array_values($people->map(static function (Person $person) use ($batch, $estimates): array {
             $grams = $batch->usualPortion($person);
-            $known["{$grams}"] ??= $ledger->servingsLeft($phase, Grams::of($grams)) < 1 ? null
-                : Shown::sodium($ledger->serving(Serve::of($phase, Grams::of($grams)))->band);
+            $estimate = $estimates["{$grams} g"] ?? null;
 
             return [
-                'personId' => $person->id, 'name' => $person->name, 'grams' => $grams,
-                'targetMg' => $person->target_sodium_mg, 'sodium' => $known["{$grams}"],
+                'personId' => $person->id, 'name' => $person->name, 'grams' => $grams, 'targetMg' => $person->target_sodium_mg,
+                'sodium' => $estimate === null ? null : Shown::sodium($estimate->band),
             ];
         })->all());
     }
@@ -108,7 +155,7 @@ final class BatchView
     /** @return array<string, mixed> */
     private static function summary(Batch $batch, BatchState $state, Household $household): array
     {
-        $served = $batch->method->servedPhase();
+        $served = self::servedPhase($batch, $state);
         $basis = $batch->method->usualBasis();
         $share = $batch->strengths[$basis->value] ?? null;
 
@@ -146,15 +193,18 @@ final class BatchView
         return (int) $start->diffInDays(CarbonImmutable::parse($household->today()));
     }
 
+    /** What is served from it: a jar that was blended is a sauce, whatever it began as. */
+    private static function servedPhase(Batch $batch, BatchState $state): Phase
+    {
+        return $state->isOnePhase() ? Phase::Sauce : $batch->method->servedPhase();
+    }
+
     /** @return list<array{place: string, sodiumMg: float}> */
     private static function whereabouts(BatchState $state): array
     {
         $places = [];
-        foreach (Phase::cases() as $phase) {
-            $places[] = ['place' => $phase->value, 'sodiumMg' => max(0.0, $state->phase($phase)->sodiumMg)];
-        }
-        foreach ([Account::Eaten, Account::Discarded, Account::GivenAway] as $account) {
-            $places[] = ['place' => $account->value, 'sodiumMg' => $state->account($account)->sodiumMg];
+        foreach ($state->whereabouts() as $place => $sodium) {
+            $places[] = ['place' => $place, 'sodiumMg' => max(0.0, $sodium)];
         }
 
         return array_values(array_filter($places, static fn (array $place): bool => $place['sodiumMg'] > 0.5));

@@ -53,9 +53,7 @@ final class BenchView
             ],
             'servings' => $making->servings(),
             'jar' => JarPicture::ofMaking($making, $order->vegetable->colour, $order->jar->cover ?? 'screw lid'),
-            'advice' => array_map(static fn (Advice $advice): array => [
-                'code' => $advice->code, 'weight' => $advice->weight->value, 'text' => $advice->text,
-            ], BenchAdvice::on($making)),
+            'advice' => array_map(static fn (Advice $advice): array => $advice->toArray(), BenchAdvice::on($making)),
         ];
     }
 

@@ -52,7 +52,7 @@ final class KitchenView
                 'id' => $method->value, 'label' => $method->label(), 'note' => $method->note(),
                 'basis' => $method->usualBasis()->value, 'percent' => $method->usualShare() * 100.0,
                 'headspaceMm' => $method->usualHeadspace()->value, 'hasPouredBrine' => $method->hasPouredBrine(),
-            ], Method::cases()),
+            ], Method::onBench()),
             'bases' => array_map(static fn (Basis $basis): array => ['id' => $basis->value, 'label' => $basis->label()], Basis::cases()),
             'shapes' => array_map(static fn (PieceShape $shape): string => $shape->value, PieceShape::cases()),
         ];

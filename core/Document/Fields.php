@@ -9,36 +9,90 @@ use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\InvalidQuantity;
 use Tempesal\Core\Measure\Quantity;
+use Tempesal\Core\Measure\Seconds;
 
 /**
  * A decoded JSON object that knows where it stands, so that every complaint names the field.
  */
 final readonly class Fields
 {
+    /** Units of time by their word. */
+    private const SECONDS = ['seconds' => 1.0, 'minutes' => 60.0, 'hours' => 3600.0, 'days' => 86_400.0];
+
+    private const LONGEST_TEXT = 400;
+
     /** @param  array<array-key, mixed>  $values */
-    private function __construct(private array $values, private string $path)
+    private function __construct(private array $values, private string $path, private ReadPaths $seen)
     {
     }
 
     /** @throws InvalidField when it is not an object */
-    public static function of(mixed $value, string $path = ''): self
+    public static function of(mixed $value, string $path = '', ?ReadPaths $seen = null): self
     {
         if (! is_array($value)) {
             throw new InvalidField($path, 'an object is needed here.');
         }
 
-        return new self($value, $path);
+        return new self($value, $path, $seen ?? new ReadPaths);
     }
 
     public function has(string $key): bool
     {
+        $this->seen->add($this->pathTo($key));
+
         return isset($this->values[$key]);
+    }
+
+    /** @return list<string> the names of all fields, each of them then counted as read */
+    public function names(): array
+    {
+        $names = array_map(strval(...), array_keys($this->values));
+        foreach ($names as $name) {
+            $this->seen->add($this->pathTo($name));
+        }
+
+        return $names;
+    }
+
+    /**
+     * The decoded values themselves.
+     *
+     * @return array<string, mixed>
+     */
+    public function raw(): array
+    {
+        $raw = [];
+        foreach ($this->values as $key => $value) {
+            $raw[(string) $key] = $value;
+        }
+
+        return $raw;
+    }
+
+    /** The same document with one field as it should have been. */
+    public function with(string $key, mixed $value): self
+    {
+        return new self([...$this->values, $key => $value], $this->path, $this->seen);
+    }
+
+    /** @throws InvalidField that names the first field nobody asked for: a slip of the pen, most likely */
+    public function refuseUnread(): void
+    {
+        $unread = $this->seen->firstUnread($this->values, $this->path);
+        if ($unread !== null) {
+            throw new InvalidField($unread, 'there is no such field here.');
+        }
+    }
+
+    public function isText(string $key): bool
+    {
+        return is_string($this->value($key));
     }
 
     /** @throws InvalidField */
     public function child(string $key): self
     {
-        return self::of($this->values[$key] ?? null, $this->pathTo($key));
+        return self::of($this->value($key), $this->pathTo($key), $this->seen);
     }
 
     /**
@@ -48,13 +102,13 @@ final readonly class Fields
      */
     public function each(string $key): array
     {
-        $list = $this->values[$key] ?? [];
+        $list = $this->value($key) ?? [];
         if (! is_array($list) || ! array_is_list($list)) {
             throw $this->invalid($key, 'a list is needed here.');
         }
 
         return array_map(
-            fn (int $i): self => self::of($list[$i], $this->pathTo($key)."[{$i}]"),
+            fn (int $i): self => self::of($list[$i], $this->pathTo($key)."[{$i}]", $this->seen),
             array_keys($list),
         );
     }
@@ -62,9 +116,12 @@ final readonly class Fields
     /** @throws InvalidField */
     public function text(string $key): string
     {
-        $value = $this->values[$key] ?? null;
+        $value = $this->value($key);
         if (! is_string($value) || trim($value) === '') {
             throw $this->invalid($key, 'a text is needed here.');
+        }
+        if (mb_strlen($value) > self::LONGEST_TEXT) {
+            throw $this->invalid($key, sprintf('a text of at most %d letters is needed here.', self::LONGEST_TEXT));
         }
 
         return $value;
@@ -73,7 +130,7 @@ final readonly class Fields
     /** @throws InvalidField */
     public function number(string $key, ?float $default = null): float
     {
-        $value = $this->values[$key] ?? $default;
+        $value = $this->value($key) ?? $default;
         if (! is_int($value) && ! is_float($value)) {
             throw $this->invalid($key, 'a number is needed here.');
         }
@@ -101,7 +158,7 @@ final readonly class Fields
 
     public function flag(string $key): bool
     {
-        return ($this->values[$key] ?? false) === true;
+        return $this->value($key) === true;
     }
 
     /** @throws InvalidField */
@@ -135,7 +192,7 @@ final readonly class Fields
      */
     public function band(string $key, ?Band $default = null, float $least = 0.0, float $most = 1_000_000.0): Band
     {
-        $value = $this->values[$key] ?? null;
+        $value = $this->value($key);
         if ($value === null && $default !== null) {
             return $default;
         }
@@ -167,7 +224,7 @@ final readonly class Fields
      */
     public function choice(string $key, string $enum, ?BackedEnum $default = null): BackedEnum
     {
-        $value = $this->values[$key] ?? null;
+        $value = $this->value($key);
         if ($value === null && $default !== null) {
             return $default;
         }
@@ -180,9 +237,75 @@ final readonly class Fields
         return $case;
     }
 
+    /**
+     * A list of choices, each once; empty when it is left out.
+     *
+     * @template E of BackedEnum
+     *
+     * @param  class-string<E>  $enum
+     * @return list<E>
+     *
+     * @throws InvalidField
+     */
+    public function choices(string $key, string $enum): array
+    {
+        $list = $this->value($key) ?? [];
+        if (! is_array($list) || ! array_is_list($list)) {
+            throw $this->invalid($key, 'a list is needed here.');
+        }
+        $items = self::of($list, $this->pathTo($key), $this->seen);
+        $chosen = [];
+        foreach (array_keys($list) as $i) {
+            $case = $items->choice((string) $i, $enum);
+            $chosen[$case->value] = $case;
+        }
+
+        return array_values($chosen);
+    }
+
+    /**
+     * A time, given as exactly one of seconds, minutes, hours or days; null when none is there.
+     *
+     * @throws InvalidField
+     */
+    public function duration(): ?Seconds
+    {
+        $given = array_values(array_filter(array_keys(self::SECONDS), fn (string $unit): bool => $this->has($unit)));
+        if ($given === []) {
+            return null;
+        }
+        if (count($given) > 1) {
+            throw $this->invalid($given[1], "the time is given twice, in {$given[0]} and in {$given[1]}.");
+        }
+        $number = $this->number($given[0]);
+        try {
+            return Seconds::of($number * self::SECONDS[$given[0]]);
+        } catch (InvalidQuantity $refusal) {
+            throw $this->invalid($given[0], $refusal->getMessage());
+        }
+    }
+
+    /** @throws InvalidField when no time is given */
+    public function neededDuration(): Seconds
+    {
+        return $this->duration() ?? throw $this->invalid('hours', 'a time is needed here, in seconds, minutes, hours or days.');
+    }
+
+    public function at(): string
+    {
+        return $this->path;
+    }
+
     public function invalid(string $key, string $reason): InvalidField
     {
         return new InvalidField($this->pathTo($key), $reason);
+    }
+
+    private function value(string $key): mixed
+    {
+        $this->seen->add($this->pathTo($key));
+
+        return $this->values[$key] ?? null;
     }
 
     private function pathTo(string $key): string

@@ -16,4 +16,15 @@ final readonly class Advice
     public function __construct(public string $code, public Weight $weight, public string $text)
     {
     }
+
+    public static function potassium(): self
+    {
+        return new self('potassium', Weight::Careful, 'This blend carries potassium. With kidney disease, diuretics or blood-pressure medicines ask your clinician before eating it.');
+    }
+
+    /** @return array{code: string, weight: string, text: string} */
+    public function toArray(): array
+    {
+        return ['code' => $this->code, 'weight' => $this->weight->value, 'text' => $this->text];
+    }
 }

@@ -56,6 +56,7 @@ final class BenchAdvice
                 [Basis::OfEverything, self::EQUILIBRIUM_FLOOR],
             ],
             Method::EquilibriumBrine => [[Basis::OfEverything, max(self::EQUILIBRIUM_FLOOR, $making->sheet->vegetable->brineFloor / 2.0)]],
+            default => [],
         };
         foreach ($checks as [$basis, $least]) {
             $share = $contents->shareOrNull($basis);
@@ -151,7 +152,7 @@ final class BenchAdvice
         $salt = $making->sheet->salt;
 
         return [
-            $salt->potassium ? new Advice('potassium', Weight::Careful, 'This blend carries potassium. With kidney disease, diuretics or blood-pressure medicines ask your clinician before eating it.') : null,
+            $salt->potassium ? Advice::potassium() : null,
             $salt->iodised ? new Advice('iodised', Weight::Note, 'Iodised salt works; some jars start slower and cloud.') : null,
             $salt->antiCaking && ! $salt->iodised ? new Advice('anti_caking', Weight::Note, 'Anti-caking agents can cloud the brine; it does no harm.') : null,
         ];

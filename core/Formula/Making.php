@@ -9,19 +9,16 @@ use Tempesal\Core\Estimate\Estimate;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Jar\JarFit;
 use Tempesal\Core\Ledger\BatchState;
-use Tempesal\Core\Ledger\Entry;
-use Tempesal\Core\Ledger\Entry\Add;
-use Tempesal\Core\Ledger\Entry\Discard;
-use Tempesal\Core\Ledger\Entry\Draw;
-use Tempesal\Core\Ledger\Entry\Rest;
-use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Entry\Serve;
+use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Millilitres;
 use Tempesal\Core\Measure\SpoonPhrase;
-use Tempesal\Core\Produce\Ingredient;
+use Tempesal\Core\Process\DrySalting;
+use Tempesal\Core\Process\Mash;
+use Tempesal\Core\Process\PouredBrine;
 use Tempesal\Core\Salt\Basis;
 use Tempesal\Core\Salt\BrineTable;
 use Tempesal\Core\Salt\JarContents;
@@ -42,6 +39,8 @@ final readonly class Making
      * @param  Millilitres  $brine  mixed, spare brine included
      * @param  Millilitres  $spareBrine  mixed but not needed for the jar
      * @param  JarContents  $contents  what is in the jar, starter counted
+     * @param  Ledger  $ledger  as it will be written, the ferment going on from there
+     * @param  BatchState  $state  once salt has evened out
      */
     private function __construct(
         public Sheet $sheet,
@@ -87,7 +86,7 @@ final readonly class Making
             $sheet, $vegetable, $dose, $water, $pouredWater, $brine,
             $brine->times($spare / (1.0 + $spare)),
             self::contents($sheet, $vegetable, $pouredWater, $salt->times(1.0 / (1.0 + $spare))),
-            $fit, $ledger, $ledger->state(),
+            $fit, $ledger, $ledger->settled()->state(),
         );
     }
 
@@ -103,7 +102,7 @@ final readonly class Making
     /** Milligrams of sodium in one serving, with its band. */
     public function serving(): Estimate
     {
-        return $this->ledger->serving(Serve::of($this->sheet->method->servedPhase(), $this->servingWeight()));
+        return $this->ledger->settled()->serving(Serve::of($this->sheet->method->servedPhase(), $this->servingWeight()));
     }
 
     /** The serving asked for, or all there is when the batch is smaller. */
@@ -114,7 +113,7 @@ final readonly class Making
 
     public function servings(): int
     {
-        return $this->ledger->servingsLeft($this->sheet->method->servedPhase(), $this->sheet->serving);
+        return $this->ledger->settled()->servingsLeft($this->sheet->method->servedPhase(), $this->sheet->serving);
     }
 
     /** Liquid that stands in the jar once the pieces have given their juice. */
@@ -233,34 +232,15 @@ final readonly class Making
 
     private static function ledger(Sheet $sheet, Grams $vegetable, SaltDose $dose, Grams $water, float $spare): Ledger
     {
-        $onePhase = $sheet->method === Method::Mash;
-        $liquid = $onePhase ? Phase::Sauce : Phase::Brine;
-        $brineGrams = $dose->grams()->plus($water);
+        $vegetables = [new Amount($sheet->vegetable->cut($sheet->shape), Band::exact($vegetable->value))];
+        $draw = $sheet->method->draw(PouredBrine::strength($dose, $water));
+        $ferment = Soak::fromNowOn();
+        $process = match ($sheet->method) {
+            Method::Mash => new Mash($vegetables, $dose, $sheet->starter, $ferment),
+            Method::DrySalting => new DrySalting($vegetables, $dose, $draw, $sheet->starter, $ferment),
+            default => new PouredBrine($vegetables, $water, $dose, $spare, $draw, $sheet->starter, $ferment),
+        };
 
-        /** @var list<Entry> $entries */
-        $entries = [];
-        if (! $water->isZero()) {
-            $entries[] = new Add(self::water(), Band::exact($water->value), $liquid);
-        }
-        $entries[] = new Salt($dose, $liquid);
-        if ($spare > 0.0) {
-            $entries[] = new Discard($liquid, $brineGrams->times($spare / (1.0 + $spare)));
-        }
-        if ($sheet->starter !== null) {
-            $entries[] = $sheet->starter->into($liquid);
-        }
-        $entries[] = new Add($sheet->vegetable, Band::exact($vegetable->value), $onePhase ? Phase::Sauce : Phase::Pieces);
-        if (! $onePhase) {
-            $strength = $brineGrams->isZero() ? 0.0 : $dose->grams()->value / $brineGrams->value;
-            $entries[] = new Draw($sheet->method->draw($strength));
-            $entries[] = new Rest;
-        }
-
-        return new Ledger($entries);
-    }
-
-    private static function water(): Ingredient
-    {
-        return new Ingredient('water', 'water', 100.0, Band::exact(0.0));
+        return new Ledger($process->entries());
     }
 }

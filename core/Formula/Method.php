@@ -10,7 +10,7 @@ use Tempesal\Core\Measure\Millimetres;
 use Tempesal\Core\Salt\Basis;
 
 /**
- * A way to bring salt and vegetable together. Usual strengths, headspaces and draws are common practice, no source.
+ * A way to bring salt and food together. Usual strengths, headspaces and draws are common practice, no source.
  */
 enum Method: string
 {
@@ -18,6 +18,13 @@ enum Method: string
     case PouredBrine = 'poured_brine';
     case EquilibriumBrine = 'equilibrium_brine';
     case Mash = 'mash';
+    case KimchiDrySalted = 'kimchi_dry_salted';
+    case KimchiSoaked = 'kimchi_soaked';
+    case SaltAndDrain = 'salt_and_drain';
+    case QuickSaltPickle = 'quick_salt_pickle';
+    case CulturedCondiment = 'cultured_condiment';
+    case ReusedBrine = 'reused_brine';
+    case Transform = 'transform';
 
     public function label(): string
     {
@@ -26,6 +33,13 @@ enum Method: string
             self::PouredBrine => 'Poured brine',
             self::EquilibriumBrine => 'Equilibrium brine',
             self::Mash => 'Mash',
+            self::KimchiDrySalted => 'Kimchi style, salted dry',
+            self::KimchiSoaked => 'Kimchi style, soaked',
+            self::SaltAndDrain => 'Salt and drain',
+            self::QuickSaltPickle => 'Quick salt pickle',
+            self::CulturedCondiment => 'Cultured condiment',
+            self::ReusedBrine => 'Re-used brine',
+            self::Transform => 'Sauce from a batch',
         };
     }
 
@@ -36,6 +50,13 @@ enum Method: string
             self::PouredBrine => 'Salt on the water; the vegetable takes about half of it.',
             self::EquilibriumBrine => 'Salt on vegetable and water together; what you set is what it ends at.',
             self::Mash => 'Chopped or blended, salt on its weight, no water; stir daily in the first week.',
+            self::KimchiDrySalted => 'Salted dry for an hour, rinsed, squeezed, dressed with a paste that brings salt of its own.',
+            self::KimchiSoaked => 'Soaked in strong brine, rinsed, squeezed, dressed with a paste that brings salt of its own.',
+            self::SaltAndDrain => 'Salted for an hour, drained but not rinsed, dressed and eaten fresh or fermented on.',
+            self::QuickSaltPickle => 'Hours in strong cooled brine, then the fridge, eaten within a week. It is not a ferment.',
+            self::CulturedCondiment => 'A purée or emulsion with live brine or whey stirred in.',
+            self::ReusedBrine => 'A finished jar\'s brine over a fresh batch, salted up again.',
+            self::Transform => 'Strain, keep some brine, blend, thin; heated it is no longer live.',
         };
     }
 
@@ -43,9 +64,10 @@ enum Method: string
     public function usualBasis(): Basis
     {
         return match ($this) {
-            self::DrySalting, self::Mash => Basis::OfVegetable,
-            self::PouredBrine => Basis::OfWater,
-            self::EquilibriumBrine => Basis::OfEverything,
+            self::DrySalting, self::Mash, self::KimchiDrySalted, self::SaltAndDrain => Basis::OfVegetable,
+            self::PouredBrine, self::KimchiSoaked, self::QuickSaltPickle => Basis::OfWater,
+            self::EquilibriumBrine, self::CulturedCondiment, self::Transform => Basis::OfEverything,
+            self::ReusedBrine => Basis::BrineStrength,
         };
     }
 
@@ -53,18 +75,22 @@ enum Method: string
     {
         return match ($this) {
             self::DrySalting => 0.0225,
-            self::PouredBrine => 0.03,
-            self::EquilibriumBrine => 0.025,
-            self::Mash => 0.03,
+            self::PouredBrine, self::Mash, self::SaltAndDrain, self::KimchiDrySalted => 0.03,
+            self::EquilibriumBrine, self::ReusedBrine => 0.025,
+            self::KimchiSoaked => 0.065,
+            self::QuickSaltPickle => 0.20,
+            self::CulturedCondiment => 0.01,
+            self::Transform => 0.02,
         };
     }
 
     public function usualHeadspace(): Millimetres
     {
         return Millimetres::of(match ($this) {
-            self::DrySalting => 50.0,
-            self::PouredBrine, self::EquilibriumBrine => 20.0,
+            self::DrySalting, self::KimchiDrySalted, self::KimchiSoaked => 50.0,
+            self::PouredBrine, self::EquilibriumBrine, self::ReusedBrine, self::QuickSaltPickle, self::SaltAndDrain => 20.0,
             self::Mash => 38.0,
+            self::CulturedCondiment, self::Transform => 25.0,
         });
     }
 
@@ -73,10 +99,19 @@ enum Method: string
         return $this === self::PouredBrine || $this === self::EquilibriumBrine;
     }
 
+    /** Whether the cook eats it for its living cultures; a quick pickle never is one. */
+    public function isFerment(): bool
+    {
+        return $this !== self::QuickSaltPickle;
+    }
+
     /** What is served from such a batch. */
     public function servedPhase(): Phase
     {
-        return $this === self::Mash ? Phase::Sauce : Phase::Pieces;
+        return match ($this) {
+            self::Mash, self::CulturedCondiment, self::Transform => Phase::Sauce,
+            default => Phase::Pieces,
+        };
     }
 
     /**
@@ -87,10 +122,17 @@ enum Method: string
     public function draw(float $brineStrength): Band
     {
         return match (true) {
-            $this === self::DrySalting => Band::of(0.10, 0.20, 0.30),
-            $this === self::Mash => Band::exact(0.0),
+            $this->servedPhase() === Phase::Sauce => Band::exact(0.0),
+            $this === self::DrySalting, $this === self::SaltAndDrain => Band::of(0.10, 0.20, 0.30),
+            $this === self::KimchiDrySalted, $this === self::KimchiSoaked => Band::of(0.10, 0.15, 0.25),
             $brineStrength < 0.05 => Band::of(-0.03, 0.0, 0.05),
             default => Band::of(-0.03, 0.0, 0.15),
         };
+    }
+
+    /** @return list<self> the methods that the bench makes in one step */
+    public static function onBench(): array
+    {
+        return [self::DrySalting, self::PouredBrine, self::EquilibriumBrine, self::Mash];
     }
 }

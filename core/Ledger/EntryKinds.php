@@ -12,34 +12,47 @@ use Tempesal\Core\Document\InvalidField;
  */
 final class EntryKinds
 {
-    /** @var list<class-string<Entry>> */
+    /** @var array<string, class-string<Entry>> */
     private const ALL = [
-        Entry\Add::class,
-        Entry\Salt::class,
-        Entry\Starter::class,
-        Entry\Draw::class,
-        Entry\Rest::class,
-        Entry\Discard::class,
-        Entry\Serve::class,
-        Entry\Give::class,
+        'add' => Entry\Add::class,
+        'salt' => Entry\Salt::class,
+        'starter' => Entry\Starter::class,
+        'draw' => Entry\Draw::class,
+        'soak' => Entry\Soak::class,
+        'rest' => Entry\Soak::class,
+        'ferment' => Entry\Soak::class,
+        'drain' => Entry\Drain::class,
+        'rinse' => Entry\Rinse::class,
+        'squeeze' => Entry\Squeeze::class,
+        'freshen' => Entry\Freshen::class,
+        'top_up' => Entry\TopUp::class,
+        'overflow' => Entry\Overflow::class,
+        'leak' => Entry\Leak::class,
+        'evaporate' => Entry\Evaporate::class,
+        're_salt' => Entry\ReSalt::class,
+        'blend' => Entry\Blend::class,
+        'heat' => Entry\Heat::class,
+        'measured' => Entry\Measured::class,
+        'give' => Entry\Give::class,
+        'serve' => Entry\Serve::class,
+        'discard' => Entry\Discard::class,
     ];
 
     /** @throws InvalidField when the kind is unknown or one of its fields is wrong */
     public static function read(Fields $fields): Entry
     {
         $kind = $fields->text('kind');
-        foreach (self::ALL as $class) {
-            if ($class::kind() === $kind) {
-                return $class::read($fields);
-            }
+        $class = self::ALL[$kind] ?? null;
+        if ($class === null) {
+            throw $fields->invalid('kind', sprintf('"%s" is not a kind of entry. Known are: %s.', mb_strimwidth($kind, 0, 40, '…'), implode(', ', self::words())));
         }
 
-        throw $fields->invalid('kind', sprintf('"%s" is not a kind of entry. Known are: %s.', $kind, implode(', ', self::words())));
+        return $class::read($fields);
     }
 
     /** @return list<string> */
     public static function words(): array
     {
-        return array_map(static fn (string $class): string => $class::kind(), self::ALL);
+        return array_keys(self::ALL);
     }
 }

@@ -8,54 +8,145 @@ use Tempesal\Core\Estimate\Estimate;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Propagation;
 use Tempesal\Core\Ledger\Entry\Serve;
+use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Measure\Grams;
 
 /**
- * The history of a batch, oldest entry first. Its state at any moment is computed from it.
+ * The history of a batch, oldest line first. Its state at any moment is computed from it.
  */
-final readonly class Ledger
+final class Ledger
 {
-    /** @param  list<Entry>  $entries */
-    public function __construct(public array $entries)
+    /** @var list<Line> */
+    public readonly array $lines;
+
+    /** @var list<Line>|null the lines as they were carried out */
+    private ?array $resolved = null;
+
+    /** @var list<BatchState> the typical state after each of them */
+    private array $trail = [];
+
+    /**
+     * @param  list<Entry|Line>  $lines
+     * @param  float|null  $horizon  seconds since the batch was begun at which it is looked at; null: after the last line
+     */
+    public function __construct(array $lines, private readonly ?float $horizon = null)
     {
+        $this->lines = array_map(static fn (Entry|Line $line): Line => $line instanceof Line ? $line : new Line($line), $lines);
     }
 
-    public function with(Entry ...$entries): self
+    public function with(Entry|Line ...$lines): self
     {
-        return new self([...$this->entries, ...array_values($entries)]);
+        return new self([...$this->lines, ...array_values($lines)], $this->horizon);
+    }
+
+    /** The batch as it was or will be, some seconds after it was begun. Lines without a moment always count. */
+    public function asOf(float $seconds): self
+    {
+        return new self(array_values(array_filter($this->lines, static fn (Line $line): bool => $line->at === null || $line->at <= $seconds)), $seconds);
+    }
+
+    /** The batch as it will be once salt has evened out. */
+    public function settled(): self
+    {
+        return $this->with(Soak::untilEven());
+    }
+
+    /** @return list<Entry> */
+    public function entries(): array
+    {
+        return array_map(static fn (Line $line): Entry => $line->entry, $this->lines);
+    }
+
+    /**
+     * The lines as they were carried out, with everything that was open worked out.
+     *
+     * @return list<Line>
+     *
+     * @throws NotEnough when a line takes more than there was
+     */
+    public function resolved(): array
+    {
+        if ($this->resolved !== null) {
+            return $this->resolved;
+        }
+        $point = Point::typical();
+        $state = BatchState::empty();
+        $resolved = $trail = [];
+        foreach ($this->lines as $number => $line) {
+            try {
+                $state = $line->at === null ? $state : Passage::until($state, $line->at, $point);
+                $entry = $line->entry instanceof Resolvable ? $line->entry->resolve($state) : $line->entry;
+                $state = $entry->applyTo($state, $point);
+            } catch (NotEnough $refusal) {
+                throw $refusal->onLine($number);
+            }
+            $resolved[] = $entry === $line->entry ? $line : new Line($entry, $line->at);
+            $trail[] = $state;
+        }
+        $this->trail = $trail;
+
+        return $this->resolved = $resolved;
+    }
+
+    /**
+     * The typical state after each line.
+     *
+     * @return list<BatchState>
+     *
+     * @throws NotEnough
+     */
+    public function trail(): array
+    {
+        $this->resolved();
+
+        return $this->trail;
     }
 
     /** @throws NotEnough when an entry takes more than there was */
     public function state(?Point $point = null): BatchState
     {
         $point ??= Point::typical();
+        $lines = $this->resolved();
         $state = BatchState::empty();
-        foreach ($this->entries as $entry) {
-            $state = $entry->applyTo($state, $point);
+        foreach ($lines as $line) {
+            $state = $line->entry->applyTo($line->at === null ? $state : Passage::until($state, $line->at, $point), $point);
         }
 
-        return $state;
+        return $this->horizon === null ? $state : Passage::until($state, $this->horizon, $point);
     }
 
     /**
-     * What the batch holds now, with bands.
+     * What the batch holds now, with bands, and servings of it taken now, all from one propagation.
      *
-     * @return array{piecesPer100g: Estimate, brinePer100g: Estimate, saucePer100g: Estimate} milligrams of sodium in 100 g
+     * Milligrams of sodium, in 100 g of a phase or in each serving.
      *
-     * @throws NotEnough
+     * @return array{piecesPer100g: Estimate, brinePer100g: Estimate, saucePer100g: Estimate, servings: list<Estimate>}
+     *
+     * @throws NotEnough when the batch holds less than a serving
      */
-    public function concentrations(): array
+    public function estimates(Serve ...$servings): array
     {
-        /** @var array{piecesPer100g: Estimate, brinePer100g: Estimate, saucePer100g: Estimate} */
-        return Propagation::estimate(function (Point $point): array {
+        $typical = $this->state();
+        foreach ($servings as $serving) {
+            $serving->applyTo($typical, Point::typical());
+        }
+        $estimates = Propagation::estimate(function (Point $point) use ($servings): array {
             $state = $this->state($point);
 
             return [
                 'piecesPer100g' => $state->phase(Phase::Pieces)->sodiumPer100g(),
                 'brinePer100g' => $state->phase(Phase::Brine)->sodiumPer100g(),
                 'saucePer100g' => $state->phase(Phase::Sauce)->sodiumPer100g(),
+                ...array_map(static fn (Serve $serving): float => $serving->sodiumMg($state, $point), array_values($servings)),
             ];
         });
+
+        return [
+            'piecesPer100g' => $estimates['piecesPer100g'],
+            'brinePer100g' => $estimates['brinePer100g'],
+            'saucePer100g' => $estimates['saucePer100g'],
+            'servings' => array_values(array_filter($estimates, is_int(...), ARRAY_FILTER_USE_KEY)),
+        ];
     }
 
     /**
@@ -65,9 +156,7 @@ final readonly class Ledger
      */
     public function serving(Serve $serving): Estimate
     {
-        $serving->applyTo($this->state(), Point::typical());
-
-        return Propagation::estimate(fn (Point $point): array => [$serving->sodiumMg($this->state($point), $point)])[0];
+        return $this->estimates($serving)['servings'][0];
     }
 
     /** Servings of a size that the phase still holds. */

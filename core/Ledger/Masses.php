@@ -19,6 +19,11 @@ final readonly class Masses
     ) {
     }
 
+    public static function none(): self
+    {
+        return new self;
+    }
+
     /**
      * A weight of some food: its water, its sodium, and the rest.
      *

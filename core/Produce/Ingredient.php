@@ -10,6 +10,8 @@ use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Uncertain;
 use Tempesal\Core\Ledger\Masses;
+use Tempesal\Core\Uptake\Piece;
+use Tempesal\Core\Uptake\Tissue;
 
 /**
  * A food as the salt ledger sees it.
@@ -18,12 +20,19 @@ final readonly class Ingredient
 {
     private const USUAL_BRINE_FLOOR = 0.02;
 
+    private Uncertain $sodium;
+
     /**
      * @param  float  $waterPer100g  grams
      * @param  Band  $sodiumPer100g  milligrams
      * @param  float  $density  g/ml
+     * @param  PieceShape  $shape  how it is cut
      * @param  bool  $hollow  whether whole pieces hold air and must be split
+     * @param  bool  $live  whether it brings living cultures of its own
      * @param  float  $brineFloor  least salt for a poured brine, as a share of the water
+     * @param  list<Allergen>  $allergens
+     * @param  float|null  $ph  of a liquid, where it is known
+     * @param  Piece|null  $piece  measured by the cook; null: as such cuts usually are
      */
     public function __construct(
         public string $id,
@@ -35,7 +44,17 @@ final readonly class Ingredient
         public bool $hollow = false,
         public bool $live = false,
         public float $brineFloor = self::USUAL_BRINE_FLOOR,
+        public Tissue $tissue = Tissue::Root,
+        public array $allergens = [],
+        public ?float $ph = null,
+        private ?Piece $piece = null,
     ) {
+        $this->sodium = new Uncertain("produce:{$id}:sodium", "the sodium that {$name} brings itself", $sodiumPer100g->times(0.01));
+    }
+
+    public static function water(): self
+    {
+        return new self('water', 'water', 100.0, Band::exact(0.0));
     }
 
     public function waterShare(): float
@@ -46,7 +65,7 @@ final readonly class Ingredient
     /** Milligrams of sodium in a gram. */
     public function sodiumPerGram(): Uncertain
     {
-        return new Uncertain("produce:{$this->id}:sodium", "the sodium that {$this->name} brings itself", $this->sodiumPer100g->times(0.01));
+        return $this->sodium;
     }
 
     /** What a weight of it brings into a jar. */
@@ -55,10 +74,25 @@ final readonly class Ingredient
         return Masses::ofFood($grams, $this->waterShare(), $point->of($this->sodiumPerGram()));
     }
 
+    /** The piece that salt moves into. */
+    public function piece(): Piece
+    {
+        return $this->piece ?? new Piece($this->shape->form(), $this->shape->reach(), $this->cutTissue()->diffusivity());
+    }
+
+    /** The same food in another cut. */
+    public function cut(PieceShape $shape): self
+    {
+        return new self(
+            $this->id, $this->name, $this->waterPer100g, $this->sodiumPer100g, $this->density, $shape, $this->hollow, $this->live,
+            $this->brineFloor, $this->tissue, $this->allergens, $this->ph, $this->piece,
+        );
+    }
+
     /** @throws InvalidField */
     public static function read(Fields $fields): self
     {
-        return new self(
+        $ingredient = new self(
             $fields->text('id'),
             $fields->text('name'),
             $fields->band('waterPer100g', null, 0.0, 100.0)->typical,
@@ -68,7 +102,16 @@ final readonly class Ingredient
             $fields->flag('hollow'),
             $fields->flag('live'),
             $fields->share('brineFloor', self::USUAL_BRINE_FLOOR),
+            $fields->choice('tissue', Tissue::class, Tissue::Root),
+            $fields->choices('allergens', Allergen::class),
+            $fields->has('ph') ? $fields->band('ph', null, 0.0, 14.0)->typical : null,
+            $fields->has('piece') ? Piece::read($fields->child('piece')) : null,
         );
+        if ($ingredient->masses(100.0, Point::typical())->weightG() > 100.0 + 1e-6) {
+            throw $fields->invalid('sodiumPer100g', 'water and salt together weigh more than the food itself.');
+        }
+
+        return $ingredient;
     }
 
     /** @return array<string, mixed> */
@@ -84,6 +127,16 @@ final readonly class Ingredient
             'hollow' => $this->hollow,
             'live' => $this->live,
             'brineFloor' => $this->brineFloor,
+            'tissue' => $this->tissue->value,
+            'allergens' => array_map(static fn (Allergen $allergen): string => $allergen->value, $this->allergens),
+            ...($this->ph === null ? [] : ['ph' => $this->ph]),
+            ...($this->piece === null ? [] : ['piece' => $this->piece->toArray()]),
         ];
+    }
+
+    /** Whole cucumbers keep the skin that slows salt down. */
+    private function cutTissue(): Tissue
+    {
+        return $this->tissue === Tissue::CutCucumber && $this->shape === PieceShape::Whole ? Tissue::SkinnedCucumber : $this->tissue;
     }
 }

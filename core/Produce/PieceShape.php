@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Produce;
 
+use Tempesal\Core\Measure\Millimetres;
+use Tempesal\Core\Uptake\PieceForm;
+
 /**
- * How a vegetable is cut. Packing fractions (share of the space that packed pieces fill) are common practice, no source.
+ * How a vegetable is cut. Packing fractions (share of the space that packed pieces fill) and sizes are common practice,
+ * no source.
  */
 enum PieceShape: string
 {
@@ -29,5 +33,28 @@ enum PieceShape: string
             self::Whole => 0.55,
             self::Pulp => 0.97,
         };
+    }
+
+    /** The body that stands for such a piece when salt moves into it. */
+    public function form(): PieceForm
+    {
+        return match ($this) {
+            self::Shreds, self::Leaves, self::Rings => PieceForm::Sheet,
+            self::Sticks, self::Whole => PieceForm::Cylinder,
+            self::Florets, self::Chunks, self::Pulp => PieceForm::Sphere,
+        };
+    }
+
+    /** Half the thickness, or the radius. */
+    public function reach(): Millimetres
+    {
+        return Millimetres::of(match ($this) {
+            self::Shreds, self::Pulp => 1.0,
+            self::Leaves => 1.5,
+            self::Rings => 3.0,
+            self::Sticks => 6.0,
+            self::Florets, self::Chunks => 10.0,
+            self::Whole => 16.0,
+        });
     }
 }

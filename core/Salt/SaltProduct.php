@@ -7,7 +7,9 @@ namespace Tempesal\Core\Salt;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Uncertain;
+use Tempesal\Core\Ledger\Masses;
 use Tempesal\Core\Measure\VolumeUnit;
 
 /**
@@ -15,6 +17,10 @@ use Tempesal\Core\Measure\VolumeUnit;
  */
 final readonly class SaltProduct
 {
+    private Uncertain $sodium;
+
+    private Uncertain $density;
+
     /**
      * @param  Band  $gramsPerTablespoon  weight of a level US tablespoon
      * @param  Band  $sodiumPer100g  milligrams of sodium in 100 g of the product
@@ -32,27 +38,37 @@ final readonly class SaltProduct
         public bool $potassium = false,
         public bool $calibrated = false,
     ) {
+        $this->sodium = new Uncertain("salt:{$id}:sodium", "the sodium in {$name}", $sodiumPer100g->times(0.01));
+        $this->density = new Uncertain(
+            "salt:{$id}:density",
+            "how densely {$name} lies in the spoon",
+            $gramsPerTablespoon->times(1.0 / VolumeUnit::UsTablespoon->millilitres()),
+            $calibrated ? null : 'weigh the salt, or calibrate your spoon once',
+        );
+    }
+
+    /** Nothing but sodium chloride, as fine as pickling salt. */
+    public static function pure(): self
+    {
+        return new self('pure', 'pure salt', Band::exact(18.5), Band::exact(SodiumChloride::SODIUM_SHARE * 100_000.0));
+    }
+
+    /** What a weight of it brings into a jar. */
+    public function masses(float $grams, Point $point): Masses
+    {
+        return Masses::ofFood($grams, $this->waterPer100g / 100.0, $point->of($this->sodiumPerGram()));
     }
 
     /** Bulk density, g/ml. */
     public function density(): Uncertain
     {
-        return new Uncertain(
-            "salt:{$this->id}:density",
-            "how densely {$this->name} lies in the spoon",
-            $this->gramsPerTablespoon->times(1.0 / VolumeUnit::UsTablespoon->millilitres()),
-            $this->calibrated ? null : 'weigh the salt, or calibrate your spoon once',
-        );
+        return $this->density;
     }
 
     /** Milligrams of sodium in a gram of the product. */
     public function sodiumPerGram(): Uncertain
     {
-        return new Uncertain(
-            "salt:{$this->id}:sodium",
-            "the sodium in {$this->name}",
-            $this->sodiumPer100g->times(0.01),
-        );
+        return $this->sodium;
     }
 
     /** @throws InvalidField */
@@ -63,7 +79,7 @@ final readonly class SaltProduct
             $fields->text('name'),
             $fields->band('gramsPerTablespoon', null, 1.0, 40.0),
             $fields->band('sodiumPer100g', null, 0.0, SodiumChloride::SODIUM_SHARE * 100_000.0),
-            $fields->number('waterPer100g', 0.0),
+            $fields->band('waterPer100g', Band::exact(0.0), 0.0, 30.0)->typical,
             $fields->flag('iodised'),
             $fields->flag('antiCaking'),
             $fields->flag('potassium'),

@@ -21,6 +21,9 @@ final class SodiumChloride
     /** Grams that dissolve in 100 g of water at 20 °C: CRC Handbook, from memory. */
     public const SOLUBLE_G_PER_100_G_WATER = 35.9;
 
+    /** The strongest brine, salt / (salt + water), at 20 °C. */
+    public const STRONGEST = self::SOLUBLE_G_PER_100_G_WATER / (100.0 + self::SOLUBLE_G_PER_100_G_WATER);
+
     public static function gramsFor(float $sodiumMg): float
     {
         return $sodiumMg / self::MG_SODIUM_PER_G;

@@ -12,24 +12,26 @@ namespace Tempesal\Core\Uptake;
  *
  *     F = 1 - sum 2 n (1 + beta) / (n² beta² + n² beta + q²) exp(-q² Fo),   n = 1, 2, 3
  *
- * where q are the positive roots of
+ * (soon after the start, where that needs very many terms, see ShortTime), where q are the positive roots of
  *     sheet     q cos q + beta sin q = 0
  *     cylinder  q J0(q) + 2 beta J1(q) = 0
  *     sphere    (q² + 3 beta) sin q - 3 beta q cos q = 0
  */
 final class UptakeSeries
 {
-    /** Below this Fourier number the uptake is scaled with the square root of time, as it starts. */
-    private const SHORTEST = 1e-6;
-
     /** Terms below exp(-this) are left out. */
-    private const NEGLIGIBLE = 34.0;
+    private const NEGLIGIBLE = 26.0;
 
-    /** How many sets of roots are kept. */
+    /** How many sets of roots, and how many answers, are kept. */
     private const KEPT = 64;
+
+    private const SHARES_KEPT = 1024;
 
     /** @var array<string, list<float>> roots by form and beta: a memory of pure results, nothing more */
     private static array $roots = [];
+
+    /** @var array<string, float> answers by what was asked: most inputs of a band leave the bath as it is */
+    private static array $shares = [];
 
     /**
      * @param  float  $fourier  Fo = D t / l², dimensionless
@@ -41,10 +43,26 @@ final class UptakeSeries
         if ($fourier <= 0.0 || $alpha <= 0.0) {
             return 0.0;
         }
-        if ($fourier < self::SHORTEST) {
-            return sqrt($fourier / self::SHORTEST) * self::share($form, self::SHORTEST, $alpha);
+        $key = "{$form->value}:{$fourier}:{$alpha}";
+        if (count(self::$shares) >= self::SHARES_KEPT) {
+            self::$shares = [];
         }
-        $beta = is_infinite($alpha) ? 0.0 : 1.0 / $alpha;
+
+        return self::$shares[$key] ??= self::compute($form, $fourier, is_infinite($alpha) ? 0.0 : 1.0 / $alpha);
+    }
+
+    private static function compute(PieceForm $form, float $fourier, float $beta): float
+    {
+        return $fourier < ShortTime::UNTIL ? ShortTime::share($form, $fourier, $beta) : self::sum($form, $fourier, $beta);
+    }
+
+    /**
+     * The series itself. It is right at any time, but needs about 2 / sqrt(Fo) roots.
+     *
+     * @param  float  $beta  K W_pieces / W_brine, 0 for an unlimited bath
+     */
+    public static function sum(PieceForm $form, float $fourier, float $beta): float
+    {
         $dimension = self::dimension($form);
         $square = $dimension ** 2 * ($beta ** 2 + $beta);
         $factor = 2.0 * $dimension * (1.0 + $beta);
@@ -105,7 +123,7 @@ final class UptakeSeries
             if ($next < $low || $next > $high) {
                 $next = ($low + $high) / 2.0;
             }
-            if (abs($next - $q) < 1e-12 * $q) {
+            if (abs($next - $q) < 1e-10 * $q) {
                 return $next;
             }
             $q = $next;
@@ -114,26 +132,26 @@ final class UptakeSeries
         return $q;
     }
 
-    /** The root equation solved for the angle, with the foot of the bracket where q stands in the fraction. */
+    /** The root equation solved for the angle, a few times over from the foot of the bracket. */
     private static function firstGuess(PieceForm $form, float $beta, int $n, float $foot): float
     {
-        if ($beta === 0.0) {
-            return $foot;
+        $q = $foot;
+        for ($i = 0; $i < 3 && $beta > 0.0; $i++) {
+            $q = match ($form) {
+                PieceForm::Sheet => $n * M_PI - atan($q / $beta),
+                PieceForm::Cylinder => ($n + 0.25) * M_PI - atan($q / (2.0 * $beta)),
+                PieceForm::Sphere => $n * M_PI + atan(3.0 * $beta * $q / ($q * $q + 3.0 * $beta)),
+            };
         }
 
-        return match ($form) {
-            PieceForm::Sheet => $n * M_PI - atan($foot / $beta),
-            PieceForm::Cylinder => ($n + 0.25) * M_PI - atan($foot / (2.0 * $beta)),
-            PieceForm::Sphere => $n * M_PI + atan(3.0 * $beta * $foot / ($foot * $foot + 3.0 * $beta)),
-        };
+        return $q;
     }
 
     /** @return array{float, float} the left side of the root equation and its slope */
     private static function equation(PieceForm $form, float $beta, float $q): array
     {
         if ($form === PieceForm::Cylinder) {
-            $j0 = Bessel::j0($q);
-            $j1 = Bessel::j1($q);
+            [$j0, $j1] = Bessel::both($q);
 
             return [$q * $j0 + 2.0 * $beta * $j1, $j0 - $q * $j1 + 2.0 * $beta * ($j0 - $j1 / $q)];
         }

@@ -8,18 +8,40 @@ use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Add;
+use Tempesal\Core\Ledger\Entry\Blend;
 use Tempesal\Core\Ledger\Entry\Discard;
+use Tempesal\Core\Ledger\Entry\Drain;
 use Tempesal\Core\Ledger\Entry\Draw;
+use Tempesal\Core\Ledger\Entry\Evaporate;
+use Tempesal\Core\Ledger\Entry\Freshen;
 use Tempesal\Core\Ledger\Entry\Give;
-use Tempesal\Core\Ledger\Entry\Rest;
+use Tempesal\Core\Ledger\Entry\Heat;
+use Tempesal\Core\Ledger\Entry\Leak;
+use Tempesal\Core\Ledger\Entry\Measured;
+use Tempesal\Core\Ledger\Entry\Overflow;
+use Tempesal\Core\Ledger\Entry\ReSalt;
+use Tempesal\Core\Ledger\Entry\Rinse;
 use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Entry\Serve;
+use Tempesal\Core\Ledger\Entry\Soak;
+use Tempesal\Core\Ledger\Entry\Squeeze;
 use Tempesal\Core\Ledger\Entry\Starter;
+use Tempesal\Core\Ledger\Entry\TopUp;
 use Tempesal\Core\Ledger\EntryKinds;
+use Tempesal\Core\Ledger\Film;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Reading;
+use Tempesal\Core\Ledger\Washing;
+use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Measure\Millimetres;
+use Tempesal\Core\Measure\Seconds;
+use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Uptake\Piece;
+use Tempesal\Core\Uptake\PieceForm;
+use Tempesal\Core\Uptake\TemperatureHistory;
 use Tests\Support\Kitchen;
 
 it('keeps account of every milligram', function (): void {
@@ -99,7 +121,26 @@ it('comes back from its documented form', function (Entry $entry): void {
     fn () => new Salt(Kitchen::spooned(2.0), Phase::Brine),
     fn () => new Starter(Kitchen::food('whey', 93.1, 54), Grams::of(30), Phase::Brine, 'batch-1'),
     fn () => new Draw(Band::of(0.1, 0.2, 0.3)),
-    fn () => new Rest(0.9),
+    fn () => Soak::untilEven(new Piece(PieceForm::Sphere, Millimetres::of(4), Band::of(1, 2, 3), 0.9)),
+    fn () => Soak::lasting(Seconds::ofHours(20)),
+    fn () => Soak::fromNowOn(TemperatureHistory::ofSpans([[3600.0, Celsius::of(18)], [7200.0, Celsius::of(24)]])),
+    fn () => new Drain(Film::drained(), Grams::of(120)),
+    fn () => new Rinse(Washing::underTheTap(Seconds::of(180)), Film::drained()),
+    fn () => Squeeze::firm(),
+    fn () => new Freshen(Grams::of(400), Film::drained()),
+    fn () => new TopUp(Grams::of(50), null, Kitchen::salt('pickling')),
+    fn () => new TopUp(Grams::of(50), 0.02, Kitchen::salt('pickling')),
+    fn () => new Overflow(Band::of(10, 20, 30)),
+    fn () => new Leak(Band::of(20, 40, 60), 0.03),
+    fn () => new Evaporate(Band::exact(15)),
+    fn () => new ReSalt(0.03, Basis::OfWater, Kitchen::salt('pickling')),
+    fn () => new Blend,
+    fn () => new Heat,
+    fn () => new Measured(Reading::BrineStrength, Band::of(0.021, 0.022, 0.023), true),
+    fn () => new Serve(Phase::Pieces, Grams::of(40), Film::drained(), rinse: Washing::underTheTap(Seconds::of(30))),
+    fn () => new Serve(Phase::Pieces, Grams::of(40), Film::drained(), Grams::of(10)),
+    fn () => Serve::of(Phase::Pieces, Grams::of(40))->bookedAt(Kitchen::kraut()->state()),
+    fn () => (new Give(Phase::Brine, Grams::of(45), 'batch-2'))->bookedAt(Kitchen::kraut()->state()),
     fn () => new Discard(Phase::Brine, Grams::of(30)),
     fn () => Serve::of(Phase::Pieces, Grams::of(40)),
     fn () => new Give(Phase::Brine, Grams::of(45), 'batch-2'),
@@ -123,5 +164,20 @@ it('names the field that cannot be', function (array $entry, string $path, strin
     [['kind' => 'draw', 'share' => ['low' => 0.3, 'typical' => 0.2, 'high' => 0.1]], 'entries[2].share', 'low over its typical'],
     [['kind' => 'draw', 'share' => 3], 'entries[2].share', 'between -0.3 and 0.9'],
     [['kind' => 'add', 'grams' => 5, 'into' => 'brine'], 'entries[2].ingredient', 'an object is needed'],
+    [['kind' => 'soak'], 'entries[2].hours', 'a time is needed'],
+    [['kind' => 'soak', 'hours' => 2, 'minutes' => 3], 'entries[2].hours', 'given twice'],
+    [['kind' => 'soak', 'hours' => 1e308], 'entries[2].hours', 'ordinary number'],
+    [['kind' => 'ferment', 'until' => 'done'], 'entries[2].until', 'even, further'],
+    [['kind' => 'ferment', 'days' => 3, 'celsius' => 400], 'entries[2].celsius', 'cannot be more than 150'],
+    [['kind' => 'rest', 'hours' => 3, 'temperature' => [['hours' => 0, 'celsius' => 20]]], 'entries[2].temperature[0].hours', 'more than nothing'],
+    [['kind' => 'soak', 'hours' => 3, 'piece' => ['form' => 'cube', 'reachMm' => 3, 'tissue' => 'root']], 'entries[2].piece.form', 'sheet, cylinder, sphere'],
+    [['kind' => 'soak', 'hours' => 3, 'piece' => ['form' => 'sheet', 'reachMm' => 0, 'tissue' => 'root']], 'entries[2].piece.reachMm', 'at least 0.05'],
+    [['kind' => 'top_up', 'grams' => 30, 'strength' => 'strong'], 'entries[2].strength', '"own"'],
+    [['kind' => 'top_up', 'grams' => 30, 'strength' => 0.3], 'entries[2].strength', 'cannot dissolve'],
+    [['kind' => 're_salt', 'share' => 0.02, 'basis' => 'of_vegetable'], 'entries[2].basis', 'by its water'],
+    [['kind' => 'measured', 'what' => 'brine_strength', 'value' => 2.2], 'entries[2].value', 'between 0 and 0.264'],
+    [['kind' => 'serve', 'phase' => 'brine', 'grams' => 20, 'rinse' => ['seconds' => 20]], 'entries[2].rinse', 'only pieces'],
+    [['kind' => 'serve', 'grams' => 20, 'rinse' => ['seconds' => 20], 'juice' => 5], 'entries[2].juice', 'no juice'],
+    [['kind' => 'add', 'grams' => 5, 'into' => 'brine', 'ingredient' => ['id' => 'x', 'name' => 'x', 'waterPer100g' => 99, 'sodiumPer100g' => 9000]], 'entries[2].ingredient.sodiumPer100g', 'weigh more than the food'],
     [['kind' => 'add', 'grams' => 5, 'into' => 'brine', 'ingredient' => ['id' => 'x', 'name' => 'x', 'waterPer100g' => 120, 'sodiumPer100g' => 0]], 'entries[2].ingredient.waterPer100g', 'between 0 and 100'],
 ]);

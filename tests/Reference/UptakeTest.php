@@ -14,6 +14,35 @@ it('agrees with the check values', function (PieceForm $form, float $fourier, fl
     [PieceForm::Sheet, 0.02, 0.9, 0.29499], [PieceForm::Sphere, 0.3, 2.0, 0.98817],
 ]);
 
+// Inversion of the Laplace transform by scipy, tests/Reference/data/uptake.py: 288 points from Fo 1e-6 to 10, alpha 0.05 to 1e6.
+it('agrees with the Laplace transform wherever salt can be on its way', function (): void {
+    $rows = array_slice(file(__DIR__.'/data/uptake.csv', FILE_IGNORE_NEW_LINES), 1);
+    expect(count($rows))->toBeGreaterThanOrEqual(200);
+    foreach ($rows as $row) {
+        [$form, $fourier, $alpha, $share] = explode(',', $row);
+        expect(UptakeSeries::share(PieceForm::from($form), (float) $fourier, (float) $alpha))->toEqualWithDelta((float) $share, 1e-6, $row);
+    }
+});
+
+// The unlimited bath is the limited one that grows and grows.
+it('goes over into the unlimited bath', function (PieceForm $form): void {
+    foreach ([1e-6, 1e-3, 0.03, 0.5] as $fourier) {
+        expect(UptakeSeries::share($form, $fourier, 1e9))->toEqualWithDelta(UptakeSeries::share($form, $fourier, INF), 1e-6);
+    }
+})->with(PieceForm::cases());
+
+it('grows with time from nothing to all of the way, whatever the bath', function (PieceForm $form): void {
+    foreach ([0.05, 0.7, 30.0, INF] as $alpha) {
+        $before = 0.0;
+        for ($exponent = -9.0; $exponent <= 1.0; $exponent += 0.125) {
+            $share = UptakeSeries::share($form, 10.0 ** $exponent, $alpha);
+            expect($share)->toBeGreaterThanOrEqual($before)->toBeLessThanOrEqual(1.0);
+            $before = $share;
+        }
+        expect($before)->toEqualWithDelta(1.0, 1e-6);
+    }
+})->with(PieceForm::cases());
+
 // Half times in an unlimited bath: Crank, The Mathematics of Diffusion, 2nd ed. 1975, chapters 4 to 6.
 it('is half-way at the classical times', function (PieceForm $form, float $fourier): void {
     expect(UptakeSeries::share($form, $fourier, INF))->toEqualWithDelta(0.5, 4e-4);

@@ -72,7 +72,7 @@ final class Contract
             : '/paths/'.str_replace('/', '~1', $path).'/'.strtolower($method)."/responses/{$status}/content/application~1json/schema";
         $result = $this->validator->validate(json_decode($body), self::ID.'#'.str_replace(['{', '}'], ['%7B', '%7D'], $pointer));
         $error = $result->error();
-        Assert::assertNull($error, $error === null ? '' : "{$method} {$path} {$status}: ".json_encode((new ErrorFormatter)->format($error)));
+        Assert::assertTrue($error === null, $error === null ? '' : "{$method} {$path} {$status}: ".json_encode((new ErrorFormatter)->format($error)));
     }
 
     private function pathOf(string $uri): ?string

@@ -7,16 +7,16 @@ namespace Tests\Support;
 use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Draw;
-use Tempesal\Core\Ledger\Entry\Rest;
 use Tempesal\Core\Ledger\Entry\Salt;
+use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\KitchenAmount;
 use Tempesal\Core\Produce\Ingredient;
+use Tempesal\Core\Produce\PieceShape;
 use Tempesal\Core\Salt\SaltDose;
 use Tempesal\Core\Salt\SaltProduct;
-use Tempesal\Core\Salt\SodiumChloride;
 use Tempesal\Core\Salt\StartingSalts;
 
 /**
@@ -43,13 +43,12 @@ final class Kitchen
     /** As in the worked example: 92.18 % water, 18 mg sodium in 100 g. */
     public static function cabbage(): Ingredient
     {
-        return self::food('cabbage', 92.18, 18);
+        return self::food('cabbage', 92.18, 18)->cut(PieceShape::Shreds);
     }
 
-    /** Nothing but sodium chloride. */
     public static function pureSalt(): SaltProduct
     {
-        return new SaltProduct('pure', 'pure salt', Band::exact(18.5), Band::exact(SodiumChloride::SODIUM_SHARE * 100_000));
+        return SaltProduct::pure();
     }
 
     public static function salt(string $id): SaltProduct
@@ -72,6 +71,16 @@ final class Kitchen
         return SaltDose::spooned(self::salt('flaky-kosher'), KitchenAmount::parse("{$tablespoons} tbsp")->millilitres());
     }
 
+    /** 600 g of carrot sticks in 600 g of water with 15 g of salt, just poured. */
+    public static function jarOfCarrots(): Ledger
+    {
+        return new Ledger([
+            new Add(self::water(), Band::exact(600), Phase::Brine),
+            new Salt(self::weighed(15), Phase::Brine),
+            new Add(self::carrot()->cut(PieceShape::Sticks), Band::exact(600), Phase::Pieces),
+        ]);
+    }
+
     /** 1000 g of cabbage with 22.5 g of salt, or two and a half spoons of the flaky one, a fifth of its weight drawn as juice. */
     public static function kraut(bool $spooned = false): Ledger
     {
@@ -79,7 +88,7 @@ final class Kitchen
             new Add(self::cabbage(), Band::exact(1000), Phase::Pieces),
             new Salt($spooned ? self::spooned(2.5) : self::weighed(22.5), Phase::Brine),
             new Draw(Band::of(0.1, 0.2, 0.3)),
-            new Rest,
+            Soak::untilEven(),
         ]);
     }
 }

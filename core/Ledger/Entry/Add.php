@@ -32,7 +32,7 @@ final readonly class Add implements Entry
     {
         $grams = $point->of(new Uncertain("weight:{$this->ingredient->id}", "the weight of the {$this->ingredient->name}", $this->grams, 'weigh it'));
 
-        return $state->receive($this->ingredient->masses($grams, $point), $this->into);
+        return $state->receiveFood($this->ingredient, $grams, $this->into, $point);
     }
 
     public static function read(Fields $fields): self
@@ -40,7 +40,7 @@ final readonly class Add implements Entry
         return new self(
             Ingredient::read($fields->child('ingredient')),
             $fields->band('grams'),
-            $fields->choice('into', Phase::class),
+            $fields->choice('into', Phase::class, Phase::Pieces),
         );
     }
 

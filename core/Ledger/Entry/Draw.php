@@ -31,9 +31,9 @@ final readonly class Draw implements Entry
     {
         $pieces = $state->phase(Phase::Pieces);
         $share = $point->of(new Uncertain('draw', 'how much juice the salt draws', $this->share, 'weigh the drained pieces once'));
-        $water = max(-$state->phase(Phase::Brine)->waterG, min($pieces->waterG, $share * $pieces->weightG()));
+        $water = max(-0.9 * $state->phase(Phase::Brine)->waterG, min(0.95 * $pieces->waterG, $share * $pieces->weightG()));
 
-        return $state->move(Masses::water($water), Phase::Pieces, Phase::Brine);
+        return $state->move(Masses::water($water), Phase::Pieces, Phase::Brine)->stirred();
     }
 
     public static function read(Fields $fields): self

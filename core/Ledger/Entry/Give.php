@@ -8,18 +8,28 @@ use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\BatchState;
-use Tempesal\Core\Ledger\Entry;
+use Tempesal\Core\Ledger\Booking;
+use Tempesal\Core\Ledger\Masses;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Resolvable;
 use Tempesal\Core\Measure\Grams;
 
 /**
  * A weight of one phase leaves for another batch, at its concentration of this moment.
  */
-final readonly class Give implements Entry
+final readonly class Give implements Resolvable
 {
-    /** @param  string  $toBatch  the id of the batch that receives it */
-    public function __construct(public Phase $phase, public Grams $grams, public string $toBatch)
-    {
+    /**
+     * @param  string  $toBatch  the id of the batch that receives it
+     * @param  Masses|null  $difference  between what was booked and what would leave now
+     */
+    public function __construct(
+        public Phase $phase,
+        public Grams $grams,
+        public string $toBatch,
+        public ?Booking $booked = null,
+        private ?Masses $difference = null,
+    ) {
     }
 
     public static function kind(): string
@@ -27,18 +37,40 @@ final readonly class Give implements Entry
         return 'give';
     }
 
+    /** The same with what leaves the jar now written down. */
+    public function bookedAt(BatchState $state): self
+    {
+        return new self($this->phase, $this->grams, $this->toBatch, Booking::of($state, [[$this->phase, $this->grams->value]]));
+    }
+
+    public function resolve(BatchState $before): self
+    {
+        $differences = Booking::differences($this->booked, $before, [[$this->phase, $this->grams->value]]);
+
+        return new self($this->phase, $this->grams, $this->toBatch, $this->booked, $differences[$this->phase->value] ?? null);
+    }
+
     public function applyTo(BatchState $state, Point $point): BatchState
     {
-        return $state->release($state->portion($this->phase, $this->grams->value, $point), $this->phase, Account::GivenAway);
+        $grams = $this->booked === null ? $this->grams->value : min($this->grams->value, $state->phase($this->phase)->weightG());
+        $leaving = $state->portion($this->phase, $grams, $point)->plus($this->difference ?? Masses::none());
+
+        return $state->release($leaving, $this->phase, Account::GivenAway);
     }
 
     public static function read(Fields $fields): self
     {
-        return new self($fields->choice('phase', Phase::class), $fields->grams(), $fields->text('toBatch'));
+        return new self(
+            $fields->choice('phase', Phase::class, Phase::Brine), $fields->grams(), $fields->text('toBatch'),
+            $fields->has('booked') ? Booking::read($fields->child('booked')) : null,
+        );
     }
 
     public function toArray(): array
     {
-        return ['kind' => self::kind(), 'phase' => $this->phase->value, 'grams' => $this->grams->value, 'toBatch' => $this->toBatch];
+        return [
+            'kind' => self::kind(), 'phase' => $this->phase->value, 'grams' => $this->grams->value, 'toBatch' => $this->toBatch,
+            ...($this->booked === null ? [] : ['booked' => $this->booked->toArray()]),
+        ];
     }
 }

@@ -8,7 +8,6 @@ use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry;
-use Tempesal\Core\Ledger\Masses;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Salt\SaltDose;
 
@@ -17,7 +16,8 @@ use Tempesal\Core\Salt\SaltDose;
  */
 final readonly class Salt implements Entry
 {
-    public function __construct(public SaltDose $dose, public Phase $into)
+    /** @param  Phase|null  $into  null: the liquid, brine or sauce */
+    public function __construct(public SaltDose $dose, public ?Phase $into = null)
     {
     }
 
@@ -28,22 +28,16 @@ final readonly class Salt implements Entry
 
     public function applyTo(BatchState $state, Point $point): BatchState
     {
-        $grams = $this->dose->gramsAt($point);
-        $product = $this->dose->product;
-
-        return $state->receive(
-            Masses::ofFood($grams, $product->waterPer100g / 100.0, $point->of($product->sodiumPerGram())),
-            $this->into,
-        );
+        return $state->receive($this->dose->product->masses($this->dose->gramsAt($point), $point), $this->into ?? $state->liquid());
     }
 
     public static function read(Fields $fields): self
     {
-        return new self(SaltDose::read($fields), $fields->choice('into', Phase::class));
+        return new self(SaltDose::read($fields), $fields->has('into') ? $fields->choice('into', Phase::class) : null);
     }
 
     public function toArray(): array
     {
-        return ['kind' => self::kind(), ...$this->dose->toArray(), 'into' => $this->into->value];
+        return ['kind' => self::kind(), ...$this->dose->toArray(), ...($this->into === null ? [] : ['into' => $this->into->value])];
     }
 }

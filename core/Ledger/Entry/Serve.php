@@ -7,35 +7,43 @@ namespace Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
-use Tempesal\Core\Estimate\Uncertain;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\BatchState;
-use Tempesal\Core\Ledger\Entry;
+use Tempesal\Core\Ledger\Booking;
+use Tempesal\Core\Ledger\Film;
+use Tempesal\Core\Ledger\Masses;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Resolvable;
+use Tempesal\Core\Ledger\Washing;
 use Tempesal\Core\Measure\Grams;
 
 /**
- * A weight goes onto a plate. Pieces take a film of brine with them; the weight counts both.
+ * A weight goes onto a plate. Pieces take a film of brine with them, and juice when some is wanted; a rinsed portion
+ * leaves its film and some of its salt in the sink. The weight counts pieces and film as they leave the jar.
  */
-final readonly class Serve implements Entry
+final readonly class Serve implements Resolvable
 {
-    /** Brine that clings to drained pieces, as a share of their weight: common practice, no source. */
-    public const FILM = [0.04, 0.07, 0.12];
-
-    public function __construct(public Phase $phase, public Grams $grams, public Band $film)
-    {
+    /**
+     * @param  Grams|null  $juice  brine that goes along beyond the film
+     * @param  Washing|null  $rinse  under the tap, before eating
+     * @param  array<string, Masses>  $differences  between what was booked and what would leave now, by phase
+     */
+    public function __construct(
+        public Phase $phase,
+        public Grams $grams,
+        public Band $film,
+        public ?Grams $juice = null,
+        public ?Washing $rinse = null,
+        public ?Booking $booked = null,
+        private array $differences = [],
+    ) {
     }
 
     /** A serving with the usual film. */
     public static function of(Phase $phase, Grams $grams): self
     {
-        return new self($phase, $grams, self::usualFilm());
-    }
-
-    public static function usualFilm(): Band
-    {
-        return Band::of(...self::FILM);
+        return new self($phase, $grams, Film::drained());
     }
 
     public static function kind(): string
@@ -43,16 +51,46 @@ final readonly class Serve implements Entry
         return 'serve';
     }
 
+    public function rinsed(Washing $rinse): self
+    {
+        return new self($this->phase, $this->grams, $this->film, $this->juice, $rinse);
+    }
+
+    public function weighing(Grams $grams): self
+    {
+        return new self($this->phase, $grams, $this->film, $this->juice, $this->rinse);
+    }
+
+    /** The same serving with what leaves the jar now written down. */
+    public function bookedAt(BatchState $state): self
+    {
+        $this->applyTo($state, Point::typical());
+
+        return new self($this->phase, $this->grams, $this->film, $this->juice, $this->rinse, Booking::of($state, $this->parts($state, Point::typical())));
+    }
+
+    public function resolve(BatchState $before): self
+    {
+        $differences = Booking::differences($this->booked, $before, $this->parts($before, Point::typical()));
+
+        return new self($this->phase, $this->grams, $this->film, $this->juice, $this->rinse, $this->booked, $differences);
+    }
+
     public function applyTo(BatchState $state, Point $point): BatchState
     {
         $parts = $this->parts($state, $point);
-        [, $served] = end($parts);
+        $asked = array_sum(array_column($parts, 1));
         $there = $state->phase($this->phase)->weightG();
-        if ($point->isTypical() && $served > $there * (1.0 + 1e-9)) {
-            throw NotEnough::of($this->phase, $this->grams->value, $there);
+        [, $served] = end($parts);
+        if ($point->isTypical() && $this->booked === null && $served > $there + BatchState::ROUNDING * (1.0 + $there)) {
+            throw NotEnough::of($this->phase, $asked, $there);
         }
+        $washed = $this->washedShare($state, $point);
         foreach ($parts as [$phase, $grams]) {
-            $state = $state->release($state->portion($phase, $grams, $point), $phase, Account::Eaten);
+            $grams = $this->booked === null ? $grams : min($grams, $state->phase($phase)->weightG());
+            $leaving = $state->portion($phase, $grams, $point)->plus($this->differences[$phase->value] ?? Masses::none());
+            $lost = $phase === $this->phase ? new Masses(sodiumMg: $leaving->sodiumMg * $washed) : ($this->rinse === null ? Masses::none() : $leaving);
+            $state = $state->release($lost, $phase, Account::Discarded)->release($leaving->minus($lost), $phase, Account::Eaten);
         }
 
         return $state;
@@ -61,12 +99,53 @@ final readonly class Serve implements Entry
     /** Milligrams of sodium in the serving: its weight at the composition the batch has. */
     public function sodiumMg(BatchState $state, Point $point): float
     {
+        $washed = $this->washedShare($state, $point);
         $sodium = 0.0;
         foreach ($this->parts($state, $point) as [$phase, $grams]) {
-            $sodium += $state->phase($phase)->sodiumPer100g() * $grams / 100.0;
+            $kept = $phase === $this->phase ? 1.0 - $washed : ($this->rinse === null ? 1.0 : 0.0);
+            $sodium += $kept * $state->phase($phase)->sodiumPer100g() * $grams / 100.0;
         }
 
         return $sodium;
+    }
+
+    public static function read(Fields $fields): self
+    {
+        $phase = $fields->choice('phase', Phase::class, Phase::Pieces);
+        if ($phase !== Phase::Pieces) {
+            foreach (['juice', 'rinse', 'film'] as $onlyPieces) {
+                if ($fields->has($onlyPieces)) {
+                    throw $fields->invalid($onlyPieces, 'only pieces can be drained, rinsed or served with juice.');
+                }
+            }
+        }
+        $rinse = $fields->has('rinse') ? Washing::read($fields->child('rinse')) : null;
+        $juice = $fields->has('juice') ? $fields->grams('juice') : null;
+        if ($rinse !== null && $juice !== null) {
+            throw $fields->invalid('juice', 'a rinsed serving takes no juice along.');
+        }
+
+        return new self(
+            $phase, $fields->grams(), $fields->band('film', Film::drained(), 0.0, 1.0), $juice, $rinse,
+            $fields->has('booked') ? Booking::read($fields->child('booked')) : null,
+        );
+    }
+
+    public function toArray(): array
+    {
+        return [
+            'kind' => self::kind(), 'phase' => $this->phase->value, 'grams' => $this->grams->value,
+            ...($this->phase === Phase::Pieces ? ['film' => $this->film->toArray()] : []),
+            ...($this->juice === null ? [] : ['juice' => $this->juice->value]),
+            ...($this->rinse === null ? [] : ['rinse' => $this->rinse->toArray()]),
+            ...($this->booked === null ? [] : ['booked' => $this->booked->toArray()]),
+        ];
+    }
+
+    /** The share of the pieces' sodium that a rinse takes, 0 to 1. */
+    private function washedShare(BatchState $state, Point $point): float
+    {
+        return $this->rinse === null || $this->phase !== Phase::Pieces ? 0.0 : $this->rinse->share($state->piece, $point);
     }
 
     /**
@@ -80,23 +159,10 @@ final readonly class Serve implements Entry
         if ($this->phase !== Phase::Pieces) {
             return [[$this->phase, $grams]];
         }
-        $film = $point->of(new Uncertain('film', 'how much brine clings to the pieces', $this->film, 'drain well, or rinse'));
-        $brine = min($state->phase(Phase::Brine)->weightG(), $grams * $film / (1.0 + $film));
+        $film = Film::share($this->film, $point);
+        $there = $state->phase(Phase::Brine)->weightG();
+        $clinging = min($there, $grams * $film / (1.0 + $film));
 
-        return [[Phase::Brine, $brine], [Phase::Pieces, $grams - $brine]];
-    }
-
-    public static function read(Fields $fields): self
-    {
-        return new self(
-            $fields->choice('phase', Phase::class),
-            $fields->grams(),
-            $fields->band('film', self::usualFilm(), 0.0, 1.0),
-        );
-    }
-
-    public function toArray(): array
-    {
-        return ['kind' => self::kind(), 'phase' => $this->phase->value, 'grams' => $this->grams->value, 'film' => $this->film->toArray()];
+        return [[Phase::Brine, min($there, $clinging + ($this->juice->value ?? 0.0))], [Phase::Pieces, $grams - $clinging]];
     }
 }

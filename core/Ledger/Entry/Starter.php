@@ -6,6 +6,7 @@ namespace Tempesal\Core\Ledger\Entry;
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Estimate\Point;
+use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Phase;
@@ -19,12 +20,13 @@ final readonly class Starter implements Entry
 {
     /**
      * @param  Ingredient  $liquid  what it was made of when it was taken; later changes of its source do not reach it
+     * @param  Phase|null  $into  null: the liquid, brine or sauce
      * @param  string|null  $fromBatch  the id of the batch that gave it
      */
     public function __construct(
         public Ingredient $liquid,
         public Grams $grams,
-        public Phase $into,
+        public ?Phase $into = null,
         public ?string $fromBatch = null,
     ) {
     }
@@ -41,7 +43,12 @@ final readonly class Starter implements Entry
 
     public function applyTo(BatchState $state, Point $point): BatchState
     {
-        return $state->receive($this->liquid->masses($this->grams->value, $point), $this->into);
+        $next = $state->receiveFood(
+            $this->liquid, $this->grams->value, $this->into ?? $state->liquid(), $point,
+            $this->fromBatch === null ? Account::Outside : Account::Received,
+        );
+
+        return $this->liquid->live ? $next->inoculated() : $next;
     }
 
     public static function read(Fields $fields): self
@@ -49,7 +56,7 @@ final readonly class Starter implements Entry
         return new self(
             Ingredient::read($fields->child('liquid')),
             $fields->grams(),
-            $fields->choice('into', Phase::class),
+            $fields->has('into') ? $fields->choice('into', Phase::class) : null,
             $fields->has('fromBatch') ? $fields->text('fromBatch') : null,
         );
     }
@@ -60,8 +67,8 @@ final readonly class Starter implements Entry
             'kind' => self::kind(),
             'liquid' => $this->liquid->toArray(),
             'grams' => $this->grams->value,
-            'into' => $this->into->value,
-            'fromBatch' => $this->fromBatch,
+            ...($this->into === null ? [] : ['into' => $this->into->value]),
+            ...($this->fromBatch === null ? [] : ['fromBatch' => $this->fromBatch]),
         ];
     }
 }

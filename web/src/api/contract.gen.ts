@@ -132,6 +132,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/batches/{batch}/entries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["writeEntry"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/batches/{batch}/entries/{entry}/reversal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["reverseEntry"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/batches/{batch}/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewEntry"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/batches/{batch}/questions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["askBatch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/lineage": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readLineage"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/days/{date}": {
         parameters: {
             query?: never;
@@ -299,7 +379,7 @@ export interface components {
                 key: string;
                 name: string;
                 /** @enum {string} */
-                use: "vegetable" | "starter";
+                use: "vegetable" | "starter" | "seasoning" | "pantry";
                 waterPer100g: number;
                 sodiumPer100g: number;
                 shape: components["schemas"]["Shape"];
@@ -392,12 +472,43 @@ export interface components {
             };
             servings: number;
             jar: components["schemas"]["JarPicture"] | null;
-            advice: {
-                code: string;
-                /** @enum {string} */
-                weight: "note" | "careful" | "stop";
-                text: string;
+            advice: components["schemas"]["Advice"][];
+        };
+        Advice: {
+            code: string;
+            /** @enum {string} */
+            weight: "note" | "careful" | "stop";
+            text: string;
+        };
+        /** @description Something that was done to a batch, as in docs/formats; foods and salts by their id or key. */
+        Entry: {
+            kind: string;
+        } & {
+            [key: string]: unknown;
+        };
+        BatchNumbers: {
+            phases: {
+                phase: components["schemas"]["Phase"];
+                grams: number;
+                waterGrams: number;
+                sodiumMg: number;
+                per100g: components["schemas"]["Sodium"];
             }[];
+            contributions: components["schemas"]["Contribution"][];
+            whereabouts: {
+                /** @enum {string} */
+                place: "pieces" | "brine" | "sauce" | "eaten" | "discarded" | "given_away" | "evaporated";
+                sodiumMg: number;
+            }[];
+            portions: components["schemas"]["Portion"][];
+            /** @description Whether it holds living cultures. */
+            isLive: boolean;
+            allergens: ("fish" | "crustaceans" | "milk" | "egg" | "mustard" | "celery" | "soy" | "gluten" | "sesame")[];
+            /** @description Brine strength of all of it, salt evened out. */
+            strengthNowPercent: number | null;
+            /** @description A rough guide; a reading always wins. */
+            expectedPh: number | null;
+            advice: components["schemas"]["Advice"][];
         };
         ShelfBatch: {
             id: string;
@@ -429,21 +540,9 @@ export interface components {
             targetMg: number;
             sodium: components["schemas"]["Sodium"] | null;
         };
-        Batch: components["schemas"]["ShelfBatch"] & {
-            phases: {
-                phase: components["schemas"]["Phase"];
-                grams: number;
-                waterGrams: number;
-                sodiumMg: number;
-                per100g: components["schemas"]["Sodium"];
-            }[];
-            contributions: components["schemas"]["Contribution"][];
-            whereabouts: {
-                /** @enum {string} */
-                place: "pieces" | "brine" | "sauce" | "eaten" | "discarded" | "given_away";
-                sodiumMg: number;
-            }[];
-            portions: components["schemas"]["Portion"][];
+        Batch: components["schemas"]["ShelfBatch"] & components["schemas"]["BatchNumbers"] & {
+            /** Format: date-time */
+            at: string;
             entries: {
                 id: string;
                 position: number;
@@ -724,6 +823,11 @@ export interface operations {
                 "application/json": components["schemas"]["BenchFields"] & {
                     name: string;
                     place: components["schemas"]["Place"];
+                    /**
+                     * Format: date
+                     * @description The day it was started, when that was not today.
+                     */
+                    startedOn?: string | null;
                     requestKey: components["schemas"]["Ulid"];
                 };
             };
@@ -736,7 +840,10 @@ export interface operations {
     };
     readBatch: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description A moment at which the batch is looked at, past or coming; now when it is left out. */
+                at?: string;
+            };
             header?: never;
             path: {
                 batch: string;
@@ -748,6 +855,167 @@ export interface operations {
             200: components["responses"]["Batch"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    writeEntry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    entry: components["schemas"]["Entry"];
+                    /** Format: date-time */
+                    at?: string | null;
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Batch"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    reverseEntry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+                entry: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: components["responses"]["Batch"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    previewEntry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    entry: components["schemas"]["Entry"];
+                    /** Format: date-time */
+                    at?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description The batch before and after; nothing is written. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        before: components["schemas"]["BatchNumbers"];
+                        after: components["schemas"]["BatchNumbers"];
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    askBatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description A question as in docs/formats. */
+                    question: {
+                        /** @enum {string} */
+                        question: "salt_for_strength" | "water_for_strength" | "brine_under_strength" | "portion" | "rinse_time" | "soak_time";
+                    } & {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description The amount that would do it, or how near one can get. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        amount: number | null;
+                        /** @enum {string} */
+                        unit: "g" | "s";
+                        reached: number;
+                        isReached: boolean;
+                        sentence: string;
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readLineage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Which jar fed which. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        batches: {
+                            id: string;
+                            name: string;
+                        }[];
+                        links: {
+                            from: string;
+                            to: string;
+                            grams: number;
+                            sodiumMg: number;
+                            isLive: boolean;
+                            ph: number | null;
+                            /** Format: date-time */
+                            happenedAt: string;
+                        }[];
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
         };
     };
     readDay: {

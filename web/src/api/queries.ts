@@ -75,8 +75,14 @@ export const requestKey = ulid;
 
 export const useStartBatch = () =>
   useChange(
-    (body: BenchFields & { name: string; place: 'counter' | 'cool' | 'fridge'; requestKey: string }) =>
-      answered(api.POST('/batches', { body })),
+    (
+      body: BenchFields & {
+        name: string;
+        place: 'counter' | 'cool' | 'fridge';
+        startedOn: string | null;
+        requestKey: string;
+      },
+    ) => answered(api.POST('/batches', { body })),
   );
 
 export const useServe = () =>

@@ -1,4 +1,5 @@
 import { App, Button, Input, InputNumber, Segmented, Select } from 'antd';
+import dayjs from 'dayjs';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import type { BenchAnswer, Kitchen, Refusal } from '../../api/client';
@@ -319,6 +320,7 @@ function Row({ verb, fields, refusal, aside, children }: RowProps) {
 function Start({ draft, name, isReady }: { draft: Draft; name: string; isReady: boolean }) {
   const [typedName, setTypedName] = useState('');
   const [place, setPlace] = useState<'counter' | 'cool' | 'fridge'>('counter');
+  const [startedOn, setStartedOn] = useState('');
   const [key, setKey] = useState(requestKey);
   const start = useStartBatch();
   const navigate = useNavigate();
@@ -345,13 +347,23 @@ function Start({ draft, name, isReady }: { draft: Draft; name: string; isReady: 
             { value: 'fridge', label: 'fridge' },
           ]}
         />
+        <label className="bench-day">
+          <span className="soft">{startedOn === '' ? 'today, or on' : 'on'}</span>
+          <Input
+            type="date"
+            aria-label="Started on"
+            value={startedOn}
+            max={dayjs().format('YYYY-MM-DD')}
+            onChange={(event) => setStartedOn(event.target.value)}
+          />
+        </label>
         <Button
           type="primary"
           disabled={!isReady}
           loading={start.isPending}
           onClick={() =>
             start.mutate(
-              { ...draft, name: called, place, requestKey: key },
+              { ...draft, name: called, place, startedOn: startedOn || null, requestKey: key },
               {
                 onSuccess: (batch) => {
                   forgetDraft();

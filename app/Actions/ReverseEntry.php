@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Batch;
+use App\Models\BatchEntry;
+use App\Models\Serving;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Ledger\Entry\Give;
+use Tempesal\Core\Ledger\Entry\Starter;
+use Tempesal\Core\Ledger\NotEnough;
+
+/**
+ * Takes a mistaken entry back by an entry. What two jars wrote together is taken back in both; a serving goes back into
+ * the jar and off the person's day. Twice is once.
+ */
+final readonly class ReverseEntry
+{
+    public function __construct(private KeepLedger $ledger, private UndoServing $undo)
+    {
+    }
+
+    /** Refuses, in a sentence, what the history would not hold together without. */
+    public function __invoke(string $batchId, string $entryId): Batch
+    {
+        return DB::transaction(function () use ($batchId, $entryId): Batch {
+            $mistake = BatchEntry::query()->where('batch_id', $batchId)->findOrFail($entryId);
+            $serving = Serving::query()->where('batch_entry_id', $mistake->id)->first();
+            if ($serving !== null) {
+                ($this->undo)($serving->id);
+
+                return $this->ledger->lock($batchId);
+            }
+            $twin = $this->twin($mistake);
+            $locked = [];
+            foreach (collect([$batchId, $twin?->batch_id])->filter()->unique()->sort() as $id) {
+                $locked[$id] = $this->ledger->lock($id);
+            }
+            if ($mistake->kind === BatchEntry::REVERSAL) {
+                throw ValidationException::withMessages(['entry' => 'What was taken back stays taken back; write it down anew.']);
+            }
+            if ($locked[$batchId]->entries->contains('reverses_id', $mistake->id)) {
+                return $locked[$batchId];
+            }
+            try {
+                foreach (array_filter([$mistake, $twin]) as $line) {
+                    $this->ledger->reverse($locked[$line->batch_id], $line, CarbonImmutable::now());
+                    $this->ledger->check($locked[$line->batch_id]);
+                }
+            } catch (NotEnough $refusal) {
+                throw ValidationException::withMessages(['entry' => $refusal->getMessage().' Take back what came after it first.']);
+            }
+
+            return $locked[$batchId];
+        });
+    }
+
+    /** The line that another jar wrote at the same time: the lender's for a starter, the borrower's for what was given. */
+    private function twin(BatchEntry $line): ?BatchEntry
+    {
+        if ($line->kind !== Starter::kind() && $line->kind !== Give::kind()) {
+            return null;
+        }
+        $entry = $line->read();
+        $other = match (true) {
+            $entry instanceof Starter && $entry->fromBatch !== null => ['batch' => $entry->fromBatch, 'kind' => Give::kind(), 'names' => 'toBatch'],
+            $entry instanceof Give => ['batch' => $entry->toBatch, 'kind' => Starter::kind(), 'names' => 'fromBatch'],
+            default => null,
+        };
+
+        return $other === null ? null : BatchEntry::standing()->where('batch_id', $other['batch'])->where('kind', $other['kind'])
+            ->where('happened_at', $line->happened_at)->get()
+            ->first(static fn (BatchEntry $twin): bool => ($twin->entry[$other['names']] ?? null) === $line->batch_id
+                && abs((float) ($twin->entry['grams'] ?? 0.0) - (float) ($line->entry['grams'] ?? 0.0)) < 1e-9);
+    }
+}

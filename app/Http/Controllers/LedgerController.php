@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\PreviewEntry;
+use App\Actions\ReverseEntry;
+use App\Actions\WriteEntry;
+use App\Http\Requests\EntryRequest;
+use App\Ledger\ReadEntries;
+use App\Models\Batch;
+use App\Views\LineageView;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Question\Questions;
+
+/**
+ * What was done to a batch, what would follow, and who fed whom.
+ */
+final readonly class LedgerController
+{
+    public function store(string $batch, EntryRequest $request, WriteEntry $write, BatchController $batches): JsonResponse
+    {
+        $write($batch, $request->entry(), $request->at(), $request->string('requestKey')->value());
+
+        return $batches->show($batch, new Request)->setStatusCode(201);
+    }
+
+    public function preview(string $batch, EntryRequest $request, PreviewEntry $preview): JsonResponse
+    {
+        return new JsonResponse($preview($batch, $request->entry(), $request->at()));
+    }
+
+    public function reverse(string $batch, string $entry, ReverseEntry $reverse, BatchController $batches): JsonResponse
+    {
+        $reverse($batch, $entry);
+
+        return $batches->show($batch, new Request)->setStatusCode(201);
+    }
+
+    /** @throws ValidationException */
+    public function ask(string $batch, Request $request): JsonResponse
+    {
+        $ledger = Batch::query()->with('entries')->findOrFail($batch)->ledger();
+        try {
+            $asked = $request->input('question');
+            $fields = Fields::of(is_array($asked) ? ReadEntries::pantry()->fill($asked, 'question') : $asked, 'question');
+            $question = Questions::read($fields);
+            $fields->refuseUnread();
+        } catch (InvalidField $refusal) {
+            throw ValidationException::withMessages([$refusal->path => ucfirst($refusal->reason)]);
+        }
+
+        return new JsonResponse($question->answer($ledger)->toArray());
+    }
+
+    public function lineage(): JsonResponse
+    {
+        return new JsonResponse(LineageView::ofKitchen());
+    }
+}

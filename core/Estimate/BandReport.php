@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Estimate;
+
+/**
+ * A band as it is written down: its ends, and what each uncertain input adds to it.
+ */
+final class BandReport
+{
+    /** @return array<string, mixed> */
+    public static function of(Estimate $estimate): array
+    {
+        return [
+            ...$estimate->band->toArray(),
+            'contributions' => array_map(static fn (Contribution $contribution): array => [
+                'input' => $contribution->input->key,
+                'label' => $contribution->input->label,
+                'share' => $contribution->share,
+                'remedy' => $contribution->input->remedy,
+                'without' => $estimate->without($contribution->input->key)->toArray(),
+            ], $estimate->contributions),
+        ];
+    }
+
+    /** What makes the band, and what would narrow it, in a sentence; null for an exact value. */
+    public static function sentence(Estimate $estimate): ?string
+    {
+        $widest = $estimate->contributions[0] ?? null;
+        if ($widest === null || $estimate->band->typical <= 0.0) {
+            return null;
+        }
+        $text = sprintf('%d %% of this band is %s', (int) round($widest->share * 100.0), $widest->input->label);
+
+        return $widest->input->remedy === null ? "{$text}." : sprintf(
+            '%s; %s, and ±%d %% becomes ±%d %%.', $text, $widest->input->remedy,
+            self::percent($estimate->band), self::percent($estimate->without($widest->input->key)),
+        );
+    }
+
+    /** Half the band's width in percent of its typical value. */
+    private static function percent(Band $band): int
+    {
+        return (int) round(($band->high - $band->low) / 2.0 / $band->typical * 100.0);
+    }
+}

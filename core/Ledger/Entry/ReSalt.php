@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Ledger\Entry;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Estimate\Point;
+use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\Resolvable;
+use Tempesal\Core\Ledger\Strength;
+use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltProduct;
+
+/**
+ * Salt that brings the whole jar to a wanted strength at rest: a re-used brine with fresh vegetable, a thinned batch.
+ */
+final readonly class ReSalt implements Resolvable
+{
+    /**
+     * @param  float  $share  wanted, 0.025 for 2.5 %
+     * @param  Grams|null  $grams  of the product, once it is worked out
+     */
+    public function __construct(public float $share, public Basis $basis, public SaltProduct $product, public ?Grams $grams = null)
+    {
+    }
+
+    public static function kind(): string
+    {
+        return 're_salt';
+    }
+
+    public function resolve(BatchState $before): self
+    {
+        return new self($this->share, $this->basis, $this->product, Strength::of($before)->saltToAdd($this->share, $this->basis, $this->product));
+    }
+
+    public function applyTo(BatchState $state, Point $point): BatchState
+    {
+        return $this->grams === null
+            ? $this->resolve($state)->applyTo($state, $point)
+            : $state->receive($this->product->masses($this->grams->value, $point), $state->liquid());
+    }
+
+    public static function read(Fields $fields): self
+    {
+        $basis = $fields->choice('basis', Basis::class, Basis::BrineStrength);
+        if ($basis === Basis::OfVegetable) {
+            throw $fields->invalid('basis', 'a jar is re-salted by its water or by everything in it, not by the vegetable.');
+        }
+        $share = $fields->share('share');
+        if ($share > 0.5) {
+            throw $fields->invalid('share', 'more than half is no strength a jar can have.');
+        }
+
+        return new self($share, $basis, $fields->has('product') ? SaltProduct::read($fields->child('product')) : SaltProduct::pure());
+    }
+
+    public function toArray(): array
+    {
+        return ['kind' => self::kind(), 'share' => $this->share, 'basis' => $this->basis->value, 'product' => $this->product->toArray()];
+    }
+}

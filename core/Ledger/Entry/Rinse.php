@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Ledger\Entry;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Estimate\Point;
+use Tempesal\Core\Ledger\Account;
+use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\Entry;
+use Tempesal\Core\Ledger\Film;
+use Tempesal\Core\Ledger\Masses;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Washing;
+use Tempesal\Core\Uptake\Piece;
+
+/**
+ * All the pieces go under running water: salt leaves them into an unlimited fresh bath, and the film becomes fresh water.
+ */
+final readonly class Rinse implements Entry
+{
+    /** @param  Piece|null  $piece  null: the pieces that are in the jar, as they are usually cut */
+    public function __construct(public Washing $washing, public Band $film, public ?Piece $piece = null)
+    {
+    }
+
+    public static function kind(): string
+    {
+        return 'rinse';
+    }
+
+    public function applyTo(BatchState $state, Point $point): BatchState
+    {
+        $pieces = $state->phase(Phase::Pieces);
+        $washed = new Masses(sodiumMg: $pieces->sodiumMg * $this->washing->share($this->piece ?? $state->piece, $point));
+        $film = Film::share($this->film, $point) * $pieces->weightG();
+
+        return $state
+            ->release($washed, Phase::Pieces, Account::Discarded)
+            ->releaseAll(Phase::Brine, Account::Discarded)
+            ->receive(Masses::water($film), Phase::Brine);
+    }
+
+    public static function read(Fields $fields): self
+    {
+        return new self(
+            Washing::read($fields), $fields->band('film', Film::drained(), 0.0, 1.0),
+            $fields->has('piece') ? Piece::read($fields->child('piece')) : null,
+        );
+    }
+
+    public function toArray(): array
+    {
+        return [
+            'kind' => self::kind(), ...$this->washing->toArray(), 'film' => $this->film->toArray(),
+            ...($this->piece === null ? [] : ['piece' => $this->piece->toArray()]),
+        ];
+    }
+}

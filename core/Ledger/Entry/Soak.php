@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Ledger\Entry;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Estimate\Point;
+use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\Entry;
+use Tempesal\Core\Ledger\Exchange;
+use Tempesal\Core\Ledger\Passage;
+use Tempesal\Core\Measure\Celsius;
+use Tempesal\Core\Measure\Seconds;
+use Tempesal\Core\Uptake\Piece;
+use Tempesal\Core\Uptake\TemperatureHistory;
+
+/**
+ * Pieces lie in their brine, and salt moves: for a time, from now on, or until it is even.
+ */
+final readonly class Soak implements Entry
+{
+    /** The same thing by three names. */
+    public const WORDS = ['soak', 'rest', 'ferment'];
+
+    /** A kitchen: common practice, no source. */
+    public const ROOM_CELSIUS = 20.0;
+
+    /**
+     * @param  Seconds|null  $duration  null: from now on, or with $even until salt is even
+     * @param  Piece|null  $piece  null: the pieces that are in the jar, as they are usually cut
+     * @param  string  $word  how the cook would call it: one of WORDS
+     */
+    private function __construct(
+        public ?Seconds $duration,
+        public TemperatureHistory $temperature,
+        public ?Piece $piece,
+        public bool $even,
+        public string $word = 'soak',
+    ) {
+    }
+
+    public static function lasting(Seconds $duration, ?TemperatureHistory $temperature = null, ?Piece $piece = null): self
+    {
+        return new self($duration, $temperature ?? self::room(), $piece, false);
+    }
+
+    /** Goes on for as long as nothing else happens, and beyond. */
+    public static function fromNowOn(?TemperatureHistory $temperature = null, ?Piece $piece = null): self
+    {
+        return new self(null, $temperature ?? self::room(), $piece, false, 'ferment');
+    }
+
+    public static function untilEven(?Piece $piece = null): self
+    {
+        return new self(null, self::room(), $piece, true, 'rest');
+    }
+
+    /** The same under another of its WORDS. */
+    public function called(string $word): self
+    {
+        return new self($this->duration, $this->temperature, $this->piece, $this->even, $word);
+    }
+
+    public static function room(): TemperatureHistory
+    {
+        return TemperatureHistory::constant(Celsius::of(self::ROOM_CELSIUS));
+    }
+
+    public static function kind(): string
+    {
+        return 'soak';
+    }
+
+    public function applyTo(BatchState $state, Point $point): BatchState
+    {
+        if ($this->even) {
+            return Exchange::settle($state, $this->piece);
+        }
+        if ($this->duration === null) {
+            return $state->bathing($this->temperature, $this->piece);
+        }
+
+        return Passage::bathe($state, $this->temperature, $this->piece, 0.0, $this->duration->value, $point);
+    }
+
+    /** @throws InvalidField */
+    public static function read(Fields $fields): self
+    {
+        $until = $fields->has('until') ? $fields->text('until') : null;
+        $duration = $fields->duration();
+        if ($until !== null && $duration !== null) {
+            throw $fields->invalid('until', 'give a time or "until", not both.');
+        }
+        if (! in_array($until, [null, 'even', 'further'], true)) {
+            throw $fields->invalid('until', 'one of these is needed here: even, further.');
+        }
+        if ($until === null && $duration === null) {
+            throw $fields->invalid('hours', 'a time is needed here, in seconds, minutes, hours or days, or "until": "even" or "further".');
+        }
+
+        return new self(
+            $duration,
+            TemperatureHistory::read($fields, self::ROOM_CELSIUS),
+            $fields->has('piece') ? Piece::read($fields->child('piece')) : null,
+            $until === 'even',
+            $fields->has('kind') ? $fields->text('kind') : 'soak',
+        );
+    }
+
+    public function toArray(): array
+    {
+        return [
+            'kind' => $this->word,
+            ...($this->duration === null ? ['until' => $this->even ? 'even' : 'further'] : ['seconds' => $this->duration->value]),
+            ...($this->even ? [] : $this->temperature->toArray()),
+            ...($this->piece === null ? [] : ['piece' => $this->piece->toArray()]),
+        ];
+    }
+}

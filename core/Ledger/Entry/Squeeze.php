@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Ledger\Entry;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Estimate\Point;
+use Tempesal\Core\Estimate\Uncertain;
+use Tempesal\Core\Ledger\Account;
+use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\Entry;
+use Tempesal\Core\Ledger\Film;
+use Tempesal\Core\Ledger\Masses;
+use Tempesal\Core\Ledger\Phase;
+
+/**
+ * Pieces are pressed out by hand: most of the film goes, and some of their own water with the salt in it.
+ */
+final readonly class Squeeze implements Entry
+{
+    /**
+     * @param  Band  $film  brine that still clings, as a share of the pieces' weight
+     * @param  Band  $tissueWater  share of the pieces' own water that is pressed out
+     */
+    public function __construct(public Band $film, public Band $tissueWater)
+    {
+    }
+
+    /** A firm squeeze: common practice, no source. */
+    public static function firm(): self
+    {
+        return new self(Film::squeezed(), Band::of(0.05, 0.10, 0.20));
+    }
+
+    public static function kind(): string
+    {
+        return 'squeeze';
+    }
+
+    public function applyTo(BatchState $state, Point $point): BatchState
+    {
+        $pieces = $state->phase(Phase::Pieces);
+        $share = $point->of(new Uncertain('squeeze', 'how hard the pieces are squeezed', $this->tissueWater, 'weigh them after squeezing'));
+        $pressed = new Masses($pieces->waterG * $share, $pieces->sodiumMg * $share);
+
+        return Film::drain($state->release($pressed, Phase::Pieces, Account::Discarded), $this->film, $point);
+    }
+
+    public static function read(Fields $fields): self
+    {
+        return new self($fields->band('film', Film::squeezed(), 0.0, 1.0), $fields->band('tissueWater', self::firm()->tissueWater, 0.0, 0.9));
+    }
+
+    public function toArray(): array
+    {
+        return ['kind' => self::kind(), 'film' => $this->film->toArray(), 'tissueWater' => $this->tissueWater->toArray()];
+    }
+}

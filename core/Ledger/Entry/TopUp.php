@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Ledger\Entry;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Estimate\Point;
+use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\Masses;
+use Tempesal\Core\Ledger\Resolvable;
+use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Salt\SaltProduct;
+use Tempesal\Core\Salt\SodiumChloride;
+
+/**
+ * The level has sunk: water goes in, or brine of a named strength, or brine as strong as the batch's own.
+ */
+final readonly class TopUp implements Resolvable
+{
+    /**
+     * @param  Grams  $grams  of water or brine
+     * @param  float|null  $strength  salt / (salt + water), 0 to 1; null: as strong as the batch's own
+     */
+    public function __construct(public Grams $grams, public ?float $strength, public SaltProduct $product)
+    {
+    }
+
+    public static function kind(): string
+    {
+        return 'top_up';
+    }
+
+    public function resolve(BatchState $before): self
+    {
+        return $this->strength !== null ? $this : new self($this->grams, $before->phase($before->liquid())->brineStrength(), $this->product);
+    }
+
+    public function applyTo(BatchState $state, Point $point): BatchState
+    {
+        $salt = $this->grams->value * ($this->strength ?? 0.0);
+        $water = Masses::water($this->grams->value - $salt);
+
+        return $state->receive($water->plus($this->product->masses($salt, $point)), $state->liquid());
+    }
+
+    public static function read(Fields $fields): self
+    {
+        $isOwn = $fields->has('strength') && $fields->isText('strength');
+        if ($isOwn && $fields->text('strength') !== 'own') {
+            throw $fields->invalid('strength', 'a share from 0 to 1 is needed here, or "own".');
+        }
+        $strength = $isOwn ? null : $fields->share('strength', 0.0);
+        if ($strength !== null && $strength > SodiumChloride::STRONGEST) {
+            throw $fields->invalid('strength', 'water cannot dissolve that much salt; 0.264 is the strongest brine there is at 20 °C.');
+        }
+
+        return new self($fields->grams(), $strength, $fields->has('product') ? SaltProduct::read($fields->child('product')) : SaltProduct::pure());
+    }
+
+    public function toArray(): array
+    {
+        return ['kind' => self::kind(), 'grams' => $this->grams->value, 'strength' => $this->strength ?? 'own', 'product' => $this->product->toArray()];
+    }
+}

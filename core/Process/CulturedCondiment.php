@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Process;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Formula\Amount;
+use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Ledger\Entry\Salt;
+use Tempesal\Core\Ledger\Entry\Soak;
+use Tempesal\Core\Ledger\Entry\Starter;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Salt\SaltDose;
+
+/**
+ * A purée or emulsion with live brine, whey or vinegar stirred in. What the starter carries counts.
+ */
+final readonly class CulturedCondiment implements Process
+{
+    /** @param  non-empty-list<Amount>  $base */
+    public function __construct(private array $base, private ?SaltDose $salt, private ?Starter $starter, private Soak $ferment)
+    {
+    }
+
+    public static function read(Fields $fields): self
+    {
+        /** @var non-empty-list<Amount> $base */
+        $base = Amount::readAll($fields, 'base', true);
+
+        return new self(
+            $base,
+            $fields->has('salt') ? Parts::salt($fields, Method::CulturedCondiment, $base) : null,
+            Parts::starter($fields), Parts::ferment($fields),
+        );
+    }
+
+    public function entries(): array
+    {
+        return [
+            ...Amount::allInto(Phase::Sauce, $this->base),
+            ...($this->salt === null ? [] : [new Salt($this->salt, Phase::Sauce)]),
+            ...($this->starter === null ? [] : [$this->starter->into(Phase::Sauce)]),
+            $this->ferment,
+        ];
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Process;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Formula\Amount;
+use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Ledger\Entry\Salt;
+use Tempesal\Core\Ledger\Entry\Soak;
+use Tempesal\Core\Ledger\Entry\Starter;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Salt\SaltDose;
+
+/**
+ * Chopped or blended pulp with salt on its weight: one phase from the start.
+ */
+final readonly class Mash implements Process
+{
+    /** @param  non-empty-list<Amount>  $vegetables */
+    public function __construct(private array $vegetables, private SaltDose $salt, private ?Starter $starter, private Soak $ferment)
+    {
+    }
+
+    public static function read(Fields $fields): self
+    {
+        /** @var non-empty-list<Amount> $vegetables */
+        $vegetables = Amount::readAll($fields, 'vegetables', true);
+
+        return new self($vegetables, Parts::salt($fields, Method::Mash, $vegetables), Parts::starter($fields), Parts::ferment($fields));
+    }
+
+    public function entries(): array
+    {
+        return [
+            new Salt($this->salt, Phase::Sauce),
+            ...($this->starter === null ? [] : [$this->starter->into(Phase::Sauce)]),
+            ...Amount::allInto(Phase::Sauce, $this->vegetables),
+            $this->ferment,
+        ];
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Process;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Formula\Amount;
+use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Ledger\Entry\Soak;
+use Tempesal\Core\Ledger\Entry\Starter;
+use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\JarContents;
+use Tempesal\Core\Salt\NoBasis;
+use Tempesal\Core\Salt\SaltDose;
+use Tempesal\Core\Salt\SaltProduct;
+
+/**
+ * Reading what several processes have in common.
+ */
+final class Parts
+{
+    /**
+     * The salt as it was given: weighed, spooned, or as a share of what it goes on.
+     *
+     * @param  list<Amount>  $vegetables
+     * @param  list<Amount>  $others
+     *
+     * @throws InvalidField
+     */
+    public static function salt(Fields $fields, Method $method, array $vegetables, ?Grams $water = null, array $others = []): SaltDose
+    {
+        $salt = $fields->child('salt');
+        if (! $salt->has('share')) {
+            return SaltDose::read($salt);
+        }
+        $share = $salt->share('share');
+        $contents = new JarContents(Grams::zero(), Grams::of(Amount::sum($vegetables)), $water ?? Grams::zero(), Grams::of(Amount::sum($others)));
+        try {
+            $grams = $contents->saltFor($share, $salt->choice('basis', Basis::class, $method->usualBasis()));
+        } catch (NoBasis $refusal) {
+            throw $salt->invalid('basis', $refusal->getMessage());
+        }
+
+        return SaltDose::weighed(SaltProduct::read($salt->child('product')), $grams);
+    }
+
+    /** @throws InvalidField */
+    public static function starter(Fields $fields): ?Starter
+    {
+        return $fields->has('starter') ? Starter::read($fields->child('starter')) : null;
+    }
+
+    /**
+     * The ferment as it was given; from now on when it was not.
+     *
+     * @throws InvalidField
+     */
+    public static function ferment(Fields $fields): Soak
+    {
+        return $fields->has('ferment') ? self::soak($fields->child('ferment'), 'ferment') : Soak::fromNowOn();
+    }
+
+    /** @throws InvalidField */
+    public static function soak(Fields $fields, string $word): Soak
+    {
+        return Soak::read($fields)->called($word);
+    }
+}

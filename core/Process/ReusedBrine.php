@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Process;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Formula\Amount;
+use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Ledger\Entry\Draw;
+use Tempesal\Core\Ledger\Entry\ReSalt;
+use Tempesal\Core\Ledger\Entry\Soak;
+use Tempesal\Core\Ledger\Entry\Starter;
+use Tempesal\Core\Ledger\Phase;
+
+/**
+ * A finished jar's brine poured over a fresh batch. The first batch took half of its salt, so it is salted up again.
+ */
+final readonly class ReusedBrine implements Process
+{
+    /**
+     * @param  Starter  $brine  of the finished jar
+     * @param  non-empty-list<Amount>  $vegetables
+     * @param  Band  $draw  juice, as a share of the vegetable's weight
+     */
+    public function __construct(private Starter $brine, private array $vegetables, private ?ReSalt $reSalt, private Band $draw, private Soak $ferment)
+    {
+    }
+
+    public static function read(Fields $fields): self
+    {
+        /** @var non-empty-list<Amount> $vegetables */
+        $vegetables = Amount::readAll($fields, 'vegetables', true);
+
+        return new self(
+            Starter::read($fields->child('brine')), $vegetables,
+            $fields->has('reSalt') ? ReSalt::read($fields->child('reSalt')) : null,
+            $fields->band('draw', Method::ReusedBrine->draw(0.0), -0.3, 0.9),
+            Parts::ferment($fields),
+        );
+    }
+
+    public function entries(): array
+    {
+        return [
+            $this->brine->into(Phase::Brine),
+            ...Amount::allInto(Phase::Pieces, $this->vegetables),
+            ...($this->reSalt === null ? [] : [$this->reSalt]),
+            new Draw($this->draw),
+            $this->ferment,
+        ];
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Process;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Formula\Amount;
+use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Ledger\Entry\Add;
+use Tempesal\Core\Ledger\Entry\Drain;
+use Tempesal\Core\Ledger\Entry\Draw;
+use Tempesal\Core\Ledger\Entry\Rinse;
+use Tempesal\Core\Ledger\Entry\Salt;
+use Tempesal\Core\Ledger\Entry\Soak;
+use Tempesal\Core\Ledger\Entry\Squeeze;
+use Tempesal\Core\Ledger\Film;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Washing;
+use Tempesal\Core\Measure\Celsius;
+use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Measure\Seconds;
+use Tempesal\Core\Produce\Ingredient;
+use Tempesal\Core\Salt\SaltDose;
+use Tempesal\Core\Uptake\TemperatureHistory;
+
+/**
+ * Salted first, dressed afterwards: kimchi style, salted dry or soaked, rinsed and squeezed; and salt and drain, where
+ * nothing is rinsed. Most of the first salt is thrown away; the paste's stays.
+ */
+final readonly class SaltedAndDressed implements Process
+{
+    /**
+     * @param  non-empty-list<Amount>  $vegetables
+     * @param  Grams|null  $water  of a soak; null: salted dry
+     * @param  list<Amount>  $alongside  what is salted together with them, sugar for one
+     * @param  Band  $draw  juice, as a share of the vegetable's weight
+     * @param  Soak  $salting  the rest or soak
+     * @param  list<Amount>  $paste
+     */
+    public function __construct(
+        private array $vegetables,
+        private ?Grams $water,
+        private SaltDose $salt,
+        private array $alongside,
+        private Band $draw,
+        private Soak $salting,
+        private ?Washing $rinse,
+        private ?Squeeze $squeeze,
+        private array $paste,
+        private Soak $ferment,
+    ) {
+    }
+
+    public static function read(Fields $fields): self
+    {
+        $method = $fields->choice('method', Method::class);
+        $isKimchi = $method !== Method::SaltAndDrain;
+        /** @var non-empty-list<Amount> $vegetables */
+        $vegetables = Amount::readAll($fields, 'vegetables', true);
+        $water = $method === Method::KimchiSoaked ? $fields->grams('water') : null;
+        $rinse = $fields->has('rinse') ? Washing::read($fields->child('rinse')) : null;
+        if (! $isKimchi && $rinse !== null) {
+            throw $fields->invalid('rinse', 'salt and drain is not rinsed; that would be kimchi style, salted dry.');
+        }
+
+        return new self(
+            $vegetables, $water,
+            Parts::salt($fields, $method, $vegetables, $water),
+            Amount::readAll($fields, 'alongside'),
+            $fields->band('draw', $method->draw(0.0), -0.3, 0.9),
+            $fields->has('salting') ? Parts::soak($fields->child('salting'), $water === null ? 'rest' : 'soak') : self::usualSalting($method),
+            $rinse ?? ($isKimchi ? Washing::underTheTap(Seconds::of(120.0)) : null),
+            $fields->has('squeeze') ? Squeeze::read($fields->child('squeeze')) : ($isKimchi ? Squeeze::firm() : null),
+            Amount::readAll($fields, 'paste'),
+            Parts::ferment($fields),
+        );
+    }
+
+    public function entries(): array
+    {
+        return [
+            ...($this->water === null ? [] : [new Add(Ingredient::water(), Band::exact($this->water->value), Phase::Brine)]),
+            new Salt($this->salt, Phase::Brine),
+            ...Amount::allInto(Phase::Brine, $this->alongside),
+            ...Amount::allInto(Phase::Pieces, $this->vegetables),
+            new Draw($this->draw),
+            $this->salting,
+            new Drain(Film::drained()),
+            ...($this->rinse === null ? [] : [new Rinse($this->rinse, Film::drained())]),
+            ...($this->squeeze === null ? [] : [$this->squeeze]),
+            ...Amount::allInto(Phase::Brine, $this->paste),
+            $this->ferment,
+        ];
+    }
+
+    /** An hour in salt, or a night in brine: common practice, no source. */
+    private static function usualSalting(Method $method): Soak
+    {
+        $room = TemperatureHistory::constant(Celsius::of(Soak::ROOM_CELSIUS));
+
+        return $method === Method::KimchiSoaked ? Soak::lasting(Seconds::ofHours(18.0), $room) : Soak::lasting(Seconds::ofHours(1.0), $room)->called('rest');
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Process;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Formula\Amount;
+use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Ledger\Entry\Blend;
+use Tempesal\Core\Ledger\Entry\Drain;
+use Tempesal\Core\Ledger\Entry\Evaporate;
+use Tempesal\Core\Ledger\Entry\Heat;
+use Tempesal\Core\Ledger\Entry\Salt;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Salt\SaltDose;
+
+/**
+ * A batch becomes a sauce: strained, some brine kept, blended, thinned with vinegar, oil, honey or water, and heated
+ * when it is to stay as it is.
+ */
+final readonly class Transform implements Process
+{
+    /**
+     * @param  Drain|null  $strain  null: all of the brine is blended in
+     * @param  list<Amount>  $additions
+     */
+    public function __construct(
+        private ?Drain $strain,
+        private array $additions,
+        private ?SaltDose $salt,
+        private bool $heat,
+        private ?Evaporate $simmeredAway,
+    ) {
+    }
+
+    public static function read(Fields $fields): self
+    {
+        $additions = Amount::readAll($fields, 'additions');
+        $heat = $fields->flag('heat');
+        if ($fields->has('simmeredAway') && ! $heat) {
+            throw $fields->invalid('simmeredAway', 'water only simmers away when the sauce is heated.');
+        }
+
+        return new self(
+            $fields->has('strain') ? Drain::read($fields->child('strain')) : null,
+            $additions,
+            $fields->has('salt') ? Parts::salt($fields, Method::Transform, $additions) : null,
+            $heat,
+            $fields->has('simmeredAway') ? new Evaporate($fields->band('simmeredAway')) : null,
+        );
+    }
+
+    public function entries(): array
+    {
+        return [
+            ...($this->strain === null ? [] : [$this->strain]),
+            new Blend,
+            ...Amount::allInto(Phase::Sauce, $this->additions),
+            ...($this->salt === null ? [] : [new Salt($this->salt, Phase::Sauce)]),
+            ...($this->heat ? [new Heat] : []),
+            ...($this->simmeredAway === null ? [] : [$this->simmeredAway]),
+        ];
+    }
+}
