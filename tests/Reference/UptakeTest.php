@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Tempesal\Core\Uptake\Bessel;
 use Tempesal\Core\Uptake\PieceForm;
+use Tempesal\Core\Uptake\ShortTime;
 use Tempesal\Core\Uptake\UptakeSeries;
 
 // Computed apart from this program: series and finite-volume solution agree to 5e-6.
@@ -21,6 +22,21 @@ it('agrees with the Laplace transform wherever salt can be on its way', function
     foreach ($rows as $row) {
         [$form, $fourier, $alpha, $share] = explode(',', $row);
         expect(UptakeSeries::share(PieceForm::from($form), (float) $fourier, (float) $alpha))->toEqualWithDelta((float) $share, 1e-6, $row);
+    }
+});
+
+it('goes over from the contour to the series without a step', function (PieceForm $form): void {
+    foreach ([0.0, 0.2, 2.0, 20.0] as $beta) {
+        foreach ([1e-4, 1e-3, ShortTime::UNTIL] as $fourier) {
+            expect(ShortTime::share($form, $fourier, $beta))->toEqualWithDelta(UptakeSeries::sum($form, $fourier, $beta), 5e-9);
+        }
+    }
+})->with(PieceForm::cases());
+
+// Crank, 4.20: soon after the start an unlimited bath has carried a sheet 2 sqrt(Fo / pi) of the way.
+it('starts with the square root of time', function (): void {
+    foreach ([1e-12, 1e-9, 1e-5] as $fourier) {
+        expect(UptakeSeries::share(PieceForm::Sheet, $fourier, INF) / (2.0 * sqrt($fourier / M_PI)))->toEqualWithDelta(1.0, 1e-6);
     }
 });
 
