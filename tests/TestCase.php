@@ -24,10 +24,9 @@ abstract class TestCase extends LaravelTestCase
     /** A cook with a stocked kitchen of their own; the second eater has a limit of 1500 mg. */
     protected function cook(string $email = 'cook@example.org', string $timeZone = 'UTC'): User
     {
-        return app(OpenKitchen::class)('Test kitchen', $email, 'a long enough password', $timeZone, SpoonSystem::Us, [
-            ['name' => 'Ada', 'targetSodiumMg' => 2000, 'targetSource' => 'test', 'usualServingG' => 40.0, 'restOfDietMg' => 1200],
-            ['name' => 'Bo', 'targetSodiumMg' => 1500, 'targetSource' => 'test', 'usualServingG' => 25.0, 'restOfDietMg' => [1 => 900, 2 => 900, 3 => 900, 4 => 900, 5 => 900, 6 => 1100, 7 => 1100]],
-        ], [0 => 2, 1 => 4, 2 => 2]);
+        return app(
+            OpenKitchen::class,
+        )('Test kitchen', $email, 'a long enough password', $timeZone, SpoonSystem::Us, [['name' => 'Ada', 'targetSodiumMg' => 2000, 'targetSource' => 'test', 'usualServingG' => 40.0, 'restOfDietMg' => 1200], ['name' => 'Bo', 'targetSodiumMg' => 1500, 'targetSource' => 'test', 'usualServingG' => 25.0, 'restOfDietMg' => [1 => 900, 2 => 900, 3 => 900, 4 => 900, 5 => 900, 6 => 1100, 7 => 1100]]], [0 => 2, 1 => 4, 2 => 2]);
     }
 
     protected function asCook(User $cook): static
@@ -73,7 +72,12 @@ abstract class TestCase extends LaravelTestCase
     public function json($method, $uri, array $data = [], array $headers = [], $options = 0): TestResponse
     {
         $answer = parent::json($method, $uri, $data, $headers, $options);
-        Contract::read()->assertAnswer((string) $method, (string) $uri, $answer->getStatusCode(), (string) $answer->getContent());
+        Contract::read()->assertAnswer(
+            (string) $method,
+            (string) $uri,
+            $answer->getStatusCode(),
+            (string) $answer->getContent(),
+        );
 
         return $answer;
     }
@@ -92,7 +96,11 @@ abstract class TestCase extends LaravelTestCase
     protected function startJar(array $change = []): TestResponse
     {
         return $this->postJson('/api/batches', [
-            ...$this->bench(), 'name' => 'Carrots', 'place' => 'counter', 'requestKey' => (string) Str::ulid(), ...$change,
+            ...$this->bench(),
+            'name' => 'Carrots',
+            'place' => 'counter',
+            'requestKey' => (string) Str::ulid(),
+            ...$change,
         ]);
     }
 }

@@ -13,7 +13,7 @@ it('describes every address and no other', function (): void {
         /** @var Route $route */
         if (str_starts_with($route->uri(), 'api/') && $route->uri() !== 'api/{any}') {
             foreach (array_diff($route->methods(), ['HEAD']) as $method) {
-                $routes[] = $method.' '.substr($route->uri(), 3);
+                $routes[] = $method . ' ' . substr($route->uri(), 3);
             }
         }
     }
@@ -23,17 +23,26 @@ it('describes every address and no other', function (): void {
 
 it('has the client types that belong to it', function (): void {
     $root = dirname(__DIR__, 2);
-    $fresh = tempnam(sys_get_temp_dir(), 'contract').'.ts';
-    (new Process(['npx', '--no-install', 'openapi-typescript', 'contract/openapi.yaml', '-o', $fresh], $root))->mustRun();
-    expect(file_get_contents("{$root}/web/src/api/contract.gen.ts"))->toBe(file_get_contents($fresh), 'Run: npm run contract');
+    $fresh = tempnam(sys_get_temp_dir(), 'contract') . '.ts';
+    (new Process(
+        ['npx', '--no-install', 'openapi-typescript', 'contract/openapi.yaml', '-o', $fresh],
+        $root,
+    ))->mustRun();
+    expect(file_get_contents("{$root}/web/src/api/contract.gen.ts"))->toBe(
+        file_get_contents($fresh),
+        'Run: npm run contract',
+    );
     unlink($fresh);
 });
 
 it('says no to an answer that drifts', function (): void {
-    expect(fn () => Contract::read()->assertAnswer('GET', '/api/session', 200, '{"isSignedIn":"yes"}'))
-        ->toThrow(PHPUnit\Framework\AssertionFailedError::class);
+    expect(
+        fn() => Contract::read()->assertAnswer('GET', '/api/session', 200, '{"isSignedIn":"yes"}'),
+    )->toThrow(PHPUnit\Framework\AssertionFailedError::class);
 });
 
 it('says no to an address it does not know', function (): void {
-    $this->getJson('/api/nowhere')->assertNotFound()->assertJson(['message' => 'There is nothing here by that name.']);
+    $this->getJson('/api/nowhere')
+        ->assertNotFound()
+        ->assertJson(['message' => 'There is nothing here by that name.']);
 });

@@ -7,7 +7,22 @@ arch('the core stands alone')
     ->not->toUse(['Illuminate', 'App', 'Symfony', 'Carbon', 'Opis', 'Database']);
 
 arch('the core has no clock, no chance and no way out')
-    ->expect(['date', 'time', 'microtime', 'now', 'rand', 'mt_rand', 'random_int', 'file_get_contents', 'fopen', 'getenv', 'config', 'app', 'dump', 'dd'])
+    ->expect([
+        'date',
+        'time',
+        'microtime',
+        'now',
+        'rand',
+        'mt_rand',
+        'random_int',
+        'file_get_contents',
+        'fopen',
+        'getenv',
+        'config',
+        'app',
+        'dump',
+        'dd',
+    ])
     ->not->toBeUsedIn('Tempesal\Core');
 
 arch('every file is strict')

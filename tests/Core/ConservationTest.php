@@ -17,7 +17,7 @@ const MICROGRAM = 1e-3;
 
 function kinds(Ledger $ledger): string
 {
-    return implode(' ', array_map(fn ($entry) => $entry->toArray()['kind'], $ledger->entries()));
+    return implode(' ', array_map(fn($entry) => $entry->toArray()['kind'], $ledger->entries()));
 }
 
 it('loses no sodium, no water and no weight, whatever is done to a jar', function (): void {
@@ -30,7 +30,7 @@ it('loses no sodium, no water and no weight, whatever is done to a jar', functio
             foreach (Account::cases() as $account) {
                 $astray += ($account->isSource() ? 1 : -1) * $state->account($account)->{$what};
             }
-            expect(abs($astray))->toBeLessThan(1e-6, "{$what}: ".kinds($ledger));
+            expect(abs($astray))->toBeLessThan(1e-6, "{$what}: " . kinds($ledger));
         }
     });
 });
@@ -41,7 +41,10 @@ it('never holds less than nothing', function (): void {
         foreach ($ledger->trail() as $state) {
             foreach (Phase::cases() as $phase) {
                 $masses = $state->phase($phase);
-                expect(min($masses->waterG, $masses->otherG, $masses->sodiumMg))->toBeGreaterThan(-1e-6, kinds($ledger));
+                expect(min($masses->waterG, $masses->otherG, $masses->sodiumMg))->toBeGreaterThan(
+                    -1e-6,
+                    kinds($ledger),
+                );
             }
         }
     });
@@ -51,31 +54,53 @@ it('keeps every band around its typical value', function (): void {
     Property::holds(31, 60, Property::moves())->then(function (array $moves): void {
         $ledger = RandomHistory::of(array_slice($moves, 0, 12));
         foreach (array_diff_key($ledger->estimates(), ['servings' => []]) as $estimate) {
-            expect($estimate->band->low)->toBeLessThanOrEqual($estimate->band->typical)
-                ->and($estimate->band->high)->toBeGreaterThanOrEqual($estimate->band->typical)
-                ->and(is_finite($estimate->band->high))->toBeTrue();
+            expect($estimate->band->low)
+                ->toBeLessThanOrEqual($estimate->band->typical)
+                ->and($estimate->band->high)
+                ->toBeGreaterThanOrEqual($estimate->band->typical)
+                ->and(is_finite($estimate->band->high))
+                ->toBeTrue();
         }
     });
 });
 
 it('loses nothing between two jars that lend to each other', function (): void {
-    Property::holds(4, 150, Property::moves(), Property::moves(), Generators::choose(1, 90))->then(function (array $one, array $two, int $share): void {
+    Property::holds(4, 150, Property::moves(), Property::moves(), Generators::choose(1, 90))->then(function (
+        array $one,
+        array $two,
+        int $share,
+    ): void {
         [$one, $two] = [array_slice($one, 0, 8), array_slice($two, 0, 8)];
         $kraut = RandomHistory::of($one);
         $beets = RandomHistory::of($two);
         for ($round = 0; $round < 2; $round++) {
             [$lender, $borrower] = $round === 0 ? [$kraut, $beets] : [$beets, $kraut];
-            $there = $lender->state()->phase($lender->state()->liquid())->weightG();
+            $there = $lender
+                ->state()
+                ->phase($lender->state()->liquid())
+                ->weightG();
             if ($there < 1.0) {
                 continue;
             }
-            [$starter, $give] = Lending::from('lender', 'lender', $lender)->lend(Grams::of($there * $share / 100.0), null, 'borrower');
-            [$kraut, $beets] = $round === 0 ? [$lender->with($give), $borrower->with($starter)] : [$borrower->with($starter), $lender->with($give)];
+            [$starter, $give] = Lending::from('lender', 'lender', $lender)->lend(
+                Grams::of(($there * $share) / 100.0),
+                null,
+                'borrower',
+            );
+            [$kraut, $beets] =
+                $round === 0
+                    ? [$lender->with($give), $borrower->with($starter)]
+                    : [$borrower->with($starter), $lender->with($give)];
         }
         $states = [$kraut->state(), $beets->state()];
-        $between = array_sum(array_map(fn ($state) => $state->account(Account::Received)->sodiumMg, $states));
-        $lent = array_sum(array_map(fn ($state) => $state->account(Account::GivenAway)->sodiumMg, $states));
-        $before = array_sum(array_map(fn ($moves) => RandomHistory::of($moves)->state()->account(Account::GivenAway)->sodiumMg, [$one, $two]));
+        $between = array_sum(array_map(fn($state) => $state->account(Account::Received)->sodiumMg, $states));
+        $lent = array_sum(array_map(fn($state) => $state->account(Account::GivenAway)->sodiumMg, $states));
+        $before = array_sum(
+            array_map(
+                fn($moves) => RandomHistory::of($moves)->state()->account(Account::GivenAway)->sodiumMg,
+                [$one, $two],
+            ),
+        );
         expect($lent - $before - $between)->toEqualWithDelta(0.0, MICROGRAM);
     });
 });
@@ -83,11 +108,15 @@ it('loses nothing between two jars that lend to each other', function (): void {
 it('does not care in which order things go in', function (): void {
     Property::holds(11, 60, Generators::choose(0, 1_000_000))->then(function (int $seed): void {
         $entries = Kitchen::jarOfCarrots()->with(...Kitchen::kraut()->entries())->entries();
-        $goingIn = array_values(array_filter($entries, fn ($entry) => in_array($entry->toArray()['kind'], ['add', 'salt'], true)));
+        $goingIn = array_values(
+            array_filter($entries, fn($entry) => in_array($entry->toArray()['kind'], ['add', 'salt'], true)),
+        );
         $shuffled = (new Random\Randomizer(new Random\Engine\Mt19937($seed)))->shuffleArray($goingIn);
         $one = (new Ledger($goingIn))->settled()->state();
         $two = (new Ledger($shuffled))->settled()->state();
-        expect($two->phase(Phase::Pieces)->sodiumMg)->toEqualWithDelta($one->phase(Phase::Pieces)->sodiumMg, 1e-6)
-            ->and($two->present()->weightG())->toEqualWithDelta($one->present()->weightG(), 1e-9);
+        expect($two->phase(Phase::Pieces)->sodiumMg)
+            ->toEqualWithDelta($one->phase(Phase::Pieces)->sodiumMg, 1e-6)
+            ->and($two->present()->weightG())
+            ->toEqualWithDelta($one->present()->weightG(), 1e-9);
     });
 });

@@ -52,47 +52,61 @@ it('keeps account of every milligram', function (): void {
         Serve::of(Phase::Brine, Grams::of(15)),
     );
     $state = $ledger->state();
-    expect(abs($state->sodiumAstray()))->toBeLessThan(1e-9)
-        ->and($state->account(Account::GivenAway)->weightG())->toEqualWithDelta(45.0, 1e-9)
-        ->and($state->account(Account::Eaten)->weightG())->toEqualWithDelta(95.0, 1e-9)
-        ->and($state->account(Account::Outside)->weightG())->toEqualWithDelta(
-            $state->present()->weightG() + 45 + 95 + 20, 1e-9,
-        );
+    expect(abs($state->sodiumAstray()))
+        ->toBeLessThan(1e-9)
+        ->and($state->account(Account::GivenAway)->weightG())
+        ->toEqualWithDelta(45.0, 1e-9)
+        ->and($state->account(Account::Eaten)->weightG())
+        ->toEqualWithDelta(95.0, 1e-9)
+        ->and($state->account(Account::Outside)->weightG())
+        ->toEqualWithDelta($state->present()->weightG() + 45 + 95 + 20, 1e-9);
 });
 
 it('gives a starter away at the strength it has and leaves the rest as it was', function (): void {
     $before = Kitchen::kraut();
     $after = $before->with(new Give(Phase::Brine, Grams::of(100), 'another'));
-    expect($after->state()->phase(Phase::Brine)->sodiumPer100g())->toEqualWithDelta($before->state()->phase(Phase::Brine)->sodiumPer100g(), 1e-9)
-        ->and($after->state()->phase(Phase::Pieces)->sodiumMg)->toBe($before->state()->phase(Phase::Pieces)->sodiumMg);
+    expect($after->state()->phase(Phase::Brine)->sodiumPer100g())
+        ->toEqualWithDelta($before->state()->phase(Phase::Brine)->sodiumPer100g(), 1e-9)
+        ->and($after->state()->phase(Phase::Pieces)->sodiumMg)
+        ->toBe($before->state()->phase(Phase::Pieces)->sodiumMg);
 });
 
 it('counts the salt a starter brings', function (): void {
     $whey = Kitchen::food('whey', 93.1, 54);
     $brine = Kitchen::food('live-brine', 96.5, 950);
-    $with = fn ($liquid): float => (new Ledger([
+    $with = fn($liquid): float => (new Ledger([
         new Add(Kitchen::carrot(), Band::exact(300), Phase::Pieces),
         new Starter($liquid, Grams::of(45), Phase::Brine),
         new Add(Kitchen::water(), Band::exact(300), Phase::Brine),
-    ]))->state()->present()->sodiumMg;
+    ]))
+        ->state()
+        ->present()->sodiumMg;
     expect($with($brine) - $with($whey))->toEqualWithDelta(0.45 * (950 - 54), 1e-9);
 });
 
 it('serves pieces with the film that clings to them', function (): void {
     $kraut = Kitchen::kraut();
     $state = $kraut->state();
-    $expected = 40 / 1.07 * $state->phase(Phase::Pieces)->sodiumPer100g() / 100
-        + 40 * 0.07 / 1.07 * $state->phase(Phase::Brine)->sodiumPer100g() / 100;
+    $expected =
+        ((40 / 1.07) * $state->phase(Phase::Pieces)->sodiumPer100g()) / 100 +
+        (((40 * 0.07) / 1.07) * $state->phase(Phase::Brine)->sodiumPer100g()) / 100;
     $serving = $kraut->serving(Serve::of(Phase::Pieces, Grams::of(40)));
-    expect($serving->band->typical)->toEqualWithDelta($expected, 1e-9)
-        ->and($kraut->with(Serve::of(Phase::Pieces, Grams::of(40)))->state()->account(Account::Eaten)->sodiumMg)->toEqualWithDelta($expected, 1e-9);
+    expect($serving->band->typical)
+        ->toEqualWithDelta($expected, 1e-9)
+        ->and(
+            $kraut->with(Serve::of(Phase::Pieces, Grams::of(40)))->state()->account(Account::Eaten)->sodiumMg,
+        )
+        ->toEqualWithDelta($expected, 1e-9);
 });
 
 it('refuses to take more than there is', function (): void {
     $kraut = Kitchen::kraut();
-    expect(fn () => $kraut->serving(Serve::of(Phase::Pieces, Grams::of(5000))))->toThrow(NotEnough::class, 'Only 8')
-        ->and(fn () => $kraut->with(new Give(Phase::Brine, Grams::of(900), 'x'))->state())->toThrow(NotEnough::class, 'of brine are left')
-        ->and(fn () => $kraut->serving(Serve::of(Phase::Sauce, Grams::of(1))))->toThrow(NotEnough::class);
+    expect(fn() => $kraut->serving(Serve::of(Phase::Pieces, Grams::of(5000))))
+        ->toThrow(NotEnough::class, 'Only 8')
+        ->and(fn() => $kraut->with(new Give(Phase::Brine, Grams::of(900), 'x'))->state())
+        ->toThrow(NotEnough::class, 'of brine are left')
+        ->and(fn() => $kraut->serving(Serve::of(Phase::Sauce, Grams::of(1))))
+        ->toThrow(NotEnough::class);
 });
 
 it('keeps the band of a nearly empty jar about the food, not about what is left', function (): void {
@@ -100,50 +114,62 @@ it('keeps the band of a nearly empty jar about the food, not about what is left'
     $low = $full->with(Serve::of(Phase::Pieces, Grams::of(780)));
     $one = $full->serving(Serve::of(Phase::Pieces, Grams::of(40)))->band;
     $last = $low->serving(Serve::of(Phase::Pieces, Grams::of(40)))->band;
-    expect($last->low / $last->typical)->toEqualWithDelta($one->low / $one->typical, 0.02)
-        ->and($last->high / $last->typical)->toEqualWithDelta($one->high / $one->typical, 0.02);
+    expect($last->low / $last->typical)
+        ->toEqualWithDelta($one->low / $one->typical, 0.02)
+        ->and($last->high / $last->typical)
+        ->toEqualWithDelta($one->high / $one->typical, 0.02);
 });
 
 it('narrows the band when the salt is weighed', function (): void {
     $spooned = Kitchen::kraut(spooned: true)->serving(Serve::of(Phase::Pieces, Grams::of(40)));
     $weighed = Kitchen::kraut()->serving(Serve::of(Phase::Pieces, Grams::of(40)));
-    expect($spooned->band->high - $spooned->band->low)->toBeGreaterThan(3 * ($weighed->band->high - $weighed->band->low))
-        ->and($spooned->contributions[0]->input->key)->toBe('salt:flaky-kosher:density')
-        ->and($spooned->contributions[0]->input->remedy)->toContain('weigh');
+    expect($spooned->band->high - $spooned->band->low)
+        ->toBeGreaterThan(3 * ($weighed->band->high - $weighed->band->low))
+        ->and($spooned->contributions[0]->input->key)
+        ->toBe('salt:flaky-kosher:density')
+        ->and($spooned->contributions[0]->input->remedy)
+        ->toContain('weigh');
 });
 
 it('comes back from its documented form', function (Entry $entry): void {
     $array = json_decode(json_encode($entry->toArray(), JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR);
     expect(EntryKinds::read(Fields::of($array)))->toEqual($entry);
 })->with([
-    fn () => new Add(Kitchen::carrot(), Band::of(550, 600, 650), Phase::Pieces),
-    fn () => new Salt(Kitchen::weighed(22.5), Phase::Brine),
-    fn () => new Salt(Kitchen::spooned(2.0), Phase::Brine),
-    fn () => new Starter(Kitchen::food('whey', 93.1, 54), Grams::of(30), Phase::Brine, 'batch-1'),
-    fn () => new Draw(Band::of(0.1, 0.2, 0.3)),
-    fn () => Soak::untilEven(new Piece(PieceForm::Sphere, Millimetres::of(4), Band::of(1, 2, 3), 0.9)),
-    fn () => Soak::lasting(Seconds::ofHours(20)),
-    fn () => Soak::fromNowOn(TemperatureHistory::ofSpans([[3600.0, Celsius::of(18)], [7200.0, Celsius::of(24)]])),
-    fn () => new Drain(Film::drained(), Grams::of(120)),
-    fn () => new Rinse(Washing::underTheTap(Seconds::of(180)), Film::drained()),
-    fn () => Squeeze::firm(),
-    fn () => new Freshen(Grams::of(400), Film::drained()),
-    fn () => new TopUp(Grams::of(50), null, Kitchen::salt('pickling')),
-    fn () => new TopUp(Grams::of(50), 0.02, Kitchen::salt('pickling')),
-    fn () => new Overflow(Band::of(10, 20, 30)),
-    fn () => new Leak(Band::of(20, 40, 60), 0.03),
-    fn () => new Evaporate(Band::exact(15)),
-    fn () => new ReSalt(0.03, Basis::OfWater, Kitchen::salt('pickling')),
-    fn () => new Blend,
-    fn () => new Heat,
-    fn () => new Measured(Reading::BrineStrength, Band::of(0.021, 0.022, 0.023), true),
-    fn () => new Serve(Phase::Pieces, Grams::of(40), Film::drained(), rinse: Washing::underTheTap(Seconds::of(30))),
-    fn () => new Serve(Phase::Pieces, Grams::of(40), Film::drained(), Grams::of(10)),
-    fn () => Serve::of(Phase::Pieces, Grams::of(40))->bookedAt(Kitchen::kraut()->state()),
-    fn () => (new Give(Phase::Brine, Grams::of(45), 'batch-2'))->bookedAt(Kitchen::kraut()->state()),
-    fn () => new Discard(Phase::Brine, Grams::of(30)),
-    fn () => Serve::of(Phase::Pieces, Grams::of(40)),
-    fn () => new Give(Phase::Brine, Grams::of(45), 'batch-2'),
+    fn() => new Add(Kitchen::carrot(), Band::of(550, 600, 650), Phase::Pieces),
+    fn() => new Salt(Kitchen::weighed(22.5), Phase::Brine),
+    fn() => new Salt(Kitchen::spooned(2.0), Phase::Brine),
+    fn() => new Starter(Kitchen::food('whey', 93.1, 54), Grams::of(30), Phase::Brine, 'batch-1'),
+    fn() => new Draw(Band::of(0.1, 0.2, 0.3)),
+    fn() => Soak::untilEven(new Piece(PieceForm::Sphere, Millimetres::of(4), Band::of(1, 2, 3), 0.9)),
+    fn() => Soak::lasting(Seconds::ofHours(20)),
+    fn() => Soak::fromNowOn(
+        TemperatureHistory::ofSpans([[3600.0, Celsius::of(18)], [7200.0, Celsius::of(24)]]),
+    ),
+    fn() => new Drain(Film::drained(), Grams::of(120)),
+    fn() => new Rinse(Washing::underTheTap(Seconds::of(180)), Film::drained()),
+    fn() => Squeeze::firm(),
+    fn() => new Freshen(Grams::of(400), Film::drained()),
+    fn() => new TopUp(Grams::of(50), null, Kitchen::salt('pickling')),
+    fn() => new TopUp(Grams::of(50), 0.02, Kitchen::salt('pickling')),
+    fn() => new Overflow(Band::of(10, 20, 30)),
+    fn() => new Leak(Band::of(20, 40, 60), 0.03),
+    fn() => new Evaporate(Band::exact(15)),
+    fn() => new ReSalt(0.03, Basis::OfWater, Kitchen::salt('pickling')),
+    fn() => new Blend(),
+    fn() => new Heat(),
+    fn() => new Measured(Reading::BrineStrength, Band::of(0.021, 0.022, 0.023), true),
+    fn() => new Serve(
+        Phase::Pieces,
+        Grams::of(40),
+        Film::drained(),
+        rinse: Washing::underTheTap(Seconds::of(30)),
+    ),
+    fn() => new Serve(Phase::Pieces, Grams::of(40), Film::drained(), Grams::of(10)),
+    fn() => Serve::of(Phase::Pieces, Grams::of(40))->bookedAt(Kitchen::kraut()->state()),
+    fn() => (new Give(Phase::Brine, Grams::of(45), 'batch-2'))->bookedAt(Kitchen::kraut()->state()),
+    fn() => new Discard(Phase::Brine, Grams::of(30)),
+    fn() => Serve::of(Phase::Pieces, Grams::of(40)),
+    fn() => new Give(Phase::Brine, Grams::of(45), 'batch-2'),
 ]);
 
 it('names the field that cannot be', function (array $entry, string $path, string $reason): void {
@@ -161,7 +187,11 @@ it('names the field that cannot be', function (array $entry, string $path, strin
     [['kind' => 'discard', 'phase' => 'brine', 'grams' => NAN], 'entries[2].grams', 'ordinary number'],
     [['kind' => 'discard', 'phase' => 'brine', 'grams' => 1e308], 'entries[2].grams', 'cannot be more than'],
     [['kind' => 'discard', 'phase' => 'juice', 'grams' => 3], 'entries[2].phase', 'pieces, brine, sauce'],
-    [['kind' => 'draw', 'share' => ['low' => 0.3, 'typical' => 0.2, 'high' => 0.1]], 'entries[2].share', 'low over its typical'],
+    [
+        ['kind' => 'draw', 'share' => ['low' => 0.3, 'typical' => 0.2, 'high' => 0.1]],
+        'entries[2].share',
+        'low over its typical',
+    ],
     [['kind' => 'draw', 'share' => 3], 'entries[2].share', 'between -0.3 and 0.9'],
     [['kind' => 'add', 'grams' => 5, 'into' => 'brine'], 'entries[2].ingredient', 'an object is needed'],
     [['kind' => 'soak'], 'entries[2].hours', 'a time is needed'],
@@ -169,15 +199,57 @@ it('names the field that cannot be', function (array $entry, string $path, strin
     [['kind' => 'soak', 'hours' => 1e308], 'entries[2].hours', 'ordinary number'],
     [['kind' => 'ferment', 'until' => 'done'], 'entries[2].until', 'even, further'],
     [['kind' => 'ferment', 'days' => 3, 'celsius' => 400], 'entries[2].celsius', 'cannot be more than 150'],
-    [['kind' => 'rest', 'hours' => 3, 'temperature' => [['hours' => 0, 'celsius' => 20]]], 'entries[2].temperature[0].hours', 'more than nothing'],
-    [['kind' => 'soak', 'hours' => 3, 'piece' => ['form' => 'cube', 'reachMm' => 3, 'tissue' => 'root']], 'entries[2].piece.form', 'sheet, cylinder, sphere'],
-    [['kind' => 'soak', 'hours' => 3, 'piece' => ['form' => 'sheet', 'reachMm' => 0, 'tissue' => 'root']], 'entries[2].piece.reachMm', 'at least 0.05'],
+    [
+        ['kind' => 'rest', 'hours' => 3, 'temperature' => [['hours' => 0, 'celsius' => 20]]],
+        'entries[2].temperature[0].hours',
+        'more than nothing',
+    ],
+    [
+        ['kind' => 'soak', 'hours' => 3, 'piece' => ['form' => 'cube', 'reachMm' => 3, 'tissue' => 'root']],
+        'entries[2].piece.form',
+        'sheet, cylinder, sphere',
+    ],
+    [
+        ['kind' => 'soak', 'hours' => 3, 'piece' => ['form' => 'sheet', 'reachMm' => 0, 'tissue' => 'root']],
+        'entries[2].piece.reachMm',
+        'at least 0.05',
+    ],
     [['kind' => 'top_up', 'grams' => 30, 'strength' => 'strong'], 'entries[2].strength', '"own"'],
     [['kind' => 'top_up', 'grams' => 30, 'strength' => 0.3], 'entries[2].strength', 'cannot dissolve'],
     [['kind' => 're_salt', 'share' => 0.02, 'basis' => 'of_vegetable'], 'entries[2].basis', 'by its water'],
-    [['kind' => 'measured', 'what' => 'brine_strength', 'value' => 2.2], 'entries[2].value', 'between 0 and 0.264'],
-    [['kind' => 'serve', 'phase' => 'brine', 'grams' => 20, 'rinse' => ['seconds' => 20]], 'entries[2].rinse', 'only pieces'],
-    [['kind' => 'serve', 'grams' => 20, 'rinse' => ['seconds' => 20], 'juice' => 5], 'entries[2].juice', 'no juice'],
-    [['kind' => 'add', 'grams' => 5, 'into' => 'brine', 'ingredient' => ['id' => 'x', 'name' => 'x', 'waterPer100g' => 99, 'sodiumPer100g' => 9000]], 'entries[2].ingredient.sodiumPer100g', 'weigh more than the food'],
-    [['kind' => 'add', 'grams' => 5, 'into' => 'brine', 'ingredient' => ['id' => 'x', 'name' => 'x', 'waterPer100g' => 120, 'sodiumPer100g' => 0]], 'entries[2].ingredient.waterPer100g', 'between 0 and 100'],
+    [
+        ['kind' => 'measured', 'what' => 'brine_strength', 'value' => 2.2],
+        'entries[2].value',
+        'between 0 and 0.264',
+    ],
+    [
+        ['kind' => 'serve', 'phase' => 'brine', 'grams' => 20, 'rinse' => ['seconds' => 20]],
+        'entries[2].rinse',
+        'only pieces',
+    ],
+    [
+        ['kind' => 'serve', 'grams' => 20, 'rinse' => ['seconds' => 20], 'juice' => 5],
+        'entries[2].juice',
+        'no juice',
+    ],
+    [
+        [
+            'kind' => 'add',
+            'grams' => 5,
+            'into' => 'brine',
+            'ingredient' => ['id' => 'x', 'name' => 'x', 'waterPer100g' => 99, 'sodiumPer100g' => 9000],
+        ],
+        'entries[2].ingredient.sodiumPer100g',
+        'weigh more than the food',
+    ],
+    [
+        [
+            'kind' => 'add',
+            'grams' => 5,
+            'into' => 'brine',
+            'ingredient' => ['id' => 'x', 'name' => 'x', 'waterPer100g' => 120, 'sodiumPer100g' => 0],
+        ],
+        'entries[2].ingredient.waterPer100g',
+        'between 0 and 100',
+    ],
 ]);

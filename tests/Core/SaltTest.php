@@ -20,12 +20,15 @@ function contents(float $salt, float $vegetable, float $water, float $other = 0.
 
 function startingSalt(string $id): SaltProduct
 {
-    return array_values(array_filter(StartingSalts::all(), fn (SaltProduct $salt): bool => $salt->id === $id))[0];
+    return array_values(
+        array_filter(StartingSalts::all(), fn(SaltProduct $salt): bool => $salt->id === $id),
+    )[0];
 }
 
 function spoonful(string $salt, string $amount): float
 {
-    return KitchenAmount::parse($amount)->millilitres()->value * startingSalt($salt)->density()->band->typical;
+    return KitchenAmount::parse($amount)->millilitres()->value *
+        startingSalt($salt)->density()->band->typical;
 }
 
 function waterOf(string $amount): float
@@ -35,10 +38,14 @@ function waterOf(string $amount): float
 
 it('relates the four bases by the same weights', function (): void {
     $jar = contents(20, 600, 400, 30);
-    expect($jar->share(Basis::OfWater))->toEqualWithDelta(0.05, 1e-12)
-        ->and($jar->share(Basis::BrineStrength))->toEqualWithDelta(20 / 420, 1e-12)
-        ->and($jar->share(Basis::OfVegetable))->toEqualWithDelta(20 / 600, 1e-12)
-        ->and($jar->share(Basis::OfEverything))->toEqualWithDelta(20 / 1030, 1e-12);
+    expect($jar->share(Basis::OfWater))
+        ->toEqualWithDelta(0.05, 1e-12)
+        ->and($jar->share(Basis::BrineStrength))
+        ->toEqualWithDelta(20 / 420, 1e-12)
+        ->and($jar->share(Basis::OfVegetable))
+        ->toEqualWithDelta(20 / 600, 1e-12)
+        ->and($jar->share(Basis::OfEverything))
+        ->toEqualWithDelta(20 / 1030, 1e-12);
 });
 
 it('finds the salt for a share on any basis and comes back to it', function (Basis $basis): void {
@@ -49,39 +56,89 @@ it('finds the salt for a share on any basis and comes back to it', function (Bas
 })->with(Basis::cases());
 
 it('knows a basis without meaning', function (): void {
-    expect(fn () => contents(10, 500, 0)->share(Basis::OfWater))->toThrow(NoBasis::class)
-        ->and(contents(10, 500, 0)->shareOrNull(Basis::BrineStrength))->toBeNull()
-        ->and(fn () => contents(0, 500, 100)->saltFor(1.0, Basis::BrineStrength))->toThrow(NoBasis::class, '100 %');
+    expect(fn() => contents(10, 500, 0)->share(Basis::OfWater))
+        ->toThrow(NoBasis::class)
+        ->and(contents(10, 500, 0)->shareOrNull(Basis::BrineStrength))
+        ->toBeNull()
+        ->and(fn() => contents(0, 500, 100)->saltFor(1.0, Basis::BrineStrength))
+        ->toThrow(NoBasis::class, '100 %');
 });
 
 // Common practice, no source: household rules of thumb for salt in water and on cabbage.
 it('agrees with the rules of thumb', function (float $percent, float $low, float $high): void {
     expect($percent)->toBeGreaterThanOrEqual($low)->toBeLessThanOrEqual($high);
 })->with([
-    '1 tsp in 1 cup is about 2-2.5 %' => fn () => [spoonful('fine-sea', '1 tsp') / waterOf('1 cup') * 100, 2.0, 2.6],
-    'a rounded tbsp in a quart is about 2-2.5 %' => fn () => [spoonful('fine-sea', '1 rounded tbsp') / waterOf('1 quart') * 100, 2.0, 2.5],
-    '2 tbsp of fine salt in 3 cups is about 4-5 %' => fn () => [spoonful('fine-sea', '2 tbsp') / waterOf('3 cups') * 100, 4.0, 5.1],
-    '1 tbsp of sea salt in 2 cups is about 3-4 %' => fn () => [spoonful('fine-sea', '1 tbsp') / waterOf('2 cups') * 100, 3.0, 4.0],
-    '3 tbsp of coarse sea salt in 2 quarts is a standing brine of 2-3 %' => fn () => [spoonful('coarse-sea', '3 tbsp') / waterOf('2 quarts') * 100, 2.0, 3.0],
-    '1 tbsp of fine salt on 1 3/4 lb of cabbage is about 2 %' => fn () => [spoonful('fine-sea', '1 tbsp') / KitchenAmount::parse('1 3/4 lb')->grams()->value * 100, 1.9, 2.3],
-    '1 tsp in 2 cups is weak' => fn () => [spoonful('fine-sea', '1 tsp') / waterOf('2 cups') * 100, 0.9, 1.4],
-    '18 g in 500 ml is called 3.5 %' => fn () => [contents(18, 0, waterOf('500 ml'))->share(Basis::BrineStrength) * 100, 3.4, 3.6],
-    '15 g in 500 ml is 3 %' => fn () => [contents(15, 0, waterOf('500 ml'))->share(Basis::OfWater) * 100, 2.95, 3.05],
-    '370 g of mash at 3 % takes 11.1 g' => fn () => [contents(0, 370, 0)->saltFor(0.03, Basis::OfVegetable)->value, 11.0999, 11.1001],
+    '1 tsp in 1 cup is about 2-2.5 %' => fn() => [
+        (spoonful('fine-sea', '1 tsp') / waterOf('1 cup')) * 100,
+        2.0,
+        2.6,
+    ],
+    'a rounded tbsp in a quart is about 2-2.5 %' => fn() => [
+        (spoonful('fine-sea', '1 rounded tbsp') / waterOf('1 quart')) * 100,
+        2.0,
+        2.5,
+    ],
+    '2 tbsp of fine salt in 3 cups is about 4-5 %' => fn() => [
+        (spoonful('fine-sea', '2 tbsp') / waterOf('3 cups')) * 100,
+        4.0,
+        5.1,
+    ],
+    '1 tbsp of sea salt in 2 cups is about 3-4 %' => fn() => [
+        (spoonful('fine-sea', '1 tbsp') / waterOf('2 cups')) * 100,
+        3.0,
+        4.0,
+    ],
+    '3 tbsp of coarse sea salt in 2 quarts is a standing brine of 2-3 %' => fn() => [
+        (spoonful('coarse-sea', '3 tbsp') / waterOf('2 quarts')) * 100,
+        2.0,
+        3.0,
+    ],
+    '1 tbsp of fine salt on 1 3/4 lb of cabbage is about 2 %' => fn() => [
+        (spoonful('fine-sea', '1 tbsp') / KitchenAmount::parse('1 3/4 lb')->grams()->value) * 100,
+        1.9,
+        2.3,
+    ],
+    '1 tsp in 2 cups is weak' => fn() => [
+        (spoonful('fine-sea', '1 tsp') / waterOf('2 cups')) * 100,
+        0.9,
+        1.4,
+    ],
+    '18 g in 500 ml is called 3.5 %' => fn() => [
+        contents(18, 0, waterOf('500 ml'))->share(Basis::BrineStrength) * 100,
+        3.4,
+        3.6,
+    ],
+    '15 g in 500 ml is 3 %' => fn() => [
+        contents(15, 0, waterOf('500 ml'))->share(Basis::OfWater) * 100,
+        2.95,
+        3.05,
+    ],
+    '370 g of mash at 3 % takes 11.1 g' => fn() => [
+        contents(0, 370, 0)->saltFor(0.03, Basis::OfVegetable)->value,
+        11.0999,
+        11.1001,
+    ],
 ]);
 
 it('says what water cannot dissolve', function (): void {
-    expect(SodiumChloride::undissolved(100, 200))->toEqualWithDelta(28.2, 1e-9)
-        ->and(SodiumChloride::undissolved(70, 200))->toBe(0.0)
-        ->and(SodiumChloride::waterToDissolve(35.9))->toEqualWithDelta(100.0, 1e-9);
+    expect(SodiumChloride::undissolved(100, 200))
+        ->toEqualWithDelta(28.2, 1e-9)
+        ->and(SodiumChloride::undissolved(70, 200))
+        ->toBe(0.0)
+        ->and(SodiumChloride::waterToDissolve(35.9))
+        ->toEqualWithDelta(100.0, 1e-9);
 });
 
 it('turns brine between volume and weight', function (): void {
     $volume = BrineTable::volume(Grams::of(30), Grams::of(970));
-    expect($volume->value)->toEqualWithDelta(1000 / 1.0196, 1e-9)
-        ->and(BrineTable::mass($volume, 0.03)->value)->toEqualWithDelta(1000.0, 1e-9)
-        ->and(BrineTable::volume(Grams::zero(), Grams::zero())->value)->toBe(0.0)
-        ->and(BrineTable::mass(Millilitres::of(100), 0.5)->value)->toEqualWithDelta(119.72, 1e-9);
+    expect($volume->value)
+        ->toEqualWithDelta(1000 / 1.0196, 1e-9)
+        ->and(BrineTable::mass($volume, 0.03)->value)
+        ->toEqualWithDelta(1000.0, 1e-9)
+        ->and(BrineTable::volume(Grams::zero(), Grams::zero())->value)
+        ->toBe(0.0)
+        ->and(BrineTable::mass(Millilitres::of(100), 0.5)->value)
+        ->toEqualWithDelta(119.72, 1e-9);
 });
 
 it('claims no more sodium than sodium chloride holds', function (): void {

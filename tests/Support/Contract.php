@@ -19,15 +19,13 @@ final class Contract
     private static ?self $instance = null;
 
     /** @param  array<string, mixed>  $document */
-    private function __construct(public readonly array $document, private readonly Validator $validator)
-    {
-    }
+    private function __construct(public readonly array $document, private readonly Validator $validator) {}
 
     public static function read(): self
     {
         if (self::$instance === null) {
-            $document = Yaml::parseFile(dirname(__DIR__, 2).'/contract/openapi.yaml');
-            $validator = new Validator;
+            $document = Yaml::parseFile(dirname(__DIR__, 2) . '/contract/openapi.yaml');
+            $validator = new Validator();
             $validator->resolver()?->registerRaw((string) json_encode($document), self::ID);
             self::$instance = new self($document, $validator);
         }
@@ -41,7 +39,7 @@ final class Contract
         $all = [];
         foreach ($this->document['paths'] as $path => $methods) {
             foreach (array_keys($methods) as $method) {
-                $all[] = strtoupper($method).' '.$path;
+                $all[] = strtoupper($method) . ' ' . $path;
             }
         }
         sort($all);
@@ -64,23 +62,44 @@ final class Contract
         }
         Assert::assertNotNull($operation, "The contract has no {$method} {$path}.");
         $responses = $operation['responses'];
-        Assert::assertArrayHasKey((string) $status, $responses, "The contract has no answer {$status} for {$method} {$path}: {$body}");
+        Assert::assertArrayHasKey(
+            (string) $status,
+            $responses,
+            "The contract has no answer {$status} for {$method} {$path}: {$body}",
+        );
 
         $response = $responses[(string) $status];
         $pointer = isset($response['$ref'])
-            ? substr($response['$ref'], 1).'/content/application~1json/schema'
-            : '/paths/'.str_replace('/', '~1', $path).'/'.strtolower($method)."/responses/{$status}/content/application~1json/schema";
-        $result = $this->validator->validate(json_decode($body), self::ID.'#'.str_replace(['{', '}'], ['%7B', '%7D'], $pointer));
+            ? substr($response['$ref'], 1) . '/content/application~1json/schema'
+            : '/paths/' .
+                str_replace('/', '~1', $path) .
+                '/' .
+                strtolower($method) .
+                "/responses/{$status}/content/application~1json/schema";
+        $result = $this->validator->validate(
+            json_decode($body),
+            self::ID . '#' . str_replace(['{', '}'], ['%7B', '%7D'], $pointer),
+        );
         $error = $result->error();
-        Assert::assertTrue($error === null, $error === null ? '' : "{$method} {$path} {$status}: ".json_encode((new ErrorFormatter)->format($error)));
+        Assert::assertTrue(
+            $error === null,
+            $error === null
+                ? ''
+                : "{$method} {$path} {$status}: " . json_encode((new ErrorFormatter())->format($error)),
+        );
     }
 
     private function pathOf(string $uri): ?string
     {
         $asked = (string) preg_replace('#^/?api#', '', strtok($uri, '?'));
         foreach (array_keys($this->document['paths']) as $path) {
-            if (preg_match('#^'.preg_replace('#\\\\\{[a-z]+\\\\\}#', '[^/]+', preg_quote($path, '#')).'$#', $asked) === 1
-                && (! str_contains($path, '{') || ! isset($this->document['paths'][$asked]))) {
+            if (
+                preg_match(
+                    '#^' . preg_replace('#\\\\\{[a-z]+\\\\\}#', '[^/]+', preg_quote($path, '#')) . '$#',
+                    $asked,
+                ) === 1 &&
+                (!str_contains($path, '{') || !isset($this->document['paths'][$asked]))
+            ) {
                 return $path;
             }
         }

@@ -68,7 +68,10 @@ final class Kitchen
 
     public static function spooned(float $tablespoons): SaltDose
     {
-        return SaltDose::spooned(self::salt('flaky-kosher'), KitchenAmount::parse("{$tablespoons} tbsp")->millilitres());
+        return SaltDose::spooned(
+            self::salt('flaky-kosher'),
+            KitchenAmount::parse("{$tablespoons} tbsp")->millilitres(),
+        );
     }
 
     /** 600 g of carrot sticks in 600 g of water with 15 g of salt, just poured. */

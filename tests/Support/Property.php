@@ -19,7 +19,7 @@ final class Property
     public static function holds(int $seed, int $times, Generator ...$generators): ForAll
     {
         putenv("ERIS_SEED={$seed}");
-        $facade = new Facade;
+        $facade = new Facade();
         putenv('ERIS_SEED');
 
         return $facade->limitTo($times)->forAll(...$generators);
@@ -28,8 +28,12 @@ final class Property
     /** A jar's life, as RandomHistory reads it. */
     public static function moves(): Generator
     {
-        return Generators::seq(Generators::tuple(
-            Generators::choose(0, RandomHistory::KINDS - 1), Generators::choose(0, 100), Generators::choose(0, 100),
-        ));
+        return Generators::seq(
+            Generators::tuple(
+                Generators::choose(0, RandomHistory::KINDS - 1),
+                Generators::choose(0, 100),
+                Generators::choose(0, 100),
+            ),
+        );
     }
 }

@@ -59,7 +59,10 @@ final class RandomHistory
             $entry = self::entry($state, $kind, $a / 100.0, $b / 100.0);
             if ($entry !== null) {
                 $entries[] = $entry;
-                $state = ($entry instanceof Resolvable ? $entry->resolve($state) : $entry)->applyTo($state, Point::typical());
+                $state = ($entry instanceof Resolvable ? $entry->resolve($state) : $entry)->applyTo(
+                    $state,
+                    Point::typical(),
+                );
             }
         }
 
@@ -72,7 +75,11 @@ final class RandomHistory
         $chance = new Randomizer(new Mt19937($seed));
         $moves = [];
         for ($i = 0; $i < $length; $i++) {
-            $moves[] = [$chance->getInt(0, self::KINDS - 1), $chance->getInt(0, 100), $chance->getInt(0, 100)];
+            $moves[] = [
+                $chance->getInt(0, self::KINDS - 1),
+                $chance->getInt(0, 100),
+                $chance->getInt(0, 100),
+            ];
         }
 
         return self::of($moves);
@@ -82,7 +89,7 @@ final class RandomHistory
     {
         $liquid = $state->liquid();
         $solid = $state->isOnePhase() ? Phase::Sauce : Phase::Pieces;
-        $there = static fn (Phase $phase): float => max(0.0, $state->phase($phase)->weightG());
+        $there = static fn(Phase $phase): float => max(0.0, $state->phase($phase)->weightG());
         $pure = Kitchen::pureSalt();
 
         return match ($kind) {
@@ -91,7 +98,10 @@ final class RandomHistory
             2 => new Salt(Kitchen::spooned(0.1 + 3 * $a), $liquid),
             3 => new Starter(Kitchen::food('whey', 93.1, 54), Grams::of(200 * $a)),
             4 => new Draw(Band::of(0.3 * $a - 0.1, 0.3 * $a, 0.3 * $a + 0.1)),
-            5 => Soak::lasting(Seconds::of(1 + 400_000 * $a ** 4), TemperatureHistory::constant(Celsius::of(40 * $b))),
+            5 => Soak::lasting(
+                Seconds::of(1 + 400_000 * $a ** 4),
+                TemperatureHistory::constant(Celsius::of(40 * $b)),
+            ),
             6 => Soak::untilEven(),
             7 => $there(Phase::Pieces) > 0.0 ? new Drain(Film::drained()) : null,
             8 => new Rinse(Washing::underTheTap(Seconds::of(1 + 600 * $a)), Film::drained()),
@@ -101,13 +111,20 @@ final class RandomHistory
             12 => new Overflow(Band::exact($a * $there($liquid))),
             13 => new Leak(Band::of(50 * $a, 100 * $a, 150 * $a), 0.1 * $b),
             14 => new Evaporate(Band::exact(0.9 * $a * max(0.0, $state->phase($liquid)->waterG))),
-            15 => new ReSalt(0.1 * $a, $b < 0.3 ? Basis::OfWater : ($b < 0.6 ? Basis::OfEverything : Basis::BrineStrength), $pure),
-            16 => $b > 0.9 && $state->present()->weightG() > 1.0 ? new Blend : null,
-            17 => $b > 0.5 ? new Heat : null,
+            15 => new ReSalt(
+                0.1 * $a,
+                $b < 0.3 ? Basis::OfWater : ($b < 0.6 ? Basis::OfEverything : Basis::BrineStrength),
+                $pure,
+            ),
+            16 => $b > 0.9 && $state->present()->weightG() > 1.0 ? new Blend() : null,
+            17 => $b > 0.5 ? new Heat() : null,
             18 => self::reading($state, $a, $b),
             19 => new Give($liquid, Grams::of($a * $there($liquid)), 'another'),
             20 => self::serving($state, $solid, $a * $there($solid), $b),
-            21 => new Discard($b < 0.5 ? $liquid : $solid, Grams::of($a * $there($b < 0.5 ? $liquid : $solid))),
+            21 => new Discard(
+                $b < 0.5 ? $liquid : $solid,
+                Grams::of($a * $there($b < 0.5 ? $liquid : $solid)),
+            ),
             default => null,
         };
     }
@@ -125,11 +142,14 @@ final class RandomHistory
             return null;
         }
 
-        return new Measured($reading, match ($reading) {
-            Reading::DrainedWeight => Band::exact($phase->weightG() * (0.8 + 0.4 * $a)),
-            Reading::BrineStrength => Band::exact(0.1 * $a),
-            default => Band::exact(3000.0 * $a),
-        });
+        return new Measured(
+            $reading,
+            match ($reading) {
+                Reading::DrainedWeight => Band::exact($phase->weightG() * (0.8 + 0.4 * $a)),
+                Reading::BrineStrength => Band::exact(0.1 * $a),
+                default => Band::exact(3000.0 * $a),
+            },
+        );
     }
 
     private static function serving(BatchState $state, Phase $solid, float $grams, float $b): Serve
