@@ -12,11 +12,10 @@ use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Document\Pantry;
+use Tempesal\Core\Formula\Steps;
 use Tempesal\Core\Ledger\Entry;
-use Tempesal\Core\Ledger\EntryKinds;
 use Tempesal\Core\Ledger\Lending;
 use Tempesal\Core\Ledger\NotEnough;
-use Tempesal\Core\Process\Processes;
 
 /**
  * Reads documented entries for a batch of the kitchen. Foods and salts may be called by their id or key; a starter from
@@ -47,7 +46,7 @@ final readonly class ReadEntries
             if (isset(self::ELSEWHERE[$kind])) {
                 throw new InvalidField('entry.kind', self::ELSEWHERE[$kind]);
             }
-            $entries = $kind === 'process' ? Processes::read($fields)->entries() : [EntryKinds::read($fields)];
+            $entries = Steps::expand($fields);
             $fields->refuseUnread();
 
             return $entries;

@@ -6,14 +6,13 @@ namespace Tempesal\Core\Compute;
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Formula\Steps;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Give;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Entry\Starter;
-use Tempesal\Core\Ledger\EntryKinds;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
-use Tempesal\Core\Process\Processes;
 use Tempesal\Core\Produce\Ingredient;
 use Tempesal\Core\Question\Question;
 use Tempesal\Core\Question\Questions;
@@ -142,14 +141,14 @@ final class BatchSteps
     private static function expand(Fields $step): array
     {
         $kind = $step->text('kind');
-        if ($kind === 'process') {
+        if ($kind === Steps::PROCESS) {
             return self::process($step);
         }
         if ($kind === Starter::kind() && self::isLoan($step)) {
             return [self::loan($step)];
         }
 
-        return [EntryKinds::read($step)];
+        return Steps::expand($step);
     }
 
     /**
@@ -172,7 +171,7 @@ final class BatchSteps
 
         return array_map(
             static fn (Entry $entry): Entry|Loan => $loan !== null && $entry instanceof Starter ? $loan->into($entry->into) : $entry,
-            Processes::read($step)->entries(),
+            Steps::expand($step),
         );
     }
 

@@ -264,6 +264,27 @@ final readonly class Fields
     }
 
     /**
+     * A list of texts; empty when it is left out.
+     *
+     * @return list<string>
+     *
+     * @throws InvalidField
+     */
+    public function texts(string $key, int $most): array
+    {
+        $list = $this->value($key) ?? [];
+        if (! is_array($list) || ! array_is_list($list)) {
+            throw $this->invalid($key, 'a list is needed here.');
+        }
+        if (count($list) > $most) {
+            throw $this->invalid($key, "at most {$most} lines are possible here.");
+        }
+        $items = self::of($list, $this->pathTo($key), $this->seen);
+
+        return array_map(static fn (int $i): string => $items->text((string) $i), array_keys($list));
+    }
+
+    /**
      * A time, given as exactly one of seconds, minutes, hours or days; null when none is there.
      *
      * @throws InvalidField

@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Formula;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Document\Pantry;
+use Tempesal\Core\Ledger\Entry\Serve;
+use Tempesal\Core\Ledger\Ledger;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Measure\Seconds;
+
+/**
+ * How something is made: amounts and steps that the ledger can carry out, and everything a cook wants to know beside them.
+ * Its documented form is docs/formats/formula.md.
+ */
+final readonly class Formula
+{
+    public const FORMAT = 'formula';
+
+    public const VERSION = 1;
+
+    private const MOST_LINES = 60;
+
+    /**
+     * @param  array<string, mixed>  $document  the documented form, foods and salts by id where they were given so
+     * @param  Fields  $filled  the same with the foods and salts themselves
+     * @param  list<string>  $work  what to do, in order
+     * @param  array<string, list<string>>  $texts  signs, why, schools, cautions, notes
+     */
+    private function __construct(
+        public array $document,
+        private Fields $filled,
+        public string $name,
+        public Method $method,
+        public string $group,
+        public bool $isLive,
+        public Serve $serving,
+        public Window $window,
+        public Vessel $vessel,
+        public array $work,
+        public array $texts,
+    ) {
+    }
+
+    /**
+     * @param  mixed  $decoded  the decoded JSON
+     *
+     * @throws InvalidField
+     */
+    public static function read(mixed $decoded, Pantry $pantry): self
+    {
+        $head = Fields::of($decoded);
+        if ($head->text('tempesal') !== self::FORMAT) {
+            throw $head->invalid('tempesal', 'this must say "formula".');
+        }
+        if ($head->number('version') !== (float) self::VERSION) {
+            throw $head->invalid('version', sprintf('this Tempesal reads version %d.', self::VERSION));
+        }
+        $raw = $head->raw();
+        $steps = $raw['steps'] ?? null;
+        if (! is_array($steps) || ! array_is_list($steps) || $steps === [] || count($steps) > self::MOST_LINES) {
+            throw $head->invalid('steps', 'at least one step is needed here.');
+        }
+        $fields = $head->with('steps', $pantry->fill($steps, 'steps'));
+        $texts = [];
+        foreach (['signs', 'why', 'schools', 'cautions', 'notes'] as $key) {
+            $texts[$key] = $fields->texts($key, self::MOST_LINES);
+        }
+        $formula = new self(
+            $raw, $fields, trim($fields->text('name')), $fields->choice('method', Method::class),
+            $fields->has('group') ? $fields->text('group') : 'other', $fields->flag('isLive'),
+            Serve::read($fields->child('serving')), Window::read($fields->child('window')), Vessel::read($fields->child('vessel')),
+            $fields->texts('work', self::MOST_LINES), $texts,
+        );
+        foreach (['key', 'summary', 'colour', 'keeping', 'sanity', 'season'] as $known) {
+            if ($fields->has($known)) {
+                $known === 'keeping' ? Keeping::read($fields->child('keeping')) : ($known === 'sanity' ? $fields->band('sanity') : $fields->text($known));
+            }
+        }
+        $formula->entries();
+        $fields->refuseUnread();
+
+        return $formula;
+    }
+
+    /** The same formula with every amount multiplied. */
+    public function scaled(float $factor): self
+    {
+        $document = [...$this->document, 'steps' => Scaling::of($this->document['steps'], $factor)];
+        $steps = Scaling::of($this->filled->raw()['steps'], $factor);
+
+        return new self(
+            $document, $this->filled->with('steps', $steps), $this->name, $this->method, $this->group, $this->isLive,
+            $this->serving, $this->window, $this->vessel, $this->work, $this->texts,
+        );
+    }
+
+    public function serving(Grams $grams): self
+    {
+        return new self(
+            [...$this->document, 'serving' => [...$this->serving->weighing($grams)->toArray()]], $this->filled, $this->name, $this->method,
+            $this->group, $this->isLive, $this->serving->weighing($grams), $this->window, $this->vessel, $this->work, $this->texts,
+        );
+    }
+
+    /** What one reads in a list: a line or two. */
+    public function summary(): string
+    {
+        return $this->filled->has('summary') ? $this->filled->text('summary') : '';
+    }
+
+    public function colour(): string
+    {
+        $colour = $this->filled->has('colour') ? $this->filled->text('colour') : '';
+
+        return preg_match('/^#[0-9a-f]{6}$/', $colour) === 1 ? $colour : '#b9ab99';
+    }
+
+    public function keeping(): ?Keeping
+    {
+        return $this->filled->has('keeping') ? Keeping::read($this->filled->child('keeping')) : null;
+    }
+
+    /**
+     * The entries that a batch begins with.
+     *
+     * @return non-empty-list<\Tempesal\Core\Ledger\Entry>
+     *
+     * @throws InvalidField
+     */
+    public function entries(): array
+    {
+        $entries = [];
+        foreach ($this->filled->each('steps') as $step) {
+            array_push($entries, ...Steps::expand($step));
+        }
+
+        return $entries === [] ? throw new InvalidField('steps', 'at least one step is needed here.') : $entries;
+    }
+
+    /** The batch as it is when it is ready to eat: what was left to go on has gone on for the time of the window. */
+    public function ledger(): Ledger
+    {
+        $begun = new Ledger($this->entries());
+        $state = $begun->state();
+
+        return $state->bath === null ? $begun : $begun->asOf($state->clock + Seconds::ofDays($this->window->readyDays)->value);
+    }
+
+    /**
+     * Everything that goes in, in order.
+     *
+     * @return list<FormulaLine>
+     */
+    public function lines(): array
+    {
+        $lines = [];
+        foreach ($this->filled->each('steps') as $step) {
+            array_push($lines, ...FormulaLine::ofStep($step));
+        }
+
+        return $lines;
+    }
+
+    public function servedPhase(): Phase
+    {
+        return $this->serving->phase;
+    }
+}

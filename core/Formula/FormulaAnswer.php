@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Formula;
+
+use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Estimate\Estimate;
+use Tempesal\Core\Estimate\Point;
+use Tempesal\Core\Jar\Jar;
+use Tempesal\Core\Jar\JarFit;
+use Tempesal\Core\Jar\Packing;
+use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\Ledger;
+use Tempesal\Core\Ledger\NotEnough;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Measure\Millilitres;
+use Tempesal\Core\Produce\Allergen;
+use Tempesal\Core\Salt\BrineTable;
+
+/**
+ * What follows from a formula: the batch it makes, its servings and their sodium, and whether its salt is enough.
+ */
+final readonly class FormulaAnswer
+{
+    /** Below this share of its floor a formula's salt is called short; a spoon's rounding is forgiven. */
+    private const FORGIVEN = 0.97;
+
+    /** @param  list<FormulaLine>  $lines */
+    private function __construct(
+        public Formula $formula,
+        public array $lines,
+        public Ledger $ledger,
+        public BatchState $state,
+        public Estimate $serving,
+        public Estimate $per100g,
+    ) {
+    }
+
+    /** @throws InvalidField when a step takes more than there is */
+    public static function of(Formula $formula): self
+    {
+        $ledger = $formula->ledger();
+        try {
+            $state = $ledger->state();
+            $phase = $formula->servedPhase();
+            $there = $state->phase($phase)->weightG();
+            if ($there <= 0.0) {
+                throw new InvalidField('serving.phase', "Nothing is left as {$phase->value} at the end.");
+            }
+            $grams = Grams::of(min($formula->serving->grams->value, $there));
+            $estimates = $ledger->estimates($formula->serving->weighing($grams));
+        } catch (NotEnough $refusal) {
+            throw new InvalidField('steps', $refusal->getMessage());
+        }
+
+        return new self($formula, $formula->lines(), $ledger, $state, $estimates['servings'][0], $estimates["{$phase->value}Per100g"]);
+    }
+
+    public function servings(): int
+    {
+        return $this->ledger->servingsLeft($this->formula->servedPhase(), $this->formula->serving->grams);
+    }
+
+    /** Grams of what is eaten of it. */
+    public function makesG(): float
+    {
+        return $this->state->phase($this->formula->servedPhase())->weightG();
+    }
+
+    /** The salt that was put in, on the basis in which the method's floor is said; null for a formula without salt. */
+    public function strength(): ?float
+    {
+        return FormulaLine::strength($this->lines, SaltFloor::of($this->formula->method)[0]);
+    }
+
+    /** Whether the salt is below what the method should have. */
+    public function isBelowFloor(): bool
+    {
+        [, $floor] = SaltFloor::of($this->formula->method);
+
+        return $this->formula->isLive && $this->needsSalt() && ($this->strength() ?? 0.0) < $floor * self::FORGIVEN;
+    }
+
+    /** @return list<Allergen> */
+    public function allergens(): array
+    {
+        return $this->state->allergens();
+    }
+
+    /** @return list<Advice> */
+    public function advice(): array
+    {
+        [$basis, $floor] = SaltFloor::of($this->formula->method);
+
+        return [
+            ...($this->isBelowFloor() ? [new Advice('below_floor', Weight::Careful, sprintf(
+                'Its salt is %s %% %s; below %s %% the wrong microbes can win. Lower the sodium by rinsing, draining or a smaller serving.',
+                number_format(($this->strength() ?? 0.0) * 100.0, 1), $basis->label(), number_format($floor * 100.0, 1),
+            ))] : []),
+            ...array_values(array_filter(BatchAdvice::on($this->ledger), static fn (Advice $advice): bool => $advice->code !== 'below_floor')),
+        ];
+    }
+
+    /**
+     * By what everything must be multiplied to fill a jar under its headspace.
+     */
+    public function factorForJar(Jar $jar): float
+    {
+        $begun = (new Ledger($this->formula->entries()))->state();
+        $food = $this->leadingFood();
+        $pieces = $begun->phase(Phase::Pieces)->saltFreeG() / ($food->density ?? 1.0);
+        $brine = $begun->phase(Phase::Brine);
+        $liquid = $brine->weightG() / BrineTable::density($brine->brineStrength());
+        $sauce = $begun->phase(Phase::Sauce)->weightG();
+        $packed = $food?->shape->packing() ?? 1.0;
+        $needs = max($pieces + $liquid + $sauce, $pieces / $packed);
+        $usable = JarFit::of($jar, new Packing($this->formula->vessel->headspace, Millilitres::zero()), Grams::zero(), 1.0, 1.0)->usable->value;
+
+        return $needs > 0.0 ? $usable / $needs : 1.0;
+    }
+
+    /** By what everything must be multiplied for a weight of vegetable, or of what it is based on. */
+    public function factorForVegetable(Grams $wanted): float
+    {
+        $there = array_sum(array_map(
+            static fn (FormulaLine $line): float => in_array($line->part, ['vegetables', 'base', 'add'], true) ? $line->grams : 0.0, $this->lines,
+        ));
+
+        return $there > 0.0 ? $wanted->value / $there : 1.0;
+    }
+
+    /** By what everything must be multiplied for a number of servings. */
+    public function factorForServings(float $servings): float
+    {
+        return $this->makesG() > 0.0 ? $servings * $this->formula->serving->grams->value / $this->makesG() : 1.0;
+    }
+
+    /** The serving, in grams, that holds so much sodium. */
+    public function servingFor(float $sodiumMg): Grams
+    {
+        $perGram = $this->formula->serving->weighing(Grams::of(100.0))->sodiumMg($this->state, Point::typical()) / 100.0;
+
+        return Grams::of(min($this->makesG(), $perGram > 0.0 ? $sodiumMg / $perGram : $this->makesG()));
+    }
+
+    private function leadingFood(): ?\Tempesal\Core\Produce\Ingredient
+    {
+        $lead = null;
+        foreach ($this->lines as $line) {
+            if (in_array($line->part, ['vegetables', 'add'], true) && ($lead === null || $line->grams > $lead->grams)) {
+                $lead = $line;
+            }
+        }
+
+        return $lead?->food;
+    }
+
+    /** A batch that is nothing but a starter needs no salt of its own. */
+    private function needsSalt(): bool
+    {
+        foreach ($this->lines as $line) {
+            if (in_array($line->part, ['vegetables', 'base'], true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Formula;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Process\Parts;
+use Tempesal\Core\Produce\Ingredient;
+use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\JarContents;
+use Tempesal\Core\Salt\SaltDose;
+
+/**
+ * Something that goes in, for a list that people read.
+ */
+final readonly class FormulaLine
+{
+    /** The parts of a process in which foods are listed. */
+    private const LISTS = ['vegetables', 'base', 'alongside', 'paste', 'additions'];
+
+    /**
+     * @param  string  $part  where it belongs: one of LISTS, water, fresh water, salt, starter, brine, or the step's kind
+     * @param  Ingredient|null  $food  null for salt
+     */
+    private function __construct(
+        public string $part,
+        public string $name,
+        public float $grams,
+        public ?Ingredient $food = null,
+        public ?SaltDose $salt = null,
+    ) {
+    }
+
+    /**
+     * @return list<self>
+     *
+     * @throws InvalidField
+     */
+    public static function ofStep(Fields $step): array
+    {
+        $kind = $step->text('kind');
+        if ($kind === Steps::PROCESS) {
+            return self::ofProcess($step);
+        }
+
+        return match ($kind) {
+            'add' => [self::food($kind, Ingredient::read($step->child('ingredient')), $step->band('grams')->typical)],
+            'salt' => [self::salted(SaltDose::read($step))],
+            'starter' => [self::food($kind, Ingredient::read($step->child('liquid')), $step->grams()->value)],
+            'freshen' => [self::food('fresh water', Ingredient::water(), $step->grams('water')->value)],
+            'top_up' => [self::food($kind, Ingredient::water(), $step->grams()->value)],
+            default => [],
+        };
+    }
+
+    /**
+     * @return list<self>
+     *
+     * @throws InvalidField
+     */
+    private static function ofProcess(Fields $step): array
+    {
+        $method = $step->choice('method', Method::class);
+        $lines = $lists = [];
+        foreach (self::LISTS as $part) {
+            $lists[$part] = Amount::readAll($step, $part);
+            foreach ($lists[$part] as $amount) {
+                $lines[$part][] = self::food($part, $amount->ingredient, $amount->grams->typical);
+            }
+        }
+        $water = $step->has('water') ? $step->grams('water') : null;
+        $salted = $lists['vegetables'] === [] ? ($lists['base'] === [] ? $lists['additions'] : $lists['base']) : $lists['vegetables'];
+        $starters = [];
+        foreach (['starter', 'brine'] as $part) {
+            if ($step->has($part)) {
+                $starters[] = self::food($part, Ingredient::read($step->child($part)->child('liquid')), $step->child($part)->grams()->value);
+            }
+        }
+
+        return [
+            ...($lines['vegetables'] ?? []), ...($lines['base'] ?? []),
+            ...($water === null || $water->isZero() ? [] : [self::food('water', Ingredient::water(), $water->value)]),
+            ...($step->has('salt') ? [self::salted(Parts::salt($step, $method, $salted, $water))] : []),
+            ...($lines['alongside'] ?? []), ...$starters, ...($lines['paste'] ?? []), ...($lines['additions'] ?? []),
+            ...($step->has('freshen') ? [self::food('fresh water', Ingredient::water(), $step->child('freshen')->grams('water')->value)] : []),
+        ];
+    }
+
+    /**
+     * The salt of a formula against what it goes on; null for lines without salt.
+     *
+     * @param  list<self>  $lines
+     */
+    public static function strength(array $lines, Basis $basis): ?float
+    {
+        $vegetables = $water = $other = $salt = 0.0;
+        foreach ($lines as $line) {
+            match (true) {
+                $line->salt !== null => $salt += $line->grams,
+                $line->part === 'water' => $water += $line->grams,
+                $line->part === 'vegetables' || $line->part === 'base' => $vegetables += $line->grams,
+                default => $other += $line->grams,
+            };
+        }
+
+        return (new JarContents(Grams::of($salt), Grams::of($vegetables), Grams::of($water), Grams::of($other)))->shareOrNull($basis);
+    }
+
+    private static function food(string $part, Ingredient $food, float $grams): self
+    {
+        return new self($part, $food->name, $grams, $food);
+    }
+
+    private static function salted(SaltDose $dose): self
+    {
+        return new self('salt', $dose->product->name, $dose->grams()->value, null, $dose);
+    }
+}

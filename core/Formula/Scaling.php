@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Formula;
+
+/**
+ * Multiplies every amount in documented steps; times, strengths and shares stay.
+ */
+final class Scaling
+{
+    private const AMOUNTS = ['grams', 'water', 'keep', 'juice', 'simmeredAway', 'millilitres'];
+
+    /** Grams and millilitres are kept to a hundredth where they are large enough, so that a round trip looks the same. */
+    private const DECIMALS = 4;
+
+    /** @return mixed the steps with their amounts multiplied */
+    public static function of(mixed $steps, float $factor): mixed
+    {
+        if (! is_array($steps)) {
+            return $steps;
+        }
+        $scaled = [];
+        foreach ($steps as $key => $value) {
+            $scaled[$key] = in_array($key, self::AMOUNTS, true) ? self::amount($value, $factor) : self::of($value, $factor);
+        }
+
+        return $scaled;
+    }
+
+    private static function amount(mixed $value, float $factor): mixed
+    {
+        if (is_array($value)) {
+            return array_map(static fn (mixed $part): mixed => self::amount($part, $factor), $value);
+        }
+
+        return is_int($value) || is_float($value) ? round($value * $factor, self::DECIMALS) : $value;
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Formula;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Measure\Millilitres;
+use Tempesal\Core\Measure\Millimetres;
+
+/**
+ * What it is made in.
+ */
+final readonly class Vessel
+{
+    private function __construct(public Millilitres $nominal, public Millimetres $headspace, public string $cover, public string $holdDown)
+    {
+    }
+
+    /** @throws InvalidField */
+    public static function read(Fields $fields): self
+    {
+        $nominal = $fields->quantity('nominalMl', Millilitres::class);
+        if ($nominal->value < 20.0) {
+            throw $fields->invalid('nominalMl', 'a jar holds at least 20 ml.');
+        }
+
+        return new self(
+            $nominal, $fields->quantity('headspaceMm', Millimetres::class),
+            $fields->has('cover') ? $fields->text('cover') : 'screw lid', $fields->has('holdDown') ? $fields->text('holdDown') : '',
+        );
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Formula;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Measure\Celsius;
+
+/**
+ * When it is good to eat, counted in days at a temperature: young and crunchy, ready, long and sour.
+ */
+final readonly class Window
+{
+    private function __construct(public float $youngDays, public float $readyDays, public float $longDays, public Celsius $temperature)
+    {
+    }
+
+    /** @throws InvalidField */
+    public static function read(Fields $fields): self
+    {
+        [$young, $ready, $long] = array_map(static function (string $key) use ($fields): float {
+            $days = $fields->number($key);
+
+            return $days < 0.0 || $days > 1_000.0 ? throw $fields->invalid($key, 'between 0 and 1000 days are needed here.') : $days;
+        }, ['youngDays', 'readyDays', 'longDays']);
+        if ($young > $ready || $ready > $long) {
+            throw $fields->invalid('readyDays', 'young comes before ready, and ready before long.');
+        }
+
+        return new self($young, $ready, $long, $fields->quantity('celsius', Celsius::class));
+    }
+}

@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Pantry\FoodTable;
+use App\Pantry\FormulaLibrary;
+use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Formula\Formula;
+use Tempesal\Core\Formula\FormulaAnswer;
+use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Formula\SaltFloor;
+
+/** @return array<string, array{array<string, mixed>}> */
+function libraryFormulas(): array
+{
+    $all = [];
+    foreach (FormulaLibrary::documents() as $document) {
+        $all[$document['key']] = [$document];
+    }
+
+    return $all;
+}
+
+/** What is wrong with a formula: the checks that every one of the library passes. */
+function faults(array $document): array
+{
+    $answer = FormulaAnswer::of(Formula::read($document, FoodTable::pantry()));
+    $faults = [];
+    [$basis, $floor] = SaltFloor::of($answer->formula->method);
+    if ($answer->isBelowFloor()) {
+        $faults[] = sprintf('salt %.4f %s, floor %.4f', $answer->strength(), $basis->value, $floor);
+    }
+    $per100g = $answer->serving->band->typical / $answer->formula->serving->grams->value * 100;
+    if ($per100g < $document['sanity']['low'] || $per100g > $document['sanity']['high']) {
+        $faults[] = sprintf('%.0f mg in 100 g', $per100g);
+    }
+    if ($answer->servings() < 3) {
+        $faults[] = "{$answer->servings()} servings";
+    }
+    if (abs($answer->state->sodiumAstray()) > 1e-6) {
+        $faults[] = 'sodium astray';
+    }
+
+    return $faults;
+}
+
+it('passes through the core with plausible results', function (array $document): void {
+    expect(faults($document))->toBe([]);
+})->with(libraryFormulas());
+
+it('says everything a cook wants to know', function (array $document): void {
+    $formula = Formula::read($document, FoodTable::pantry());
+    expect($formula->name)
+        ->not->toBe('')
+        ->and($formula->summary())
+        ->not->toBe('')
+        ->and($formula->group)
+        ->not->toBe('other')
+        ->and(count($formula->work))
+        ->toBeGreaterThanOrEqual(3)
+        ->and($formula->keeping()?->days)
+        ->toBeGreaterThan(0)
+        ->and($formula->vessel->nominal->value)
+        ->toBeGreaterThan(100)
+        ->and($formula->colour())
+        ->toMatch('/^#[0-9a-f]{6}$/');
+    foreach (['signs', 'why', 'schools', 'cautions'] as $text) {
+        expect($formula->texts[$text])->not->toBe([], $text);
+    }
+})->with(libraryFormulas());
+
+it('has a caution on every formula with egg, chilli, or a sauce that is bottled', function (): void {
+    foreach (libraryFormulas() as [$document]) {
+        $formula = Formula::read($document, FoodTable::pantry());
+        $cautions = implode(' ', $formula->texts['cautions']);
+        $allergens = array_map(
+            fn($allergen) => $allergen->value,
+            FormulaAnswer::of($formula)->allergens(),
+        );
+        foreach ($allergens as $allergen) {
+            if ($allergen === 'egg') {
+                expect($cautions)->toContain('pasteurised egg');
+            }
+            if (in_array($allergen, ['fish', 'milk', 'mustard', 'soy', 'crustaceans'], true)) {
+                expect($cautions)->toContain('Contains')->toContain($allergen);
+            }
+        }
+        if ($document['group'] === 'hot sauces') {
+            expect($cautions)->toContain('4.6')->toContain('gloves');
+        }
+    }
+});
+
+it('covers every family', function (): void {
+    $formulas = array_column(libraryFormulas(), 0);
+    expect(count($formulas))
+        ->toBeGreaterThanOrEqual(24)
+        ->and(array_values(array_unique(array_column($formulas, 'group'))))
+        ->toEqualCanonicalizing([
+            'kraut',
+            'roots',
+            'florets',
+            'onions',
+            'beans',
+            'chillies',
+            'cucumbers',
+            'quick pickles',
+            'kimchi',
+            'hot sauces',
+            'condiments',
+            'relishes',
+            'drinks',
+            'starters',
+        ]);
+    $methods = array_unique(array_column($formulas, 'method'));
+    foreach (Method::cases() as $method) {
+        if (!in_array($method, [Method::Mash, Method::ReusedBrine], true)) {
+            expect($methods)->toContain($method->value);
+        }
+    }
+});
+
+it('finds a formula that is wrong', function (array $change, string $fault): void {
+    $document = array_replace_recursive(libraryFormulas()['plain-kraut'][0], $change);
+    expect(implode('; ', faults($document)))->toContain($fault);
+})->with([
+    'a slip in the share' => [['steps' => [0 => ['salt' => ['share' => 0.00225]]]], 'salt 0.0022'],
+    'ten times the salt' => [['steps' => [0 => ['salt' => ['share' => 0.225]]]], 'mg in 100 g'],
+    'hardly any cabbage' => [['steps' => [0 => ['vegetables' => [0 => ['grams' => 60]]]]], 'servings'],
+]);
+
+it('refuses a formula that cannot be, with the path', function (array $change, string $path): void {
+    $document = array_replace_recursive(libraryFormulas()['plain-kraut'][0], $change);
+    expect(fn() => FormulaAnswer::of(Formula::read($document, FoodTable::pantry())))->toThrow(
+        fn(InvalidField $refusal) => expect($refusal->path)->toBe($path),
+    );
+})->with([
+    [['tempesal' => 'recipe'], 'tempesal'],
+    [['version' => 2], 'version'],
+    [['name' => ''], 'name'],
+    [['name' => str_repeat('x', 500)], 'name'],
+    [['method' => 'boiling'], 'method'],
+    [['steps' => 'none'], 'steps'],
+    [['steps' => [0 => ['vegetables' => [0 => ['grams' => -4]]]]], 'steps[0].vegetables[0].grams'],
+    [
+        ['steps' => [0 => ['vegetables' => [0 => ['ingredient' => 'kabbage']]]]],
+        'steps[0].vegetables[0].ingredient',
+    ],
+    [['serving' => ['grams' => 'a forkful']], 'serving.grams'],
+    [['serving' => ['phase' => 'sauce']], 'serving.phase'],
+    [['window' => ['youngDays' => 90]], 'window.readyDays'],
+    [['window' => ['celsius' => 900]], 'window.celsius'],
+    [['vessel' => ['nominalMl' => 2]], 'vessel.nominalMl'],
+    [['keeping' => ['days' => 0]], 'keeping.days'],
+    [['work' => ['a', ['b']]], 'work.1'],
+    [['summry' => 'typo'], 'summry'],
+]);
