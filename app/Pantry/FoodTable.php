@@ -6,8 +6,12 @@ namespace App\Pantry;
 
 use RuntimeException;
 use Tempesal\Core\Document\Pantry;
+use Tempesal\Core\Exchange\FoodFacts;
+use Tempesal\Core\Exchange\RecipeText;
+use Tempesal\Core\Measure\SpoonSystem;
 use Tempesal\Core\Salt\SaltProduct;
 use Tempesal\Core\Salt\StartingSalts;
+use Tempesal\Core\Search\NameIndex;
 
 /**
  * The foods that Tempesal knows before a cook adds any: database/data/foods.csv.
@@ -93,5 +97,23 @@ final class FoodTable
     private static function words(string $cell, string $between): array
     {
         return $cell === '' ? [] : explode($between, $cell);
+    }
+
+    /** Reads pasted recipes with the foods that Tempesal knows. */
+    public static function recipeText(SpoonSystem $spoons = SpoonSystem::Us): RecipeText
+    {
+        $names = $all = $densities = [];
+        foreach (self::all() as $food) {
+            $names[$food['key']] = $food['name'];
+            $all[$food['key']] = [$food['name'], ...$food['also']];
+            $densities[$food['key']] = $food['density'];
+        }
+        $saltNames = $saltDensities = [];
+        foreach (StartingSalts::all() as $salt) {
+            $saltNames[$salt->id] = $salt->name;
+            $saltDensities[$salt->id] = $salt->density()->band->typical;
+        }
+
+        return new RecipeText(new NameIndex($all), new FoodFacts($names, $densities, $saltNames, $saltDensities), $spoons);
     }
 }

@@ -30,7 +30,7 @@ function faults(array $document): array
     if ($answer->isBelowFloor()) {
         $faults[] = sprintf('salt %.4f %s, floor %.4f', $answer->strength(), $basis->value, $floor);
     }
-    $per100g = $answer->serving->band->typical / $answer->formula->serving->grams->value * 100;
+    $per100g = ($answer->serving->band->typical / $answer->formula->serving->grams->value) * 100;
     if ($per100g < $document['sanity']['low'] || $per100g > $document['sanity']['high']) {
         $faults[] = sprintf('%.0f mg in 100 g', $per100g);
     }
@@ -73,10 +73,7 @@ it('has a caution on every formula with egg, chilli, or a sauce that is bottled'
     foreach (libraryFormulas() as [$document]) {
         $formula = Formula::read($document, FoodTable::pantry());
         $cautions = implode(' ', $formula->texts['cautions']);
-        $allergens = array_map(
-            fn($allergen) => $allergen->value,
-            FormulaAnswer::of($formula)->allergens(),
-        );
+        $allergens = array_map(fn($allergen) => $allergen->value, FormulaAnswer::of($formula)->allergens());
         foreach ($allergens as $allergen) {
             if ($allergen === 'egg') {
                 expect($cautions)->toContain('pasteurised egg');
