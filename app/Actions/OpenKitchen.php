@@ -19,7 +19,7 @@ use Tempesal\Core\Measure\SpoonSystem;
  */
 final readonly class OpenKitchen
 {
-    public function __construct(private CurrentHousehold $current, private StockPantry $stock)
+    public function __construct(private CurrentHousehold $current, private StockPantry $stock, private StockFormulas $formulas)
     {
     }
 
@@ -33,6 +33,7 @@ final readonly class OpenKitchen
             $household = Household::create(['name' => $name, 'time_zone' => $timeZone, 'spoon_system' => $spoons, 'is_demo' => $demo]);
             $this->current->during($household, function () use ($eaters, $jarCounts): void {
                 ($this->stock)($jarCounts);
+                ($this->formulas)();
                 foreach ($eaters as $position => $eater) {
                     self::seat($position, $eater);
                 }

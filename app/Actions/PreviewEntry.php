@@ -45,6 +45,6 @@ final readonly class PreviewEntry
     {
         $batch = Batch::query()->with(['jar', 'entries'])->findOrFail($batchId);
 
-        return BatchView::numbers($batch, $batch->ledger(), Person::query()->orderBy('position')->get());
+        return BatchView::numbers($batch, $batch->ledger(), Person::atTable());
     }
 }

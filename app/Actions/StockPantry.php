@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\HoldDown;
 use App\Models\Ingredient;
 use App\Models\Jar;
 use App\Models\Salt;
@@ -27,19 +28,32 @@ final readonly class StockPantry
         ['Five-litre crock', 5000, 180, 190, 'cloth'],
     ];
 
+    /** name, ml; common practice, no source */
+    public const HOLD_DOWNS = [['Glass weight', 55], ['Small jar as a weight', 140], ['Folded leaf', 10]];
+
     /** @param  array<int, int>  $jarCounts  how many of each of the sizes, by their place in JARS */
     public function __invoke(array $jarCounts): void
     {
         foreach (StartingSalts::all() as $position => $salt) {
             Salt::create([...Salt::columns($salt), 'position' => $position]);
         }
-        Ingredient::createMany(self::ingredients());
+        $this->foods();
         foreach (self::JARS as $position => [$name, $ml, $mouth, $body, $cover]) {
             Jar::create([
                 'name' => $name, 'position' => $position, 'nominal_ml' => $ml, 'mouth_mm' => $mouth, 'body_mm' => $body,
                 'cover' => $cover, 'how_many' => $jarCounts[$position] ?? 0,
             ]);
         }
+        foreach (self::HOLD_DOWNS as [$name, $ml]) {
+            HoldDown::create(['name' => $name, 'volume_ml' => $ml, 'how_many' => 2]);
+        }
+    }
+
+    /** Adds the foods that are not there yet. */
+    public function foods(): void
+    {
+        $there = Ingredient::query()->withoutGlobalScope('present')->get()->keyBy('key');
+        Ingredient::createMany(array_values(array_filter(self::ingredients(), static fn (array $row): bool => ! $there->has((string) $row['key']))));
     }
 
     /** @return list<array<string, mixed>> rows of the ingredients table */

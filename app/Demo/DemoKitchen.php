@@ -101,7 +101,7 @@ final class DemoKitchen
         $mash = $this->jar('Red chilli mash', 'cool', 23, 'red-chilli', 'Pint jar', 'pickling', [
             'method' => 'mash', 'vegetableAmount' => '260 g', 'strengthPercent' => '3', 'strengthBasis' => 'of_vegetable', 'servingAmount' => '6 g',
         ]);
-        $people = Person::query()->orderBy('position')->get()->keyBy('name');
+        $people = Person::atTable()->keyBy('name');
         $meals = [
             [12, $red, 'Marit', 30], [12, $red, 'Jory', 60], [9, $red, 'Jory', 50], [6, $red, 'Nell', 20], [5, $red, 'Jory', 60],
             [4, $red, 'Marit', 30], [3, $red, 'Jory', 60], [3, $kraut, 'Marit', 30], [2, $kraut, 'Nell', 20], [2, $red, 'Jory', 60],

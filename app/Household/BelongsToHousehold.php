@@ -40,12 +40,15 @@ trait BelongsToHousehold
     {
         $household = app(CurrentHousehold::class)->id();
         $now = CarbonImmutable::now();
-        self::query()->insert(array_map(static function (array $row) use ($household, $now): array {
+        $all = array_map(static function (array $row) use ($household, $now): array {
             $model = new self([...$row, 'household_id' => $household, 'created_at' => $now, 'updated_at' => $now]);
-            $model->setAttribute('id', $model->newUniqueId());
+            $model->setAttribute('id', $row['id'] ?? $model->newUniqueId());
 
             return $model->getAttributes();
-        }, $rows));
+        }, $rows);
+        if ($all !== []) {
+            self::query()->insert($all);
+        }
     }
 
     /** @return BelongsTo<Household, $this> */

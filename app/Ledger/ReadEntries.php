@@ -16,6 +16,7 @@ use Tempesal\Core\Formula\Steps;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Lending;
 use Tempesal\Core\Ledger\NotEnough;
+use Tempesal\Core\Salt\SaltProduct;
 
 /**
  * Reads documented entries for a batch of the kitchen. Foods and salts may be called by their id or key; a starter from
@@ -59,11 +60,11 @@ final readonly class ReadEntries
     public static function pantry(): Pantry
     {
         $foods = ['water' => \Tempesal\Core\Produce\Ingredient::water()->toArray()];
-        foreach (Ingredient::query()->get() as $food) {
+        foreach (Ingredient::query()->withoutGlobalScope('present')->get() as $food) {
             $foods[$food->key] = $foods[$food->id] = $food->produce()->toArray();
         }
-        $salts = [];
-        foreach (Salt::query()->get() as $salt) {
+        $salts = ['pure' => SaltProduct::pure()->toArray()];
+        foreach (Salt::query()->withoutGlobalScope('present')->get() as $salt) {
             $salts[$salt->key] = $salts[$salt->id] = $salt->product()->toArray();
         }
 

@@ -32,6 +32,8 @@ use Tempesal\Core\Produce\PieceShape;
  * @property array<string, float|null> $strengths
  * @property string $place
  * @property CarbonImmutable $started_at
+ * @property CarbonImmutable|null $emptied_at
+ * @property string|null $formula_version_id
  * @property Jar|null $jar
  * @property Collection<int, BatchEntry> $entries
  */
@@ -44,7 +46,10 @@ final class Batch extends Model
     /** @return BelongsTo<Jar, $this> */
     public function jar(): BelongsTo
     {
-        return $this->belongsTo(Jar::class);
+        $jar = $this->belongsTo(Jar::class);
+        $jar->withoutGlobalScope('present');
+
+        return $jar;
     }
 
     /** @return HasMany<BatchEntry, $this> */
@@ -86,7 +91,7 @@ final class Batch extends Model
     {
         return [
             'method' => Method::class, 'shape' => PieceShape::class, 'density_g_per_ml' => 'float', 'headspace_mm' => 'float',
-            'weight_ml' => 'float', 'serving_g' => 'float', 'sheet' => 'array', 'strengths' => 'array', 'started_at' => 'immutable_datetime',
+            'weight_ml' => 'float', 'serving_g' => 'float', 'sheet' => 'array', 'strengths' => 'array', 'started_at' => 'immutable_datetime', 'emptied_at' => 'immutable_datetime',
         ];
     }
 }

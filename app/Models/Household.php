@@ -17,6 +17,8 @@ use Tempesal\Core\Measure\SpoonSystem;
  * @property string $time_zone
  * @property SpoonSystem $spoon_system
  * @property bool $is_demo
+ * @property string $measure_by
+ * @property int $week_start
  */
 final class Household extends Model
 {
@@ -32,6 +34,6 @@ final class Household extends Model
 
     protected function casts(): array
     {
-        return ['spoon_system' => SpoonSystem::class, 'is_demo' => 'boolean'];
+        return ['spoon_system' => SpoonSystem::class, 'is_demo' => 'boolean', 'week_start' => 'integer'];
     }
 }

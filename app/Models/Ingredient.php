@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Household\BelongsToHousehold;
+use App\Household\CanBeRemoved;
 use App\Support\BandColumns;
 use Illuminate\Database\Eloquent\Model;
 use Tempesal\Core\Produce\Allergen;
@@ -31,10 +32,14 @@ use Tempesal\Core\Uptake\Tissue;
  * @property list<string> $allergens
  * @property list<string> $not_for
  * @property string $also
+ * @property bool $own
+ * @property bool $edited
+ * @property float|null $label_sodium_mg
+ * @property float|null $label_serving_g
  */
 final class Ingredient extends Model
 {
-    use BelongsToHousehold;
+    use BelongsToHousehold, CanBeRemoved;
 
     protected $guarded = [];
 
@@ -57,7 +62,7 @@ final class Ingredient extends Model
         return [
             'water_g_per_100g' => 'float', 'density_g_per_ml' => 'float', 'brine_floor_of_water' => 'float',
             'shape' => PieceShape::class, 'hollow' => 'boolean', 'live' => 'boolean', 'tissue' => Tissue::class, 'ph' => 'float',
-            'allergens' => 'array', 'not_for' => 'array',
+            'allergens' => 'array', 'not_for' => 'array', 'own' => 'boolean', 'edited' => 'boolean', 'label_sodium_mg' => 'float', 'label_serving_g' => 'float',
         ];
     }
 }

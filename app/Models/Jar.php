@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Household\BelongsToHousehold;
+use App\Household\CanBeRemoved;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Tempesal\Core\Jar\Jar as Geometry;
@@ -20,10 +22,14 @@ use Tempesal\Core\Measure\Millimetres;
  * @property float $body_mm
  * @property string $cover
  * @property int $how_many
+ * @property Collection<int, Batch> $batches
  */
 final class Jar extends Model
 {
-    use BelongsToHousehold;
+    use BelongsToHousehold, CanBeRemoved;
+
+    /** What can go on a jar; the cover decides the daily chores. */
+    public const COVERS = ['screw lid', 'loose lid', 'slit lid', 'airlock', 'cloth', 'clamp'];
 
     protected $guarded = [];
 

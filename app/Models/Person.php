@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Household\BelongsToHousehold;
+use App\Household\CanBeRemoved;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -18,15 +19,29 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $target_sodium_mg
  * @property string $target_source
  * @property float $usual_serving_g
+ * @property float $usual_condiment_g
+ * @property int $live_goal
+ * @property list<string> $allergens
+ * @property list<string> $dislikes
  * @property Collection<int, RestOfDiet> $restOfDiet
  */
 final class Person extends Model
 {
-    use BelongsToHousehold;
+    use BelongsToHousehold, CanBeRemoved;
 
     protected $table = 'people';
 
     protected $guarded = [];
+
+    /**
+     * Everyone who eats here, in their order.
+     *
+     * @return Collection<int, self>
+     */
+    public static function atTable(): Collection
+    {
+        return self::query()->with('restOfDiet')->get()->sortBy('position')->values();
+    }
 
     /** @return HasMany<RestOfDiet, $this> */
     public function restOfDiet(): HasMany
@@ -44,6 +59,6 @@ final class Person extends Model
 
     protected function casts(): array
     {
-        return ['target_sodium_mg' => 'integer', 'usual_serving_g' => 'float', 'position' => 'integer'];
+        return ['target_sodium_mg' => 'integer', 'usual_serving_g' => 'float', 'usual_condiment_g' => 'float', 'position' => 'integer', 'live_goal' => 'integer', 'allergens' => 'array', 'dislikes' => 'array'];
     }
 }

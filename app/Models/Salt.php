@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Household\BelongsToHousehold;
+use App\Household\CanBeRemoved;
 use App\Support\BandColumns;
 use Illuminate\Database\Eloquent\Model;
 use Tempesal\Core\Salt\SaltProduct;
@@ -20,10 +21,11 @@ use Tempesal\Core\Salt\SaltProduct;
  * @property bool $anti_caking
  * @property bool $potassium
  * @property bool $calibrated
+ * @property bool $own
  */
 final class Salt extends Model
 {
-    use BelongsToHousehold;
+    use BelongsToHousehold, CanBeRemoved;
 
     protected $guarded = [];
 
@@ -53,15 +55,15 @@ final class Salt extends Model
 
     protected function casts(): array
     {
-        return ['water_g_per_100g' => 'float', 'iodised' => 'boolean', 'anti_caking' => 'boolean', 'potassium' => 'boolean', 'calibrated' => 'boolean'];
+        return ['water_g_per_100g' => 'float', 'iodised' => 'boolean', 'anti_caking' => 'boolean', 'potassium' => 'boolean', 'calibrated' => 'boolean', 'own' => 'boolean'];
     }
 
-    private static function density(): BandColumns
+    public static function density(): BandColumns
     {
         return BandColumns::named('density_%s_g_per_us_tbsp');
     }
 
-    private static function sodium(): BandColumns
+    public static function sodium(): BandColumns
     {
         return BandColumns::named('sodium_%s_mg_per_100g');
     }

@@ -41,7 +41,10 @@ final class Serving extends Model
     /** @return BelongsTo<Person, $this> */
     public function person(): BelongsTo
     {
-        return $this->belongsTo(Person::class);
+        $person = $this->belongsTo(Person::class);
+        $person->withoutGlobalScope('present');
+
+        return $person;
     }
 
     public function sodium(): Band

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pictures;
 
 use App\Models\Batch;
+use App\Models\Jar;
 use Tempesal\Core\Formula\Making;
 use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Jar\JarFit;
@@ -46,6 +47,14 @@ final class JarPicture
         $liquid = Millilitres::of(max(0.0, $brine->weightG()) / BrineTable::density($brine->brineStrength()));
 
         return self::draw($fit, $liquid, $batch->shape->value, $batch->colour, $batch->jar->cover, $batch->method === Method::Mash);
+    }
+
+    /** @return array<string, mixed> a jar with nothing in it */
+    public static function empty(Jar $jar): array
+    {
+        $fit = JarFit::of($jar->geometry(), new Packing(Millimetres::zero(), Millilitres::zero()), Grams::zero(), 1.0, 1.0);
+
+        return self::draw($fit, Millilitres::zero(), 'shreds', '#b9ab99', $jar->cover, false);
     }
 
     /** @return array<string, mixed> */

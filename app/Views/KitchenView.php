@@ -4,16 +4,22 @@ declare(strict_types=1);
 
 namespace App\Views;
 
+use App\Models\Batch;
+use App\Models\HoldDown;
 use App\Models\Household;
 use App\Models\Ingredient;
 use App\Models\Jar;
 use App\Models\Person;
 use App\Models\Salt;
+use App\Pictures\JarPicture;
 use Illuminate\Database\Eloquent\Collection;
 use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Intake\TargetPreset;
+use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Produce\PieceShape;
 use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltNotes;
+use Tempesal\Core\Uptake\Tissue;
 
 /**
  * What the bench can choose from.
@@ -25,29 +31,49 @@ final class KitchenView
      * @param  Collection<int, Jar>  $jars  with batches_count
      * @param  Collection<int, Salt>  $salts
      * @param  Collection<int, Ingredient>  $ingredients
+     * @param  Collection<int, HoldDown>  $holdDowns
      * @return array<string, mixed>
      */
-    public static function of(Household $household, Collection $people, Collection $jars, Collection $salts, Collection $ingredients): array
+    public static function of(Household $household, Collection $people, Collection $jars, Collection $salts, Collection $ingredients, Collection $holdDowns): array
     {
         return [
+            'name' => $household->name,
+            'timeZone' => $household->time_zone,
             'spoonSystem' => $household->spoon_system->value,
+            'measureBy' => $household->measure_by,
+            'weekStart' => $household->week_start,
             'people' => $people->map(static fn (Person $person): array => [
                 'id' => $person->id, 'name' => $person->name, 'targetMg' => $person->target_sodium_mg,
                 'targetSource' => $person->target_source, 'usualServingGrams' => $person->usual_serving_g,
+                'usualCondimentGrams' => $person->usual_condiment_g, 'liveGoal' => $person->live_goal,
+                'allergens' => $person->allergens, 'dislikes' => $person->dislikes,
+                'restOfDietMg' => (object) $person->restOfDiet->pluck('sodium_mg', 'weekday')->all(),
             ])->values()->all(),
             'jars' => $jars->map(static fn (Jar $jar): array => [
                 'id' => $jar->id, 'name' => $jar->name, 'nominalMl' => $jar->nominal_ml, 'cover' => $jar->cover,
+                'mouthMm' => $jar->mouth_mm, 'bodyMm' => $jar->body_mm, 'picture' => JarPicture::empty($jar),
                 'howMany' => $jar->how_many, 'inUse' => (int) $jar->getAttribute('batches_count'),
+                'heldBy' => $jar->batches->whereNull('emptied_at')->map(static fn (Batch $batch): array => ['id' => $batch->id, 'name' => $batch->name])->values()->all(),
             ])->values()->all(),
             'salts' => $salts->map(static fn (Salt $salt): array => [
                 'id' => $salt->id, 'key' => $salt->key, 'name' => $salt->name,
                 'gramsPerTablespoon' => $salt->product()->gramsPerTablespoon->toArray(), 'isCalibrated' => $salt->calibrated,
+                'sodiumPer100g' => $salt->product()->sodiumPer100g->toArray(), 'iodised' => $salt->iodised, 'antiCaking' => $salt->anti_caking,
+                'potassium' => $salt->potassium, 'isOwn' => $salt->own, 'notes' => SaltNotes::on($salt->product()),
             ])->values()->all(),
             'ingredients' => $ingredients->map(static fn (Ingredient $ingredient): array => [
                 'id' => $ingredient->id, 'key' => $ingredient->key, 'name' => $ingredient->name, 'use' => $ingredient->use,
                 'waterPer100g' => $ingredient->water_g_per_100g, 'sodiumPer100g' => $ingredient->produce()->sodiumPer100g->typical,
-                'shape' => $ingredient->shape->value, 'colour' => $ingredient->colour, 'source' => $ingredient->source,
+                'sodiumBand' => $ingredient->produce()->sodiumPer100g->toArray(), 'density' => $ingredient->density_g_per_ml,
+                'shape' => $ingredient->shape->value, 'tissue' => $ingredient->tissue->value, 'hollow' => $ingredient->hollow, 'live' => $ingredient->live,
+                'allergens' => $ingredient->allergens, 'notFor' => $ingredient->not_for, 'also' => $ingredient->also,
+                'isOwn' => $ingredient->own, 'isEdited' => $ingredient->edited, 'labelSodiumMg' => $ingredient->label_sodium_mg,
+                'labelServingGrams' => $ingredient->label_serving_g, 'colour' => $ingredient->colour, 'source' => $ingredient->source,
             ])->values()->all(),
+            'holdDowns' => $holdDowns->map(static fn (HoldDown $one): array => ['id' => $one->id, 'name' => $one->name, 'volumeMl' => $one->volume_ml, 'howMany' => $one->how_many])->values()->all(),
+            'covers' => Jar::COVERS,
+            'allergens' => array_map(static fn (Allergen $one): string => $one->value, Allergen::cases()),
+            'tissues' => array_map(static fn (Tissue $one): array => ['id' => $one->value, 'label' => $one->label()], Tissue::cases()),
             'methods' => array_map(static fn (Method $method): array => [
                 'id' => $method->value, 'label' => $method->label(), 'note' => $method->note(),
                 'basis' => $method->usualBasis()->value, 'percent' => $method->usualShare() * 100.0,

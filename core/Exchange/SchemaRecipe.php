@@ -39,7 +39,7 @@ final class SchemaRecipe
             'nutrition' => [
                 '@type' => 'NutritionInformation',
                 'servingSize' => sprintf('%s g', round($formula->serving->grams->value, 1)),
-                'sodiumContent' => sprintf('%d mg', LabelRounding::milligrams($answer->serving->band->typical)),
+                'sodiumContent' => sprintf('%d mg', LabelRounding::milligrams($answer->typicalServingMg())),
             ],
             'encoding' => [
                 '@type' => 'MediaObject', 'name' => self::CARRIED, 'encodingFormat' => self::ENCODING,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Formula;
 
+use Tempesal\Core\Salt\SaltNotes;
+
 /**
  * Something the cook should know before going on. It never stops anyone.
  */
@@ -19,7 +21,7 @@ final readonly class Advice
 
     public static function potassium(): self
     {
-        return new self('potassium', Weight::Careful, 'This blend carries potassium. With kidney disease, diuretics or blood-pressure medicines ask your clinician before eating it.');
+        return new self('potassium', Weight::Careful, SaltNotes::POTASSIUM);
     }
 
     /** @return array{code: string, weight: string, text: string} */

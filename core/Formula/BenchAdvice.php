@@ -8,6 +8,7 @@ use Tempesal\Core\Jar\JarFit;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Produce\PieceShape;
 use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltNotes;
 use Tempesal\Core\Salt\SodiumChloride;
 
 /**
@@ -153,8 +154,8 @@ final class BenchAdvice
 
         return [
             $salt->potassium ? Advice::potassium() : null,
-            $salt->iodised ? new Advice('iodised', Weight::Note, 'Iodised salt works; some jars start slower and cloud.') : null,
-            $salt->antiCaking && ! $salt->iodised ? new Advice('anti_caking', Weight::Note, 'Anti-caking agents can cloud the brine; it does no harm.') : null,
+            $salt->iodised ? new Advice('iodised', Weight::Note, SaltNotes::IODISED) : null,
+            $salt->antiCaking && ! $salt->iodised ? new Advice('anti_caking', Weight::Note, SaltNotes::ANTI_CAKING) : null,
         ];
     }
 

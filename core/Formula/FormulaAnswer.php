@@ -11,6 +11,7 @@ use Tempesal\Core\Jar\Jar;
 use Tempesal\Core\Jar\JarFit;
 use Tempesal\Core\Jar\Packing;
 use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
@@ -33,8 +34,6 @@ final readonly class FormulaAnswer
         public array $lines,
         public Ledger $ledger,
         public BatchState $state,
-        public Estimate $serving,
-        public Estimate $per100g,
     ) {
     }
 
@@ -49,13 +48,29 @@ final readonly class FormulaAnswer
             if ($there <= 0.0) {
                 throw new InvalidField('serving.phase', "Nothing is left as {$phase->value} at the end.");
             }
-            $grams = Grams::of(min($formula->serving->grams->value, $there));
-            $estimates = $ledger->estimates($formula->serving->weighing($grams));
         } catch (NotEnough $refusal) {
             throw new InvalidField('steps', $refusal->getMessage());
         }
 
-        return new self($formula, $formula->lines(), $ledger, $state, $estimates['servings'][0], $estimates["{$phase->value}Per100g"]);
+        return new self($formula, $formula->lines(), $ledger, $state);
+    }
+
+    /** The serving that was asked for, or all there is when the batch is smaller. */
+    public function plate(?Grams $grams = null): Serve
+    {
+        return $this->formula->serving->weighing(Grams::of(min(($grams ?? $this->formula->serving->grams)->value, $this->makesG())));
+    }
+
+    /** Milligrams of sodium in a serving, with the band. */
+    public function serving(): Estimate
+    {
+        return $this->ledger->serving($this->plate());
+    }
+
+    /** Milligrams of sodium in a serving, typically. */
+    public function typicalServingMg(): float
+    {
+        return $this->plate()->sodiumMg($this->state, Point::typical());
     }
 
     public function servings(): int

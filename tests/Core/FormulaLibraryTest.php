@@ -30,7 +30,7 @@ function faults(array $document): array
     if ($answer->isBelowFloor()) {
         $faults[] = sprintf('salt %.4f %s, floor %.4f', $answer->strength(), $basis->value, $floor);
     }
-    $per100g = ($answer->serving->band->typical / $answer->formula->serving->grams->value) * 100;
+    $per100g = ($answer->typicalServingMg() / $answer->formula->serving->grams->value) * 100;
     if ($per100g < $document['sanity']['low'] || $per100g > $document['sanity']['high']) {
         $faults[] = sprintf('%.0f mg in 100 g', $per100g);
     }

@@ -66,7 +66,7 @@ final readonly class BatchController
         return new JsonResponse(BatchView::whole(
             Batch::query()->with(['jar', 'entries'])->findOrFail($id),
             $this->current->get(),
-            Person::query()->orderBy('position')->get(),
+            Person::atTable(),
             Serving::query()->with(['person', 'batch'])->where('batch_id', $id)->latest()->get(),
             $at,
         ));

@@ -20,6 +20,6 @@ final class BenchController
     {
         $order = $readSheet($request->typed());
 
-        return new JsonResponse(BenchView::of($order, StartBatch::workOut($order), Person::query()->orderBy('position')->get()));
+        return new JsonResponse(BenchView::of($order, StartBatch::workOut($order), Person::atTable()));
     }
 }

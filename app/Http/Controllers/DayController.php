@@ -30,7 +30,7 @@ final class DayController
         return new JsonResponse(DayView::of(
             $date,
             $current->get(),
-            Person::query()->with('restOfDiet')->orderBy('position')->get(),
+            Person::atTable(),
             Serving::query()->with(['person', 'batch'])->where('eaten_on', $date)->whereNull('undone_at')->oldest()->get(),
             Batch::query()->with(['jar', 'entries'])->orderBy('started_at')->get(),
         ));

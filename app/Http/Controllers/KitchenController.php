@@ -8,6 +8,7 @@ use App\Actions\OpenKitchen;
 use App\Actions\StockPantry;
 use App\Household\CurrentHousehold;
 use App\Http\Requests\OpenKitchenRequest;
+use App\Models\HoldDown;
 use App\Models\Ingredient;
 use App\Models\Jar;
 use App\Models\Person;
@@ -25,10 +26,11 @@ final class KitchenController
     {
         return new JsonResponse(KitchenView::of(
             $current->get(),
-            Person::query()->orderBy('position')->get(),
-            Jar::query()->withCount('batches')->orderBy('position')->get(),
+            Person::atTable(),
+            Jar::query()->with('batches')->withCount(['batches' => static fn ($query) => $query->where('emptied_at', null)])->orderBy('position')->get(),
             Salt::query()->orderBy('position')->get(),
             Ingredient::query()->orderBy('name')->get(),
+            HoldDown::query()->orderBy('name')->get(),
         ));
     }
 

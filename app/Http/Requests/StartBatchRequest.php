@@ -5,15 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Bench\BenchFields;
-use App\Household\CurrentHousehold;
-use Carbon\CarbonImmutable;
-use Illuminate\Validation\ValidationException;
 
 /**
  * What stands on the bench, with a name and a place for the jar.
  */
 final class StartBatchRequest extends BenchRequest
 {
+    use StartedOn;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
@@ -36,28 +35,5 @@ final class StartBatchRequest extends BenchRequest
             'startedOn.*' => 'A date is written like 2026-11-24.',
             'requestKey.*' => 'The request is missing its key; reload the page.',
         ];
-    }
-
-    /**
-     * Noon of the day on which the jar was started, in the household's own calendar; null for now.
-     *
-     * @throws ValidationException for a day to come, or one that is long gone
-     */
-    public function startedAt(): ?CarbonImmutable
-    {
-        $day = $this->string('startedOn')->value();
-        $household = app(CurrentHousehold::class)->get();
-        if ($day === '' || $day === $household->today()) {
-            return null;
-        }
-        $at = CarbonImmutable::parse("{$day} 12:00", $household->time_zone)->utc();
-        if ($at->isFuture()) {
-            throw ValidationException::withMessages(['startedOn' => 'That day has not come yet.']);
-        }
-        if ($at->lessThan(CarbonImmutable::now()->subYears(3))) {
-            throw ValidationException::withMessages(['startedOn' => 'No jar is more than three years old here.']);
-        }
-
-        return $at;
     }
 }

@@ -196,6 +196,358 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/household": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeHousehold"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addPerson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/people/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changePerson"];
+        post?: never;
+        delete: operations["removePerson"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/salts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addSalt"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/salts/{salt}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeSalt"];
+        post?: never;
+        delete: operations["removeSalt"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/foods": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["searchFoods"];
+        put?: never;
+        post: operations["addFood"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/foods/{food}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeFood"];
+        post?: never;
+        delete: operations["removeFood"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jars": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addJar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/jars/{jar}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeJar"];
+        post?: never;
+        delete: operations["removeJar"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/hold-downs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addHoldDown"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/hold-downs/{holdDown}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeHoldDown"];
+        post?: never;
+        delete: operations["removeHoldDown"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/foods/csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exportFoods"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/foods/{food}/restoration": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restoreFood"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/salts/{salt}/calibration": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["calibrateSpoon"];
+        post?: never;
+        delete: operations["forgetCalibration"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/formulas": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readFormulas"];
+        put?: never;
+        post: operations["writeFormula"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/formulas/compute": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["computeFormula"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/formulas/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewImport"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/formulas/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["importFormulas"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/formulas/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exportFormulas"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/formulas/{formula}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readFormula"];
+        put: operations["changeFormula"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/formulas/{formula}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["archiveFormula"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/formulas/{formula}/batches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["startFromFormula"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/lineage": {
         parameters: {
             query?: never;
@@ -270,7 +622,7 @@ export interface components {
         /** @enum {string} */
         Phase: "pieces" | "brine" | "sauce";
         /** @enum {string} */
-        Method: "dry_salting" | "poured_brine" | "equilibrium_brine" | "mash";
+        Method: "dry_salting" | "poured_brine" | "equilibrium_brine" | "mash" | "kimchi_dry_salted" | "kimchi_soaked" | "salt_and_drain" | "quick_salt_pickle" | "cultured_condiment" | "reused_brine" | "transform";
         /** @enum {string} */
         Basis: "of_water" | "brine_strength" | "of_vegetable" | "of_everything";
         /** @enum {string} */
@@ -278,7 +630,7 @@ export interface components {
         /** @enum {string} */
         SaltUnit: "grams" | "spoons";
         /** @enum {string} */
-        Cover: "screw lid" | "clamp" | "airlock" | "cloth";
+        Cover: "screw lid" | "loose lid" | "slit lid" | "airlock" | "cloth" | "clamp";
         Refusal: {
             message: string;
         };
@@ -350,9 +702,34 @@ export interface components {
             jarCounts: number[];
         };
         Kitchen: {
+            name: string;
+            timeZone: string;
+            /** @enum {string} */
+            measureBy: "grams" | "spoons";
+            weekStart: number;
+            holdDowns: {
+                id: string;
+                name: string;
+                volumeMl: number;
+                howMany: number;
+            }[];
+            covers: components["schemas"]["Cover"][];
+            allergens: string[];
+            tissues: {
+                id: string;
+                label: string;
+            }[];
             /** @enum {string} */
             spoonSystem: "us" | "metric" | "australian";
             people: {
+                usualCondimentGrams: number;
+                liveGoal: number;
+                allergens: string[];
+                dislikes: string[];
+                /** @description Milligrams by ISO weekday. */
+                restOfDietMg: {
+                    [key: string]: number;
+                };
                 id: string;
                 name: string;
                 targetMg: number;
@@ -360,6 +737,13 @@ export interface components {
                 usualServingGrams: number;
             }[];
             jars: {
+                mouthMm: number;
+                bodyMm: number;
+                heldBy: {
+                    id: string;
+                    name: string;
+                }[];
+                picture: components["schemas"]["JarPicture"];
                 id: string;
                 name: string;
                 nominalMl: number;
@@ -368,6 +752,12 @@ export interface components {
                 inUse: number;
             }[];
             salts: {
+                sodiumPer100g: components["schemas"]["Band"];
+                iodised: boolean;
+                antiCaking: boolean;
+                potassium: boolean;
+                isOwn: boolean;
+                notes: string[];
                 id: string;
                 key: string;
                 name: string;
@@ -375,6 +765,18 @@ export interface components {
                 isCalibrated: boolean;
             }[];
             ingredients: {
+                sodiumBand: components["schemas"]["Band"];
+                density: number;
+                tissue: string;
+                hollow: boolean;
+                live: boolean;
+                allergens: string[];
+                notFor: string[];
+                also: string;
+                isOwn: boolean;
+                isEdited: boolean;
+                labelSodiumMg: number | null;
+                labelServingGrams: number | null;
                 id: string;
                 key: string;
                 name: string;
@@ -479,6 +881,190 @@ export interface components {
             /** @enum {string} */
             weight: "note" | "careful" | "stop";
             text: string;
+        };
+        HouseholdFields: {
+            name: string;
+            timeZone: string;
+            spoonSystem: string;
+            /** @enum {string} */
+            measureBy: "grams" | "spoons";
+            weekStart: number;
+        };
+        PersonFields: {
+            name: string;
+            preset?: string | null;
+            targetMg?: number | null;
+            targetSource?: string | null;
+            usualServingGrams: number;
+            usualCondimentGrams: number;
+            liveGoal: number;
+            restOfDietMg: {
+                [key: string]: number;
+            };
+            allergens: string[];
+            dislikes: string[];
+        };
+        SaltFields: {
+            name: string;
+            gramsPerTablespoon: number;
+            sodiumPer100g: number;
+            iodised: boolean;
+            antiCaking: boolean;
+            potassium: boolean;
+        };
+        FoodFields: {
+            name: string;
+            use: string;
+            sodiumPer100g?: number | null;
+            labelSodiumMg?: number | null;
+            labelServingGrams?: number | null;
+            labelSaltPer100g?: number | null;
+            waterPer100g: number;
+            density: number;
+            shape: components["schemas"]["Shape"];
+            tissue: string;
+            hollow: boolean;
+            live: boolean;
+            allergens: string[];
+            notFor: string[];
+        };
+        JarFields: {
+            name: string;
+            nominalMl: number;
+            mouthMm: number;
+            bodyMm: number;
+            cover: components["schemas"]["Cover"];
+            howMany: number;
+        };
+        HoldDownFields: {
+            name: string;
+            volumeMl: number;
+            howMany: number;
+        };
+        FormulaInList: {
+            id: string;
+            name: string;
+            summary: string;
+            group: string;
+            method: string;
+            methodLabel: string;
+            isLive: boolean;
+            colour: string;
+            isArchived: boolean;
+            isLibrary: boolean;
+            version: number;
+            readyDays: number;
+            servingGrams: number;
+            servingMg: number;
+            allergens: string[];
+        };
+        FormulaMember: {
+            personId: string;
+            name: string;
+            grams: number;
+            sodiumMg: number;
+            targetMg: number;
+            percentOfTarget: number;
+            allergens: string[];
+            dislikes: string[];
+        };
+        FormulaWorked: {
+            name: string;
+            summary: string;
+            group: string;
+            method: string;
+            methodLabel: string;
+            methodNote: string;
+            isLive: boolean;
+            colour: string;
+            document: {
+                [key: string]: unknown;
+            };
+            factor: number;
+            lines: {
+                part: string;
+                name: string;
+                grams: number;
+                measure: string;
+            }[];
+            makesGrams: number;
+            servings: number;
+            serving: {
+                phase: components["schemas"]["Phase"];
+                grams: number;
+                sodium: components["schemas"]["Sodium"];
+                contributions: components["schemas"]["Contribution"][];
+            };
+            per100gMg: number;
+            strength: {
+                percent: number | null;
+                basis: string;
+                floorPercent: number;
+            };
+            members: components["schemas"]["FormulaMember"][];
+            allergens: string[];
+            notFor: string[];
+            advice: components["schemas"]["Advice"][];
+            window: {
+                youngDays: number;
+                readyDays: number;
+                longDays: number;
+                celsius: number;
+            };
+            vessel: {
+                nominalMl: number;
+                headspaceMm: number;
+                cover: string;
+                holdDown: string;
+            };
+            keeping: {
+                days: number;
+                where: string;
+                text: string;
+            } | null;
+            work: string[];
+            signs: string[];
+            why: string[];
+            schools: string[];
+            cautions: string[];
+            notes: string[];
+        };
+        Formula: components["schemas"]["FormulaWorked"] & {
+            id: string;
+            isArchived: boolean;
+            isLibrary: boolean;
+            version: number;
+            newest: number;
+            versions: {
+                number: number;
+                /** Format: date-time */
+                writtenAt: string;
+            }[];
+            batches: {
+                id: string;
+                name: string;
+                version: number;
+            }[];
+        };
+        ImportCandidate: {
+            name: string;
+            document: {
+                [key: string]: unknown;
+            } | null;
+            lines: components["schemas"]["ImportLine"][];
+            problems: {
+                path: string;
+                text: string;
+            }[];
+        };
+        ImportLine: {
+            number: number;
+            text: string;
+            /** @enum {string} */
+            kind: "food" | "salt" | "water" | "work" | "heading";
+            id: string | null;
+            grams: number | null;
+            problem: string | null;
         };
         /** @description Something that was done to a batch, as in docs/formats; foods and salts by their id or key. */
         Entry: {
@@ -600,6 +1186,35 @@ export interface components {
             };
             content: {
                 "application/json": components["schemas"]["Session"];
+            };
+        };
+        /** @description What the household owns. */
+        Kitchen: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Kitchen"];
+            };
+        };
+        /** @description Ids. */
+        Ids: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": {
+                    ids: string[];
+                };
+            };
+        };
+        /** @description A formula at some scale. */
+        Formula: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Formula"];
             };
         };
         /** @description Everything about one batch. */
@@ -977,6 +1592,663 @@ export interface operations {
                     };
                 };
             };
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    changeHousehold: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HouseholdFields"];
+            };
+        };
+        responses: {
+            200: components["responses"]["Kitchen"];
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    addPerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonFields"];
+            };
+        };
+        responses: {
+            201: components["responses"]["Kitchen"];
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    changePerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonFields"];
+            };
+        };
+        responses: {
+            200: components["responses"]["Kitchen"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    removePerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Kitchen"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    addSalt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaltFields"];
+            };
+        };
+        responses: {
+            201: components["responses"]["Kitchen"];
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    changeSalt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                salt: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaltFields"];
+            };
+        };
+        responses: {
+            200: components["responses"]["Kitchen"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    removeSalt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                salt: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Kitchen"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    searchFoods: {
+        parameters: {
+            query: {
+                q: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Ids"];
+            401: components["responses"]["Refused"];
+        };
+    };
+    addFood: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FoodFields"];
+            };
+        };
+        responses: {
+            201: components["responses"]["Kitchen"];
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    changeFood: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                food: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FoodFields"];
+            };
+        };
+        responses: {
+            200: components["responses"]["Kitchen"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    removeFood: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                food: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Kitchen"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    addJar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JarFields"];
+            };
+        };
+        responses: {
+            201: components["responses"]["Kitchen"];
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    changeJar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jar: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JarFields"];
+            };
+        };
+        responses: {
+            200: components["responses"]["Kitchen"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    removeJar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jar: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Kitchen"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    addHoldDown: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HoldDownFields"];
+            };
+        };
+        responses: {
+            201: components["responses"]["Kitchen"];
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    changeHoldDown: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                holdDown: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HoldDownFields"];
+            };
+        };
+        responses: {
+            200: components["responses"]["Kitchen"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    removeHoldDown: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                holdDown: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Kitchen"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    exportFoods: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The foods as CSV. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            401: components["responses"]["Refused"];
+        };
+    };
+    restoreFood: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                food: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Kitchen"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    calibrateSpoon: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                salt: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    grams: number;
+                    /** @enum {string} */
+                    spoon: "tsp" | "tbsp";
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Kitchen"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    forgetCalibration: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                salt: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Kitchen"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    readFormulas: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Every formula. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        formulas: components["schemas"]["FormulaInList"][];
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+        };
+    };
+    writeFormula: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description A formula, docs/formats/formula.md. */
+                    document: {
+                        [key: string]: unknown;
+                    };
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Formula"];
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    computeFormula: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description A formula, docs/formats/formula.md. */
+                    document: {
+                        [key: string]: unknown;
+                    };
+                    by?: string | null;
+                    jarId?: string | null;
+                    amount?: string | null;
+                    servings?: number | null;
+                    sodiumMg?: number | null;
+                };
+            };
+        };
+        responses: {
+            /** @description What the core makes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormulaWorked"];
+                };
+            };
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    previewImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    text: string;
+                };
+            };
+        };
+        responses: {
+            /** @description What is in it; nothing is written. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        candidates: components["schemas"]["ImportCandidate"][];
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    importFormulas: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    documents: {
+                        [key: string]: unknown;
+                    }[];
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Ids"];
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    exportFormulas: {
+        parameters: {
+            query: {
+                as: "json" | "jsonld";
+                "ids[]"?: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A bundle of Tempesal's own */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readFormula: {
+        parameters: {
+            query?: {
+                by?: "as_written" | "jar" | "vegetable" | "servings" | "sodium";
+                jarId?: string;
+                amount?: string;
+                servings?: number;
+                sodiumMg?: number;
+                version?: number;
+            };
+            header?: never;
+            path: {
+                formula: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Formula"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    changeFormula: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                formula: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description A formula, docs/formats/formula.md. */
+                    document: {
+                        [key: string]: unknown;
+                    };
+                    basedOn: number;
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Formula"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    archiveFormula: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                formula: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    archived: boolean;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Formula"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    startFromFormula: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                formula: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    by?: string | null;
+                    jarId?: string | null;
+                    amount?: string | null;
+                    servings?: number | null;
+                    sodiumMg?: number | null;
+                    version?: number | null;
+                    intoJarId?: string | null;
+                    name: string;
+                    place: components["schemas"]["Place"];
+                    startedOn?: string | null;
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Batch"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             422: components["responses"]["Invalid"];

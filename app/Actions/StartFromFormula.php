@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Ledger\ReadEntries;
+use App\Models\Batch;
+use App\Models\FormulaVersion;
+use App\Models\Jar;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Tempesal\Core\Formula\Formula;
+use Tempesal\Core\Formula\FormulaAnswer;
+use Tempesal\Core\Formula\FormulaLine;
+use Tempesal\Core\Produce\PieceShape;
+use Tempesal\Core\Salt\Basis;
+
+/**
+ * Starts a jar from a version of a formula. The jar keeps that version, whatever becomes of the formula.
+ */
+final readonly class StartFromFormula
+{
+    public function __construct(private KeepLedger $ledger)
+    {
+    }
+
+    /** @param  string  $requestKey  the same key never starts a second jar */
+    public function __invoke(FormulaVersion $version, Formula $scaled, ?string $jarId, string $name, string $place, ?CarbonImmutable $startedAt, string $requestKey): Batch
+    {
+        return DB::transaction(function () use ($version, $scaled, $jarId, $name, $place, $startedAt, $requestKey): Batch {
+            $started = Batch::query()->where('request_key', $requestKey)->first();
+            if ($started !== null) {
+                return $started;
+            }
+            $jar = $jarId === null ? null : Jar::query()->findOrFail($jarId);
+            $answer = FormulaAnswer::of($scaled);
+            $lead = collect($answer->lines)->filter(static fn (FormulaLine $line): bool => $line->food !== null && $line->part !== 'water')->sortByDesc('grams')->first();
+            $at = $startedAt ?? CarbonImmutable::now();
+            $strengths = [];
+            foreach (Basis::cases() as $basis) {
+                $strengths[$basis->value] = FormulaLine::strength($answer->lines, $basis);
+            }
+            $batch = Batch::create([
+                'jar_id' => $jar?->id, 'formula_version_id' => $version->id, 'name' => $name, 'method' => $scaled->method,
+                'shape' => $lead->food->shape ?? PieceShape::Chunks, 'colour' => $scaled->colour(), 'density_g_per_ml' => $lead->food->density ?? 1.0,
+                'headspace_mm' => $scaled->vessel->headspace->value, 'weight_ml' => 0.0, 'serving_g' => $scaled->serving->grams->value,
+                'sheet' => [], 'strengths' => $strengths, 'place' => $place, 'started_at' => $at, 'request_key' => $requestKey,
+            ])->load(['entries', 'jar']);
+            foreach ($scaled->entries() as $entry) {
+                $this->ledger->append($batch, $at, $entry);
+            }
+
+            return $batch;
+        });
+    }
+
+    /** The version as the core reads it. */
+    public static function read(FormulaVersion $version): Formula
+    {
+        return Formula::read($version->document, ReadEntries::pantry());
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Actions\StockFormulas;
+use App\Actions\StockPantry;
+use App\Household\CurrentHousehold;
+use App\Models\Household;
+use Illuminate\Console\Command;
+
+/**
+ * Gives kitchens that were opened earlier the foods and formulas that have come to Tempesal since.
+ */
+final class RestockCommand extends Command
+{
+    protected $signature = 'tempesal:restock';
+
+    protected $description = 'Add foods and formulas that are new to every kitchen';
+
+    public function handle(CurrentHousehold $current, StockPantry $pantry, StockFormulas $formulas): int
+    {
+        foreach (Household::query()->get() as $household) {
+            $current->during($household, static function () use ($pantry, $formulas): void {
+                $pantry->foods();
+                $formulas();
+            });
+        }
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,208 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\SaveFormula;
+use App\Actions\StartFromFormula;
+use App\Doors\JsonDoor;
+use App\Doors\Refused;
+use App\Formulas\Scale;
+use App\Household\CurrentHousehold;
+use App\Http\Requests\FormulaStartRequest;
+use App\Ledger\ReadEntries;
+use App\Models\Batch;
+use App\Models\Formula;
+use App\Models\FormulaVersion;
+use App\Models\Ingredient;
+use App\Models\Person;
+use App\Models\Salt;
+use App\Views\FormulaView;
+use Carbon\CarbonImmutable;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Exchange\FoodFacts;
+use Tempesal\Core\Exchange\FormulaImport;
+use Tempesal\Core\Exchange\RecipeText;
+use Tempesal\Core\Exchange\SchemaRecipe;
+use Tempesal\Core\Formula\Formula as Read;
+use Tempesal\Core\Formula\FormulaAnswer;
+use Tempesal\Core\Search\NameIndex;
+
+/**
+ * The kitchen's formulas: reading, scaling, changing, bringing in and handing out.
+ */
+final readonly class FormulaController
+{
+    private const KEY = ['requestKey' => ['required', 'string', 'ulid']];
+
+    private const KEY_MESSAGE = ['requestKey.*' => 'The request is missing its key; reload the page.'];
+
+    public function __construct(private CurrentHousehold $current, private Scale $scale)
+    {
+    }
+
+    public function index(): JsonResponse
+    {
+        $pantry = ReadEntries::pantry();
+        $rows = [];
+        foreach (Formula::query()->with('newest')->get()->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE) as $row) {
+            $read = Read::read($row->newest->document, $pantry);
+            $rows[] = FormulaView::inList($row, $read, FormulaAnswer::of($read));
+        }
+
+        return new JsonResponse(['formulas' => $rows]);
+    }
+
+    public function show(string $formula, Request $request): JsonResponse
+    {
+        $request->validate([...Scale::rules(), 'version' => ['nullable', 'integer', 'min:1']], [...Scale::messages(), 'version.*' => 'A version is a number.']);
+        $row = Formula::query()->with('versions')->findOrFail($formula);
+
+        return $this->page($row, $request);
+    }
+
+    /** What follows from a formula that is being written; nothing is kept. */
+    public function compute(Request $request): JsonResponse
+    {
+        $request->validate([...Scale::rules(), 'document' => ['required', 'array', 'max:60']], [...Scale::messages(), 'document.*' => 'A formula is needed here.']);
+        $read = SaveFormula::check(self::document($request), 'document');
+        [$scaled, $factor] = $this->scale->apply($read, $request);
+
+        return new JsonResponse(FormulaView::worked($scaled, $factor, $this->current->get()->spoon_system, Person::atTable()));
+    }
+
+    public function store(Request $request, SaveFormula $save): JsonResponse
+    {
+        $request->validate([...self::KEY, 'document' => ['required', 'array', 'max:60']], [...self::KEY_MESSAGE, 'document.*' => 'A formula is needed here.']);
+        $row = $save->asNew(self::document($request), $request->string('requestKey')->value());
+
+        return $this->page($row->load('versions'), new Request)->setStatusCode(201);
+    }
+
+    /** Many formulas at once, all or none. */
+    public function bring(Request $request, SaveFormula $save): JsonResponse
+    {
+        $request->validate([...self::KEY, 'documents' => ['required', 'array', 'min:1', 'max:500']], [...self::KEY_MESSAGE, 'documents.*' => 'At least one formula is needed here.']);
+        $ids = $save->all(array_values((array) $request->input('documents')), $request->string('requestKey')->value());
+
+        return new JsonResponse(['ids' => $ids], 201);
+    }
+
+    public function update(string $formula, Request $request, SaveFormula $save): JsonResponse
+    {
+        $request->validate(
+            [...self::KEY, 'document' => ['required', 'array', 'max:60'], 'basedOn' => ['required', 'integer', 'min:1']],
+            [...self::KEY_MESSAGE, 'document.*' => 'A formula is needed here.', 'basedOn.*' => 'Say which version was changed.'],
+        );
+        $row = $save->asVersion($formula, self::document($request), $request->integer('basedOn'), $request->string('requestKey')->value());
+
+        return $this->page($row->load('versions'), new Request);
+    }
+
+    public function archive(string $formula, Request $request): JsonResponse
+    {
+        $request->validate(['archived' => ['required', 'boolean']], ['archived.*' => 'Say whether it goes into the archive.']);
+        $row = Formula::query()->with('versions')->findOrFail($formula);
+        $row->update(['archived_at' => $request->boolean('archived') ? CarbonImmutable::now() : null]);
+
+        return $this->page($row, new Request);
+    }
+
+    public function start(string $formula, FormulaStartRequest $request, StartFromFormula $start, BatchController $batches): JsonResponse
+    {
+        $row = Formula::query()->with('versions')->findOrFail($formula);
+        $version = self::version($row, $request);
+        [$scaled] = $this->scale->apply(StartFromFormula::read($version), $request);
+        $batch = $start(
+            $version, $scaled, $request->jarId(), $request->string('name')->trim()->value(), $request->string('place')->value(),
+            $request->startedAt(), $request->string('requestKey')->value(),
+        );
+
+        return $batches->show($batch->id, new Request)->setStatusCode(201);
+    }
+
+    /** Looks at what is to be brought in; nothing is written. */
+    public function preview(Request $request): JsonResponse
+    {
+        $request->validate(['text' => ['required', 'string', 'max:4000000']], ['text.required' => 'Paste a recipe, or choose a file.', 'text.max' => 'More than 4 MB is too much to read.', 'text.*' => 'A text is needed here.']);
+        $text = $request->string('text')->value();
+        try {
+            $decoded = preg_match('/^\s*[{\[]/', $text) === 1 ? JsonDoor::decode($text) : null;
+
+            return new JsonResponse(['candidates' => (new FormulaImport(ReadEntries::pantry(), $this->recipeText()))->look($text, $decoded)]);
+        } catch (InvalidField $refusal) {
+            throw ValidationException::withMessages(['text' => ucfirst($refusal->reason)]);
+        } catch (Refused $refusal) {
+            throw ValidationException::withMessages(['text' => $refusal->getMessage()]);
+        }
+    }
+
+    /** Formulas for other programs: Tempesal's own JSON, or schema.org recipes in JSON-LD. */
+    public function export(Request $request): JsonResponse
+    {
+        $request->validate(
+            ['as' => ['required', 'string', 'in:json,jsonld'], 'ids' => ['nullable', 'array', 'max:500'], 'ids.*' => ['string', 'max:26']],
+            ['as.*' => 'As json or as jsonld.', 'ids.*' => 'Name the formulas by their ids.'],
+        );
+        $pantry = ReadEntries::pantry();
+        $documents = [];
+        foreach (Formula::query()->with('newest')->orderBy('name')->get() as $row) {
+            if (! $request->filled('ids') || in_array($row->id, (array) $request->input('ids'), true)) {
+                $documents[] = $row->newest->document;
+            }
+        }
+        $isLinked = $request->string('as')->value() === 'jsonld';
+        $body = $isLinked
+            ? ['@context' => 'https://schema.org', '@graph' => array_map(static fn (array $document): array => array_diff_key(SchemaRecipe::of(FormulaAnswer::of(Read::read($document, $pantry))), ['@context' => '']), $documents)]
+            : ['tempesal' => FormulaImport::BUNDLE, 'version' => Read::VERSION, 'formulas' => $documents];
+
+        return (new JsonResponse($body))->setEncodingOptions(JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)->withHeaders([
+            'Content-Disposition' => 'attachment; filename="formulas.'.($isLinked ? 'jsonld' : 'json').'"',
+        ]);
+    }
+
+    private function page(Formula $row, Request $request): JsonResponse
+    {
+        $version = self::version($row, $request);
+        [$scaled, $factor] = $this->scale->apply(StartFromFormula::read($version), $request);
+
+        return new JsonResponse(FormulaView::page(
+            $row, $version, $scaled, $factor, $this->current->get(), Person::atTable(),
+            Batch::query()->get()->whereIn('formula_version_id', $row->versions->pluck('id')->all()),
+        ));
+    }
+
+    private static function version(Formula $row, Request $request): FormulaVersion
+    {
+        $number = $request->filled('version') ? $request->integer('version') : $row->version;
+
+        return $row->versions->firstWhere('number', $number) ?? abort(404);
+    }
+
+    /** @return array<string, mixed> */
+    private static function document(Request $request): array
+    {
+        /** @var array<string, mixed> the whole of it, so that unknown fields can be named */
+        return $request->input('document');
+    }
+
+    private function recipeText(): RecipeText
+    {
+        $names = $all = $densities = $saltNames = $saltDensities = [];
+        foreach (Ingredient::query()->get() as $food) {
+            $names[$food->key] = $food->name;
+            $all[$food->key] = [$food->name, ...array_filter(explode(', ', $food->also))];
+            $densities[$food->key] = $food->density_g_per_ml;
+        }
+        foreach (Salt::query()->get() as $salt) {
+            $saltNames[$salt->key] = $salt->name;
+            $saltDensities[$salt->key] = $salt->product()->density()->band->typical;
+        }
+
+        return new RecipeText(new NameIndex($all), new FoodFacts($names, $densities, $saltNames, $saltDensities), $this->current->get()->spoon_system);
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Tempesal\Core\Measure\SpoonSystem;
+
+/**
+ * How a kitchen measures and counts its days.
+ */
+final class HouseholdRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'name' => ['required', 'string', 'max:80'],
+            'timeZone' => ['required', 'string', 'timezone:all'],
+            'spoonSystem' => ['required', 'string', Rule::enum(SpoonSystem::class)],
+            'measureBy' => ['required', 'string', 'in:grams,spoons'],
+            'weekStart' => ['required', 'integer', 'min:1', 'max:7'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'name.required' => 'Give the kitchen a name.',
+            'timeZone.*' => 'That is not a time zone Tempesal knows.',
+            'measureBy.*' => 'Measure by grams or by spoons.',
+            'weekStart.*' => 'A week starts on one of its seven days.',
+        ];
+    }
+
+    /** @return array<string, mixed> columns of the household */
+    public function columns(): array
+    {
+        return [
+            'name' => $this->string('name')->trim()->value(), 'time_zone' => $this->string('timeZone')->value(),
+            'spoon_system' => $this->string('spoonSystem')->value(), 'measure_by' => $this->string('measureBy')->value(),
+            'week_start' => $this->integer('weekStart'),
+        ];
+    }
+}

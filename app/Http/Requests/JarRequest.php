@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Jar;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Jar\Jar as Geometry;
+use Tempesal\Core\Measure\InvalidQuantity;
+use Tempesal\Core\Measure\Millilitres;
+use Tempesal\Core\Measure\Millimetres;
+
+/**
+ * A size of jar.
+ */
+final class JarRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'name' => ['required', 'string', 'max:80'],
+            'nominalMl' => ['required', 'numeric', 'min:20', 'max:50000'],
+            'mouthMm' => ['required', 'numeric', 'min:15', 'max:600'],
+            'bodyMm' => ['required', 'numeric', 'min:15', 'max:600'],
+            'cover' => ['required', 'string', 'in:'.implode(',', Jar::COVERS)],
+            'howMany' => ['required', 'integer', 'min:0', 'max:200'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'name.required' => 'Give the jar a name.',
+            'nominalMl.*' => 'A jar holds between 20 and 50000 ml.',
+            'mouthMm.*' => 'A mouth is between 15 and 600 mm wide.',
+            'bodyMm.*' => 'A body is between 15 and 600 mm wide.',
+            'cover.*' => 'That is not one of the covers.',
+            'howMany.*' => 'Between 0 and 200 jars.',
+        ];
+    }
+
+    /**
+     * @return array<string, mixed> columns of the jar
+     *
+     * @throws ValidationException when the measures cannot belong to one jar
+     */
+    public function columns(): array
+    {
+        try {
+            Geometry::of(Millilitres::of($this->float('nominalMl')), Millimetres::of($this->float('mouthMm')), Millimetres::of($this->float('bodyMm')));
+        } catch (InvalidQuantity $refusal) {
+            throw ValidationException::withMessages(['bodyMm' => $refusal->getMessage()]);
+        }
+
+        return [
+            'name' => $this->string('name')->trim()->value(), 'nominal_ml' => $this->float('nominalMl'), 'mouth_mm' => $this->float('mouthMm'),
+            'body_mm' => $this->float('bodyMm'), 'cover' => $this->string('cover')->value(), 'how_many' => $this->integer('howMany'),
+        ];
+    }
+}

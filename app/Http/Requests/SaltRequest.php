@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Salt;
+use Illuminate\Foundation\Http\FormRequest;
+use Tempesal\Core\Estimate\Band;
+
+/**
+ * A salt of the cook's own.
+ */
+final class SaltRequest extends FormRequest
+{
+    /** A salt nobody has weighed may lie this much looser or denser in the spoon: common practice, no source. */
+    private const UNWEIGHED = 0.15;
+
+    /** Pure salt holds 39.3 g of sodium in 100 g; what the cook says may be off by this much. */
+    private const OFF = 0.01;
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'name' => ['required', 'string', 'max:80'],
+            'gramsPerTablespoon' => ['required', 'numeric', 'min:2', 'max:30'],
+            'sodiumPer100g' => ['required', 'numeric', 'min:1000', 'max:39340'],
+            'iodised' => ['required', 'boolean'],
+            'antiCaking' => ['required', 'boolean'],
+            'potassium' => ['required', 'boolean'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'name.required' => 'Give the salt a name.',
+            'gramsPerTablespoon.*' => 'A level tablespoon of salt weighs between 2 and 30 g.',
+            'sodiumPer100g.*' => '100 g of salt hold between 1000 and 39340 mg of sodium; pure salt holds 39340.',
+        ];
+    }
+
+    /** @return array<string, mixed> columns of the salt */
+    public function columns(): array
+    {
+        $grams = $this->float('gramsPerTablespoon');
+        $sodium = $this->float('sodiumPer100g');
+
+        return [
+            'name' => $this->string('name')->trim()->value(),
+            ...Salt::density()->write(Band::around($grams, self::UNWEIGHED * $grams)),
+            ...Salt::sodium()->write(Band::of($sodium * (1.0 - self::OFF), $sodium, min(39_340.0, $sodium * (1.0 + self::OFF)))),
+            'water_g_per_100g' => 0.0, 'iodised' => $this->boolean('iodised'), 'anti_caking' => $this->boolean('antiCaking'),
+            'potassium' => $this->boolean('potassium'), 'calibrated' => false, 'own' => true,
+        ];
+    }
+}
