@@ -95,7 +95,7 @@ final class Contract
         foreach (array_keys($this->document['paths']) as $path) {
             if (
                 preg_match(
-                    '#^' . preg_replace('#\\\\\{[a-z]+\\\\\}#', '[^/]+', preg_quote($path, '#')) . '$#',
+                    '#^' . preg_replace('#\\\\\{[a-zA-Z]+\\\\\}#', '[^/]+', preg_quote($path, '#')) . '$#',
                     $asked,
                 ) === 1 &&
                 (!str_contains($path, '{') || !isset($this->document['paths'][$asked]))

@@ -2131,7 +2131,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description A bundle of Tempesal's own */
+            /** @description A bundle in the format of Tempesal, or schema.org recipes. */
             200: {
                 headers: {
                     [name: string]: unknown;
