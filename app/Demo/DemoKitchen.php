@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use App\Actions\CalibrateSpoon;
 use App\Actions\OpenKitchen;
+use App\Actions\SaveFood;
 use App\Actions\ServePortion;
 use App\Actions\StartBatch;
+use App\Actions\StartFromFormula;
 use App\Household\CurrentHousehold;
 use App\Models\Batch;
+use App\Models\Formula;
 use App\Models\Household;
 use App\Models\Ingredient;
 use App\Models\Jar;
@@ -17,9 +21,11 @@ use App\Models\Salt;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Intake\TargetPreset;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\SpoonSystem;
+use Tempesal\Core\Measure\VolumeUnit;
 
 /**
  * An invented kitchen with jars at every stage, laid out around today. It goes through the same actions as a cook does.
@@ -32,6 +38,9 @@ final class DemoKitchen
         private readonly OpenKitchen $open,
         private readonly StartBatch $start,
         private readonly ServePortion $serve,
+        private readonly StartFromFormula $startFromFormula,
+        private readonly CalibrateSpoon $calibrate,
+        private readonly SaveFood $saveFood,
         private readonly CurrentHousehold $current,
     ) {
     }
@@ -101,6 +110,8 @@ final class DemoKitchen
         $mash = $this->jar('Red chilli mash', 'cool', 23, 'red-chilli', 'Pint jar', 'pickling', [
             'method' => 'mash', 'vegetableAmount' => '260 g', 'strengthPercent' => '3', 'strengthBasis' => 'of_vegetable', 'servingAmount' => '6 g',
         ]);
+        $this->kimchi();
+        $this->particulars();
         $people = Person::atTable()->keyBy('name');
         $meals = [
             [12, $red, 'Marit', 30], [12, $red, 'Jory', 60], [9, $red, 'Jory', 50], [6, $red, 'Nell', 20], [5, $red, 'Jory', 60],
@@ -118,6 +129,29 @@ final class DemoKitchen
                 CarbonImmutable::now()->subDays($daysAgo),
             );
         }
+    }
+
+    /** A jar from the library's own formula. */
+    private function kimchi(): void
+    {
+        $version = Formula::query()->where('key', 'kimchi-dry-salted')->firstOrFail()->newest;
+        ($this->startFromFormula)(
+            $version, StartFromFormula::read($version), Jar::query()->where('name', 'Two-litre jar')->firstOrFail()->id,
+            'Everyday kimchi', 'fridge', CarbonImmutable::now()->subDays(9), (string) Str::ulid(),
+        );
+    }
+
+    /** What makes this household itself: allergies and dislikes, a weighed spoon, a food from its label. */
+    private function particulars(): void
+    {
+        Person::query()->where('name', 'Nell')->firstOrFail()->update(['allergens' => ['fish'], 'usual_condiment_g' => 6.0]);
+        Person::query()->where('name', 'Jory')->firstOrFail()->update(['dislikes' => ['beetroot'], 'live_goal' => 2]);
+        ($this->calibrate)(Salt::query()->where('key', 'flaky-kosher')->firstOrFail()->id, 9.6, VolumeUnit::UsTablespoon);
+        ($this->saveFood)(null, [
+            'name' => 'seeded crackers', 'use' => 'pantry', 'water_g_per_100g' => 4.0, ...Ingredient::sodium()->write(Band::of(420.0, 525.0, 630.0)),
+            'label_sodium_mg' => 105.0, 'label_serving_g' => 20.0, 'density_g_per_ml' => 0.4, 'shape' => 'chunks', 'tissue' => 'root',
+            'hollow' => false, 'live' => false, 'allergens' => ['gluten', 'sesame'], 'not_for' => [],
+        ], 'the package label');
     }
 
     /** Beetroot started with brine lent by another jar. */

@@ -8,6 +8,10 @@ const [url = 'http://127.0.0.1:8410', folder = fileURLToPath(new URL('.', import
   process.argv.slice(2);
 const desk = { width: 1280, height: 800 };
 const phone = { width: 390, height: 844 };
+const theFormula = async (page) => {
+  await page.getByRole('link', { name: 'Everyday kimchi' }).click();
+  await page.getByTestId('formula-sodium').waitFor();
+};
 const firstJar = (page) => page.locator('.board-jar', { hasText: 'Caraway kraut' }).click();
 
 const views = [
@@ -24,6 +28,39 @@ const views = [
   { name: 'batch', size: desk, path: '/shelf', act: firstJar },
   { name: 'bench', size: desk, path: '/bench' },
   { name: 'bench-phone', size: phone, path: '/bench' },
+  { name: 'formulas', size: desk, path: '/formulas' },
+  { name: 'formulas-phone', size: phone, path: '/formulas' },
+  { name: 'formula', size: desk, path: '/formulas', act: theFormula },
+  { name: 'formula-phone', size: phone, path: '/formulas', act: theFormula },
+  {
+    name: 'formula-editor',
+    size: desk,
+    path: '/formulas',
+    act: async (page) => {
+      await theFormula(page);
+      await page.getByRole('button', { name: 'Change', exact: true }).click();
+      await page.getByLabel('In a line').waitFor();
+    },
+  },
+  {
+    name: 'bring',
+    size: desk,
+    path: '/formulas/bring',
+    act: async (page) => {
+      await page
+        .getByLabel('Recipe')
+        .fill(
+          'Garlic carrots:\n2 lb carrots\n1 quart water\n3 tbsp kosher salt\n4 cloves garlic\na handful of herbs\nCut sticks, pack, pour the brine over.',
+        );
+      await page.getByRole('button', { name: 'Look at it' }).click();
+      await page.getByText('nothing written yet').waitFor();
+    },
+  },
+  { name: 'kitchen', size: desk, path: '/kitchen' },
+  { name: 'kitchen-salts', size: desk, path: '/kitchen#salts' },
+  { name: 'kitchen-jars', size: desk, path: '/kitchen#jars' },
+  { name: 'kitchen-foods', size: desk, path: '/kitchen#foods' },
+  { name: 'kitchen-phone', size: phone, path: '/kitchen' },
 ];
 
 mkdirSync(folder, { recursive: true });

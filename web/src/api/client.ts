@@ -18,6 +18,16 @@ export type Serving = Schemas['Serving'];
 export type Sodium = Schemas['Sodium'];
 export type Contribution = Schemas['Contribution'];
 export type JarPicture = Schemas['JarPicture'];
+export type KitchenPerson = Kitchen['people'][number];
+export type KitchenJar = Kitchen['jars'][number];
+export type KitchenSalt = Kitchen['salts'][number];
+export type KitchenFood = Kitchen['ingredients'][number];
+export type HoldDown = Kitchen['holdDowns'][number];
+export type FormulaInList = Schemas['FormulaInList'];
+export type FormulaWorked = Schemas['FormulaWorked'];
+export type Formula = Schemas['Formula'];
+export type ImportCandidate = Schemas['ImportCandidate'];
+export type FormulaDocument = Record<string, unknown>;
 
 /** A request that was refused: a sentence, and sentences by field where there are any. */
 export class Refusal extends Error {

@@ -6,6 +6,11 @@ import {
   Refusal,
   type BenchAnswer,
   type BenchFields,
+  type Formula,
+  type FormulaDocument,
+  type FormulaWorked,
+  type ImportCandidate,
+  type Kitchen,
   type NewKitchen,
   type Serving,
 } from './client';
@@ -100,6 +105,110 @@ export const useServe = () =>
 export const useUndoServing = () =>
   useChange((serving: string) =>
     answered(api.DELETE('/servings/{serving}', { params: { path: { serving } } })),
+  );
+
+/** Anything that changes the kitchen; the answer is the kitchen as it then is. */
+export function useChangeKitchen<Input>(change: (input: Input) => Promise<Kitchen>) {
+  return useChange(change);
+}
+
+/** Ids of the foods that a search means, best first; null while nothing is asked. */
+export const useFoodSearch = (query: string) =>
+  useQuery({
+    queryKey: ['foods', query],
+    enabled: query.trim() !== '',
+    queryFn: async ({ signal }) =>
+      (await answered(api.GET('/foods', { params: { query: { q: query } }, signal }))).ids,
+    placeholderData: keepPreviousData,
+  });
+
+export const useFormulas = () =>
+  useQuery({
+    queryKey: ['formulas'],
+    queryFn: async () => (await answered(api.GET('/formulas'))).formulas,
+  });
+
+/** How a formula is to be fitted to what the cook has. */
+export interface FormulaScale {
+  by: 'as_written' | 'jar' | 'vegetable' | 'servings' | 'sodium';
+  jarId?: string;
+  amount?: string;
+  servings?: number;
+  sodiumMg?: number;
+  version?: number;
+}
+
+export const useFormula = (id: string, scale: FormulaScale) =>
+  useQuery<Formula, Refusal>({
+    queryKey: ['formulas', id, scale],
+    queryFn: ({ signal }) =>
+      answered(api.GET('/formulas/{formula}', { params: { path: { formula: id }, query: scale }, signal })),
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+
+/** What the core makes of a formula that is being written. Where it is refused, the last good answer stays. */
+export function useComputedFormula(document: FormulaDocument) {
+  const queries = useQueryClient();
+  const lastGood = ['formula', 'last good'];
+  return useQuery({
+    queryKey: ['formula', 'computed', document],
+    queryFn: async ({ signal }): Promise<{ worked: FormulaWorked | null; refusal: Refusal | null }> => {
+      try {
+        const worked = await answered(api.POST('/formulas/compute', { body: { document }, signal }));
+        queries.setQueryData(lastGood, worked);
+        return { worked, refusal: null };
+      } catch (refusal) {
+        if (refusal instanceof Refusal && refusal.status !== 401) {
+          return { worked: queries.getQueryData<FormulaWorked>(lastGood) ?? null, refusal };
+        }
+        throw refusal;
+      }
+    },
+    placeholderData: keepPreviousData,
+    gcTime: 10_000,
+  });
+}
+
+export const useWriteFormula = () =>
+  useChange((body: { document: FormulaDocument; requestKey: string }) =>
+    answered(api.POST('/formulas', { body })),
+  );
+
+export const useChangeFormula = (id: string) =>
+  useChange((body: { document: FormulaDocument; basedOn: number; requestKey: string }) =>
+    answered(api.PUT('/formulas/{formula}', { params: { path: { formula: id } }, body })),
+  );
+
+export const useArchiveFormula = (id: string) =>
+  useChange((archived: boolean) =>
+    answered(
+      api.PUT('/formulas/{formula}/archive', { params: { path: { formula: id } }, body: { archived } }),
+    ),
+  );
+
+export const useStartFromFormula = (id: string) =>
+  useChange(
+    (
+      body: FormulaScale & {
+        intoJarId: string | null;
+        name: string;
+        place: 'counter' | 'cool' | 'fridge';
+        startedOn: string | null;
+        requestKey: string;
+      },
+    ) => answered(api.POST('/formulas/{formula}/batches', { params: { path: { formula: id } }, body })),
+  );
+
+export const usePreviewImport = () =>
+  useMutation<ImportCandidate[], Refusal, string>({
+    mutationFn: async (text) =>
+      (await answered(api.POST('/formulas/preview', { body: { text } }))).candidates,
+  });
+
+export const useImportFormulas = () =>
+  useChange((body: { documents: FormulaDocument[]; requestKey: string }) =>
+    answered(api.POST('/formulas/import', { body })),
   );
 
 export const useSignIn = () =>

@@ -3,6 +3,11 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { useSession } from '../api/queries';
 import { BatchView } from '../views/batch/BatchView';
 import { BenchView } from '../views/bench/BenchView';
+import { BringView } from '../views/formulas/BringView';
+import { FormulaEditorView } from '../views/formulas/FormulaEditorView';
+import { FormulasView } from '../views/formulas/FormulasView';
+import { FormulaView } from '../views/formulas/FormulaView';
+import { KitchenView } from '../views/kitchen/KitchenView';
 import { ShelfView } from '../views/shelf/ShelfView';
 import { SignInView } from '../views/signin/SignInView';
 import { TodayView } from '../views/today/TodayView';
@@ -42,6 +47,12 @@ function Rooms() {
         <Route path="/shelf" element={<ShelfView />} />
         <Route path="/shelf/:batchId" element={<BatchView />} />
         <Route path="/bench" element={<BenchView />} />
+        <Route path="/formulas" element={<FormulasView />} />
+        <Route path="/formulas/bring" element={<BringView />} />
+        <Route path="/formulas/new" element={<FormulaEditorView />} />
+        <Route path="/formulas/:formulaId" element={<FormulaView />} />
+        <Route path="/formulas/:formulaId/change" element={<FormulaEditorView />} />
+        <Route path="/kitchen" element={<KitchenView />} />
         <Route path="*" element={<Navigate to="/today" replace />} />
       </Route>
     </Routes>

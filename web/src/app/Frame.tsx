@@ -3,13 +3,15 @@ import { useCallback, useState } from 'react';
 import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import type { Session } from '../api/client';
 import { useSignOut } from '../api/queries';
-import { keys, useKey } from './keys';
+import { keys, useKey, type Key } from './keys';
 import './Frame.css';
 
 const rooms = [
   { to: '/today', name: 'Today', key: 't' },
   { to: '/shelf', name: 'Shelf', key: 's' },
   { to: '/bench', name: 'Bench', key: 'b' },
+  { to: '/formulas', name: 'Formulas', key: 'f' },
+  { to: '/kitchen', name: 'Kitchen', key: 'k' },
 ] as const;
 
 /** The board at the top, the rooms on it, and the room one is in. */
@@ -17,18 +19,15 @@ export function Frame({ household }: { household: NonNullable<Session['household
   const [showsKeys, setShowsKeys] = useState(false);
   const signOut = useSignOut();
   const navigate = useNavigate();
-  useKey(
-    't',
-    useCallback(() => void navigate('/today'), [navigate]),
+  const go = useCallback(
+    (key: Key) => void navigate(rooms.find((room) => room.key === key)?.to ?? '/'),
+    [navigate],
   );
-  useKey(
-    's',
-    useCallback(() => void navigate('/shelf'), [navigate]),
-  );
-  useKey(
-    'b',
-    useCallback(() => void navigate('/bench'), [navigate]),
-  );
+  useKey('t', go);
+  useKey('s', go);
+  useKey('b', go);
+  useKey('f', go);
+  useKey('k', go);
   useKey(
     '?',
     useCallback(() => setShowsKeys(true), []),

@@ -5,6 +5,8 @@ export const keys = [
   { key: 't', does: 'Today' },
   { key: 's', does: 'Shelf' },
   { key: 'b', does: 'Bench' },
+  { key: 'f', does: 'Formulas' },
+  { key: 'k', does: 'Kitchen' },
   { key: 'u', does: 'Undo the last serving' },
   { key: '?', does: 'This sheet' },
 ] as const;
@@ -19,12 +21,12 @@ function isTyping(target: EventTarget | null): boolean {
 }
 
 /** Runs something on a key, but never while the cook types. */
-export function useKey(key: Key, run: () => void): void {
+export function useKey(key: Key, run: (key: Key) => void): void {
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
       if (event.key === key && !event.ctrlKey && !event.metaKey && !event.altKey && !isTyping(event.target)) {
         event.preventDefault();
-        run();
+        run(key);
       }
     };
     window.addEventListener('keydown', listen);

@@ -4,7 +4,7 @@ const shared = {
   fontFamily: "'Public Sans Variable', system-ui, sans-serif",
   fontSize: 15,
   controlHeight: 44,
-  controlHeightSM: 36,
+  controlHeightSM: 44,
   borderRadius: 4,
   wireframe: false,
 };

@@ -1,0 +1,86 @@
+import { choose, expect, signIn, test } from './kitchen';
+
+test('seats someone at the table and sees them on Today', async ({ page, cook }) => {
+  await signIn(page, cook);
+  await page.keyboard.press('k');
+  await expect(page).toHaveURL(/kitchen$/);
+  await page.getByRole('button', { name: 'Someone else eats here' }).click();
+  const drawer = page.getByRole('dialog');
+  await drawer.getByRole('button', { name: 'Keep' }).click();
+  await expect(drawer.getByRole('alert')).toContainText('A name is needed here.');
+  await drawer.getByLabel('Name').fill('Cleo');
+  await choose(page, 'Limit a day', 'Child 4-8 years');
+  await drawer.getByLabel('Sun').fill('1100');
+  await choose(page, 'Allergies', 'fish');
+  await page.keyboard.press('Escape');
+  await drawer.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByRole('heading', { name: 'Cleo' })).toBeVisible();
+  await expect(page.getByText('no fish')).toBeVisible();
+  await expect(page.getByRole('img', { name: /Sun 1,100 mg; target 1,500 mg/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Today' }).click();
+  await expect(page.getByRole('region', { name: 'Cleo' })).toBeVisible();
+});
+
+test('weighs a spoon of salt, and says so when no salt weighs that much', async ({ page, cook }) => {
+  await signIn(page, cook);
+  await page.goto('/kitchen#salts');
+  await page.getByRole('button', { name: 'Weigh a spoon of salt flakes' }).click();
+  const drawer = page.getByRole('dialog');
+  await drawer.getByLabel('Weight of the salt').fill('90');
+  await drawer.getByRole('button', { name: 'That is my spoon' }).click();
+  await expect(drawer.getByRole('alert')).toContainText('No salt lies like that');
+  await expect(drawer.getByLabel('Weight of the salt')).toHaveValue('90');
+  await drawer.getByLabel('Weight of the salt').fill('7.4');
+  await drawer.getByRole('button', { name: 'That is my spoon' }).click();
+  await expect(page.getByText('6.9 g to 7.9 g, weighed by you')).toBeVisible();
+});
+
+test('enters a food from its label and finds it misspelt', async ({ page, cook }) => {
+  await signIn(page, cook);
+  await page.goto('/kitchen#foods');
+  await page.getByRole('button', { name: 'A food from its label' }).click();
+  const drawer = page.getByRole('dialog');
+  await drawer.getByLabel('Name').fill('Barrel pickles from the market');
+  await drawer.getByLabel('Sodium in a serving').fill('290');
+  await drawer.getByRole('button', { name: 'Keep' }).click();
+  await expect(drawer.getByRole('alert')).toContainText('how many grams a serving');
+  await drawer.getByLabel('A serving is').fill('29');
+  await drawer.getByRole('button', { name: 'Keep' }).click();
+  await expect(drawer).toBeHidden();
+  await page.getByLabel('Search foods').fill('barel pickels');
+  const foods = page.getByRole('list', { name: 'Foods' });
+  await expect(foods.getByRole('listitem')).toHaveCount(1);
+  await expect(foods).toContainText('1,000 mg in 100 g');
+  await expect(foods).toContainText('the package label');
+  await page.getByLabel('Search foods').fill('daikon');
+  await expect(foods.getByRole('listitem').first()).toContainText('white radish');
+});
+
+test('keeps a jar, and names measures that cannot be', async ({ page, cook }) => {
+  await signIn(page, cook);
+  await page.goto('/kitchen#jars');
+  await page.getByRole('button', { name: 'Another jar' }).click();
+  const drawer = page.getByRole('dialog');
+  await drawer.getByLabel('Name').fill('Tall jar');
+  await drawer.getByLabel('Mouth, across').fill('150');
+  await drawer.getByRole('button', { name: 'Keep' }).click();
+  await expect(drawer.getByRole('alert')).toContainText('wider than its body');
+  await drawer.getByLabel('Mouth, across').fill('70');
+  await drawer.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByRole('img', { name: 'Tall jar, screw lid' })).toBeVisible();
+  await page.getByRole('button', { name: 'Change the Tall jar' }).click();
+  await page.getByRole('button', { name: 'No longer here' }).click();
+  await expect(page.getByRole('img', { name: 'Tall jar, screw lid' })).toBeHidden();
+});
+
+test('changes how the house measures', async ({ page, cook }) => {
+  await signIn(page, cook);
+  await page.goto('/kitchen#house');
+  await page.getByLabel('Name of the kitchen').fill('Kitchen above the bakery');
+  await page.getByText('spoons', { exact: true }).click();
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
+  await page.goto('/formulas');
+  await page.getByRole('link', { name: 'Plain kraut' }).click();
+  await expect(page.getByRole('row', { name: 'green cabbage' })).toContainText('1 lb 13 oz');
+});

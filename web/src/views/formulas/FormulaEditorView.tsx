@@ -1,0 +1,246 @@
+import { Button, Checkbox, Input, InputNumber, Select } from 'antd';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import type { Formula, Kitchen, Refusal } from '../../api/client';
+import {
+  requestKey,
+  useChangeFormula,
+  useComputedFormula,
+  useFormula,
+  useKitchen,
+  useWriteFormula,
+} from '../../api/queries';
+import { Field } from '../../app/Field';
+import { PageState } from '../../app/PageState';
+import { blank, byMethod, methods, tidy, type Document } from './document';
+import { StepEditor } from './StepEditor';
+import { Worked } from './Worked';
+import './FormulaView.css';
+import './FormulaEditorView.css';
+
+const AS_WRITTEN = { by: 'as_written' } as const;
+
+/** Writing a formula, or a new version of one; the numbers follow while the cook types. */
+export function FormulaEditorView() {
+  const { formulaId } = useParams();
+  const kitchen = useKitchen();
+  const formula = useFormula(formulaId ?? '', AS_WRITTEN);
+  if (!kitchen.data || (formulaId !== undefined && !formula.data)) {
+    return <PageState query={kitchen.error ? kitchen : formula} />;
+  }
+
+  return (
+    <Editor
+      key={formulaId ?? 'new'}
+      kitchen={kitchen.data}
+      formula={formulaId === undefined ? null : (formula.data ?? null)}
+    />
+  );
+}
+
+function Editor({ kitchen, formula }: { kitchen: Kitchen; formula: Formula | null }) {
+  const [document, change, forget, wasKept] = useKeptDocument(formula);
+  const sent = useMemo(() => tidy(document), [document]);
+  const computed = useComputedFormula(useDeferredValue(sent));
+  const write = useWriteFormula();
+  const rewrite = useChangeFormula(formula?.id ?? '');
+  const [key, setKey] = useState(requestKey);
+  const navigate = useNavigate();
+  const refusal = computed.data?.refusal ?? null;
+  const failed = (formula ? rewrite : write).error;
+
+  const save = () => {
+    const onSuccess = (made: Formula) => {
+      forget();
+      setKey(requestKey());
+      void navigate(`/formulas/${made.id}`);
+    };
+    if (formula) {
+      rewrite.mutate({ document: sent, basedOn: formula.newest, requestKey: key }, { onSuccess });
+    } else {
+      write.mutate({ document: sent, requestKey: key }, { onSuccess });
+    }
+  };
+
+  return (
+    <article className="formula">
+      <header className="formula-head">
+        <h1>{formula ? `Change ${formula.name}` : 'Write a formula'}</h1>
+        <div className="formula-do">
+          {wasKept && (
+            <span className="soft">
+              What you typed before was kept.{' '}
+              <Button size="small" onClick={forget}>
+                Start over
+              </Button>
+            </span>
+          )}
+          <Link to={formula ? `/formulas/${formula.id}` : '/formulas'}>Leave it</Link>
+          <Button
+            type="primary"
+            disabled={refusal !== null}
+            loading={write.isPending || rewrite.isPending}
+            onClick={save}
+          >
+            {formula ? `Keep as version ${formula.newest + 1}` : 'Keep'}
+          </Button>
+        </div>
+      </header>
+      {failed && (
+        <p className="complaint" role="alert">
+          {Object.values(failed.fields)[0]?.[0] ?? failed.message}
+        </p>
+      )}
+      <div className="formula-body">
+        <section aria-label="What goes in">
+          <Head document={document} change={change} refusal={refusal} isNew={formula === null} />
+          {document.steps.map((step, i) => (
+            <StepEditor
+              key={i}
+              step={step}
+              path={`document.steps[${i}]`}
+              kitchen={kitchen}
+              refusal={refusal}
+              change={(next) => change({ steps: document.steps.map((one, at) => (at === i ? next : one)) })}
+            />
+          ))}
+        </section>
+        <section aria-label="Words" className="editor-words">
+          <Words document={document} change={change} refusal={refusal} />
+        </section>
+        <div>
+          {refusal && (
+            <p className="complaint" role="alert">
+              {Object.values(refusal.fields)[0]?.[0] ?? refusal.message}
+            </p>
+          )}
+          {computed.data?.worked && <Worked worked={computed.data.worked} />}
+        </div>
+      </div>
+    </article>
+  );
+}
+
+interface PartProps {
+  document: Document;
+  change: (part: Partial<Document>) => void;
+  refusal: Refusal | null;
+}
+
+function Head({ document, change, refusal, isNew }: PartProps & { isNew: boolean }) {
+  const { serving, window: when } = document;
+  const days = (key: 'youngDays' | 'readyDays' | 'longDays', label: string) => (
+    <Field label={label} name={`document.window.${key}`} refusal={refusal}>
+      <InputNumber
+        value={when[key]}
+        onChange={(value) => change({ window: { ...when, [key]: value ?? 0 } })}
+        suffix="days"
+      />
+    </Field>
+  );
+
+  return (
+    <div className="fields">
+      <Field label="Name" name="document.name" refusal={refusal} wide>
+        <Input value={document.name} onChange={(event) => change({ name: event.target.value })} />
+      </Field>
+      <Field label="In a line" name="document.summary" refusal={refusal} wide>
+        <Input value={document.summary ?? ''} onChange={(event) => change({ summary: event.target.value })} />
+      </Field>
+      <Field label="Family" name="document.group" refusal={refusal}>
+        <Input value={document.group ?? ''} onChange={(event) => change({ group: event.target.value })} />
+      </Field>
+      {isNew && (
+        <Field label="Method" name="document.method" refusal={refusal}>
+          <Select
+            value={document.method}
+            onChange={(method: string) => change(byMethod(document, method))}
+            options={methods}
+          />
+        </Field>
+      )}
+      <Field label="A serving" name="document.serving.grams" refusal={refusal}>
+        <InputNumber
+          value={serving.grams}
+          onChange={(value) => change({ serving: { ...serving, grams: value ?? 0 } })}
+          suffix="g"
+        />
+      </Field>
+      {days('youngDays', 'Young after')}
+      {days('readyDays', 'Ready after')}
+      {days('longDays', 'Long after')}
+      <Field label="At" name="document.window.celsius" refusal={refusal}>
+        <InputNumber
+          value={when.celsius}
+          onChange={(value) => change({ window: { ...when, celsius: value ?? 20 } })}
+          suffix="°C"
+        />
+      </Field>
+      <Field label="Live" wide>
+        <Checkbox
+          checked={document.isLive ?? false}
+          onChange={(event) => change({ isLive: event.target.checked })}
+        >
+          it is eaten for its living cultures
+        </Checkbox>
+      </Field>
+    </div>
+  );
+}
+
+const texts = [
+  { key: 'work', label: 'What to do, a line for each step' },
+  { key: 'signs', label: 'Done when' },
+  { key: 'why', label: 'Why' },
+  { key: 'schools', label: 'Where cooks differ' },
+  { key: 'cautions', label: 'Cautions' },
+  { key: 'notes', label: 'Notes' },
+] as const;
+
+function Words({ document, change, refusal }: PartProps) {
+  return (
+    <>
+      {texts.map(({ key, label }) => (
+        <Field key={key} label={label} name={`document.${key}`} refusal={refusal}>
+          <Input.TextArea
+            autoSize={{ minRows: 2 }}
+            value={(document[key] ?? []).join('\n')}
+            onChange={(event) => change({ [key]: event.target.value.split('\n') })}
+          />
+        </Field>
+      ))}
+    </>
+  );
+}
+
+/** The document on the desk, kept on this device with every key stroke so that a reload loses nothing. */
+function useKeptDocument(
+  formula: Formula | null,
+): [Document, (part: Partial<Document>) => void, () => void, boolean] {
+  const keptAs = `tempesal.formula.${formula?.id ?? 'new'}.${formula?.newest ?? 0}`;
+  const written = (formula?.document ?? blank) as unknown as Document;
+  const [wasKept, setWasKept] = useState(() => localStorage.getItem(keptAs) !== null);
+  const [document, setDocument] = useState<Document>(() => {
+    try {
+      const kept = localStorage.getItem(keptAs);
+      return kept === null ? written : (JSON.parse(kept) as Document);
+    } catch {
+      return written;
+    }
+  });
+
+  return [
+    document,
+    (part) => {
+      const next = { ...document, ...part };
+      localStorage.setItem(keptAs, JSON.stringify(next));
+      setDocument(next);
+    },
+    () => {
+      localStorage.removeItem(keptAs);
+      setDocument(written);
+      setWasKept(false);
+    },
+    wasKept,
+  ];
+}

@@ -1,0 +1,133 @@
+import { Button, Checkbox, Input } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { FormulaInList } from '../../api/client';
+import { useFormulas, useKitchen } from '../../api/queries';
+import { grams, mg } from '../../app/numbers';
+import { PageState } from '../../app/PageState';
+import { time } from './time';
+import './FormulasView.css';
+
+/** Families in the order in which cooks come to them. */
+const families = [
+  'kraut',
+  'roots',
+  'florets',
+  'onions',
+  'beans',
+  'cucumbers',
+  'chillies',
+  'kimchi',
+  'quick pickles',
+  'hot sauces',
+  'condiments',
+  'relishes',
+  'drinks',
+  'starters',
+];
+
+/** The formulas as tags on their rails, a rail for each family. */
+export function FormulasView() {
+  const formulas = useFormulas();
+  const kitchen = useKitchen();
+  const [query, setQuery] = useState('');
+  const [forAll, setForAll] = useState(false);
+  const [archived, setArchived] = useState(false);
+  if (!formulas.data || !kitchen.data) {
+    return <PageState query={formulas.error ? formulas : kitchen} />;
+  }
+  const avoided = new Set(kitchen.data.people.flatMap((person) => person.allergens));
+  const asked = query.trim().toLowerCase();
+  const shown = formulas.data.filter(
+    (one) =>
+      one.isArchived === archived &&
+      (asked === '' || `${one.name} ${one.summary} ${one.group}`.toLowerCase().includes(asked)) &&
+      (!forAll || !one.allergens.some((allergen) => avoided.has(allergen))),
+  );
+  const groups = [...new Set([...families, ...shown.map((one) => one.group)])];
+
+  return (
+    <>
+      <div className="formulas-head">
+        <Input
+          aria-label="Search formulas"
+          placeholder="Search formulas"
+          value={query}
+          onChange={(event) => setQuery(event.target.value)}
+          allowClear
+        />
+        <Checkbox checked={forAll} onChange={(event) => setForAll(event.target.checked)}>
+          everyone may eat it
+        </Checkbox>
+        <Checkbox checked={archived} onChange={(event) => setArchived(event.target.checked)}>
+          the archive
+        </Checkbox>
+        <span className="formulas-do">
+          <Link to="/formulas/new" className="as-button">
+            Write one
+          </Link>
+          <Link to="/formulas/bring" className="as-button">
+            Bring in
+          </Link>
+          <a href="/api/formulas/export?as=json" download className="as-button">
+            All as JSON
+          </a>
+          <a href="/api/formulas/export?as=jsonld" download className="as-button">
+            as recipes
+          </a>
+        </span>
+      </div>
+      {shown.length === 0 && (
+        <div className="page-state">
+          <h1>{archived ? 'The archive is empty' : 'No formula by that name'}</h1>
+          <p>
+            <Button onClick={() => setQuery('')}>Show all</Button>
+          </p>
+        </div>
+      )}
+      <div className="rails">
+        {groups.map((group) => {
+          const here = shown.filter((one) => one.group === group);
+          return here.length === 0 ? null : (
+            <section key={group} aria-label={group} className="rail" style={{ flexGrow: here.length }}>
+              <h2>{group}</h2>
+              <div className="rail-tags">
+                {here.map((one) => (
+                  <Tag key={one.id} formula={one} avoided={avoided} />
+                ))}
+              </div>
+            </section>
+          );
+        })}
+      </div>
+    </>
+  );
+}
+
+function Tag({ formula, avoided }: { formula: FormulaInList; avoided: Set<string> }) {
+  return (
+    <Link
+      to={`/formulas/${formula.id}`}
+      className="formula-tag"
+      style={{ '--of': formula.colour } as React.CSSProperties}
+    >
+      <b>{formula.name}</b>
+      <span className="formula-tag-say">{formula.summary}</span>
+      <span className="formula-tag-foot">
+        <span>
+          <b>{mg(formula.servingMg)}</b> in {grams(formula.servingGrams)}
+        </span>
+        <span className="soft">{time(formula.readyDays)}</span>
+      </span>
+      <span className="words">
+        {formula.isLive && <span className="word is-live">live</span>}
+        {formula.allergens.map((allergen) => (
+          <span key={allergen} className={`word${avoided.has(allergen) ? ' is-clash' : ''}`}>
+            {allergen}
+          </span>
+        ))}
+        {!formula.isLibrary && <span className="word">yours</span>}
+      </span>
+    </Link>
+  );
+}

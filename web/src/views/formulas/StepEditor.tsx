@@ -1,0 +1,220 @@
+import { Button, InputNumber, Segmented, Select } from 'antd';
+import type { Kitchen, Refusal } from '../../api/client';
+import { Field } from '../../app/Field';
+import { lists, type Amount, type Step } from './document';
+
+interface Props {
+  step: Step;
+  /** Its path in the document, for what is wrong with it. */
+  path: string;
+  change: (step: Step) => void;
+  kitchen: Kitchen;
+  refusal: Refusal | null;
+}
+
+const names: Record<string, string> = {
+  vegetables: 'Vegetables',
+  base: 'Base',
+  alongside: 'Salted along',
+  paste: 'Paste',
+  additions: 'At the end',
+};
+
+const foodOptions = (kitchen: Kitchen) => [
+  { value: 'water', label: 'water' },
+  ...kitchen.ingredients.map((food) => ({ value: food.key, label: food.name })),
+];
+
+/** One step of a formula: a method with its foods, salt, water and starter, or a single addition. */
+export function StepEditor({ step, path, change, kitchen, refusal }: Props) {
+  if (step.kind === 'add') {
+    return (
+      <AmountRow
+        kitchen={kitchen}
+        amount={step as unknown as Amount}
+        path={path}
+        refusal={refusal}
+        change={(amount) => change({ ...step, ...amount })}
+      />
+    );
+  }
+  const has = lists[step.method ?? ''] ?? [];
+
+  return (
+    <fieldset className="step">
+      {has.map((list) => {
+        const amounts = (step[list] ?? []) as Amount[];
+        const set = (next: Amount[]) => change({ ...step, [list]: next });
+        return (
+          <div key={list}>
+            <h3>{names[list]}</h3>
+            {amounts.map((amount, i) => (
+              <AmountRow
+                key={i}
+                kitchen={kitchen}
+                amount={amount}
+                path={`${path}.${list}[${i}]`}
+                refusal={refusal}
+                change={(next) => set(amounts.map((one, at) => (at === i ? next : one)))}
+                remove={() => set(amounts.filter((_, at) => at !== i))}
+              />
+            ))}
+            <Button
+              size="small"
+              onClick={() =>
+                set([...amounts, { ingredient: list === 'vegetables' ? 'carrot' : 'garlic', grams: 10 }])
+              }
+            >
+              {list === 'vegetables' || list === 'base'
+                ? 'Another food'
+                : `Add to the ${(names[list] ?? '').toLowerCase()}`}
+            </Button>
+          </div>
+        );
+      })}
+      {step.water !== undefined && (
+        <Field label="Water" name={`${path}.water`} refusal={refusal}>
+          <InputNumber
+            value={step.water}
+            onChange={(water) => change({ ...step, water: water ?? 0 })}
+            suffix="g"
+          />
+        </Field>
+      )}
+      {step.salt && (
+        <SaltRow step={step} path={`${path}.salt`} change={change} kitchen={kitchen} refusal={refusal} />
+      )}
+      {step.starter && (
+        <div className="amount-row">
+          <Select
+            aria-label="Starter"
+            value={step.starter.liquid ?? ''}
+            onChange={(liquid) => change({ ...step, starter: { grams: 50, ...step.starter, liquid } })}
+            options={kitchen.ingredients
+              .filter((food) => food.use === 'starter')
+              .map((food) => ({ value: food.key, label: `${food.name} as starter` }))}
+          />
+          <InputNumber
+            aria-label="Grams of starter"
+            value={step.starter.grams}
+            onChange={(grams) => change({ ...step, starter: { ...step.starter, grams: grams ?? 0 } })}
+            suffix="g"
+          />
+        </div>
+      )}
+    </fieldset>
+  );
+}
+
+interface AmountProps {
+  amount: Amount;
+  path: string;
+  kitchen: Kitchen;
+  refusal: Refusal | null;
+  change: (amount: Amount) => void;
+  remove?: () => void;
+}
+
+function AmountRow({ amount, path, kitchen, refusal, change, remove }: AmountProps) {
+  const name = kitchen.ingredients.find((food) => food.key === amount.ingredient)?.name ?? amount.ingredient;
+  const complaint = refusal?.of(`${path}.grams`) ?? refusal?.of(`${path}.ingredient`);
+
+  return (
+    <div>
+      <div className="amount-row">
+        <Select
+          aria-label="Food"
+          showSearch={{ optionFilterProp: 'label' }}
+          value={amount.ingredient}
+          onChange={(ingredient: string) => change({ ...amount, ingredient })}
+          options={foodOptions(kitchen)}
+        />
+        <InputNumber
+          aria-label={`Grams of ${name}`}
+          value={typeof amount.grams === 'number' ? amount.grams : amount.grams.typical}
+          onChange={(grams) => change({ ...amount, grams: grams ?? 0 })}
+          suffix="g"
+        />
+        {remove && (
+          <Button type="text" aria-label={`Leave out ${name}`} onClick={remove}>
+            leave out
+          </Button>
+        )}
+      </div>
+      {complaint && (
+        <p className="complaint" role="alert">
+          {complaint}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function SaltRow({ step, path, change, kitchen, refusal }: Props) {
+  const salt = step.salt ?? { product: 'fine-sea', grams: 10 };
+  const isShare = salt.share !== undefined;
+  const set = (part: object) => change({ ...step, salt: { ...salt, ...part } });
+  const complaint = ['share', 'grams', 'product', 'basis']
+    .map((key) => refusal?.of(`${path}.${key}`))
+    .find(Boolean);
+
+  return (
+    <div>
+      <h3>Salt</h3>
+      <div className="amount-row">
+        <Select
+          aria-label="Salt"
+          value={salt.product}
+          onChange={(product: string) => set({ product })}
+          options={kitchen.salts.map((one) => ({ value: one.key, label: one.name }))}
+        />
+        <Segmented
+          aria-label="Salt by"
+          value={isShare ? 'share' : 'grams'}
+          onChange={(by) => {
+            change({
+              ...step,
+              salt:
+                by === 'share'
+                  ? { product: salt.product, share: 0.025, basis: 'of_vegetable' }
+                  : { product: salt.product, grams: 10 },
+            });
+          }}
+          options={[
+            { value: 'share', label: '%' },
+            { value: 'grams', label: 'g' },
+          ]}
+        />
+        {isShare ? (
+          <>
+            <InputNumber
+              aria-label="Salt in percent"
+              value={Math.round((salt.share ?? 0) * 10_000) / 100}
+              step={0.1}
+              onChange={(value) => set({ share: (value ?? 0) / 100 })}
+              suffix="%"
+            />
+            <Select
+              aria-label="Percent of what"
+              value={salt.basis ?? 'of_vegetable'}
+              onChange={(basis: string) => set({ basis })}
+              options={kitchen.bases.map((basis) => ({ value: basis.id, label: basis.label }))}
+            />
+          </>
+        ) : (
+          <InputNumber
+            aria-label="Grams of salt"
+            value={salt.grams ?? 0}
+            onChange={(grams) => set({ grams: grams ?? 0 })}
+            suffix="g"
+          />
+        )}
+      </div>
+      {complaint && (
+        <p className="complaint" role="alert">
+          {complaint}
+        </p>
+      )}
+    </div>
+  );
+}

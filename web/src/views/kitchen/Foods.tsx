@@ -1,0 +1,283 @@
+import { Button, Checkbox, Drawer, Input, InputNumber, Segmented, Select } from 'antd';
+import { useDeferredValue, useState } from 'react';
+import { answered, api, type Kitchen, type KitchenFood } from '../../api/client';
+import { useChangeKitchen, useFoodSearch } from '../../api/queries';
+import { Field } from '../../app/Field';
+import { mg } from '../../app/numbers';
+
+const SHOWN = 30;
+const uses = [
+  { value: 'all', label: 'all' },
+  { value: 'vegetable', label: 'vegetables' },
+  { value: 'seasoning', label: 'spices' },
+  { value: 'pantry', label: 'pantry' },
+  { value: 'starter', label: 'starters' },
+  { value: 'own', label: 'your own' },
+];
+
+/** Every food with its water and sodium and where they were measured; search forgives spelling. */
+export function Foods({ kitchen }: { kitchen: Kitchen }) {
+  const [query, setQuery] = useState('');
+  const [use, setUse] = useState('all');
+  const [all, setAll] = useState(false);
+  const [changing, setChanging] = useState<KitchenFood | 'new' | null>(null);
+  const search = useFoodSearch(useDeferredValue(query));
+  const isSearching = query.trim() !== '';
+
+  const ofUse = kitchen.ingredients.filter(
+    (food) => use === 'all' || (use === 'own' ? food.isOwn || food.isEdited : food.use === use),
+  );
+  const found = isSearching
+    ? (search.data ?? []).flatMap((id) => ofUse.find((food) => food.id === id) ?? [])
+    : ofUse;
+  const shown = all ? found : found.slice(0, SHOWN);
+
+  return (
+    <>
+      <div className="food-search">
+        <Input
+          aria-label="Search foods"
+          placeholder="Search: daikon, brocoli, fish sauce"
+          value={query}
+          onChange={(event) => setQuery(event.target.value)}
+          allowClear
+        />
+        <Segmented value={use} onChange={setUse} options={uses} aria-label="Which foods" />
+      </div>
+      {shown.length === 0 && (
+        <p className="soft">
+          {isSearching ? 'Nothing by that name. ' : 'Nothing of your own yet. '}A packaged food is entered
+          from its label.
+        </p>
+      )}
+      <ul className="quiet-list foods" aria-label="Foods">
+        {shown.map((food) => (
+          <li key={food.id}>
+            <i className="food-dot" style={{ background: food.colour }} aria-hidden="true" />
+            <span className="food-name">
+              <b>{food.name}</b> <span className="soft">{food.also}</span>
+            </span>
+            <span className="food-sodium">
+              {mg(food.sodiumPer100g)} <span className="soft">in 100 g</span>
+            </span>
+            <span className="soft food-water">{food.waterPer100g.toFixed(1)} % water</span>
+            <span className="words">
+              {food.allergens.map((allergen) => (
+                <span key={allergen} className="word">
+                  {allergen}
+                </span>
+              ))}
+              {food.live && <span className="word is-live">live</span>}
+              {food.isEdited && <span className="word">your value</span>}
+            </span>
+            <span className="soft food-source">{food.source}</span>
+            <Button size="small" onClick={() => setChanging(food)} aria-label={`Change ${food.name}`}>
+              Change
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <div className="words drawer-part">
+        {found.length > shown.length && (
+          <Button onClick={() => setAll(true)}>Show the other {found.length - shown.length}</Button>
+        )}
+        <Button type="primary" onClick={() => setChanging('new')}>
+          A food from its label
+        </Button>
+        <a className="as-button" href="/api/foods/csv" download>
+          All of them as CSV
+        </a>
+      </div>
+      {changing !== null && (
+        <FoodDrawer
+          kitchen={kitchen}
+          food={changing === 'new' ? null : changing}
+          close={() => setChanging(null)}
+        />
+      )}
+    </>
+  );
+}
+
+type Way = 'label' | 'salt' | 'sodium';
+
+interface DrawerProps {
+  kitchen: Kitchen;
+  food: KitchenFood | null;
+  close: () => void;
+}
+
+function FoodDrawer({ kitchen, food, close }: DrawerProps) {
+  const [way, setWay] = useState<Way>(food && food.labelSodiumMg === null ? 'sodium' : 'label');
+  const [fields, setFields] = useState({
+    name: food?.name ?? '',
+    use: food?.use ?? ('pantry' as KitchenFood['use']),
+    sodiumPer100g: food?.sodiumPer100g ?? null,
+    labelSodiumMg: food?.labelSodiumMg ?? null,
+    labelServingGrams: food?.labelServingGrams ?? null,
+    labelSaltPer100g: null as number | null,
+    waterPer100g: food?.waterPer100g ?? 60,
+    density: food?.density ?? 1,
+    shape: food?.shape ?? ('pulp' as KitchenFood['shape']),
+    tissue: food?.tissue ?? 'root',
+    hollow: food?.hollow ?? false,
+    live: food?.live ?? false,
+    allergens: food?.allergens ?? [],
+    notFor: food?.notFor ?? [],
+  });
+  const save = useChangeKitchen((body: typeof fields) =>
+    answered(
+      food
+        ? api.PUT('/foods/{food}', { params: { path: { food: food.id } }, body })
+        : api.POST('/foods', { body }),
+    ),
+  );
+  const path = { params: { path: { food: food?.id ?? '' } } };
+  const remove = useChangeKitchen(() => answered(api.DELETE('/foods/{food}', path)));
+  const restore = useChangeKitchen(() => answered(api.POST('/foods/{food}/restoration', path)));
+  const change = (part: Partial<typeof fields>) => setFields({ ...fields, ...part });
+  const keep = () =>
+    save.mutate(
+      {
+        ...fields,
+        sodiumPer100g: way === 'sodium' ? fields.sodiumPer100g : null,
+        labelSodiumMg: way === 'label' ? fields.labelSodiumMg : null,
+        labelServingGrams: way === 'label' ? fields.labelServingGrams : null,
+        labelSaltPer100g: way === 'salt' ? fields.labelSaltPer100g : null,
+      },
+      { onSuccess: close },
+    );
+
+  return (
+    <Drawer
+      open
+      title={food ? food.name : 'A food from its label'}
+      onClose={close}
+      size={480}
+      footer={
+        <div className="drawer-foot">
+          <Button type="primary" loading={save.isPending} onClick={keep}>
+            Keep
+          </Button>
+          {food?.isOwn && (
+            <Button type="text" onClick={() => remove.mutate(undefined, { onSuccess: close })}>
+              No longer here
+            </Button>
+          )}
+          {food?.isEdited && (
+            <Button type="text" onClick={() => restore.mutate(undefined, { onSuccess: close })}>
+              Back to the table&apos;s values
+            </Button>
+          )}
+        </div>
+      }
+    >
+      <div className="fields">
+        <Field label="Name" name="name" refusal={save.error} wide>
+          <Input value={fields.name} onChange={(event) => change({ name: event.target.value })} />
+        </Field>
+        <Field label="What for" name="use" refusal={save.error} wide>
+          <Select value={fields.use} onChange={(use) => change({ use })} options={uses.slice(1, 5)} />
+        </Field>
+        <Field label="The label says" wide>
+          <Segmented
+            value={way}
+            onChange={setWay}
+            options={[
+              { value: 'label' as const, label: 'mg in a serving' },
+              { value: 'salt' as const, label: 'salt, g in 100 g' },
+              { value: 'sodium' as const, label: 'sodium, mg in 100 g' },
+            ]}
+          />
+        </Field>
+        {way === 'label' && (
+          <>
+            <Field label="Sodium in a serving" name="labelSodiumMg" refusal={save.error}>
+              <InputNumber
+                value={fields.labelSodiumMg}
+                onChange={(labelSodiumMg) => change({ labelSodiumMg })}
+                suffix="mg"
+              />
+            </Field>
+            <Field label="A serving is" name="labelServingGrams" refusal={save.error}>
+              <InputNumber
+                value={fields.labelServingGrams}
+                onChange={(labelServingGrams) => change({ labelServingGrams })}
+                suffix="g"
+              />
+            </Field>
+          </>
+        )}
+        {way === 'salt' && (
+          <Field label="Salt in 100 g" name="labelSaltPer100g" refusal={save.error}>
+            <InputNumber
+              value={fields.labelSaltPer100g}
+              onChange={(labelSaltPer100g) => change({ labelSaltPer100g })}
+              suffix="g"
+            />
+          </Field>
+        )}
+        {way === 'sodium' && (
+          <Field label="Sodium in 100 g" name="sodiumPer100g" refusal={save.error}>
+            <InputNumber
+              value={fields.sodiumPer100g}
+              onChange={(sodiumPer100g) => change({ sodiumPer100g })}
+              suffix="mg"
+            />
+          </Field>
+        )}
+        <Field label="Water in 100 g" name="waterPer100g" refusal={save.error}>
+          <InputNumber
+            value={fields.waterPer100g}
+            onChange={(value) => change({ waterPer100g: value ?? 0 })}
+            suffix="g"
+          />
+        </Field>
+        <Field label="A millilitre weighs" name="density" refusal={save.error}>
+          <InputNumber
+            value={fields.density}
+            onChange={(value) => change({ density: value ?? 0 })}
+            suffix="g"
+            step={0.05}
+          />
+        </Field>
+        <Field label="Usual cut" name="shape" refusal={save.error}>
+          <Select
+            value={fields.shape}
+            onChange={(shape) => change({ shape })}
+            options={kitchen.shapes.map((value) => ({ value, label: value }))}
+          />
+        </Field>
+        <Field label="Lets salt in like" name="tissue" refusal={save.error}>
+          <Select
+            value={fields.tissue}
+            onChange={(tissue: string) => change({ tissue })}
+            options={kitchen.tissues.map(({ id, label }) => ({ value: id, label }))}
+          />
+        </Field>
+        <Field label="Allergens" name="allergens" refusal={save.error} wide>
+          <Select
+            mode="multiple"
+            value={fields.allergens}
+            onChange={(allergens: string[]) => change({ allergens })}
+            options={kitchen.allergens.map((value) => ({ value, label: value }))}
+          />
+        </Field>
+      </div>
+      <div className="drawer-part">
+        <Checkbox checked={fields.live} onChange={(event) => change({ live: event.target.checked })}>
+          live: unpasteurised and kept cold
+        </Checkbox>
+        <Checkbox checked={fields.hollow} onChange={(event) => change({ hollow: event.target.checked })}>
+          hollow inside
+        </Checkbox>
+        <Checkbox
+          checked={fields.notFor.includes('vegan')}
+          onChange={(event) => change({ notFor: event.target.checked ? ['vegan'] : [] })}
+        >
+          not vegan
+        </Checkbox>
+      </div>
+    </Drawer>
+  );
+}

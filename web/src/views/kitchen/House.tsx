@@ -1,0 +1,79 @@
+import { Button, Input, Segmented, Select } from 'antd';
+import { useState } from 'react';
+import { answered, api, type Kitchen } from '../../api/client';
+import { useChangeKitchen } from '../../api/queries';
+import { Field } from '../../app/Field';
+
+const days = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+const zones = Intl.supportedValuesOf('timeZone');
+
+/** How the kitchen measures and counts its days. */
+export function House({ kitchen }: { kitchen: Kitchen }) {
+  const [fields, setFields] = useState({
+    name: kitchen.name,
+    timeZone: kitchen.timeZone,
+    spoonSystem: kitchen.spoonSystem,
+    measureBy: kitchen.measureBy,
+    weekStart: kitchen.weekStart,
+  });
+  const save = useChangeKitchen((body: typeof fields) => answered(api.PUT('/household', { body })));
+  const change = (part: Partial<typeof fields>) => setFields({ ...fields, ...part });
+
+  return (
+    <form
+      className="house"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save.mutate(fields);
+      }}
+    >
+      <div className="fields">
+        <Field label="Name of the kitchen" name="name" refusal={save.error} wide>
+          <Input value={fields.name} onChange={(event) => change({ name: event.target.value })} />
+        </Field>
+        <Field label="Its days are those of" name="timeZone" refusal={save.error}>
+          <Select
+            showSearch
+            value={fields.timeZone}
+            onChange={(timeZone: string) => change({ timeZone })}
+            options={[...new Set([fields.timeZone, 'UTC', ...zones])].map((value) => ({
+              value,
+              label: value,
+            }))}
+          />
+        </Field>
+        <Field label="The week starts on" name="weekStart" refusal={save.error}>
+          <Select
+            value={fields.weekStart}
+            onChange={(weekStart: number) => change({ weekStart })}
+            options={days.map((label, i) => ({ value: i + 1, label }))}
+          />
+        </Field>
+        <Field label="Measures by" name="measureBy" refusal={save.error}>
+          <Segmented
+            value={fields.measureBy}
+            onChange={(measureBy) => change({ measureBy })}
+            options={['grams', 'spoons'] as const}
+          />
+        </Field>
+        <Field label="Its spoons are" name="spoonSystem" refusal={save.error}>
+          <Select
+            value={fields.spoonSystem}
+            onChange={(spoonSystem) => change({ spoonSystem })}
+            options={[
+              { value: 'us' as const, label: 'US: tbsp 14.8 ml, cup 237 ml' },
+              { value: 'metric' as const, label: 'metric: tbsp 15 ml, cup 250 ml' },
+              { value: 'australian' as const, label: 'Australian: tbsp 20 ml, cup 250 ml' },
+            ]}
+          />
+        </Field>
+      </div>
+      <div className="drawer-part">
+        <Button type="primary" htmlType="submit" loading={save.isPending}>
+          Keep
+        </Button>
+        {save.isSuccess && <span className="soft"> Kept.</span>}
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,254 @@
+import { Button, Drawer, Input, InputNumber, Select } from 'antd';
+import { useState } from 'react';
+import { answered, api, type Kitchen, type KitchenPerson } from '../../api/client';
+import { useChangeKitchen, usePresets } from '../../api/queries';
+import { Field } from '../../app/Field';
+import { grams, mg } from '../../app/numbers';
+
+const weekdays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+const OWN = 'own';
+
+/** Who eats, up to which limit, and how much of it the rest of the diet takes. */
+export function People({ kitchen }: { kitchen: Kitchen }) {
+  const [changing, setChanging] = useState<KitchenPerson | 'new' | null>(null);
+
+  return (
+    <>
+      <p className="soft cupboard-note">
+        Targets belong to the eater and their clinician. The presets are public guideline figures, not advice;
+        with kidney disease, diuretics or blood-pressure medicines ask first.
+      </p>
+      <div className="people">
+        {kitchen.people.map((person) => (
+          <article key={person.id} className="person">
+            <header>
+              <h2>{person.name}</h2>
+              <Button onClick={() => setChanging(person)} aria-label={`Change ${person.name}`}>
+                Change
+              </Button>
+            </header>
+            <p>
+              <b>{mg(person.targetMg)}</b> a day <span className="soft">{person.targetSource}</span>
+            </p>
+            <WeekOfRest person={person} />
+            <p className="soft">
+              usual portion {grams(person.usualServingGrams)}, condiment {grams(person.usualCondimentGrams)};{' '}
+              {person.liveGoal} live {person.liveGoal === 1 ? 'serving' : 'servings'} a day
+            </p>
+            <div className="words">
+              {person.allergens.map((allergen) => (
+                <span key={allergen} className="word is-clash">
+                  no {allergen}
+                </span>
+              ))}
+              {person.dislikes.map((key) => (
+                <span key={key} className="word">
+                  dislikes {kitchen.ingredients.find((food) => food.key === key)?.name ?? key}
+                </span>
+              ))}
+            </div>
+          </article>
+        ))}
+      </div>
+      <Button type="primary" onClick={() => setChanging('new')}>
+        Someone else eats here
+      </Button>
+      {changing !== null && (
+        <PersonDrawer
+          kitchen={kitchen}
+          person={changing === 'new' ? null : changing}
+          close={() => setChanging(null)}
+        />
+      )}
+    </>
+  );
+}
+
+/** The rest of the diet on each weekday, standing in the room that the target leaves. */
+function WeekOfRest({ person }: { person: KitchenPerson }) {
+  const rest = weekdays.map((_, i) => person.restOfDietMg[String(i + 1)] ?? 0);
+  const most = Math.max(person.targetMg, ...rest);
+  const height = 64;
+
+  return (
+    <svg
+      role="img"
+      aria-label={`Rest of the diet: ${weekdays.map((day, i) => `${day} ${mg(rest[i] ?? 0)}`).join(', ')}; target ${mg(person.targetMg)}`}
+      viewBox={`0 0 224 ${height + 18}`}
+      className="week-of-rest"
+    >
+      {rest.map((sodium, i) => (
+        <g key={weekdays[i]} transform={`translate(${i * 32} 0)`}>
+          <rect
+            x={4}
+            width={22}
+            y={height * (1 - person.targetMg / most)}
+            height={height * (person.targetMg / most)}
+            fill="none"
+            stroke="var(--line-strong)"
+          />
+          <rect
+            x={4}
+            width={22}
+            y={height * (1 - sodium / most)}
+            height={height * (sodium / most)}
+            fill="var(--rest)"
+          />
+          <text x={15} y={height + 14} textAnchor="middle" fontSize={11} fill="var(--ink-soft)">
+            {weekdays[i]}
+          </text>
+        </g>
+      ))}
+    </svg>
+  );
+}
+
+interface DrawerProps {
+  kitchen: Kitchen;
+  person: KitchenPerson | null;
+  close: () => void;
+}
+
+function PersonDrawer({ kitchen, person, close }: DrawerProps) {
+  const presets = usePresets();
+  const [fields, setFields] = useState(() => ({
+    name: person?.name ?? '',
+    preset: person ? null : ('who_adult' as string | null),
+    targetMg: person?.targetMg ?? null,
+    targetSource: person?.targetSource ?? null,
+    usualServingGrams: person?.usualServingGrams ?? 40,
+    usualCondimentGrams: person?.usualCondimentGrams ?? 10,
+    liveGoal: person?.liveGoal ?? 1,
+    restOfDietMg: person?.restOfDietMg ?? Object.fromEntries(weekdays.map((_, i) => [String(i + 1), 1300])),
+    allergens: person?.allergens ?? [],
+    dislikes: person?.dislikes ?? [],
+  }));
+  const save = useChangeKitchen((body: typeof fields) =>
+    answered(
+      person
+        ? api.PUT('/people/{person}', { params: { path: { person: person.id } }, body })
+        : api.POST('/people', { body }),
+    ),
+  );
+  const leave = useChangeKitchen((id: string) =>
+    answered(api.DELETE('/people/{person}', { params: { path: { person: id } } })),
+  );
+  const change = (part: Partial<typeof fields>) => setFields({ ...fields, ...part });
+
+  return (
+    <Drawer
+      open
+      title={person ? person.name : 'Someone else'}
+      onClose={close}
+      size={480}
+      footer={
+        <div className="drawer-foot">
+          <Button
+            type="primary"
+            loading={save.isPending}
+            onClick={() => save.mutate(fields, { onSuccess: close })}
+          >
+            Keep
+          </Button>
+          {person && kitchen.people.length > 1 && (
+            <Button type="text" onClick={() => leave.mutate(person.id, { onSuccess: close })}>
+              No longer eats here
+            </Button>
+          )}
+        </div>
+      }
+    >
+      <div className="fields">
+        <Field label="Name" name="name" refusal={save.error} wide>
+          <Input value={fields.name} onChange={(event) => change({ name: event.target.value })} />
+        </Field>
+        <Field label="Limit a day" name="preset" refusal={save.error} wide>
+          <Select
+            value={fields.preset ?? OWN}
+            onChange={(preset) =>
+              change(preset === OWN ? { preset: null, targetMg: fields.targetMg ?? 1500 } : { preset })
+            }
+            options={[
+              ...(presets.data?.targets ?? []).map((target) => ({
+                value: target.id,
+                label: `${target.milligrams} mg, ${target.label}. ${target.source}`,
+              })),
+              { value: OWN, label: 'A number of our own, or of the clinician' },
+            ]}
+          />
+        </Field>
+        {fields.preset === null && (
+          <>
+            <Field label="Milligrams of sodium" name="targetMg" refusal={save.error}>
+              <InputNumber
+                value={fields.targetMg}
+                onChange={(targetMg) => change({ targetMg })}
+                suffix="mg"
+              />
+            </Field>
+            <Field label="Where it comes from" name="targetSource" refusal={save.error}>
+              <Input
+                value={fields.targetSource ?? ''}
+                onChange={(event) => change({ targetSource: event.target.value })}
+              />
+            </Field>
+          </>
+        )}
+        <Field label="Usual portion" name="usualServingGrams" refusal={save.error}>
+          <InputNumber
+            value={fields.usualServingGrams}
+            onChange={(value) => change({ usualServingGrams: value ?? 0 })}
+            suffix="g"
+          />
+        </Field>
+        <Field label="Usual spoon of a condiment" name="usualCondimentGrams" refusal={save.error}>
+          <InputNumber
+            value={fields.usualCondimentGrams}
+            onChange={(value) => change({ usualCondimentGrams: value ?? 0 })}
+            suffix="g"
+          />
+        </Field>
+        <Field label="Live servings a day" name="liveGoal" refusal={save.error}>
+          <InputNumber
+            value={fields.liveGoal}
+            onChange={(value) => change({ liveGoal: value ?? 0 })}
+            precision={0}
+          />
+        </Field>
+      </div>
+      <h3 className="drawer-part">The rest of the diet, mg of sodium</h3>
+      <div className="rest-days">
+        {weekdays.map((day, i) => (
+          <Field key={day} label={day} name={`restOfDietMg.${i + 1}`} refusal={save.error}>
+            <InputNumber
+              controls={false}
+              value={fields.restOfDietMg[String(i + 1)] ?? 0}
+              onChange={(value) =>
+                change({ restOfDietMg: { ...fields.restOfDietMg, [String(i + 1)]: value ?? 0 } })
+              }
+            />
+          </Field>
+        ))}
+      </div>
+      <div className="fields drawer-part">
+        <Field label="Allergies" name="allergens" refusal={save.error} wide>
+          <Select
+            mode="multiple"
+            value={fields.allergens}
+            onChange={(allergens: string[]) => change({ allergens })}
+            options={kitchen.allergens.map((value) => ({ value, label: value }))}
+          />
+        </Field>
+        <Field label="Does not like" name="dislikes" refusal={save.error} wide>
+          <Select
+            mode="multiple"
+            showSearch={{ optionFilterProp: 'label' }}
+            value={fields.dislikes}
+            onChange={(dislikes: string[]) => change({ dislikes })}
+            options={kitchen.ingredients.map((food) => ({ value: food.key, label: food.name }))}
+          />
+        </Field>
+      </div>
+    </Drawer>
+  );
+}
