@@ -76,6 +76,8 @@ test('a session that ended leads to the door, and the bench is kept', async ({ p
   await page.goto('/bench');
   await page.getByLabel('Weight of the vegetable').fill('444 g');
   await expect(page.getByTestId('salt')).not.toBeEmpty();
+  // An answer still on its way would bring the session back.
+  await page.waitForLoadState('networkidle');
   await page.context().clearCookies();
   await page.getByLabel('Serving').fill('30 g');
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
@@ -132,7 +134,10 @@ test('fits a phone: no sideways scrolling, targets of 44 px', async ({ page }) =
     await page.goto(path);
     await page.reload();
     await page.waitForLoadState('networkidle');
-    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    expect(
+      await page.evaluate(() => document.documentElement.scrollWidth),
+      `${path} scrolls sideways`,
+    ).toBeLessThanOrEqual(390);
     for (const button of await page.locator('main button:visible, nav a:visible').all()) {
       const box = await button.boundingBox();
       expect(box?.height ?? 0, await button.innerText()).toBeGreaterThanOrEqual(43.5);

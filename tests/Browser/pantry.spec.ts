@@ -29,7 +29,7 @@ test('weighs a spoon of salt, and says so when no salt weighs that much', async 
   await drawer.getByLabel('Weight of the salt').fill('90');
   await drawer.getByRole('button', { name: 'That is my spoon' }).click();
   await expect(drawer.getByRole('alert')).toContainText('No salt lies like that');
-  await expect(drawer.getByLabel('Weight of the salt')).toHaveValue('90');
+  await expect(drawer.getByLabel('Weight of the salt')).toHaveValue('90.0');
   await drawer.getByLabel('Weight of the salt').fill('7.4');
   await drawer.getByRole('button', { name: 'That is my spoon' }).click();
   await expect(page.getByText('6.9 g to 7.9 g, weighed by you')).toBeVisible();

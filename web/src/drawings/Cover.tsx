@@ -81,9 +81,17 @@ export function Cover({ kind, middle, rim, mouth }: Props) {
           />
         </g>
       );
+    case 'slit lid':
+      return (
+        <g fill="#f2efe6" stroke="var(--glass-line)" strokeWidth={1.3}>
+          <rect x={left - 2.5} y={rim - 4} width={mouth + 5} height={15} rx={3} />
+          <path d={`M${middle - 9} ${rim - 4} q9 -14 18 0 z`} />
+          <line x1={middle} x2={middle} y1={rim - 11} y2={rim - 6} />
+        </g>
+      );
     default:
       return (
-        <g>
+        <g transform={kind === 'loose lid' ? `rotate(-3 ${middle} ${rim}) translate(0 -5)` : undefined}>
           <rect
             x={left - 2.5}
             y={rim - 5}
