@@ -11,6 +11,7 @@ import {
   useWriteFormula,
 } from '../../api/queries';
 import { Field } from '../../app/Field';
+import { NumberField } from '../../app/NumberField';
 import { PageState } from '../../app/PageState';
 import { blank, byMethod, methods, tidy, type Document } from './document';
 import { StepEditor } from './StepEditor';
@@ -159,23 +160,25 @@ function Head({ document, change, refusal, isNew }: PartProps & { isNew: boolean
           />
         </Field>
       )}
-      <Field label="A serving" name="document.serving.grams" refusal={refusal}>
-        <InputNumber
-          value={serving.grams}
-          onChange={(value) => change({ serving: { ...serving, grams: value ?? 0 } })}
-          suffix="g"
-        />
-      </Field>
+      <NumberField
+        label="A serving"
+        name="document.serving.grams"
+        refusal={refusal}
+        value={serving.grams}
+        change={(value) => change({ serving: { ...serving, grams: value } })}
+        unit="g"
+      />
       {days('youngDays', 'Young after')}
       {days('readyDays', 'Ready after')}
       {days('longDays', 'Long after')}
-      <Field label="At" name="document.window.celsius" refusal={refusal}>
-        <InputNumber
-          value={when.celsius}
-          onChange={(value) => change({ window: { ...when, celsius: value ?? 20 } })}
-          suffix="°C"
-        />
-      </Field>
+      <NumberField
+        label="At"
+        name="document.window.celsius"
+        refusal={refusal}
+        value={when.celsius}
+        change={(value) => change({ window: { ...when, celsius: value } })}
+        unit="°C"
+      />
       <Field label="Live" wide>
         <Checkbox
           checked={document.isLive ?? false}

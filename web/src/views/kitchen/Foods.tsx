@@ -1,8 +1,10 @@
-import { Button, Checkbox, Drawer, Input, InputNumber, Segmented, Select } from 'antd';
+import { Button, Checkbox, Input, InputNumber, Segmented, Select } from 'antd';
 import { useDeferredValue, useState } from 'react';
 import { answered, api, type Kitchen, type KitchenFood } from '../../api/client';
 import { useChangeKitchen, useFoodSearch } from '../../api/queries';
 import { Field } from '../../app/Field';
+import { KeepDrawer } from '../../app/KeepDrawer';
+import { NumberField } from '../../app/NumberField';
 import { mg } from '../../app/numbers';
 
 const SHOWN = 30;
@@ -149,28 +151,24 @@ function FoodDrawer({ kitchen, food, close }: DrawerProps) {
     );
 
   return (
-    <Drawer
-      open
+    <KeepDrawer
       title={food ? food.name : 'A food from its label'}
-      onClose={close}
-      size={480}
-      footer={
-        <div className="drawer-foot">
-          <Button type="primary" loading={save.isPending} onClick={keep}>
-            Keep
-          </Button>
-          {food?.isOwn && (
-            <Button type="text" onClick={() => remove.mutate(undefined, { onSuccess: close })}>
-              No longer here
-            </Button>
-          )}
-          {food?.isEdited && (
-            <Button type="text" onClick={() => restore.mutate(undefined, { onSuccess: close })}>
-              Back to the table&apos;s values
-            </Button>
-          )}
-        </div>
-      }
+      close={close}
+      keep={keep}
+      isKeeping={save.isPending}
+      others={[
+        ...(food?.isOwn
+          ? [{ says: 'No longer here', do: () => remove.mutate(undefined, { onSuccess: close }) }]
+          : []),
+        ...(food?.isEdited
+          ? [
+              {
+                says: 'Back to the table’s values',
+                do: () => restore.mutate(undefined, { onSuccess: close }),
+              },
+            ]
+          : []),
+      ]}
     >
       <div className="fields">
         <Field label="Name" name="name" refusal={save.error} wide>
@@ -226,21 +224,23 @@ function FoodDrawer({ kitchen, food, close }: DrawerProps) {
             />
           </Field>
         )}
-        <Field label="Water in 100 g" name="waterPer100g" refusal={save.error}>
-          <InputNumber
-            value={fields.waterPer100g}
-            onChange={(value) => change({ waterPer100g: value ?? 0 })}
-            suffix="g"
-          />
-        </Field>
-        <Field label="A millilitre weighs" name="density" refusal={save.error}>
-          <InputNumber
-            value={fields.density}
-            onChange={(value) => change({ density: value ?? 0 })}
-            suffix="g"
-            step={0.05}
-          />
-        </Field>
+        <NumberField
+          label="Water in 100 g"
+          name="waterPer100g"
+          refusal={save.error}
+          value={fields.waterPer100g}
+          change={(value) => change({ waterPer100g: value })}
+          unit="g"
+        />
+        <NumberField
+          label="A millilitre weighs"
+          name="density"
+          refusal={save.error}
+          value={fields.density}
+          change={(value) => change({ density: value })}
+          unit="g"
+          step={0.05}
+        />
         <Field label="Usual cut" name="shape" refusal={save.error}>
           <Select
             value={fields.shape}
@@ -278,6 +278,6 @@ function FoodDrawer({ kitchen, food, close }: DrawerProps) {
           not vegan
         </Checkbox>
       </div>
-    </Drawer>
+    </KeepDrawer>
   );
 }

@@ -1,9 +1,11 @@
-import { Button, Drawer, Input, InputNumber, Select } from 'antd';
+import { Button, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { answered, api, type HoldDown, type Kitchen, type KitchenJar } from '../../api/client';
 import { useChangeKitchen } from '../../api/queries';
 import { Field } from '../../app/Field';
+import { KeepDrawer } from '../../app/KeepDrawer';
+import { NumberField } from '../../app/NumberField';
 import { ml } from '../../app/numbers';
 import { JarDrawing } from '../../drawings/JarDrawing';
 
@@ -108,27 +110,12 @@ function JarDrawer({ kitchen, jar, close }: { kitchen: Kitchen; jar: KitchenJar 
   );
 
   return (
-    <Drawer
-      open
+    <KeepDrawer
       title={jar ? jar.name : 'Another jar'}
-      onClose={close}
-      size={440}
-      footer={
-        <div className="drawer-foot">
-          <Button
-            type="primary"
-            loading={save.isPending}
-            onClick={() => save.mutate(fields, { onSuccess: close })}
-          >
-            Keep
-          </Button>
-          {jar && (
-            <Button type="text" onClick={() => remove.mutate(jar.id, { onSuccess: close })}>
-              No longer here
-            </Button>
-          )}
-        </div>
-      }
+      close={close}
+      keep={() => save.mutate(fields, { onSuccess: close })}
+      isKeeping={save.isPending}
+      others={jar ? [{ says: 'No longer here', do: () => remove.mutate(jar.id, { onSuccess: close }) }] : []}
     >
       <div className="fields">
         <Field label="Name" name="name" refusal={save.error} wide>
@@ -146,7 +133,7 @@ function JarDrawer({ kitchen, jar, close }: { kitchen: Kitchen; jar: KitchenJar 
           />
         </Field>
       </div>
-    </Drawer>
+    </KeepDrawer>
   );
 }
 
@@ -168,26 +155,13 @@ function WeightDrawer({ weight, close }: { weight: HoldDown | null; close: () =>
   );
 
   return (
-    <Drawer
-      open
+    <KeepDrawer
       title={weight ? weight.name : 'Another weight'}
-      onClose={close}
-      size={400}
-      footer={
-        <div className="drawer-foot">
-          <Button
-            type="primary"
-            loading={save.isPending}
-            onClick={() => save.mutate(fields, { onSuccess: close })}
-          >
-            Keep
-          </Button>
-          {weight && (
-            <Button type="text" onClick={() => remove.mutate(weight.id, { onSuccess: close })}>
-              No longer here
-            </Button>
-          )}
-        </div>
+      close={close}
+      keep={() => save.mutate(fields, { onSuccess: close })}
+      isKeeping={save.isPending}
+      others={
+        weight ? [{ says: 'No longer here', do: () => remove.mutate(weight.id, { onSuccess: close }) }] : []
       }
     >
       <div className="fields">
@@ -197,20 +171,22 @@ function WeightDrawer({ weight, close }: { weight: HoldDown | null; close: () =>
             onChange={(event) => setFields({ ...fields, name: event.target.value })}
           />
         </Field>
-        <Field label="Takes room" name="volumeMl" refusal={save.error}>
-          <InputNumber
-            value={fields.volumeMl}
-            onChange={(value) => setFields({ ...fields, volumeMl: value ?? 0 })}
-            suffix="ml"
-          />
-        </Field>
-        <Field label="How many" name="howMany" refusal={save.error}>
-          <InputNumber
-            value={fields.howMany}
-            onChange={(value) => setFields({ ...fields, howMany: value ?? 0 })}
-          />
-        </Field>
+        <NumberField
+          label="Takes room"
+          name="volumeMl"
+          refusal={save.error}
+          value={fields.volumeMl}
+          change={(value) => setFields({ ...fields, volumeMl: value })}
+          unit="ml"
+        />
+        <NumberField
+          label="How many"
+          name="howMany"
+          refusal={save.error}
+          value={fields.howMany}
+          change={(value) => setFields({ ...fields, howMany: value })}
+        />
       </div>
-    </Drawer>
+    </KeepDrawer>
   );
 }

@@ -1,8 +1,10 @@
-import { Button, Drawer, Input, InputNumber, Select } from 'antd';
+import { Button, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import { answered, api, type Kitchen, type KitchenPerson } from '../../api/client';
 import { useChangeKitchen, usePresets } from '../../api/queries';
 import { Field } from '../../app/Field';
+import { KeepDrawer } from '../../app/KeepDrawer';
+import { NumberField } from '../../app/NumberField';
 import { grams, mg } from '../../app/numbers';
 
 const weekdays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
@@ -136,26 +138,15 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
   const change = (part: Partial<typeof fields>) => setFields({ ...fields, ...part });
 
   return (
-    <Drawer
-      open
+    <KeepDrawer
       title={person ? person.name : 'Someone else'}
-      onClose={close}
-      size={480}
-      footer={
-        <div className="drawer-foot">
-          <Button
-            type="primary"
-            loading={save.isPending}
-            onClick={() => save.mutate(fields, { onSuccess: close })}
-          >
-            Keep
-          </Button>
-          {person && kitchen.people.length > 1 && (
-            <Button type="text" onClick={() => leave.mutate(person.id, { onSuccess: close })}>
-              No longer eats here
-            </Button>
-          )}
-        </div>
+      close={close}
+      keep={() => save.mutate(fields, { onSuccess: close })}
+      isKeeping={save.isPending}
+      others={
+        person && kitchen.people.length > 1
+          ? [{ says: 'No longer eats here', do: () => leave.mutate(person.id, { onSuccess: close }) }]
+          : []
       }
     >
       <div className="fields">
@@ -194,27 +185,29 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
             </Field>
           </>
         )}
-        <Field label="Usual portion" name="usualServingGrams" refusal={save.error}>
-          <InputNumber
-            value={fields.usualServingGrams}
-            onChange={(value) => change({ usualServingGrams: value ?? 0 })}
-            suffix="g"
-          />
-        </Field>
-        <Field label="Usual spoon of a condiment" name="usualCondimentGrams" refusal={save.error}>
-          <InputNumber
-            value={fields.usualCondimentGrams}
-            onChange={(value) => change({ usualCondimentGrams: value ?? 0 })}
-            suffix="g"
-          />
-        </Field>
-        <Field label="Live servings a day" name="liveGoal" refusal={save.error}>
-          <InputNumber
-            value={fields.liveGoal}
-            onChange={(value) => change({ liveGoal: value ?? 0 })}
-            precision={0}
-          />
-        </Field>
+        <NumberField
+          label="Usual portion"
+          name="usualServingGrams"
+          refusal={save.error}
+          value={fields.usualServingGrams}
+          change={(value) => change({ usualServingGrams: value })}
+          unit="g"
+        />
+        <NumberField
+          label="Usual spoon of a condiment"
+          name="usualCondimentGrams"
+          refusal={save.error}
+          value={fields.usualCondimentGrams}
+          change={(value) => change({ usualCondimentGrams: value })}
+          unit="g"
+        />
+        <NumberField
+          label="Live servings a day"
+          name="liveGoal"
+          refusal={save.error}
+          value={fields.liveGoal}
+          change={(value) => change({ liveGoal: value })}
+        />
       </div>
       <h3 className="drawer-part">The rest of the diet, mg of sodium</h3>
       <div className="rest-days">
@@ -249,6 +242,6 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
           />
         </Field>
       </div>
-    </Drawer>
+    </KeepDrawer>
   );
 }

@@ -1,8 +1,10 @@
-import { Button, Checkbox, Drawer, Input, InputNumber, Segmented } from 'antd';
+import { Button, Checkbox, Input, InputNumber, Segmented } from 'antd';
 import { useState } from 'react';
 import { answered, api, type Kitchen, type KitchenSalt } from '../../api/client';
 import { useChangeKitchen } from '../../api/queries';
 import { Field } from '../../app/Field';
+import { KeepDrawer } from '../../app/KeepDrawer';
+import { NumberField } from '../../app/NumberField';
 import { grams } from '../../app/numbers';
 import { SpoonDrawing } from '../../drawings/SpoonDrawing';
 
@@ -76,26 +78,16 @@ function WeighDrawer({ salt, close }: { salt: KitchenSalt; close: () => void }) 
   const forget = useChangeKitchen(() => answered(api.DELETE('/salts/{salt}/calibration', path)));
 
   return (
-    <Drawer
-      open
+    <KeepDrawer
       title={`Weigh a spoon of ${salt.name}`}
-      onClose={close}
-      size={420}
-      footer={
-        <div className="drawer-foot">
-          <Button
-            type="primary"
-            loading={calibrate.isPending}
-            onClick={() => calibrate.mutate({ grams: weight ?? 0, spoon }, { onSuccess: close })}
-          >
-            That is my spoon
-          </Button>
-          {salt.isCalibrated && (
-            <Button type="text" onClick={() => forget.mutate(undefined, { onSuccess: close })}>
-              Forget it
-            </Button>
-          )}
-        </div>
+      close={close}
+      keepAs="That is my spoon"
+      keep={() => calibrate.mutate({ grams: weight ?? 0, spoon }, { onSuccess: close })}
+      isKeeping={calibrate.isPending}
+      others={
+        salt.isCalibrated
+          ? [{ says: 'Forget it', do: () => forget.mutate(undefined, { onSuccess: close }) }]
+          : []
       }
     >
       <p>
@@ -109,7 +101,7 @@ function WeighDrawer({ salt, close }: { salt: KitchenSalt; close: () => void }) 
           <InputNumber value={weight} onChange={setWeight} suffix="g" step={0.1} />
         </Field>
       </div>
-    </Drawer>
+    </KeepDrawer>
   );
 }
 
@@ -135,46 +127,33 @@ function SaltDrawer({ salt, close }: { salt: KitchenSalt | null; close: () => vo
   const change = (part: Partial<typeof fields>) => setFields({ ...fields, ...part });
 
   return (
-    <Drawer
-      open
+    <KeepDrawer
       title={salt ? salt.name : 'Another salt'}
-      onClose={close}
-      size={420}
-      footer={
-        <div className="drawer-foot">
-          <Button
-            type="primary"
-            loading={save.isPending}
-            onClick={() => save.mutate(fields, { onSuccess: close })}
-          >
-            Keep
-          </Button>
-          {salt && (
-            <Button type="text" onClick={() => remove.mutate(salt.id, { onSuccess: close })}>
-              Used up
-            </Button>
-          )}
-        </div>
-      }
+      close={close}
+      keep={() => save.mutate(fields, { onSuccess: close })}
+      isKeeping={save.isPending}
+      others={salt ? [{ says: 'Used up', do: () => remove.mutate(salt.id, { onSuccess: close }) }] : []}
     >
       <div className="fields">
         <Field label="Name" name="name" refusal={save.error} wide>
           <Input value={fields.name} onChange={(event) => change({ name: event.target.value })} />
         </Field>
-        <Field label="A level tbsp weighs" name="gramsPerTablespoon" refusal={save.error}>
-          <InputNumber
-            value={fields.gramsPerTablespoon}
-            onChange={(value) => change({ gramsPerTablespoon: value ?? 0 })}
-            suffix="g"
-          />
-        </Field>
-        <Field label="Sodium in 100 g" name="sodiumPer100g" refusal={save.error}>
-          <InputNumber
-            value={fields.sodiumPer100g}
-            onChange={(value) => change({ sodiumPer100g: value ?? 0 })}
-            suffix="mg"
-          />
-        </Field>
+        <NumberField
+          label="A level tbsp weighs"
+          name="gramsPerTablespoon"
+          refusal={save.error}
+          value={fields.gramsPerTablespoon}
+          change={(value) => change({ gramsPerTablespoon: value })}
+          unit="g"
+        />
+        <NumberField
+          label="Sodium in 100 g"
+          name="sodiumPer100g"
+          refusal={save.error}
+          value={fields.sodiumPer100g}
+          change={(value) => change({ sodiumPer100g: value })}
+          unit="mg"
+        />
       </div>
       <div className="drawer-part">
         <Checkbox checked={fields.iodised} onChange={(event) => change({ iodised: event.target.checked })}>
@@ -193,6 +172,6 @@ function SaltDrawer({ salt, close }: { salt: KitchenSalt | null; close: () => vo
           part potassium
         </Checkbox>
       </div>
-    </Drawer>
+    </KeepDrawer>
   );
 }
