@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Household\OneAtATime;
 use App\Ledger\ReadEntries;
 use App\Models\Formula;
 use App\Models\FormulaVersion;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Formula\Formula as Read;
@@ -18,6 +18,10 @@ use Tempesal\Core\Formula\FormulaAnswer;
  */
 final readonly class SaveFormula
 {
+    public function __construct(private OneAtATime $oneAtATime)
+    {
+    }
+
     /**
      * @param  array<string, mixed>  $document
      * @param  string  $requestKey  the same key never writes a second formula
@@ -26,7 +30,7 @@ final readonly class SaveFormula
     {
         $read = self::check($document, $path);
 
-        return DB::transaction(static function () use ($read, $requestKey): Formula {
+        return ($this->oneAtATime)(static function () use ($read, $requestKey): Formula {
             $there = Formula::query()->where('request_key', $requestKey)->where('name', $read->name)->first();
             if ($there !== null) {
                 return $there;
@@ -46,7 +50,7 @@ final readonly class SaveFormula
      */
     public function all(array $documents, string $requestKey): array
     {
-        return DB::transaction(function () use ($documents, $requestKey): array {
+        return ($this->oneAtATime)(function () use ($documents, $requestKey): array {
             $ids = [];
             foreach ($documents as $i => $document) {
                 $ids[] = $this->asNew(is_array($document) ? $document : [], $requestKey, "documents[{$i}]")->id;
@@ -64,7 +68,7 @@ final readonly class SaveFormula
     {
         $read = self::check($document, 'document');
 
-        return DB::transaction(static function () use ($formulaId, $read, $basedOn, $requestKey): Formula {
+        return ($this->oneAtATime)(static function () use ($formulaId, $read, $basedOn, $requestKey): Formula {
             $formula = Formula::query()->lockForUpdate()->findOrFail($formulaId);
             if (FormulaVersion::query()->where('formula_id', $formula->id)->where('request_key', $requestKey)->exists()) {
                 return $formula;

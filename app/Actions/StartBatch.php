@@ -7,9 +7,9 @@ namespace App\Actions;
 use App\Bench\BenchFields;
 use App\Bench\BenchOrder;
 use App\Bench\ReadSheet;
+use App\Household\OneAtATime;
 use App\Models\Batch;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Formula\BenchAdvice;
 use Tempesal\Core\Formula\IncompleteSheet;
@@ -24,7 +24,7 @@ use Tempesal\Core\Salt\Basis;
  */
 final readonly class StartBatch
 {
-    public function __construct(private ReadSheet $readSheet, private KeepLedger $ledger)
+    public function __construct(private ReadSheet $readSheet, private KeepLedger $ledger, private OneAtATime $oneAtATime)
     {
     }
 
@@ -34,7 +34,7 @@ final readonly class StartBatch
      */
     public function __invoke(array $typed, string $name, string $place, string $requestKey, ?CarbonImmutable $startedAt = null): Batch
     {
-        return DB::transaction(function () use ($typed, $name, $place, $requestKey, $startedAt): Batch {
+        return ($this->oneAtATime)(function () use ($typed, $name, $place, $requestKey, $startedAt): Batch {
             $started = Batch::query()->where('request_key', $requestKey)->first();
             if ($started !== null) {
                 return $started;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Household\OneAtATime;
 use App\Ledger\ReadEntries;
 use App\Models\Batch;
 use App\Models\FormulaVersion;
 use App\Models\Jar;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Tempesal\Core\Formula\Formula;
 use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Formula\FormulaLine;
@@ -21,14 +21,14 @@ use Tempesal\Core\Salt\Basis;
  */
 final readonly class StartFromFormula
 {
-    public function __construct(private KeepLedger $ledger)
+    public function __construct(private KeepLedger $ledger, private OneAtATime $oneAtATime)
     {
     }
 
     /** @param  string  $requestKey  the same key never starts a second jar */
     public function __invoke(FormulaVersion $version, Formula $scaled, ?string $jarId, string $name, string $place, ?CarbonImmutable $startedAt, string $requestKey): Batch
     {
-        return DB::transaction(function () use ($version, $scaled, $jarId, $name, $place, $startedAt, $requestKey): Batch {
+        return ($this->oneAtATime)(function () use ($version, $scaled, $jarId, $name, $place, $startedAt, $requestKey): Batch {
             $started = Batch::query()->where('request_key', $requestKey)->first();
             if ($started !== null) {
                 return $started;

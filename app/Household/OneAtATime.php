@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Household;
+
+use App\Models\Household;
+use Closure;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * A transaction in which no other of the same household that asked likewise can run: two presses of a button come one
+ * after the other, and the second finds what the first has written.
+ */
+final readonly class OneAtATime
+{
+    public function __construct(private CurrentHousehold $current)
+    {
+    }
+
+    /**
+     * @template T
+     *
+     * @param  Closure(): T  $work
+     * @return T
+     */
+    public function __invoke(Closure $work): mixed
+    {
+        return DB::transaction(function () use ($work): mixed {
+            Household::query()->lockForUpdate()->findOrFail($this->current->id());
+
+            return $work();
+        });
+    }
+}
