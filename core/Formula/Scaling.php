@@ -11,8 +11,8 @@ final class Scaling
 {
     private const AMOUNTS = ['grams', 'water', 'keep', 'juice', 'simmeredAway', 'millilitres'];
 
-    /** Grams and millilitres are kept to a hundredth where they are large enough, so that a round trip looks the same. */
-    private const DECIMALS = 4;
+    /** Rounded so far down that only the noise of multiplying and dividing again is left out. */
+    private const DECIMALS = 9;
 
     /** @return mixed the steps with their amounts multiplied */
     public static function of(mixed $steps, float $factor): mixed
