@@ -70,3 +70,14 @@ await timed('bench, poured brine, spooned salt', (i) =>
 );
 await timed('today', () => ask('/api/days/today'));
 await timed('shelf', () => ask('/api/batches'));
+await timed('formulas', () => ask('/api/formulas'));
+const { formulas } = await ask('/api/formulas');
+const kimchi = await ask(`/api/formulas/${find(formulas, (one) => one.name === 'Everyday kimchi')}`);
+await timed('a formula being written', (i) =>
+  ask('/api/formulas/compute', {
+    method: 'POST',
+    body: JSON.stringify({
+      document: { ...kimchi.document, serving: { phase: 'pieces', grams: 30 + (i % 40) } },
+    }),
+  }),
+);

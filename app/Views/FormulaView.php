@@ -105,14 +105,14 @@ final class FormulaView
         ];
     }
 
-    /** @return array{part: string, name: string, grams: float, measure: string} */
+    /** @return array{part: string, name: string, cut: string|null, grams: float, measure: string} */
     private static function line(FormulaLine $line, SpoonSystem $spoons): array
     {
         $pours = $line->salt !== null || ($line->part !== 'vegetables' && in_array($line->food?->shape, [PieceShape::Pulp, PieceShape::Whole], true)) || $line->food?->id === 'water';
         $density = $line->salt?->product->density()->band->typical ?? $line->food->density ?? 1.0;
 
         return [
-            'part' => $line->part, 'name' => $line->name, 'grams' => $line->grams,
+            'part' => $line->part, 'name' => $line->name, 'cut' => $line->part === 'vegetables' ? $line->food?->shape->value : null, 'grams' => $line->grams,
             'measure' => $line->salt !== null
                 ? SpoonPhrase::nearest(\Tempesal\Core\Measure\Millilitres::of($line->grams / $density), $spoons)->text
                 : KitchenPhrase::of(Grams::of($line->grams), $density, $spoons, $pours),

@@ -171,6 +171,24 @@ test('hands formulas out and takes them back, and refuses what is none', async (
   await expect(page.getByLabel('Recipe')).toHaveValue('{"hello": ');
 });
 
+test('refuses a file of ten megabytes in a sentence', async ({ page, cook }) => {
+  await signIn(page, cook);
+  const answer = await page.request.post('/api/formulas/preview', {
+    headers: await csrf(page),
+    data: { text: 'x'.repeat(10_000_000) },
+  });
+  expect([413, 422]).toContain(answer.status());
+  expect(((await answer.json()) as { message: string }).message).toMatch(/too (large|much)/);
+
+  await page.goto('/formulas/bring');
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'huge.json',
+    mimeType: 'application/json',
+    buffer: Buffer.alloc(10_000_000, 'x'),
+  });
+  await expect(page.getByRole('alert')).toContainText('More than 4 MB is too much to read.');
+});
+
 test('shows a hostile name as the text it is', async ({ page, cook }) => {
   await signIn(page, cook);
   const name = '<img src=x onerror="document.title=1">';

@@ -983,6 +983,7 @@ export interface components {
             factor: number;
             lines: {
                 part: string;
+                cut: string | null;
                 name: string;
                 grams: number;
                 measure: string;

@@ -230,7 +230,8 @@ function Amounts({ formula }: { formula: Formula }) {
                   <b>{unit === 'grams' ? grams(line.grams) : line.measure}</b>
                 </td>
                 <td>
-                  {line.name}{' '}
+                  {line.name}
+                  {line.cut && `, ${line.cut}`}{' '}
                   <span className="soft">{unit === 'grams' ? line.measure : grams(line.grams)}</span>
                 </td>
               </tr>
