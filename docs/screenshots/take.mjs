@@ -42,24 +42,9 @@ const views = [
       await page.getByLabel('In a line').waitFor();
     },
   },
-  {
-    name: 'bring',
-    size: desk,
-    path: '/formulas/bring',
-    act: async (page) => {
-      await page
-        .getByLabel('Recipe')
-        .fill(
-          'Garlic carrots:\n2 lb carrots\n1 quart water\n3 tbsp kosher salt\n4 cloves garlic\na handful of herbs\nCut sticks, pack, pour the brine over.',
-        );
-      await page.getByRole('button', { name: 'Look at it' }).click();
-      await page.getByText('nothing written yet').waitFor();
-    },
-  },
   { name: 'kitchen', size: desk, path: '/kitchen' },
   { name: 'kitchen-salts', size: desk, path: '/kitchen#salts' },
   { name: 'kitchen-jars', size: desk, path: '/kitchen#jars' },
-  { name: 'kitchen-foods', size: desk, path: '/kitchen#foods' },
   { name: 'kitchen-phone', size: phone, path: '/kitchen' },
 ];
 
