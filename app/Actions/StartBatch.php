@@ -39,8 +39,9 @@ final readonly class StartBatch
             if ($started !== null) {
                 return $started;
             }
-            if (isset($typed['starterBatchId'])) {
-                $this->ledger->lock($typed['starterBatchId']);
+            $lender = $typed['starterBatchId'] ?? null;
+            if ($lender !== null && Batch::query()->whereKey($lender)->exists()) {
+                $this->ledger->lock($lender);
             }
             $at = $startedAt ?? CarbonImmutable::now();
             $order = ($this->readSheet)($typed, $at);

@@ -15,17 +15,10 @@ use Tempesal\Core\Salt\Basis;
 use Tempesal\Core\Salt\SodiumChloride;
 
 /**
- * What is to be said about a batch as its ledger tells it. Floors and high marks are common practice, no source.
+ * What is to be said about a batch as its ledger tells it.
  */
 final class BatchAdvice
 {
-    /** Salt of everything below which a batch should not ferment. */
-    private const FLOOR = 0.01;
-
-    private const SLOW = 0.05;
-
-    private const LARDER = 0.10;
-
     /** @return list<Advice> */
     public static function on(Ledger $ledger): array
     {
@@ -35,12 +28,12 @@ final class BatchAdvice
 
         return array_values(array_filter([
             self::undissolved($ledger),
-            $ferments && $share < self::FLOOR ? new Advice('below_floor', Weight::Careful, sprintf(
+            $ferments && $share < SaltFloor::FERMENTING ? new Advice('below_floor', Weight::Careful, sprintf(
                 'Only %s of everything is salt. Below %s the wrong microbes can win: salt is part of the safety. Lower the sodium later, by rinsing, draining or a smaller serving.',
-                self::percent($share), self::percent(self::FLOOR),
+                self::percent($share), self::percent(SaltFloor::FERMENTING),
             )) : null,
-            $ferments && $share > self::LARDER ? new Advice('larder_only', Weight::Careful, sprintf('%s of everything is larder strength: it will hardly ferment.', self::percent($share))) : null,
-            $ferments && $share > self::SLOW && $share <= self::LARDER ? new Advice('slow', Weight::Note, sprintf('%s of everything ferments slowly.', self::percent($share))) : null,
+            $ferments && $share > SaltFloor::LARDER ? new Advice('larder_only', Weight::Careful, sprintf('%s of everything is larder strength: it will hardly ferment.', self::percent($share))) : null,
+            $ferments && $share > SaltFloor::SLOW && $share <= SaltFloor::LARDER ? new Advice('slow', Weight::Note, sprintf('%s of everything ferments slowly.', self::percent($share))) : null,
             self::potassium($ledger) ? Advice::potassium() : null,
             in_array(Allergen::Egg, $state->allergens(), true) && $ferments ? new Advice('raw_egg', Weight::Careful, 'Raw egg left at room temperature is against public food-safety advice: use pasteurised egg, and not for pregnant, very young, old or immune-compromised eaters.') : null,
             ! $state->live ? new Advice('not_live', Weight::Note, 'It was heated and holds no living cultures.') : null,

@@ -12,21 +12,10 @@ use Tempesal\Core\Salt\SaltNotes;
 use Tempesal\Core\Salt\SodiumChloride;
 
 /**
- * What the bench says about a making. Salt floors and high marks are common practice, no source,
- * but for kraut: published recipes come to about 2.4 % of the vegetable.
+ * What the bench says about a making.
  */
 final class BenchAdvice
 {
-    private const KRAUT_FLOOR = 0.02;
-
-    private const MASH_FLOOR = 0.02;
-
-    private const EQUILIBRIUM_FLOOR = 0.01;
-
-    private const SLOW = 0.05;
-
-    private const LARDER = 0.10;
-
     /** @return list<Advice> heaviest first */
     public static function on(Making $making): array
     {
@@ -50,13 +39,12 @@ final class BenchAdvice
     {
         $contents = $making->contents;
         $checks = match ($making->sheet->method) {
-            Method::DrySalting => [[Basis::OfVegetable, self::KRAUT_FLOOR]],
-            Method::Mash => [[Basis::OfVegetable, self::MASH_FLOOR]],
+            Method::DrySalting, Method::Mash => [SaltFloor::of($making->sheet->method)],
             Method::PouredBrine => [
                 [Basis::OfWater, $making->sheet->vegetable->brineFloor],
-                [Basis::OfEverything, self::EQUILIBRIUM_FLOOR],
+                [Basis::OfEverything, SaltFloor::FERMENTING],
             ],
-            Method::EquilibriumBrine => [[Basis::OfEverything, max(self::EQUILIBRIUM_FLOOR, $making->sheet->vegetable->brineFloor / 2.0)]],
+            Method::EquilibriumBrine => [[Basis::OfEverything, max(SaltFloor::FERMENTING, $making->sheet->vegetable->brineFloor / 2.0)]],
             default => [],
         };
         foreach ($checks as [$basis, $least]) {
@@ -77,8 +65,8 @@ final class BenchAdvice
         $share = $making->contents->shareOrNull(Basis::OfEverything) ?? 0.0;
 
         return match (true) {
-            $share > self::LARDER => new Advice('larder_only', Weight::Careful, sprintf('%s of everything is larder strength: it will hardly ferment.', self::percent($share))),
-            $share > self::SLOW => new Advice('slow', Weight::Note, sprintf('%s of everything ferments slowly.', self::percent($share))),
+            $share > SaltFloor::LARDER => new Advice('larder_only', Weight::Careful, sprintf('%s of everything is larder strength: it will hardly ferment.', self::percent($share))),
+            $share > SaltFloor::SLOW => new Advice('slow', Weight::Note, sprintf('%s of everything ferments slowly.', self::percent($share))),
             default => null,
         };
     }

@@ -12,19 +12,16 @@ use Illuminate\Foundation\Http\FormRequest;
  */
 final class FormulaStartRequest extends FormRequest
 {
-    use StartedOn;
+    use StartsJar;
 
     /** @return array<string, mixed> */
     public function rules(): array
     {
         return [
             ...Scale::rules(),
+            ...$this->jarRules(),
             'version' => ['nullable', 'integer', 'min:1'],
             'intoJarId' => ['nullable', 'string', 'max:26'],
-            'name' => ['required', 'string', 'max:120'],
-            'place' => ['required', 'string', 'in:counter,cool,fridge'],
-            'startedOn' => ['nullable', 'string', 'date_format:Y-m-d'],
-            'requestKey' => ['required', 'string', 'ulid'],
         ];
     }
 
@@ -33,11 +30,7 @@ final class FormulaStartRequest extends FormRequest
     {
         return [
             ...Scale::messages(),
-            'name.required' => 'Give the jar a name.',
-            'name.max' => 'A name has at most 120 letters.',
-            'place.*' => 'A jar stands on the counter, in the cool place or in the fridge.',
-            'startedOn.*' => 'A date is written like 2026-11-24.',
-            'requestKey.*' => 'The request is missing its key; reload the page.',
+            ...$this->jarMessages(),
         ];
     }
 

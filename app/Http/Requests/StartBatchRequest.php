@@ -11,17 +11,14 @@ use App\Bench\BenchFields;
  */
 final class StartBatchRequest extends BenchRequest
 {
-    use StartedOn;
+    use StartsJar;
 
     /** @return array<string, mixed> */
     public function rules(): array
     {
         return [
             ...BenchFields::rules(),
-            'name' => ['required', 'string', 'max:120'],
-            'place' => ['required', 'string', 'in:counter,cool,fridge'],
-            'startedOn' => ['nullable', 'string', 'date_format:Y-m-d'],
-            'requestKey' => ['required', 'string', 'ulid'],
+            ...$this->jarRules(),
         ];
     }
 
@@ -30,10 +27,7 @@ final class StartBatchRequest extends BenchRequest
     {
         return [
             ...parent::messages(),
-            'name.required' => 'Give the jar a name.',
-            'name.max' => 'A name has at most 120 letters.',
-            'startedOn.*' => 'A date is written like 2026-11-24.',
-            'requestKey.*' => 'The request is missing its key; reload the page.',
+            ...$this->jarMessages(),
         ];
     }
 }

@@ -253,7 +253,9 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
   const [key, setKey] = useState(requestKey);
   const [place, setPlace] = useState<'counter' | 'cool' | 'fridge'>('counter');
   const [jar, setJar] = useState<string | null>(null);
-  const large = (kitchen.data?.jars ?? []).filter((one) => one.nominalMl >= formula.vessel.nominalMl * 0.95);
+  const large = (kitchen.data?.jars ?? [])
+    .filter((one) => one.nominalMl >= formula.vessel.nominalMl * 0.95)
+    .toSorted((a, b) => a.nominalMl - b.nominalMl);
   const fits = large.find((one) => one.howMany > one.inUse) ?? large[0];
   const into = scale.by === 'jar' ? scale.jarId : (jar ?? fits?.id);
 

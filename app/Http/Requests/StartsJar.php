@@ -9,10 +9,34 @@ use Carbon\CarbonImmutable;
 use Illuminate\Validation\ValidationException;
 
 /**
- * The day on which a jar was started, when that was not today.
+ * What every jar is given when it is started: a name, a place, and the day on which it was started, when that was not
+ * today.
  */
-trait StartedOn
+trait StartsJar
 {
+    /** @return array<string, list<string>> */
+    private function jarRules(): array
+    {
+        return [
+            'name' => ['required', 'string', 'max:120'],
+            'place' => ['required', 'string', 'in:counter,cool,fridge'],
+            'startedOn' => ['nullable', 'string', 'date_format:Y-m-d'],
+            'requestKey' => ['required', 'string', 'ulid'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    private function jarMessages(): array
+    {
+        return [
+            'name.required' => 'Give the jar a name.',
+            'name.max' => 'A name has at most 120 letters.',
+            'place.*' => 'A jar stands on the counter, in the cool place or in the fridge.',
+            'startedOn.*' => 'A date is written like 2026-11-24.',
+            'requestKey.*' => 'The request is missing its key; reload the page.',
+        ];
+    }
+
     /**
      * Noon of the day on which the jar was started, in the household's own calendar; null for now.
      *

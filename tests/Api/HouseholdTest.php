@@ -1,0 +1,192 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Household\CurrentHousehold;
+use App\Models\Batch;
+use App\Models\Formula;
+use Illuminate\Routing\Route;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route as Routes;
+use Illuminate\Support\Facades\Schema;
+use Illuminate\Support\Str;
+
+/*
+ * Every row belongs to a household, and every address is bound to it: asked of the list of addresses itself, so that a
+ * new one cannot be forgotten.
+ */
+
+/** Laravel's own, and the household itself. */
+const NOBODYS = [
+    'cache',
+    'cache_locks',
+    'households',
+    'migrations',
+    'password_reset_tokens',
+    'sessions',
+    'jobs',
+];
+
+/** @return list<array{string, string}> method and address of everything behind the door */
+function behindTheDoor(): array
+{
+    $all = [];
+    foreach (Routes::getRoutes() as $route) {
+        /** @var Route $route */
+        if (in_array('household', $route->gatherMiddleware(), true)) {
+            foreach (array_diff($route->methods(), ['HEAD']) as $method) {
+                $all[] = [$method, '/' . $route->uri()];
+            }
+        }
+    }
+
+    return $all;
+}
+
+/** @return list<string> */
+function ownTables(): array
+{
+    $tables = array_column(Schema::getTables(DB::connection()->getDatabaseName()), 'name');
+
+    return array_values(array_diff($tables, NOBODYS));
+}
+
+/**
+ * Everything a household has, as one text for each table.
+ *
+ * @return array<string, string>
+ */
+function belongings(string $household): array
+{
+    $all = [];
+    foreach (ownTables() as $table) {
+        $rows = DB::table($table)
+            ->where('household_id', $household)
+            ->get()
+            ->map(fn($row): string => json_encode($row))
+            ->sort();
+        $all[$table] = $rows->implode("\n");
+    }
+
+    return $all;
+}
+
+beforeEach(function (): void {
+    $this->freezeSecond();
+    $this->asCook($this->cook());
+    $this->household = app(CurrentHousehold::class)->get()->id;
+    $batch = $this->startJar()->assertCreated()->json();
+    $kitchen = $this->getJson('/api/kitchen')->json();
+    $serving = $this->postJson('/api/servings', [
+        'batchId' => $batch['id'],
+        'personId' => $kitchen['people'][0]['id'],
+        'amount' => '20 g',
+        'requestKey' => (string) Str::ulid(),
+    ])->assertCreated();
+    $this->mine = [
+        'batch' => $batch['id'],
+        'entry' => $batch['entries'][0]['id'],
+        'person' => $kitchen['people'][0]['id'],
+        'salt' => $kitchen['salts'][0]['id'],
+        'food' => $kitchen['ingredients'][0]['id'],
+        'jar' => $kitchen['jars'][0]['id'],
+        'holdDown' => $kitchen['holdDowns'][0]['id'],
+        'formula' => Formula::query()->first()->id,
+        'serving' => $serving->json('id'),
+        'date' => 'today',
+    ];
+});
+
+it('gives every row a household', function (): void {
+    expect(count(ownTables()))->toBeGreaterThan(10);
+    foreach (ownTables() as $table) {
+        expect(Schema::hasColumn($table, 'household_id'))->toBeTrue("{$table} has no household");
+    }
+});
+
+it('shows nothing behind the door to a stranger', function (): void {
+    auth()->forgetGuards();
+    app()->forgetInstance(CurrentHousehold::class);
+    expect(count(behindTheDoor()))->toBeGreaterThan(35);
+    foreach (behindTheDoor() as [$method, $uri]) {
+        $address = preg_replace_callback(
+            '/\{(\w+)\}/',
+            fn(array $name): string => $this->mine[$name[1]],
+            $uri,
+        );
+        $this->json($method, $address)->assertUnauthorized();
+    }
+});
+
+it('finds nothing of a neighbour\'s at any address, and changes nothing of theirs', function (): void {
+    $before = belongings($this->household);
+    expect(array_filter($before))->toHaveCount(count($before));
+    $this->asCook($this->cook('neighbour@example.org'));
+    $tried = 0;
+    foreach (behindTheDoor() as [$method, $uri]) {
+        preg_match_all('/\{(\w+)\}/', $uri, $names);
+        if ($names[1] === [] || $names[1] === ['date']) {
+            continue;
+        }
+        $address = preg_replace_callback(
+            '/\{(\w+)\}/',
+            fn(array $name): string => $this->mine[$name[1]],
+            $uri,
+        );
+        $answer = $this->json($method, $address, ['requestKey' => (string) Str::ulid()]);
+        expect($answer->getStatusCode())->toBeIn([404, 422], "{$method} {$uri}");
+        $said = (string) $answer->getContent();
+        expect($said)->not->toContain('Carrots', "{$method} {$uri}");
+        $tried++;
+    }
+    expect($tried)->toBeGreaterThan(20)->and(belongings($this->household))->toBe($before);
+});
+
+it('takes nothing of a neighbour\'s inside a request', function (Closure $ask): void {
+    $before = belongings($this->household);
+    $this->asCook($this->cook('neighbour@example.org'));
+    $jars = Batch::query()->count();
+    $answer = $ask->call($this, $this->mine);
+    expect($answer->getStatusCode())
+        ->toBeIn([404, 422])
+        ->and(Batch::query()->count())
+        ->toBe($jars)
+        ->and(belongings($this->household))
+        ->toBe($before);
+})->with([
+    'their vegetable on the bench' => [
+        fn(array $theirs) => $this->postJson('/api/bench', $this->bench(['vegetableId' => $theirs['food']])),
+    ],
+    'their salt' => [fn(array $theirs) => $this->startJar(['saltId' => $theirs['salt']])],
+    'their jar' => [fn(array $theirs) => $this->startJar(['jarId' => $theirs['jar']])],
+    'their brine as a starter' => [
+        fn(array $theirs) => $this->startJar([
+            'starterBatchId' => $theirs['batch'],
+            'starterAmount' => '20 g',
+        ]),
+    ],
+    'their jar for a formula' => [
+        fn(array $theirs) => $this->postJson('/api/formulas/' . Formula::query()->first()->id . '/batches', [
+            'name' => 'Borrowed',
+            'place' => 'counter',
+            'intoJarId' => $theirs['jar'],
+            'requestKey' => (string) Str::ulid(),
+        ]),
+    ],
+    'a serving from their jar' => [
+        fn(array $theirs) => $this->postJson('/api/servings', [
+            'batchId' => $theirs['batch'],
+            'personId' => $this->getJson('/api/kitchen')->json('people.0.id'),
+            'amount' => '20 g',
+            'requestKey' => (string) Str::ulid(),
+        ]),
+    ],
+    'a serving for their eater' => [
+        fn(array $theirs) => $this->postJson('/api/servings', [
+            'batchId' => $theirs['batch'],
+            'personId' => $theirs['person'],
+            'amount' => '20 g',
+            'requestKey' => (string) Str::ulid(),
+        ]),
+    ],
+]);
