@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { choose, csrf, expect, number, signIn, test } from './kitchen';
+import { choose, csrf, enterDemo, expect, number, signIn, test } from './kitchen';
 
 test('finds a formula, scales it four ways and starts it', async ({ page, cook }) => {
   await signIn(page, cook);
@@ -46,9 +46,7 @@ test('finds a formula, scales it four ways and starts it', async ({ page, cook }
 });
 
 test('shows each member their share, and who must not eat it', async ({ page }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Look around the demo kitchen' }).click();
-  await expect(page.getByRole('link', { name: 'Shelf' })).toBeVisible();
+  await enterDemo(page);
   await page.goto('/formulas');
   await page.getByLabel('everyone may eat it').check();
   await expect(page.getByRole('link', { name: 'Kimchi without fish' })).toBeVisible();
@@ -149,6 +147,7 @@ test('brings in a pasted recipe, settling what was not understood', async ({ pag
 });
 
 test('hands formulas out and takes them back, and refuses what is none', async ({ page, cook }) => {
+  test.slow();
   await signIn(page, cook);
   await page.goto('/formulas');
   const [download] = await Promise.all([

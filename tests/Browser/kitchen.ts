@@ -1,4 +1,5 @@
 import type { components } from '../../web/src/api/contract.gen';
+import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type Page } from '@playwright/test';
 
 export interface Cook {
@@ -56,6 +57,28 @@ export async function signIn(page: Page, cook: Cook): Promise<void> {
   await page.getByLabel('Password').fill(cook.password);
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(page.getByRole('link', { name: 'Bench', exact: true })).toBeVisible();
+}
+
+/** The demo kitchen, at its first page. */
+export async function enterDemo(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Look around the demo kitchen' }).click();
+  await expect(page.getByRole('link', { name: 'Shelf' })).toBeVisible();
+}
+
+/** A room, loaded anew and standing still. */
+export async function visit(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await page.reload();
+  await page.waitForLoadState('networkidle');
+}
+
+/** What a machine finds that would keep someone out, each with where it stands; WCAG A and AA. */
+export async function barriers(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag22aa']).analyze();
+  return violations.flatMap((one) =>
+    one.nodes.map((node) => `${page.url()} ${one.id}: ${node.html.slice(0, 200)}`),
+  );
 }
 
 export async function choose(page: Page, field: string, option: string): Promise<void> {

@@ -1,5 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from './kitchen';
+import { barriers, choose, enterDemo, expect, signIn, test, visit } from './kitchen';
 
 /*
  * The rooms in the evening, on a large screen, on paper, and by keys alone.
@@ -7,47 +6,46 @@ import { expect, test } from './kitchen';
 const rooms = ['/today', '/shelf', '/bench', '/formulas', '/kitchen', '/kitchen#salts', '/kitchen#foods'];
 
 test.describe('in the evening', () => {
-  test.use({ colorScheme: 'dark' });
+  test.use({ colorScheme: 'dark', contextOptions: { reducedMotion: 'reduce' } });
 
   test('has no barrier that a machine can find', async ({ page }) => {
     test.slow();
-    await page.goto('/');
-    await page.getByRole('button', { name: 'Look around the demo kitchen' }).click();
-    await expect(page.getByRole('link', { name: 'Shelf' })).toBeVisible();
+    await enterDemo(page);
     const found: string[] = [];
     for (const path of rooms) {
-      await page.goto(path);
-      await page.reload();
-      await page.waitForLoadState('networkidle');
-      await page.evaluate(() =>
-        Promise.all(document.getAnimations().map((animation) => animation.finished.catch(() => null))),
-      );
-      const { violations } = await new AxeBuilder({ page })
-        .withTags(['wcag2a', 'wcag2aa', 'wcag22aa'])
-        .analyze();
-      found.push(...violations.map((one) => `${path} ${one.id}: ${one.nodes[0]?.html ?? ''}`));
+      await visit(page, path);
+      found.push(...(await barriers(page)));
     }
     expect(found).toEqual([]);
   });
 });
 
+test.describe('where nothing may move', () => {
+  test.use({ contextOptions: { reducedMotion: 'reduce' } });
+
+  test('opens and closes what opens and closes', async ({ page, cook }) => {
+    await signIn(page, cook);
+    await page.goto('/kitchen#salts');
+    await page.getByRole('button', { name: 'Weigh a spoon of salt flakes' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+    await expect(page.getByRole('dialog')).toBeHidden();
+    await page.goto('/bench');
+    await choose(page, 'Vegetable', 'carrot');
+    await expect(page.locator('.ant-select-dropdown')).toBeHidden();
+  });
+});
+
 test('uses a large screen without running over its edge', async ({ page }) => {
   await page.setViewportSize({ width: 1920, height: 1080 });
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Look around the demo kitchen' }).click();
-  await expect(page.getByRole('link', { name: 'Shelf' })).toBeVisible();
+  await enterDemo(page);
   for (const path of rooms) {
-    await page.goto(path);
-    await page.reload();
-    await page.waitForLoadState('networkidle');
+    await visit(page, path);
     expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(1920);
   }
 });
 
 test('prints a formula without its buttons, and with all that the cook needs', async ({ page }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Look around the demo kitchen' }).click();
-  await expect(page.getByRole('link', { name: 'Shelf' })).toBeVisible();
+  await enterDemo(page);
   await page.goto('/formulas');
   await page.getByRole('link', { name: 'Everyday kimchi' }).click();
   await expect(page.getByTestId('formula-sodium')).toBeVisible();

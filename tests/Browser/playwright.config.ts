@@ -7,8 +7,8 @@ export default defineConfig({
   fullyParallel: true,
   forbidOnly: Boolean(process.env.CI),
   reporter: [['list']],
-  timeout: 40_000,
-  expect: { timeout: 8_000 },
+  timeout: 90_000,
+  expect: { timeout: 20_000 },
   use: {
     baseURL: process.env.TEMPESAL_URL ?? 'http://127.0.0.1:8460',
     viewport: { width: 1280, height: 800 },

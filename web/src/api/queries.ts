@@ -6,6 +6,7 @@ import {
   Refusal,
   type BenchAnswer,
   type BenchFields,
+  type Entry,
   type Formula,
   type FormulaDocument,
   type FormulaWorked,
@@ -88,6 +89,39 @@ export const useStartBatch = () =>
         requestKey: string;
       },
     ) => answered(api.POST('/batches', { body })),
+  );
+
+/** What an entry would do to a batch; nothing is written. */
+export const useEntryPreview = (batch: string, entry: Entry | null) =>
+  useQuery({
+    queryKey: ['batches', batch, 'preview', entry],
+    enabled: entry !== null,
+    queryFn: async ({ signal }) => {
+      try {
+        const body = { entry: entry as Entry };
+        const effect = await answered(
+          api.POST('/batches/{batch}/preview', { params: { path: { batch } }, body, signal }),
+        );
+        return { effect, refusal: null };
+      } catch (refusal) {
+        if (refusal instanceof Refusal && refusal.status === 422) {
+          return { effect: null, refusal };
+        }
+        throw refusal;
+      }
+    },
+    placeholderData: (last) => (entry === null ? undefined : last),
+    gcTime: 10_000,
+  });
+
+export const useWriteEntry = (batch: string) =>
+  useChange((body: { entry: Entry; requestKey: string }) =>
+    answered(api.POST('/batches/{batch}/entries', { params: { path: { batch } }, body })),
+  );
+
+export const useTakeBack = (batch: string) =>
+  useChange((entry: string) =>
+    answered(api.POST('/batches/{batch}/entries/{entry}/reversal', { params: { path: { batch, entry } } })),
   );
 
 export const useServe = () =>

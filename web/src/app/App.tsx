@@ -13,14 +13,15 @@ import { SignInView } from '../views/signin/SignInView';
 import { TodayView } from '../views/today/TodayView';
 import { Frame } from './Frame';
 import { PageState } from './PageState';
+import { usePrefersDark, usePrefersStillness } from './preferences';
 import { daylight, evening } from './theme';
-import { usePrefersDark } from './usePrefersDark';
 
 export function App() {
-  const isDark = usePrefersDark();
+  const colours = usePrefersDark() ? evening : daylight;
+  const isStill = usePrefersStillness();
 
   return (
-    <ConfigProvider theme={isDark ? evening : daylight}>
+    <ConfigProvider theme={{ ...colours, token: { ...colours.token, motion: !isStill } }}>
       <AntApp message={{ maxCount: 2 }}>
         <BrowserRouter>
           <Rooms />

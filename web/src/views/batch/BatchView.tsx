@@ -1,14 +1,15 @@
-import { App, Button, Input, Select } from 'antd';
+import { App, Button, Input, Popconfirm, Select } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Batch, Serving } from '../../api/client';
-import { requestKey, useBatch, useServe, useUndoServing } from '../../api/queries';
+import { requestKey, useBatch, useServe, useTakeBack, useUndoServing } from '../../api/queries';
 import { grams, mg, percent, sodium, sodiumBand } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { JarDrawing } from '../../drawings/JarDrawing';
 import { shade } from '../../drawings/jarShape';
 import { days } from '../shelf/days';
+import { WriteDown } from './WriteDown';
 import './BatchView.css';
 
 const phaseNames = { pieces: 'Pieces', brine: 'Brine', sauce: 'Mash' } as const;
@@ -75,6 +76,7 @@ function Whole({ batch }: { batch: Batch }) {
         <Whereabouts batch={batch} />
       </div>
       <aside>
+        <WriteDown batch={batch} />
         <Life batch={batch} />
       </aside>
     </div>
@@ -226,6 +228,13 @@ function Whereabouts({ batch }: { batch: Batch }) {
 }
 
 function Life({ batch }: { batch: Batch }) {
+  const { message } = App.useApp();
+  const takeBack = useTakeBack(batch.id);
+  const undo = (entry: string) =>
+    takeBack.mutate(entry, {
+      onError: (refusal) => void message.error(refusal.of('entry') ?? refusal.message, 8),
+    });
+
   return (
     <section aria-label="Its life so far">
       <h2>Its life so far</h2>
@@ -234,6 +243,19 @@ function Life({ batch }: { batch: Batch }) {
           <li key={entry.id}>
             <span className="soft">{dayjs(entry.happenedAt).format('D MMM')}</span>
             <span className={entry.isReversed ? 'taken-back' : undefined}>{entry.text}</span>
+            {!entry.isReversed && entry.reversesId === null && (
+              <Popconfirm
+                title="Was this a mistake?"
+                description="It stays in the jar's life, struck out."
+                okText="Take it back"
+                cancelText="No"
+                onConfirm={() => undo(entry.id)}
+              >
+                <Button type="text" size="small" aria-label={`Take back: ${entry.text}`}>
+                  ×
+                </Button>
+              </Popconfirm>
+            )}
           </li>
         ))}
       </ul>
