@@ -155,7 +155,10 @@ function Effect({ before, after }: { before: BatchNumbers; after: BatchNumbers }
           );
         })}
       </tbody>
-      <caption>weight, and sodium in 100 g, at once; the pieces follow the brine over hours</caption>
+      <caption>
+        weight, and sodium in 100 g, at once
+        {after.phases.length > 1 && '; the pieces follow the brine over hours'}
+      </caption>
     </table>
   );
 }
