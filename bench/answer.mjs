@@ -1,6 +1,7 @@
 // How fast the bench answers over HTTP, one request after another, against the running demo kitchen.
 //   node bench/answer.mjs http://127.0.0.1:8470
 import { cpus } from 'node:os';
+import { spread } from './spread.mjs';
 
 const url = process.argv[2] ?? 'http://127.0.0.1:8410';
 const rounds = 300;
@@ -22,12 +23,6 @@ async function ask(path, options = {}) {
     throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
   }
   return answer.json();
-}
-
-function spread(times) {
-  const sorted = times.toSorted((a, b) => a - b);
-  const at = (share) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))].toFixed(1);
-  return `median ${at(0.5)} ms, 95 % within ${at(0.95)} ms, slowest ${at(1)} ms`;
 }
 
 async function timed(name, run) {

@@ -7,6 +7,7 @@ use App\Http\Controllers\BenchController;
 use App\Http\Controllers\DayController;
 use App\Http\Controllers\FormulaController;
 use App\Http\Controllers\KitchenController;
+use App\Http\Controllers\LabelController;
 use App\Http\Controllers\LedgerController;
 use App\Http\Controllers\PantryController;
 use App\Http\Controllers\ScreenController;
@@ -33,8 +34,11 @@ Route::prefix('api')->group(function (): void {
         Route::get('batches', [BatchController::class, 'index']);
         Route::post('batches', [BatchController::class, 'store']);
         Route::get('batches/{batch}', [BatchController::class, 'show']);
+        Route::get('batches/{batch}/course', [BatchController::class, 'course']);
+        Route::put('batches/{batch}/emptied', [BatchController::class, 'emptied']);
         Route::post('batches/{batch}/entries', [LedgerController::class, 'store']);
         Route::post('batches/{batch}/entries/{entry}/reversal', [LedgerController::class, 'reverse']);
+        Route::post('batches/{batch}/entries/{entry}/reversal/preview', [LedgerController::class, 'previewReversal']);
         Route::post('batches/{batch}/preview', [LedgerController::class, 'preview'])->name('preview');
         Route::post('batches/{batch}/questions', [LedgerController::class, 'ask']);
         Route::put('household', [PantryController::class, 'household']);
@@ -59,6 +63,8 @@ Route::prefix('api')->group(function (): void {
         Route::put('formulas/{formula}', [FormulaController::class, 'update']);
         Route::put('formulas/{formula}/archive', [FormulaController::class, 'archive']);
         Route::post('formulas/{formula}/batches', [FormulaController::class, 'start']);
+        Route::get('labels', [LabelController::class, 'index']);
+        Route::get('labels/pdf', [LabelController::class, 'pdf']);
         Route::get('lineage', [LedgerController::class, 'lineage']);
         Route::get('days/{date}', DayController::class);
         Route::post('servings', [ServingController::class, 'store']);

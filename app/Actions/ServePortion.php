@@ -6,10 +6,11 @@ namespace App\Actions;
 
 use App\Models\Person;
 use App\Models\Serving;
+use App\Views\BatchSummary;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Tempesal\Core\Ledger\Entry\Serve;
+use Tempesal\Core\Intake\Way;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
@@ -28,9 +29,9 @@ final readonly class ServePortion
      * @param  string  $eatenOn  YYYY-MM-DD, the day the cook means
      * @param  string  $requestKey  the same key never serves twice
      */
-    public function __invoke(string $batchId, string $personId, Grams $grams, ?Phase $phase, string $eatenOn, string $requestKey, ?CarbonImmutable $at = null): Serving
+    public function __invoke(string $batchId, string $personId, Grams $grams, ?Phase $phase, string $eatenOn, string $requestKey, ?CarbonImmutable $at = null, Way $way = Way::Drained): Serving
     {
-        return DB::transaction(function () use ($batchId, $personId, $grams, $phase, $eatenOn, $requestKey, $at): Serving {
+        return DB::transaction(function () use ($batchId, $personId, $grams, $phase, $eatenOn, $requestKey, $at, $way): Serving {
             $batch = $this->ledger->lock($batchId);
             $served = Serving::query()->where('request_key', $requestKey)->first();
             if ($served !== null) {
@@ -41,8 +42,7 @@ final readonly class ServePortion
             $ledger = $batch->ledger($at);
             try {
                 $state = $ledger->state();
-                $usual = $state->isOnePhase() ? Phase::Sauce : $batch->method->servedPhase();
-                $entry = Serve::of($phase ?? $usual, $grams)->bookedAt($state);
+                $entry = $way->plate($phase ?? BatchSummary::servedPhase($batch, $state), $grams)->bookedAt($state);
                 $sodium = $ledger->serving($entry);
                 $line = $this->ledger->append($batch, $at, $entry);
                 $this->ledger->check($batch);

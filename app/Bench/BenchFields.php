@@ -15,48 +15,82 @@ use Tempesal\Core\Salt\Basis;
 /**
  * The fields of the bench as they come over the wire: amounts as typed, choices as words, rows by id.
  *
- * @phpstan-type Typed array{method: string, vegetableId: string, vegetableAmount?: string|null, shape?: string|null, jarId?: string|null, headspaceMm?: int|float|null, weightMl?: int|float|null, saltId: string, saltUnit: string, fixed?: string, strengthPercent?: string|int|float|null, strengthBasis: string, saltAmount?: string|null, waterAmount?: string|null, starterId?: string|null, starterBatchId?: string|null, starterAmount?: string|null, servingAmount?: string|null}
+ * @phpstan-type Part array{foodId: string, amount?: string|null}
+ * @phpstan-type Typed array{method: string, vegetableId?: string|null, vegetableAmount?: string|null, shape?: string|null, alongside?: list<Part>|null, paste?: list<Part>|null, sourceBatchId?: string|null, keptBrine?: string|null, isHeated?: bool|null, jarId?: string|null, moreJarIds?: list<string>|null, headspaceMm?: int|float|null, weightMl?: int|float|null, saltId: string, saltUnit: string, fixed?: string, strengthPercent?: string|int|float|null, strengthBasis: string, saltAmount?: string|null, tastings?: list<string|null>|null, sodiumWanted?: string|null, waterAmount?: string|null, waterAs?: string|null, starterId?: string|null, starterBatchId?: string|null, starterAmount?: string|null, saltingMinutes?: int|float|null, rinseSeconds?: int|float|null, isSqueezed?: bool|null, roomCelsius?: int|float|null, servingAmount?: string|null}
  */
 final class BenchFields
 {
     public const USUAL_SERVING_G = 40.0;
 
+    /** What can be fixed about the salt; the rest follows. */
+    public const FIXED = ['strength', 'salt', 'both', 'sodium', 'taste'];
+
     /** @return array<string, list<string|Enum|In>> */
     public static function rules(): array
     {
-        return [
-            'method' => ['required', 'string', Rule::enum(Method::class)->only(Method::onBench())],
-            'vegetableId' => ['required', 'string', 'max:26'],
-            'vegetableAmount' => ['nullable', 'string', 'max:60'],
+        $amount = ['nullable', 'string', 'max:60'];
+        $id = ['nullable', 'string', 'max:26'];
+        $rules = [
+            'method' => ['required', 'string', Rule::enum(Method::class)],
+            'vegetableId' => ['required_unless:method,transform', ...$id],
+            'vegetableAmount' => $amount,
             'shape' => ['nullable', 'string', Rule::enum(PieceShape::class)],
-            'jarId' => ['nullable', 'string', 'max:26'],
+            'sourceBatchId' => ['required_if:method,transform', ...$id],
+            'keptBrine' => $amount,
+            'isHeated' => ['nullable', 'boolean'],
+            'jarId' => $id,
+            'moreJarIds' => ['nullable', 'list', 'max:11'],
+            'moreJarIds.*' => ['string', 'max:26'],
             'headspaceMm' => ['nullable', 'numeric', 'min:0', 'max:500'],
             'weightMl' => ['nullable', 'numeric', 'min:0', 'max:5000'],
             'saltId' => ['required', 'string', 'max:26'],
             'saltUnit' => ['required', 'string', Rule::enum(SaltUnit::class)],
-            'fixed' => ['required', 'string', Rule::in(['strength', 'salt'])],
+            'fixed' => ['required', 'string', Rule::in(self::FIXED)],
             'strengthPercent' => ['nullable', 'string', 'max:20'],
             'strengthBasis' => ['required', 'string', Rule::enum(Basis::class)],
-            'saltAmount' => ['nullable', 'string', 'max:60'],
-            'waterAmount' => ['nullable', 'string', 'max:60'],
-            'starterId' => ['nullable', 'string', 'max:26'],
-            'starterBatchId' => ['nullable', 'string', 'max:26'],
-            'starterAmount' => ['nullable', 'string', 'max:60'],
-            'servingAmount' => ['nullable', 'string', 'max:60'],
+            'saltAmount' => $amount,
+            'tastings' => ['nullable', 'list', 'max:12'],
+            'tastings.*' => $amount,
+            'sodiumWanted' => ['nullable', 'string', 'max:20'],
+            'waterAmount' => $amount,
+            'waterAs' => ['nullable', 'string', 'in:water,brine'],
+            'starterId' => $id,
+            'starterBatchId' => $id,
+            'starterAmount' => $amount,
+            'saltingMinutes' => ['nullable', 'numeric', 'min:0', 'max:20160'],
+            'rinseSeconds' => ['nullable', 'numeric', 'min:0', 'max:3600'],
+            'isSqueezed' => ['nullable', 'boolean'],
+            'roomCelsius' => ['nullable', 'numeric', 'min:-2', 'max:45'],
+            'servingAmount' => $amount,
         ];
+        foreach (['alongside', 'paste'] as $list) {
+            $rules[$list] = ['nullable', 'list', 'max:24'];
+            $rules["{$list}.*.foodId"] = ['required', 'string', 'max:26'];
+            $rules["{$list}.*.amount"] = $amount;
+        }
+
+        return $rules;
     }
 
     /** @return array<string, string> */
     public static function messages(): array
     {
         return [
-            'vegetableId.required' => 'Pick a vegetable.',
+            'vegetableId.required_unless' => 'Pick a vegetable.',
+            'sourceBatchId.required_if' => 'Pick the batch that becomes a sauce.',
             'saltId.required' => 'Pick a salt.',
+            'moreJarIds.max' => 'No more than twelve jars at once.',
+            'tastings.max' => 'No more than twelve pinches are kept.',
             'max' => 'That is too long to be an amount.',
             'numeric' => 'A number is needed here.',
             'headspaceMm.*' => 'Headspace lies between 0 and 500 mm.',
             'weightMl.*' => 'A weight takes between 0 and 5000 ml.',
+            'saltingMinutes.*' => 'It rests between nothing and 14 days.',
+            'rinseSeconds.*' => 'It is rinsed for an hour at the most.',
+            'roomCelsius.*' => 'A room lies between -2 and 45 °C.',
             'string' => 'A text is needed here.',
+            'list' => 'A list is needed here.',
+            'boolean' => 'Yes or no is needed here.',
             Enum::class => 'That is not one of the choices.',
             'in' => 'That is not one of the choices.',
             'required' => 'This is needed.',

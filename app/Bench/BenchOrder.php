@@ -5,20 +5,27 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Models\Batch;
-use App\Models\Ingredient;
 use App\Models\Jar;
-use Tempesal\Core\Formula\Sheet;
+use Tempesal\Core\Bench\Sheet;
 
 /**
  * What was typed at the bench, understood: the sheet for the core and the rows it speaks of.
  */
 final readonly class BenchOrder
 {
+    /**
+     * @param  list<Jar>  $jars
+     * @param  Batch|null  $lender  whose brine goes in
+     * @param  float|null  $lendable  grams of it that are there
+     * @param  Batch|null  $source  the batch that becomes a sauce
+     */
     public function __construct(
         public Sheet $sheet,
-        public Ingredient $vegetable,
-        public ?Jar $jar,
-        public ?Batch $starterBatch,
+        public string $colour,
+        public array $jars,
+        public ?Batch $lender,
+        public ?float $lendable,
+        public ?Batch $source,
     ) {
     }
 }

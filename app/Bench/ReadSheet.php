@@ -10,21 +10,28 @@ use App\Models\Ingredient;
 use App\Models\Jar;
 use App\Models\Salt;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Bench\SaltWish;
+use Tempesal\Core\Bench\Sheet;
+use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Formula\Amount;
 use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Formula\SaltUnit;
-use Tempesal\Core\Formula\Sheet;
 use Tempesal\Core\Jar\Packing;
+use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\Lending;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\InvalidQuantity;
 use Tempesal\Core\Measure\KitchenAmount;
 use Tempesal\Core\Measure\Millilitres;
 use Tempesal\Core\Measure\Millimetres;
+use Tempesal\Core\Measure\Seconds;
 use Tempesal\Core\Measure\SpoonSystem;
 use Tempesal\Core\Measure\Term;
 use Tempesal\Core\Measure\VolumeUnit;
@@ -43,6 +50,9 @@ use Tempesal\Core\Salt\SaltProduct;
  */
 final class ReadSheet
 {
+    /** What a spoonful or cup of anything but salt can be off by: common practice, no source. */
+    private const SPOONED = [0.9, 1.0, 1.1];
+
     public function __construct(private readonly CurrentHousehold $current)
     {
     }
@@ -55,79 +65,188 @@ final class ReadSheet
      */
     public function __invoke(array $typed, ?CarbonImmutable $at = null): BenchOrder
     {
+        $at ??= CarbonImmutable::now();
         $errors = new FieldErrors;
         $spoons = $this->current->get()->spoon_system;
         $method = Method::from($typed['method']);
 
-        $vegetable = self::row($errors, 'vegetableId', Ingredient::query()->where('use', 'vegetable')->find($typed['vegetableId']), 'vegetable');
+        $source = $method === Method::Transform ? self::row($errors, 'sourceBatchId', Batch::query()->with(['entries', 'jar'])->find($typed['sourceBatchId'] ?? ''), 'batch') : null;
+        $vegetable = $method === Method::Transform ? null : self::row($errors, 'vegetableId', self::eaten($method)->find($typed['vegetableId'] ?? ''), 'vegetable');
         $salt = self::row($errors, 'saltId', Salt::query()->find($typed['saltId']), 'salt');
-        $jar = ($typed['jarId'] ?? null) === null ? null : self::row($errors, 'jarId', Jar::query()->find($typed['jarId']), 'jar');
+        $jars = self::jars($errors, $typed);
 
         $weight = self::weight($errors, 'vegetableAmount', $typed['vegetableAmount'] ?? null, $spoons);
-        $water = self::liquid($errors, 'waterAmount', $typed['waterAmount'] ?? null, $spoons, BrineTable::density(0.0));
+        $isBrine = ($typed['waterAs'] ?? 'water') === 'brine';
+        $water = $isBrine ? null : self::liquid($errors, 'waterAmount', $typed['waterAmount'] ?? null, $spoons, BrineTable::density(0.0));
         $serving = self::weight($errors, 'servingAmount', $typed['servingAmount'] ?? null, $spoons) ?? Grams::of(BenchFields::USUAL_SERVING_G);
-        $share = $errors->reading('strengthPercent', static fn (): float => self::percent($typed['strengthPercent'] ?? null));
         $packing = $errors->reading('headspaceMm', static fn (): Packing => new Packing(
             isset($typed['headspaceMm']) ? Millimetres::of((float) $typed['headspaceMm']) : $method->usualHeadspace(),
             Millilitres::of((float) ($typed['weightMl'] ?? 0.0)),
         ));
-        $dose = null;
-        if (($typed['fixed'] ?? 'strength') === 'salt' && $salt !== null) {
-            $dose = $errors->reading('saltAmount', static fn (): SaltDose => self::dose($typed['saltAmount'] ?? '', SaltUnit::from($typed['saltUnit']), $salt->product(), $spoons));
-        }
-        [$starter, $starterBatch] = $this->starter($errors, $typed, $spoons, $at ?? CarbonImmutable::now());
+        $wish = $salt === null ? null : self::wish($errors, $typed, $method, $salt->product(), $spoons);
+        [$starter, $lender, $lendable] = $method->takesStarter() ? $this->starter($errors, $typed, $method, $spoons, $at) : [null, null, null];
+        $brine = $isBrine ? self::volume($errors, 'waterAmount', $typed['waterAmount'] ?? null, $spoons) : null;
+        $alongside = self::parts($errors, 'alongside', $typed['alongside'] ?? [], $spoons);
+        $paste = $method->isDressed() ? self::parts($errors, 'paste', $typed['paste'] ?? [], $spoons) : [];
+        $kept = self::liquid($errors, 'keptBrine', $typed['keptBrine'] ?? null, $spoons, 1.0);
+        $food = $source === null ? $vegetable?->produce()->cut(self::cut($typed, $method, $vegetable->shape)) : self::blended($source);
         $errors->throwIfAny();
-        assert($vegetable !== null && $salt !== null && $packing !== null && $share !== null);
+        assert($food !== null && $salt !== null && $packing !== null && $wish !== null);
+
+        $rinse = $typed['rinseSeconds'] ?? $method->usualRinse()?->value;
 
         return new BenchOrder(
             new Sheet(
-                $method, $vegetable->produce(), $weight,
-                PieceShape::tryFrom($typed['shape'] ?? '') ?? ($method === Method::Mash ? PieceShape::Pulp : $vegetable->shape),
-                $jar?->geometry(), $packing, $salt->product(), SaltUnit::from($typed['saltUnit']), $spoons, $dose,
-                $share, Basis::from($typed['strengthBasis']), $water, $starter, $serving,
+                $method, $food, $weight, array_map(static fn (Jar $jar) => $jar->geometry(), $jars), $packing, $salt->product(),
+                SaltUnit::from($typed['saltUnit']), $spoons, $wish, $serving, Celsius::of((float) ($typed['roomCelsius'] ?? Soak::ROOM_CELSIUS)),
+                $alongside, $paste, $water, $brine, $starter,
+                isset($typed['saltingMinutes']) ? Seconds::of($typed['saltingMinutes'] * 60.0) : $method->usualSalting(),
+                $rinse === null || $method === Method::SaltAndDrain ? null : Seconds::of((float) $rinse),
+                $typed['isSqueezed'] ?? ($method->usualRinse() !== null), $source?->ledger($at), $kept, $typed['isHeated'] ?? false,
             ),
-            $vegetable, $jar, $starterBatch,
+            $source === null ? $vegetable->colour ?? '#b9ab99' : $source->colour, $jars, $lender, $lendable, $source,
         );
     }
 
     /**
-     * @param  Typed  $typed
-     * @return array{Starter|null, Batch|null}
+     * What can be the main food: a vegetable; for a condiment anything.
+     *
+     * @return Builder<Ingredient>
      */
-    private function starter(FieldErrors $errors, array $typed, SpoonSystem $spoons, CarbonImmutable $at): array
+    private static function eaten(Method $method): Builder
+    {
+        return Ingredient::query()->when($method !== Method::CulturedCondiment, static fn (Builder $query) => $query->where('use', 'vegetable'));
+    }
+
+    /** @param  Typed  $typed */
+    private static function cut(array $typed, Method $method, PieceShape $usual): PieceShape
+    {
+        return $method->servedPhase() === Phase::Sauce ? PieceShape::Pulp : (PieceShape::tryFrom($typed['shape'] ?? '') ?? $usual);
+    }
+
+    /** A batch as what a sauce is made of. */
+    private static function blended(Batch $source): Produce
+    {
+        return new Produce("batch-{$source->id}", $source->name, 100.0, Band::exact(0.0), $source->density_g_per_ml, PieceShape::Pulp);
+    }
+
+    /**
+     * @param  Typed  $typed
+     * @return list<Jar>
+     */
+    private static function jars(FieldErrors $errors, array $typed): array
+    {
+        $jars = [];
+        foreach (array_filter([$typed['jarId'] ?? null, ...($typed['moreJarIds'] ?? [])]) as $i => $id) {
+            $jar = self::row($errors, $i === 0 ? 'jarId' : 'moreJarIds', Jar::query()->find($id), 'jar');
+            if ($jar !== null) {
+                $jars[] = $jar;
+            }
+        }
+
+        return $jars;
+    }
+
+    /** @param  Typed  $typed */
+    private static function wish(FieldErrors $errors, array $typed, Method $method, SaltProduct $salt, SpoonSystem $spoons): ?SaltWish
+    {
+        $fixed = $typed['fixed'] ?? 'strength';
+        $basis = Basis::from($typed['strengthBasis']);
+        $unit = SaltUnit::from($typed['saltUnit']);
+        $isOptional = $method === Method::CulturedCondiment || $method === Method::Transform || $method === Method::ReusedBrine;
+        $share = in_array($fixed, ['strength', 'both'], true) ? $errors->reading('strengthPercent', static fn (): float => self::percent($typed['strengthPercent'] ?? null)) : null;
+        $dose = match (true) {
+            ! in_array($fixed, ['salt', 'both'], true) => null,
+            $isOptional && trim((string) ($typed['saltAmount'] ?? '')) === '' => SaltDose::weighed($salt, Grams::zero()),
+            default => $errors->reading('saltAmount', static fn (): SaltDose => self::dose($typed['saltAmount'] ?? '', $unit, $salt, $spoons)),
+        };
+        if ($fixed === 'sodium') {
+            $milligrams = $errors->reading('sodiumWanted', static fn (): float => self::milligrams($typed['sodiumWanted'] ?? ''));
+
+            return $milligrams === null ? null : SaltWish::sodium($milligrams, $basis);
+        }
+        if ($fixed === 'taste') {
+            $doses = [];
+            foreach ($typed['tastings'] ?? [] as $i => $pinch) {
+                $pinch = trim((string) $pinch);
+                $doses[] = $pinch === '' ? null : $errors->reading("tastings.{$i}", static fn (): SaltDose => self::dose($pinch, $unit, $salt, $spoons));
+            }
+
+            return SaltWish::amount($basis, ...array_values(array_filter($doses)));
+        }
+
+        return match ($fixed) {
+            'strength' => $share === null ? null : SaltWish::strength($share, $basis),
+            'both' => $share === null || $dose === null ? null : SaltWish::amountAtStrength($dose, $share, $basis),
+            default => $dose === null ? null : SaltWish::amount($basis, $dose),
+        };
+    }
+
+    /**
+     * @param  list<array{foodId: string, amount?: string|null}>|null  $typed
+     * @return list<Amount>
+     */
+    private static function parts(FieldErrors $errors, string $field, ?array $typed, SpoonSystem $spoons): array
+    {
+        $typed ??= [];
+        $foods = Ingredient::query()->find(array_column($typed, 'foodId'))->keyBy('id');
+        $parts = [];
+        foreach ($typed as $i => $part) {
+            if (trim((string) ($part['amount'] ?? '')) === '') {
+                continue;
+            }
+            $food = self::row($errors, "{$field}.{$i}.foodId", $foods->get($part['foodId']), 'food');
+            $amount = $food === null ? null : $errors->reading("{$field}.{$i}.amount", static function () use ($part, $spoons, $food): Band {
+                $read = KitchenAmount::parse((string) $part['amount'], $spoons);
+                $grams = $read->isVolume() ? Grams::of($read->millilitres()->value * $food->density_g_per_ml) : $read->grams();
+
+                return $grams->isZero() ? throw new InvalidQuantity('More than nothing is needed here.')
+                    : ($read->isVolume() ? Band::of(...self::SPOONED)->times($grams->value) : Band::exact($grams->value));
+            });
+            if ($food !== null && $amount !== null) {
+                $parts[] = new Amount($food->produce(), $amount);
+            }
+        }
+
+        return $parts;
+    }
+
+    /**
+     * @param  Typed  $typed
+     * @return array{Starter|null, Batch|null, float|null} the starter, whose it is, and how many grams there are
+     */
+    private function starter(FieldErrors $errors, array $typed, Method $method, SpoonSystem $spoons, CarbonImmutable $at): array
     {
         $fromBatch = $typed['starterBatchId'] ?? null;
         $fromPantry = $typed['starterId'] ?? null;
         if ($fromBatch === null && $fromPantry === null) {
-            return [null, null];
+            return [null, null, null];
         }
         $batch = $fromBatch === null ? null : self::row($errors, 'starterBatchId', Batch::query()->with('entries')->find($fromBatch), 'batch');
         $pantry = $fromBatch !== null ? null : self::row($errors, 'starterId', Ingredient::query()->where('use', 'starter')->find($fromPantry), 'starter');
         if ($batch === null && $pantry === null) {
-            return [null, null];
+            return [null, null, null];
         }
 
         $liquid = $pantry?->produce() ?? self::brineOf($batch, $at);
         if ($liquid === null) {
             $errors->add('starterBatchId', 'That batch has no brine to give.');
 
-            return [null, null];
+            return [null, null, null];
         }
-        $grams = self::liquid($errors, 'starterAmount', $typed['starterAmount'] ?? null, $spoons, $liquid->density);
+        $isOpen = trim((string) ($typed['starterAmount'] ?? '')) === '';
+        $grams = $isOpen && $method === Method::ReusedBrine ? Grams::zero()
+            : self::liquid($errors, 'starterAmount', $typed['starterAmount'] ?? null, $spoons, $liquid->density);
         if ($grams === null) {
-            if (($typed['starterAmount'] ?? '') === '') {
+            if ($isOpen) {
                 $errors->add('starterAmount', 'Say how much starter, for example 2 tbsp.');
             }
 
-            return [null, null];
+            return [null, null, null];
         }
         $state = $batch?->ledger($at)->state();
-        $there = $state?->phase($state->liquid())->weightG();
-        if ($there !== null && $grams->value > $there) {
-            $errors->add('starterAmount', sprintf('Only %d g of brine are left in %s.', (int) floor($there), $batch->name ?? ''));
-        }
 
-        return [new Starter($liquid, $grams, Phase::Brine, $batch?->id), $batch];
+        return [new Starter($liquid, $grams, null, $batch?->id), $batch, $state?->phase($state->liquid())->weightG()];
     }
 
     /** The brine of a batch as it is at a moment, as an ingredient; null when it has none. */
@@ -172,6 +291,26 @@ final class ReadSheet
 
             return $amount->isVolume() ? Grams::of($amount->millilitres()->value * $density) : $amount->grams();
         });
+    }
+
+    private static function volume(FieldErrors $errors, string $field, ?string $typed, SpoonSystem $spoons): ?Millilitres
+    {
+        return trim((string) $typed) === '' ? null : $errors->reading($field, static function () use ($typed, $spoons): Millilitres {
+            $amount = KitchenAmount::parse((string) $typed, $spoons);
+
+            return $amount->isVolume() ? $amount->millilitres() : throw new InvalidQuantity('Say the brine by volume, for example 500 ml.');
+        });
+    }
+
+    /** @throws InvalidQuantity */
+    private static function milligrams(?string $typed): float
+    {
+        $text = str_replace(',', '.', trim((string) preg_replace('/\s*mg\s*$/i', '', (string) $typed)));
+        if (! is_numeric($text) || (float) $text <= 0.0 || (float) $text > 20_000.0) {
+            throw new InvalidQuantity('Between 1 and 20000 mg of sodium are possible here; write it like 140.');
+        }
+
+        return (float) $text;
     }
 
     /** @throws InvalidQuantity */

@@ -8,6 +8,7 @@ use App\Household\BelongsToHousehold;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use LogicException;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Ledger\Entry;
@@ -22,6 +23,7 @@ use Tempesal\Core\Ledger\EntryKinds;
  * @property array<string, mixed>|null $entry
  * @property string|null $reverses_id
  * @property CarbonImmutable $happened_at
+ * @property Batch $batch
  */
 final class BatchEntry extends Model
 {
@@ -41,6 +43,12 @@ final class BatchEntry extends Model
         return self::query()->where(static fn (Builder $query) => $query->whereNotIn(
             'id', self::query()->where('reverses_id', '!=', null)->getQuery()->select('reverses_id'),
         ));
+    }
+
+    /** @return BelongsTo<Batch, $this> */
+    public function batch(): BelongsTo
+    {
+        return $this->belongsTo(Batch::class);
     }
 
     public function read(): Entry

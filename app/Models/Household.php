@@ -32,6 +32,12 @@ final class Household extends Model
         return CarbonImmutable::now($this->time_zone)->toDateString();
     }
 
+    /** The date of a moment in this kitchen, as YYYY-MM-DD. */
+    public function dateOf(CarbonImmutable $moment): string
+    {
+        return $moment->setTimezone($this->time_zone)->toDateString();
+    }
+
     protected function casts(): array
     {
         return ['spoon_system' => SpoonSystem::class, 'is_demo' => 'boolean', 'week_start' => 'integer'];

@@ -6,8 +6,7 @@ namespace App\Pictures;
 
 use App\Models\Batch;
 use App\Models\Jar;
-use Tempesal\Core\Formula\Making;
-use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Bench\Making;
 use Tempesal\Core\Jar\JarFit;
 use Tempesal\Core\Jar\Packing;
 use Tempesal\Core\Ledger\BatchState;
@@ -15,6 +14,7 @@ use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Millilitres;
 use Tempesal\Core\Measure\Millimetres;
+use Tempesal\Core\Produce\PieceShape;
 use Tempesal\Core\Salt\BrineTable;
 
 /**
@@ -22,13 +22,18 @@ use Tempesal\Core\Salt\BrineTable;
  */
 final class JarPicture
 {
-    /** @return array<string, mixed>|null null for a batch without a jar */
-    public static function ofMaking(Making $making, string $colour, string $cover): ?array
+    /**
+     * One of the jars on the bench.
+     *
+     * @param  float  $share  of everything that goes into it
+     * @return array<string, mixed>
+     */
+    public static function ofMaking(Making $making, JarFit $fit, float $share, string $colour, string $cover): array
     {
-        $fit = $making->settledFit();
-
-        return $fit === null ? null
-            : self::draw($fit, $making->liquid(), $making->sheet->shape->value, $colour, $cover, $making->sheet->method === Method::Mash, $making->fit?->holdsTheFood() === false);
+        return self::draw(
+            $fit, $making->liquid()->times($share), $making->sheet->vegetable->shape->value, $colour, $cover,
+            $making->servedPhase() === Phase::Sauce, ! $making->holdsTheFood(),
+        );
     }
 
     /** @return array<string, mixed>|null */
@@ -38,15 +43,17 @@ final class JarPicture
             return null;
         }
         $brine = $state->phase(Phase::Brine);
-        $food = $state->phase($batch->method->servedPhase())->saltFreeG();
+        $shape = $state->isOnePhase() ? PieceShape::Pulp : $batch->shape;
+        $served = $state->isOnePhase() ? Phase::Sauce : $batch->method->servedPhase();
+        $food = $state->phase($served)->saltFreeG();
         $fit = JarFit::of(
             $batch->jar->geometry(),
             new Packing(Millimetres::of($batch->headspace_mm), Millilitres::of($batch->weight_ml)),
-            Grams::of(max(0.0, $food)), $batch->density_g_per_ml, $batch->shape->packing(),
+            Grams::of(max(0.0, $food)), $batch->density_g_per_ml, $shape->packing(),
         );
         $liquid = Millilitres::of(max(0.0, $brine->weightG()) / BrineTable::density($brine->brineStrength()));
 
-        return self::draw($fit, $liquid, $batch->shape->value, $batch->colour, $batch->jar->cover, $batch->method === Method::Mash);
+        return self::draw($fit, $liquid, $shape->value, $batch->colour, $batch->jar->cover, $served === Phase::Sauce);
     }
 
     /** @return array<string, mixed> a jar with nothing in it */

@@ -77,7 +77,7 @@ final class EntrySentence
 
         return match (true) {
             $soak->even => 'Rest until salt is even in pieces and brine',
-            $soak->duration === null => $soak->word === 'ferment' ? 'Left to ferment' : 'Left to rest',
+            $soak->duration === null => ['soak' => 'Put to soak', 'ferment' => 'Left to ferment'][$soak->word] ?? 'Left to rest',
             default => "{$verb} for ".self::time($soak->duration->value),
         };
     }

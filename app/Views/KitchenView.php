@@ -78,7 +78,10 @@ final class KitchenView
                 'id' => $method->value, 'label' => $method->label(), 'note' => $method->note(),
                 'basis' => $method->usualBasis()->value, 'percent' => $method->usualShare() * 100.0,
                 'headspaceMm' => $method->usualHeadspace()->value, 'hasPouredBrine' => $method->hasPouredBrine(),
-            ], Method::onBench()),
+                'takesStarter' => $method->takesStarter(), 'isDressed' => $method->isDressed(), 'servedPhase' => $method->servedPhase()->value,
+                'saltingMinutes' => $method->usualSalting() === null ? null : $method->usualSalting()->value / 60.0,
+                'rinseSeconds' => $method->usualRinse()?->value,
+            ], Method::cases()),
             'bases' => array_map(static fn (Basis $basis): array => ['id' => $basis->value, 'label' => $basis->label()], Basis::cases()),
             'shapes' => array_map(static fn (PieceShape $shape): string => $shape->value, PieceShape::cases()),
         ];

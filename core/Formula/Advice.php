@@ -24,6 +24,16 @@ final readonly class Advice
         return new self('potassium', Weight::Careful, SaltNotes::POTASSIUM);
     }
 
+    public static function rawEgg(): self
+    {
+        return new self('raw_egg', Weight::Careful, 'Raw egg left at room temperature is against public food-safety advice: use pasteurised egg, and not for pregnant, very young, old or immune-compromised eaters.');
+    }
+
+    public static function notLive(): self
+    {
+        return new self('not_live', Weight::Note, 'It was heated and holds no living cultures.');
+    }
+
     /** @return array{code: string, weight: string, text: string} */
     public function toArray(): array
     {

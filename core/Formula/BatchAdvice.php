@@ -35,8 +35,8 @@ final class BatchAdvice
             $ferments && $share > SaltFloor::LARDER ? new Advice('larder_only', Weight::Careful, sprintf('%s of everything is larder strength: it will hardly ferment.', self::percent($share))) : null,
             $ferments && $share > SaltFloor::SLOW && $share <= SaltFloor::LARDER ? new Advice('slow', Weight::Note, sprintf('%s of everything ferments slowly.', self::percent($share))) : null,
             self::potassium($ledger) ? Advice::potassium() : null,
-            in_array(Allergen::Egg, $state->allergens(), true) && $ferments ? new Advice('raw_egg', Weight::Careful, 'Raw egg left at room temperature is against public food-safety advice: use pasteurised egg, and not for pregnant, very young, old or immune-compromised eaters.') : null,
-            ! $state->live ? new Advice('not_live', Weight::Note, 'It was heated and holds no living cultures.') : null,
+            in_array(Allergen::Egg, $state->allergens(), true) && $ferments ? Advice::rawEgg() : null,
+            ! $state->live ? Advice::notLive() : null,
         ]));
     }
 

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Tempesal\Core\Formula;
 
 use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Ferment\Ripening;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Millimetres;
+use Tempesal\Core\Measure\Seconds;
 use Tempesal\Core\Salt\Basis;
 
 /**
@@ -60,14 +63,33 @@ enum Method: string
         };
     }
 
+    /**
+     * When it is young, ready and long, for batches that were made without a formula: common practice, no source, but for
+     * kraut, whose 3 to 4 weeks at 70-75 °F are those of Ripening. Null where nothing ripens.
+     */
+    public function usualWindow(): ?Window
+    {
+        $days = match ($this) {
+            self::DrySalting => [7.0, 21.0, 42.0],
+            self::PouredBrine, self::EquilibriumBrine => [4.0, 9.0, 28.0],
+            self::ReusedBrine => [3.0, 7.0, 21.0],
+            self::Mash => [7.0, 21.0, 90.0],
+            self::KimchiDrySalted, self::KimchiSoaked => [2.0, 5.0, 30.0],
+            self::SaltAndDrain => [1.0, 3.0, 14.0],
+            self::CulturedCondiment => [1.0, 2.0, 5.0],
+            self::QuickSaltPickle, self::Transform => null,
+        };
+
+        return $days === null ? null : Window::of($days[0], $days[1], $days[2], Celsius::of(Ripening::REFERENCE_CELSIUS));
+    }
+
     /** The basis in which its strength is usually said. */
     public function usualBasis(): Basis
     {
         return match ($this) {
             self::DrySalting, self::Mash, self::KimchiDrySalted, self::SaltAndDrain => Basis::OfVegetable,
             self::PouredBrine, self::KimchiSoaked, self::QuickSaltPickle => Basis::OfWater,
-            self::EquilibriumBrine, self::CulturedCondiment, self::Transform => Basis::OfEverything,
-            self::ReusedBrine => Basis::BrineStrength,
+            self::EquilibriumBrine, self::CulturedCondiment, self::ReusedBrine, self::Transform => Basis::OfEverything,
         };
     }
 
@@ -94,9 +116,45 @@ enum Method: string
         });
     }
 
+    /** Whether a brine is mixed for it from salt and water. */
     public function hasPouredBrine(): bool
     {
-        return $this === self::PouredBrine || $this === self::EquilibriumBrine;
+        return $this->keepsPouredBrine() || $this === self::KimchiSoaked;
+    }
+
+    /** Whether that brine stays in the jar. */
+    public function keepsPouredBrine(): bool
+    {
+        return $this === self::PouredBrine || $this === self::EquilibriumBrine || $this === self::QuickSaltPickle;
+    }
+
+    /** Whether it is salted, drained and then dressed. */
+    public function isDressed(): bool
+    {
+        return $this === self::KimchiDrySalted || $this === self::KimchiSoaked || $this === self::SaltAndDrain;
+    }
+
+    /** Whether a starter may go in with it. */
+    public function takesStarter(): bool
+    {
+        return ! $this->isDressed() && $this !== self::QuickSaltPickle && $this !== self::Transform;
+    }
+
+    /** How long it rests or soaks before the next step: common practice, no source. Null where salting is no step of its own. */
+    public function usualSalting(): ?Seconds
+    {
+        return match ($this) {
+            self::KimchiDrySalted, self::SaltAndDrain => Seconds::ofHours(1.0),
+            self::KimchiSoaked => Seconds::ofHours(18.0),
+            self::QuickSaltPickle => Seconds::ofHours(6.0),
+            default => null,
+        };
+    }
+
+    /** How long it is rinsed after salting: common practice, no source. Null where it is not. */
+    public function usualRinse(): ?Seconds
+    {
+        return $this === self::KimchiDrySalted || $this === self::KimchiSoaked ? Seconds::of(120.0) : null;
     }
 
     /** Whether the cook eats it for its living cultures; a quick pickle never is one. */
@@ -128,11 +186,5 @@ enum Method: string
             $brineStrength < 0.05 => Band::of(-0.03, 0.0, 0.05),
             default => Band::of(-0.03, 0.0, 0.15),
         };
-    }
-
-    /** @return list<self> the methods that the bench makes in one step */
-    public static function onBench(): array
-    {
-        return [self::DrySalting, self::PouredBrine, self::EquilibriumBrine, self::Mash];
     }
 }

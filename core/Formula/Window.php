@@ -17,6 +17,12 @@ final readonly class Window
     {
     }
 
+    /** Days at a temperature until it is young, ready, and past its best. */
+    public static function of(float $youngDays, float $readyDays, float $longDays, Celsius $temperature): self
+    {
+        return new self($youngDays, $readyDays, $longDays, $temperature);
+    }
+
     /** @throws InvalidField */
     public static function read(Fields $fields): self
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Ledger;
 
+use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Estimate;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Propagation;
@@ -16,6 +17,9 @@ use Tempesal\Core\Measure\Grams;
  */
 final class Ledger
 {
+    /** Grams of a phase that are nothing to speak of. */
+    private const TRACE_G = 0.05;
+
     /** @var list<Line> */
     public readonly array $lines;
 
@@ -37,6 +41,12 @@ final class Ledger
     public function with(Entry|Line ...$lines): self
     {
         return new self([...$this->lines, ...array_values($lines)], $this->horizon);
+    }
+
+    /** The batch with entries written at the moment at which it is looked at. */
+    public function then(Entry ...$entries): self
+    {
+        return $this->with(...array_map(fn (Entry $entry): Line => new Line($entry, $this->horizon), array_values($entries)));
     }
 
     /** The batch as it was or will be, some seconds after it was begun. Lines without a moment always count. */
@@ -113,6 +123,49 @@ final class Ledger
         }
 
         return $this->horizon === null ? $state : Passage::until($state, $this->horizon, $point);
+    }
+
+    /**
+     * Milligrams of sodium in 100 g of each phase at several moments, with bands, from one propagation.
+     *
+     * @param  non-empty-list<float>  $moments  seconds since the batch was begun, ascending
+     * @return list<array{piecesPer100g: Band|null, brinePer100g: Band|null, saucePer100g: Band|null}> null where there is none of it
+     *
+     * @throws NotEnough
+     */
+    public function course(array $moments): array
+    {
+        $lines = $this->resolved();
+        $per100g = static function (Point $point) use ($lines, $moments): array {
+            $state = BatchState::empty();
+            $next = 0;
+            $values = [];
+            foreach ($moments as $i => $moment) {
+                while (isset($lines[$next]) && ($lines[$next]->at ?? 0.0) <= $moment) {
+                    $line = $lines[$next++];
+                    $state = $line->entry->applyTo($line->at === null ? $state : Passage::until($state, $line->at, $point), $point);
+                }
+                $state = Passage::until($state, $moment, $point);
+                foreach (Phase::cases() as $phase) {
+                    $masses = $state->phase($phase);
+                    $values["{$i} {$phase->value}"] = $masses->weightG() > self::TRACE_G ? $masses->sodiumPer100g() : 0.0;
+                }
+            }
+
+            return $values;
+        };
+        $estimates = Propagation::estimate($per100g);
+        $course = [];
+        foreach (array_keys($moments) as $i) {
+            $band = static function (Phase $phase) use ($estimates, $i): ?Band {
+                $band = $estimates["{$i} {$phase->value}"]->band;
+
+                return $band->typical > 0.0 ? $band : null;
+            };
+            $course[] = ['piecesPer100g' => $band(Phase::Pieces), 'brinePer100g' => $band(Phase::Brine), 'saucePer100g' => $band(Phase::Sauce)];
+        }
+
+        return $course;
     }
 
     /**

@@ -10,6 +10,7 @@ use Tempesal\Core\Formula\Amount;
 use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Ledger\Entry\Draw;
 use Tempesal\Core\Ledger\Entry\ReSalt;
+use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\Phase;
@@ -22,9 +23,10 @@ final readonly class ReusedBrine implements Process
     /**
      * @param  Starter  $brine  of the finished jar
      * @param  non-empty-list<Amount>  $vegetables
+     * @param  ReSalt|Salt|null  $salt  up to a strength, or so much of it
      * @param  Band  $draw  juice, as a share of the vegetable's weight
      */
-    public function __construct(private Starter $brine, private array $vegetables, private ?ReSalt $reSalt, private Band $draw, private Soak $ferment)
+    public function __construct(private Starter $brine, private array $vegetables, private ReSalt|Salt|null $salt, private Band $draw, private Soak $ferment)
     {
     }
 
@@ -46,7 +48,7 @@ final readonly class ReusedBrine implements Process
         return [
             $this->brine->into(Phase::Brine),
             ...Amount::allInto(Phase::Pieces, $this->vegetables),
-            ...($this->reSalt === null ? [] : [$this->reSalt]),
+            ...($this->salt === null ? [] : [$this->salt]),
             new Draw($this->draw),
             $this->ferment,
         ];

@@ -18,12 +18,10 @@ use Tempesal\Core\Ledger\Entry\Squeeze;
 use Tempesal\Core\Ledger\Film;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Washing;
-use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Seconds;
 use Tempesal\Core\Produce\Ingredient;
 use Tempesal\Core\Salt\SaltDose;
-use Tempesal\Core\Uptake\TemperatureHistory;
 
 /**
  * Salted first, dressed afterwards: kimchi style, salted dry or soaked, rinsed and squeezed; and salt and drain, where
@@ -71,7 +69,7 @@ final readonly class SaltedAndDressed implements Process
             Amount::readAll($fields, 'alongside'),
             $fields->band('draw', $method->draw(0.0), -0.3, 0.9),
             $fields->has('salting') ? Parts::soak($fields->child('salting'), $water === null ? 'rest' : 'soak') : self::usualSalting($method),
-            $rinse ?? ($isKimchi ? Washing::underTheTap(Seconds::of(120.0)) : null),
+            $rinse ?? ($isKimchi ? Washing::underTheTap($method->usualRinse() ?? Seconds::of(120.0)) : null),
             $fields->has('squeeze') ? Squeeze::read($fields->child('squeeze')) : ($isKimchi ? Squeeze::firm() : null),
             Amount::readAll($fields, 'paste'),
             Parts::ferment($fields),
@@ -95,11 +93,10 @@ final readonly class SaltedAndDressed implements Process
         ];
     }
 
-    /** An hour in salt, or a night in brine: common practice, no source. */
     private static function usualSalting(Method $method): Soak
     {
-        $room = TemperatureHistory::constant(Celsius::of(Soak::ROOM_CELSIUS));
+        $salting = Soak::lasting($method->usualSalting() ?? Seconds::ofHours(1.0));
 
-        return $method === Method::KimchiSoaked ? Soak::lasting(Seconds::ofHours(18.0), $room) : Soak::lasting(Seconds::ofHours(1.0), $room)->called('rest');
+        return $method === Method::KimchiSoaked ? $salting : $salting->called('rest');
     }
 }

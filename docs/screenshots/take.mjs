@@ -3,6 +3,7 @@
 import { mkdirSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { chromium } from '@playwright/test';
+import { withoutNetwork } from '../../bench/chromium.mjs';
 
 const [url = 'http://127.0.0.1:8410', folder = fileURLToPath(new URL('.', import.meta.url)), ...only] =
   process.argv.slice(2);
@@ -14,22 +15,48 @@ const theFormula = async (page) => {
 };
 const firstJar = (page) => page.locator('.board-jar', { hasText: 'Caraway kraut' }).click();
 
+const labelOfFirstJar = async (page) => {
+  await firstJar(page);
+  await page.getByRole('link', { name: 'Label', exact: true }).click();
+  await page.getByRole('article').waitFor();
+};
+/** A soaked kimchi for two jars, spooned, with the scale beside it. */
+const kimchiOnTheBench = async (page) => {
+  const kitchen = await (await page.request.get(`${url}/api/kitchen`)).json();
+  const food = (key) => kitchen.ingredients.find((one) => one.key === key).id;
+  const quart = kitchen.jars.find((one) => one.name === 'Quart jar').id;
+  await page.evaluate((draft) => localStorage.setItem('tempesal.bench', JSON.stringify(draft)), {
+    method: 'kimchi_soaked',
+    vegetableId: food('napa-cabbage'),
+    vegetableAmount: '1 kg',
+    shape: 'shreds',
+    jarId: quart,
+    moreJarIds: [quart],
+    headspaceMm: 50,
+    saltUnit: 'spoons',
+    strengthPercent: '6.5',
+    strengthBasis: 'of_water',
+    waterAmount: '1 l',
+    paste: [
+      { foodId: food('fish-sauce'), amount: '1 1/2 tbsp' },
+      { foodId: food('red-chilli'), amount: '40 g' },
+    ],
+  });
+  await page.reload();
+  await page.getByTestId('jar-2').waitFor();
+};
+
 const views = [
   { name: 'sign-in', size: desk, path: '/', signedOut: true },
   { name: 'today', size: desk, path: '/today' },
-  {
-    name: 'today-serving',
-    size: desk,
-    path: '/today',
-    act: (page) => page.getByRole('button', { name: 'Marit eats' }).click(),
-  },
   { name: 'today-phone', size: phone, path: '/today' },
   { name: 'shelf', size: desk, path: '/shelf' },
+  { name: 'shelf-phone', size: phone, path: '/shelf' },
   { name: 'batch', size: desk, path: '/shelf', act: firstJar },
-  { name: 'bench', size: desk, path: '/bench' },
+  { name: 'batch-phone', size: phone, path: '/shelf', act: firstJar },
+  { name: 'bench', size: desk, path: '/bench', act: kimchiOnTheBench },
   { name: 'bench-phone', size: phone, path: '/bench' },
   { name: 'formulas', size: desk, path: '/formulas' },
-  { name: 'formulas-phone', size: phone, path: '/formulas' },
   { name: 'formula', size: desk, path: '/formulas', act: theFormula },
   { name: 'formula-phone', size: phone, path: '/formulas', act: theFormula },
   {
@@ -44,23 +71,12 @@ const views = [
   },
   { name: 'kitchen', size: desk, path: '/kitchen' },
   { name: 'kitchen-salts', size: desk, path: '/kitchen#salts' },
-  { name: 'kitchen-jars', size: desk, path: '/kitchen#jars' },
-  { name: 'kitchen-phone', size: phone, path: '/kitchen' },
+  { name: 'labels', size: desk, path: '/labels' },
+  { name: 'labels-phone', size: phone, path: '/shelf', act: labelOfFirstJar },
 ];
 
 mkdirSync(folder, { recursive: true });
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-});
+const browser = await chromium.launch(withoutNetwork);
 for (const view of views.filter(({ name }) => only.length === 0 || only.includes(name))) {
   const context = await browser.newContext({ viewport: view.size });
   const page = await context.newPage();

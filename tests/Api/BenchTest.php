@@ -16,7 +16,7 @@ it('answers a poured brine with the core\'s own numbers', function (): void {
     $weight = 600 - 313.98 / 393.372 + $pieces / 393.372;
     expect($answer->json('saltGrams'))
         ->toEqual(15)
-        ->and($answer->json('piecesPer100g'))
+        ->and($answer->json('piecesPer100g.typical'))
         ->toEqualWithDelta(($pieces / $weight) * 100, 1.0)
         ->and($answer->json('strengths.0.percent'))
         ->toEqualWithDelta(2.5, 1e-9)
@@ -26,7 +26,7 @@ it('answers a poured brine with the core\'s own numbers', function (): void {
         ->toBeLessThan($answer->json('serving.sodium.typical'))
         ->and($answer->json('serving.shares.1.percentOfTarget'))
         ->toEqualWithDelta($answer->json('serving.sodium.typical') / 15, 1e-6)
-        ->and($answer->json('jar'))
+        ->and($answer->json('jars.0'))
         ->toBeNull();
 });
 
@@ -44,10 +44,10 @@ it('fills a jar when the amounts are left open', function (): void {
         ->toEqualWithDelta(0.1 / 1.1, 1e-6)
         ->and($answer->json('strengths.0.percent'))
         ->toEqualWithDelta(2.5, 0.02)
-        ->and($answer->json('jar.isTooFull'))
+        ->and($answer->json('jars.0.picture.isTooFull'))
         ->toBeFalse()
-        ->and($answer->json('jar.liquidMm'))
-        ->toBeGreaterThan($answer->json('jar.foodMm') - 3);
+        ->and($answer->json('jars.0.picture.liquidMm'))
+        ->toBeGreaterThan($answer->json('jars.0.picture.foodMm') - 3);
 });
 
 it('ends an equilibrium brine at what was set', function (): void {
@@ -78,7 +78,7 @@ it('makes a mash one phase', function (): void {
         ->toEqual(11.1)
         ->and($answer->json('brinePer100g'))
         ->toBeNull()
-        ->and($answer->json('piecesPer100g'))
+        ->and($answer->json('piecesPer100g.typical'))
         ->toEqualWithDelta(((370 * 0.09 + 11.1 * 393) / 381.1) * 100, 0.5);
 });
 
@@ -273,3 +273,221 @@ it('advises without stopping', function (array $change, string $code, string $we
         'missing to cover',
     ],
 ]);
+
+function foodId(string $key): string
+{
+    return Ingredient::query()->where('key', $key)->sole()->id;
+}
+
+it('answers for every method as the core would', function (string $method, array $change): void {
+    $answer = $this->postJson('/api/bench', [
+        ...$this->bench(['method' => $method, 'strengthBasis' => 'of_vegetable']),
+        ...$change,
+    ])->assertOk();
+    expect($answer->json('serving.sodium.typical'))
+        ->toBeGreaterThan(0)
+        ->and($answer->json('serving.sodium.low'))
+        ->toBeLessThanOrEqual($answer->json('serving.sodium.typical'));
+})->with([
+    'kimchi, salted dry' => [
+        'kimchi_dry_salted',
+        fn() => ['paste' => [['foodId' => foodId('fish-sauce'), 'amount' => '2 tbsp']]],
+    ],
+    'kimchi, soaked' => ['kimchi_soaked', ['strengthBasis' => 'of_water', 'strengthPercent' => '6.5']],
+    'salt and drain' => ['salt_and_drain', ['strengthPercent' => '3', 'saltingMinutes' => 45]],
+    'a quick pickle' => ['quick_salt_pickle', ['strengthBasis' => 'of_water', 'strengthPercent' => '20']],
+    'a condiment' => [
+        'cultured_condiment',
+        fn() => [
+            'vegetableId' => foodId('tomato-paste'),
+            'vegetableAmount' => '340 g',
+            'strengthBasis' => 'of_everything',
+            'strengthPercent' => '1',
+        ],
+    ],
+    'brine used again' => [
+        'reused_brine',
+        fn() => [
+            'starterId' => foodId('live-brine'),
+            'starterAmount' => '400 g',
+            'strengthBasis' => 'of_everything',
+        ],
+    ],
+]);
+
+it('names what is wrong in a list by its place', function (): void {
+    $this->postJson(
+        '/api/bench',
+        $this->bench([
+            'alongside' => [
+                ['foodId' => foodId('carrot'), 'amount' => '100 g'],
+                ['foodId' => foodId('carrot'), 'amount' => 'some'],
+                ['foodId' => 'nope', 'amount' => '1 g'],
+            ],
+            'fixed' => 'taste',
+            'tastings' => ['5 g', 'a bit'],
+        ]),
+    )->assertJsonValidationErrors(['alongside.1.amount', 'alongside.2.foodId', 'tastings.1']);
+});
+
+it('names jars that would hold it while none is picked', function (): void {
+    $fitting = $this->postJson('/api/bench', $this->bench())->assertOk()->json('fitting');
+    expect($fitting)
+        ->not->toBe([])
+        ->and($fitting[0]['percentFull'])
+        ->toBeLessThanOrEqual(100.05)
+        ->toBeGreaterThan($fitting[count($fitting) - 1]['percentFull'] - 1e-9);
+});
+
+it('starts two jars from one bowl, and only once', function (): void {
+    $body = [
+        ...$this->bench(),
+        'method' => 'dry_salting',
+        'vegetableId' => foodId('green-cabbage'),
+        'vegetableAmount' => '1300 g',
+        'shape' => 'shreds',
+        'strengthBasis' => 'of_vegetable',
+        'jarId' => $this->jar('Quart jar'),
+        'moreJarIds' => [$this->jar('Quart jar')],
+        'name' => 'Plain kraut',
+        'place' => 'counter',
+        'requestKey' => (string) \Illuminate\Support\Str::ulid(),
+    ];
+    $bench = $this->postJson('/api/bench', $body)->assertOk();
+    $this->postJson('/api/batches', $body)->assertCreated();
+    $this->postJson('/api/batches', $body)->assertCreated();
+    $shelf = collect($this->getJson('/api/batches')->json('batches'))
+        ->sortBy('name')
+        ->values();
+    expect($shelf->pluck('name')->all())->toBe(['Plain kraut, jar 1', 'Plain kraut, jar 2']);
+    $jars = $shelf->map(fn(array $jar): array => $this->getJson("/api/batches/{$jar['id']}")->json());
+    expect($jars->flatMap(fn(array $jar): array => $jar['whereabouts'])->sum('sodiumMg'))
+        ->toEqualWithDelta($bench->json('saltGrams') * 393 + 1300 * 0.1498, 2)
+        ->and($bench->json('jars.1.vegetableGrams'))
+        ->toEqualWithDelta(650, 0.01);
+});
+
+it('writes a kimchi out in time: first salted, an hour later rinsed and dressed', function (): void {
+    $body = [
+        'method' => 'kimchi_dry_salted',
+        'vegetableId' => foodId('napa-cabbage'),
+        'vegetableAmount' => '1000 g',
+        'shape' => 'leaves',
+        'strengthPercent' => '3',
+        'strengthBasis' => 'of_vegetable',
+        'saltingMinutes' => 60,
+        'paste' => [['foodId' => foodId('fish-sauce'), 'amount' => '30 g']],
+    ];
+    $begun = $this->startJar($body)->assertCreated();
+    $kinds = fn($batch): array => array_column($batch->json('entries'), 'kind');
+    expect($kinds($begun))
+        ->toContain('rinse', 'squeeze', 'ferment')
+        ->and(array_column($begun->json('whereabouts'), 'place'))
+        ->not->toContain('discarded');
+    $this->travel(61)->minutes();
+    $later = $this->getJson("/api/batches/{$begun->json('id')}")->assertOk();
+    $bench = $this->postJson('/api/bench', $this->bench($body))->assertOk();
+    $poured = collect($later->json('whereabouts'))->firstWhere('place', 'discarded')['sodiumMg'];
+    expect($poured)->toBeGreaterThan(30 * 393 * 0.3);
+
+    $packed = $this->startJar([...$body, 'isPacked' => true])->assertCreated();
+    expect(
+        collect($packed->json('whereabouts'))->firstWhere('place', 'discarded')['sodiumMg'],
+    )->toEqualWithDelta($poured, 1.0);
+    $this->travel(30)->days();
+    $rested = $this->getJson("/api/batches/{$packed->json('id')}")->assertOk();
+    expect($rested->json('phases.0.per100g.typical'))->toEqualWithDelta(
+        $bench->json('piecesPer100g.typical'),
+        1.0,
+    );
+});
+
+it('lends re-used brine out of its jar and refuses more than there is', function (): void {
+    $lender = $this->startJar()->json('id');
+    $body = [
+        'method' => 'reused_brine',
+        'starterBatchId' => $lender,
+        'strengthBasis' => 'of_everything',
+        'strengthPercent' => '2',
+        'vegetableAmount' => '300 g',
+    ];
+    expect(
+        $this->postJson('/api/bench', $this->bench([...$body, 'starterAmount' => '5 kg']))
+            ->assertUnprocessable()
+            ->json('errors.starterAmount.0'),
+    )->toContain('brine are left in Carrots');
+    $before = $this->getJson("/api/batches/{$lender}")->json('whereabouts');
+    $next = $this->startJar([...$body, 'starterAmount' => '200 g', 'name' => 'Second'])->assertCreated();
+    $after = collect($this->getJson("/api/batches/{$lender}")->json('whereabouts'));
+    expect($after->firstWhere('place', 'given_away')['sodiumMg'])
+        ->toBeGreaterThan(0)
+        ->and($after->sum('sodiumMg'))
+        ->toEqualWithDelta(collect($before)->sum('sodiumMg'), 1e-6)
+        ->and(collect($next->json('entries'))->pluck('kind'))
+        ->toContain('starter');
+});
+
+it('turns a batch into a sauce in its own ledger, once', function (): void {
+    $batch = $this->startJar(['method' => 'equilibrium_brine', 'strengthBasis' => 'of_everything'])->json(
+        'id',
+    );
+    $this->travel(5)->days();
+    $body = [
+        ...$this->bench([
+            'method' => 'transform',
+            'vegetableId' => null,
+            'sourceBatchId' => $batch,
+            'keptBrine' => '100 g',
+            'fixed' => 'salt',
+            'saltAmount' => '',
+            'waterAmount' => '',
+            'servingAmount' => '10 g',
+            'alongside' => [['foodId' => foodId('cider-vinegar'), 'amount' => '40 g']],
+        ]),
+        'name' => 'Carrot sauce',
+        'place' => 'fridge',
+        'requestKey' => (string) \Illuminate\Support\Str::ulid(),
+    ];
+    $bench = $this->postJson('/api/bench', $body)->assertOk();
+    $this->postJson('/api/batches', $body)->assertCreated();
+    $sauce = $this->postJson('/api/batches', $body)->assertCreated();
+    expect($sauce->json('id'))
+        ->toBe($batch)
+        ->and($sauce->json('name'))
+        ->toBe('Carrot sauce')
+        ->and($sauce->json('servedPhase'))
+        ->toBe('sauce')
+        ->and($sauce->json('phases.0.per100g.typical'))
+        ->toEqualWithDelta($bench->json('piecesPer100g.typical'), 0.5)
+        ->and(collect($sauce->json('entries'))->where('kind', 'blend')->count())
+        ->toBe(1);
+});
+
+it('says of every number that hangs on a spoon how far it can be off', function (): void {
+    $food = fn(string $key): string => App\Models\Ingredient::query()->where('key', $key)->sole()->id;
+    $answer = $this->postJson(
+        '/api/bench',
+        $this->bench([
+            'method' => 'kimchi_soaked',
+            'vegetableId' => $food('napa-cabbage'),
+            'saltUnit' => 'spoons',
+            'strengthPercent' => '6.5',
+            'paste' => [['foodId' => $food('fish-sauce'), 'amount' => '1 tbsp']],
+        ]),
+    )
+        ->assertOk()
+        ->json();
+    expect($answer['strengths'])->toHaveCount(4);
+    foreach ($answer['strengths'] as $strength) {
+        expect($strength['lowPercent'])
+            ->toBeLessThan($strength['percent'] - 0.05)
+            ->and($strength['highPercent'])
+            ->toBeGreaterThan($strength['percent'] + 0.05);
+    }
+    foreach (['saltBand', 'piecesPer100g', 'brinePer100g'] as $number) {
+        expect($answer[$number]['low'])
+            ->toBeLessThan($answer[$number]['typical'] * 0.97)
+            ->and($answer[$number]['high'])
+            ->toBeGreaterThan($answer[$number]['typical'] * 1.03);
+    }
+});

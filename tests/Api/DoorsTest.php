@@ -48,6 +48,7 @@ function plausibleBody(): array
         'entry' => ['kind' => 'heat'],
         'question' => ['question' => 'portion', 'sodiumMg' => 100],
         'archived' => true,
+        'isEmptied' => true,
         'grams' => 9,
         'spoon' => 'tbsp',
         'document' => ['tempesal' => 'formula'],

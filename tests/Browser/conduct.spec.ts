@@ -14,6 +14,7 @@ const rooms = [
   '/kitchen#jars',
   '/kitchen#foods',
   '/kitchen#house',
+  '/labels',
 ];
 
 test('a wrong entry is named beside its field and kept', async ({ page, cook }) => {

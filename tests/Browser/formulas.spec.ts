@@ -1,6 +1,9 @@
 import { readFile } from 'node:fs/promises';
 import { choose, csrf, enterDemo, expect, number, signIn, test } from './kitchen';
 
+// Nothing moves here: what is waited for comes sooner.
+test.use({ contextOptions: { reducedMotion: 'reduce' } });
+
 test('finds a formula, scales it four ways and starts it', async ({ page, cook }) => {
   await signIn(page, cook);
   await page.keyboard.press('f');

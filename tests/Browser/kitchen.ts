@@ -69,7 +69,10 @@ export async function enterDemo(page: Page): Promise<void> {
 /** A room, loaded anew and standing still. */
 export async function visit(page: Page, path: string): Promise<void> {
   await page.goto(path);
-  await page.reload();
+  if (path.includes('#')) {
+    // From one part of a room to another nothing is loaded.
+    await page.reload();
+  }
   await page.waitForLoadState('networkidle');
 }
 
@@ -87,7 +90,8 @@ export async function choose(page: Page, field: string, option: string): Promise
   if (await box.isEditable()) {
     await box.fill(option);
   }
-  await page.locator('.ant-select-item-option', { hasText: option }).first().click();
+  const open = page.locator('.ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option');
+  await open.filter({ hasText: option }).first().click();
 }
 
 /** What the core says to what stands on the bench now. */

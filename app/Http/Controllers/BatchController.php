@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\EmptyJar;
 use App\Actions\StartBatch;
 use App\Household\CurrentHousehold;
 use App\Http\Requests\StartBatchRequest;
 use App\Models\Batch;
+use App\Models\Jar;
 use App\Models\Person;
 use App\Models\Serving;
 use App\Views\BatchView;
+use App\Views\CourseView;
+use App\Views\ShelfView;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -27,10 +31,11 @@ final readonly class BatchController
 
     public function index(): JsonResponse
     {
-        $household = $this->current->get();
-        $batches = Batch::query()->with(['jar', 'entries'])->orderByDesc('started_at')->get();
-
-        return new JsonResponse(['batches' => $batches->map(static fn (Batch $batch): array => BatchView::onShelf($batch, $household))->values()->all()]);
+        return new JsonResponse(ShelfView::of(
+            $this->current->get(),
+            Batch::onShelf()->orderByDesc('started_at')->get(),
+            Jar::query()->withCount(['batches' => static fn ($query) => $query->where('emptied_at', null)])->orderBy('position')->get(),
+        ));
     }
 
     public function store(StartBatchRequest $request, StartBatch $start): JsonResponse
@@ -41,6 +46,7 @@ final readonly class BatchController
             $request->string('place')->value(),
             $request->string('requestKey')->value(),
             $request->startedAt(),
+            $request->boolean('isPacked'),
         );
 
         return $this->answer($batch->id)->setStatusCode(201);
@@ -61,10 +67,25 @@ final readonly class BatchController
         return $this->answer($batch, $moment);
     }
 
+    /** The sodium of pieces and brine over the batch's life. */
+    public function course(string $batch): JsonResponse
+    {
+        return new JsonResponse(CourseView::of(Batch::whole()->findOrFail($batch)));
+    }
+
+    /** Takes the batch off the shelf, or puts it back. */
+    public function emptied(string $batch, Request $request, EmptyJar $empty): JsonResponse
+    {
+        $asked = $request->validate(['isEmptied' => ['required', 'boolean']], ['isEmptied.*' => 'Say whether the jar is empty.']);
+        $empty($batch, (bool) $asked['isEmptied']);
+
+        return $this->answer($batch);
+    }
+
     private function answer(string $id, ?CarbonImmutable $at = null): JsonResponse
     {
         return new JsonResponse(BatchView::whole(
-            Batch::query()->with(['jar', 'entries'])->findOrFail($id),
+            Batch::whole()->findOrFail($id),
             $this->current->get(),
             Person::atTable(),
             Serving::query()->with(['person', 'batch'])->where('batch_id', $id)->latest()->get(),

@@ -7,8 +7,10 @@ namespace App\Http\Controllers;
 use App\Actions\StartBatch;
 use App\Bench\ReadSheet;
 use App\Http\Requests\BenchRequest;
+use App\Models\Jar;
 use App\Models\Person;
 use App\Views\BenchView;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 
 /**
@@ -20,6 +22,9 @@ final class BenchController
     {
         $order = $readSheet($request->typed());
 
-        return new JsonResponse(BenchView::of($order, StartBatch::workOut($order), Person::atTable()));
+        return new JsonResponse(BenchView::of(
+            $order, StartBatch::workOut($order), Person::query()->orderBy('position')->get(),
+            $order->jars === [] ? Jar::query()->orderBy('nominal_ml')->get() : new Collection,
+        ));
     }
 }

@@ -32,7 +32,7 @@ final class DayController
             $current->get(),
             Person::atTable(),
             Serving::query()->with(['person', 'batch'])->where('eaten_on', $date)->whereNull('undone_at')->oldest()->get(),
-            Batch::query()->with(['jar', 'entries'])->orderBy('started_at')->get(),
+            Batch::onShelf()->orderBy('started_at')->get(),
         ));
     }
 }

@@ -35,6 +35,11 @@ final readonly class LedgerController
         return new JsonResponse($preview($batch, $request->entry(), $request->at()));
     }
 
+    public function previewReversal(string $batch, string $entry, PreviewEntry $preview): JsonResponse
+    {
+        return new JsonResponse($preview->reversal($batch, $entry));
+    }
+
     public function reverse(string $batch, string $entry, ReverseEntry $reverse, BatchController $batches): JsonResponse
     {
         $reverse($batch, $entry);

@@ -24,6 +24,7 @@ final class ServingController
             $request->phase(),
             $request->eatenOn(),
             $request->string('requestKey')->value(),
+            way: $request->way(),
         );
 
         return new JsonResponse(ServingView::of($serving->load(['person', 'batch'])), 201);

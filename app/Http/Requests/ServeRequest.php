@@ -10,6 +10,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Enum;
 use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Intake\Way;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\InvalidQuantity;
@@ -28,6 +29,7 @@ final class ServeRequest extends FormRequest
             'personId' => ['required', 'string', 'max:26'],
             'amount' => ['required', 'string', 'max:60'],
             'phase' => ['nullable', 'string', Rule::enum(Phase::class)],
+            'way' => ['nullable', 'string', Rule::enum(Way::class)],
             'eatenOn' => ['nullable', 'string', 'date_format:Y-m-d'],
             'requestKey' => ['required', 'string', 'ulid'],
         ];
@@ -60,6 +62,11 @@ final class ServeRequest extends FormRequest
     public function phase(): ?Phase
     {
         return $this->enum('phase', Phase::class);
+    }
+
+    public function way(): Way
+    {
+        return $this->enum('way', Way::class) ?? Way::Drained;
     }
 
     /** The day the cook means: the one named, or today in the household's own calendar. */

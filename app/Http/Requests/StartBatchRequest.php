@@ -19,6 +19,7 @@ final class StartBatchRequest extends BenchRequest
         return [
             ...BenchFields::rules(),
             ...$this->jarRules(),
+            'isPacked' => ['nullable', 'boolean'],
         ];
     }
 

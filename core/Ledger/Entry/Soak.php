@@ -63,6 +63,12 @@ final readonly class Soak implements Entry
         return new self($this->duration, $this->temperature, $this->piece, $this->even, $word);
     }
 
+    /** The same without an end: it lasts until something else is done. */
+    public function openEnded(): self
+    {
+        return new self(null, $this->temperature, $this->piece, false, $this->word);
+    }
+
     public static function room(): TemperatureHistory
     {
         return TemperatureHistory::constant(Celsius::of(self::ROOM_CELSIUS));

@@ -9,10 +9,16 @@ export type NewKitchen = Schemas['NewKitchen'];
 export type Kitchen = Schemas['Kitchen'];
 export type BenchFields = Schemas['BenchFields'];
 export type BenchAnswer = Schemas['BenchAnswer'];
+export type BenchPart = Schemas['BenchPart'];
+export type Shelf = paths['/batches']['get']['responses']['200']['content']['application/json'];
+export type EmptyJar = Shelf['emptyJars'][number];
 export type ShelfBatch = Schemas['ShelfBatch'];
 export type Batch = Schemas['Batch'];
 export type BatchNumbers = Schemas['BatchNumbers'];
 export type Entry = Schemas['Entry'];
+export type Effect = components['responses']['Effect']['content']['application/json'];
+export type Label = Schemas['Label'];
+export type Way = Schemas['Way'];
 export type Day = Schemas['Day'];
 export type DayPerson = Day['people'][number];
 export type DayJar = Day['jars'][number];
@@ -30,6 +36,9 @@ export type FormulaWorked = Schemas['FormulaWorked'];
 export type Formula = Schemas['Formula'];
 export type ImportCandidate = Schemas['ImportCandidate'];
 export type FormulaDocument = Record<string, unknown>;
+
+/** The status of a refusal that no server gave. */
+export const NO_ANSWER = 0;
 
 /** A request that was refused: a sentence, and sentences by field where there are any. */
 export class Refusal extends Error {
@@ -84,7 +93,7 @@ export async function answered<T>(
   call: Promise<{ data?: T; error?: unknown; response: Response }>,
 ): Promise<T> {
   const { data, error, response } = await call.catch((): never => {
-    throw new Refusal(0, 'No connection to Tempesal. What you typed is kept; try again in a moment.');
+    throw new Refusal(NO_ANSWER, 'No connection to Tempesal. What you typed is kept; try again in a moment.');
   });
   if (response.ok && data !== undefined) {
     return data;

@@ -132,6 +132,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/batches/{batch}/course": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readCourse"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/batches/{batch}/emptied": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["emptyJar"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/batches/{batch}/entries": {
         parameters: {
             query?: never;
@@ -158,6 +190,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["reverseEntry"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/batches/{batch}/entries/{entry}/reversal/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewReversal"];
         delete?: never;
         options?: never;
         head?: never;
@@ -548,6 +596,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/labels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readLabels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/labels/pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["printLabels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/lineage": {
         parameters: {
             query?: never;
@@ -796,6 +876,14 @@ export interface components {
                 percent: number;
                 headspaceMm: number;
                 hasPouredBrine: boolean;
+                takesStarter: boolean;
+                /** @description Salted first and dressed afterwards. */
+                isDressed: boolean;
+                servedPhase: components["schemas"]["Phase"];
+                /** @description How long it usually rests or soaks. */
+                saltingMinutes: number | null;
+                /** @description How long it is usually rinsed. */
+                rinseSeconds: number | null;
             }[];
             bases: {
                 id: components["schemas"]["Basis"];
@@ -803,33 +891,66 @@ export interface components {
             }[];
             shapes: components["schemas"]["Shape"][];
         };
+        BenchPart: {
+            foodId: string;
+            /** @description A weight or a volume, for example "2 tbsp"; empty for none yet. */
+            amount?: string | null;
+        };
         /** @description What stands on the bench; amounts as the cook typed them. */
         BenchFields: {
             method: components["schemas"]["Method"];
-            vegetableId: string;
-            /** @description A weight; empty to fill the jar. */
+            /** @description The main food; for a condiment its base. */
+            vegetableId?: string | null;
+            /** @description A weight; empty to fill the jars. */
             vegetableAmount?: string | null;
             shape?: components["schemas"]["Shape"] | null;
+            /** @description Foods that go with it; into a sauce what is blended in. */
+            alongside?: components["schemas"]["BenchPart"][] | null;
+            /** @description What it is dressed with after salting. */
+            paste?: components["schemas"]["BenchPart"][] | null;
+            /** @description The batch that becomes a sauce. */
+            sourceBatchId?: string | null;
+            /** @description Brine that is blended in; empty for all of it. */
+            keptBrine?: string | null;
+            isHeated?: boolean | null;
             jarId?: string | null;
+            /** @description Further jars filled from the same bowl. */
+            moreJarIds?: string[] | null;
             headspaceMm?: number | null;
             /** @description What holds the food down takes this much room. */
             weightMl?: number | null;
             saltId: string;
             saltUnit: components["schemas"]["SaltUnit"];
             /**
-             * @description Which of the two the cook has fixed.
+             * @description What the cook has fixed about the salt; the rest follows.
              * @enum {string}
              */
-            fixed: "strength" | "salt";
+            fixed: "strength" | "salt" | "both" | "sodium" | "taste";
             strengthPercent?: string | null;
             strengthBasis: components["schemas"]["Basis"];
             /** @description A weight or spoons, for example "2 tbsp". */
             saltAmount?: string | null;
-            /** @description Empty to fill the jar. */
+            /** @description Salt that went in by and by. */
+            tastings?: (string | null)[] | null;
+            /** @description Milligrams in a serving. */
+            sodiumWanted?: string | null;
+            /** @description Empty to fill the jars. */
             waterAmount?: string | null;
+            /**
+             * @description Whether that is the water or the mixed brine.
+             * @enum {string|null}
+             */
+            waterAs?: "water" | "brine" | null;
             starterId?: string | null;
             starterBatchId?: string | null;
+            /** @description Re-used brine may be left open: as much as fills the jars. */
             starterAmount?: string | null;
+            /** @description How long it rests or soaks; empty for as long as usual. */
+            saltingMinutes?: number | null;
+            rinseSeconds?: number | null;
+            isSqueezed?: boolean | null;
+            /** @description Where it ferments; 20 when empty. */
+            roomCelsius?: number | null;
             servingAmount?: string | null;
         };
         /** @description The measures from which a jar is drawn, heights from its floor. */
@@ -853,14 +974,31 @@ export interface components {
         BenchAnswer: {
             vegetableGrams: number;
             saltGrams: number;
+            saltBand: components["schemas"]["Band"];
             saltSpoons: string;
             saltIsSpooned: boolean;
+            /** @description The salt as it went in, and how strong it was then. */
+            doses: {
+                grams: number;
+                spoons: string;
+                runningPercent: number | null;
+                basis: string;
+            }[];
             waterGrams: number;
             brineMl: number;
             spareBrineMl: number;
-            strengths: components["schemas"]["Strength"][];
-            piecesPer100g: number;
-            brinePer100g: number | null;
+            strengths: {
+                basis: components["schemas"]["Basis"];
+                label: string;
+                percent: number | null;
+                /** @description As far as it can be off: by the salt alone, or in a finished batch by all that went on. */
+                lowPercent: number | null;
+                highPercent: number | null;
+            }[];
+            piecesPer100g: components["schemas"]["Sodium"];
+            brinePer100g: components["schemas"]["Sodium"] | null;
+            /** @description Of what is eaten. */
+            makesGrams: number;
             serving: {
                 grams: number;
                 sodium: components["schemas"]["Sodium"];
@@ -873,7 +1011,33 @@ export interface components {
                 }[];
             };
             servings: number;
-            jar: components["schemas"]["JarPicture"] | null;
+            starter: null | {
+                name: string;
+                grams: number;
+                /** @description As it is now. */
+                strengthPercent: number;
+                sodiumMg: number;
+            };
+            /** @description From the salt to the packed jar. */
+            preparationSeconds: number;
+            allergens: string[];
+            jars: {
+                jarId: string;
+                name: string;
+                vegetableGrams: number;
+                saltGrams: number;
+                /** @description That stays in it. */
+                brineMl: number;
+                /** @description Of what is eaten. */
+                foodGrams: number;
+                picture: components["schemas"]["JarPicture"];
+            }[];
+            /** @description While no jar is picked, the smallest that would hold it. */
+            fitting: {
+                jarId: string;
+                name: string;
+                percentFull: number;
+            }[];
             advice: components["schemas"]["Advice"][];
         };
         Advice: {
@@ -1118,25 +1282,105 @@ export interface components {
             servingGrams: number;
             servingsLeft: number;
             sodiumPer100g: number;
+            /** Format: date */
+            emptiedOn: string | null;
+            /** @description Brine, or sauce where it is all one. */
+            liquidGrams: number;
+            /** @description Its brine strength at the moment. */
+            liquidPercent: number | null;
+            /** @description When it is young, ready and past its best; null where nothing ripens. */
+            window: null | {
+                /** Format: date */
+                youngOn: string | null;
+                /** Format: date */
+                readyOn: string | null;
+                /** Format: date */
+                longOn: string | null;
+            };
+            /** @description Whether its day has come, in the kitchen's own calendar, and a serving is left. */
+            isReady: boolean;
+            /** @description What it asks for; null when it is well as it is. */
+            attention: null | {
+                /** @description The lower, the sooner. */
+                rank: number;
+                code: string;
+                text: string;
+            };
             jar: components["schemas"]["JarPicture"] | null;
+        };
+        /** @enum {string} */
+        Way: "drained" | "rinsed" | "with_juice";
+        Label: {
+            batchId: string;
+            name: string;
+            methodLabel: string;
+            colour: string;
+            /** Format: date */
+            startedOn: string;
+            /** Format: date */
+            youngOn: string | null;
+            /** Format: date */
+            readyOn: string | null;
+            /** Format: date */
+            longOn: string | null;
+            strengthPercent: number | null;
+            strengthBasis: string;
+            servingGrams: number;
+            /** @description In a serving, once salt is even in the jar. */
+            sodium: components["schemas"]["Sodium"] | null;
+            allergens: string[];
+            isLive: boolean;
+            /** @description Of the batch on these screens. */
+            path: string;
         };
         Portion: {
             personId: string;
             name: string;
             grams: number;
             targetMg: number;
+            /** @description Allergens in it that are this eater's. */
+            clashes: string[];
             sodium: components["schemas"]["Sodium"] | null;
+            /** @description On the batch's own page every way; elsewhere the usual one. */
+            ways: {
+                way: components["schemas"]["Way"];
+                label: string;
+                sodium: components["schemas"]["Sodium"] | null;
+            }[];
         };
+        Streams: {
+            name: string;
+            sodiumMg: number;
+        }[];
         Batch: components["schemas"]["ShelfBatch"] & components["schemas"]["BatchNumbers"] & {
             /** Format: date-time */
             at: string;
+            /** @description Where its sodium came from and where it is or went; both sides are equal. */
+            flow: {
+                from: components["schemas"]["Streams"];
+                to: components["schemas"]["Streams"];
+            };
+            /** @description Chores and milestones from today on, soonest first. */
+            coming: {
+                code: string;
+                text: string;
+                /** Format: date */
+                on: string;
+                /** Format: date */
+                until: string | null;
+                /** @description Days from one time to the next. */
+                every: number | null;
+            }[];
             entries: {
                 id: string;
                 position: number;
                 kind: string;
                 /** Format: date-time */
                 happenedAt: string;
+                isComing: boolean;
                 text: string;
+                /** @description How strong it was after this of several salts. */
+                running: string | null;
                 reversesId: string | null;
                 isReversed: boolean;
             }[];
@@ -1225,6 +1469,18 @@ export interface components {
             };
             content: {
                 "application/json": components["schemas"]["Batch"];
+            };
+        };
+        /** @description The batch before and after; nothing is written. */
+        Effect: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": {
+                    before: components["schemas"]["BatchNumbers"];
+                    after: components["schemas"]["BatchNumbers"];
+                };
             };
         };
         /** @description A serving on someone's day. */
@@ -1413,7 +1669,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Every started jar, newest first. */
+            /** @description Every jar that holds something, those that ask for something first, and the free jars. */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -1421,6 +1677,13 @@ export interface operations {
                 content: {
                     "application/json": {
                         batches: components["schemas"]["ShelfBatch"][];
+                        emptyJars: {
+                            jarId: string;
+                            name: string;
+                            /** @description How many of it hold nothing. */
+                            free: number;
+                            picture: components["schemas"]["JarPicture"];
+                        }[];
                     };
                 };
             };
@@ -1444,6 +1707,8 @@ export interface operations {
                      * @description The day it was started, when that was not today.
                      */
                     startedOn?: string | null;
+                    /** @description Salting, rinsing and dressing are done; otherwise they begin now. */
+                    isPacked?: boolean | null;
                     requestKey: components["schemas"]["Ulid"];
                 };
             };
@@ -1467,6 +1732,64 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            200: components["responses"]["Batch"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readCourse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Milligrams of sodium in 100 g of each phase from the start to some days ahead. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** Format: date-time */
+                        now: string;
+                        moments: {
+                            /** Format: date-time */
+                            at: string;
+                            piecesPer100g: components["schemas"]["Band"] | null;
+                            brinePer100g: components["schemas"]["Band"] | null;
+                            saucePer100g: components["schemas"]["Band"] | null;
+                        }[];
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    emptyJar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description What is left is thrown away; false puts it back. */
+                    isEmptied: boolean;
+                };
+            };
+        };
         responses: {
             200: components["responses"]["Batch"];
             401: components["responses"]["Refused"];
@@ -1518,6 +1841,24 @@ export interface operations {
             422: components["responses"]["Invalid"];
         };
     };
+    previewReversal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+                entry: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Effect"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
     previewEntry: {
         parameters: {
             query?: never;
@@ -1537,18 +1878,7 @@ export interface operations {
             };
         };
         responses: {
-            /** @description The batch before and after; nothing is written. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        before: components["schemas"]["BatchNumbers"];
-                        after: components["schemas"]["BatchNumbers"];
-                    };
-                };
-            };
+            200: components["responses"]["Effect"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             422: components["responses"]["Invalid"];
@@ -2255,6 +2585,59 @@ export interface operations {
             422: components["responses"]["Invalid"];
         };
     };
+    readLabels: {
+        parameters: {
+            query?: {
+                /** @description Ids with commas between; all jars on the shelf when it is left out. */
+                batches?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What each jar's label says. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        labels: components["schemas"]["Label"][];
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    printLabels: {
+        parameters: {
+            query?: {
+                batches?: string;
+                layout?: "sheet" | "single";
+                copies?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The labels as a PDF, eight on a sheet of A4 or each on a page of its own. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
     readLineage: {
         parameters: {
             query?: never;
@@ -2331,6 +2714,7 @@ export interface operations {
                     /** @description As typed, for example "40 g". */
                     amount: string;
                     phase?: components["schemas"]["Phase"] | null;
+                    way?: components["schemas"]["Way"] | null;
                     /** Format: date */
                     eatenOn?: string | null;
                     requestKey: components["schemas"]["Ulid"];

@@ -1,11 +1,21 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import {
+  keepPreviousData,
+  queryOptions,
+  useMutation,
+  useQuery,
+  useQueryClient,
+  type QueryClient,
+} from '@tanstack/react-query';
+import { useCallback } from 'react';
 import { ulid } from 'ulid';
 import {
   answered,
   api,
+  NO_ANSWER,
   Refusal,
   type BenchAnswer,
   type BenchFields,
+  type Effect,
   type Entry,
   type Formula,
   type FormulaDocument,
@@ -14,6 +24,7 @@ import {
   type Kitchen,
   type NewKitchen,
   type Serving,
+  type Way,
 } from './client';
 
 export const useSession = () =>
@@ -43,14 +54,27 @@ export const useDay = (date: string) =>
   });
 
 /** The bench's answer to what stands on it now. Where it is refused, the last good answer stands beside the reasons. */
-export function useBench(fields: BenchFields | null) {
-  const queries = useQueryClient();
+export function useBench(fields: BenchFields) {
   return useQuery({
+    ...benchAnswer(fields, useQueryClient()),
+    placeholderData: keepPreviousData,
+    // While nobody answers, it asks again by itself.
+    refetchInterval: ({ state }) => (state.data?.refusal?.status === NO_ANSWER ? 2_000 : false),
+  });
+}
+
+/** Asks ahead: the core is at work while the screen is still drawing what was typed. */
+export function useAskBench(): (fields: BenchFields) => void {
+  const queries = useQueryClient();
+  return useCallback((fields) => void queries.prefetchQuery(benchAnswer(fields, queries)), [queries]);
+}
+
+function benchAnswer(fields: BenchFields, queries: QueryClient) {
+  return queryOptions({
     queryKey: ['bench', fields],
-    enabled: fields !== null,
-    queryFn: async ({ signal }) => {
+    queryFn: async ({ signal }): Promise<{ answer: BenchAnswer | null; refusal: Refusal | null }> => {
       try {
-        const answer = await answered(api.POST('/bench', { body: fields as BenchFields, signal }));
+        const answer = await answered(api.POST('/bench', { body: fields, signal }));
         queries.setQueryData(lastGoodAnswer, answer);
         return { answer, refusal: null };
       } catch (refusal) {
@@ -60,7 +84,6 @@ export function useBench(fields: BenchFields | null) {
         throw refusal;
       }
     },
-    placeholderData: keepPreviousData,
     staleTime: 0,
     gcTime: 10_000,
   });
@@ -86,6 +109,7 @@ export const useStartBatch = () =>
         name: string;
         place: 'counter' | 'cool' | 'fridge';
         startedOn: string | null;
+        isPacked: boolean;
         requestKey: string;
       },
     ) => answered(api.POST('/batches', { body })),
@@ -93,26 +117,71 @@ export const useStartBatch = () =>
 
 /** What an entry would do to a batch; nothing is written. */
 export const useEntryPreview = (batch: string, entry: Entry | null) =>
-  useQuery({
-    queryKey: ['batches', batch, 'preview', entry],
-    enabled: entry !== null,
-    queryFn: async ({ signal }) => {
+  useEffectOf(['batches', batch, 'preview', entry], entry !== null, (signal) =>
+    api.POST('/batches/{batch}/preview', {
+      params: { path: { batch } },
+      body: { entry: entry as Entry },
+      signal,
+    }),
+  );
+
+/** What taking an entry back would do; nothing is written. */
+export const useReversalPreview = (batch: string, entry: string | null) =>
+  useEffectOf(['batches', batch, 'reversal', entry], entry !== null, (signal) =>
+    api.POST('/batches/{batch}/entries/{entry}/reversal/preview', {
+      params: { path: { batch, entry: entry ?? '' } },
+      signal,
+    }),
+  );
+
+/** A batch before and after a change, or the reasons against it. */
+function useEffectOf(
+  queryKey: unknown[],
+  enabled: boolean,
+  ask: (signal: AbortSignal) => Promise<{ data?: Effect; error?: unknown; response: Response }>,
+) {
+  return useQuery({
+    queryKey,
+    enabled,
+    queryFn: async ({ signal }): Promise<{ effect: Effect | null; refusal: Refusal | null }> => {
       try {
-        const body = { entry: entry as Entry };
-        const effect = await answered(
-          api.POST('/batches/{batch}/preview', { params: { path: { batch } }, body, signal }),
-        );
-        return { effect, refusal: null };
+        return { effect: await answered(ask(signal)), refusal: null };
       } catch (refusal) {
-        if (refusal instanceof Refusal && refusal.status === 422) {
+        if (refusal instanceof Refusal && refusal.status !== 401) {
           return { effect: null, refusal };
         }
         throw refusal;
       }
     },
-    placeholderData: (last) => (entry === null ? undefined : last),
+    placeholderData: (last) => (enabled ? last : undefined),
     gcTime: 10_000,
   });
+}
+
+/** The sodium of pieces and brine over a batch's life. */
+export const useCourse = (batch: string) =>
+  useQuery({
+    queryKey: ['batches', batch, 'course'],
+    queryFn: () => answered(api.GET('/batches/{batch}/course', { params: { path: { batch } } })),
+  });
+
+/** Which jar fed which. */
+export const useLineage = () =>
+  useQuery({ queryKey: ['lineage'], queryFn: () => answered(api.GET('/lineage')) });
+
+/** What the labels say: of the batches asked for, or of all on the shelf. */
+export const useLabels = (batches: string) =>
+  useQuery({
+    queryKey: ['labels', batches],
+    queryFn: async () =>
+      (await answered(api.GET('/labels', { params: { query: batches === '' ? {} : { batches } } }))).labels,
+  });
+
+/** Takes a batch off the shelf, or puts it back. */
+export const useEmptyJar = () =>
+  useChange(({ batch, isEmptied }: { batch: string; isEmptied: boolean }) =>
+    answered(api.PUT('/batches/{batch}/emptied', { params: { path: { batch } }, body: { isEmptied } })),
+  );
 
 export const useWriteEntry = (batch: string) =>
   useChange((body: { entry: Entry; requestKey: string }) =>
@@ -131,6 +200,7 @@ export const useServe = () =>
       personId: string;
       amount: string;
       phase?: Serving['phase'] | null;
+      way?: Way | null;
       eatenOn?: string | null;
       requestKey: string;
     }) => answered(api.POST('/servings', { body })),

@@ -8,6 +8,7 @@ import { FormulaEditorView } from '../views/formulas/FormulaEditorView';
 import { FormulasView } from '../views/formulas/FormulasView';
 import { FormulaView } from '../views/formulas/FormulaView';
 import { KitchenView } from '../views/kitchen/KitchenView';
+import { LabelsView } from '../views/labels/LabelsView';
 import { ShelfView } from '../views/shelf/ShelfView';
 import { SignInView } from '../views/signin/SignInView';
 import { TodayView } from '../views/today/TodayView';
@@ -53,6 +54,7 @@ function Rooms() {
         <Route path="/formulas/new" element={<FormulaEditorView />} />
         <Route path="/formulas/:formulaId" element={<FormulaView />} />
         <Route path="/formulas/:formulaId/change" element={<FormulaEditorView />} />
+        <Route path="/labels" element={<LabelsView />} />
         <Route path="/kitchen" element={<KitchenView />} />
         <Route path="*" element={<Navigate to="/today" replace />} />
       </Route>

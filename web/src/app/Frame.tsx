@@ -3,6 +3,7 @@ import { useCallback, useState } from 'react';
 import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import type { Session } from '../api/client';
 import { useSignOut } from '../api/queries';
+import { Instruments, READ_KEY } from '../instruments/Instruments';
 import { keys, useKey, type Key } from './keys';
 import './Frame.css';
 
@@ -49,6 +50,7 @@ export function Frame({ household }: { household: NonNullable<Session['household
         </nav>
         <div className="frame-house">
           <span className="frame-name">{household.name}</span>
+          <Instruments />
           <Button type="text" title="Keys (?)" aria-label="Keys" onClick={() => setShowsKeys(true)}>
             ?
           </Button>
@@ -68,7 +70,10 @@ export function Frame({ household }: { household: NonNullable<Session['household
             </li>
           ))}
         </ul>
-        <p className="soft">Keys work whenever you are not typing in a field.</p>
+        <p className="soft">
+          These work whenever you are not typing in a field. {READ_KEY} works in one: it reads the scale, the
+          thermometer or the salinity meter into it.
+        </p>
       </Modal>
     </div>
   );

@@ -8,6 +8,7 @@ export const keys = [
   { key: 'f', does: 'Formulas' },
   { key: 'k', does: 'Kitchen' },
   { key: 'u', does: 'Undo the last serving' },
+  { key: '/', does: 'Find a jar on the shelf; arrows go from jar to jar' },
   { key: '?', does: 'This sheet' },
 ] as const;
 

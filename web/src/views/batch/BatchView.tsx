@@ -1,28 +1,30 @@
-import { App, Button, Input, Popconfirm, Select } from 'antd';
+import { App, Button } from 'antd';
 import dayjs from 'dayjs';
-import { useState } from 'react';
-import { Link, useParams } from 'react-router';
-import type { Batch, Serving } from '../../api/client';
-import { requestKey, useBatch, useServe, useTakeBack, useUndoServing } from '../../api/queries';
-import { grams, mg, percent, sodium, sodiumBand } from '../../app/numbers';
+import { Link, useNavigate, useParams } from 'react-router';
+import type { Batch } from '../../api/client';
+import { useBatch, useCourse, useEmptyJar } from '../../api/queries';
+import { grams, percent, sodium, sodiumBand } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
+import { Advice } from '../../app/Advice';
+import { Course } from '../../drawings/Course';
 import { JarDrawing } from '../../drawings/JarDrawing';
-import { shade } from '../../drawings/jarShape';
+import { SaltFlow } from '../../drawings/SaltFlow';
 import { days } from '../shelf/days';
+import { Life } from './Life';
+import { Lineage } from './Lineage';
+import { Serve } from './Serve';
+import { phaseWords, placeWords, streamColour, streamWords } from './words';
 import { WriteDown } from './WriteDown';
 import './BatchView.css';
 
-const phaseNames = { pieces: 'Pieces', brine: 'Brine', sauce: 'Mash' } as const;
-const placeNames = { counter: 'on the counter', cool: 'in the cool place', fridge: 'in the fridge' } as const;
-
-/** One jar: what is in it, where its salt is, and who eats from it. */
+/** One jar: what is in it, where its salt is and was, and who eats from it. */
 export function BatchView() {
   const { batchId = '' } = useParams();
   const batch = useBatch(batchId);
   if (!batch.data) {
     return <PageState query={batch} />;
   }
-  return <Whole batch={batch.data} />;
+  return <Whole key={batchId} batch={batch.data} />;
 }
 
 function Whole({ batch }: { batch: Batch }) {
@@ -30,24 +32,27 @@ function Whole({ batch }: { batch: Batch }) {
 
   return (
     <div className="batch">
-      <div className="batch-jar">
-        {batch.jar && (
-          <JarDrawing
-            jar={batch.jar}
-            scale={1.75}
-            label={`${batch.name}, drawn`}
-            seed={batch.id}
-            showsLevels
-          />
-        )}
+      <div>
+        <div className="batch-jar">
+          {batch.jar && (
+            <JarDrawing
+              jar={batch.jar}
+              scale={1.55}
+              label={`${batch.name}, drawn`}
+              seed={batch.id}
+              showsLevels
+            />
+          )}
+        </div>
+        <Tag batch={batch} />
       </div>
       <div>
         <h1>{batch.name}</h1>
         <p className="soft">
           {batch.methodLabel}
           {batch.strengthPercent !== null &&
-            `, ${percent(batch.strengthPercent)} ${batch.strengthBasis}`}; {batch.jarName},{' '}
-          {placeNames[batch.place]}, {days(batch.dayCount)}
+            `, ${percent(batch.strengthPercent)} ${batch.strengthBasis}`}; {batch.jarName ?? 'no jar'},{' '}
+          {placeWords[batch.place]}, {days(batch.dayCount)}
         </p>
         <section aria-label="Sodium in 100 g">
           <div className="phases">
@@ -55,16 +60,21 @@ function Whole({ batch }: { batch: Batch }) {
               <div
                 key={phase.phase}
                 className="phase"
-                style={{ borderColor: phaseColour(batch, phase.phase) }}
+                style={{ borderColor: streamColour(batch, phase.phase) }}
               >
-                {phaseNames[phase.phase]}, {grams(phase.grams)}
+                {phaseWords[phase.phase]}, {grams(phase.grams)}
                 <span className="figure" data-testid={`${phase.phase}-per-100g`}>
                   {sodium(phase.per100g)}
                 </span>
-                <span className="soft">sodium in 100 g; {sodiumBand(phase.per100g)}</span>
+                <span className="soft">
+                  sodium in 100 g{sodiumBand(phase.per100g) && `; ${sodiumBand(phase.per100g)}`}
+                </span>
               </div>
             ))}
           </div>
+          <Advice advice={batch.advice} />
+          {batch.phases.length === 0 && <p className="soft">Nothing is left in it.</p>}
+          <OverTime batch={batch} />
           {widest && widest.sharePercent > 30 && (
             <p className="soft">
               The band comes mostly ({Math.round(widest.sharePercent)} %) from {widest.label}.
@@ -72,8 +82,9 @@ function Whole({ batch }: { batch: Batch }) {
             </p>
           )}
         </section>
-        <ServeFrom batch={batch} />
-        <Whereabouts batch={batch} />
+        <Serve batch={batch} />
+        <Flow batch={batch} />
+        <Lineage batch={batch} />
       </div>
       <aside>
         <WriteDown batch={batch} />
@@ -83,185 +94,119 @@ function Whole({ batch }: { batch: Batch }) {
   );
 }
 
-function phaseColour(batch: Batch, place: string): string {
-  switch (place) {
-    case 'pieces':
-    case 'sauce':
-      return batch.colour;
-    case 'brine':
-      return '#cbbf7c';
-    case 'eaten':
-      return shade(batch.colour, -0.45);
-    case 'given_away':
-      return '#6f8fa0';
-    default:
-      return '#a0978c';
-  }
-}
-
-function ServeFrom({ batch }: { batch: Batch }) {
+/** What hangs on the jar: its days, and what one does with the jar as a whole. */
+function Tag({ batch }: { batch: Batch }) {
   const { message } = App.useApp();
-  const serve = useServe();
-  const undo = useUndoServing();
-  const [amounts, setAmounts] = useState<Record<string, string>>({});
-  const [phase, setPhase] = useState<Serving['phase']>(batch.servedPhase);
-  const [complaint, setComplaint] = useState<{ personId: string; text: string } | null>(null);
-
-  const give = (personId: string, amount: string) => {
-    setComplaint(null);
-    serve.mutate(
-      { batchId: batch.id, personId, amount, phase, requestKey: requestKey() },
+  const empty = useEmptyJar();
+  const navigate = useNavigate();
+  const on = (date: string | null | undefined) => (date ? dayjs(date).format('D MMM') : null);
+  const put = (isEmptied: boolean) =>
+    empty.mutate(
+      { batch: batch.id, isEmptied },
       {
-        onSuccess: (serving) =>
-          void message.open({
-            type: 'success',
-            duration: 8,
-            content: (
-              <span>
-                {serving.personName}: {grams(serving.grams)}, {sodium(serving.sodium)}.{' '}
-                <Button
-                  type="link"
-                  onClick={() => {
-                    undo.mutate(serving.id);
-                    message.destroy();
-                  }}
-                >
-                  Undo
-                </Button>
-              </span>
-            ),
-          }),
-        onError: (refusal) => setComplaint({ personId, text: refusal.of('amount') ?? refusal.message }),
+        onSuccess: () => {
+          void message.success(
+            isEmptied ? 'The jar is empty and free again.' : 'Back on the shelf, with what was in it.',
+          );
+          void navigate(isEmptied ? '/shelf' : `/shelf/${batch.id}`);
+        },
+        onError: (refusal) => void message.error(refusal.of('isEmptied') ?? refusal.message, 8),
       },
     );
-  };
 
   return (
-    <section aria-label="Serve">
-      <div
-        style={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', marginBottom: 8 }}
-      >
-        <h2>Serve</h2>
-        {batch.phases.length > 1 && (
-          <Select
-            aria-label="What to serve"
-            value={phase}
-            onChange={setPhase}
-            style={{ width: 170 }}
-            options={batch.phases.map((one) => ({
-              value: one.phase,
-              label: one.phase === 'pieces' ? 'drained pieces' : `${one.phase} only`,
-            }))}
-          />
+    <div className="batch-tag">
+      <dl>
+        <dt>started</dt>
+        <dd>{on(batch.startedOn)}</dd>
+        {on(batch.window?.youngOn) && (
+          <>
+            <dt>look on</dt>
+            <dd>{on(batch.window?.youngOn)}</dd>
+          </>
         )}
+        {on(batch.window?.readyOn) && (
+          <>
+            <dt>ready</dt>
+            <dd>
+              {on(batch.window?.readyOn)}
+              {on(batch.window?.longOn) && ` – ${on(batch.window?.longOn) ?? ''}`}
+            </dd>
+          </>
+        )}
+        <dt>cultures</dt>
+        <dd>{batch.isLive ? 'live' : 'not live'}</dd>
+        {batch.allergens.length > 0 && (
+          <>
+            <dt>contains</dt>
+            <dd>{batch.allergens.join(', ')}</dd>
+          </>
+        )}
+        {batch.emptiedOn !== null && (
+          <>
+            <dt>emptied</dt>
+            <dd>{on(batch.emptiedOn)}</dd>
+          </>
+        )}
+      </dl>
+      <div className="words">
+        <Link className="as-button" to={`/labels?batches=${batch.id}`}>
+          Label
+        </Link>
+        <Button type="text" loading={empty.isPending} onClick={() => put(batch.emptiedOn === null)}>
+          {batch.emptiedOn === null ? 'Empty the jar' : 'Put it back'}
+        </Button>
       </div>
-      {batch.portions.map((portion) => {
-        const amount = amounts[portion.personId] ?? `${portion.grams} g`;
-        const isUsual = amount === `${portion.grams} g` && phase === batch.servedPhase;
-        return (
-          <div key={portion.personId}>
-            <div className="serve-row">
-              <span>{portion.name}</span>
-              <Input
-                aria-label={`Amount for ${portion.name}`}
-                value={amount}
-                onChange={(event) => setAmounts({ ...amounts, [portion.personId]: event.target.value })}
-              />
-              <span className="soft">
-                {isUsual &&
-                  (portion.sodium
-                    ? `${sodium(portion.sodium)}, ${percent((portion.sodium.typical / portion.targetMg) * 100)} of target`
-                    : 'less than that is left')}
-              </span>
-              <Button
-                aria-label={`Serve ${portion.name}`}
-                loading={serve.isPending && serve.variables.personId === portion.personId}
-                onClick={() => give(portion.personId, amount)}
-              >
-                Serve
-              </Button>
-            </div>
-            {complaint?.personId === portion.personId && (
-              <p className="complaint" role="alert">
-                {complaint.text}
-              </p>
-            )}
-          </div>
-        );
-      })}
-    </section>
+    </div>
   );
 }
 
-const placeWords: Record<string, string> = {
-  pieces: 'in the pieces',
-  brine: 'in the brine',
-  sauce: 'in the mash',
-  eaten: 'eaten',
-  discarded: 'not used',
-  given_away: 'given to other jars',
-};
+/** The sodium of its parts from the first day to some days ahead. */
+function OverTime({ batch }: { batch: Batch }) {
+  const course = useCourse(batch.id);
+  if (!course.data || course.data.moments.length < 2) {
+    return null;
+  }
+  const { moments, now } = course.data;
+  const lines = (['pieces', 'brine', 'sauce'] as const)
+    .map((phase) => ({
+      name: phaseWords[phase],
+      colour: streamColour(batch, phase),
+      values: moments.map((moment) => moment[`${phase}Per100g`]),
+    }))
+    .filter((line) => line.values.some((value) => value !== null));
 
-function Whereabouts({ batch }: { batch: Batch }) {
-  const whole = batch.whereabouts.reduce((sum, part) => sum + part.sodiumMg, 0);
+  return (
+    <Course
+      moments={moments.map(({ at }) => Date.parse(at))}
+      now={Date.parse(now)}
+      lines={lines}
+      marks={marksOf(batch)}
+    />
+  );
+}
+
+/** Moments at which something was done to it, each once. */
+const marksOf = (batch: Batch): number[] => [
+  ...new Set(
+    batch.entries
+      .filter((entry) => !entry.isReversed && entry.reversesId === null)
+      .map((entry) => Date.parse(entry.happenedAt)),
+  ),
+];
+
+function Flow({ batch }: { batch: Batch }) {
+  const streams = (side: Batch['flow']['from']) =>
+    side.map(({ name, sodiumMg }) => ({
+      name: streamWords[name] ?? name,
+      sodiumMg,
+      colour: streamColour(batch, name),
+    }));
+
   return (
     <section aria-label="Where the salt went">
       <h2>Where the salt went</h2>
-      <div className="where" aria-hidden="true">
-        {batch.whereabouts.map((part) => (
-          <span
-            key={part.place}
-            style={{ flex: part.sodiumMg / whole, background: phaseColour(batch, part.place) }}
-          />
-        ))}
-      </div>
-      <ul className="quiet-list where-list">
-        {batch.whereabouts.map((part) => (
-          <li key={part.place}>
-            <i style={{ background: phaseColour(batch, part.place) }} />
-            {placeWords[part.place]} {mg(part.sodiumMg)}
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
-}
-
-function Life({ batch }: { batch: Batch }) {
-  const { message } = App.useApp();
-  const takeBack = useTakeBack(batch.id);
-  const undo = (entry: string) =>
-    takeBack.mutate(entry, {
-      onError: (refusal) => void message.error(refusal.of('entry') ?? refusal.message, 8),
-    });
-
-  return (
-    <section aria-label="Its life so far">
-      <h2>Its life so far</h2>
-      <ul className="quiet-list life">
-        {batch.entries.toReversed().map((entry) => (
-          <li key={entry.id}>
-            <span className="soft">{dayjs(entry.happenedAt).format('D MMM')}</span>
-            <span className={entry.isReversed ? 'taken-back' : undefined}>{entry.text}</span>
-            {!entry.isReversed && entry.reversesId === null && (
-              <Popconfirm
-                title="Was this a mistake?"
-                description="It stays in the jar's life, struck out."
-                okText="Take it back"
-                cancelText="No"
-                onConfirm={() => undo(entry.id)}
-              >
-                <Button type="text" size="small" aria-label={`Take back: ${entry.text}`}>
-                  ×
-                </Button>
-              </Popconfirm>
-            )}
-          </li>
-        ))}
-      </ul>
-      <p>
-        <Link to="/shelf">Back to the shelf</Link>
-      </p>
+      <SaltFlow from={streams(batch.flow.from)} to={streams(batch.flow.to)} jar={batch.name} />
     </section>
   );
 }

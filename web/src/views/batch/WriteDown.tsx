@@ -1,8 +1,9 @@
 import { App, Button, InputNumber, Select } from 'antd';
 import { useState } from 'react';
-import type { Batch, BatchNumbers, Refusal } from '../../api/client';
+import type { Batch, Refusal } from '../../api/client';
 import { requestKey, useEntryPreview, useKitchen, useShelf, useWriteEntry } from '../../api/queries';
-import { grams, sodium } from '../../app/numbers';
+import { kept, useKept } from '../../app/kept';
+import { Effect } from './Effect';
 import {
   entryOf,
   happenings,
@@ -12,41 +13,45 @@ import {
   type Told,
 } from './happenings';
 
-const phaseWords = { pieces: 'pieces', brine: 'brine', sauce: 'mash' } as const;
-const nothingTold: Told = { grams: null, percent: null, saltId: null, jarId: null };
+/** What is being written down, and of what. */
+type Draft = Told & { what: HappeningName | null };
+
+const nothing: Draft = { what: null, grams: null, percent: null, saltId: null, jarId: null };
 
 /** Something happened to a jar: what it does is seen before it is written. */
 export function WriteDown({ batch }: { batch: Batch }) {
   const { message } = App.useApp();
   const kitchen = useKitchen();
   const shelf = useShelf();
-  const [what, setWhat] = useState<HappeningName | null>(null);
-  const [told, setTold] = useState(nothingTold);
+  const [told, change, forget] = useKept<Draft>(keptAs(batch.id), () => draftOf(batch.id));
+  const { what } = told;
   const [key, setKey] = useState(requestKey);
   const entry = what === null ? null : entryOf(what, told);
   const preview = useEntryPreview(batch.id, entry);
   const write = useWriteEntry(batch.id);
   const refusal = write.error ?? preview.data?.refusal ?? null;
 
-  const begin = (next: HappeningName | null) => {
-    setWhat(next);
-    setTold(nothingTold);
+  const tell = (part: Partial<Draft>) => {
+    change(part);
     setKey(requestKey());
     write.reset();
   };
-  const tell = (change: Partial<Told>) => {
-    setTold({ ...told, ...change });
-    setKey(requestKey());
-    write.reset();
-  };
+  const begin = (next: HappeningName | null) => tell({ ...nothing, what: next });
   const keep = () =>
     entry &&
     write.mutate(
       { entry, requestKey: key },
       {
-        onSuccess: () => {
-          begin(null);
-          void message.success('Written down.');
+        onSuccess: (after) => {
+          forget();
+          setKey(requestKey());
+          const others = writtenElsewhere(batch, after);
+          void message.success(
+            others === ''
+              ? 'Written down.'
+              : `Written down. Another window had written meanwhile: ${others}.`,
+            others === '' ? 3 : 10,
+          );
         },
       },
     );
@@ -60,6 +65,7 @@ export function WriteDown({ batch }: { batch: Batch }) {
         min={0}
         value={told.grams}
         onChange={(next) => tell({ grams: next })}
+        data-takes="weight"
         suffix="g"
       />
     ),
@@ -72,6 +78,7 @@ export function WriteDown({ batch }: { batch: Batch }) {
         step={0.1}
         value={told.percent}
         onChange={(next) => tell({ percent: next })}
+        data-takes="strength"
         suffix="%"
       />
     ),
@@ -108,6 +115,7 @@ export function WriteDown({ batch }: { batch: Batch }) {
           placeholder="what?"
           value={what}
           allowClear
+          virtual={false}
           listHeight={460}
           onChange={(next) => begin(next ?? null)}
           options={happeningsOf(batch)}
@@ -136,31 +144,22 @@ export function WriteDown({ batch }: { batch: Batch }) {
   );
 }
 
-/** Each part of the jar as it is and as it would be. */
-function Effect({ before, after }: { before: BatchNumbers; after: BatchNumbers }) {
-  return (
-    <table className="effect" aria-label="What it does">
-      <tbody>
-        {after.phases.map((then) => {
-          const now = before.phases.find(({ phase }) => phase === then.phase);
-          return (
-            <tr key={then.phase}>
-              <th scope="row">{phaseWords[then.phase]}</th>
-              <td className="soft">{now ? `${grams(now.grams)}, ${sodium(now.per100g)}` : 'none'}</td>
-              <td aria-hidden="true">→</td>
-              <td data-testid={`${then.phase}-after`}>
-                {grams(then.grams)}, {sodium(then.per100g)}
-              </td>
-            </tr>
-          );
-        })}
-      </tbody>
-      <caption>
-        weight, and sodium in 100 g, at once
-        {after.phases.length > 1 && '; the pieces follow the brine over hours'}
-      </caption>
-    </table>
-  );
+const keptAs = (batch: string): string => `tempesal.told.${batch}`;
+
+/** What was being written down when the page was left; a happening that is known no longer is forgotten. */
+function draftOf(batch: string): Draft {
+  const draft = { ...nothing, ...kept<Draft>(keptAs(batch)) };
+  return draft.what !== null && draft.what in happenings ? draft : nothing;
+}
+
+/** What came into the jar's life beside the one entry that was just written, in words. */
+function writtenElsewhere(before: Batch, after: Batch): string {
+  return after.entries
+    .filter(({ id }) => before.entries.every((entry) => entry.id !== id))
+    .toSorted((a, b) => a.position - b.position)
+    .slice(0, -1)
+    .map(({ text }) => text)
+    .join(', ');
 }
 
 function firstSentence(refusal: Refusal): string {

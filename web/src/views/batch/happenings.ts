@@ -58,10 +58,40 @@ export const happenings = {
     needsBrine: true,
     entry: ({ grams }) => ({ kind: 'freshen', water: grams }),
   },
+  brineTaken: {
+    words: 'brine taken out',
+    asks: ['grams'],
+    needsBrine: true,
+    entry: ({ grams }) => ({ kind: 'discard', phase: 'brine', grams }),
+  },
+  drained: {
+    words: 'all of its brine poured off',
+    asks: [],
+    needsBrine: true,
+    entry: () => ({ kind: 'drain' }),
+  },
+  blended: {
+    words: 'blended into one',
+    asks: [],
+    needsBrine: true,
+    entry: () => ({ kind: 'blend' }),
+  },
+  heated: { words: 'heated', asks: [], entry: () => ({ kind: 'heat' }) },
   ranOver: {
     words: 'brine ran over',
     asks: ['grams'],
+    needsBrine: true,
     entry: ({ grams }) => ({ kind: 'overflow', grams }),
+  },
+  driedAway: {
+    words: 'water dried away',
+    asks: ['grams'],
+    entry: ({ grams }) => ({ kind: 'evaporate', grams }),
+  },
+  leaked: {
+    words: 'water leaked in from the weight',
+    asks: ['grams'],
+    entry: ({ grams }) => ({ kind: 'leak', grams }),
   },
   brineRead: {
     words: 'brine measured',

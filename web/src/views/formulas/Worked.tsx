@@ -1,8 +1,7 @@
 import { Fragment } from 'react';
 import type { FormulaWorked } from '../../api/client';
+import { Advice } from '../../app/Advice';
 import { grams, mg, percent, sodium, sodiumBand } from '../../app/numbers';
-
-const weightWords = { note: 'Good to know', careful: 'Mind this', stop: 'This cannot be' } as const;
 
 /** What the core makes of a formula: a serving, the members, the salt against its floor, cautions. */
 export function Worked({ worked }: { worked: FormulaWorked }) {
@@ -61,16 +60,7 @@ export function Worked({ worked }: { worked: FormulaWorked }) {
         ))}
         {!worked.allergens.includes('milk') && <span className="word">no dairy</span>}
       </div>
-      {worked.advice.length > 0 && (
-        <ul className="quiet-list advice" aria-label="Advice">
-          {worked.advice.map((advice) => (
-            <li key={advice.code} className={advice.weight}>
-              <b>{weightWords[advice.weight]}</b>
-              {advice.text}
-            </li>
-          ))}
-        </ul>
-      )}
+      <Advice advice={worked.advice} />
       {worked.cautions.length > 0 && (
         <ul className="cautions" aria-label="Cautions">
           {worked.cautions.map((text) => (

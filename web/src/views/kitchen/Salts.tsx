@@ -98,7 +98,7 @@ function WeighDrawer({ salt, close }: { salt: KitchenSalt; close: () => void }) 
           <Segmented value={spoon} onChange={setSpoon} options={['tsp', 'tbsp'] as const} />
         </Field>
         <Field label="Weight of the salt" name="grams" refusal={calibrate.error}>
-          <InputNumber value={weight} onChange={setWeight} suffix="g" step={0.1} />
+          <InputNumber data-takes="weight" value={weight} onChange={setWeight} suffix="g" step={0.1} />
         </Field>
       </div>
     </KeepDrawer>

@@ -1,10 +1,15 @@
+import { Input, Segmented } from 'antd';
+import { useRef, useState } from 'react';
 import { Link } from 'react-router';
-import type { ShelfBatch } from '../../api/client';
+import type { EmptyJar, ShelfBatch } from '../../api/client';
 import { useShelf } from '../../api/queries';
+import { useKey } from '../../app/keys';
 import { grams, mg, percent } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { JarDrawing } from '../../drawings/JarDrawing';
+import { putOnBench } from '../bench/draft';
 import { days } from './days';
+import { moveAlong } from './moveAlong';
 import './ShelfView.css';
 
 const places = [
@@ -13,54 +18,106 @@ const places = [
   { id: 'fridge', name: 'In the fridge' },
 ] as const;
 
+const filters = {
+  all: { says: 'all', keeps: () => true },
+  wanting: { says: 'wants something', keeps: (batch: ShelfBatch) => batch.attention !== null },
+  ready: { says: 'ready to eat', keeps: (batch: ShelfBatch) => batch.isReady },
+} as const;
+
+type Filter = keyof typeof filters;
+
 const SCALE = 1.06;
 
-/** Every started jar where it stands, all in one proportion. */
+/** Up to this rank it is more than a day's chore. */
+const PRESSING = 20;
+
+/** Every jar where it stands, all in one proportion, those that ask for something first; then those that are free. */
 export function ShelfView() {
   const shelf = useShelf();
+  const [filter, setFilter] = useState<Filter>('all');
+  const [sought, setSought] = useState('');
+  const search = useRef<HTMLDivElement>(null);
+  useKey('/', () => search.current?.querySelector('input')?.focus());
   if (!shelf.data) {
     return <PageState query={shelf} />;
   }
-  const { batches } = shelf.data;
-  if (batches.length === 0) {
-    return (
-      <div className="page-state">
-        <h1>An empty shelf</h1>
-        <p>
-          A head of cabbage, a jar and some salt are enough for the first one.{' '}
-          <Link to="/bench">Go to the bench.</Link>
-        </p>
-      </div>
+  const { batches, emptyJars } = shelf.data;
+  const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
+  const shown = batches
+    .filter(filters[filter].keeps)
+    .filter((batch) =>
+      words.every((word) =>
+        `${batch.name} ${batch.methodLabel} ${batch.jarName ?? ''}`.toLowerCase().includes(word),
+      ),
     );
-  }
 
   return (
-    <div className="boards">
-      {places.map((place) => {
-        const here = batches.filter((batch) => batch.place === place.id);
-        return here.length === 0 ? null : <Board key={place.id} name={place.name} batches={here} />;
-      })}
-    </div>
-  );
-}
-
-function Board({ name, batches }: { name: string; batches: ShelfBatch[] }) {
-  return (
-    <section className="board" aria-label={name}>
-      <h2>{name}</h2>
-      <div className="board-jars">
-        {batches.map((batch) => (
-          <JarOnBoard key={batch.id} batch={batch} />
-        ))}
+    <div>
+      {batches.length === 0 ? (
+        <div className="page-state">
+          <h1>An empty shelf</h1>
+          <p>
+            A head of cabbage, a jar and some salt are enough for the first one.{' '}
+            <Link to="/bench">Go to the bench.</Link>
+          </p>
+        </div>
+      ) : (
+        <div className="shelf-head" ref={search}>
+          <Input
+            aria-label="Find a jar"
+            placeholder="find a jar ( / )"
+            allowClear
+            value={sought}
+            onChange={(event) => setSought(event.target.value)}
+          />
+          <Segmented
+            aria-label="Which jars"
+            value={filter}
+            onChange={setFilter}
+            options={(Object.keys(filters) as Filter[]).map((one) => ({
+              value: one,
+              label: `${filters[one].says} ${String(batches.filter(filters[one].keeps).length)}`,
+            }))}
+          />
+          <Link className="as-button" to="/labels">
+            Labels
+          </Link>
+        </div>
+      )}
+      {batches.length > 0 && shown.length === 0 && <p className="soft">No jar on the shelf is like that.</p>}
+      <div className="boards" onKeyDown={moveAlong}>
+        {places.map((place) => {
+          const here = shown.filter((batch) => batch.place === place.id);
+          return here.length === 0 ? null : (
+            <section key={place.id} className="board" aria-label={place.name}>
+              <h2>{place.name}</h2>
+              <div className="board-jars">
+                {here.map((batch) => (
+                  <JarOnBoard key={batch.id} batch={batch} />
+                ))}
+              </div>
+            </section>
+          );
+        })}
+        {filter === 'all' && words.length === 0 && emptyJars.length > 0 && (
+          <section className="board is-empty" aria-label="Empty jars">
+            <h2>Empty</h2>
+            <div className="board-jars">
+              {emptyJars.map((jar) => (
+                <FreeJar key={jar.jarId} jar={jar} />
+              ))}
+            </div>
+          </section>
+        )}
       </div>
-    </section>
+    </div>
   );
 }
 
 function JarOnBoard({ batch }: { batch: ShelfBatch }) {
   const strength =
-    batch.strengthPercent === null ? '' : `${percent(batch.strengthPercent)} ${batch.strengthBasis}`;
-  const width = Math.max(150, batch.name.length * 7.4 + 16, (batch.jar?.bodyMm ?? 90) * SCALE + 40);
+    batch.strengthPercent === null ? '' : `, ${percent(batch.strengthPercent)} ${batch.strengthBasis}`;
+  const width = Math.max(158, batch.name.length * 7.4 + 16, (batch.jar?.bodyMm ?? 90) * SCALE + 40);
 
   return (
     <Link to={`/shelf/${batch.id}`} className="board-jar" style={{ width }}>
@@ -69,10 +126,10 @@ function JarOnBoard({ batch }: { batch: ShelfBatch }) {
           <JarDrawing
             jar={batch.jar}
             scale={SCALE}
-            label={`${batch.jarName ?? 'Jar'}, ${strength}`}
+            label={`${batch.jarName ?? 'Jar'}${strength}`}
             seed={batch.id}
           />
-          <span className="tag" style={{ left: '50%', top: '46%' }}>
+          <span className={`tag${batch.attention ? ' is-asking' : ''}`} style={{ left: '50%', top: '46%' }}>
             {days(batch.dayCount)}
           </span>
         </span>
@@ -82,10 +139,31 @@ function JarOnBoard({ batch }: { batch: ShelfBatch }) {
         <span className="soft">
           {batch.servingsLeft === 0
             ? `${grams(batch.gramsLeft)} left`
-            : `${batch.servingsLeft} servings left`}
-          <br />
-          {mg(Math.round(batch.sodiumPer100g / 10) * 10)} in 100 g
+            : `${String(batch.servingsLeft)} servings left`}
+          , {mg(Math.round(batch.sodiumPer100g / 10) * 10)} in 100 g
         </span>
+        {batch.attention && (
+          <span className={`board-asks${batch.attention.rank <= PRESSING ? ' is-pressing' : ''}`}>
+            {batch.attention.text}
+          </span>
+        )}
+      </span>
+    </Link>
+  );
+}
+
+function FreeJar({ jar }: { jar: EmptyJar }) {
+  return (
+    <Link
+      to="/bench"
+      className="board-jar"
+      style={{ width: Math.max(128, jar.picture.bodyMm * SCALE + 26) }}
+      onClick={() => putOnBench(jar.jarId)}
+    >
+      <JarDrawing jar={jar.picture} scale={SCALE} label={`${jar.name}, empty`} seed={jar.jarId} />
+      <span className="board-name">
+        <b>{jar.name}</b>
+        <span className="soft">{jar.free} free</span>
       </span>
     </Link>
   );

@@ -2,11 +2,18 @@
 
 declare(strict_types=1);
 
-namespace Tempesal\Core\Formula;
+namespace Tempesal\Core\Bench;
 
-use Tempesal\Core\Jar\JarFit;
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Formula\Advice;
+use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Formula\SaltFloor;
+use Tempesal\Core\Formula\Weight;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Strength;
+use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Produce\PieceShape;
+use Tempesal\Core\Question\Questions;
 use Tempesal\Core\Salt\Basis;
 use Tempesal\Core\Salt\SaltNotes;
 use Tempesal\Core\Salt\SodiumChloride;
@@ -16,17 +23,23 @@ use Tempesal\Core\Salt\SodiumChloride;
  */
 final class BenchAdvice
 {
+    /** Below this share of its floor the salt is called short; the last tenth of a gram is forgiven. */
+    private const FORGIVEN = 0.995;
+
     /** @return list<Advice> heaviest first */
     public static function on(Making $making): array
     {
         $all = array_values(array_filter([
             self::floor($making),
+            self::sodiumOutOfReach($making),
             self::highMark($making),
             self::undissolved($making),
             self::tooFull($making),
             self::overRim($making),
             self::juice($making),
             self::hollow($making),
+            in_array(Allergen::Egg, $making->state->allergens(), true) ? Advice::rawEgg() : null,
+            $making->sheet->method->isFerment() && ! $making->state->live ? Advice::notLive() : null,
             ...self::salt($making),
         ]));
         $order = [Weight::Stop->value => 0, Weight::Careful->value => 1, Weight::Note->value => 2];
@@ -37,32 +50,57 @@ final class BenchAdvice
 
     private static function floor(Making $making): ?Advice
     {
-        $contents = $making->contents;
-        $checks = match ($making->sheet->method) {
-            Method::DrySalting, Method::Mash => [SaltFloor::of($making->sheet->method)],
-            Method::PouredBrine => [
-                [Basis::OfWater, $making->sheet->vegetable->brineFloor],
-                [Basis::OfEverything, SaltFloor::FERMENTING],
-            ],
-            Method::EquilibriumBrine => [[Basis::OfEverything, max(SaltFloor::FERMENTING, $making->sheet->vegetable->brineFloor / 2.0)]],
-            default => [],
+        $method = $making->sheet->method;
+        $vegetable = $making->sheet->vegetable;
+        $checks = match ($method) {
+            Method::PouredBrine => [[Basis::OfWater, $vegetable->brineFloor], [Basis::OfEverything, SaltFloor::FERMENTING]],
+            Method::EquilibriumBrine => [[Basis::OfEverything, max(SaltFloor::FERMENTING, $vegetable->brineFloor / 2.0)]],
+            Method::Transform => [],
+            default => [SaltFloor::of($method), ...($method->isDressed() ? [[Basis::OfEverything, SaltFloor::FERMENTING]] : [])],
         };
         foreach ($checks as [$basis, $least]) {
-            $share = $contents->shareOrNull($basis);
-            if ($share !== null && $share < $least * 0.995) {
-                return new Advice('below_floor', Weight::Careful, sprintf(
+            $share = $making->strength($basis);
+            if ($share === null || $share >= $least * self::FORGIVEN) {
+                continue;
+            }
+
+            return new Advice('below_floor', Weight::Careful, $method->isFerment()
+                ? sprintf(
                     'Only %s %s. Below %s %s the wrong microbes can win: salt is part of the safety. Lower the sodium later, by rinsing, draining or a smaller serving.',
                     self::percent($share), $basis->label(), self::percent($least), $basis->label(),
-                ));
-            }
+                )
+                : sprintf('Only %s %s. A quick pickle is made in %s or more; weaker, treat it as fresh food.', self::percent($share), $basis->label(), self::percent($least)));
         }
 
         return null;
     }
 
+    /** The serving cannot hold so little: the salt stays at the floor, and what else would bring it there is said. */
+    private static function sodiumOutOfReach(Making $making): ?Advice
+    {
+        if ($making->unreachedMg === null) {
+            return null;
+        }
+        [$basis, $floor] = SaltFloor::of($making->sheet->method);
+        $asked = ['sodiumMg' => $making->unreachedMg, 'phase' => $making->servedPhase()->value];
+        $ways = [Questions::read(Fields::of(['question' => 'portion', ...$asked]))->answer($making->finished)->sentence];
+        if ($making->servedPhase() === Phase::Pieces) {
+            $ways[] = Questions::read(Fields::of(['question' => 'rinse_time', 'grams' => $making->servingWeight()->value, ...$asked]))->answer($making->finished)->sentence;
+        }
+
+        return new Advice('sodium_out_of_reach', Weight::Careful, sprintf(
+            'A serving of %s g cannot be brought to %s mg by less salt: below %s %s the wrong microbes can win, so the salt stays there. What would: %s',
+            self::grams($making->servingWeight()->value), number_format($making->unreachedMg), self::percent($floor), $basis->label(), implode(' Or: ', $ways),
+        ));
+    }
+
     private static function highMark(Making $making): ?Advice
     {
-        $share = $making->contents->shareOrNull(Basis::OfEverything) ?? 0.0;
+        $method = $making->sheet->method;
+        if (! $method->isFerment() || $method === Method::Transform) {
+            return null;
+        }
+        $share = $method->isDressed() ? Strength::of($making->state)->share(Basis::OfEverything) ?? 0.0 : $making->strength(Basis::OfEverything) ?? 0.0;
 
         return match (true) {
             $share > SaltFloor::LARDER => new Advice('larder_only', Weight::Careful, sprintf('%s of everything is larder strength: it will hardly ferment.', self::percent($share))),
@@ -76,8 +114,8 @@ final class BenchAdvice
         if (! $making->sheet->method->hasPouredBrine()) {
             return null;
         }
-        $salt = $making->dose->grams()->value;
-        $left = SodiumChloride::undissolved($salt, $making->water->value);
+        $salt = $making->salt->value;
+        $left = SodiumChloride::undissolved($salt, $making->work->water->value);
 
         return $left < 0.05 ? null : new Advice('will_not_dissolve', Weight::Careful, sprintf(
             '%s g of the salt will not dissolve: water takes 35.9 g in 100 g at 20 °C. %s g of salt need %s g of water.',
@@ -87,25 +125,30 @@ final class BenchAdvice
 
     private static function tooFull(Making $making): ?Advice
     {
-        $fit = $making->fit;
-        if ($fit === null || $fit->holdsTheFood()) {
+        if ($making->holdsTheFood()) {
             return null;
         }
-        $fits = JarFit::foodThatFits($fit->jar, $fit->packing, $making->sheet->vegetable->density, $making->sheet->shape->packing())->value;
+        $fits = $making->vegetableThatFits()->value;
 
         return new Advice('too_full', Weight::Stop, $fits < 1.0
             ? 'No room is left in this jar under its headspace and weight. Choose a larger jar.'
             : sprintf(
                 'The jar is too small for the food: %s g fit under the headspace, %s g are over. Choose a larger jar, or fill %d of these.',
-                self::grams(floor($fits)), self::grams(ceil($making->vegetable->value - $fits)), (int) ceil($making->vegetable->value / $fits),
+                self::grams(floor($fits)), self::grams(max(1.0, ceil($making->vegetable()->value - $fits))),
+                max(2, count($making->sheet->jars) * (int) ceil($making->vegetable()->value / $fits)),
             ));
     }
 
     private static function overRim(Making $making): ?Advice
     {
-        $over = $making->settledFit()?->overflow($making->liquid())->value ?? 0.0;
+        $fits = $making->settledFits();
+        $shares = $making->sheet->row()?->shares() ?? [];
+        $over = 0.0;
+        foreach ($fits as $i => $fit) {
+            $over += $fit->overflow($making->liquid()->times($shares[$i] ?? 1.0))->value;
+        }
 
-        return $over < 1.0 || $making->fit?->holdsTheFood() === false ? null : new Advice('overflow', Weight::Careful, sprintf(
+        return $over < 1.0 || ! $making->holdsTheFood() ? null : new Advice('overflow', Weight::Careful, sprintf(
             'About %s ml would run over the rim. Take less water, or leave it out and top up later.', self::grams($over),
         ));
     }
@@ -117,7 +160,7 @@ final class BenchAdvice
             return null;
         }
         $brine = $making->state->phase(Phase::Brine);
-        if ($making->sheet->method->hasPouredBrine() || $brine->waterG <= 0.0) {
+        if ($making->sheet->method->hasPouredBrine() || $making->sheet->method === Method::ReusedBrine || $brine->waterG <= 0.0) {
             return new Advice('not_covered', Weight::Careful, sprintf('About %s ml of brine are missing to cover the food.', self::grams($short)));
         }
         $salt = $short * SodiumChloride::gramsFor($brine->sodiumMg) / $brine->waterG;
@@ -130,7 +173,7 @@ final class BenchAdvice
 
     private static function hollow(Making $making): ?Advice
     {
-        return $making->sheet->vegetable->hollow && $making->sheet->shape === PieceShape::Whole
+        return $making->sheet->vegetable->hollow && $making->sheet->vegetable->shape === PieceShape::Whole
             ? new Advice('hollow', Weight::Careful, 'Split or pierce each one: air inside keeps the brine out and lifts it to the top.')
             : null;
     }
@@ -139,6 +182,9 @@ final class BenchAdvice
     private static function salt(Making $making): array
     {
         $salt = $making->sheet->salt;
+        if ($making->salt->isZero()) {
+            return [];
+        }
 
         return [
             $salt->potassium ? Advice::potassium() : null,

@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Tempesal\Core\Formula;
+namespace Tempesal\Core\Bench;
 
 use DomainException;
+use Tempesal\Core\Formula\Method;
 use Tempesal\Core\TempesalException;
 
 /**
@@ -27,6 +28,11 @@ final class IncompleteSheet extends DomainException implements TempesalException
         return new self('waterAmount', 'Give the water, or pick a jar to fill with brine.');
     }
 
+    public static function noBrine(): self
+    {
+        return new self('starterBatchId', 'Pick the jar whose brine is used again.');
+    }
+
     /** @param  float  $fits  grams of the vegetable that the jar takes */
     public static function jarTooSmall(float $fits): self
     {
@@ -41,5 +47,31 @@ final class IncompleteSheet extends DomainException implements TempesalException
     public static function impossibleStrength(string $why): self
     {
         return new self('strengthPercent', $why);
+    }
+
+    public static function nothingFollows(string $field): self
+    {
+        return new self($field, 'Salt and strength are both fixed, so this follows from them. Leave it empty.');
+    }
+
+    public static function cannotFollow(Method $method): self
+    {
+        return new self('fixed', sprintf('With salt and strength both fixed nothing is left to follow for %s. Fix one of them.', lcfirst($method->label())));
+    }
+
+    public static function saltTooLittle(): self
+    {
+        return new self('saltAmount', 'That salt is too little for the strength: what is to be salted already takes more.');
+    }
+
+    /** @param  float  $most  mg in a serving at the most salt that dissolves */
+    public static function tooMuchSodium(float $most): self
+    {
+        return new self('sodiumWanted', sprintf('A serving cannot hold that much: with all the salt that dissolves it holds %s mg.', number_format($most)));
+    }
+
+    public static function notEnough(string $why): self
+    {
+        return new self('keptBrine', $why);
     }
 }

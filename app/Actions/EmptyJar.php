@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Batch;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Ledger\Entry\Discard;
+use Tempesal\Core\Ledger\NotEnough;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Grams;
+
+/**
+ * Takes a batch off the shelf: what is still in it is written down as thrown away, and its jar is free again. Putting it
+ * back takes those entries back. Twice is once.
+ */
+final readonly class EmptyJar
+{
+    /** Grams that are not worth a line. */
+    private const TRACE_G = 0.05;
+
+    public function __construct(private KeepLedger $ledger)
+    {
+    }
+
+    public function __invoke(string $batchId, bool $isEmptied): Batch
+    {
+        return DB::transaction(function () use ($batchId, $isEmptied): Batch {
+            $batch = $this->ledger->lock($batchId);
+            if ($isEmptied === ($batch->emptied_at !== null)) {
+                return $batch;
+            }
+            try {
+                $isEmptied ? $this->throwAway($batch) : $this->putBack($batch, $batch->emptied_at ?? CarbonImmutable::now());
+            } catch (NotEnough $refusal) {
+                throw ValidationException::withMessages(['isEmptied' => $refusal->getMessage()]);
+            }
+
+            return $batch;
+        });
+    }
+
+    /** @throws NotEnough where more is still to be done to it than would be left */
+    private function throwAway(Batch $batch): void
+    {
+        $now = CarbonImmutable::now()->startOfSecond();
+        $state = $batch->ledger($now)->state();
+        foreach (Phase::cases() as $phase) {
+            $grams = $state->phase($phase)->weightG();
+            if ($grams > self::TRACE_G) {
+                $this->ledger->append($batch, $now, new Discard($phase, Grams::of($grams)));
+            }
+        }
+        $this->ledger->check($batch);
+        $batch->update(['emptied_at' => $now]);
+    }
+
+    /** @throws NotEnough */
+    private function putBack(Batch $batch, CarbonImmutable $emptiedAt): void
+    {
+        foreach ($batch->standing() as $line) {
+            if ($line->kind === Discard::kind() && $line->happened_at->equalTo($emptiedAt)) {
+                $this->ledger->reverse($batch, $line, CarbonImmutable::now());
+            }
+        }
+        $this->ledger->check($batch);
+        $batch->update(['emptied_at' => null]);
+    }
+}

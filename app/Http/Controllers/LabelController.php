@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Household\CurrentHousehold;
+use App\Labels\LabelPrint;
+use App\Models\Batch;
+use App\Views\LabelView;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * Labels for jars: those that were asked for, or all on the shelf.
+ *
+ * @phpstan-import-type Label from LabelPrint
+ */
+final readonly class LabelController
+{
+    /** No cook sticks more at once. */
+    private const MOST = 80;
+
+    public function __construct(private CurrentHousehold $current)
+    {
+    }
+
+    public function index(Request $request): JsonResponse
+    {
+        return new JsonResponse(['labels' => $this->labels($request)]);
+    }
+
+    /** "layout" is "sheet" or "single", "copies" how many of each. */
+    public function pdf(Request $request): Response
+    {
+        $asked = $request->validate([
+            'layout' => ['nullable', 'string', 'in:sheet,single'],
+            'copies' => ['nullable', 'integer', 'min:1', 'max:8'],
+        ], ['layout.*' => 'Labels come as a sheet or single.', 'copies.*' => 'Between 1 and 8 of each are printed.']);
+        $labels = [];
+        foreach ($this->labels($request) as $label) {
+            array_push($labels, ...array_fill(0, (int) ($asked['copies'] ?? 1), $label));
+        }
+        if ($labels === []) {
+            throw ValidationException::withMessages(['batches' => 'No jar is on the shelf that could be labelled.']);
+        }
+        $address = $request->getSchemeAndHttpHost();
+
+        return new Response(
+            ($asked['layout'] ?? 'sheet') === 'single' ? LabelPrint::singles($labels, $address) : LabelPrint::sheet($labels, $address),
+            200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="labels.pdf"'],
+        );
+    }
+
+    /**
+     * @return list<Label>
+     *
+     * @throws ValidationException
+     */
+    private function labels(Request $request): array
+    {
+        $ids = array_filter(explode(',', is_string($request->query('batches')) ? $request->query('batches') : ''));
+        if (count($ids) > self::MOST) {
+            throw ValidationException::withMessages(['batches' => sprintf('No more than %d jars are labelled at once.', self::MOST)]);
+        }
+        $household = $this->current->get();
+        $batches = $ids === [] ? Batch::onShelf()->orderByDesc('started_at')->get() : Batch::whole()->find($ids);
+
+        return array_values($batches->map(static fn (Batch $batch): array => LabelView::of($batch, $household))->all());
+    }
+}

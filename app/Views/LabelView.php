@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Views;
+
+use App\Models\Batch;
+use App\Models\Household;
+use Tempesal\Core\Ledger\Entry\Serve;
+use Tempesal\Core\Ledger\Ledger;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Produce\Allergen;
+
+/**
+ * What a jar's label says: it stays on the jar, so that its sodium is that of a serving once salt is even in the jar.
+ */
+final class LabelView
+{
+    /**
+     * @return array{batchId: string, name: string, methodLabel: string, colour: string, startedOn: string, youngOn: string|null, readyOn: string|null, longOn: string|null, strengthPercent: float|null, strengthBasis: string, servingGrams: float, sodium: array<string, float|int>|null, allergens: list<string>, isLive: bool, path: string}
+     */
+    public static function of(Batch $batch, Household $household): array
+    {
+        $ledger = $batch->ledger();
+        $summary = BatchSummary::of($batch, $ledger, $household);
+        $state = $ledger->state();
+
+        return [
+            'batchId' => $batch->id,
+            'name' => $batch->name,
+            'methodLabel' => $batch->method->label(),
+            'colour' => $batch->colour,
+            'startedOn' => $summary['startedOn'],
+            'youngOn' => $summary['window']['youngOn'] ?? null,
+            'readyOn' => $summary['window']['readyOn'] ?? null,
+            'longOn' => $summary['window']['longOn'] ?? null,
+            'strengthPercent' => $summary['strengthPercent'],
+            'strengthBasis' => $summary['strengthBasis'],
+            'servingGrams' => $batch->serving_g,
+            'sodium' => self::serving($ledger, BatchSummary::servedPhase($batch, $state), Grams::of($batch->serving_g)),
+            'allergens' => array_map(static fn (Allergen $allergen): string => $allergen->value, $state->allergens()),
+            'isLive' => $batch->method->isFerment() && $state->live,
+            'path' => "/shelf/{$batch->id}",
+        ];
+    }
+
+    /** @return array<string, float|int>|null null when less than a serving is left */
+    private static function serving(Ledger $ledger, Phase $phase, Grams $grams): ?array
+    {
+        return $ledger->servingsLeft($phase, $grams) < 1 ? null : Shown::sodium($ledger->settled()->serving(Serve::of($phase, $grams))->band);
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Intake;
+
+use Tempesal\Core\Ledger\Entry\Serve;
+use Tempesal\Core\Ledger\Film;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Washing;
+use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Measure\Seconds;
+
+/**
+ * How pieces come to the plate. Half a minute under the tap and a spoon of juice are common practice, no source.
+ */
+enum Way: string
+{
+    case Drained = 'drained';
+    case Rinsed = 'rinsed';
+    case WithJuice = 'with_juice';
+
+    private const RINSED_S = 30.0;
+
+    private const JUICE_G = 15.0;
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Drained => 'drained',
+            self::Rinsed => sprintf('rinsed %d s', self::RINSED_S),
+            self::WithJuice => sprintf('with %d g of juice', self::JUICE_G),
+        };
+    }
+
+    /** @return non-empty-list<self> the ways in which a phase can be served */
+    public static function of(Phase $phase): array
+    {
+        return $phase === Phase::Pieces ? self::cases() : [self::Drained];
+    }
+
+    /** A portion of a phase served in this way; only pieces know more than one. */
+    public function plate(Phase $phase, Grams $grams): Serve
+    {
+        return match ($phase === Phase::Pieces ? $this : self::Drained) {
+            self::Drained => Serve::of($phase, $grams),
+            self::Rinsed => Serve::of($phase, $grams)->rinsed(Washing::underTheTap(Seconds::of(self::RINSED_S))),
+            self::WithJuice => new Serve($phase, $grams, Film::drained(), Grams::of(self::JUICE_G)),
+        };
+    }
+}

@@ -1,0 +1,172 @@
+import { settled } from '../../web/src/instruments/Instrument';
+import {
+  SimulatedSalinityMeter,
+  SimulatedScale,
+  SimulatedThermometer,
+} from '../../web/src/instruments/simulated';
+import { benchAnswer, choose, expect, signIn, test } from './kitchen';
+
+// Nothing moves here: what is waited for comes sooner.
+test.use({ contextOptions: { reducedMotion: 'reduce' } });
+
+/** A clock that the test winds. */
+function clockwork(): { now: () => number; pass: (ms: number) => void; wait: (ms: number) => Promise<void> } {
+  let time = 0;
+  const pass = (ms: number) => {
+    time += ms;
+  };
+  return {
+    now: () => time,
+    pass,
+    wait: (ms) => {
+      pass(ms);
+      return Promise.resolve();
+    },
+  };
+}
+
+const never = () => 0.5;
+
+test.describe('a simulated scale', () => {
+  test('comes to rest by and by', async () => {
+    const clock = clockwork();
+    const scale = new SimulatedScale(clock.now, never);
+    expect(scale.read()).toEqual({ value: 0, isSettled: true, fault: null });
+    scale.put(800);
+    expect(scale.read()).toMatchObject({ value: 0, isSettled: false });
+    clock.pass(220);
+    // A first-order lag has gone 1 - 1/e of its way after one time constant.
+    expect(scale.read().value).toBe(Math.round(800 * (1 - 1 / Math.E)));
+    expect(await settled(scale, clock.wait)).toEqual({ value: 800, isSettled: true, fault: null });
+  });
+
+  test('trembles by less than its step', () => {
+    let toss = 0;
+    const scale = new SimulatedScale(
+      () => 0,
+      () => (toss = (toss + 0.37) % 1),
+    );
+    const shown = new Set(Array.from({ length: 200 }, () => scale.read().value));
+    expect([...shown].every((value) => Math.abs(value) <= 1)).toBe(true);
+  });
+
+  test('counts from what is on it when it is set to nothing', async () => {
+    const clock = clockwork();
+    const scale = new SimulatedScale(clock.now, never);
+    scale.put(350);
+    await settled(scale, clock.wait);
+    scale.tare();
+    expect(scale.read().value).toBe(0);
+    scale.put(350 + 120);
+    expect((await settled(scale, clock.wait)).value).toBe(120);
+    scale.put(0);
+    expect((await settled(scale, clock.wait)).value).toBe(-350);
+  });
+
+  test('says that it is overloaded, and weighs again afterwards', async () => {
+    const clock = clockwork();
+    const scale = new SimulatedScale(clock.now, never);
+    scale.put(7000);
+    clock.pass(5000);
+    expect(scale.read().fault).toContain('overloaded');
+    expect((await settled(scale, clock.wait)).fault).toContain('up to 5 kg');
+    scale.put(4999);
+    clock.pass(5000);
+    expect(scale.read()).toMatchObject({ value: 4999, fault: null });
+  });
+
+  test('gives up on what does not come to rest', async () => {
+    const restless = {
+      ...new SimulatedScale(),
+      name: 'scale',
+      read: () => ({ value: 1, isSettled: false, fault: null }),
+    };
+    const reading = await settled(restless as unknown as SimulatedScale, () => Promise.resolve());
+    expect(reading.fault).toContain('does not come to rest');
+  });
+});
+
+test('a thermometer and a salinity meter know their range and their digits', async () => {
+  const clock = clockwork();
+  const thermometer = new SimulatedThermometer(clock.now, never);
+  thermometer.put(18.34);
+  expect((await settled(thermometer, clock.wait)).value).toBe(18.3);
+  thermometer.put(140);
+  clock.pass(9000);
+  expect(thermometer.read().fault).toContain('110');
+  const meter = new SimulatedSalinityMeter(clock.now, never);
+  meter.put(3.456);
+  expect((await settled(meter, clock.wait)).value).toBe(3.46);
+});
+
+test('a weight on the scale is read into the field one is in', async ({ page, cook }) => {
+  await signIn(page, cook);
+  await page.goto('/bench');
+  await page.getByRole('button', { name: 'Instruments' }).click();
+  const panel = page.getByRole('region', { name: 'Instruments' });
+  await panel.getByLabel('scale: on the pan').fill('250');
+  await panel.getByRole('button', { name: 'Set to 0' }).waitFor();
+  await expect(panel.getByTestId('scale display')).toContainText(/^(249|250|251) g$/);
+  await panel.getByRole('button', { name: 'Set to 0' }).click();
+  await panel.getByLabel('scale: on the pan').fill('662');
+
+  const weight = page.getByLabel('Weight of the vegetable');
+  await weight.focus();
+  await page.keyboard.press('F2');
+  await expect(weight).toHaveValue(/^(411|412|413) g$/);
+  await expect(weight).toBeFocused();
+  const read = Number((await weight.inputValue()).replace(' g', ''));
+  await page.waitForLoadState('networkidle');
+  expect((await benchAnswer(page)).vegetableGrams).toBe(read);
+
+  await page.getByLabel('Temperature there').focus();
+  await panel.getByLabel('thermometer: where the probe is').fill('17.5');
+  await page.getByLabel('Temperature there').focus();
+  await panel.getByRole('button', { name: 'Read the thermometer' }).click();
+  await expect(page.getByLabel('Temperature there')).toHaveValue(/^17\.[456]$/);
+
+  await page.getByLabel('Strength in percent').focus();
+  await panel.getByLabel('salinity meter: salt in the sample').fill('3.2');
+  await page.getByLabel('Strength in percent').focus();
+  await page.keyboard.press('F2');
+  await expect(page.getByLabel('Strength in percent')).toHaveValue(/^3\.(19|20|21)$/);
+});
+
+test('an overloaded scale and a field that takes no weight leave everything as it was', async ({
+  page,
+  cook,
+}) => {
+  await signIn(page, cook);
+  await page.goto('/bench');
+  const weight = page.getByLabel('Weight of the vegetable');
+  await weight.fill('500 g');
+  await page.getByRole('button', { name: 'Instruments' }).click();
+  const panel = page.getByRole('region', { name: 'Instruments' });
+  await panel.getByLabel('scale: on the pan').fill('9000');
+  await weight.focus();
+  await page.keyboard.press('F2');
+  await expect(page.getByText('The scale is overloaded')).toBeVisible();
+  await expect(weight).toHaveValue('500 g');
+
+  await page.getByLabel('Name of the jar').focus();
+  await page.keyboard.press('F2');
+  await expect(page.getByText('Put the cursor into a weight')).toBeVisible();
+  await expect(page.getByLabel('Name of the jar')).toHaveValue('');
+});
+
+test('a brine is measured into a jar’s life', async ({ page, cook }) => {
+  await signIn(page, cook);
+  await page.goto('/bench');
+  await page.getByLabel('Weight of the vegetable').fill('400 g');
+  await page.getByRole('button', { name: 'Start the jar' }).click();
+  await expect(page.getByRole('heading', { name: 'carrot' })).toBeVisible();
+  await choose(page, 'What happened', 'brine measured');
+  await page.getByRole('button', { name: 'Instruments' }).click();
+  const panel = page.getByRole('region', { name: 'Instruments' });
+  await panel.getByLabel('salinity meter: salt in the sample').fill('2.2');
+  await page.getByLabel('Strength', { exact: true }).focus();
+  await panel.getByRole('button', { name: 'Read the salinity meter' }).click();
+  await expect(page.getByLabel('Strength', { exact: true })).toHaveValue(/^2\.(19|2|20|21)$/);
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByText(/Brine read at 2\.(19|2|21) %/)).toBeVisible();
+});

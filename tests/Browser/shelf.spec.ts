@@ -1,0 +1,125 @@
+import jsQR from 'jsqr';
+import { PNG } from 'pngjs';
+import type { components } from '../../web/src/api/contract.gen';
+import { enterDemo, expect, signIn, test } from './kitchen';
+
+// Nothing moves here: what is waited for comes sooner.
+test.use({ contextOptions: { reducedMotion: 'reduce' } });
+
+type Batch = components['schemas']['ShelfBatch'];
+
+test('the shelf puts what asks for something first, and is walked through by arrows', async ({ page }) => {
+  await enterDemo(page);
+  await page.goto('/shelf');
+  const { batches } = (await (await page.request.get('/api/batches')).json()) as { batches: Batch[] };
+  const counter = batches.filter(({ place }) => place === 'counter');
+  const ranks = counter.map(({ attention }) => attention?.rank ?? 99);
+  expect(ranks).toEqual([...ranks].sort((a, b) => a - b));
+  expect(ranks[0]).toBeLessThan(99);
+  const board = page.getByRole('region', { name: 'On the counter' });
+  await expect(board.locator('.board-name b')).toHaveText(counter.map(({ name }) => name));
+  await expect(board).toContainText(counter[0]?.attention?.text ?? 'nothing');
+
+  await board.getByRole('link').first().focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(board.getByRole('link').nth(1)).toBeFocused();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.locator('.board').nth(1).locator('.board-jar:focus')).toHaveCount(1);
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('Home');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: counter[0]?.name ?? '' })).toBeVisible();
+});
+
+test('the shelf is searched and sifted', async ({ page }) => {
+  await enterDemo(page);
+  await page.goto('/shelf');
+  await page.getByRole('region', { name: 'Empty jars' }).waitFor();
+  await page.keyboard.press('/');
+  await page.keyboard.type('kraut');
+  await expect(page.getByLabel('Find a jar')).toHaveValue('kraut');
+  await expect(page.getByRole('link', { name: 'Carrot sticks' })).toBeHidden();
+  await expect(page.getByRole('link', { name: 'Caraway kraut' })).toBeVisible();
+  await page.getByLabel('Find a jar').fill('no such jar');
+  await expect(page.getByText('No jar on the shelf is like that.')).toBeVisible();
+  await page.getByLabel('Find a jar').fill('');
+  await page.getByText(/^wants something/).click();
+  for (const jar of await page.locator('.boards .board-jar').all()) {
+    await expect(jar.locator('.board-asks')).not.toBeEmpty();
+  }
+});
+
+test('an empty jar goes to the bench, comes back full, is emptied and put back', async ({ page, cook }) => {
+  await signIn(page, cook);
+  await page.goto('/shelf');
+  const empty = page.getByRole('region', { name: 'Empty jars' });
+  await expect(empty.getByRole('link', { name: 'Quart jar' })).toContainText('4 free');
+  await empty.getByRole('link', { name: 'Half-gallon jar' }).click();
+  await expect(page).toHaveURL(/bench$/);
+  await expect(page.getByRole('figure').getByText('Half-gallon jar')).toBeVisible();
+  await page.getByRole('button', { name: 'Start the jar' }).click();
+  await expect(page.getByRole('heading', { name: 'carrot' })).toBeVisible();
+  const address = page.url();
+  await page.goto('/shelf');
+  await expect(empty.getByRole('link', { name: 'Half-gallon jar' })).toBeHidden();
+
+  await page.goto(address);
+  await page.getByRole('button', { name: 'Empty the jar' }).click();
+  await expect(page.getByText('The jar is empty and free again.')).toBeVisible();
+  await expect(empty.getByRole('link', { name: 'Half-gallon jar' })).toContainText('1 free');
+  await page.goto(address);
+  await expect(page.getByText('Nothing is left in it.')).toBeVisible();
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.getByTestId('pieces-per-100g')).toBeVisible();
+});
+
+test('a label leads back to its jar by its code', async ({ page }) => {
+  await enterDemo(page);
+  await page.goto('/shelf');
+  await page.getByRole('link', { name: 'Everyday kimchi' }).click();
+  await page.getByRole('link', { name: 'Label', exact: true }).click();
+  const label = page.getByRole('article', { name: 'Label of Everyday kimchi' });
+  await expect(label).toContainText('Contains fish');
+  await expect(label).toContainText(/ready.*–/);
+  await expect(label).toContainText('% of the vegetable');
+  await expect(label).toContainText(/\d+ mg in 45 g/);
+  const picture = PNG.sync.read(await label.screenshot());
+  const code = jsQR(new Uint8ClampedArray(picture.data), picture.width, picture.height);
+  const { batches } = (await (await page.request.get('/api/batches')).json()) as { batches: Batch[] };
+  const kimchi = batches.find(({ name }) => name === 'Everyday kimchi');
+  expect(code?.data).toBe(`${new URL(page.url()).origin}/shelf/${kimchi?.id ?? ''}`);
+});
+
+test('labels print at their size: singles on pages of their own, sheets on A4', async ({ page }) => {
+  await enterDemo(page);
+  await page.goto('/labels');
+  await expect(page.getByRole('article')).toHaveCount(8);
+  // Letters that one reads at arm's length, 60 cm: 20 minutes of arc are 3.5 mm (ISO 9241-303; from memory).
+  const smallest = await page
+    .locator('.label dd, .label p, .label h2')
+    .evaluateAll((all) => Math.min(...all.map((one) => parseFloat(getComputedStyle(one).fontSize))));
+  expect(smallest).toBeGreaterThanOrEqual((3.5 / 25.4) * 96 - 0.01);
+
+  const boxes = async (): Promise<number[][]> => {
+    const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+    return [...pdf.matchAll(/\/MediaBox\s*\[\s*0 0 ([\d.]+) ([\d.]+)/g)].map(([, width, height]) => [
+      (Number(width) / 72) * 25.4,
+      (Number(height) / 72) * 25.4,
+    ]);
+  };
+  await page.getByText('sheet of eight').click();
+  const [sheet, ...more] = await boxes();
+  expect(more).toEqual([]);
+  expect(sheet?.[0]).toBeCloseTo(210, 0);
+  expect(sheet?.[1]).toBeCloseTo(297, 0);
+  await page.getByText('single labels').click();
+  const singles = await boxes();
+  expect(singles).toHaveLength(8);
+  expect(singles[0]?.[0]).toBeCloseTo(99.1, 0);
+  expect(singles[0]?.[1]).toBeCloseTo(67.7, 0);
+
+  const pdf = page.getByRole('link', { name: 'As PDF' });
+  const file = await page.request.get((await pdf.getAttribute('href')) ?? '');
+  expect(file.headers()['content-type']).toBe('application/pdf');
+  expect((await file.body()).subarray(0, 5).toString()).toBe('%PDF-');
+});

@@ -1,0 +1,226 @@
+<?php
+
+declare(strict_types=1);
+
+use Tempesal\Core\Care\Attention;
+use Tempesal\Core\Care\Chore;
+use Tempesal\Core\Care\Glance;
+use Tempesal\Core\Care\Rhythm;
+use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Ferment\Outlook;
+use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Formula\Window;
+use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Ledger\Account;
+use Tempesal\Core\Ledger\Entry\Add;
+use Tempesal\Core\Ledger\Entry\Discard;
+use Tempesal\Core\Ledger\Entry\Drain;
+use Tempesal\Core\Ledger\Entry\Freshen;
+use Tempesal\Core\Ledger\Entry\Salt;
+use Tempesal\Core\Ledger\Entry\Serve;
+use Tempesal\Core\Ledger\Entry\Soak;
+use Tempesal\Core\Ledger\Entry\Starter;
+use Tempesal\Core\Ledger\Film;
+use Tempesal\Core\Ledger\Ledger;
+use Tempesal\Core\Ledger\Line;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\RunningStrength;
+use Tempesal\Core\Ledger\SaltFlow;
+use Tempesal\Core\Measure\Celsius;
+use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Produce\PieceShape;
+use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Uptake\TemperatureHistory;
+use Tests\Support\Kitchen;
+
+const A_DAY = 86_400.0;
+
+/** Kraut that stands at a temperature from its first moment on. */
+function standingAt(float $celsius): Ledger
+{
+    return Kitchen::kraut()->with(Soak::fromNowOn(TemperatureHistory::constant(Celsius::of($celsius))));
+}
+
+it('opens a screw lid daily for a week, and an airlock never', function (): void {
+    $codes = fn(string $cover, Method $method): array => array_map(
+        fn(Chore $chore): string => $chore->code,
+        Rhythm::of($method, $cover),
+    );
+    expect($codes('screw lid', Method::PouredBrine))
+        ->toBe(['burp'])
+        ->and($codes('airlock', Method::PouredBrine))
+        ->toBe(['airlock'])
+        ->and($codes('cloth', Method::DrySalting))
+        ->toBe(['skim', 'press'])
+        ->and($codes('slit lid', Method::Mash))
+        ->toBe(['stir'])
+        ->and($codes('screw lid', Method::QuickSaltPickle))
+        ->toBe([])
+        ->and($codes('screw lid', Method::Transform))
+        ->toBe([]);
+    [$burp] = Rhythm::of(Method::PouredBrine, 'screw lid');
+    $due = array_filter(range(0, 30), $burp->isDueOn(...));
+    expect(array_values($due))->toBe([1, 2, 3, 4, 5, 6, 7]);
+});
+
+it('finds the next day of a chore', function (int $from, ?int $next): void {
+    expect((new Chore('skim', 'Skim', 3, 3, 12))->nextFrom($from))->toBe($next);
+})->with([[0, 3], [3, 3], [4, 6], [6, 6], [11, 12], [12, 12], [13, null]]);
+
+it('says first what cannot wait', function (array $change, ?string $code): void {
+    $well = [
+        'day' => 9,
+        'aboveBrineMm' => 0.0,
+        'youngSince' => 5,
+        'readySince' => -2,
+        'longSince' => -30,
+        'servings' => 12,
+        'isNothing' => false,
+        'isWarm' => true,
+    ];
+    $attention = Attention::of(
+        new Glance(...[...$well, ...$change]),
+        Rhythm::of(Method::PouredBrine, 'screw lid'),
+    );
+    expect($attention?->code)->toBe($code);
+})->with([
+    'well as it is' => [[], null],
+    'food above its brine, on a day for burping' => [['aboveBrineMm' => 9.0, 'day' => 3], 'sticks_out'],
+    'a little above is still wet' => [['aboveBrineMm' => 2.0], null],
+    'past its window, and nearly eaten' => [['longSince' => 0, 'servings' => 1], 'long'],
+    'a chore before its readiness' => [['day' => 3, 'readySince' => 0], 'burp'],
+    'no burping in the cold' => [['day' => 3, 'isWarm' => false], null],
+    'ready' => [['readySince' => 1], 'ready'],
+    'ready in the cold is where it should be' => [['readySince' => 1, 'isWarm' => false], null],
+    'the first taste' => [['youngSince' => 0], 'look'],
+    'nearly eaten' => [['servings' => 2], 'low'],
+    'eaten' => [['servings' => 0, 'isNothing' => true, 'aboveBrineMm' => 40.0], 'empty'],
+]);
+
+it('never says that a jar past its window may be eaten unlooked at', function (): void {
+    $long = Attention::of(new Glance(60, 0.0, 50, 40, 3, 9, false, false), []);
+    expect($long?->text)->toContain('smell and taste');
+});
+
+it('reaches its days at the temperature at which they are said', function (): void {
+    $window = Window::of(4, 9, 28, Celsius::of(19));
+    $outlook = Outlook::of(standingAt(19), $window);
+    expect($outlook->young)
+        ->toEqualWithDelta(4 * A_DAY, 2.0)
+        ->and($outlook->ready)
+        ->toEqualWithDelta(9 * A_DAY, 2.0)
+        ->and($outlook->long)
+        ->toEqualWithDelta(28 * A_DAY, 2.0);
+});
+
+it('takes five to six weeks in a cool room for what takes three to four in a warm one', function (): void {
+    // USDA Complete Guide to Home Canning, kraut: 3-4 weeks at 70-75 °F, 5-6 weeks at 60-65 °F; from memory.
+    $warm = Celsius::of((72.5 - 32.0) / 1.8);
+    $cool = (62.5 - 32.0) / 1.8;
+    $outlook = Outlook::of(standingAt($cool), Window::of(21, 24.5, 28, $warm));
+    expect($outlook->ready / A_DAY / 7.0)
+        ->toBeGreaterThan(5.0)
+        ->toBeLessThan(6.0);
+});
+
+it('moves its day when it is moved to another place', function (): void {
+    $window = Window::of(4, 10, 28, Celsius::of(20));
+    $moved = new Ledger([
+        ...array_map(fn(Line $line): Line => new Line($line->entry, 0.0), Kitchen::kraut()->lines),
+        new Line(Soak::fromNowOn(TemperatureHistory::constant(Celsius::of(20))), 0.0),
+        new Line(Soak::fromNowOn(TemperatureHistory::constant(Celsius::of(4))), 5 * A_DAY),
+    ]);
+    // Half of it is done after five days; the other half goes 2.25^1.6 times as slowly, sixteen degrees colder.
+    expect(Outlook::of($moved, $window)->ready / A_DAY)->toEqualWithDelta(5.0 + 5.0 * 2.25 ** 1.6, 0.01);
+    $frozen = Outlook::of(standingAt(-2), Window::of(400, 500, 999, Celsius::of(30)));
+    expect($frozen->long)->toBeNull();
+});
+
+it('follows sodium through its course, with the bands that each moment has', function (): void {
+    $ledger = new Ledger([
+        new Line(new Add(Kitchen::water(), Band::exact(600), Phase::Brine), 0.0),
+        new Line(new Salt(Kitchen::spooned(1.5), Phase::Brine), 0.0),
+        new Line(new Add(Kitchen::carrot()->cut(PieceShape::Sticks), Band::exact(600), Phase::Pieces), 0.0),
+        new Line(Soak::fromNowOn(), 0.0),
+        new Line(new Freshen(Grams::of(500), Film::drained()), 3 * A_DAY),
+    ]);
+    $moments = [3600.0, A_DAY, 3 * A_DAY - 1, 3 * A_DAY, 9 * A_DAY];
+    $course = $ledger->course($moments);
+    foreach ($moments as $i => $moment) {
+        $then = $ledger->asOf($moment)->estimates();
+        foreach (['piecesPer100g', 'brinePer100g'] as $of) {
+            expect($course[$i][$of]->typical)
+                ->toEqualWithDelta($then[$of]->band->typical, 1e-6)
+                ->and($course[$i][$of]->low)
+                ->toEqualWithDelta($then[$of]->band->low, 1e-6)
+                ->and($course[$i][$of]->high)
+                ->toEqualWithDelta($then[$of]->band->high, 1e-6);
+        }
+        expect($course[$i]['saucePer100g'])->toBeNull();
+    }
+    expect($course[3]['brinePer100g']->typical)->toBeLessThan(0.3 * $course[2]['brinePer100g']->typical);
+});
+
+it('tells where the salt came from and where it went, with nothing lost', function (): void {
+    $whey = Kitchen::food('whey', 93, 50);
+    $ledger = Kitchen::jarOfCarrots()->with(
+        new Starter($whey, Grams::of(40)),
+        Soak::untilEven(),
+        Serve::of(Phase::Pieces, Grams::of(80)),
+        Way::Rinsed->plate(Phase::Pieces, Grams::of(50)),
+        new Freshen(Grams::of(300), Film::drained()),
+        new Discard(Phase::Brine, Grams::of(20)),
+        new Add(Kitchen::food('fish-sauce', 60, 7851), Band::exact(15), Phase::Brine),
+    );
+    $flow = SaltFlow::of($ledger);
+    expect(array_sum($flow->from))
+        ->toEqualWithDelta(array_sum($flow->to), 1e-6)
+        ->and(array_keys($flow->from))
+        ->toEqualCanonicalizing(['salt', 'produce', 'starter'])
+        ->and(array_keys($flow->to))
+        ->toEqualCanonicalizing(['pieces', 'brine', 'eaten', 'rinsed', 'poured_off', 'not_used'])
+        ->and($flow->from['starter'])
+        ->toEqualWithDelta(20.0, 1e-9)
+        ->and($flow->to['eaten'])
+        ->toEqualWithDelta($ledger->state()->account(Account::Eaten)->sodiumMg, 1e-9);
+});
+
+it('calls what comes in after salting the dressing', function (): void {
+    $dressed = Kitchen::kraut()->with(
+        new Drain(Film::drained(), null),
+        new Add(Kitchen::food('fish-sauce', 60, 7851), Band::exact(15), Phase::Brine),
+    );
+    $flow = SaltFlow::of($dressed);
+    expect($flow->from['dressing'])
+        ->toEqualWithDelta(15 * 78.51, 1e-6)
+        ->and($flow->to)
+        ->toHaveKey('poured_off');
+});
+
+it('reckons the strength after each of several pinches', function (): void {
+    $mash = new Ledger([
+        new Add(Kitchen::cabbage(), Band::exact(800), Phase::Pieces),
+        new Salt(Kitchen::weighed(8), Phase::Brine),
+        new Salt(Kitchen::weighed(4), Phase::Brine),
+        new Salt(Kitchen::weighed(6), Phase::Brine),
+    ]);
+    expect(RunningStrength::of($mash, Basis::OfVegetable))
+        ->toBe([1 => 0.01, 2 => 0.015, 3 => 0.0225])
+        ->and(RunningStrength::of(Kitchen::kraut(), Basis::OfVegetable))
+        ->toBe([]);
+});
+
+it('serves pieces in three ways, from the least sodium to the most', function (): void {
+    $jar = Kitchen::jarOfCarrots()->with(Soak::untilEven());
+    $sodium = fn(Way $way): float => $jar->serving($way->plate(Phase::Pieces, Grams::of(40)))->band->typical;
+    expect($sodium(Way::Rinsed))
+        ->toBeLessThan($sodium(Way::Drained))
+        ->and($sodium(Way::WithJuice))
+        ->toBeGreaterThan($sodium(Way::Drained))
+        ->and($sodium(Way::Drained))
+        ->toEqualWithDelta($jar->serving(Serve::of(Phase::Pieces, Grams::of(40)))->band->typical, 1e-9)
+        ->and(Way::of(Phase::Sauce))
+        ->toBe([Way::Drained])
+        ->and(Way::Rinsed->plate(Phase::Brine, Grams::of(30))->rinse)
+        ->toBeNull();
+});

@@ -1,0 +1,191 @@
+import { App, Button, InputNumber } from 'antd';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { nameOf, takenBy, textFor, type } from './field';
+import { settled, type Instrument, type Reading } from './Instrument';
+import { SimulatedSalinityMeter, SimulatedScale, SimulatedThermometer, type Simulated } from './simulated';
+import './Instruments.css';
+
+/** The kitchen's instruments, one of each, for as long as the application is open. */
+const instruments = [new SimulatedScale(), new SimulatedThermometer(), new SimulatedSalinityMeter()] as const;
+
+const onIt = {
+  weight: 'on the pan',
+  temperature: 'where the probe is',
+  strength: 'salt in the sample',
+} as const;
+
+/** The key that reads the instrument which fits the field one is in. */
+export const READ_KEY = 'F2';
+
+/** Reads instruments into fields from anywhere, and a panel to play the simulated ones. */
+export function Instruments() {
+  const [isOpen, setIsOpen] = useState(false);
+  const field = useLastField();
+  const [busy, setBusy] = useState<Simulated | null>(null);
+  const { message } = App.useApp();
+
+  const read = useCallback(
+    async (instrument: Simulated, into: HTMLInputElement | null) => {
+      if (into === null || takenBy(into) !== instrument.measure) {
+        void message.info(`Put the cursor into a field that takes what the ${instrument.name} shows.`);
+        return;
+      }
+      setBusy(instrument);
+      const reading = await settled(instrument);
+      setBusy(null);
+      if (reading.fault !== null) {
+        void message.error(reading.fault, 6);
+        return;
+      }
+      if (reading.value < 0 && instrument.measure === 'weight') {
+        void message.error(
+          'The scale shows less than nothing: set it to nothing again with the empty bowl.',
+          6,
+        );
+        return;
+      }
+      into.focus();
+      type(into, textFor(into, reading.value, instrument.digits, instrument.unit));
+      void message.success(
+        `${nameOf(into)}: ${reading.value.toFixed(instrument.digits)} ${instrument.unit} read from the ${instrument.name}.`,
+      );
+    },
+    [message],
+  );
+
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      if (event.key !== READ_KEY) {
+        return;
+      }
+      event.preventDefault();
+      const into = document.activeElement;
+      const fitting = instruments.find((one) => one.measure === takenBy(into));
+      if (fitting) {
+        void read(fitting, into as HTMLInputElement);
+      } else {
+        void message.info('Put the cursor into a weight, a temperature or a strength first.');
+      }
+    };
+    window.addEventListener('keydown', listen);
+    return () => {
+      window.removeEventListener('keydown', listen);
+    };
+  }, [read, message]);
+
+  return (
+    <>
+      <Button
+        type="text"
+        title={`Instruments (${READ_KEY} reads one into the field)`}
+        aria-label="Instruments"
+        aria-expanded={isOpen}
+        onClick={() => setIsOpen(!isOpen)}
+      >
+        <svg className="scale-sign" viewBox="0 0 24 20" width={24} height={20} aria-hidden="true">
+          <path d="M2 3 h20 M5 3 q7 6 14 0 M12 6 v2" />
+          <rect x={4} y={8} width={16} height={10} rx={2} />
+          <path d="M12 15 l3 -4" />
+        </svg>
+        <span className="instruments-word">Instruments</span>
+      </Button>
+      {isOpen && (
+        <section className="instruments" aria-label="Instruments">
+          <p className="soft">
+            Simulated. Choose a field, then read; {READ_KEY} does it without leaving the field.
+          </p>
+          {instruments.map((instrument) => (
+            <Device
+              key={instrument.name}
+              instrument={instrument}
+              isBusy={busy === instrument}
+              read={() => void read(instrument, field.current)}
+            />
+          ))}
+        </section>
+      )}
+    </>
+  );
+}
+
+interface DeviceProps {
+  instrument: Simulated & Instrument;
+  isBusy: boolean;
+  read: () => void;
+}
+
+function Device({ instrument, isBusy, read }: DeviceProps) {
+  const reading = useDisplay(instrument);
+  const [load, setLoad] = useState(instrument.true);
+
+  return (
+    <div className="device" role="group" aria-label={instrument.name}>
+      <output
+        className={`display${reading.isSettled ? '' : ' is-moving'}`}
+        data-testid={`${instrument.name} display`}
+      >
+        {reading.fault !== null ? '– – –' : reading.value.toFixed(instrument.digits)}{' '}
+        <small>{instrument.unit}</small>
+      </output>
+      <label>
+        <span className="soft">
+          {instrument.name}, {onIt[instrument.measure]}
+        </span>
+        <InputNumber
+          aria-label={`${instrument.name}: ${onIt[instrument.measure]}`}
+          value={load}
+          step={instrument.digits === 0 ? 10 : 0.5}
+          onChange={(next) => {
+            setLoad(next ?? 0);
+            instrument.put(next ?? 0);
+          }}
+        />
+      </label>
+      <span className="device-does">
+        {instrument.tare && (
+          <Button title="What is on it counts as nothing" onClick={() => instrument.tare?.()}>
+            Set to 0
+          </Button>
+        )}
+        <Button
+          type="primary"
+          loading={isBusy}
+          // The field keeps the cursor.
+          onMouseDown={(event) => event.preventDefault()}
+          onClick={read}
+        >
+          Read the {instrument.name}
+        </Button>
+      </span>
+    </div>
+  );
+}
+
+/** What the display shows, looked at as often as a device would refresh it. */
+function useDisplay(instrument: Simulated): Reading {
+  const [reading, setReading] = useState(() => instrument.read());
+  useEffect(() => {
+    const timer = setInterval(() => setReading(instrument.read()), 120);
+    return () => {
+      clearInterval(timer);
+    };
+  }, [instrument]);
+  return reading;
+}
+
+/** The field that had the cursor last, of those that take something from an instrument. */
+function useLastField(): React.RefObject<HTMLInputElement | null> {
+  const field = useRef<HTMLInputElement | null>(null);
+  useEffect(() => {
+    const listen = ({ target }: FocusEvent) => {
+      if (target instanceof HTMLInputElement && takenBy(target) !== null) {
+        field.current = target;
+      }
+    };
+    window.addEventListener('focusin', listen);
+    return () => {
+      window.removeEventListener('focusin', listen);
+    };
+  }, []);
+  return field;
+}

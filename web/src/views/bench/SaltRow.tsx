@@ -1,0 +1,155 @@
+import { Button, Input, Segmented, Select } from 'antd';
+import type { BenchAnswer, Kitchen, Refusal } from '../../api/client';
+import { grams, percent } from '../../app/numbers';
+import type { Change, Draft } from './draft';
+import { optionsOf } from './options';
+import { Row } from './Row';
+
+const asides: Partial<Record<Draft['fixed'], string>> = {
+  both: 'Both are kept; the weight of the food or the water follows.',
+  sodium: 'In one serving. The salt follows, never below what keeps the jar safe.',
+  taste: 'Each pinch is kept with the strength it made.',
+};
+
+interface Props {
+  kitchen: Kitchen;
+  draft: Draft;
+  change: Change;
+  answer: BenchAnswer | null;
+  refusal: Refusal | null;
+}
+
+/** The salt: which, how it is measured, and which of its numbers the cook has fixed. */
+export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
+  const { fixed } = draft;
+  const isOptional = draft.method === 'transform' || draft.method === 'cultured_condiment';
+
+  return (
+    <Row
+      verb="Salt"
+      refusal={refusal}
+      fields={[
+        'saltId',
+        'saltUnit',
+        'fixed',
+        'strengthPercent',
+        'strengthBasis',
+        'saltAmount',
+        'tastings',
+        'sodiumWanted',
+      ]}
+      aside={asides[fixed]}
+    >
+      <Select
+        aria-label="Salt"
+        showSearch={{ optionFilterProp: 'label' }}
+        value={draft.saltId}
+        style={{ minWidth: 186, flex: 1 }}
+        onChange={(saltId) => change({ saltId })}
+        options={optionsOf(kitchen).salts}
+      />
+      <Segmented
+        aria-label="Unit for salt"
+        value={draft.saltUnit}
+        onChange={(saltUnit: Draft['saltUnit']) => change({ saltUnit })}
+        options={[
+          { value: 'grams', label: 'weighed' },
+          { value: 'spoons', label: 'spooned' },
+        ]}
+      />
+      <Segmented
+        aria-label="What is fixed"
+        className="bench-fixed"
+        value={fixed}
+        onChange={(next: Draft['fixed']) => change({ fixed: next })}
+        options={[
+          { value: 'strength', label: 'strength' },
+          { value: 'salt', label: 'amount' },
+          { value: 'both', label: 'both' },
+          { value: 'sodium', label: 'sodium' },
+          { value: 'taste', label: 'to taste' },
+        ]}
+      />
+      {(fixed === 'salt' || fixed === 'both') && (
+        <Input
+          aria-label="Amount of salt"
+          placeholder={
+            isOptional && fixed === 'salt' ? 'none' : draft.saltUnit === 'grams' ? '18 g' : '1 1/2 tbsp'
+          }
+          data-takes="weight"
+          value={draft.saltAmount ?? ''}
+          onChange={(event) => change({ saltAmount: event.target.value })}
+        />
+      )}
+      {(fixed === 'strength' || fixed === 'both') && (
+        <Input
+          aria-label="Strength in percent"
+          data-takes="strength"
+          value={draft.strengthPercent ?? ''}
+          onChange={(event) => change({ strengthPercent: event.target.value })}
+          suffix="%"
+          style={{ width: 84 }}
+        />
+      )}
+      {(fixed === 'strength' || fixed === 'both') && (
+        <Select
+          aria-label="Percent of what"
+          value={draft.strengthBasis}
+          style={{ width: 148 }}
+          onChange={(strengthBasis) => change({ strengthBasis })}
+          options={optionsOf(kitchen).percentOf}
+        />
+      )}
+      {fixed === 'sodium' && (
+        <Input
+          aria-label="Sodium in a serving"
+          placeholder="140"
+          value={draft.sodiumWanted ?? ''}
+          onChange={(event) => change({ sodiumWanted: event.target.value })}
+          suffix="mg"
+          style={{ width: 120 }}
+        />
+      )}
+      {fixed === 'taste' && <Pinches draft={draft} change={change} answer={answer} />}
+    </Row>
+  );
+}
+
+/** Salt that goes in by and by, with the strength after each. */
+function Pinches({ draft, change, answer }: Pick<Props, 'draft' | 'change' | 'answer'>) {
+  const pinches = draft.tastings ?? [];
+  const unit = draft.saltUnit === 'grams' ? '5 g' : '1/2 tsp';
+  // The core counts what was filled in; an empty line is no pinch yet.
+  const placeOf = (line: number) => pinches.slice(0, line).filter((one) => (one ?? '').trim() !== '').length;
+
+  return (
+    <ol className="pinches" aria-label="Pinches">
+      {pinches.map((pinch, line) => {
+        const dose = (pinch ?? '').trim() === '' ? undefined : answer?.doses[placeOf(line)];
+        return (
+          <li key={line}>
+            <Input
+              aria-label={`Pinch ${String(line + 1)}`}
+              placeholder={unit}
+              data-takes="weight"
+              value={pinch ?? ''}
+              onChange={(event) => change({ tastings: pinches.with(line, event.target.value) })}
+            />
+            <span className="soft" data-testid={`pinch-${String(line + 1)}`}>
+              {dose &&
+                `${grams(dose.grams)}, about ${dose.spoons}` +
+                  (dose.runningPercent === null
+                    ? ''
+                    : `; ${percent(dose.runningPercent, 2)} ${dose.basis} so far`)}
+            </span>
+          </li>
+        );
+      })}
+      <li>
+        <Button type="dashed" onClick={() => change({ tastings: [...pinches, ''] })}>
+          Another pinch
+        </Button>
+      </li>
+    </ol>
+  );
+}
