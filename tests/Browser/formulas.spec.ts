@@ -2,7 +2,6 @@ import { readFile } from 'node:fs/promises';
 import { choose, csrf, enterDemo, expect, number, signIn, test } from './kitchen';
 
 // Nothing moves here: what is waited for comes sooner.
-test.use({ contextOptions: { reducedMotion: 'reduce' } });
 
 test('finds a formula, scales it four ways and starts it', async ({ page, cook }) => {
   await signIn(page, cook);
@@ -49,8 +48,7 @@ test('finds a formula, scales it four ways and starts it', async ({ page, cook }
 });
 
 test('shows each member their share, and who must not eat it', async ({ page }) => {
-  await enterDemo(page);
-  await page.goto('/formulas');
+  await enterDemo(page, '/formulas');
   await page.getByLabel('everyone may eat it').check();
   await expect(page.getByRole('link', { name: 'Kimchi without fish' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Everyday kimchi' })).toBeHidden();
@@ -63,8 +61,7 @@ test('shows each member their share, and who must not eat it', async ({ page }) 
 });
 
 test('changes a formula while the numbers follow, and keeps both versions', async ({ page, cook }) => {
-  await signIn(page, cook);
-  await page.goto('/formulas');
+  await signIn(page, cook, '/formulas');
   await page.getByRole('link', { name: 'Carrot sticks with garlic' }).click();
   const before = number(await page.getByTestId('formula-sodium').textContent());
   await page.getByRole('button', { name: 'Copy' }).click();
@@ -98,8 +95,7 @@ test('changes a formula while the numbers follow, and keeps both versions', asyn
 });
 
 test('two windows do not write over each other', async ({ page, cook, context }) => {
-  await signIn(page, cook);
-  await page.goto('/formulas');
+  await signIn(page, cook, '/formulas');
   await page.getByRole('link', { name: 'Beet kvass' }).click();
   await page.getByRole('button', { name: 'Change', exact: true }).click();
   const other = await context.newPage();
@@ -115,8 +111,7 @@ test('two windows do not write over each other', async ({ page, cook, context })
 });
 
 test('writes a new formula by any method', async ({ page, cook }) => {
-  await signIn(page, cook);
-  await page.goto('/formulas/new');
+  await signIn(page, cook, '/formulas/new');
   await page.getByLabel('Name').fill('Salted cabbage of mine');
   await choose(page, 'Method', 'Dry salting');
   await choose(page, 'Food', 'red cabbage');
@@ -128,8 +123,7 @@ test('writes a new formula by any method', async ({ page, cook }) => {
 });
 
 test('brings in a pasted recipe, settling what was not understood', async ({ page, cook }) => {
-  await signIn(page, cook);
-  await page.goto('/formulas/bring');
+  await signIn(page, cook, '/formulas/bring');
   await page
     .getByLabel('Recipe')
     .fill(
@@ -151,8 +145,7 @@ test('brings in a pasted recipe, settling what was not understood', async ({ pag
 
 test('hands formulas out and takes them back, and refuses what is none', async ({ page, cook }) => {
   test.slow();
-  await signIn(page, cook);
-  await page.goto('/formulas');
+  await signIn(page, cook, '/formulas');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('link', { name: 'as recipes' }).click(),

@@ -7,7 +7,6 @@ import {
 import { benchAnswer, choose, expect, signIn, test } from './kitchen';
 
 // Nothing moves here: what is waited for comes sooner.
-test.use({ contextOptions: { reducedMotion: 'reduce' } });
 
 /** A clock that the test winds. */
 function clockwork(): { now: () => number; pass: (ms: number) => void; wait: (ms: number) => Promise<void> } {
@@ -100,8 +99,7 @@ test('a thermometer and a salinity meter know their range and their digits', asy
 });
 
 test('a weight on the scale is read into the field one is in', async ({ page, cook }) => {
-  await signIn(page, cook);
-  await page.goto('/bench');
+  await signIn(page, cook, '/bench');
   await page.getByRole('button', { name: 'Instruments' }).click();
   const panel = page.getByRole('region', { name: 'Instruments' });
   await panel.getByLabel('scale: on the pan').fill('250');
@@ -136,8 +134,7 @@ test('an overloaded scale and a field that takes no weight leave everything as i
   page,
   cook,
 }) => {
-  await signIn(page, cook);
-  await page.goto('/bench');
+  await signIn(page, cook, '/bench');
   const weight = page.getByLabel('Weight of the vegetable');
   await weight.fill('500 g');
   await page.getByRole('button', { name: 'Instruments' }).click();
@@ -155,8 +152,7 @@ test('an overloaded scale and a field that takes no weight leave everything as i
 });
 
 test('a brine is measured into a jar’s life', async ({ page, cook }) => {
-  await signIn(page, cook);
-  await page.goto('/bench');
+  await signIn(page, cook, '/bench');
   await page.getByLabel('Weight of the vegetable').fill('400 g');
   await page.getByRole('button', { name: 'Start the jar' }).click();
   await expect(page.getByRole('heading', { name: 'carrot' })).toBeVisible();

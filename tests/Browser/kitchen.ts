@@ -30,7 +30,7 @@ export const test = base.extend<{ cook: Cook; scriptErrors: string[] }>({
       email: `${info.testId}-${String(info.retry)}-${String(Date.now())}@example.org`,
       password: 'a long enough password',
     };
-    await page.goto('/');
+    await page.request.get('/api/session');
     const answer = await page.request.post('/api/kitchens', {
       headers: await csrf(page),
       data: {
@@ -51,7 +51,16 @@ export const test = base.extend<{ cook: Cook; scriptErrors: string[] }>({
   },
 });
 
-export async function signIn(page: Page, cook: Cook): Promise<void> {
+/** Signs in without the door's form, and goes into a room. */
+export async function signIn(page: Page, cook: Cook, room = '/'): Promise<void> {
+  const answer = await page.request.post('/api/session', { headers: await csrf(page), data: { ...cook } });
+  expect(answer.ok()).toBe(true);
+  await page.goto(room);
+  await expect(page.getByRole('link', { name: 'Bench', exact: true })).toBeVisible();
+}
+
+/** Signs in at the door, as a cook does. */
+export async function signInByHand(page: Page, cook: Cook): Promise<void> {
   await page.goto('/');
   await page.getByLabel('E-mail').fill(cook.email);
   await page.getByLabel('Password').fill(cook.password);
@@ -59,11 +68,12 @@ export async function signIn(page: Page, cook: Cook): Promise<void> {
   await expect(page.getByRole('link', { name: 'Bench', exact: true })).toBeVisible();
 }
 
-/** The demo kitchen, at its first page. */
-export async function enterDemo(page: Page): Promise<void> {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Look around the demo kitchen' }).click();
-  await expect(page.getByRole('link', { name: 'Shelf' })).toBeVisible();
+/** The demo kitchen, in a room of it. */
+export async function enterDemo(page: Page, room = '/'): Promise<void> {
+  await page.request.get('/api/session');
+  expect((await page.request.post('/api/session/demo', { headers: await csrf(page) })).ok()).toBe(true);
+  await page.goto(room);
+  await expect(page.getByRole('link', { name: 'Shelf', exact: true })).toBeVisible();
 }
 
 /** A room, loaded anew and standing still. */

@@ -6,7 +6,7 @@ import { barriers, choose, enterDemo, expect, signIn, test, visit } from './kitc
 const rooms = ['/today', '/shelf', '/bench', '/formulas', '/kitchen', '/kitchen#salts', '/kitchen#foods'];
 
 test.describe('in the evening', () => {
-  test.use({ colorScheme: 'dark', contextOptions: { reducedMotion: 'reduce' } });
+  test.use({ colorScheme: 'dark' });
 
   test('has no barrier that a machine can find', async ({ page }) => {
     test.slow();
@@ -21,11 +21,8 @@ test.describe('in the evening', () => {
 });
 
 test.describe('where nothing may move', () => {
-  test.use({ contextOptions: { reducedMotion: 'reduce' } });
-
   test('opens and closes what opens and closes', async ({ page, cook }) => {
-    await signIn(page, cook);
-    await page.goto('/kitchen#salts');
+    await signIn(page, cook, '/kitchen#salts');
     await page.getByRole('button', { name: 'Weigh a spoon of salt flakes' }).click();
     await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
     await expect(page.getByRole('dialog')).toBeHidden();
@@ -45,8 +42,7 @@ test('uses a large screen without running over its edge', async ({ page }) => {
 });
 
 test('prints a formula without its buttons, and with all that the cook needs', async ({ page }) => {
-  await enterDemo(page);
-  await page.goto('/formulas');
+  await enterDemo(page, '/formulas');
   await page.getByRole('link', { name: 'Everyday kimchi' }).click();
   await expect(page.getByTestId('formula-sodium')).toBeVisible();
   await page.emulateMedia({ media: 'print' });

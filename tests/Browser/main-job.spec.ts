@@ -1,5 +1,8 @@
 import { benchAnswer, choose, expect, number, signIn, test } from './kitchen';
 
+/** The main road is walked with everything that moves on it. */
+test.use({ contextOptions: { reducedMotion: 'no-preference' } });
+
 test('from a weighed vegetable to today’s sodium, and back', async ({ page, cook }) => {
   await signIn(page, cook);
   await page.keyboard.press('b');
@@ -44,8 +47,7 @@ test('from a weighed vegetable to today’s sodium, and back', async ({ page, co
 });
 
 test('serves any amount from the jar itself, and says when there is less', async ({ page, cook }) => {
-  await signIn(page, cook);
-  await page.goto('/bench');
+  await signIn(page, cook, '/bench');
   await page.getByRole('button', { name: 'Start the jar' }).click();
   await expect(page.getByRole('heading', { name: 'carrot' })).toBeVisible();
   const amount = page.getByLabel('Amount for Bo');

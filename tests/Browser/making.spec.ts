@@ -9,11 +9,9 @@ type Batch = components['schemas']['Batch'];
 type Answer = components['schemas']['BenchAnswer'];
 
 // Nothing moves here: what is waited for comes sooner.
-test.use({ contextOptions: { reducedMotion: 'reduce' } });
 
 async function atTheBench(page: Page, cook: Cook): Promise<void> {
-  await signIn(page, cook);
-  await page.goto('/bench');
+  await signIn(page, cook, '/bench');
   await expect(page.getByTestId('salt')).not.toBeEmpty();
 }
 

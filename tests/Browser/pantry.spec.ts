@@ -22,8 +22,7 @@ test('seats someone at the table and sees them on Today', async ({ page, cook })
 });
 
 test('weighs a spoon of salt, and says so when no salt weighs that much', async ({ page, cook }) => {
-  await signIn(page, cook);
-  await page.goto('/kitchen#salts');
+  await signIn(page, cook, '/kitchen#salts');
   await page.getByRole('button', { name: 'Weigh a spoon of salt flakes' }).click();
   const drawer = page.getByRole('dialog');
   await drawer.getByLabel('Weight of the salt').fill('90');
@@ -36,8 +35,7 @@ test('weighs a spoon of salt, and says so when no salt weighs that much', async 
 });
 
 test('enters a food from its label and finds it misspelt', async ({ page, cook }) => {
-  await signIn(page, cook);
-  await page.goto('/kitchen#foods');
+  await signIn(page, cook, '/kitchen#foods');
   await page.getByRole('button', { name: 'A food from its label' }).click();
   const drawer = page.getByRole('dialog');
   await drawer.getByLabel('Name').fill('Barrel pickles from the market');
@@ -57,8 +55,7 @@ test('enters a food from its label and finds it misspelt', async ({ page, cook }
 });
 
 test('keeps a jar, and names measures that cannot be', async ({ page, cook }) => {
-  await signIn(page, cook);
-  await page.goto('/kitchen#jars');
+  await signIn(page, cook, '/kitchen#jars');
   await page.getByRole('button', { name: 'Another jar' }).click();
   const drawer = page.getByRole('dialog');
   await drawer.getByLabel('Name').fill('Tall jar');
@@ -74,8 +71,7 @@ test('keeps a jar, and names measures that cannot be', async ({ page, cook }) =>
 });
 
 test('changes how the house measures', async ({ page, cook }) => {
-  await signIn(page, cook);
-  await page.goto('/kitchen#house');
+  await signIn(page, cook, '/kitchen#house');
   await page.getByLabel('Name of the kitchen').fill('Kitchen above the bakery');
   await page.getByText('spoons', { exact: true }).click();
   await page.getByRole('button', { name: 'Keep' }).click();

@@ -4,13 +4,11 @@ import type { components } from '../../web/src/api/contract.gen';
 import { enterDemo, expect, signIn, test } from './kitchen';
 
 // Nothing moves here: what is waited for comes sooner.
-test.use({ contextOptions: { reducedMotion: 'reduce' } });
 
 type Batch = components['schemas']['ShelfBatch'];
 
 test('the shelf puts what asks for something first, and is walked through by arrows', async ({ page }) => {
-  await enterDemo(page);
-  await page.goto('/shelf');
+  await enterDemo(page, '/shelf');
   const { batches } = (await (await page.request.get('/api/batches')).json()) as { batches: Batch[] };
   const counter = batches.filter(({ place }) => place === 'counter');
   const ranks = counter.map(({ attention }) => attention?.rank ?? 99);
@@ -32,8 +30,7 @@ test('the shelf puts what asks for something first, and is walked through by arr
 });
 
 test('the shelf is searched and sifted', async ({ page }) => {
-  await enterDemo(page);
-  await page.goto('/shelf');
+  await enterDemo(page, '/shelf');
   await page.getByRole('region', { name: 'Empty jars' }).waitFor();
   await page.keyboard.press('/');
   await page.keyboard.type('kraut');
@@ -50,8 +47,7 @@ test('the shelf is searched and sifted', async ({ page }) => {
 });
 
 test('an empty jar goes to the bench, comes back full, is emptied and put back', async ({ page, cook }) => {
-  await signIn(page, cook);
-  await page.goto('/shelf');
+  await signIn(page, cook, '/shelf');
   const empty = page.getByRole('region', { name: 'Empty jars' });
   await expect(empty.getByRole('link', { name: 'Quart jar' })).toContainText('4 free');
   await empty.getByRole('link', { name: 'Half-gallon jar' }).click();
@@ -74,8 +70,7 @@ test('an empty jar goes to the bench, comes back full, is emptied and put back',
 });
 
 test('a label leads back to its jar by its code', async ({ page }) => {
-  await enterDemo(page);
-  await page.goto('/shelf');
+  await enterDemo(page, '/shelf');
   await page.getByRole('link', { name: 'Everyday kimchi' }).click();
   await page.getByRole('link', { name: 'Label', exact: true }).click();
   const label = page.getByRole('article', { name: 'Label of Everyday kimchi' });
@@ -91,8 +86,7 @@ test('a label leads back to its jar by its code', async ({ page }) => {
 });
 
 test('labels print at their size: singles on pages of their own, sheets on A4', async ({ page }) => {
-  await enterDemo(page);
-  await page.goto('/labels');
+  await enterDemo(page, '/labels');
   await expect(page.getByRole('article')).toHaveCount(8);
   // Letters that one reads at arm's length, 60 cm: 20 minutes of arc are 3.5 mm (ISO 9241-303; from memory).
   const smallest = await page
