@@ -26,6 +26,7 @@ prepare_environment() {
   set +a
   export APP_ENV=production
   [ "$purpose" != test ] || export APP_ENV=testing
+  export TEMPESAL_PHOTOS="$STATE/photos"
   export DB_HOST=127.0.0.1 DB_USERNAME=tempesal
 }
 

@@ -10,7 +10,7 @@ missing_packages() {
   version=$(php -r 'echo PHP_MAJOR_VERSION.".".PHP_MINOR_VERSION;' 2>/dev/null || true)
   local loaded
   loaded=" $(php -m 2>/dev/null | tr '[:upper:]\n' '[:lower:] ') "
-  for extension in pdo_mysql:mysql curl:curl zip:zip bcmath:bcmath mbstring:mbstring intl:intl dom:xml; do
+  for extension in pdo_mysql:mysql curl:curl zip:zip bcmath:bcmath mbstring:mbstring intl:intl dom:xml gd:gd; do
     [[ $loaded == *" ${extension%%:*} "* ]] || printf 'php%s-%s ' "$version" "${extension##*:}"
   done
   command -v composer >/dev/null || printf 'composer '

@@ -4,15 +4,21 @@ declare(strict_types=1);
 
 use App\Http\Controllers\BatchController;
 use App\Http\Controllers\BenchController;
+use App\Http\Controllers\CalendarController;
+use App\Http\Controllers\CheckController;
+use App\Http\Controllers\ChoreController;
 use App\Http\Controllers\DayController;
 use App\Http\Controllers\FormulaController;
 use App\Http\Controllers\KitchenController;
 use App\Http\Controllers\LabelController;
 use App\Http\Controllers\LedgerController;
+use App\Http\Controllers\LogController;
 use App\Http\Controllers\PantryController;
+use App\Http\Controllers\RoomController;
 use App\Http\Controllers\ScreenController;
 use App\Http\Controllers\ServingController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\StandController;
 use Illuminate\Support\Facades\Route;
 
 /*
@@ -41,6 +47,32 @@ Route::prefix('api')->group(function (): void {
         Route::post('batches/{batch}/entries/{entry}/reversal/preview', [LedgerController::class, 'previewReversal']);
         Route::post('batches/{batch}/preview', [LedgerController::class, 'preview'])->name('preview');
         Route::post('batches/{batch}/questions', [LedgerController::class, 'ask']);
+        Route::put('batches/{batch}/place', [StandController::class, 'move']);
+        Route::put('batches/{batch}/aim', [StandController::class, 'aim']);
+        Route::post('batches/{batch}/gates', [StandController::class, 'pass']);
+        Route::get('batches/{batch}/log', [LogController::class, 'index']);
+        Route::post('batches/{batch}/notes', [LogController::class, 'store']);
+        Route::delete('notes/{note}', [LogController::class, 'remove']);
+        Route::get('notes/{note}/photo', [LogController::class, 'photo']);
+        Route::post('notes/{note}/photo', [LogController::class, 'keepPhoto']);
+        Route::get('batches/{batch}/check', [CheckController::class, 'show']);
+        Route::post('batches/{batch}/check', [CheckController::class, 'store']);
+        Route::post('batches/{batch}/check/preview', [CheckController::class, 'preview']);
+        Route::get('practice', [CheckController::class, 'practice']);
+        Route::post('practice', [CheckController::class, 'answer']);
+        Route::get('chores', [ChoreController::class, 'index']);
+        Route::post('chores/marks', [ChoreController::class, 'mark']);
+        Route::delete('chores/marks/{mark}', [ChoreController::class, 'unmark']);
+        Route::get('rooms', [RoomController::class, 'index']);
+        Route::put('rooms/{place}', [RoomController::class, 'update']);
+        Route::post('rooms/{place}/readings', [RoomController::class, 'read']);
+        Route::post('rooms/{place}/log', [RoomController::class, 'bring']);
+        Route::post('rooms/{place}/spells', [RoomController::class, 'expect']);
+        Route::delete('rooms/{place}/spells/{spell}', [RoomController::class, 'forget']);
+        Route::get('calendar', [CalendarController::class, 'show']);
+        Route::post('calendar', [CalendarController::class, 'make']);
+        Route::delete('calendar', [CalendarController::class, 'revoke']);
+        Route::get('calendar/file', [CalendarController::class, 'file']);
         Route::put('household', [PantryController::class, 'household']);
         foreach (['people' => 'Person', 'salts' => 'Salt', 'foods' => 'Food', 'jars' => 'Jar', 'hold-downs' => 'HoldDown'] as $path => $one) {
             $parameter = lcfirst($one);
@@ -73,5 +105,7 @@ Route::prefix('api')->group(function (): void {
 
     Route::any('{any}', static fn () => abort(404))->where('any', '.*');
 });
+
+Route::get('calendar/{secret}.ics', [CalendarController::class, 'feed'])->where('secret', '[A-Za-z0-9]{48}')->middleware('throttle:60,1');
 
 Route::get('{any}', ScreenController::class)->where('any', '.*');

@@ -82,7 +82,7 @@ abstract class TestCase extends LaravelTestCase
         return $answer;
     }
 
-    protected function jar(string $name): string
+    public function jar(string $name): string
     {
         return Jar::query()->where('name', $name)->sole()->id;
     }
@@ -93,7 +93,7 @@ abstract class TestCase extends LaravelTestCase
      * @param  array<string, mixed>  $change
      * @return TestResponse<\Illuminate\Http\JsonResponse>
      */
-    protected function startJar(array $change = []): TestResponse
+    public function startJar(array $change = []): TestResponse
     {
         return $this->postJson('/api/batches', [
             ...$this->bench(),

@@ -26,15 +26,15 @@ final readonly class EmptyJar
     {
     }
 
-    public function __invoke(string $batchId, bool $isEmptied): Batch
+    public function __invoke(string $batchId, bool $isEmptied, ?CarbonImmutable $at = null): Batch
     {
-        return DB::transaction(function () use ($batchId, $isEmptied): Batch {
+        return DB::transaction(function () use ($batchId, $isEmptied, $at): Batch {
             $batch = $this->ledger->lock($batchId);
             if ($isEmptied === ($batch->emptied_at !== null)) {
                 return $batch;
             }
             try {
-                $isEmptied ? $this->throwAway($batch) : $this->putBack($batch, $batch->emptied_at ?? CarbonImmutable::now());
+                $isEmptied ? $this->throwAway($batch, WriteEntry::moment($batch, $at)->startOfSecond()) : $this->putBack($batch, $batch->emptied_at ?? CarbonImmutable::now());
             } catch (NotEnough $refusal) {
                 throw ValidationException::withMessages(['isEmptied' => $refusal->getMessage()]);
             }
@@ -44,9 +44,8 @@ final readonly class EmptyJar
     }
 
     /** @throws NotEnough where more is still to be done to it than would be left */
-    private function throwAway(Batch $batch): void
+    private function throwAway(Batch $batch, CarbonImmutable $now): void
     {
-        $now = CarbonImmutable::now()->startOfSecond();
         $state = $batch->ledger($now)->state();
         foreach (Phase::cases() as $phase) {
             $grams = $state->phase($phase)->weightG();

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Care\Tended;
+use App\Household\CurrentHousehold;
 use App\Models\Batch;
 use App\Models\Person;
 use App\Views\BatchView;
@@ -18,7 +20,7 @@ use Illuminate\Validation\ValidationException;
  */
 final readonly class PreviewEntry
 {
-    public function __construct(private WriteEntry $write, private ReverseEntry $reverse)
+    public function __construct(private WriteEntry $write, private ReverseEntry $reverse, private CurrentHousehold $current)
     {
     }
 
@@ -30,7 +32,7 @@ final readonly class PreviewEntry
      */
     public function __invoke(string $batchId, array $documented, ?CarbonImmutable $at): array
     {
-        return self::tried($batchId, fn () => ($this->write)($batchId, $documented, $at, (string) Str::ulid()));
+        return $this->tried($batchId, fn () => ($this->write)($batchId, $documented, $at, (string) Str::ulid()));
     }
 
     /**
@@ -42,31 +44,32 @@ final readonly class PreviewEntry
      */
     public function reversal(string $batchId, string $entryId): array
     {
-        return self::tried($batchId, fn () => ($this->reverse)($batchId, $entryId));
+        return $this->tried($batchId, fn () => ($this->reverse)($batchId, $entryId));
     }
 
     /**
      * @param  Closure(): mixed  $change
      * @return array{before: array<string, mixed>, after: array<string, mixed>}
      */
-    private static function tried(string $batchId, Closure $change): array
+    private function tried(string $batchId, Closure $change): array
     {
         DB::beginTransaction();
         try {
-            $before = self::look($batchId);
+            $before = $this->look($batchId);
             $change();
 
-            return ['before' => $before, 'after' => self::look($batchId)];
+            return ['before' => $before, 'after' => $this->look($batchId)];
         } finally {
             DB::rollBack();
         }
     }
 
     /** @return array<string, mixed> */
-    private static function look(string $batchId): array
+    private function look(string $batchId): array
     {
-        $batch = Batch::query()->with(['jar', 'entries'])->findOrFail($batchId);
+        $batch = Batch::whole()->findOrFail($batchId);
+        $ledger = $batch->ledger();
 
-        return BatchView::numbers($batch, $batch->ledger(), Person::atTable());
+        return BatchView::numbers(Tended::of($batch, $ledger, $this->current->get()), $ledger, Person::atTable());
     }
 }

@@ -51,6 +51,9 @@ final readonly class ReverseEntry
                     $this->ledger->reverse($locked[$line->batch_id], $line, CarbonImmutable::now());
                     $this->ledger->check($locked[$line->batch_id]);
                 }
+                // A move that is taken back leaves the jar where it stood before.
+                [, $place] = array_slice($locked[$batchId]->stands(), -1)[0];
+                $locked[$batchId]->update(['place' => $place]);
             } catch (NotEnough $refusal) {
                 throw ValidationException::withMessages(['entry' => $refusal->getMessage().' Take back what came after it first.']);
             }
@@ -68,7 +71,7 @@ final readonly class ReverseEntry
         $entry = $line->read();
         $other = match (true) {
             $entry instanceof Starter && $entry->fromBatch !== null => ['batch' => $entry->fromBatch, 'kind' => Give::kind(), 'names' => 'toBatch'],
-            $entry instanceof Give => ['batch' => $entry->toBatch, 'kind' => Starter::kind(), 'names' => 'fromBatch'],
+            $entry instanceof Give && $entry->toBatch !== null => ['batch' => $entry->toBatch, 'kind' => Starter::kind(), 'names' => 'fromBatch'],
             default => null,
         };
 

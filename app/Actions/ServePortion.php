@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Care\Tended;
 use App\Models\Person;
 use App\Models\Serving;
-use App\Views\BatchSummary;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -42,7 +42,7 @@ final readonly class ServePortion
             $ledger = $batch->ledger($at);
             try {
                 $state = $ledger->state();
-                $entry = $way->plate($phase ?? BatchSummary::servedPhase($batch, $state), $grams)->bookedAt($state);
+                $entry = $way->plate($phase ?? Tended::servedPhase($batch, $state), $grams)->bookedAt($state);
                 $sodium = $ledger->serving($entry);
                 $line = $this->ledger->append($batch, $at, $entry);
                 $this->ledger->check($batch);

@@ -17,8 +17,11 @@ use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Bench\BenchAdvice;
 use Tempesal\Core\Bench\IncompleteSheet;
 use Tempesal\Core\Bench\Making;
+use Tempesal\Core\Care\Place;
 use Tempesal\Core\Formula\Weight;
 use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\Entry;
+use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Salt\Basis;
 
@@ -118,13 +121,15 @@ final readonly class StartBatch
             'sheet' => $typed,
             'strengths' => self::strengths($making),
             'place' => $place,
+            'started_in' => $place,
+            'likeness' => "{$sheet->method->value}:".($typed['vegetableId'] ?? ''),
             'started_at' => $at,
             'request_key' => $requestKey,
         ])->load(['entries', 'jar']);
 
         foreach ($making->linesOf($number) as $line) {
             $moment = $at->addSeconds((int) round($line->at ?? 0.0));
-            $this->ledger->append($batch, $moment, $line->entry);
+            $this->ledger->append($batch, $moment, self::standing($line->entry, $place, $typed));
             if ($line->entry instanceof Starter && $order->lender !== null) {
                 $this->ledger->lend($this->ledger->lock($order->lender->id), $moment, $line->entry->grams, $batch);
             }
@@ -133,11 +138,24 @@ final readonly class StartBatch
         return $batch;
     }
 
+    /**
+     * Left to itself a jar has the temperatures of its place, unless the cook said another for it.
+     *
+     * @param  Typed  $typed
+     */
+    private static function standing(Entry $entry, string $place, array $typed): Entry
+    {
+        return $entry instanceof Soak && $entry->duration === null && ! $entry->even && ($typed['roomCelsius'] ?? null) === null ? $entry->in($place) : $entry;
+    }
+
     private function blend(BenchOrder $order, Batch $source, Making $making, string $name, string $place, string $requestKey, CarbonImmutable $at): Batch
     {
         $batch = $this->ledger->lock($source->id);
         foreach ($making->timetable()->lines as $line) {
             $this->ledger->append($batch, $at, $line->entry, $requestKey);
+        }
+        if ($batch->place->value !== $place) {
+            $this->ledger->append($batch, $at, StandJar::standing(Place::from($place)));
         }
         $this->ledger->check($batch);
         $batch->update([

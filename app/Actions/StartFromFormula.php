@@ -13,6 +13,7 @@ use Carbon\CarbonImmutable;
 use Tempesal\Core\Formula\Formula;
 use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Formula\FormulaLine;
+use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Produce\PieceShape;
 use Tempesal\Core\Salt\Basis;
 
@@ -45,10 +46,10 @@ final readonly class StartFromFormula
                 'jar_id' => $jar?->id, 'formula_version_id' => $version->id, 'name' => $name, 'method' => $scaled->method,
                 'shape' => $lead->food->shape ?? PieceShape::Chunks, 'colour' => $scaled->colour(), 'density_g_per_ml' => $lead->food->density ?? 1.0,
                 'headspace_mm' => $scaled->vessel->headspace->value, 'weight_ml' => 0.0, 'serving_g' => $scaled->serving->grams->value,
-                'sheet' => [], 'strengths' => $strengths, 'place' => $place, 'started_at' => $at, 'request_key' => $requestKey,
+                'sheet' => [], 'strengths' => $strengths, 'place' => $place, 'started_in' => $place, 'likeness' => "formula:{$version->formula_id}", 'started_at' => $at, 'request_key' => $requestKey,
             ])->load(['entries', 'jar']);
             foreach ($scaled->entries() as $entry) {
-                $this->ledger->append($batch, $at, $entry);
+                $this->ledger->append($batch, $at, $entry instanceof Soak && $entry->duration === null && ! $entry->even ? $entry->in($place) : $entry);
             }
 
             return $batch;

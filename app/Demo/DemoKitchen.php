@@ -5,22 +5,33 @@ declare(strict_types=1);
 namespace App\Demo;
 
 use App\Actions\CalibrateSpoon;
+use App\Actions\EmptyJar;
+use App\Actions\KeepPhoto;
+use App\Actions\KeepReadings;
 use App\Actions\OpenKitchen;
 use App\Actions\SaveFood;
 use App\Actions\ServePortion;
+use App\Actions\StandJar;
 use App\Actions\StartBatch;
 use App\Actions\StartFromFormula;
+use App\Actions\WriteNote;
 use App\Household\CurrentHousehold;
 use App\Models\Batch;
+use App\Models\ChoreMark;
 use App\Models\Formula;
 use App\Models\Household;
 use App\Models\Ingredient;
 use App\Models\Jar;
 use App\Models\Person;
+use App\Models\RoomSpell;
 use App\Models\Salt;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
+use Tempesal\Core\Care\Place;
+use Tempesal\Core\Care\Task;
+use Tempesal\Core\Check\Sign;
 use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Intake\TargetPreset;
 use Tempesal\Core\Measure\Grams;
@@ -41,6 +52,10 @@ final class DemoKitchen
         private readonly StartFromFormula $startFromFormula,
         private readonly CalibrateSpoon $calibrate,
         private readonly SaveFood $saveFood,
+        private readonly StandJar $stand,
+        private readonly EmptyJar $empty,
+        private readonly WriteNote $writeNote,
+        private readonly KeepReadings $keepReadings,
         private readonly CurrentHousehold $current,
     ) {
     }
@@ -69,6 +84,7 @@ final class DemoKitchen
     private static function clear(Household $household): void
     {
         DB::transaction(static function () use ($household): void {
+            File::deleteDirectory(KeepPhoto::folderOf($household->id));
             DB::table('servings')->where('household_id', $household->id)->delete();
             DB::table('batch_entries')->where('household_id', $household->id)->whereNotNull('reverses_id')->delete();
             $household->delete();
@@ -92,19 +108,22 @@ final class DemoKitchen
 
     private function fill(Household $household): void
     {
+        $this->warmth();
+        $this->earlierKraut();
         $kraut = $this->jar('Caraway kraut', 'counter', 16, 'green-cabbage', 'Half-gallon jar', 'fine-sea', [
             'method' => 'dry_salting', 'vegetableAmount' => '1280 g', 'strengthPercent' => '2.2', 'strengthBasis' => 'of_vegetable', 'weightMl' => 60,
         ]);
-        $red = $this->jar('Red kraut with apple', 'fridge', 41, 'red-cabbage', 'Quart jar', 'fine-sea', [
+        $red = $this->jar('Red kraut with apple', 'cool', 41, 'red-cabbage', 'Quart jar', 'fine-sea', [
             'method' => 'dry_salting', 'vegetableAmount' => '540 g', 'strengthPercent' => '2', 'strengthBasis' => 'of_vegetable', 'weightMl' => 40,
         ]);
+        ($this->stand)($red->id, Place::Fridge, (string) Str::ulid(), CarbonImmutable::now()->subDays(13));
         $carrots = $this->jar('Carrot sticks with dill', 'counter', 6, 'carrot', 'Quart jar', 'flaky-kosher', [
             'method' => 'poured_brine', 'saltUnit' => 'spoons', 'fixed' => 'salt', 'saltAmount' => '2 tbsp', 'strengthPercent' => '3', 'strengthBasis' => 'of_water',
         ]);
         $spears = $this->jar('Half-sour spears', 'counter', 4, 'cucumber', 'Half-gallon jar', 'pickling', [
             'method' => 'poured_brine', 'strengthPercent' => '4', 'strengthBasis' => 'of_water', 'weightMl' => 60,
         ]);
-        $this->jar('Turmeric cauliflower', 'counter', 2, 'cauliflower', 'One-litre clamp jar', 'fine-sea', [
+        $cauliflower = $this->jar('Turmeric cauliflower', 'counter', 2, 'cauliflower', 'One-litre clamp jar', 'fine-sea', [
             'method' => 'equilibrium_brine', 'strengthPercent' => '2.5', 'strengthBasis' => 'of_everything',
         ]);
         $mash = $this->jar('Red chilli mash', 'cool', 23, 'red-chilli', 'Pint jar', 'pickling', [
@@ -112,6 +131,18 @@ final class DemoKitchen
         ]);
         $this->kimchi();
         $this->particulars();
+        $this->tended([
+            [$kraut, Task::Press, 1, 3], [$kraut, Task::Airlock, 14, 14], [$red, Task::Press, 1, 3], [$red, Task::Burp, 1, 7],
+            [$carrots, Task::Burp, 1, 3], [$mash, Task::Stir, 1, 7], [$mash, Task::Burp, 1, 7],
+        ]);
+        $this->note($kraut, 9, ['marks' => ['salty' => 4, 'sour' => 2, 'crunch' => 5, 'liked' => 3], 'smell' => 'fresh', 'bubbles' => 'lively', 'text' => 'Still mostly salt.']);
+        $this->note($kraut, 2, ['marks' => ['salty' => 3, 'sour' => 3, 'crunch' => 5, 'liked' => 4], 'smell' => 'sour', 'bubbles' => 'few', 'ph' => 3.8]);
+        $this->note($red, 20, ['marks' => ['salty' => 2, 'sour' => 4, 'crunch' => 3, 'liked' => 4], 'ph' => 3.6, 'colour' => 'deeper']);
+        $this->note($mash, 12, ['ph' => 3.9, 'marks' => ['heat' => 5, 'sour' => 3], 'bubbles' => 'few']);
+        $this->note($spears, 0, ['marks' => ['salty' => 3, 'sour' => 2, 'crunch' => 5, 'liked' => 5], 'text' => 'Half sour, just as the name says.']);
+        $this->writeNote->check($mash->id, [
+            Sign::FilmFlat, Sign::ColourAsExpected, Sign::LidFlat, Sign::FewBubbles, Sign::SmellSour, Sign::Smooth,
+        ], (string) Str::ulid());
         $people = Person::atTable()->keyBy('name');
         $meals = [
             [12, $red, 'Marit', 30], [12, $red, 'Jory', 60], [9, $red, 'Jory', 50], [6, $red, 'Nell', 20], [5, $red, 'Jory', 60],
@@ -131,14 +162,62 @@ final class DemoKitchen
         }
     }
 
+    /** A logger on the counter, a thermometer in the cool place, and a warm weekend to come. */
+    private function warmth(): void
+    {
+        $hour = CarbonImmutable::now()->startOfHour();
+        $counter = [];
+        for ($ago = 15 * 24; $ago >= 0; $ago -= 2) {
+            $at = $hour->subHours($ago);
+            $counter[] = [$at->utc()->toDateTimeImmutable(), round(20.4 + 1.5 * cos(($at->hour - 16) / 24 * 2 * M_PI) + 0.5 * sin($ago / 31), 1)];
+        }
+        ($this->keepReadings)(Place::Counter, $counter, 'logger');
+        ($this->keepReadings)(Place::Cool, array_map(
+            static fn (int $days): array => [$hour->subDays($days)->utc()->toDateTimeImmutable(), 15.5 + 0.4 * ($days % 4)], range(12, 0),
+        ), 'typed');
+        $today = CarbonImmutable::parse($this->current->get()->today());
+        RoomSpell::create(['place' => Place::Counter, 'from_on' => $today->addDays(2)->toDateString(), 'to_on' => $today->addDays(4)->toDateString(), 'celsius' => 25.0]);
+    }
+
+    /** The one before, saltier and warmer, eaten by now. */
+    private function earlierKraut(): void
+    {
+        $earlier = $this->jar('First kraut of the autumn', 'counter', 74, 'green-cabbage', 'Half-gallon jar', 'fine-sea', [
+            'method' => 'dry_salting', 'vegetableAmount' => '1250 g', 'strengthPercent' => '2.6', 'strengthBasis' => 'of_vegetable', 'weightMl' => 60, 'roomCelsius' => 22,
+        ]);
+        $this->note($earlier, 66, ['marks' => ['salty' => 5, 'sour' => 2, 'crunch' => 5, 'liked' => 2]]);
+        $this->note($earlier, 58, ['marks' => ['salty' => 4, 'sour' => 3, 'crunch' => 4, 'liked' => 4], 'ph' => 3.7]);
+        $this->note($earlier, 44, ['marks' => ['salty' => 4, 'sour' => 5, 'crunch' => 3, 'liked' => 3], 'ph' => 3.4, 'text' => 'Sharp by now; shorter next time.']);
+        ($this->stand)($earlier->id, Place::Fridge, (string) Str::ulid(), CarbonImmutable::now()->subDays(44));
+        ($this->empty)($earlier->id, true, CarbonImmutable::now()->subDays(20));
+    }
+
+    /** @param  list<array{Batch, Task, int, int}>  $chores  done from one day of a jar's life to another */
+    private function tended(array $chores): void
+    {
+        foreach ($chores as [$batch, $task, $from, $to]) {
+            for ($day = $from; $day <= $to; $day++) {
+                $at = $batch->started_at->addDays($day);
+                ChoreMark::create(['batch_id' => $batch->id, 'task' => $task, 'due_on' => $at->toDateString(), 'done_at' => $at, 'request_key' => (string) Str::ulid()]);
+            }
+        }
+    }
+
+    /** @param  array<string, mixed>  $columns */
+    private function note(Batch $batch, int $daysAgo, array $columns): void
+    {
+        ($this->writeNote)($batch->id, $columns, CarbonImmutable::now()->subDays($daysAgo), (string) Str::ulid());
+    }
+
     /** A jar from the library's own formula. */
     private function kimchi(): void
     {
         $version = Formula::query()->where('key', 'kimchi-dry-salted')->firstOrFail()->newest;
-        ($this->startFromFormula)(
+        $batch = ($this->startFromFormula)(
             $version, StartFromFormula::read($version), Jar::query()->where('name', 'Two-litre jar')->firstOrFail()->id,
             'Everyday kimchi', 'fridge', CarbonImmutable::now()->subDays(9), (string) Str::ulid(),
         );
+        $batch->update(['created_at' => $batch->started_at]);
     }
 
     /** What makes this household itself: allergies and dislikes, a weighed spoon, a food from its label. */
@@ -165,7 +244,7 @@ final class DemoKitchen
     /** @param  array<string, mixed>  $fixed */
     private function jar(string $name, string $place, int $daysAgo, string $vegetable, string $jar, string $salt, array $fixed): Batch
     {
-        return ($this->start)([
+        $batch = ($this->start)([
             'vegetableId' => Ingredient::query()->where('key', $vegetable)->firstOrFail()->id,
             'jarId' => Jar::query()->where('name', $jar)->firstOrFail()->id,
             'saltId' => Salt::query()->where('key', $salt)->firstOrFail()->id,
@@ -174,5 +253,9 @@ final class DemoKitchen
             'servingAmount' => '40 g',
             ...$fixed,
         ], $name, $place, (string) Str::ulid(), CarbonImmutable::now()->subDays($daysAgo)->subHours(3));
+        // It has stood on this shelf since.
+        $batch->update(['created_at' => $batch->started_at]);
+
+        return $batch;
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Care\OwnTastes;
+use App\Climate\Climates;
 use App\Household\BelongsToHousehold;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
@@ -11,9 +13,12 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Tempesal\Core\Care\Place;
 use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Formula\Aim;
 use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Formula\Window;
+use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Line;
 use Tempesal\Core\Ledger\Phase;
@@ -33,13 +38,19 @@ use Tempesal\Core\Produce\PieceShape;
  * @property float $serving_g
  * @property array<string, mixed> $sheet
  * @property array<string, float|null> $strengths
- * @property string $place
+ * @property Place $place
+ * @property Place $started_in
+ * @property Aim|null $aim
+ * @property string $likeness
  * @property CarbonImmutable $started_at
  * @property CarbonImmutable|null $emptied_at
  * @property string|null $formula_version_id
  * @property Jar|null $jar
  * @property FormulaVersion|null $formulaVersion
  * @property Collection<int, BatchEntry> $entries
+ * @property Collection<int, ChoreMark> $choreMarks
+ * @property Collection<int, Note> $notes
+ * @property CarbonImmutable $created_at
  */
 final class Batch extends Model
 {
@@ -54,7 +65,7 @@ final class Batch extends Model
      */
     public static function whole(): Builder
     {
-        return self::query()->with(['jar', 'entries', 'formulaVersion']);
+        return self::query()->with(['jar', 'entries', 'formulaVersion', 'choreMarks', 'notes']);
     }
 
     /** @return Builder<self> those that were not emptied */
@@ -84,6 +95,24 @@ final class Batch extends Model
         return $this->hasMany(BatchEntry::class)->orderBy('position');
     }
 
+    /** @return HasMany<ChoreMark, $this> that stand */
+    public function choreMarks(): HasMany
+    {
+        $marks = $this->hasMany(ChoreMark::class);
+        $marks->where('undone_at', null)->orderBy('created_at')->orderBy('id');
+
+        return $marks;
+    }
+
+    /** @return HasMany<Note, $this> oldest first */
+    public function notes(): HasMany
+    {
+        $notes = $this->hasMany(Note::class);
+        $notes->orderBy('happened_at')->orderBy('id');
+
+        return $notes;
+    }
+
     /** @return list<BatchEntry> lines that were not taken back, in the order in which things happened */
     public function standing(): array
     {
@@ -94,12 +123,39 @@ final class Batch extends Model
             ->sortBy([['happened_at', 'asc'], ['position', 'asc']])->all());
     }
 
-    /** The whole history, in the order in which things happened, without entries that were reversed. */
+    /**
+     * The whole history, in the order in which things happened, without entries that were reversed. What stands in one of
+     * the kitchen's places has the temperatures that are known of it.
+     */
     public function history(): Ledger
     {
-        return new Ledger(array_map(
-            fn (BatchEntry $entry): Line => new Line($entry->read(), $this->secondsSinceStart($entry->happened_at)), $this->standing(),
-        ));
+        return new Ledger(array_map(function (BatchEntry $line): Line {
+            $entry = $line->read();
+            $place = $entry instanceof Soak && $entry->room !== null ? Place::tryFrom($entry->room) : null;
+
+            return new Line(
+                $entry instanceof Soak && $place !== null ? $entry->at(app(Climates::class)->from($place, $line->happened_at)) : $entry,
+                $this->secondsSinceStart($line->happened_at),
+            );
+        }, $this->standing()));
+    }
+
+    /**
+     * Where it stood since when, oldest first; moves to come are left out.
+     *
+     * @return non-empty-list<array{CarbonImmutable, Place}>
+     */
+    public function stands(): array
+    {
+        $stands = [[$this->started_at, $this->started_in]];
+        foreach ($this->standing() as $line) {
+            $place = Place::tryFrom(is_string($line->entry['room'] ?? null) ? $line->entry['room'] : '');
+            if ($place !== null && $place !== $stands[count($stands) - 1][1] && ! $line->happened_at->isFuture()) {
+                $stands[] = [$line->happened_at, $place];
+            }
+        }
+
+        return $stands;
     }
 
     /** The batch as it is now, or was or will be at another moment. */
@@ -119,10 +175,24 @@ final class Batch extends Model
     }
 
     /** The days by which it is young, ready and long: its formula's own, or those usual for its method. */
-    public function window(): ?Window
+    public function usualWindow(): ?Window
     {
         return $this->formulaVersion === null ? $this->method->usualWindow()
             : Window::read(Fields::of($this->formulaVersion->document['window'] ?? [], 'window'));
+    }
+
+    /** The same as the cook wants it: by what was chosen for the batch or the kitchen, and by what was liked before. */
+    public function window(Household $household): ?Window
+    {
+        return $this->usualWindow()?->aimedAt($this->aim ?? $household->aim, $this->ownDays());
+    }
+
+    /** Days, at the temperature at which its window is said, at which this kitchen has liked its like best. */
+    public function ownDays(): ?float
+    {
+        $window = $this->usualWindow();
+
+        return $window === null ? null : app(OwnTastes::class)->daysOf($this->likeness, $window->temperature);
     }
 
     /** What a person usually takes of it, in grams: a condiment by its own spoon, anything else by the person's fork. */
@@ -134,6 +204,7 @@ final class Batch extends Model
     protected function casts(): array
     {
         return [
+            'place' => Place::class, 'started_in' => Place::class, 'aim' => Aim::class, 'created_at' => 'immutable_datetime',
             'method' => Method::class, 'shape' => PieceShape::class, 'density_g_per_ml' => 'float', 'headspace_mm' => 'float',
             'weight_ml' => 'float', 'serving_g' => 'float', 'sheet' => 'array', 'strengths' => 'array', 'started_at' => 'immutable_datetime', 'emptied_at' => 'immutable_datetime',
         ];

@@ -7,6 +7,8 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
+use Tempesal\Core\Care\QuietHours;
+use Tempesal\Core\Formula\Aim;
 use Tempesal\Core\Measure\SpoonSystem;
 
 /**
@@ -19,6 +21,9 @@ use Tempesal\Core\Measure\SpoonSystem;
  * @property bool $is_demo
  * @property string $measure_by
  * @property int $week_start
+ * @property string $quiet_from
+ * @property string $quiet_to
+ * @property Aim $aim
  */
 final class Household extends Model
 {
@@ -38,8 +43,19 @@ final class Household extends Model
         return $moment->setTimezone($this->time_zone)->toDateString();
     }
 
+    public function quietHours(): QuietHours
+    {
+        return new QuietHours($this->quiet_from, $this->quiet_to);
+    }
+
+    /** Whole days from one day to another, both as YYYY-MM-DD. */
+    public static function daysBetween(string $from, string $to): int
+    {
+        return (int) CarbonImmutable::parse($from)->diffInDays(CarbonImmutable::parse($to));
+    }
+
     protected function casts(): array
     {
-        return ['spoon_system' => SpoonSystem::class, 'is_demo' => 'boolean', 'week_start' => 'integer'];
+        return ['spoon_system' => SpoonSystem::class, 'is_demo' => 'boolean', 'week_start' => 'integer', 'aim' => Aim::class];
     }
 }

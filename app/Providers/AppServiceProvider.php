@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Care\OwnTastes;
+use App\Climate\Climates;
 use App\Household\CurrentHousehold;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -19,6 +21,8 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(CurrentHousehold::class);
+        $this->app->scoped(Climates::class);
+        $this->app->scoped(OwnTastes::class);
     }
 
     public function boot(): void

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Views;
 
+use App\Care\Tended;
 use App\Models\Batch;
 use App\Models\BatchEntry;
-use App\Models\Household;
 use Carbon\CarbonImmutable;
-use Tempesal\Core\Care\Chore;
-use Tempesal\Core\Care\Rhythm;
+use Tempesal\Core\Care\Due;
 use Tempesal\Core\Ledger\RunningStrength;
 
 /**
@@ -18,8 +17,8 @@ use Tempesal\Core\Ledger\RunningStrength;
 final class BatchLife
 {
     private const MILESTONES = [
-        'youngOn' => ['young', 'Young: taste it for the first time'],
-        'readyOn' => ['ready', 'Ready to eat'],
+        'youngOn' => ['young', 'Young'],
+        'readyOn' => ['ready', 'Where you want it'],
         'longOn' => ['long', 'Its window ends; softer and sourer from here'],
     ];
 
@@ -48,42 +47,28 @@ final class BatchLife
     }
 
     /**
-     * Chores and milestones from today on, soonest first.
+     * Chores and milestones from today on, soonest first; chores that are late stand on today.
      *
      * @param  array{youngOn: string|null, readyOn: string|null, longOn: string|null}|null  $window
      * @return list<array{code: string, text: string, on: string, until: string|null, every: int|null}>
      */
-    public static function coming(Batch $batch, Household $household, ?array $window): array
+    public static function coming(Tended $tended, ?array $window): array
     {
-        if ($batch->emptied_at !== null) {
-            return [];
-        }
-        $began = CarbonImmutable::parse($household->dateOf($batch->started_at));
-        $today = BatchSummary::day($batch, $household);
-        $chores = $batch->jar === null || $batch->place === 'fridge' ? [] : Rhythm::of($batch->method, $batch->jar->cover);
-        $coming = [];
-        foreach ($chores as $chore) {
-            $next = $chore->nextFrom($today);
-            if ($next !== null) {
-                $coming[] = [
-                    'code' => $chore->code, 'text' => $chore->text, 'on' => $began->addDays($next)->toDateString(),
-                    'until' => self::lastDay($chore, $began), 'every' => $chore->every,
-                ];
-            }
-        }
-        foreach (self::MILESTONES as $key => [$code, $text]) {
+        $today = $tended->household->today();
+        $began = CarbonImmutable::parse($tended->household->dateOf($tended->batch->started_at));
+        $coming = array_map(static fn (Due $due): array => [
+            'code' => $due->chore->task->value, 'text' => $due->chore->task->text(), 'on' => max($today, $tended->dateOf($due)),
+            'until' => $due->chore->last === null || $due->chore->every === 0 ? null : $began->addDays($due->chore->last)->toDateString(),
+            'every' => $due->chore->every === 0 ? null : $due->chore->every,
+        ], $tended->dues);
+        foreach ($tended->batch->emptied_at === null ? self::MILESTONES : [] as $key => [$code, $text]) {
             $on = $window[$key] ?? null;
-            if ($on !== null && $on >= $household->today()) {
+            if ($on !== null && $on >= $today) {
                 $coming[] = ['code' => $code, 'text' => $text, 'on' => $on, 'until' => null, 'every' => null];
             }
         }
         usort($coming, static fn (array $one, array $other): int => $one['on'] <=> $other['on']);
 
         return $coming;
-    }
-
-    private static function lastDay(Chore $chore, CarbonImmutable $began): ?string
-    {
-        return $chore->last === null ? null : $began->addDays($chore->last)->toDateString();
     }
 }

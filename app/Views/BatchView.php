@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace App\Views;
 
+use App\Care\Tended;
 use App\Models\Batch;
 use App\Models\Household;
 use App\Models\Person;
 use App\Models\Serving;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
+use Tempesal\Core\Care\Purpose;
 use Tempesal\Core\Estimate\Estimate;
-use Tempesal\Core\Ferment\ExpectedAcid;
 use Tempesal\Core\Formula\Advice;
 use Tempesal\Core\Formula\BatchAdvice;
 use Tempesal\Core\Intake\Way;
@@ -43,7 +44,7 @@ final class BatchView
         $plates = self::plates($batch, $ledger, $people, $ways);
         $estimates = array_combine(array_keys($plates), $ledger->estimates(...array_values($plates))['servings']);
 
-        return [...BatchSummary::of($batch, $ledger, $household), 'portions' => self::portions($batch, $ledger, $people, $ways, $estimates)];
+        return [...BatchSummary::of(Tended::of($batch, $ledger, $household)), 'portions' => self::portions($batch, $ledger, $people, $ways, $estimates)];
     }
 
     /**
@@ -57,16 +58,19 @@ final class BatchView
     {
         $ledger = $batch->ledger($at);
         $at ??= CarbonImmutable::now();
-        $summary = BatchSummary::of($batch, $ledger, $household);
+        $tended = Tended::of($batch, $ledger, $household);
+        $summary = BatchSummary::of($tended);
         $flow = SaltFlow::of($ledger);
 
         return [
             ...$summary,
             'at' => $at->utc()->toIso8601String(),
-            ...self::numbers($batch, $ledger, $people),
+            ...self::numbers($tended, $ledger, $people),
             'flow' => ['from' => self::streams($flow->from), 'to' => self::streams($flow->to)],
             'entries' => BatchLife::entries($batch, $at),
-            'coming' => BatchLife::coming($batch, $household, $summary['window']),
+            'coming' => BatchLife::coming($tended, $summary['window']),
+            'lastReading' => self::reading($tended),
+            'gates' => array_map(static fn (Purpose $purpose): array => self::gate($purpose, $tended), Purpose::cases()),
             'servings' => $servings->map(static fn (Serving $serving): array => ServingView::of($serving))->values()->all(),
         ];
     }
@@ -77,10 +81,11 @@ final class BatchView
      * @param  Collection<int, Person>  $people
      * @return array<string, mixed>
      */
-    public static function numbers(Batch $batch, Ledger $ledger, Collection $people): array
+    public static function numbers(Tended $tended, Ledger $ledger, Collection $people): array
     {
-        $state = $ledger->state();
-        $served = BatchSummary::servedPhase($batch, $state);
+        $batch = $tended->batch;
+        $state = $tended->state;
+        $served = Tended::servedPhase($batch, $state);
         $ways = Way::of($served);
         $plates = self::plates($batch, $ledger, $people, $ways);
         $concentrations = $ledger->estimates(...array_values($plates));
@@ -103,9 +108,27 @@ final class BatchView
             'isLive' => $batch->method->isFerment() && $state->live,
             'allergens' => array_map(static fn (Allergen $allergen): string => $allergen->value, $state->allergens()),
             'strengthNowPercent' => $strength === null ? null : $strength * 100.0,
-            'expectedPh' => $batch->method->isFerment() && $state->live ? ExpectedAcid::ph($state->ripened, $strength ?? 0.0) : null,
+            'expectedPh' => $tended->expectedPh(),
             'advice' => array_map(static fn (Advice $advice): array => $advice->toArray(), BatchAdvice::on($ledger)),
         ];
+    }
+
+    /** @return array{ph: float, on: string, stands: bool}|null the last reading of its acid, and whether nothing was put in since */
+    private static function reading(Tended $tended): ?array
+    {
+        $reading = $tended->reading();
+
+        return $reading === null ? null : [
+            'ph' => (float) $reading->ph, 'on' => $tended->household->dateOf($reading->happened_at), 'stands' => $tended->standingReading() !== null,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function gate(Purpose $purpose, Tended $tended): array
+    {
+        $gate = $tended->gate($purpose);
+
+        return ['purpose' => $purpose->value, 'label' => $purpose->label(), 'isOpen' => $gate->isOpen, 'reason' => $gate->reason, 'cautions' => $gate->cautions];
     }
 
     /**
@@ -117,7 +140,7 @@ final class BatchView
      */
     private static function plates(Batch $batch, Ledger $ledger, Collection $people, array $ways): array
     {
-        $phase = BatchSummary::servedPhase($batch, $ledger->state());
+        $phase = Tended::servedPhase($batch, $ledger->state());
         $plates = [];
         foreach ($people as $person) {
             $grams = Grams::of($batch->usualPortion($person, $phase));
@@ -140,7 +163,7 @@ final class BatchView
     private static function portions(Batch $batch, Ledger $ledger, Collection $people, array $ways, array $estimates): array
     {
         $state = $ledger->state();
-        $phase = BatchSummary::servedPhase($batch, $state);
+        $phase = Tended::servedPhase($batch, $state);
         $allergens = array_map(static fn (Allergen $allergen): string => $allergen->value, $state->allergens());
 
         return array_values($people->map(static function (Person $person) use ($batch, $phase, $allergens, $ways, $estimates): array {

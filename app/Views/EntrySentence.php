@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Models\BatchEntry;
+use Tempesal\Core\Care\Place;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Blend;
@@ -66,7 +67,7 @@ final class EntrySentence
             $entry instanceof Discard => self::grams($entry->grams->value)." of {$entry->phase->value} not used",
             $entry instanceof Serve => self::grams($entry->grams->value).($entry->phase === Phase::Pieces ? '' : " of {$entry->phase->value}")
                 .($entry->rinse === null ? '' : ' rinsed and').' served'.($entry->juice === null ? '' : ' with juice'),
-            $entry instanceof Give => self::grams($entry->grams->value)." of {$entry->phase->value} given to another jar",
+            $entry instanceof Give => self::grams($entry->grams->value)." of {$entry->phase->value} given ".($entry->toBatch === null ? 'away' : 'to another jar'),
             default => $entry::kind(),
         };
     }
@@ -75,7 +76,10 @@ final class EntrySentence
     {
         $verb = ['soak' => 'Soaked', 'rest' => 'Rested', 'ferment' => 'Fermented'][$soak->word] ?? 'Rested';
 
+        $room = $soak->room === null ? '' : ' '.(Place::tryFrom($soak->room)?->label() ?? "in {$soak->room}");
+
         return match (true) {
+            $soak->duration === null && $soak->room !== null => ($soak->word === 'rest' ? 'Stands' : 'Left to ferment').$room,
             $soak->even => 'Rest until salt is even in pieces and brine',
             $soak->duration === null => ['soak' => 'Put to soak', 'ferment' => 'Left to ferment'][$soak->word] ?? 'Left to rest',
             default => "{$verb} for ".self::time($soak->duration->value),

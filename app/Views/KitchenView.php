@@ -13,6 +13,7 @@ use App\Models\Person;
 use App\Models\Salt;
 use App\Pictures\JarPicture;
 use Illuminate\Database\Eloquent\Collection;
+use Tempesal\Core\Formula\Aim;
 use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Intake\TargetPreset;
 use Tempesal\Core\Produce\Allergen;
@@ -42,6 +43,10 @@ final class KitchenView
             'spoonSystem' => $household->spoon_system->value,
             'measureBy' => $household->measure_by,
             'weekStart' => $household->week_start,
+            'quietFrom' => $household->quiet_from,
+            'quietTo' => $household->quiet_to,
+            'aim' => $household->aim->value,
+            'aims' => array_map(static fn (Aim $aim): array => ['id' => $aim->value, 'label' => $aim->label()], Aim::cases()),
             'people' => $people->map(static fn (Person $person): array => [
                 'id' => $person->id, 'name' => $person->name, 'targetMg' => $person->target_sodium_mg,
                 'targetSource' => $person->target_source, 'usualServingGrams' => $person->usual_serving_g,

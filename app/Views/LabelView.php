@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Views;
 
+use App\Care\Tended;
 use App\Models\Batch;
 use App\Models\Household;
 use Tempesal\Core\Ledger\Entry\Serve;
@@ -23,8 +24,9 @@ final class LabelView
     public static function of(Batch $batch, Household $household): array
     {
         $ledger = $batch->ledger();
-        $summary = BatchSummary::of($batch, $ledger, $household);
-        $state = $ledger->state();
+        $tended = Tended::of($batch, $ledger, $household);
+        $summary = BatchSummary::of($tended);
+        $state = $tended->state;
 
         return [
             'batchId' => $batch->id,
@@ -38,7 +40,7 @@ final class LabelView
             'strengthPercent' => $summary['strengthPercent'],
             'strengthBasis' => $summary['strengthBasis'],
             'servingGrams' => $batch->serving_g,
-            'sodium' => self::serving($ledger, BatchSummary::servedPhase($batch, $state), Grams::of($batch->serving_g)),
+            'sodium' => self::serving($ledger, Tended::servedPhase($batch, $state), Grams::of($batch->serving_g)),
             'allergens' => array_map(static fn (Allergen $allergen): string => $allergen->value, $state->allergens()),
             'isLive' => $batch->method->isFerment() && $state->live,
             'path' => "/shelf/{$batch->id}",

@@ -21,25 +21,29 @@ final readonly class Attention
 
     /**
      * @param  Glance  $jar  as it stands there
-     * @param  list<Chore>  $rhythm
+     * @param  list<Due>  $dues  what it asks for by now
      */
-    public static function of(Glance $jar, array $rhythm): ?self
+    public static function of(Glance $jar, array $dues): ?self
     {
-        $today = array_values(array_filter($rhythm, static fn (Chore $chore): bool => $jar->isWarm && $chore->isDueOn($jar->day)));
-
         return match (true) {
             $jar->isNothing => new self(50, 'empty', 'Nothing is left; wash it and take it off the shelf'),
+            $dues !== [] && $dues[0]->chore->task === Task::Discard => self::due(5, $dues[0], $jar->day),
             $jar->aboveBrineMm > self::STICKS_OUT_MM => new self(10, 'sticks_out', 'Food stands above the brine; press it down'),
             $jar->longSince !== null && $jar->longSince >= 0 => new self(20, 'long', 'Past its window; smell and taste before serving'),
-            $today !== [] => new self(30, $today[0]->code, $today[0]->text),
-            $jar->readySince !== null && $jar->readySince >= 0 && $jar->isWarm => new self(40, 'ready', match ($jar->readySince) {
-                0 => 'Ready from today; taste it',
-                1 => 'Ready since yesterday; taste it',
-                default => "Ready for {$jar->readySince} days; taste it and move it to the cold",
-            }),
-            $jar->youngSince !== null && $jar->youngSince === 0 => new self(45, 'look', 'Taste it for the first time'),
+            $dues !== [] => self::due(match ($dues[0]->chore->task) {
+                Task::ToFridge, Task::Blend => 40,
+                Task::Taste, Task::MeasurePh, Task::UseUp => 45,
+                default => 30,
+            }, $dues[0], $jar->day),
             $jar->servings <= self::FEW_SERVINGS => new self(48, 'low', $jar->servings === 1 ? 'One serving is left' : ($jar->servings === 0 ? 'Less than a serving is left' : "{$jar->servings} servings are left")),
             default => null,
         };
+    }
+
+    private static function due(int $rank, Due $due, int $today): self
+    {
+        $late = $due->lateOn($today);
+
+        return new self($rank, $due->chore->task->value, $late === 0 ? $due->chore->task->text() : $due->chore->task->whenLate($late));
     }
 }

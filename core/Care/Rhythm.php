@@ -7,7 +7,7 @@ namespace Tempesal\Core\Care;
 use Tempesal\Core\Formula\Method;
 
 /**
- * What a jar wants from day to day, by its cover and its method: common practice, no source.
+ * What a jar wants from day to day while it stands warm, by its cover and its method: common practice, no source.
  */
 final class Rhythm
 {
@@ -29,13 +29,13 @@ final class Rhythm
 
         return array_values(array_filter([
             match ($cover) {
-                'screw lid' => new Chore('burp', 'Open the lid a crack to let the gas out', 1, 1, self::LIVELY_DAYS),
-                'airlock' => new Chore('airlock', 'Look at the water in the airlock', 7, 7, null),
-                'cloth' => new Chore('skim', 'Lift the cloth, look for film, top up what dried away', 3, 3, null),
+                'screw lid' => new Chore(Task::Burp, 1, 1, self::LIVELY_DAYS),
+                'airlock' => new Chore(Task::Airlock, 7, 7, null),
+                'cloth' => new Chore(Task::Skim, 3, 3, null),
                 default => null,
             },
-            $method === Method::Mash ? new Chore('stir', 'Stir it, and press it down again', 1, 1, self::LIVELY_DAYS) : null,
-            $method === Method::DrySalting || $method->isDressed() ? new Chore('press', 'Press it down under its juice', 1, 1, self::RISING_DAYS) : null,
+            $method === Method::Mash ? new Chore(Task::Stir, 1, 1, self::LIVELY_DAYS) : null,
+            $method === Method::DrySalting || $method->isDressed() ? new Chore(Task::Press, 1, 1, self::RISING_DAYS) : null,
         ]));
     }
 }

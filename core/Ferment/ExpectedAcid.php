@@ -32,8 +32,29 @@ final class ExpectedAcid
      */
     public static function ph(float $ripenedS, float $brineStrength): float
     {
-        $tau = self::TAU_S * (1.0 + self::SLOWER_PER_HUNDREDTH * max(0.0, ($brineStrength - self::USUAL_STRENGTH) * 100.0));
+        return self::END + (self::START - self::END) / (1.0 + ($ripenedS / self::tau($brineStrength)) ** 2);
+    }
 
-        return self::END + (self::START - self::END) / (1.0 + ($ripenedS / $tau) ** 2);
+    /**
+     * The acid that follows from a reading: the same way goes on from where the reading found it.
+     *
+     * @param  float  $reading  pH that was read
+     * @param  float  $sinceS  seconds at the reference temperature since then
+     * @param  float  $brineStrength  salt / (salt + water) of the whole batch, 0 to 1
+     * @return float pH, dimensionless
+     */
+    public static function after(float $reading, float $sinceS, float $brineStrength): float
+    {
+        if ($reading <= self::END) {
+            return $reading;
+        }
+        $covered = $reading >= self::START ? 0.0 : self::tau($brineStrength) * sqrt((self::START - $reading) / ($reading - self::END));
+
+        return self::ph($covered + $sinceS, $brineStrength);
+    }
+
+    private static function tau(float $brineStrength): float
+    {
+        return self::TAU_S * (1.0 + self::SLOWER_PER_HUNDREDTH * max(0.0, ($brineStrength - self::USUAL_STRENGTH) * 100.0));
     }
 }

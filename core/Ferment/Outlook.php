@@ -49,22 +49,10 @@ final readonly class Outlook
             if ($bath === null || $until <= $state->clock) {
                 continue;
             }
-            $by = static fn (float $moment): float => $state->ripened
-                + $bath->temperature->integrate($state->clock - $bath->beganAt, $moment - $bath->beganAt, Ripening::factor(...));
-            if ($by($until) < $ripened) {
-                continue;
+            $reached = $bath->temperature->whenReaches($ripened - $state->ripened, $state->clock - $bath->beganAt, Ripening::factor(...));
+            if ($reached !== null && $reached + $bath->beganAt <= $until) {
+                return $reached + $bath->beganAt;
             }
-            [$low, $high] = [$state->clock, $until];
-            for ($n = 0; $n < 60 && $high - $low > 1.0; $n++) {
-                $middle = ($low + $high) / 2.0;
-                if ($by($middle) < $ripened) {
-                    $low = $middle;
-                } else {
-                    $high = $middle;
-                }
-            }
-
-            return $high;
         }
 
         return null;

@@ -23,6 +23,23 @@ final readonly class Window
         return new self($youngDays, $readyDays, $longDays, $temperature);
     }
 
+    /**
+     * The same window for those who like it otherwise: "ready" is then the day at which they want it.
+     *
+     * @param  float|null  $ownDays  days at this window's temperature at which the cook has liked it best, where that is known
+     */
+    public function aimedAt(Aim $aim, ?float $ownDays = null): self
+    {
+        $ready = match ($aim) {
+            Aim::Young => $this->youngDays,
+            Aim::Middle => $this->readyDays,
+            Aim::Long => ($this->readyDays + $this->longDays) / 2.0,
+            Aim::Own => $ownDays ?? $this->readyDays,
+        };
+
+        return new self(min($this->youngDays, $ready), $ready, max($this->longDays, $ready), $this->temperature);
+    }
+
     /** @throws InvalidField */
     public static function read(Fields $fields): self
     {

@@ -47,6 +47,9 @@ final readonly class TemperatureHistory
     {
         $sum = 0.0;
         foreach ($this->steps as $i => [$begin, $temperature]) {
+            if ($begin >= $to) {
+                break;
+            }
             $low = max($from, $begin);
             $high = min($to, $this->steps[$i + 1][0] ?? INF);
             if ($high > $low) {
@@ -55,6 +58,50 @@ final readonly class TemperatureHistory
         }
 
         return $sum;
+    }
+
+    /**
+     * The moment at which the integral of a rate from a moment on reaches an amount; null where it never does.
+     *
+     * @param  callable(Celsius): float  $rate  positive
+     */
+    public function whenReaches(float $amount, float $from, callable $rate): ?float
+    {
+        if ($amount <= 0.0) {
+            return $from;
+        }
+        foreach ($this->steps as $i => [$begin, $temperature]) {
+            $low = max($from, $begin);
+            $high = $this->steps[$i + 1][0] ?? INF;
+            if ($high <= $low) {
+                continue;
+            }
+            $speed = $rate($temperature);
+            if ($speed > 0.0 && $low + $amount / $speed <= $high) {
+                return $low + $amount / $speed;
+            }
+            $amount -= $speed * ($high - $low);
+        }
+
+        return null;
+    }
+
+    /** The mean temperature from one moment to a later one. */
+    public function mean(float $from, float $to): Celsius
+    {
+        return Celsius::of($to > $from
+            ? $this->integrate($from, $to, static fn (Celsius $celsius): float => $celsius->value) / ($to - $from)
+            : $this->at($from)->value);
+    }
+
+    public function at(float $moment): Celsius
+    {
+        $now = $this->steps[0][1];
+        foreach ($this->steps as [$begin, $temperature]) {
+            $now = $begin <= $moment ? $temperature : $now;
+        }
+
+        return $now;
     }
 
     /** Seconds at 20 °C in which salt would go as far as between these two moments. */

@@ -80,6 +80,11 @@ function plausibleBody(): array
         'live' => false,
         'notFor' => [],
         'amount' => '10 g',
+        'found' => [],
+        'aim' => 'young',
+        'purpose' => 'bottle',
+        'ph' => 4,
+        'celsius' => 20,
     ];
 }
 
@@ -101,7 +106,12 @@ it('finds nothing of another kitchen, and nothing by an id of nothing', function
         'requestKey' => (string) Str::ulid(),
     ])->json();
     $kitchen = $this->getJson('/api/kitchen')->json();
+    $note = $this->postJson("/api/batches/{$batch['id']}/notes", [
+        'ph' => 4,
+        'requestKey' => (string) Str::ulid(),
+    ])->json();
     $ids = [
+        'note' => $note['id'],
         'batch' => $batch['id'],
         'entry' => $batch['entries'][0]['id'],
         'serving' => $serving['id'],

@@ -87,6 +87,9 @@ it('changes how the kitchen measures', function (): void {
         'spoonSystem' => 'australian',
         'measureBy' => 'spoons',
         'weekStart' => 7,
+        'quietFrom' => '21:30',
+        'quietTo' => '06:00',
+        'aim' => 'young',
     ])
         ->assertOk()
         ->assertJson([
@@ -94,6 +97,9 @@ it('changes how the kitchen measures', function (): void {
             'spoonSystem' => 'australian',
             'measureBy' => 'spoons',
             'weekStart' => 7,
+            'quietFrom' => '21:30',
+            'quietTo' => '06:00',
+            'aim' => 'young',
         ]);
     $this->putJson('/api/household', [
         'name' => '',
@@ -101,9 +107,21 @@ it('changes how the kitchen measures', function (): void {
         'spoonSystem' => 'imperial',
         'measureBy' => 'eye',
         'weekStart' => 8,
+        'quietFrom' => '24:30',
+        'quietTo' => 'noon',
+        'aim' => 'burnt',
     ])
         ->assertUnprocessable()
-        ->assertJsonValidationErrors(['name', 'timeZone', 'spoonSystem', 'measureBy', 'weekStart']);
+        ->assertJsonValidationErrors([
+            'name',
+            'timeZone',
+            'spoonSystem',
+            'measureBy',
+            'weekStart',
+            'quietFrom',
+            'quietTo',
+            'aim',
+        ]);
 });
 
 it('seats someone at the table and knows their limit, dislikes and portions', function (): void {

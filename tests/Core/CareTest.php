@@ -2,10 +2,6 @@
 
 declare(strict_types=1);
 
-use Tempesal\Core\Care\Attention;
-use Tempesal\Core\Care\Chore;
-use Tempesal\Core\Care\Glance;
-use Tempesal\Core\Care\Rhythm;
 use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Ferment\Outlook;
 use Tempesal\Core\Formula\Method;
@@ -40,67 +36,6 @@ function standingAt(float $celsius): Ledger
 {
     return Kitchen::kraut()->with(Soak::fromNowOn(TemperatureHistory::constant(Celsius::of($celsius))));
 }
-
-it('opens a screw lid daily for a week, and an airlock never', function (): void {
-    $codes = fn(string $cover, Method $method): array => array_map(
-        fn(Chore $chore): string => $chore->code,
-        Rhythm::of($method, $cover),
-    );
-    expect($codes('screw lid', Method::PouredBrine))
-        ->toBe(['burp'])
-        ->and($codes('airlock', Method::PouredBrine))
-        ->toBe(['airlock'])
-        ->and($codes('cloth', Method::DrySalting))
-        ->toBe(['skim', 'press'])
-        ->and($codes('slit lid', Method::Mash))
-        ->toBe(['stir'])
-        ->and($codes('screw lid', Method::QuickSaltPickle))
-        ->toBe([])
-        ->and($codes('screw lid', Method::Transform))
-        ->toBe([]);
-    [$burp] = Rhythm::of(Method::PouredBrine, 'screw lid');
-    $due = array_filter(range(0, 30), $burp->isDueOn(...));
-    expect(array_values($due))->toBe([1, 2, 3, 4, 5, 6, 7]);
-});
-
-it('finds the next day of a chore', function (int $from, ?int $next): void {
-    expect((new Chore('skim', 'Skim', 3, 3, 12))->nextFrom($from))->toBe($next);
-})->with([[0, 3], [3, 3], [4, 6], [6, 6], [11, 12], [12, 12], [13, null]]);
-
-it('says first what cannot wait', function (array $change, ?string $code): void {
-    $well = [
-        'day' => 9,
-        'aboveBrineMm' => 0.0,
-        'youngSince' => 5,
-        'readySince' => -2,
-        'longSince' => -30,
-        'servings' => 12,
-        'isNothing' => false,
-        'isWarm' => true,
-    ];
-    $attention = Attention::of(
-        new Glance(...[...$well, ...$change]),
-        Rhythm::of(Method::PouredBrine, 'screw lid'),
-    );
-    expect($attention?->code)->toBe($code);
-})->with([
-    'well as it is' => [[], null],
-    'food above its brine, on a day for burping' => [['aboveBrineMm' => 9.0, 'day' => 3], 'sticks_out'],
-    'a little above is still wet' => [['aboveBrineMm' => 2.0], null],
-    'past its window, and nearly eaten' => [['longSince' => 0, 'servings' => 1], 'long'],
-    'a chore before its readiness' => [['day' => 3, 'readySince' => 0], 'burp'],
-    'no burping in the cold' => [['day' => 3, 'isWarm' => false], null],
-    'ready' => [['readySince' => 1], 'ready'],
-    'ready in the cold is where it should be' => [['readySince' => 1, 'isWarm' => false], null],
-    'the first taste' => [['youngSince' => 0], 'look'],
-    'nearly eaten' => [['servings' => 2], 'low'],
-    'eaten' => [['servings' => 0, 'isNothing' => true, 'aboveBrineMm' => 40.0], 'empty'],
-]);
-
-it('never says that a jar past its window may be eaten unlooked at', function (): void {
-    $long = Attention::of(new Glance(60, 0.0, 50, 40, 3, 9, false, false), []);
-    expect($long?->text)->toContain('smell and taste');
-});
 
 it('reaches its days at the temperature at which they are said', function (): void {
     $window = Window::of(4, 9, 28, Celsius::of(19));

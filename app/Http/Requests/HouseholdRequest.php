@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Tempesal\Core\Formula\Aim;
 use Tempesal\Core\Measure\SpoonSystem;
 
 /**
@@ -22,6 +23,9 @@ final class HouseholdRequest extends FormRequest
             'spoonSystem' => ['required', 'string', Rule::enum(SpoonSystem::class)],
             'measureBy' => ['required', 'string', 'in:grams,spoons'],
             'weekStart' => ['required', 'integer', 'min:1', 'max:7'],
+            'quietFrom' => ['required', 'string', 'regex:/^([01]\d|2[0-3]):[0-5]\d$/'],
+            'quietTo' => ['required', 'string', 'regex:/^([01]\d|2[0-3]):[0-5]\d$/'],
+            'aim' => ['required', 'string', Rule::enum(Aim::class)],
         ];
     }
 
@@ -32,6 +36,9 @@ final class HouseholdRequest extends FormRequest
             'name.required' => 'Give the kitchen a name.',
             'timeZone.*' => 'That is not a time zone Tempesal knows.',
             'measureBy.*' => 'Measure by grams or by spoons.',
+            'quietFrom.*' => 'An hour is written like 22:00.',
+            'quietTo.*' => 'An hour is written like 07:30.',
+            'aim.*' => 'Young, in the middle, long, or as you liked it.',
             'weekStart.*' => 'A week starts on one of its seven days.',
         ];
     }
@@ -42,7 +49,8 @@ final class HouseholdRequest extends FormRequest
         return [
             'name' => $this->string('name')->trim()->value(), 'time_zone' => $this->string('timeZone')->value(),
             'spoon_system' => $this->string('spoonSystem')->value(), 'measure_by' => $this->string('measureBy')->value(),
-            'week_start' => $this->integer('weekStart'),
+            'week_start' => $this->integer('weekStart'), 'quiet_from' => $this->string('quietFrom')->value(),
+            'quiet_to' => $this->string('quietTo')->value(), 'aim' => $this->string('aim')->value(),
         ];
     }
 }

@@ -15,18 +15,18 @@ use Tempesal\Core\Ledger\Resolvable;
 use Tempesal\Core\Measure\Grams;
 
 /**
- * A weight of one phase leaves for another batch, at its concentration of this moment.
+ * A weight of one phase leaves for another batch, or for another kitchen, at its concentration of this moment.
  */
 final readonly class Give implements Resolvable
 {
     /**
-     * @param  string  $toBatch  the id of the batch that receives it
+     * @param  string|null  $toBatch  the id of the batch that receives it; null: it leaves the kitchen
      * @param  Masses|null  $difference  between what was booked and what would leave now
      */
     public function __construct(
         public Phase $phase,
         public Grams $grams,
-        public string $toBatch,
+        public ?string $toBatch,
         public ?Booking $booked = null,
         private ?Masses $difference = null,
     ) {
@@ -61,7 +61,7 @@ final readonly class Give implements Resolvable
     public static function read(Fields $fields): self
     {
         return new self(
-            $fields->choice('phase', Phase::class, Phase::Brine), $fields->grams(), $fields->text('toBatch'),
+            $fields->choice('phase', Phase::class, Phase::Brine), $fields->grams(), $fields->has('toBatch') ? $fields->text('toBatch') : null,
             $fields->has('booked') ? Booking::read($fields->child('booked')) : null,
         );
     }
@@ -69,7 +69,8 @@ final readonly class Give implements Resolvable
     public function toArray(): array
     {
         return [
-            'kind' => self::kind(), 'phase' => $this->phase->value, 'grams' => $this->grams->value, 'toBatch' => $this->toBatch,
+            'kind' => self::kind(), 'phase' => $this->phase->value, 'grams' => $this->grams->value,
+            ...($this->toBatch === null ? [] : ['toBatch' => $this->toBatch]),
             ...($this->booked === null ? [] : ['booked' => $this->booked->toArray()]),
         ];
     }

@@ -31,6 +31,7 @@ final readonly class Soak implements Entry
      * @param  Seconds|null  $duration  null: from now on, or with $even until salt is even
      * @param  Piece|null  $piece  null: the pieces that are in the jar, as they are usually cut
      * @param  string  $word  how the cook would call it: one of WORDS
+     * @param  string|null  $room  where it stands, so that the temperatures known of that room can take the place of the supposed one
      */
     private function __construct(
         public ?Seconds $duration,
@@ -38,6 +39,7 @@ final readonly class Soak implements Entry
         public ?Piece $piece,
         public bool $even,
         public string $word = 'soak',
+        public ?string $room = null,
     ) {
     }
 
@@ -60,13 +62,25 @@ final readonly class Soak implements Entry
     /** The same under another of its WORDS. */
     public function called(string $word): self
     {
-        return new self($this->duration, $this->temperature, $this->piece, $this->even, $word);
+        return new self($this->duration, $this->temperature, $this->piece, $this->even, $word, $this->room);
     }
 
     /** The same without an end: it lasts until something else is done. */
     public function openEnded(): self
     {
-        return new self(null, $this->temperature, $this->piece, false, $this->word);
+        return new self(null, $this->temperature, $this->piece, false, $this->word, $this->room);
+    }
+
+    /** The same in a room whose temperature is looked up. */
+    public function in(string $room): self
+    {
+        return new self($this->duration, $this->temperature, $this->piece, $this->even, $this->word, $room);
+    }
+
+    /** The same at other temperatures. */
+    public function at(TemperatureHistory $temperature): self
+    {
+        return new self($this->duration, $temperature, $this->piece, $this->even, $this->word, $this->room);
     }
 
     public static function room(): TemperatureHistory
@@ -112,6 +126,7 @@ final readonly class Soak implements Entry
             $fields->has('piece') ? Piece::read($fields->child('piece')) : null,
             $until === 'even',
             $fields->has('kind') ? $fields->text('kind') : 'soak',
+            $fields->has('room') ? $fields->text('room') : null,
         );
     }
 
@@ -121,6 +136,7 @@ final readonly class Soak implements Entry
             'kind' => $this->word,
             ...($this->duration === null ? ['until' => $this->even ? 'even' : 'further'] : ['seconds' => $this->duration->value]),
             ...($this->even ? [] : $this->temperature->toArray()),
+            ...($this->room === null ? [] : ['room' => $this->room]),
             ...($this->piece === null ? [] : ['piece' => $this->piece->toArray()]),
         ];
     }

@@ -35,6 +35,21 @@ export type FormulaInList = Schemas['FormulaInList'];
 export type FormulaWorked = Schemas['FormulaWorked'];
 export type Formula = Schemas['Formula'];
 export type ImportCandidate = Schemas['ImportCandidate'];
+export type Place = Schemas['Place'];
+export type Aim = Schemas['Aim'];
+export type Task = Schemas['Task'];
+export type Verdict = Schemas['Verdict'];
+export type Chore = Schemas['Chore'];
+export type Note = Schemas['Note'];
+export type NoteFields = Schemas['NoteFields'];
+export type Log = Schemas['Log'];
+export type Alike = Log['alike'][number];
+export type Question = Schemas['Questions']['questions'][number];
+export type Inspection = Schemas['Inspection'];
+export type Practice = Schemas['Practice'];
+export type Rooms = Schemas['Rooms'];
+export type Room = Rooms['rooms'][number];
+export type LogRead = Schemas['LogRead'];
 export type FormulaDocument = Record<string, unknown>;
 
 /** The status of a refusal that no server gave. */

@@ -244,6 +244,342 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/batches/{batch}/place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["moveJar"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/batches/{batch}/aim": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["aimAt"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/batches/{batch}/gates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["passGate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/batches/{batch}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readLog"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/batches/{batch}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["writeNote"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/notes/{note}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeNote"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/notes/{note}/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readPhoto"];
+        put?: never;
+        post: operations["keepPhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/batches/{batch}/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readCheck"];
+        put?: never;
+        post: operations["writeCheck"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/batches/{batch}/check/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewCheck"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readPractice"];
+        put?: never;
+        post: operations["answerPractice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/chores": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readChores"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/chores/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["markChores"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/chores/marks/{mark}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["unmarkChore"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rooms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readRooms"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rooms/{place}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeRoom"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rooms/{place}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keepReadings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rooms/{place}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bringLog"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rooms/{place}/spells": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["expectSpell"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rooms/{place}/spells/{spell}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["forgetSpell"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readCalendar"];
+        put?: never;
+        post: operations["makeCalendarLink"];
+        delete: operations["revokeCalendarLink"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/calendar/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readCalendarFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/household": {
         parameters: {
             query?: never;
@@ -786,6 +1122,13 @@ export interface components {
             timeZone: string;
             /** @enum {string} */
             measureBy: "grams" | "spoons";
+            quietFrom: string;
+            quietTo: string;
+            aim: components["schemas"]["Aim"];
+            aims: {
+                id: components["schemas"]["Aim"];
+                label: string;
+            }[];
             weekStart: number;
             holdDowns: {
                 id: string;
@@ -1046,6 +1389,232 @@ export interface components {
             weight: "note" | "careful" | "stop";
             text: string;
         };
+        /** @enum {string} */
+        Aim: "young" | "middle" | "long" | "own";
+        /** @enum {string} */
+        Task: "discard" | "burp" | "stir" | "press" | "skim" | "airlock" | "taste" | "ph" | "fridge" | "blend" | "use_up";
+        /** @description From 1 to 5. */
+        Marks: {
+            salty?: number | null;
+            sour?: number | null;
+            crunch?: number | null;
+            heat?: number | null;
+            funk?: number | null;
+            liked?: number | null;
+        };
+        NoteFields: {
+            marks?: components["schemas"]["Marks"];
+            smell?: string | null;
+            colour?: string | null;
+            bubbles?: string | null;
+            celsius?: number | null;
+            ph?: number | null;
+            text?: string | null;
+            /** Format: date-time */
+            at?: string | null;
+            requestKey: string;
+        };
+        Note: {
+            id: string;
+            /** Format: date-time */
+            at: string;
+            day: number;
+            marks: components["schemas"]["Marks"];
+            smell: string | null;
+            colour: string | null;
+            bubbles: string | null;
+            celsius: number | null;
+            ph: number | null;
+            text: string;
+            /** @description Where the photo is found. */
+            photo: string | null;
+            verdict: components["schemas"]["Verdict"] | null;
+            verdictLabel: string | null;
+            because: string | null;
+        };
+        Log: {
+            /** @description Newest first. */
+            notes: components["schemas"]["Note"][];
+            marks: ("salty" | "sour" | "crunch" | "heat" | "funk" | "liked")[];
+            words: {
+                smell: string[];
+                colour: string[];
+                bubbles: string[];
+            };
+            expectedPh: number | null;
+            /** @description Days at which batches of this kind were liked best. */
+            ownDays: number | null;
+            /** @description Until that can be said. */
+            tastingsNeeded: number;
+            /** @description Batches of one kind, newest first, this one among them. */
+            alike: {
+                id: string;
+                name: string;
+                colour: string;
+                isThis: boolean;
+                /** Format: date */
+                startedOn: string;
+                /** Format: date */
+                emptiedOn: string | null;
+                /** @description Days out of the fridge. */
+                warmDays: number;
+                strengthPercent: number | null;
+                strengthBasis: string;
+                meanCelsius: number | null;
+                ph: number | null;
+                marks: components["schemas"]["Marks"];
+                tastings: number;
+            }[];
+        };
+        /** @enum {string} */
+        Verdict: "fine" | "fine_do" | "wait" | "do_not_eat";
+        Questions: {
+            questions: {
+                code: string;
+                /** @enum {string} */
+                sense: "eye" | "nose" | "touch";
+                text: string;
+                how: string;
+                isMany: boolean;
+                signs: {
+                    id: string;
+                    label: string;
+                }[];
+            }[];
+        };
+        Inspection: {
+            verdict: components["schemas"]["Verdict"];
+            label: string;
+            because: string;
+            toDo: string[];
+            cautions: string[];
+            /** @description Questions without an answer. */
+            open: string[];
+            rules: string[];
+        };
+        Checked: {
+            note: components["schemas"]["Note"];
+            inspection: components["schemas"]["Inspection"];
+        };
+        Practice: {
+            number: number;
+            food: string;
+            colour: string;
+            shape: string;
+            /** @description How much of it there is, from 1 to 3. */
+            amount: number;
+            signs: string[];
+            answers: {
+                /** @enum {string} */
+                id: "nothing" | "skim" | "wait" | "out";
+                label: string;
+            }[];
+            said: null | {
+                answer: string;
+                isRight: boolean;
+                right: string;
+                sign: string;
+                verdict: components["schemas"]["Verdict"];
+                because: string;
+                caution: string | null;
+            };
+            /** @description Of the last twenty answers. */
+            score: {
+                right: number;
+                of: number;
+            };
+        };
+        Chore: {
+            id: string;
+            batchId: string;
+            batchName: string;
+            colour: string;
+            jar: components["schemas"]["JarPicture"] | null;
+            task: components["schemas"]["Task"];
+            text: string;
+            /** Format: date */
+            dueOn: string;
+            /**
+             * Format: date-time
+             * @description Where hours matter.
+             */
+            at: string | null;
+            lateDays: number;
+            /** @description What it means that it was missed. */
+            whenLate: string | null;
+            /** @enum {string} */
+            doneBy: "tap" | "log" | "move" | "empty";
+            /** Format: date-time */
+            snoozedUntil: string | null;
+        };
+        Chores: {
+            /** Format: date */
+            today: string;
+            /** @description Whether the kitchen is not to be called now. */
+            isQuiet: boolean;
+            now: components["schemas"]["Chore"][];
+            /** @description In the next seven days. */
+            soon: components["schemas"]["Chore"][];
+        };
+        RoomReading: {
+            /** Format: date-time */
+            at: string;
+            celsius: number;
+        };
+        Rooms: {
+            rooms: {
+                place: components["schemas"]["Place"];
+                label: string;
+                usualCelsius: number;
+                swingCelsius: number;
+                warmestHour: number;
+                nowCelsius: number;
+                /** Format: date-time */
+                now: string;
+                /** @description Past and ahead. */
+                course: components["schemas"]["RoomReading"][];
+                readings: components["schemas"]["RoomReading"][];
+                readingsInAll: number;
+                spells: {
+                    id: string;
+                    /** Format: date */
+                    fromOn: string;
+                    /** Format: date */
+                    toOn: string;
+                    celsius: number;
+                }[];
+                jars: {
+                    id: string;
+                    name: string;
+                    colour: string;
+                    /** Format: date */
+                    readyOn: string | null;
+                }[];
+            }[];
+        };
+        LogRead: {
+            readings: number;
+            /** @description Left out because they have not come yet. */
+            inFuture: number;
+            problems: {
+                line: number;
+                text: string;
+                reason: string;
+            }[];
+            problemsInAll: number;
+            /** Format: date-time */
+            from: string | null;
+            /** Format: date-time */
+            to: string | null;
+            lowest: number | null;
+            highest: number | null;
+        };
+        CalendarLink: {
+            /** @description The secret address, while there is one. */
+            path: string | null;
+            /** Format: date */
+            madeOn: string | null;
+        };
         HouseholdFields: {
             name: string;
             timeZone: string;
@@ -1053,6 +1622,9 @@ export interface components {
             /** @enum {string} */
             measureBy: "grams" | "spoons";
             weekStart: number;
+            quietFrom: string;
+            quietTo: string;
+            aim: components["schemas"]["Aim"];
         };
         PersonFields: {
             name: string;
@@ -1296,6 +1868,9 @@ export interface components {
                 readyOn: string | null;
                 /** Format: date */
                 longOn: string | null;
+                aim: components["schemas"]["Aim"];
+                aimLabel: string;
+                ownDays: number | null;
             };
             /** @description Whether its day has come, in the kitchen's own calendar, and a serving is left. */
             isReady: boolean;
@@ -1353,6 +1928,21 @@ export interface components {
             sodiumMg: number;
         }[];
         Batch: components["schemas"]["ShelfBatch"] & components["schemas"]["BatchNumbers"] & {
+            lastReading: null | {
+                ph: number;
+                /** Format: date */
+                on: string;
+                /** @description Whether nothing was put in since. */
+                stands: boolean;
+            };
+            gates: {
+                /** @enum {string} */
+                purpose: "bottle" | "store_out" | "give_away";
+                label: string;
+                isOpen: boolean;
+                reason: string;
+                cautions: string[];
+            }[];
             /** Format: date-time */
             at: string;
             /** @description Where its sodium came from and where it is or went; both sides are equal. */
@@ -1481,6 +2071,96 @@ export interface components {
                     before: components["schemas"]["BatchNumbers"];
                     after: components["schemas"]["BatchNumbers"];
                 };
+            };
+        };
+        /** @description Log. */
+        Log: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Log"];
+            };
+        };
+        /** @description Note. */
+        Note: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Note"];
+            };
+        };
+        /** @description Questions. */
+        Questions: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Questions"];
+            };
+        };
+        /** @description Checked. */
+        Checked: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Checked"];
+            };
+        };
+        /** @description Inspection. */
+        Inspection: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Inspection"];
+            };
+        };
+        /** @description Practice. */
+        Practice: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Practice"];
+            };
+        };
+        /** @description Chores. */
+        Chores: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Chores"];
+            };
+        };
+        /** @description Rooms. */
+        Rooms: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Rooms"];
+            };
+        };
+        /** @description LogRead. */
+        LogRead: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["LogRead"];
+            };
+        };
+        /** @description CalendarLink. */
+        CalendarLink: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["CalendarLink"];
             };
         };
         /** @description A serving on someone's day. */
@@ -1926,6 +2606,546 @@ export interface operations {
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             422: components["responses"]["Invalid"];
+        };
+    };
+    moveJar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    place: components["schemas"]["Place"];
+                    requestKey: string;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Batch"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    aimAt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description null: as the kitchen has it. */
+                    aim: components["schemas"]["Aim"] | null;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Batch"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    passGate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {string} */
+                    purpose: "bottle" | "give_away";
+                    /** @description How much is given away. */
+                    grams?: number | null;
+                    requestKey: string;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Batch"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readLog: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Log"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    writeNote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoteFields"];
+            };
+        };
+        responses: {
+            201: components["responses"]["Note"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    removeNote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                note: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Log"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    readPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                note: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The photo. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    keepPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                note: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * Format: binary
+                     * @description JPEG, PNG or WebP of at most 8 MB.
+                     */
+                    photo: string;
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Note"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readCheck: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Questions"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    writeCheck: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    found: string[];
+                    requestKey: string;
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Checked"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    previewCheck: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    found: string[];
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Inspection"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readPractice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Practice"];
+            401: components["responses"]["Refused"];
+        };
+    };
+    answerPractice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    number: number;
+                    /** @enum {string} */
+                    answer: "nothing" | "skim" | "wait" | "out";
+                    requestKey: string;
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Practice"];
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readChores: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Chores"];
+            401: components["responses"]["Refused"];
+        };
+    };
+    markChores: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    chores: {
+                        batchId: string;
+                        task: components["schemas"]["Task"];
+                        /** Format: date */
+                        dueOn: string;
+                    }[];
+                    /**
+                     * Format: date-time
+                     * @description Put off until then; left out: done.
+                     */
+                    until?: string | null;
+                    requestKey: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Marked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        marks: string[];
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    unmarkChore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                mark: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Chores"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    readRooms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Rooms"];
+            401: components["responses"]["Refused"];
+        };
+    };
+    changeRoom: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    usualCelsius: number;
+                    swingCelsius: number;
+                    warmestHour: number;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Rooms"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    keepReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    readings: components["schemas"]["RoomReading"][];
+                    /** @enum {string} */
+                    source: "typed" | "logger";
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Rooms"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    bringLog: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    text: string;
+                    isPreview: boolean;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["LogRead"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    expectSpell: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** Format: date */
+                    fromOn: string;
+                    /** Format: date */
+                    toOn: string;
+                    celsius: number;
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Rooms"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    forgetSpell: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: string;
+                spell: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Rooms"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    readCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["CalendarLink"];
+            401: components["responses"]["Refused"];
+        };
+    };
+    makeCalendarLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: components["responses"]["CalendarLink"];
+            401: components["responses"]["Refused"];
+        };
+    };
+    revokeCalendarLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["CalendarLink"];
+            401: components["responses"]["Refused"];
+        };
+    };
+    readCalendarFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The chores as an iCalendar. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+            401: components["responses"]["Refused"];
         };
     };
     changeHousehold: {

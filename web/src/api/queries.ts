@@ -91,11 +91,12 @@ function benchAnswer(fields: BenchFields, queries: QueryClient) {
 
 const lastGoodAnswer = ['bench', 'last good answer'];
 
-function useChange<Input, Output>(change: (input: Input) => Promise<Output>) {
+/** A change of what the server holds; everything on the screen is asked for anew after it. */
+export function useChange<Input, Output>(change: (input: Input) => Promise<Output>, asksAnew = true) {
   const queries = useQueryClient();
   return useMutation<Output, Refusal, Input>({
     mutationFn: change,
-    onSuccess: () => queries.invalidateQueries(),
+    onSuccess: () => (asksAnew ? queries.invalidateQueries() : undefined),
   });
 }
 

@@ -3,12 +3,15 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { useSession } from '../api/queries';
 import { BatchView } from '../views/batch/BatchView';
 import { BenchView } from '../views/bench/BenchView';
+import { CheckView } from '../views/check/CheckView';
+import { PracticeView } from '../views/check/PracticeView';
 import { BringView } from '../views/formulas/BringView';
 import { FormulaEditorView } from '../views/formulas/FormulaEditorView';
 import { FormulasView } from '../views/formulas/FormulasView';
 import { FormulaView } from '../views/formulas/FormulaView';
 import { KitchenView } from '../views/kitchen/KitchenView';
 import { LabelsView } from '../views/labels/LabelsView';
+import { LogView } from '../views/log/LogView';
 import { ShelfView } from '../views/shelf/ShelfView';
 import { SignInView } from '../views/signin/SignInView';
 import { TodayView } from '../views/today/TodayView';
@@ -48,6 +51,9 @@ function Rooms() {
         <Route path="/today" element={<TodayView />} />
         <Route path="/shelf" element={<ShelfView />} />
         <Route path="/shelf/:batchId" element={<BatchView />} />
+        <Route path="/shelf/:batchId/log" element={<LogView />} />
+        <Route path="/shelf/:batchId/check" element={<CheckView />} />
+        <Route path="/practice" element={<PracticeView />} />
         <Route path="/bench" element={<BenchView />} />
         <Route path="/formulas" element={<FormulasView />} />
         <Route path="/formulas/bring" element={<BringView />} />

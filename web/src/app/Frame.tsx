@@ -4,6 +4,7 @@ import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import type { Session } from '../api/client';
 import { useSignOut } from '../api/queries';
 import { Instruments, READ_KEY } from '../instruments/Instruments';
+import { Calls } from './Calls';
 import { keys, useKey, type Key } from './keys';
 import './Frame.css';
 
@@ -50,6 +51,7 @@ export function Frame({ household }: { household: NonNullable<Session['household
         </nav>
         <div className="frame-house">
           <span className="frame-name">{household.name}</span>
+          <Calls />
           <Instruments />
           <Button type="text" title="Keys (?)" aria-label="Keys" onClick={() => setShowsKeys(true)}>
             ?

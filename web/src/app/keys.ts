@@ -7,6 +7,7 @@ export const keys = [
   { key: 'b', does: 'Bench' },
   { key: 'f', does: 'Formulas' },
   { key: 'k', does: 'Kitchen' },
+  { key: 'd', does: 'All of today’s small chores are done' },
   { key: 'u', does: 'Undo the last serving' },
   { key: '/', does: 'Find a jar on the shelf; arrows go from jar to jar' },
   { key: '?', does: 'This sheet' },

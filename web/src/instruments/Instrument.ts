@@ -1,5 +1,5 @@
 /** What an instrument measures; a field says which of these it takes. */
-export type Measure = 'weight' | 'temperature' | 'strength';
+export type Measure = 'weight' | 'temperature' | 'strength' | 'ph';
 
 /** What stands on an instrument's display. */
 export interface Reading {
@@ -25,6 +25,20 @@ export interface Instrument {
   read(): Reading;
   /** Sets what is on it to nothing, where the instrument can do that. */
   tare?(): void;
+}
+
+/** A room's temperature at a moment. */
+export interface Logged {
+  /** ISO 8601. */
+  at: string;
+  celsius: number;
+}
+
+/** Anything that keeps a place's temperatures until they are fetched. */
+export interface Logger {
+  readonly name: string;
+  /** What it has kept, oldest first. */
+  fetch(): Logged[];
 }
 
 /** How long a display may take to come to rest, in ms. */

@@ -2,16 +2,31 @@ import { App, Button, InputNumber } from 'antd';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { nameOf, takenBy, textFor, type } from './field';
 import { settled, type Instrument, type Reading } from './Instrument';
-import { SimulatedSalinityMeter, SimulatedScale, SimulatedThermometer, type Simulated } from './simulated';
+import { PhBuffers } from './PhBuffers';
+import { RoomLogger } from './RoomLogger';
+import {
+  SimulatedPhMeter,
+  SimulatedSalinityMeter,
+  SimulatedScale,
+  SimulatedThermometer,
+  type Simulated,
+} from './simulated';
 import './Instruments.css';
 
 /** The kitchen's instruments, one of each, for as long as the application is open. */
-const instruments = [new SimulatedScale(), new SimulatedThermometer(), new SimulatedSalinityMeter()] as const;
+const phMeter = new SimulatedPhMeter();
+const instruments = [
+  new SimulatedScale(),
+  new SimulatedThermometer(),
+  new SimulatedSalinityMeter(),
+  phMeter,
+] as const;
 
 const onIt = {
   weight: 'on the pan',
   temperature: 'where the probe is',
   strength: 'salt in the sample',
+  ph: 'pH of the sample',
 } as const;
 
 /** The key that reads the instrument which fits the field one is in. */
@@ -64,7 +79,7 @@ export function Instruments() {
       if (fitting) {
         void read(fitting, into as HTMLInputElement);
       } else {
-        void message.info('Put the cursor into a weight, a temperature or a strength first.');
+        void message.info('Put the cursor into a weight, a temperature, a strength or a pH first.');
       }
     };
     window.addEventListener('keydown', listen);
@@ -100,8 +115,11 @@ export function Instruments() {
               instrument={instrument}
               isBusy={busy === instrument}
               read={() => void read(instrument, field.current)}
-            />
+            >
+              {instrument === phMeter && <PhBuffers meter={phMeter} />}
+            </Device>
           ))}
+          <RoomLogger />
         </section>
       )}
     </>
@@ -112,9 +130,11 @@ interface DeviceProps {
   instrument: Simulated & Instrument;
   isBusy: boolean;
   read: () => void;
+  /** What else it can do. */
+  children?: React.ReactNode;
 }
 
-function Device({ instrument, isBusy, read }: DeviceProps) {
+function Device({ instrument, isBusy, read, children }: DeviceProps) {
   const reading = useDisplay(instrument);
   const [load, setLoad] = useState(instrument.true);
 
@@ -124,7 +144,7 @@ function Device({ instrument, isBusy, read }: DeviceProps) {
         className={`display${reading.isSettled ? '' : ' is-moving'}`}
         data-testid={`${instrument.name} display`}
       >
-        {reading.fault !== null ? '– – –' : reading.value.toFixed(instrument.digits)}{' '}
+        {Number.isNaN(reading.value) ? '– – –' : reading.value.toFixed(instrument.digits)}{' '}
         <small>{instrument.unit}</small>
       </output>
       <label>
@@ -141,6 +161,7 @@ function Device({ instrument, isBusy, read }: DeviceProps) {
           }}
         />
       </label>
+      {children}
       <span className="device-does">
         {instrument.tare && (
           <Button title="What is on it counts as nothing" onClick={() => instrument.tare?.()}>

@@ -6,7 +6,9 @@ const TAKES = 'takes';
 /** What a field takes, or null for one that takes nothing from an instrument. */
 export function takenBy(field: Element | null): Measure | null {
   const takes = field instanceof HTMLInputElement ? field.dataset[TAKES] : undefined;
-  return takes === 'weight' || takes === 'temperature' || takes === 'strength' ? takes : null;
+  return takes === 'weight' || takes === 'temperature' || takes === 'strength' || takes === 'ph'
+    ? takes
+    : null;
 }
 
 /** How a field is called on the screen. */
@@ -24,5 +26,5 @@ export function type(field: HTMLInputElement, text: string): void {
 /** A reading as a field takes it: fields of numbers alone say their unit themselves. */
 export function textFor(field: HTMLInputElement, value: number, digits: number, unit: string): string {
   const number = value.toFixed(digits);
-  return field.role === 'spinbutton' || unit === '%' ? number : `${number} ${unit}`;
+  return field.role === 'spinbutton' || unit === '%' || unit === 'pH' ? number : `${number} ${unit}`;
 }

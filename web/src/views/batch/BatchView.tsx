@@ -13,6 +13,7 @@ import { days } from '../shelf/days';
 import { Life } from './Life';
 import { Lineage } from './Lineage';
 import { Serve } from './Serve';
+import { Stand } from './Stand';
 import { phaseWords, placeWords, streamColour, streamWords } from './words';
 import { WriteDown } from './WriteDown';
 import './BatchView.css';
@@ -134,6 +135,8 @@ function Tag({ batch }: { batch: Batch }) {
             </dd>
           </>
         )}
+        <dt>stands</dt>
+        <dd>{placeWords[batch.place]}</dd>
         <dt>cultures</dt>
         <dd>{batch.isLive ? 'live' : 'not live'}</dd>
         {batch.allergens.length > 0 && (
@@ -150,6 +153,13 @@ function Tag({ batch }: { batch: Batch }) {
         )}
       </dl>
       <div className="words">
+        <Link className="as-button" to={`/shelf/${batch.id}/check`}>
+          Check it
+        </Link>
+        <Link className="as-button" to={`/shelf/${batch.id}/log`}>
+          Log
+        </Link>
+        {batch.emptiedOn === null && <Stand batch={batch} />}
         <Link className="as-button" to={`/labels?batches=${batch.id}`}>
           Label
         </Link>

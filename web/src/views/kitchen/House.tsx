@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { answered, api, type Kitchen } from '../../api/client';
 import { useChangeKitchen } from '../../api/queries';
 import { Field } from '../../app/Field';
+import { Calendar } from './Calendar';
 
 const days = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 const zones = Intl.supportedValuesOf('timeZone');
@@ -15,6 +16,9 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
     spoonSystem: kitchen.spoonSystem,
     measureBy: kitchen.measureBy,
     weekStart: kitchen.weekStart,
+    quietFrom: kitchen.quietFrom,
+    quietTo: kitchen.quietTo,
+    aim: kitchen.aim,
   });
   const save = useChangeKitchen((body: typeof fields) => answered(api.PUT('/household', { body })));
   const change = (part: Partial<typeof fields>) => setFields({ ...fields, ...part });
@@ -67,13 +71,39 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
             ]}
           />
         </Field>
+        <Field label="Quiet from" name="quietFrom" refusal={save.error}>
+          <Input
+            type="time"
+            value={fields.quietFrom}
+            onChange={(event) => change({ quietFrom: event.target.value })}
+          />
+        </Field>
+        <Field label="Quiet until" name="quietTo" refusal={save.error}>
+          <Input
+            type="time"
+            value={fields.quietTo}
+            onChange={(event) => change({ quietTo: event.target.value })}
+          />
+        </Field>
+        <Field label="Jars are ready when they are" name="aim" refusal={save.error} wide>
+          <Select
+            value={fields.aim}
+            onChange={(aim) => change({ aim })}
+            options={kitchen.aims.map((aim) => ({ value: aim.id, label: aim.label }))}
+          />
+        </Field>
       </div>
+      <p className="soft">
+        In quiet hours nothing calls; what falls due then is called for before they begin. The same hour twice
+        means never quiet.
+      </p>
       <div className="drawer-part">
         <Button type="primary" htmlType="submit" loading={save.isPending}>
           Keep
         </Button>
         {save.isSuccess && <span className="soft"> Kept.</span>}
       </div>
+      <Calendar />
     </form>
   );
 }

@@ -6,6 +6,7 @@ import { Foods } from './Foods';
 import { House } from './House';
 import { Jars } from './Jars';
 import { People } from './People';
+import { Rooms } from './Rooms';
 import { Salts } from './Salts';
 import './KitchenView.css';
 
@@ -14,6 +15,7 @@ const cupboards = [
   { id: 'salts', name: 'Salts', Inside: Salts },
   { id: 'jars', name: 'Jars and weights', Inside: Jars },
   { id: 'foods', name: 'Foods', Inside: Foods },
+  { id: 'rooms', name: 'Rooms', Inside: Rooms },
   { id: 'house', name: 'House', Inside: House },
 ] as const;
 
@@ -70,6 +72,8 @@ function inside(id: (typeof cupboards)[number]['id'], kitchen: Kitchen): string 
       return `${kitchen.jars.reduce((sum, jar) => sum + jar.howMany, 0)} jars`;
     case 'foods':
       return `${kitchen.ingredients.length} known`;
+    case 'rooms':
+      return 'how warm it is';
     case 'house':
       return kitchen.name;
   }

@@ -9,6 +9,7 @@ import { grams, mg, sodium } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { JarDrawing } from '../../drawings/JarDrawing';
 import { SaltLine } from '../../drawings/SaltLine';
+import { Chores } from './Chores';
 import './TodayView.css';
 
 /** Everyone's salt line today; a serving is two taps away. */
@@ -83,6 +84,7 @@ export function TodayView() {
         <h1>{dayjs(day.data.date).format('dddd, D MMMM')}</h1>
         <span className="soft">milligrams of sodium, each against their own target</span>
       </div>
+      <Chores />
       {people.map((person) => (
         <Eater
           key={person.id}

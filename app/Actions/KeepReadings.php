@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Climate\Climates;
+use App\Household\OneAtATime;
+use App\Models\Batch;
+use App\Models\RoomReading;
+use DateTimeImmutable;
+use Tempesal\Core\Care\Place;
+
+/**
+ * Keeps temperatures that were read in a place. A moment has one reading: the one that came last.
+ */
+final readonly class KeepReadings
+{
+    private const AT_ONCE = 500;
+
+    public function __construct(private OneAtATime $oneAtATime, private Climates $climates)
+    {
+    }
+
+    /** @param  list<array{DateTimeImmutable, float}>  $readings  in UTC, degrees Celsius, each moment once */
+    public function __invoke(Place $place, array $readings, string $source): void
+    {
+        ($this->oneAtATime)(function () use ($place, $readings, $source): void {
+            foreach (array_chunk($readings, self::AT_ONCE) as $some) {
+                $moments = array_map(static fn (array $one): string => $one[0]->format('Y-m-d H:i:s'), $some);
+                RoomReading::query()->where('place', $place->value)->whereIn('read_at', $moments)->delete();
+                RoomReading::createMany(array_map(static fn (array $one, string $moment): array => [
+                    'place' => $place, 'read_at' => $moment, 'celsius' => $one[1], 'source' => $source,
+                ], $some, $moments));
+            }
+            $this->climates->forget();
+            self::ripenAnew();
+        });
+    }
+
+    /** What was written down of jars was written at another ripeness than was then known. */
+    public static function ripenAnew(): void
+    {
+        foreach (Batch::onShelf()->whereHas('notes')->get() as $batch) {
+            foreach ($batch->notes as $note) {
+                $note->update(['ripened_s' => $batch->ledger($note->happened_at)->state()->ripened]);
+            }
+        }
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Care\Tended;
+use App\Household\CurrentHousehold;
+use App\Models\Batch;
+use App\Models\Note;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Tempesal\Core\Check\Inspection;
+use Tempesal\Core\Check\Sign;
+
+/**
+ * Writes down what was tasted, read, seen or found in a jar.
+ */
+final readonly class WriteNote
+{
+    public function __construct(private KeepLedger $ledger, private CurrentHousehold $current)
+    {
+    }
+
+    /**
+     * @param  array<string, mixed>  $columns  of the note
+     * @param  string  $requestKey  the same key never writes twice
+     */
+    public function __invoke(string $batchId, array $columns, ?CarbonImmutable $at, string $requestKey): Note
+    {
+        return DB::transaction(function () use ($batchId, $columns, $at, $requestKey): Note {
+            $batch = $this->ledger->lock($batchId);
+            $written = Note::query()->withoutGlobalScope('present')->where('request_key', $requestKey)->first();
+            if ($written !== null) {
+                return $written;
+            }
+            $moment = WriteEntry::moment($batch, $at)->startOfSecond();
+
+            return Note::create([
+                'marks' => [], 'text' => '', ...$columns,
+                'batch_id' => $batch->id, 'happened_at' => $moment, 'ripened_s' => $batch->ledger($moment)->state()->ripened, 'request_key' => $requestKey,
+            ]);
+        });
+    }
+
+    /**
+     * A check of the jar, with its verdict.
+     *
+     * @param  list<Sign>  $found
+     */
+    public function check(string $batchId, array $found, string $requestKey): Note
+    {
+        $batch = Batch::whole()->findOrFail($batchId);
+        $inspection = Inspection::of(Tended::of($batch, $batch->ledger(), $this->current->get())->situation(), $found);
+
+        return $this($batchId, [
+            'found' => array_map(static fn (Sign $sign): string => $sign->value, $found),
+            'verdict' => $inspection->verdict,
+            'because' => mb_strimwidth($inspection->because(), 0, 2000, '…'),
+        ], null, $requestKey);
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Calendar;
+
+use App\Care\Tended;
+use App\Models\Batch;
+use App\Models\Household;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Sabre\VObject\Component\VCalendar;
+use Tempesal\Core\Care\Due;
+
+/**
+ * The kitchen's chores as an iCalendar (RFC 5545). What is wanted on a day is an event of that whole day, without a clock or
+ * a time zone, so that it is the same day everywhere; what is wanted at an hour is a moment in UTC with an alarm.
+ */
+final class ChoreCalendar
+{
+    /** Days ahead for which what comes again and again is written down. */
+    private const AHEAD_DAYS = 60;
+
+    private const TAKES_MINUTES = 15;
+
+    /** @param  Collection<int, Batch>  $batches  whole, on the shelf */
+    public static function of(Household $household, Collection $batches): string
+    {
+        $calendar = new VCalendar([
+            'PRODID' => '-//Tempesal//Chores//EN',
+            'METHOD' => 'PUBLISH',
+            'X-WR-CALNAME' => "{$household->name}: jars",
+        ]);
+        foreach ($batches as $batch) {
+            $tended = Tended::of($batch, $batch->ledger(), $household);
+            foreach ($tended->dues as $due) {
+                self::event($calendar, $tended, $due);
+            }
+        }
+
+        return $calendar->serialize();
+    }
+
+    private static function event(VCalendar $calendar, Tended $tended, Due $due): void
+    {
+        $today = $tended->household->today();
+        $on = CarbonImmutable::parse(max($today, $tended->dateOf($due)));
+        $task = $due->chore->task;
+        $late = $due->lateOn($tended->day);
+        $event = $calendar->createComponent('VEVENT', [
+            'UID' => "{$tended->batch->id}-{$task->value}@tempesal",
+            'DTSTAMP' => CarbonImmutable::now('UTC')->toDateTime(),
+            'SUMMARY' => "{$tended->batch->name}: {$task->text()}",
+            'DESCRIPTION' => $late > 0 ? $task->whenLate($late) : $task->text(),
+            'URL' => rtrim((string) config('app.url'), '/')."/shelf/{$tended->batch->id}",
+            'TRANSP' => 'TRANSPARENT',
+            'CATEGORIES' => 'Kitchen',
+        ]);
+        $calendar->add($event);
+        if ($due->at !== null) {
+            $moment = $tended->callAt($due)->utc();
+            $event->add('DTSTART', $moment->toDateTime());
+            $event->add('DTEND', $moment->addMinutes(self::TAKES_MINUTES)->toDateTime());
+            $event->add('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => $task->text(), 'TRIGGER' => 'PT0S']);
+
+            return;
+        }
+        $event->add('DTSTART', $on->format('Ymd'), ['VALUE' => 'DATE']);
+        $event->add('DTEND', $on->addDay()->format('Ymd'), ['VALUE' => 'DATE']);
+        $count = self::times($tended, $due, $on);
+        if ($count > 1) {
+            $event->add('RRULE', "FREQ=DAILY;INTERVAL={$due->chore->every};COUNT={$count}");
+        }
+    }
+
+    /** How often it comes from a day on, that day included. */
+    private static function times(Tended $tended, Due $due, CarbonImmutable $on): int
+    {
+        if ($due->chore->every === 0) {
+            return 1;
+        }
+        $first = Household::daysBetween($tended->household->dateOf($tended->batch->started_at), $on->toDateString());
+        $last = min($due->chore->last ?? PHP_INT_MAX, $tended->day + self::AHEAD_DAYS);
+
+        return max(1, 1 + intdiv($last - $first, $due->chore->every));
+    }
+}

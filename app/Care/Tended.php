@@ -1,0 +1,248 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Care;
+
+use App\Models\Batch;
+use App\Models\BatchEntry;
+use App\Models\ChoreMark;
+use App\Models\Household;
+use App\Models\Note;
+use Carbon\CarbonImmutable;
+use Tempesal\Core\Care\Due;
+use Tempesal\Core\Care\GarlicInOil;
+use Tempesal\Core\Care\Gate;
+use Tempesal\Core\Care\Place;
+use Tempesal\Core\Care\Purpose;
+use Tempesal\Core\Care\Stand;
+use Tempesal\Core\Care\Task;
+use Tempesal\Core\Care\Tending;
+use Tempesal\Core\Check\Situation;
+use Tempesal\Core\Check\Verdict;
+use Tempesal\Core\Ferment\ExpectedAcid;
+use Tempesal\Core\Ferment\Outlook;
+use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\Ledger;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Strength;
+use Tempesal\Core\Produce\Allergen;
+use Tempesal\Core\Salt\Basis;
+
+/**
+ * A batch as its cook tends it: how far it is, what it asks for, what was read of it.
+ */
+final readonly class Tended
+{
+    /** Grams that one could not serve. */
+    private const NOTHING_G = 2.0;
+
+    /** What comes into a jar and makes an earlier reading of its acid void. */
+    private const ADDITIONS = ['add', 'starter', 'top_up', 'freshen', 'leak', 'blend'];
+
+    /** @param  list<Due>  $dues  soonest first */
+    private function __construct(
+        public Batch $batch,
+        public Household $household,
+        public BatchState $state,
+        public ?Outlook $outlook,
+        public int $day,
+        public bool $hasEgg,
+        public bool $hasGarlicInOil,
+        public array $dues,
+    ) {
+    }
+
+    /** @param  Batch  $batch  whole */
+    public static function of(Batch $batch, Ledger $ledger, Household $household): self
+    {
+        $state = $ledger->state();
+        $history = $batch->history();
+        $window = $batch->window($household);
+        $outlook = $window === null ? null : Outlook::of($history, $window);
+        $began = $household->dateOf($batch->started_at);
+        $day = static fn (CarbonImmutable $moment): int => Household::daysBetween($began, $household->dateOf($moment));
+        $dayOf = static fn (?float $seconds): ?int => $seconds === null ? null : $day($batch->momentAt($seconds));
+        $today = Household::daysBetween($began, $household->today());
+        $hasEgg = in_array(Allergen::Egg, $state->allergens(), true);
+        $hasGarlicInOil = GarlicInOil::is($history);
+        $chilledAt = self::chilledAt($batch);
+        $condemned = self::condemnation($batch);
+        $dues = $batch->emptied_at !== null ? [] : Tending::of(new Stand(
+            $batch->method, $batch->jar->cover ?? '', $today, max(0, $day($batch->created_at)), $batch->place->isWarm(),
+            $chilledAt === null ? null : $day($chilledAt), $dayOf($outlook?->young), $dayOf($outlook?->ready), $outlook?->ready,
+            $hasEgg, $hasGarlicInOil, $state->live, self::gramsIn($batch, $state) <= self::NOTHING_G,
+            $condemned === null ? null : $day($condemned->happened_at), self::done($batch, $day),
+        ));
+
+        return new self($batch, $household, $state, $outlook, $today, $hasEgg, $hasGarlicInOil, $dues);
+    }
+
+    /** What is served from it: a jar that was blended is a sauce, whatever it began as. */
+    public static function servedPhase(Batch $batch, BatchState $state): Phase
+    {
+        return $state->isOnePhase() ? Phase::Sauce : $batch->method->servedPhase();
+    }
+
+    public function gramsLeft(): float
+    {
+        return self::gramsIn($this->batch, $this->state);
+    }
+
+    public function isNothing(): bool
+    {
+        return $this->gramsLeft() <= self::NOTHING_G;
+    }
+
+    /** @return list<Due> what it asks for by now, put off or not asked for in quiet hours left out */
+    public function dueNow(): array
+    {
+        $now = CarbonImmutable::now();
+
+        return array_values(array_filter($this->dues, fn (Due $due): bool => $this->snoozedUntil($due)?->isAfter($now) !== true
+            && ($due->at === null ? $due->day <= $this->day : ! $this->callAt($due)->isAfter($now))));
+    }
+
+    /** Until when a chore was put off; null when it was not. */
+    public function snoozedUntil(Due $due): ?CarbonImmutable
+    {
+        return $this->batch->choreMarks->last(fn (ChoreMark $mark): bool => $mark->task === $due->chore->task && $mark->snoozed_until !== null
+            && $mark->done_at === null)?->snoozed_until;
+    }
+
+    /** The day of a chore, as YYYY-MM-DD in the kitchen's calendar. */
+    public function dateOf(Due $due): string
+    {
+        return CarbonImmutable::parse($this->household->dateOf($this->batch->started_at))->addDays($due->day)->toDateString();
+    }
+
+    /** The moment at which to call for a chore that is due at an hour, outside the kitchen's quiet hours. */
+    public function callAt(Due $due): CarbonImmutable
+    {
+        return CarbonImmutable::instance($this->household->quietHours()->callFor(
+            $this->batch->momentAt($due->at ?? 0.0)->setTimezone($this->household->time_zone)->toDateTimeImmutable(),
+        ));
+    }
+
+    /** The day of a moment of its life, as YYYY-MM-DD. */
+    public function on(?float $seconds): ?string
+    {
+        return $seconds === null ? null : $this->household->dateOf($this->batch->momentAt($seconds));
+    }
+
+    /** Whole days since a moment of its life, negative before it. */
+    public function daysSince(?float $seconds): ?int
+    {
+        $on = $this->on($seconds);
+
+        return $on === null ? null : Household::daysBetween($on, $this->household->today());
+    }
+
+    /** The last reading of its acid. */
+    public function reading(): ?Note
+    {
+        return $this->batch->notes->last(static fn (Note $note): bool => $note->ph !== null);
+    }
+
+    /** The last reading, unless something was put in since. */
+    public function standingReading(): ?Note
+    {
+        $reading = $this->reading();
+        $since = collect($this->batch->standing())->last(static fn (BatchEntry $line): bool => in_array($line->kind, self::ADDITIONS, true) && ! $line->happened_at->isFuture());
+
+        return $reading === null || ($since !== null && $since->happened_at->isAfter($reading->happened_at)) ? null : $reading;
+    }
+
+    /** The acid it is likely to have; a reading is where it goes on from. */
+    public function expectedPh(): ?float
+    {
+        if (! $this->batch->method->isFerment() || ! $this->state->live) {
+            return null;
+        }
+        $strength = Strength::of($this->state)->share(Basis::BrineStrength) ?? 0.0;
+        $reading = $this->standingReading();
+
+        return $reading?->ph === null ? ExpectedAcid::ph($this->state->ripened, $strength)
+            : ExpectedAcid::after($reading->ph, max(0.0, $this->state->ripened - $reading->ripened_s), $strength);
+    }
+
+    public function gate(Purpose $purpose): Gate
+    {
+        $reading = $this->standingReading();
+        $check = $this->batch->notes->last(static fn (Note $note): bool => $note->verdict !== null);
+
+        return Gate::of(
+            $purpose, $reading?->ph, $reading === null ? null : Household::daysBetween($this->household->dateOf($reading->happened_at), $this->household->today()),
+            $this->hasEgg, $this->hasGarlicInOil, $this->state->live, in_array($check?->verdict, [Verdict::Wait, Verdict::DoNotEat], true),
+        );
+    }
+
+    /** What matters when one looks into it. */
+    public function situation(): Situation
+    {
+        return new Situation(
+            $this->batch->method, $this->batch->jar->cover ?? '', $this->day, $this->state->ripened / 86_400.0, $this->batch->place->isWarm(),
+            $this->state->isOnePhase(), $this->state->live, $this->hasEgg, $this->hasGarlicInOil, $this->standingReading()?->ph, $this->warmHours(),
+        );
+    }
+
+    private function warmHours(): float
+    {
+        $hours = 0.0;
+        $stands = $this->batch->stands();
+        foreach ($stands as $i => [$since, $place]) {
+            $until = $stands[$i + 1][0] ?? CarbonImmutable::now();
+            $hours += $place->isWarm() ? max(0.0, $since->diffInHours($until)) : 0.0;
+        }
+
+        return $hours;
+    }
+
+    private static function gramsIn(Batch $batch, BatchState $state): float
+    {
+        return max(0.0, $state->phase(self::servedPhase($batch, $state))->weightG());
+    }
+
+    private static function chilledAt(Batch $batch): ?CarbonImmutable
+    {
+        $stands = $batch->stands();
+        [$since, $place] = $stands[count($stands) - 1];
+
+        return $place === Place::Fridge ? $since : null;
+    }
+
+    /** The last check, where it said that the jar is not to be eaten. */
+    private static function condemnation(Batch $batch): ?Note
+    {
+        $last = $batch->notes->last(static fn (Note $note): bool => $note->verdict !== null);
+
+        return $last?->verdict === Verdict::DoNotEat ? $last : null;
+    }
+
+    /**
+     * @param  callable(CarbonImmutable): int  $day
+     * @return array<string, int> the day on which each task was last done
+     */
+    private static function done(Batch $batch, callable $day): array
+    {
+        $done = [];
+        $note = static function (Task $task, CarbonImmutable $moment) use (&$done, $day): void {
+            $done[$task->value] = max($done[$task->value] ?? 0, $day($moment));
+        };
+        foreach ($batch->choreMarks as $mark) {
+            if ($mark->done_at !== null) {
+                $note($mark->task, $mark->done_at);
+            }
+        }
+        foreach ($batch->notes as $one) {
+            if ($one->marks !== []) {
+                $note(Task::Taste, $one->happened_at);
+            }
+            if ($one->ph !== null) {
+                $note(Task::MeasurePh, $one->happened_at);
+            }
+        }
+
+        return $done;
+    }
+}

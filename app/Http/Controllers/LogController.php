@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\KeepPhoto;
+use App\Actions\WriteNote;
+use App\Care\Tended;
+use App\Household\CurrentHousehold;
+use App\Http\Requests\NoteRequest;
+use App\Models\Batch;
+use App\Models\Note;
+use App\Views\LogView;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+
+/**
+ * What was tasted, read and seen, and how batches of one kind compare.
+ */
+final readonly class LogController
+{
+    /** Batches of one kind that are laid side by side. */
+    private const BESIDE = 12;
+
+    public function __construct(private CurrentHousehold $current)
+    {
+    }
+
+    public function index(string $batch): JsonResponse
+    {
+        $one = Batch::whole()->findOrFail($batch);
+        $alike = Batch::whole()->where('likeness', $one->likeness)->get()->sortByDesc('started_at')->take(self::BESIDE);
+        if ($one->likeness === '' || ! $alike->contains('id', $one->id)) {
+            $alike = $alike->where('likeness', '!=', '')->push($one)->values();
+        }
+
+        return new JsonResponse(LogView::of(Tended::of($one, $one->ledger(), $this->current->get()), $alike));
+    }
+
+    public function store(string $batch, NoteRequest $request, WriteNote $write): JsonResponse
+    {
+        $note = $write($batch, $request->columns(), $request->at(), $request->string('requestKey')->value());
+
+        return $this->answer($note)->setStatusCode(201);
+    }
+
+    /** Takes a note out of the log; it is no longer found. */
+    public function remove(string $note): JsonResponse
+    {
+        $one = Note::query()->findOrFail($note);
+        $one->remove();
+
+        return $this->index($one->batch_id);
+    }
+
+    public function keepPhoto(string $note, Request $request, KeepPhoto $keep): JsonResponse
+    {
+        Note::query()->findOrFail($note);
+        $photo = $request->file('photo');
+        if (! $photo instanceof UploadedFile) {
+            throw ValidationException::withMessages(['photo' => 'Choose a picture of at most 8 MB.']);
+        }
+
+        return $this->answer($keep($note, $photo))->setStatusCode(201);
+    }
+
+    public function photo(string $note): BinaryFileResponse
+    {
+        $path = KeepPhoto::path(Note::query()->findOrFail($note));
+        abort_if($path === null || ! is_file($path), 404);
+
+        return new BinaryFileResponse($path, 200, [
+            'Content-Type' => 'image/jpeg', 'X-Content-Type-Options' => 'nosniff', 'Cache-Control' => 'private, max-age=86400',
+        ]);
+    }
+
+    private function answer(Note $note): JsonResponse
+    {
+        return new JsonResponse(LogView::note($note, $this->current->get(), Batch::query()->findOrFail($note->batch_id)));
+    }
+}

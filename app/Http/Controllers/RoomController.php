@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\KeepReadings;
+use App\Household\CurrentHousehold;
+use App\Household\OneAtATime;
+use App\Models\Batch;
+use App\Models\Room;
+use App\Models\RoomSpell;
+use App\Views\RoomsView;
+use Carbon\CarbonImmutable;
+use DateTimeImmutable;
+use DateTimeZone;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+use Tempesal\Core\Care\Place;
+use Tempesal\Core\Ferment\TemperatureLog;
+
+/**
+ * How warm it is where the jars stand.
+ */
+final readonly class RoomController
+{
+    /** Letters of a log that are read at once. */
+    private const MOST_LETTERS = 2_000_000;
+
+    public function __construct(private CurrentHousehold $current, private RoomsView $view, private OneAtATime $oneAtATime)
+    {
+    }
+
+    public function index(): JsonResponse
+    {
+        return new JsonResponse($this->view->of($this->current->get(), Batch::onShelf()->orderBy('started_at')->get()));
+    }
+
+    public function update(string $place, Request $request): JsonResponse
+    {
+        $at = self::place($place);
+        $asked = $request->validate([
+            'usualCelsius' => ['required', 'numeric', 'min:-5', 'max:45'],
+            'swingCelsius' => ['required', 'numeric', 'min:0', 'max:15'],
+            'warmestHour' => ['required', 'integer', 'min:0', 'max:23'],
+        ], [
+            'usualCelsius.*' => 'A place lies between -5 and 45 °C.', 'swingCelsius.*' => 'The warmest hour lies 0 to 15 degrees above the mean.',
+            'warmestHour.*' => 'An hour of the day goes from 0 to 23.',
+        ]);
+        ($this->oneAtATime)(static function () use ($at, $asked): void {
+            Room::query()->updateOrCreate(['place' => $at->value], [
+                'usual_celsius' => $asked['usualCelsius'], 'swing_celsius' => $asked['swingCelsius'], 'warmest_hour' => $asked['warmestHour'],
+            ]);
+            KeepReadings::ripenAnew();
+        });
+
+        return $this->index();
+    }
+
+    /** Readings of an instrument, or one that was typed. */
+    public function read(string $place, Request $request, KeepReadings $keep): JsonResponse
+    {
+        $at = self::place($place);
+        $asked = $request->validate([
+            'readings' => ['required', 'array', 'list', 'min:1', 'max:2000'],
+            'readings.*.at' => ['required', 'string', 'max:40', 'date'],
+            'readings.*.celsius' => ['required', 'numeric', 'min:-30', 'max:60'],
+            'source' => ['required', 'string', 'in:typed,logger'],
+        ], [
+            'readings.*.at.*' => 'A moment is written like 2026-11-24T18:30:00Z.', 'readings.*.celsius.*' => 'A temperature lies between -30 and 60 °C.',
+            'readings.*' => 'Between one and 2000 readings are kept at once.', 'source.*' => 'They were typed, or come from a logger.',
+        ]);
+        $readings = [];
+        foreach ($asked['readings'] as $i => $reading) {
+            $moment = CarbonImmutable::parse($reading['at'])->utc()->startOfSecond();
+            if ($moment->isAfter(CarbonImmutable::now()->addMinute())) {
+                throw ValidationException::withMessages(["readings.{$i}.at" => 'That moment has not come yet. What you expect is a spell.']);
+            }
+            $readings[$moment->getTimestamp()] = [$moment->toDateTimeImmutable(), (float) $reading['celsius']];
+        }
+        $keep($at, array_values($readings), $asked['source']);
+
+        return $this->index()->setStatusCode(201);
+    }
+
+    /** A log as CSV: looked at first, or kept. */
+    public function bring(string $place, Request $request, KeepReadings $keep): JsonResponse
+    {
+        $at = self::place($place);
+        $asked = $request->validate(
+            ['text' => ['required', 'string', 'max:'.self::MOST_LETTERS], 'isPreview' => ['required', 'boolean']],
+            ['text.max' => 'That is too long: two million letters at most.', 'text.*' => 'Paste or choose a log first.', 'isPreview.*' => 'Say whether it is only looked at.'],
+        );
+        $log = TemperatureLog::read($asked['text'], new DateTimeZone($this->current->get()->time_zone));
+        $readings = array_values(array_filter($log->readings, static fn (array $reading): bool => $reading[0] <= new DateTimeImmutable(CarbonImmutable::now()->toIso8601String())));
+        if (! $asked['isPreview']) {
+            $keep($at, $readings, 'csv');
+        }
+        $moment = static fn (?array $reading): ?string => $reading === null ? null : $reading[0]->format('Y-m-d\TH:i:s\Z');
+
+        return new JsonResponse([
+            'readings' => count($readings), 'inFuture' => count($log->readings) - count($readings), 'problems' => array_slice($log->problems, 0, 50), 'problemsInAll' => count($log->problems),
+            'from' => $moment($readings[0] ?? null), 'to' => $moment($readings[count($readings) - 1] ?? null),
+            'lowest' => $readings === [] ? null : min(array_column($readings, 1)), 'highest' => $readings === [] ? null : max(array_column($readings, 1)),
+        ]);
+    }
+
+    public function expect(string $place, Request $request): JsonResponse
+    {
+        $at = self::place($place);
+        $asked = $request->validate([
+            'fromOn' => ['required', 'string', 'date_format:Y-m-d'], 'toOn' => ['required', 'string', 'date_format:Y-m-d', 'after_or_equal:fromOn'],
+            'celsius' => ['required', 'numeric', 'min:-30', 'max:60'],
+        ], [
+            'fromOn.*' => 'A date is written like 2026-11-24.', 'toOn.after_or_equal' => 'It ends before it begins.', 'toOn.*' => 'A date is written like 2026-11-24.',
+            'celsius.*' => 'A temperature lies between -30 and 60 °C.',
+        ]);
+        if (CarbonImmutable::parse($asked['fromOn'])->diffInDays(CarbonImmutable::parse($asked['toOn'])) > 120.0) {
+            throw ValidationException::withMessages(['toOn' => 'Four months at most. For longer, set how warm the place usually is.']);
+        }
+        ($this->oneAtATime)(static function () use ($at, $asked): void {
+            RoomSpell::create(['place' => $at, 'from_on' => $asked['fromOn'], 'to_on' => $asked['toOn'], 'celsius' => $asked['celsius']]);
+        });
+
+        return $this->index()->setStatusCode(201);
+    }
+
+    public function forget(string $place, string $spell): JsonResponse
+    {
+        RoomSpell::query()->where('place', self::place($place)->value)->findOrFail($spell)->delete();
+
+        return $this->index();
+    }
+
+    private static function place(string $place): Place
+    {
+        return Place::tryFrom($place) ?? throw new NotFoundHttpException;
+    }
+}

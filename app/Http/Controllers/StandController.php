@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\AimBatch;
+use App\Actions\PassGate;
+use App\Actions\StandJar;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Tempesal\Core\Care\Place;
+use Tempesal\Core\Care\Purpose;
+use Tempesal\Core\Formula\Aim;
+
+/**
+ * Where a jar stands, how far it is to go, and what may be done with it then.
+ */
+final readonly class StandController
+{
+    public function __construct(private BatchController $batches)
+    {
+    }
+
+    public function move(string $batch, Request $request, StandJar $stand): JsonResponse
+    {
+        $asked = $request->validate(
+            ['place' => ['required', 'string', Rule::enum(Place::class)], 'requestKey' => ['required', 'string', 'ulid']],
+            ['place.*' => 'A jar stands on the counter, in the cool place or in the fridge.', 'requestKey.*' => 'The request is missing its key; reload the page.'],
+        );
+        $stand($batch, Place::from($asked['place']), $asked['requestKey']);
+
+        return $this->batches->show($batch, new Request);
+    }
+
+    public function aim(string $batch, Request $request, AimBatch $aimAt): JsonResponse
+    {
+        $asked = $request->validate(['aim' => ['present', 'nullable', 'string', Rule::enum(Aim::class)]], ['aim.*' => 'Young, in the middle, long, or as you liked it.']);
+        $aimAt($batch, $asked['aim'] === null ? null : Aim::from($asked['aim']));
+
+        return $this->batches->show($batch, new Request);
+    }
+
+    public function pass(string $batch, Request $request, PassGate $pass): JsonResponse
+    {
+        $asked = $request->validate(
+            ['purpose' => ['required', 'string', 'in:'.Purpose::Bottle->value.','.Purpose::GiveAway->value], 'grams' => ['nullable', 'numeric', 'gt:0', 'max:50000'], 'requestKey' => ['required', 'string', 'ulid']],
+            ['purpose.*' => 'Bottle it, or give it away.', 'grams.*' => 'Say how much of it, in grams.', 'requestKey.*' => 'The request is missing its key; reload the page.'],
+        );
+        $pass($batch, Purpose::from($asked['purpose']), isset($asked['grams']) ? (float) $asked['grams'] : null, $asked['requestKey']);
+
+        return $this->batches->show($batch, new Request);
+    }
+}

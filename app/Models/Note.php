@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Care\OwnTastes;
+use App\Household\BelongsToHousehold;
+use App\Household\CanBeRemoved;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Tempesal\Core\Check\Verdict;
+
+/**
+ * What a cook tasted, read, saw or found in a jar at a moment.
+ *
+ * @property string $batch_id
+ * @property CarbonImmutable $happened_at
+ * @property float $ripened_s
+ * @property array<string, int> $marks
+ * @property string|null $smell
+ * @property string|null $colour
+ * @property string|null $bubbles
+ * @property float|null $celsius
+ * @property float|null $ph
+ * @property string $text
+ * @property string|null $photo
+ * @property list<string>|null $found
+ * @property Verdict|null $verdict
+ * @property string|null $because
+ * @property Batch $batch
+ */
+final class Note extends Model
+{
+    use BelongsToHousehold;
+    use CanBeRemoved;
+
+    /** What is marked from 1 to 5. */
+    public const MARKS = ['salty', 'sour', 'crunch', 'heat', 'funk', 'liked'];
+
+    /** What may be said of each in a word. */
+    public const WORDS = [
+        'smell' => ['fresh', 'sour', 'garlicky', 'funky', 'yeasty', 'sharp', 'off'],
+        'colour' => ['bright', 'duller', 'olive', 'deeper', 'browned'],
+        'bubbles' => ['none', 'few', 'lively'],
+    ];
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<Batch, $this> */
+    public function batch(): BelongsTo
+    {
+        return $this->belongsTo(Batch::class);
+    }
+
+    protected static function booted(): void
+    {
+        self::saved(static fn () => app(OwnTastes::class)->forget());
+    }
+
+    protected function casts(): array
+    {
+        return [
+            'happened_at' => 'immutable_datetime', 'ripened_s' => 'float', 'marks' => 'array', 'celsius' => 'float', 'ph' => 'float',
+            'found' => 'array', 'verdict' => Verdict::class, 'removed_at' => 'immutable_datetime',
+        ];
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Climate\Climates;
+use App\Household\BelongsToHousehold;
+use Illuminate\Database\Eloquent\Model;
+use Tempesal\Core\Care\Place;
+
+/**
+ * Days for which the cook expects another temperature: a warm spell, a holiday with the heating off.
+ *
+ * @property Place $place
+ * @property string $from_on
+ * @property string $to_on
+ * @property float $celsius
+ */
+final class RoomSpell extends Model
+{
+    use BelongsToHousehold;
+
+    protected $guarded = [];
+
+    protected static function booted(): void
+    {
+        self::saved(static fn () => app(Climates::class)->forget());
+        self::deleted(static fn () => app(Climates::class)->forget());
+    }
+
+    protected function casts(): array
+    {
+        return ['place' => Place::class, 'celsius' => 'float'];
+    }
+}

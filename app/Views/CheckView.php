@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Views;
+
+use App\Models\PracticeAnswer;
+use Tempesal\Core\Check\Example;
+use Tempesal\Core\Check\Inspection;
+use Tempesal\Core\Check\Question;
+use Tempesal\Core\Check\Rule;
+use Tempesal\Core\Check\Sign;
+use Tempesal\Core\Check\Situation;
+
+/**
+ * Looking into a jar: what is asked, and what comes of it.
+ */
+final class CheckView
+{
+    /** Answers over which the score is kept. */
+    private const LATELY = 20;
+
+    /** What may be said to a drawn jar. */
+    private const ANSWERS = [
+        'nothing' => 'Leave it, it is as it should be',
+        'skim' => 'Skim it, and go on',
+        'wait' => 'Wait, and look again',
+        'out' => 'Out with all of it',
+    ];
+
+    /** @return list<array<string, mixed>> */
+    public static function questions(Situation $jar): array
+    {
+        return array_map(static fn (Question $question): array => [
+            'code' => $question->code, 'sense' => $question->sense->value, 'text' => $question->text, 'how' => $question->how, 'isMany' => $question->isMany,
+            'signs' => array_map(static fn (Sign $sign): array => ['id' => $sign->value, 'label' => $sign->label()], $question->signs),
+        ], Question::of($jar));
+    }
+
+    /** @return array<string, mixed> */
+    public static function inspection(Inspection $inspection): array
+    {
+        return [
+            'verdict' => $inspection->verdict->value, 'label' => $inspection->verdict->label(), 'because' => $inspection->because(),
+            'toDo' => $inspection->toDo(), 'cautions' => $inspection->cautions(), 'open' => $inspection->open,
+            'rules' => array_map(static fn (Rule $rule): string => $rule->id, $inspection->rules),
+        ];
+    }
+
+    /**
+     * A drawn jar to judge. With an answer to it, also what would have been right.
+     *
+     * @return array<string, mixed>
+     */
+    public static function practice(Example $example, ?string $answer = null): array
+    {
+        $rule = $example->rule();
+        $lately = PracticeAnswer::query()->latest('id')->limit(self::LATELY)->get();
+
+        return [
+            'number' => $example->number, 'food' => $example->food, 'colour' => $example->colour, 'shape' => $example->shape, 'amount' => $example->amount,
+            'signs' => array_map(static fn (Sign $sign): string => $sign->value, $example->signs()),
+            'answers' => array_map(static fn (string $id): array => ['id' => $id, 'label' => self::ANSWERS[$id]], Example::ANSWERS),
+            'said' => $answer === null ? null : [
+                'answer' => $answer, 'isRight' => $example->isRight($answer), 'right' => $example->right, 'sign' => $example->sign->label(),
+                'verdict' => $rule->verdict->value, 'because' => $rule->because, 'caution' => $rule->caution,
+            ],
+            'score' => ['right' => $lately->where('is_right', true)->count(), 'of' => $lately->count()],
+        ];
+    }
+}

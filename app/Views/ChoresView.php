@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Views;
+
+use App\Care\Tended;
+use App\Models\Batch;
+use App\Models\Household;
+use App\Pictures\JarPicture;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Tempesal\Core\Care\Due;
+
+/**
+ * What the kitchen's jars ask for today, and in the days to come.
+ */
+final class ChoresView
+{
+    /** Days that are looked ahead. */
+    private const AHEAD_DAYS = 7;
+
+    /**
+     * @param  Collection<int, Batch>  $batches  whole, on the shelf
+     * @return array<string, mixed>
+     */
+    public static function of(Household $household, Collection $batches): array
+    {
+        $now = $soon = [];
+        foreach ($batches as $batch) {
+            $tended = Tended::of($batch, $batch->ledger(), $household);
+            $due = $tended->dueNow();
+            foreach ($tended->dues as $one) {
+                $chore = self::chore($tended, $one);
+                if (in_array($one, $due, true)) {
+                    $now[] = $chore;
+                } elseif ($one->day <= $tended->day + self::AHEAD_DAYS) {
+                    $soon[] = $chore;
+                }
+            }
+        }
+        $order = static fn (array $one, array $other): int => [$one['task'] !== 'discard', $one['dueOn'], $one['at'] ?? ''] <=> [$other['task'] !== 'discard', $other['dueOn'], $other['at'] ?? ''];
+        usort($now, $order);
+        usort($soon, $order);
+
+        return [
+            'today' => $household->today(),
+            'isQuiet' => $household->quietHours()->cover(CarbonImmutable::now($household->time_zone)->toDateTimeImmutable()),
+            'now' => $now,
+            'soon' => $soon,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function chore(Tended $tended, Due $due): array
+    {
+        $task = $due->chore->task;
+        $late = $due->at === null ? $due->lateOn($tended->day) : 0;
+
+        return [
+            'id' => "{$tended->batch->id} {$task->value}",
+            'batchId' => $tended->batch->id,
+            'batchName' => $tended->batch->name,
+            'colour' => $tended->batch->colour,
+            'jar' => JarPicture::ofBatch($tended->batch, $tended->state),
+            'task' => $task->value,
+            'text' => $task->text(),
+            'dueOn' => $tended->dateOf($due),
+            'at' => $due->at === null ? null : $tended->callAt($due)->utc()->toIso8601String(),
+            'lateDays' => $late,
+            'whenLate' => $late === 0 ? null : $task->whenLate($late),
+            'doneBy' => $task->doneBy(),
+            'snoozedUntil' => $tended->snoozedUntil($due)?->utc()->toIso8601String(),
+        ];
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Care;
+
+use Tempesal\Core\Formula\Method;
+
+/**
+ * How a jar stands: all that decides what it asks for. Days are whole days of the kitchen's calendar since it was begun.
+ */
+final readonly class Stand
+{
+    /**
+     * @param  int  $day  today
+     * @param  int  $knownFrom  the day on which it came onto this shelf; what was to be done before is not asked for
+     * @param  bool  $isWarm  whether it stands where it ferments, not in the fridge
+     * @param  int|null  $chilledOn  the day since which it stands in the fridge
+     * @param  int|null  $youngOn  the day on which it may be tasted; null where nothing ripens
+     * @param  int|null  $readyOn  the day on which it is where the cook wants it
+     * @param  float|null  $readyAfter  seconds after which it is that
+     * @param  bool  $isLive  whether it holds living cultures
+     * @param  bool  $isNothing  whether there is less in it than one could serve
+     * @param  int|null  $condemnedOn  the day on which a check said that it is not to be eaten
+     * @param  array<string, int>  $done  the day on which each task was last done, by its word
+     */
+    public function __construct(
+        public Method $method,
+        public string $cover,
+        public int $day,
+        public int $knownFrom,
+        public bool $isWarm,
+        public ?int $chilledOn,
+        public ?int $youngOn,
+        public ?int $readyOn,
+        public ?float $readyAfter,
+        public bool $hasEgg,
+        public bool $hasGarlicInOil,
+        public bool $isLive,
+        public bool $isNothing,
+        public ?int $condemnedOn,
+        public array $done,
+    ) {
+    }
+}

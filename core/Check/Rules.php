@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Check;
+
+use Tempesal\Core\Care\Gate;
+use Tempesal\Core\Formula\Method;
+
+/**
+ * The rules by which a jar is judged: common practice, no source, always the stricter one where practice differs. That
+ * visible mould means throwing the jar out follows public food-safety advice (USDA Food Safety and Inspection Service on
+ * moulds in moist and soft foods; from memory).
+ */
+final class Rules
+{
+    private const THROW_OUT = 'Throw out all of it, brine too, without tasting. Wash the jar, weight and cover hot.';
+
+    private const MOULD = 'Scraping does not help: threads and poisons reach below what one sees. This application never clears a mouldy jar.';
+
+    private const NO_TASTE = 'Do not taste it to find out. In doubt it goes out.';
+
+    /** A ferment that is not sour after so many days at 21 °C does not get there by itself. */
+    private const SOUR_BY_DAYS = 7.0;
+
+    /** A ferment stirs by then. */
+    private const STIRS_BY_DAYS = 4.0;
+
+    /** Hours at room temperature beyond which egg is not kept, whatever else speaks for it. */
+    private const EGG_HOURS = 10.0;
+
+    private const GARLIC_IN_OIL_DAYS = 4;
+
+    private const QUICK_PICKLE_DAYS = 7;
+
+    /** @return list<Rule> the strictest first */
+    public static function all(): array
+    {
+        return [...self::doNotEat(), ...self::wait(), ...self::fineDo(), ...self::fine()];
+    }
+
+    /** @return list<Rule> */
+    private static function doNotEat(): array
+    {
+        return [
+            new Rule('fuzz_white', [Sign::FuzzWhite], Verdict::DoNotEat, 'Fuzz is mould, white fuzz too.', self::THROW_OUT, self::MOULD),
+            new Rule('fuzz_coloured', [Sign::FuzzColoured], Verdict::DoNotEat, 'Coloured fuzz is mould that has begun to spread spores.', self::THROW_OUT, self::MOULD),
+            new Rule('pink', [Sign::SpotsPink], Verdict::DoNotEat, 'Pink or orange growth is neither kahm nor a colour of the food.', self::THROW_OUT, self::NO_TASTE),
+            new Rule('black', [Sign::SpotsBlack], Verdict::DoNotEat, 'Black or brown spots are mould or rot.', self::THROW_OUT, self::MOULD),
+            new Rule('insects', [Sign::Insects], Verdict::DoNotEat, 'Creatures have been in it, and laid what one does not see.', self::THROW_OUT, 'Next time, a cover that they cannot pass.'),
+            new Rule('rotten', [Sign::SmellRotten], Verdict::DoNotEat, 'A rotten smell is rot. Sour never smells so.', self::THROW_OUT, self::NO_TASTE),
+            new Rule('slime', [Sign::Slimy], Verdict::DoNotEat, 'Slime means that the wrong ones have grown.', self::THROW_OUT, self::NO_TASTE),
+            new Rule('ropy', [Sign::BrineRopy], Verdict::DoNotEat, 'Brine that pulls threads is slime that is still thin.', self::THROW_OUT, self::NO_TASTE),
+            new Rule('odd_colour', [Sign::ColourOdd], Verdict::DoNotEat, 'Food that turned pink, black or grey has spoiled.', self::THROW_OUT, self::NO_TASTE),
+            new Rule('mush_off', [Sign::Mushy, Sign::SmellUnsure], Verdict::DoNotEat, 'Mushy and odd of smell: two signs that say the same.', self::THROW_OUT, self::NO_TASTE),
+            new Rule('dry_unsure', [Sign::AboveDry, Sign::TopUnsure], Verdict::DoNotEat, 'What dries above the brine is where mould begins, and something is growing there.', self::THROW_OUT, self::MOULD),
+            new Rule('fizz_unfermented', [Sign::Fizz], Verdict::DoNotEat, 'It should not ferment, and it does.', self::THROW_OUT, self::NO_TASTE,
+                static fn (Situation $jar): bool => ! $jar->isFermenting()),
+            new Rule('bulge_unfermented', [Sign::LidBulging], Verdict::DoNotEat, 'Gas has built up in a jar in which nothing should be working.', 'Do not open it. Put it in a bag and throw it out; wash your hands.', 'A bulging lid on food that does not ferment can mean botulism.',
+                static fn (Situation $jar): bool => ! $jar->isFermenting()),
+            new Rule('cloudy_quick', [Sign::BrineCloudy], Verdict::DoNotEat, 'A quick pickle that turns cloudy has begun to work.', self::THROW_OUT, self::NO_TASTE,
+                static fn (Situation $jar): bool => $jar->method === Method::QuickSaltPickle),
+            new Rule('quick_old', [], Verdict::DoNotEat, 'A quick pickle is eaten within a week.', self::THROW_OUT, null,
+                static fn (Situation $jar): bool => $jar->method === Method::QuickSaltPickle && $jar->day > self::QUICK_PICKLE_DAYS),
+            new Rule('egg_warm', [], Verdict::DoNotEat, 'Egg has stood too long out of the fridge.', self::THROW_OUT, 'Raw egg left at room temperature is against public food-safety advice.',
+                static fn (Situation $jar): bool => $jar->hasEgg && $jar->warmHours > self::EGG_HOURS),
+            new Rule('egg_broken', [Sign::Broken], Verdict::DoNotEat, 'An egg emulsion that curdles after standing is not kept.', self::THROW_OUT, 'Raw egg left at room temperature is against public food-safety advice.',
+                static fn (Situation $jar): bool => $jar->hasEgg),
+            new Rule('garlic_in_oil', [], Verdict::DoNotEat, 'Garlic or herbs in oil have stood for more than a few days.', self::THROW_OUT, 'They can grow botulinum toxin, which one neither sees nor smells.',
+                static fn (Situation $jar): bool => $jar->hasGarlicInOil && $jar->day > self::GARLIC_IN_OIL_DAYS),
+            new Rule('never_soured', [], Verdict::DoNotEat, 'It has had twice the time it takes to sour, and was read above pH 4.6.', self::THROW_OUT, 'Acid is what keeps it; 4.6 is the published line for acidified foods.',
+                static fn (Situation $jar): bool => $jar->isFermenting() && $jar->ph !== null && $jar->ph > Gate::LINE_PH && $jar->ripenedDays > 2.0 * self::SOUR_BY_DAYS),
+        ];
+    }
+
+    /** @return list<Rule> */
+    private static function wait(): array
+    {
+        return [
+            new Rule('top_unsure', [Sign::TopUnsure], Verdict::Wait, 'Film stays flat and white; mould rises, grows hairs, takes colour.', 'Close it, keep it cool, and look tomorrow. What has risen or coloured by then goes out.', self::NO_TASTE),
+            new Rule('smell_unsure', [Sign::SmellUnsure], Verdict::Wait, 'A smell that you cannot name is a reason not to eat.', 'Let it air for a quarter of an hour, smell again, and let someone else smell. Still odd tomorrow: out.', self::NO_TASTE),
+            new Rule('solvent', [Sign::SmellSolvent], Verdict::Wait, 'Glue or nail varnish: yeasts have run ahead, in warmth or under air.', 'Into the fridge, everything under brine. If it does not fade in three days, throw it out.', self::NO_TASTE),
+            new Rule('mush', [Sign::Mushy], Verdict::Wait, 'Mush comes from warmth, age or too little salt, and rot begins so.', 'Into the fridge, and look again tomorrow. Slime or any off smell by then: out.', self::NO_TASTE),
+            new Rule('above_dry', [Sign::AboveDry], Verdict::Wait, 'What stood dry above the brine has met air.', 'Take off what was dry and throw it away, press the rest under, top up, and look again in two days.', self::NO_TASTE),
+            new Rule('brine_odd', [Sign::BrineOddColour], Verdict::Wait, 'A colour that nothing in the jar has came from somewhere.', 'Look for its source in good light. None found, or more of it tomorrow: out.', self::NO_TASTE),
+            new Rule('broken', [Sign::Broken], Verdict::Wait, 'It has separated. Liquid on a sauce is harmless, curdling need not be.', 'Smell it, stir it, and look again in an hour.', self::NO_TASTE,
+                static fn (Situation $jar): bool => ! $jar->hasEgg),
+            new Rule('no_start', [Sign::NoBubbles, Sign::SmellRaw], Verdict::Wait, 'Four days, no bubbles and no sourness: it has not started. A cold room, chlorinated water or much salt slow it.', 'Read its pH. Move it somewhere warmer, or give it live brine from another jar, and look again in two days.', self::NO_TASTE,
+                static fn (Situation $jar): bool => $jar->ripenedDays >= self::STIRS_BY_DAYS && ($jar->ph === null || $jar->ph > Gate::LINE_PH)),
+            new Rule('raw_late', [Sign::SmellRaw], Verdict::Wait, 'It should smell sour by now.', 'Read its pH, and look again in two days.', self::NO_TASTE,
+                static fn (Situation $jar): bool => $jar->isFermenting() && $jar->ripenedDays >= self::SOUR_BY_DAYS && ($jar->ph === null || $jar->ph > Gate::LINE_PH)),
+            new Rule('not_sour', [], Verdict::Wait, 'It was read above pH 4.6, after the time in which it should have soured.', 'Leave it to go on, and read it again in two days.', self::NO_TASTE,
+                static fn (Situation $jar): bool => $jar->isFermenting() && $jar->ph !== null && $jar->ph > Gate::LINE_PH && $jar->ripenedDays >= self::SOUR_BY_DAYS),
+            new Rule('airlock_dry_film', [Sign::AirlockDry, Sign::FilmFlat], Verdict::Wait, 'Air has come in, and something white has used it.', 'Skim it, fill the airlock, and look again in two days whether it stays flat and white.', self::NO_TASTE),
+            new Rule('film_soft_yeasty', [Sign::FilmFlat, Sign::Soft, Sign::SmellYeasty], Verdict::Wait, 'Film, softness and a beery smell together: yeasts are taking over.', 'Skim it, into the fridge, and look again in three days.', self::NO_TASTE),
+        ];
+    }
+
+    /** @return list<Rule> */
+    private static function fineDo(): array
+    {
+        return [
+            new Rule('kahm', [Sign::FilmFlat], Verdict::FineDo, 'Flat, white, without hairs: kahm, a yeast that does no harm and tastes of little good.', 'Skim it off, wipe the rim, wash the weight, press everything under. Cooler or saltier, it comes back less.', 'Look twice: anything raised, hairy or coloured is mould, and then it goes out.'),
+            new Rule('above_wet', [Sign::AboveWet], Verdict::FineDo, 'What stands above the brine spoils first.', 'Press it down, weigh it down, and top up with brine as strong as the jar.'),
+            new Rule('hisses', [Sign::LidHisses], Verdict::FineDo, 'Gas: it works.', 'Open it a crack every day.', null, static fn (Situation $jar): bool => $jar->isFermenting()),
+            new Rule('bulge', [Sign::LidBulging], Verdict::FineDo, 'Gas has nowhere to go.', 'Open it over the sink, slowly, under a cloth, and every day from now on.', 'A sealed jar can burst.', static fn (Situation $jar): bool => $jar->isFermenting()),
+            new Rule('ran_over', [Sign::RanOver], Verdict::FineDo, 'It rose, and lost brine with its salt.', 'Wipe it, top up with brine as strong as the jar, and write down how much ran over.'),
+            new Rule('airlock_dry', [Sign::AirlockDry], Verdict::FineDo, 'A dry airlock lets air in.', 'Fill it, and look at the top again in two days.'),
+            new Rule('brown_top', [Sign::BrownTop], Verdict::FineDo, 'What lies uppermost browns in air, as a cut apple does.', 'Take the browned layer off, press the rest under its juice.'),
+            new Rule('soft', [Sign::Soft], Verdict::FineDo, 'Soft comes from warmth, age or little salt.', 'Into the fridge, and eat it soon. The next one cooler, shorter, or a little saltier.'),
+            new Rule('yeasty', [Sign::SmellYeasty], Verdict::FineDo, 'Yeasts are at work beside the sour ones, as they do in sweet vegetables and warm rooms.', 'Keep everything under brine, cooler if you can, and look again in some days.', null,
+                static fn (Situation $jar): bool => $jar->isFermenting()),
+            new Rule('yeasty_unfermented', [Sign::SmellYeasty], Verdict::Wait, 'It smells of yeast, and nothing in it should be working.', 'Into the fridge; fizz or a stronger smell tomorrow: out.', self::NO_TASTE,
+                static fn (Situation $jar): bool => ! $jar->isFermenting()),
+        ];
+    }
+
+    /** @return list<Rule> what looks odd and is not */
+    private static function fine(): array
+    {
+        return [
+            new Rule('cloudy', [Sign::BrineCloudy], Verdict::Fine, 'Cloudy brine is the ones that sour it, at work.', null, null, static fn (Situation $jar): bool => $jar->method !== Method::QuickSaltPickle),
+            new Rule('sediment', [Sign::SedimentWhite], Verdict::Fine, 'White sediment is spent yeast and settled cultures.'),
+            new Rule('tinted', [Sign::BrineTinted], Verdict::Fine, 'The brine takes on the colour of what lies in it.'),
+            new Rule('olive', [Sign::ColourOlive], Verdict::Fine, 'Acid turns bright green to olive.'),
+            new Rule('garlic_blue', [Sign::GarlicBlue], Verdict::Fine, 'Garlic turns blue or green in acid; it is a colour of its own.'),
+            new Rule('froth', [Sign::Bubbles], Verdict::Fine, 'Froth without colour or hairs is gas on its way out.'),
+            new Rule('no_bubbles_soured', [Sign::NoBubbles], Verdict::Fine, 'It has done most of its work: gas comes in the first days.', null, null,
+                static fn (Situation $jar): bool => $jar->ripenedDays >= self::STIRS_BY_DAYS),
+            new Rule('no_bubbles_yet', [Sign::NoBubbles], Verdict::Fine, 'The first days can be quiet.', null, null,
+                static fn (Situation $jar): bool => $jar->ripenedDays < self::STIRS_BY_DAYS),
+        ];
+    }
+}

@@ -1,0 +1,68 @@
+import { App, Button, InputNumber, Select } from 'antd';
+import { useState } from 'react';
+import { answered, api, type Place } from '../api/client';
+import { useChangeRoom } from '../api/tending';
+import type { Logger } from './Instrument';
+import { SimulatedLogger } from './simulated';
+
+const simulated = new SimulatedLogger();
+const logger: Logger = simulated;
+
+/** A room logger that stands in one of the kitchen's places, and is emptied into what is known of it. */
+export function RoomLogger() {
+  const { message } = App.useApp();
+  const [place, setPlace] = useState<Place>('counter');
+  const [mean, setMean] = useState(simulated.mean);
+  const keep = useChangeRoom((readings: { at: string; celsius: number }[]) =>
+    answered(
+      api.POST('/rooms/{place}/readings', {
+        params: { path: { place } },
+        body: { readings, source: 'logger' },
+      }),
+    ),
+  );
+  const fetch = () => {
+    const readings = logger.fetch();
+    keep.mutate(readings, {
+      onSuccess: () =>
+        void message.success(`${String(readings.length)} readings fetched; the jars’ days follow.`),
+      onError: (refusal) => void message.error(refusal.message),
+    });
+  };
+
+  return (
+    <div className="device" role="group" aria-label={logger.name}>
+      <label>
+        <span className="soft">room logger, stands</span>
+        <Select
+          aria-label="Where the logger stands"
+          value={place}
+          onChange={setPlace}
+          options={[
+            { value: 'counter' as const, label: 'on the counter' },
+            { value: 'cool' as const, label: 'in the cool place' },
+            { value: 'fridge' as const, label: 'in the fridge' },
+          ]}
+        />
+      </label>
+      <label>
+        <span className="soft">its last five days</span>
+        <InputNumber
+          aria-label="Mean of its last five days"
+          value={mean}
+          step={0.5}
+          suffix="°C"
+          onChange={(next) => {
+            simulated.mean = next ?? 20;
+            setMean(simulated.mean);
+          }}
+        />
+      </label>
+      <span className="device-does">
+        <Button type="primary" loading={keep.isPending} onClick={fetch}>
+          Fetch its readings
+        </Button>
+      </span>
+    </div>
+  );
+}

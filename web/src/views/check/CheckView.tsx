@@ -1,0 +1,192 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import type { Batch, Inspection, Question } from '../../api/client';
+import { requestKey, useBatch, useEmptyJar } from '../../api/queries';
+import { useInspection, useQuestions, useWriteCheck } from '../../api/tending';
+import { kept, useKept } from '../../app/kept';
+import { PageState } from '../../app/PageState';
+import { JarDrawing } from '../../drawings/JarDrawing';
+import { SignDrawing } from '../../drawings/SignDrawing';
+import { days } from '../shelf/days';
+import './CheckView.css';
+
+const senses = { eye: 'Look', nose: 'Smell', touch: 'Touch' } as const;
+
+/** Looking into a jar: by eye, nose and fork, to what follows from it. */
+export function CheckView() {
+  const { batchId = '' } = useParams();
+  const batch = useBatch(batchId);
+  const questions = useQuestions(batchId);
+  if (!batch.data) {
+    return <PageState query={batch} />;
+  }
+  if (!questions.data) {
+    return <PageState query={questions} />;
+  }
+  return <Look key={batchId} batch={batch.data} questions={questions.data} />;
+}
+
+function Look({ batch, questions }: { batch: Batch; questions: Question[] }) {
+  const name = `tempesal.check.${batch.id}`;
+  const [{ found }, change, forget] = useKept<{ found: string[] }>(name, () => ({
+    found: kept<{ found: string[] }>(name).found ?? [],
+  }));
+  const inspection = useInspection(batch.id, found);
+  const end = inspection.data?.verdict === 'do_not_eat';
+
+  const toggle = (question: Question, sign: string) => {
+    const isThere = found.includes(sign);
+    const others = found.filter(
+      (one) =>
+        one !== sign &&
+        (question.isMany
+          ? // What is well does not stand beside what is not.
+            !(isWell(question, sign) || isWell(question, one)) || !belongs(question, one)
+          : !belongs(question, one)),
+    );
+    change({ found: isThere ? found.filter((one) => one !== sign) : [...others, sign] });
+  };
+
+  return (
+    <div className="check">
+      <div className="check-asks">
+        <h1>Check {batch.name}</h1>
+        <p className="soft">
+          {days(batch.dayCount)} old. Go from the top; do not taste before the end. Seen enough drawings?{' '}
+          <Link to="/practice">Practise film and mould.</Link>
+        </p>
+        {questions.map((question) => (
+          <fieldset key={question.code} className="check-question" aria-describedby={`how-${question.code}`}>
+            <legend>
+              <span className={`sense is-${question.sense}`}>{senses[question.sense]}</span> {question.text}
+            </legend>
+            <p id={`how-${question.code}`} className="soft">
+              {question.how}
+              {question.isMany && ' More than one can be true.'}
+            </p>
+            <div className="signs">
+              {question.signs.map((sign) => (
+                <label key={sign.id} className="sign">
+                  <input
+                    type={question.isMany ? 'checkbox' : 'radio'}
+                    name={question.code}
+                    checked={found.includes(sign.id)}
+                    onChange={() => toggle(question, sign.id)}
+                  />
+                  <SignDrawing sign={sign.id} colour={batch.colour} shape={batch.jar?.shape ?? 'chunks'} />
+                  <span>{sign.label}</span>
+                </label>
+              ))}
+            </div>
+          </fieldset>
+        ))}
+      </div>
+      <aside className="check-verdict" aria-live="polite">
+        {batch.jar && (
+          <div className="check-jar">
+            <JarDrawing jar={batch.jar} scale={0.72} label="" seed={batch.id} />
+          </div>
+        )}
+        {inspection.data ? (
+          <Said
+            batch={batch}
+            found={found}
+            inspection={inspection.data}
+            left={end ? 0 : inspection.data.open.length}
+            forget={forget}
+          />
+        ) : (
+          <p className="soft">
+            What you find leads to a verdict here, with its reason. Nothing is concluded before everything was
+            looked at, unless it must go out.
+          </p>
+        )}
+      </aside>
+    </div>
+  );
+}
+
+interface SaidProps {
+  batch: Batch;
+  found: string[];
+  inspection: Inspection;
+  /** Questions that are still open. */
+  left: number;
+  forget: () => void;
+}
+
+function Said({ batch, found, inspection, left, forget }: SaidProps) {
+  const navigate = useNavigate();
+  const write = useWriteCheck(batch.id);
+  const empty = useEmptyJar();
+  const [key] = useState(requestKey);
+  const isOut = inspection.verdict === 'do_not_eat';
+  const keep = (then: () => void) =>
+    write.mutate(
+      { found, requestKey: key },
+      {
+        onSuccess: () => {
+          forget();
+          then();
+        },
+      },
+    );
+
+  return (
+    <>
+      <p className={`verdict is-${left > 0 ? 'open' : inspection.verdict}`} data-testid="verdict">
+        {left > 0 ? `${String(left)} more to look at` : inspection.label}
+      </p>
+      {left === 0 || inspection.rules.length > 0 ? <p>{inspection.because}</p> : null}
+      {inspection.toDo.length > 0 && (
+        <ul className="to-do">
+          {inspection.toDo.map((one) => (
+            <li key={one}>{one}</li>
+          ))}
+        </ul>
+      )}
+      {inspection.cautions.map((one) => (
+        <p key={one} className="caution">
+          {one}
+        </p>
+      ))}
+      {write.error && (
+        <p className="complaint" role="alert">
+          {write.error.message}
+        </p>
+      )}
+      <div className="words">
+        <Button
+          type="primary"
+          loading={write.isPending}
+          disabled={left > 0}
+          onClick={() => keep(() => void navigate(`/shelf/${batch.id}/log`))}
+        >
+          Write it down
+        </Button>
+        {isOut && (
+          <Button
+            danger
+            loading={empty.isPending}
+            onClick={() =>
+              keep(() =>
+                empty.mutate(
+                  { batch: batch.id, isEmptied: true },
+                  { onSuccess: () => void navigate('/shelf') },
+                ),
+              )
+            }
+          >
+            Write it down, and empty the jar
+          </Button>
+        )}
+      </div>
+    </>
+  );
+}
+
+const belongs = (question: Question, sign: string): boolean => question.signs.some(({ id }) => id === sign);
+
+/** The first sign of a question that can have several is the one of a jar in which nothing is the matter. */
+const isWell = (question: Question, sign: string): boolean => question.signs[0]?.id === sign;

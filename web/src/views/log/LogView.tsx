@@ -1,0 +1,306 @@
+import { App, Button, Input, InputNumber, Segmented } from 'antd';
+import dayjs from 'dayjs';
+import { useRef, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import type { Batch, Log, Note, Refusal } from '../../api/client';
+import { requestKey, useBatch } from '../../api/queries';
+import { useLog, useRemoveNote, useWriteNote } from '../../api/tending';
+import { kept, useKept } from '../../app/kept';
+import { Field } from '../../app/Field';
+import { PageState } from '../../app/PageState';
+import { JarDrawing } from '../../drawings/JarDrawing';
+import { days } from '../shelf/days';
+import { Alike } from './Alike';
+import { markEnds, marked, type Mark } from './marks';
+import './LogView.css';
+
+/** A jar's log: what was tasted, read and seen; and its like beside it. */
+export function LogView() {
+  const { batchId = '' } = useParams();
+  const batch = useBatch(batchId);
+  const log = useLog(batchId);
+  if (!batch.data) {
+    return <PageState query={batch} />;
+  }
+  if (!log.data) {
+    return <PageState query={log} />;
+  }
+  const { data } = log;
+
+  return (
+    <div className="log">
+      <header className="log-head">
+        {batch.data.jar && <JarDrawing jar={batch.data.jar} scale={0.42} label="" seed={batch.data.id} />}
+        <div>
+          <h1>{batch.data.name}</h1>
+          <p className="soft">
+            {days(batch.data.dayCount)}. <Link to={`/shelf/${batchId}`}>To the jar</Link>
+            {' · '}
+            <Link to={`/shelf/${batchId}/check`}>Check it</Link>
+          </p>
+        </div>
+        <Acid batch={batch.data} log={data} />
+      </header>
+      <Write key={batchId} batch={batch.data} log={data} />
+      <section aria-label="So far">
+        <h2>So far</h2>
+        {data.notes.length === 0 && <p className="soft">Nothing is written down of it yet.</p>}
+        <ol className="quiet-list notes">
+          {data.notes.map((note) => (
+            <Line key={note.id} note={note} />
+          ))}
+        </ol>
+      </section>
+      <Alike log={data} />
+    </div>
+  );
+}
+
+/** What was read of its acid, and what is expected. */
+function Acid({ batch, log }: { batch: Batch; log: Log }) {
+  const { lastReading } = batch;
+  return (
+    <dl className="acid">
+      <div>
+        <dt>pH read</dt>
+        <dd className="figure">{lastReading === null ? '–' : lastReading.ph.toFixed(1)}</dd>
+        <span className="soft">
+          {lastReading === null
+            ? 'never yet'
+            : `${dayjs(lastReading.on).format('D MMM')}${lastReading.stands ? '' : ', before something was added'}`}
+        </span>
+      </div>
+      {log.expectedPh !== null && (
+        <div>
+          <dt>pH expected</dt>
+          <dd className="figure is-guess">{log.expectedPh.toFixed(1)}</dd>
+          <span className="soft">a rough guide; readings count</span>
+        </div>
+      )}
+    </dl>
+  );
+}
+
+interface Draft {
+  marks: Partial<Record<Mark, number>>;
+  smell: string | null;
+  colour: string | null;
+  bubbles: string | null;
+  celsius: number | null;
+  ph: number | null;
+  text: string;
+}
+
+const nothing: Draft = {
+  marks: {},
+  smell: null,
+  colour: null,
+  bubbles: null,
+  celsius: null,
+  ph: null,
+  text: '',
+};
+
+function Write({ batch, log }: { batch: Batch; log: Log }) {
+  const { message } = App.useApp();
+  const name = `tempesal.note.${batch.id}`;
+  const [draft, change, forget] = useKept<Draft>(name, () => ({ ...nothing, ...kept<Draft>(name) }));
+  const [photo, setPhoto] = useState<File | null>(null);
+  const [key, setKey] = useState(requestKey);
+  const choose = useRef<HTMLInputElement>(null);
+  const write = useWriteNote(batch.id);
+  const tell = (part: Partial<Draft>) => {
+    change(part);
+    write.reset();
+  };
+
+  return (
+    <form
+      className="note-form"
+      aria-label="Write down"
+      onSubmit={(event) => {
+        event.preventDefault();
+        write.mutate(
+          { ...draft, photo, requestKey: key },
+          {
+            onSuccess: () => {
+              forget();
+              setPhoto(null);
+              setKey(requestKey());
+              void message.success('Written down.');
+            },
+          },
+        );
+      }}
+    >
+      <h2>How is it?</h2>
+      <div className="marks">
+        {log.marks.map((mark) => (
+          <Steps
+            key={mark}
+            mark={mark}
+            value={draft.marks[mark] ?? null}
+            set={(value) => {
+              const others = Object.fromEntries(Object.entries(draft.marks).filter(([one]) => one !== mark));
+              tell({ marks: value === null ? others : { ...others, [mark]: value } });
+            }}
+          />
+        ))}
+      </div>
+      {(['smell', 'colour', 'bubbles'] as const).map((what) => (
+        <div key={what} className="said-of">
+          <span className="soft">{what}</span>
+          <Segmented
+            aria-label={what}
+            value={draft[what] ?? ''}
+            onChange={(word) => tell({ [what]: word === draft[what] || word === '' ? null : word })}
+            options={[{ value: '', label: '–' }, ...log.words[what]]}
+          />
+        </div>
+      ))}
+      <div className="fields">
+        <Field label="pH" name="ph" refusal={write.error}>
+          <InputNumber
+            value={draft.ph}
+            step={0.1}
+            min={0}
+            max={14}
+            data-takes="ph"
+            placeholder="read it"
+            onChange={(ph) => tell({ ph })}
+          />
+        </Field>
+        <Field label="Temperature of the jar" name="celsius" refusal={write.error}>
+          <InputNumber
+            value={draft.celsius}
+            step={0.5}
+            suffix="°C"
+            data-takes="temperature"
+            onChange={(celsius) => tell({ celsius })}
+          />
+        </Field>
+        <Field label="Anything else" name="text" refusal={write.error} wide>
+          <Input.TextArea
+            rows={2}
+            maxLength={2000}
+            value={draft.text}
+            onChange={(event) => tell({ text: event.target.value })}
+          />
+        </Field>
+      </div>
+      <Complaint refusal={write.error} />
+      <div className="words">
+        <Button type="primary" htmlType="submit" loading={write.isPending}>
+          Write it down
+        </Button>
+        <input
+          ref={choose}
+          type="file"
+          accept="image/jpeg,image/png,image/webp"
+          capture="environment"
+          aria-label="Photo of the jar"
+          hidden
+          onChange={(event) => setPhoto(event.target.files?.[0] ?? null)}
+        />
+        <Button onClick={() => choose.current?.click()}>{photo === null ? 'Add a photo' : photo.name}</Button>
+      </div>
+    </form>
+  );
+}
+
+/** What is wrong with a part that has no field of its own. */
+function Complaint({ refusal }: { refusal: Refusal | null }) {
+  if (!refusal) {
+    return null;
+  }
+  const elsewhere = Object.keys(refusal.fields).filter((field) => !['ph', 'celsius', 'text'].includes(field));
+  const sentence =
+    elsewhere.length > 0 ? refusal.of(elsewhere[0] ?? '') : refusal.status === 422 ? null : refusal.message;
+  return sentence ? (
+    <p className="complaint" role="alert">
+      {sentence}
+    </p>
+  ) : null;
+}
+
+/** A mark from 1 to 5, between what its ends mean; tapped again it is taken away. */
+function Steps({
+  mark,
+  value,
+  set,
+}: {
+  mark: Mark;
+  value: number | null;
+  set: (value: number | null) => void;
+}) {
+  const [least, most] = markEnds[mark];
+  return (
+    <div className="steps" role="group" aria-label={mark}>
+      <span className="steps-name">{mark}</span>
+      <span className="soft steps-end">{least}</span>
+      {[1, 2, 3, 4, 5].map((step) => (
+        <button
+          key={step}
+          type="button"
+          aria-pressed={value === step}
+          aria-label={`${mark} ${String(step)} of 5`}
+          className={value !== null && step <= value ? 'is-on' : undefined}
+          onClick={() => set(value === step ? null : step)}
+        >
+          {step}
+        </button>
+      ))}
+      <span className="soft steps-end">{most}</span>
+    </div>
+  );
+}
+
+function Line({ note }: { note: Note }) {
+  const { message } = App.useApp();
+  const remove = useRemoveNote();
+  const said = [
+    ...marked(note.marks).map(([mark, value]) => `${mark} ${String(value)}`),
+    ...(note.smell ? [`smells ${note.smell}`] : []),
+    ...(note.colour ? [`${note.colour}`] : []),
+    ...(note.bubbles ? [`${note.bubbles} bubbles`] : []),
+    ...(note.ph === null ? [] : [`pH ${note.ph.toFixed(2)}`]),
+    ...(note.celsius === null ? [] : [`${String(note.celsius)} °C`]),
+  ].join(', ');
+
+  return (
+    <li>
+      <span className="soft">
+        day {note.day}
+        <br />
+        {dayjs(note.at).format('D MMM HH:mm')}
+      </span>
+      <div>
+        {note.verdict !== null && (
+          <p>
+            <span className={`word-verdict is-${note.verdict}`}>{note.verdictLabel}</span> {note.because}
+          </p>
+        )}
+        {said !== '' && <p>{said}</p>}
+        {note.text !== '' && <p>{note.text}</p>}
+        {note.photo !== null && (
+          <a href={note.photo} target="_blank" rel="noreferrer">
+            <img src={note.photo} alt={`The jar on day ${String(note.day)}`} loading="lazy" />
+          </a>
+        )}
+      </div>
+      <Button
+        type="text"
+        aria-label={`Take out the note of ${dayjs(note.at).format('D MMM HH:mm')}`}
+        loading={remove.isPending}
+        onClick={() =>
+          remove.mutate(note.id, {
+            onSuccess: () => void message.success('Taken out of the log.'),
+            onError: (refusal) => void message.error(refusal.message),
+          })
+        }
+      >
+        ×
+      </Button>
+    </li>
+  );
+}
