@@ -9,6 +9,7 @@ use App\Models\Batch;
 use App\Models\BatchEntry;
 use Carbon\CarbonImmutable;
 use Tempesal\Core\Care\Due;
+use Tempesal\Core\Care\Task;
 use Tempesal\Core\Ledger\RunningStrength;
 
 /**
@@ -21,6 +22,9 @@ final class BatchLife
         'readyOn' => ['ready', 'Where you want it'],
         'longOn' => ['long', 'Its window ends; softer and sourer from here'],
     ];
+
+    /** Chores that say the same as a milestone. */
+    private const SAID_BY = ['young' => Task::Taste, 'ready' => Task::ToFridge];
 
     /** @return list<array<string, mixed>> entries in the order in which they happened */
     public static function entries(Batch $batch, CarbonImmutable $now): array
@@ -61,9 +65,10 @@ final class BatchLife
             'until' => $due->chore->last === null || $due->chore->every === 0 ? null : $began->addDays($due->chore->last)->toDateString(),
             'every' => $due->chore->every === 0 ? null : $due->chore->every,
         ], $tended->dues);
+        $tasks = array_map(static fn (Due $due): Task => $due->chore->task, $tended->dues);
         foreach ($tended->batch->emptied_at === null ? self::MILESTONES : [] as $key => [$code, $text]) {
             $on = $window[$key] ?? null;
-            if ($on !== null && $on >= $today) {
+            if ($on !== null && $on >= $today && ! in_array(self::SAID_BY[$code] ?? null, $tasks, true)) {
                 $coming[] = ['code' => $code, 'text' => $text, 'on' => $on, 'until' => null, 'every' => null];
             }
         }

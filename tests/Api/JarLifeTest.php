@@ -30,7 +30,7 @@ function flowing(array $batch, string $side): float
 it('shows the life of a jar: what was done, what comes, and where its salt is', function (): void {
     $batch = $this->startJar(inAQuart($this->jar('Quart jar')))->json();
     expect($batch['coming'])
-        ->toHaveCount(7)
+        ->toHaveCount(5)
         ->and($batch['coming'][0])
         ->toMatchArray([
             'code' => 'burp',
@@ -39,7 +39,7 @@ it('shows the life of a jar: what was done, what comes, and where its salt is', 
             'every' => 1,
         ])
         ->and(array_column($batch['coming'], 'code'))
-        ->toBe(['burp', 'taste', 'ph', 'young', 'fridge', 'ready', 'long'])
+        ->toBe(['burp', 'taste', 'ph', 'fridge', 'long'])
         ->and($batch['window']['youngOn'])
         ->toBe($batch['coming'][1]['on'])
         ->and(flowing($batch, 'from'))

@@ -138,7 +138,9 @@ it('takes a taste and a reading in the log for what they are', function (): void
 
 it('does what is due in hours in hours, and before quiet hours begin', function (): void {
     $this->travelTo(CarbonImmutable::parse('2026-11-25 14:00', 'UTC'));
-    app(CurrentHousehold::class)->get()->update(['quiet_from' => '21:00', 'quiet_to' => '07:00']);
+    app(CurrentHousehold::class)
+        ->get()
+        ->update(['quiet_from' => '21:00', 'quiet_to' => '07:00']);
     $formula = collect($this->getJson('/api/formulas')->json('formulas'))->firstWhere(
         'method',
         'cultured_condiment',

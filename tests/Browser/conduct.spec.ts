@@ -13,7 +13,9 @@ const rooms = [
   '/kitchen#salts',
   '/kitchen#jars',
   '/kitchen#foods',
+  '/kitchen#rooms',
   '/kitchen#house',
+  '/practice',
   '/labels',
 ];
 
@@ -102,7 +104,10 @@ async function roomsWithAJar(page: Page): Promise<string[]> {
   const { batches } = (await (await page.request.get('/api/batches')).json()) as {
     batches: { id: string }[];
   };
-  return [...rooms, ...batches.slice(0, 1).map(({ id }) => `/shelf/${id}`)];
+  return [
+    ...rooms,
+    ...batches.slice(0, 1).flatMap(({ id }) => [`/shelf/${id}`, `/shelf/${id}/log`, `/shelf/${id}/check`]),
+  ];
 }
 
 test.describe('standing still', () => {

@@ -1,5 +1,9 @@
 import { settled } from '../../web/src/instruments/Instrument';
 import {
+  bufferPh,
+  nernst,
+  SimulatedLogger,
+  SimulatedPhMeter,
   SimulatedSalinityMeter,
   SimulatedScale,
   SimulatedThermometer,
@@ -85,6 +89,63 @@ test.describe('a simulated scale', () => {
   });
 });
 
+test.describe('a simulated pH meter', () => {
+  test('reads rightly once it stood in both buffers, at the temperature of the sample', async () => {
+    const clock = clockwork();
+    const meter = new SimulatedPhMeter(clock.now, never);
+    meter.put(3.8);
+    await settled(meter, clock.wait);
+    expect(meter.read().fault).toContain('not calibrated');
+    expect(Math.abs(meter.read().value - 3.8)).toBeGreaterThan(0.1);
+    meter.calibrate('neutral');
+    expect([meter.wants, meter.slope]).toEqual(['acid', null]);
+    meter.calibrate('acid');
+    expect(meter.wants).toBeNull();
+    expect(meter.slope).toBeCloseTo(0.93, 6);
+    expect(meter.read()).toEqual({ value: 3.8, isSettled: true, fault: null });
+    meter.warm(6);
+    expect(meter.read().value).toBeCloseTo(3.8, 1);
+  });
+
+  test('drifts, and asks for its buffers again after a day', () => {
+    const clock = clockwork();
+    const meter = new SimulatedPhMeter(clock.now, never);
+    meter.calibrate('neutral');
+    meter.calibrate('acid');
+    meter.put(4.2);
+    clock.pass(20 * 3_600_000);
+    const late = meter.read();
+    expect(late.fault).toBeNull();
+    expect(Math.abs(late.value - 4.2)).toBeGreaterThan(0.05);
+    expect(Math.abs(late.value - 4.2)).toBeLessThan(0.3);
+    clock.pass(5 * 3_600_000);
+    expect(meter.read().fault).toContain('more than a day ago');
+    meter.calibrate('neutral');
+    meter.calibrate('acid');
+    expect(meter.read().value).toBeCloseTo(4.2, 2);
+  });
+
+  test('knows the slope of Nernst and what the buffers have', () => {
+    // 59.16 mV for a step of pH at 25 °C; phthalate 4.01 and phosphate 6.86 at 25 °C, phosphate 6.88 at 20 °C (from memory).
+    expect(nernst(25)).toBeCloseTo(59.16, 2);
+    expect(bufferPh('acid', 25)).toBeCloseTo(4.006, 3);
+    expect(bufferPh('neutral', 25)).toBeCloseTo(6.865, 3);
+    expect(bufferPh('neutral', 22.5)).toBeCloseTo((6.881 + 6.865) / 2, 6);
+    expect([bufferPh('acid', 0), bufferPh('acid', 60)]).toEqual([3.999, 4.031]);
+  });
+});
+
+test('a room logger keeps an hour’s readings of five days, warm by day and cool by night', () => {
+  const logger = new SimulatedLogger(() => Date.parse('2026-11-25T10:20:00Z'), never);
+  logger.mean = 22;
+  const kept = logger.fetch();
+  expect(kept).toHaveLength(120);
+  expect(kept.at(-1)?.at).toBe('2026-11-25T10:00:00.000Z');
+  const celsius = kept.map((one) => one.celsius);
+  expect(celsius.reduce((sum, one) => sum + one, 0) / 120).toBeCloseTo(22, 1);
+  expect([Math.min(...celsius), Math.max(...celsius)]).toEqual([20.4, 23.6]);
+});
+
 test('a thermometer and a salinity meter know their range and their digits', async () => {
   const clock = clockwork();
   const thermometer = new SimulatedThermometer(clock.now, never);
@@ -159,6 +220,7 @@ test('a brine is measured into a jar’s life', async ({ page, cook }) => {
   await choose(page, 'What happened', 'brine measured');
   await page.getByRole('button', { name: 'Instruments' }).click();
   const panel = page.getByRole('region', { name: 'Instruments' });
+  await panel.getByRole('tab', { name: 'salinity meter' }).click();
   await panel.getByLabel('salinity meter: salt in the sample').fill('2.2');
   await page.getByLabel('Strength', { exact: true }).focus();
   await panel.getByRole('button', { name: 'Read the salinity meter' }).click();

@@ -1,6 +1,7 @@
 import type { components } from '../../web/src/api/contract.gen';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type Page } from '@playwright/test';
+import { ulid } from 'ulid';
 
 export interface Cook {
   email: string;
@@ -74,6 +75,48 @@ export async function enterDemo(page: Page, room = '/'): Promise<void> {
   expect((await page.request.post('/api/session/demo', { headers: await csrf(page) })).ok()).toBe(true);
   await page.goto(room);
   await expect(page.getByRole('link', { name: 'Shelf', exact: true })).toBeVisible();
+}
+
+type Schemas = components['schemas'];
+
+/** A kitchen's answer to something that is written. */
+export async function write(
+  page: Page,
+  method: 'post' | 'put',
+  path: string,
+  data: unknown,
+): Promise<unknown> {
+  const answer = await page.request[method](`/api${path}`, {
+    headers: { ...(await csrf(page)), 'Content-Type': 'application/json' },
+    data,
+  });
+  expect(answer.ok(), await answer.text()).toBe(true);
+  return answer.json();
+}
+
+/** Carrot sticks in brine, begun some days ago; in a jar, where one is named. */
+export async function startCarrots(
+  page: Page,
+  { name, daysAgo, jar }: { name: string; daysAgo: number; jar?: string },
+): Promise<Schemas['Batch']> {
+  const kitchen = (await (await page.request.get('/api/kitchen')).json()) as Schemas['Kitchen'];
+  return (await write(page, 'post', '/batches', {
+    method: 'poured_brine',
+    vegetableId: kitchen.ingredients.find((one) => one.name === 'carrot')?.id,
+    vegetableAmount: jar === undefined ? '500 g' : '400 g',
+    shape: 'sticks',
+    jarId: kitchen.jars.find((one) => one.name === jar)?.id,
+    saltId: kitchen.salts.find((one) => one.name === 'pickling salt')?.id,
+    saltUnit: 'grams',
+    fixed: 'strength',
+    strengthPercent: '3',
+    strengthBasis: 'of_water',
+    waterAmount: jar === undefined ? '500 g' : '',
+    name,
+    place: 'counter',
+    startedOn: daysAgo === 0 ? null : new Date(Date.now() - daysAgo * 86_400_000).toISOString().slice(0, 10),
+    requestKey: ulid(),
+  })) as Schemas['Batch'];
 }
 
 /** A room, loaded anew and standing still. */

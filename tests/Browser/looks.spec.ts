@@ -3,7 +3,17 @@ import { barriers, choose, enterDemo, expect, signIn, test, visit } from './kitc
 /*
  * The rooms in the evening, on a large screen, on paper, and by keys alone.
  */
-const rooms = ['/today', '/shelf', '/bench', '/formulas', '/kitchen', '/kitchen#salts', '/kitchen#foods'];
+const rooms = [
+  '/today',
+  '/shelf',
+  '/bench',
+  '/formulas',
+  '/kitchen',
+  '/kitchen#rooms',
+  '/kitchen#salts',
+  '/kitchen#foods',
+  '/practice',
+];
 
 test.describe('in the evening', () => {
   test.use({ colorScheme: 'dark' });

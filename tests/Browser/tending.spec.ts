@@ -1,37 +1,13 @@
 import type { components } from '../../web/src/api/contract.gen';
 import type { Page } from '@playwright/test';
-import { choose, csrf, expect, number, signIn, test, type Cook } from './kitchen';
+import { choose, expect, number, signIn, startCarrots, test, write, type Cook } from './kitchen';
 
 type Batch = components['schemas']['Batch'];
-type Kitchen = components['schemas']['Kitchen'];
-
-const headersOf = async (page: Page) => ({ ...(await csrf(page)), 'Content-Type': 'application/json' });
 
 /** A quart of carrot sticks, started thirty days ago; the page stands at it. */
 async function atTheCarrots(page: Page, cook: Cook, name = 'Sticks'): Promise<Batch> {
   await signIn(page, cook);
-  const kitchen = (await (await page.request.get('/api/kitchen')).json()) as Kitchen;
-  const answer = await page.request.post('/api/batches', {
-    headers: await headersOf(page),
-    data: {
-      method: 'poured_brine',
-      vegetableId: kitchen.ingredients.find(({ name }) => name === 'carrot')?.id,
-      vegetableAmount: '500 g',
-      shape: 'sticks',
-      saltId: kitchen.salts.find(({ name }) => name === 'pickling salt')?.id,
-      saltUnit: 'grams',
-      fixed: 'strength',
-      strengthPercent: '3',
-      strengthBasis: 'of_water',
-      waterAmount: '500 g',
-      name,
-      place: 'counter',
-      startedOn: new Date(Date.now() - 30 * 86_400_000).toISOString().slice(0, 10),
-      requestKey: '01K' + String(Date.now()).padEnd(23, '0'),
-    },
-  });
-  expect(answer.status(), await answer.text()).toBe(201);
-  const batch = (await answer.json()) as Batch;
+  const batch = await startCarrots(page, { name, daysAgo: 30 });
   await page.goto(`/shelf/${batch.id}`);
   await expect(page.getByRole('heading', { name })).toBeVisible();
   return batch;
@@ -99,16 +75,12 @@ test('says in words what cannot have happened, and keeps what was typed', async 
 test('refuses to take back what the rest of a life stands on', async ({ page, cook }) => {
   const batch = await atTheCarrots(page, cook);
   const person = batch.portions[0]?.personId;
-  const answer = await page.request.post('/api/servings', {
-    headers: await headersOf(page),
-    data: {
-      batchId: batch.id,
-      personId: person,
-      amount: '50 g',
-      requestKey: '01M' + String(Date.now()).padEnd(23, '0'),
-    },
+  await write(page, 'post', '/servings', {
+    batchId: batch.id,
+    personId: person,
+    amount: '50 g',
+    requestKey: '01M' + String(Date.now()).padEnd(23, '0'),
   });
-  expect(answer.status()).toBe(201);
   await page.reload();
   await page.getByRole('button', { name: 'Take back: 500 g carrot' }).click();
   await expect(page.getByText('Take back what came after it first.')).toBeVisible();

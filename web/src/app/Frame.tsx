@@ -53,7 +53,13 @@ export function Frame({ household }: { household: NonNullable<Session['household
           <span className="frame-name">{household.name}</span>
           <Calls />
           <Instruments />
-          <Button type="text" title="Keys (?)" aria-label="Keys" onClick={() => setShowsKeys(true)}>
+          <Button
+            className="frame-keys"
+            type="text"
+            title="Keys (?)"
+            aria-label="Keys"
+            onClick={() => setShowsKeys(true)}
+          >
             ?
           </Button>
           <Button type="text" onClick={() => signOut.mutate(undefined)}>

@@ -34,8 +34,8 @@ export function JarDrawing({ jar, scale, label, seed, showsLevels = false }: Pro
 
   return (
     <svg
-      role="img"
-      aria-label={label}
+      role={label === '' ? 'presentation' : 'img'}
+      aria-label={label || undefined}
       width={width * scale}
       height={boxHeight * scale}
       viewBox={`0 0 ${width} ${boxHeight}`}

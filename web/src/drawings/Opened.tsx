@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useId, useMemo } from 'react';
 import { lots, shade } from './jarShape';
 
 /** What may lie on top of an opened jar. */
@@ -40,16 +40,24 @@ function spot(next: Chance, within: number): [number, number] {
 
 /** A round outline that is not quite round. */
 function blot(next: Chance, x: number, y: number, radius: number, rough: number): string {
-  const points = Array.from({ length: 14 }, (_, i) => {
-    const turn = (i / 14) * Math.PI * 2;
+  const points = Array.from({ length: 12 }, (_, i): [number, number] => {
+    const turn = (i / 12) * Math.PI * 2;
     const out = radius * (1 - rough / 2 + next() * rough);
-    return `${(x + Math.cos(turn) * out).toFixed(1)} ${(y + Math.sin(turn) * out).toFixed(1)}`;
+    return [x + Math.cos(turn) * out, y + Math.sin(turn) * out];
   });
-  return `M${points.join(' L')} Z`;
+  // Through the middle of each side, bent at each corner.
+  const sides = points.map(([px, py], i) => {
+    const [qx, qy] = points[(i + 1) % points.length] ?? [px, py];
+    return `Q${px.toFixed(1)} ${py.toFixed(1)} ${((px + qx) / 2).toFixed(1)} ${((py + qy) / 2).toFixed(1)}`;
+  });
+  const [lx, ly] = points.at(-1) ?? [x, y];
+  const [fx, fy] = points[0] ?? [x, y];
+  return `M${((lx + fx) / 2).toFixed(1)} ${((ly + fy) / 2).toFixed(1)} ${sides.join(' ')} Z`;
 }
 
 /** A jar seen from above, its lid off. */
 export function Opened({ onTop, colour, shape, amount = 2, seed, size, label, isCloudy = false }: Props) {
+  const clip = useId();
   const inside = useMemo(() => {
     const next = lots(seed);
     return (
@@ -75,7 +83,7 @@ export function Opened({ onTop, colour, shape, amount = 2, seed, size, label, is
       width={size}
       height={size}
     >
-      <clipPath id={`mouth-${seed}-${onTop}`}>
+      <clipPath id={clip}>
         <circle cx={MIDDLE} cy={MIDDLE} r={MOUTH} />
       </clipPath>
       <circle
@@ -86,7 +94,7 @@ export function Opened({ onTop, colour, shape, amount = 2, seed, size, label, is
         stroke="var(--glass-line)"
         strokeWidth={1.4}
       />
-      <g clipPath={`url(#mouth-${seed}-${onTop})`}>{inside}</g>
+      <g clipPath={`url(#${clip})`}>{inside}</g>
       <circle cx={MIDDLE} cy={MIDDLE} r={MOUTH} fill="none" stroke="var(--glass-line)" strokeWidth={1.6} />
       <path
         d="M22 42 A44 44 0 0 1 46 20"

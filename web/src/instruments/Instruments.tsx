@@ -1,7 +1,7 @@
 import { App, Button, InputNumber } from 'antd';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { nameOf, takenBy, textFor, type } from './field';
-import { settled, type Instrument, type Reading } from './Instrument';
+import { settled, type Instrument, type Measure, type Reading } from './Instrument';
 import { PhBuffers } from './PhBuffers';
 import { RoomLogger } from './RoomLogger';
 import {
@@ -29,13 +29,22 @@ const onIt = {
   ph: 'pH of the sample',
 } as const;
 
+/** The one that is not read into a field. */
+const LOGGER = 'room logger';
+
 /** The key that reads the instrument which fits the field one is in. */
 export const READ_KEY = 'F2';
 
 /** Reads instruments into fields from anywhere, and a panel to play the simulated ones. */
 export function Instruments() {
   const [isOpen, setIsOpen] = useState(false);
-  const field = useLastField();
+  const [inHand, setInHand] = useState<string>(instruments[0].name);
+  const field = useLastField((measure) => {
+    const fitting = instruments.find((one) => one.measure === measure);
+    if (fitting) {
+      setInHand(fitting.name);
+    }
+  });
   const [busy, setBusy] = useState<Simulated | null>(null);
   const { message } = App.useApp();
 
@@ -109,17 +118,34 @@ export function Instruments() {
           <p className="soft">
             Simulated. Choose a field, then read; {READ_KEY} does it without leaving the field.
           </p>
-          {instruments.map((instrument) => (
-            <Device
-              key={instrument.name}
-              instrument={instrument}
-              isBusy={busy === instrument}
-              read={() => void read(instrument, field.current)}
-            >
-              {instrument === phMeter && <PhBuffers meter={phMeter} />}
-            </Device>
-          ))}
-          <RoomLogger />
+          <div className="instrument-names" role="tablist" aria-label="Which instrument">
+            {[...instruments.map(({ name }) => name), LOGGER].map((name) => (
+              <button
+                key={name}
+                type="button"
+                role="tab"
+                aria-selected={name === inHand}
+                // The field keeps the cursor.
+                onMouseDown={(event) => event.preventDefault()}
+                onClick={() => setInHand(name)}
+              >
+                {name}
+              </button>
+            ))}
+          </div>
+          {instruments
+            .filter(({ name }) => name === inHand)
+            .map((instrument) => (
+              <Device
+                key={instrument.name}
+                instrument={instrument}
+                isBusy={busy === instrument}
+                read={() => void read(instrument, field.current)}
+              >
+                {instrument === phMeter && <PhBuffers meter={phMeter} />}
+              </Device>
+            ))}
+          {inHand === LOGGER && <RoomLogger />}
         </section>
       )}
     </>
@@ -195,12 +221,15 @@ function useDisplay(instrument: Simulated): Reading {
 }
 
 /** The field that had the cursor last, of those that take something from an instrument. */
-function useLastField(): React.RefObject<HTMLInputElement | null> {
+function useLastField(onTaking: (measure: Measure) => void): React.RefObject<HTMLInputElement | null> {
   const field = useRef<HTMLInputElement | null>(null);
+  const tell = useEffectEvent(onTaking);
   useEffect(() => {
     const listen = ({ target }: FocusEvent) => {
-      if (target instanceof HTMLInputElement && takenBy(target) !== null) {
+      const takes = target instanceof HTMLInputElement ? takenBy(target) : null;
+      if (target instanceof HTMLInputElement && takes !== null) {
         field.current = target;
+        tell(takes);
       }
     };
     window.addEventListener('focusin', listen);

@@ -221,7 +221,7 @@ const HOUR = 3_600_000;
 export class SimulatedPhMeter extends Simulated {
   /** How far the electrode reaches of what theory says, and how far it is off at pH 7, in mV. */
   private static readonly WEAKNESS = 0.93;
-  private static readonly OFF = 11;
+  private static readonly OFF = -11;
   /** By which it goes off further, in mV an hour. */
   private static readonly DRIFT = 0.35;
   /** Milliseconds for which a calibration is good. */

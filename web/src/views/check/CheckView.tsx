@@ -53,11 +53,16 @@ function Look({ batch, questions }: { batch: Batch; questions: Question[] }) {
       <div className="check-asks">
         <h1>Check {batch.name}</h1>
         <p className="soft">
-          {days(batch.dayCount)} old. Go from the top; do not taste before the end. Seen enough drawings?{' '}
-          <Link to="/practice">Practise film and mould.</Link>
+          {days(batch.dayCount)} old. Go from the top; do not taste before the end. Not sure what kahm looks
+          like? <Link to="/practice">Practise on drawn jars.</Link>
         </p>
         {questions.map((question) => (
-          <fieldset key={question.code} className="check-question" aria-describedby={`how-${question.code}`}>
+          <fieldset
+            key={question.code}
+            id={`ask-${question.code}`}
+            className="check-question"
+            aria-describedby={`how-${question.code}`}
+          >
             <legend>
               <span className={`sense is-${question.sense}`}>{senses[question.sense]}</span> {question.text}
             </legend>
@@ -93,7 +98,7 @@ function Look({ batch, questions }: { batch: Batch; questions: Question[] }) {
             batch={batch}
             found={found}
             inspection={inspection.data}
-            left={end ? 0 : inspection.data.open.length}
+            left={end ? [] : questions.filter(({ code }) => inspection.data.open.includes(code))}
             forget={forget}
           />
         ) : (
@@ -112,7 +117,7 @@ interface SaidProps {
   found: string[];
   inspection: Inspection;
   /** Questions that are still open. */
-  left: number;
+  left: Question[];
   forget: () => void;
 }
 
@@ -135,10 +140,19 @@ function Said({ batch, found, inspection, left, forget }: SaidProps) {
 
   return (
     <>
-      <p className={`verdict is-${left > 0 ? 'open' : inspection.verdict}`} data-testid="verdict">
-        {left > 0 ? `${String(left)} more to look at` : inspection.label}
+      <p className={`verdict is-${left.length > 0 ? 'open' : inspection.verdict}`} data-testid="verdict">
+        {left.length > 0 ? `${String(left.length)} more to look at` : inspection.label}
       </p>
-      {left === 0 || inspection.rules.length > 0 ? <p>{inspection.because}</p> : null}
+      {left.length > 0 && (
+        <ul className="quiet-list still-open">
+          {left.map(({ code, text }) => (
+            <li key={code}>
+              <a href={`#ask-${code}`}>{text}</a>
+            </li>
+          ))}
+        </ul>
+      )}
+      {(left.length === 0 || inspection.rules.length > 0) && <p>{inspection.because}</p>}
       {inspection.toDo.length > 0 && (
         <ul className="to-do">
           {inspection.toDo.map((one) => (
@@ -160,7 +174,7 @@ function Said({ batch, found, inspection, left, forget }: SaidProps) {
         <Button
           type="primary"
           loading={write.isPending}
-          disabled={left > 0}
+          disabled={left.length > 0}
           onClick={() => keep(() => void navigate(`/shelf/${batch.id}/log`))}
         >
           Write it down

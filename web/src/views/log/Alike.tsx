@@ -4,11 +4,13 @@ import type { Alike as Batch, Log } from '../../api/client';
 import { percent } from '../../app/numbers';
 import { markEnds, type Mark } from './marks';
 
-const marks = Object.keys(markEnds) as Mark[];
+/** How it was liked, then all else. */
+const order: Mark[] = ['liked', ...(Object.keys(markEnds) as Mark[]).filter((mark) => mark !== 'liked')];
 
 /** Batches of one kind, a lane for each: what was different about them, and how they were liked. */
 export function Alike({ log }: { log: Log }) {
   const longest = Math.max(1, ...log.alike.map((one) => one.warmDays));
+  const marks = order.filter((mark) => log.alike.some((one) => (one.marks[mark] ?? null) !== null));
   const warmest = Math.max(...log.alike.map((one) => one.meanCelsius ?? 0));
 
   return (
@@ -27,7 +29,7 @@ export function Alike({ log }: { log: Log }) {
             <tr>
               <th scope="col">batch</th>
               <th scope="col">salt</th>
-              <th scope="col">days out of the fridge</th>
+              <th scope="col">days, warm</th>
               <th scope="col">mean</th>
               <th scope="col">pH</th>
               {marks.map((mark) => (
@@ -39,7 +41,7 @@ export function Alike({ log }: { log: Log }) {
           </thead>
           <tbody>
             {log.alike.map((one) => (
-              <Lane key={one.id} one={one} longest={longest} warmest={warmest} />
+              <Lane key={one.id} one={one} longest={longest} warmest={warmest} marks={marks} />
             ))}
           </tbody>
         </table>
@@ -48,7 +50,14 @@ export function Alike({ log }: { log: Log }) {
   );
 }
 
-function Lane({ one, longest, warmest }: { one: Batch; longest: number; warmest: number }) {
+interface LaneProps {
+  one: Batch;
+  longest: number;
+  warmest: number;
+  marks: Mark[];
+}
+
+function Lane({ one, longest, warmest, marks }: LaneProps) {
   return (
     <tr className={one.isThis ? 'is-this' : undefined}>
       <th scope="row">

@@ -1,4 +1,4 @@
-import { App, Button, Input, InputNumber, Segmented } from 'antd';
+import { App, Button, Input, InputNumber } from 'antd';
 import dayjs from 'dayjs';
 import { useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -42,16 +42,18 @@ export function LogView() {
         <Acid batch={batch.data} log={data} />
       </header>
       <Write key={batchId} batch={batch.data} log={data} />
-      <section aria-label="So far">
-        <h2>So far</h2>
-        {data.notes.length === 0 && <p className="soft">Nothing is written down of it yet.</p>}
-        <ol className="quiet-list notes">
-          {data.notes.map((note) => (
-            <Line key={note.id} note={note} />
-          ))}
-        </ol>
-      </section>
-      <Alike log={data} />
+      <div>
+        <section aria-label="So far">
+          <h2>So far</h2>
+          {data.notes.length === 0 && <p className="soft">Nothing is written down of it yet.</p>}
+          <ol className="quiet-list notes">
+            {data.notes.map((note) => (
+              <Line key={note.id} note={note} />
+            ))}
+          </ol>
+        </section>
+        <Alike log={data} />
+      </div>
     </div>
   );
 }
@@ -63,18 +65,22 @@ function Acid({ batch, log }: { batch: Batch; log: Log }) {
     <dl className="acid">
       <div>
         <dt>pH read</dt>
-        <dd className="figure">{lastReading === null ? '–' : lastReading.ph.toFixed(1)}</dd>
-        <span className="soft">
-          {lastReading === null
-            ? 'never yet'
-            : `${dayjs(lastReading.on).format('D MMM')}${lastReading.stands ? '' : ', before something was added'}`}
-        </span>
+        <dd>
+          <span className="figure">{lastReading === null ? '–' : lastReading.ph.toFixed(1)}</span>
+          <span className="soft">
+            {lastReading === null
+              ? 'never yet'
+              : `${dayjs(lastReading.on).format('D MMM')}${lastReading.stands ? '' : ', before something was added'}`}
+          </span>
+        </dd>
       </div>
       {log.expectedPh !== null && (
         <div>
           <dt>pH expected</dt>
-          <dd className="figure is-guess">{log.expectedPh.toFixed(1)}</dd>
-          <span className="soft">a rough guide; readings count</span>
+          <dd>
+            <span className="figure is-guess">{log.expectedPh.toFixed(1)}</span>
+            <span className="soft">a rough guide; readings count</span>
+          </dd>
         </div>
       )}
     </dl>
@@ -134,30 +140,6 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
       }}
     >
       <h2>How is it?</h2>
-      <div className="marks">
-        {log.marks.map((mark) => (
-          <Steps
-            key={mark}
-            mark={mark}
-            value={draft.marks[mark] ?? null}
-            set={(value) => {
-              const others = Object.fromEntries(Object.entries(draft.marks).filter(([one]) => one !== mark));
-              tell({ marks: value === null ? others : { ...others, [mark]: value } });
-            }}
-          />
-        ))}
-      </div>
-      {(['smell', 'colour', 'bubbles'] as const).map((what) => (
-        <div key={what} className="said-of">
-          <span className="soft">{what}</span>
-          <Segmented
-            aria-label={what}
-            value={draft[what] ?? ''}
-            onChange={(word) => tell({ [what]: word === draft[what] || word === '' ? null : word })}
-            options={[{ value: '', label: '–' }, ...log.words[what]]}
-          />
-        </div>
-      ))}
       <div className="fields">
         <Field label="pH" name="ph" refusal={write.error}>
           <InputNumber
@@ -179,6 +161,38 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
             onChange={(celsius) => tell({ celsius })}
           />
         </Field>
+      </div>
+      <div className="marks">
+        {log.marks.map((mark) => (
+          <Steps
+            key={mark}
+            mark={mark}
+            value={draft.marks[mark] ?? null}
+            set={(value) => {
+              const others = Object.fromEntries(Object.entries(draft.marks).filter(([one]) => one !== mark));
+              tell({ marks: value === null ? others : { ...others, [mark]: value } });
+            }}
+          />
+        ))}
+      </div>
+      {(['smell', 'colour', 'bubbles'] as const).map((what) => (
+        <div key={what} className="said-of">
+          <span className="soft">{what}</span>
+          <span className="picks" role="group" aria-label={what}>
+            {log.words[what].map((word) => (
+              <button
+                key={word}
+                type="button"
+                aria-pressed={draft[what] === word}
+                onClick={() => tell({ [what]: draft[what] === word ? null : word })}
+              >
+                {word}
+              </button>
+            ))}
+          </span>
+        </div>
+      ))}
+      <div className="fields">
         <Field label="Anything else" name="text" refusal={write.error} wide>
           <Input.TextArea
             rows={2}

@@ -134,22 +134,24 @@ interface TagProps {
 function JarTag({ chores, done, putOff }: TagProps) {
   const [{ jar, batchId, batchName }] = chores;
   return (
-    <li className="jar-tag">
-      {jar && <JarDrawing jar={jar} scale={0.36} label="" seed={batchId} />}
-      <div>
-        <Link to={`/shelf/${batchId}`}>{batchName}</Link>
-        {chores.map((chore) => (
-          <div key={chore.id} className={`chore${chore.task === 'discard' ? ' is-out' : ''}`}>
-            <p>
-              {chore.text}
-              {chore.whenLate !== null && <span className="chore-late">{chore.whenLate}</span>}
-            </p>
-            <span className="chore-does">
-              <Later chore={chore} putOff={putOff} />
-              <Do chore={chore} done={() => done(chore)} />
-            </span>
-          </div>
-        ))}
+    <li className="hook">
+      <div className="jar-tag">
+        {jar && <JarDrawing jar={jar} scale={0.36} label="" seed={batchId} />}
+        <div>
+          <Link to={`/shelf/${batchId}`}>{batchName}</Link>
+          {chores.map((chore) => (
+            <div key={chore.id} className={`chore${chore.task === 'discard' ? ' is-out' : ''}`}>
+              <p>
+                {chore.text}
+                {chore.whenLate !== null && <span className="chore-late">{chore.whenLate}</span>}
+              </p>
+              <span className="chore-does">
+                <Later chore={chore} putOff={putOff} />
+                <Do chore={chore} done={() => done(chore)} />
+              </span>
+            </div>
+          ))}
+        </div>
       </div>
     </li>
   );
