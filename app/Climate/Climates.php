@@ -28,12 +28,21 @@ final class Climates
     /** @var array<string, TemperatureHistory> the same from a moment on */
     private array $histories = [];
 
+    private int $changes = 0;
+
     public function __construct(private readonly CurrentHousehold $current)
     {
     }
 
+    /** A word that changes whenever anything known of the places does. */
+    public function edition(): string
+    {
+        return "{$this->current->id()} {$this->changes} ".intdiv(CarbonImmutable::now()->getTimestamp(), (int) Climate::QUARTER_S);
+    }
+
     public function forget(): void
     {
+        $this->changes++;
         $this->known = $this->histories = [];
     }
 
@@ -52,7 +61,7 @@ final class Climates
 
     private function key(Place $place): string
     {
-        return "{$this->current->id()} {$place->value} ".intdiv(CarbonImmutable::now()->getTimestamp(), (int) Climate::QUARTER_S);
+        return "{$this->edition()} {$place->value}";
     }
 
     private function read(Place $place): Climate

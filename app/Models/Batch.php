@@ -58,6 +58,12 @@ final class Batch extends Model
 
     protected $guarded = [];
 
+    /** @var array{int, list<BatchEntry>}|null its standing lines, and of how many entries */
+    private ?array $stood = null;
+
+    /** @var array{string, Ledger}|null its history, and by which entries and temperatures it was told */
+    private ?array $known = null;
+
     /**
      * Batches with all that the shelf shows of them.
      *
@@ -116,11 +122,15 @@ final class Batch extends Model
     /** @return list<BatchEntry> lines that were not taken back, in the order in which things happened */
     public function standing(): array
     {
-        $reversed = $this->entries->pluck('reverses_id')->filter()->flip();
+        $count = count($this->entries);
+        if ($this->stood === null || $this->stood[0] !== $count) {
+            $reversed = $this->entries->pluck('reverses_id')->filter()->flip();
+            $standing = $this->entries->filter(static fn (BatchEntry $entry): bool => $entry->reverses_id === null && ! $reversed->has($entry->id))->all();
+            usort($standing, static fn (BatchEntry $one, BatchEntry $other): int => [$one->happened_at, $one->position] <=> [$other->happened_at, $other->position]);
+            $this->stood = [$count, $standing];
+        }
 
-        return array_values($this->entries
-            ->filter(static fn (BatchEntry $entry): bool => $entry->reverses_id === null && ! $reversed->has($entry->id))
-            ->sortBy([['happened_at', 'asc'], ['position', 'asc']])->all());
+        return $this->stood[1];
     }
 
     /**
@@ -129,15 +139,23 @@ final class Batch extends Model
      */
     public function history(): Ledger
     {
-        return new Ledger(array_map(function (BatchEntry $line): Line {
-            $entry = $line->read();
-            $place = $entry instanceof Soak && $entry->room !== null ? Place::tryFrom($entry->room) : null;
+        $edition = count($this->entries).' '.app(Climates::class)->edition();
+        if ($this->known === null || $this->known[0] !== $edition) {
+            $this->known = [$edition, new Ledger(array_map($this->line(...), $this->standing()))];
+        }
 
-            return new Line(
-                $entry instanceof Soak && $place !== null ? $entry->at(app(Climates::class)->from($place, $line->happened_at)) : $entry,
-                $this->secondsSinceStart($line->happened_at),
-            );
-        }, $this->standing()));
+        return $this->known[1];
+    }
+
+    private function line(BatchEntry $line): Line
+    {
+        $entry = $line->read();
+        $place = $entry instanceof Soak && $entry->room !== null ? Place::tryFrom($entry->room) : null;
+
+        return new Line(
+            $entry instanceof Soak && $place !== null ? $entry->at(app(Climates::class)->from($place, $line->happened_at)) : $entry,
+            $this->secondsSinceStart($line->happened_at),
+        );
     }
 
     /**

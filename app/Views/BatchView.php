@@ -13,6 +13,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Tempesal\Core\Care\Purpose;
 use Tempesal\Core\Estimate\Estimate;
+use Tempesal\Core\Ferment\Comfort;
 use Tempesal\Core\Formula\Advice;
 use Tempesal\Core\Formula\BatchAdvice;
 use Tempesal\Core\Intake\Way;
@@ -109,7 +110,9 @@ final class BatchView
             'allergens' => array_map(static fn (Allergen $allergen): string => $allergen->value, $state->allergens()),
             'strengthNowPercent' => $strength === null ? null : $strength * 100.0,
             'expectedPh' => $tended->expectedPh(),
-            'advice' => array_map(static fn (Advice $advice): array => $advice->toArray(), BatchAdvice::on($ledger)),
+            'advice' => array_map(static fn (Advice $advice): array => $advice->toArray(), [
+                ...BatchAdvice::on($ledger), ...array_filter([$batch->place->isWarm() ? Comfort::of($batch->method, $state) : null]),
+            ]),
         ];
     }
 

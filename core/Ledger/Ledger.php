@@ -52,7 +52,13 @@ final class Ledger
     /** The batch as it was or will be, some seconds after it was begun. Lines without a moment always count. */
     public function asOf(float $seconds): self
     {
-        return new self(array_values(array_filter($this->lines, static fn (Line $line): bool => $line->at === null || $line->at <= $seconds)), $seconds);
+        $then = new self(array_values(array_filter($this->lines, static fn (Line $line): bool => $line->at === null || $line->at <= $seconds)), $seconds);
+        if (count($then->lines) === count($this->lines)) {
+            // The same lines come to the same.
+            [$then->resolved, $then->trail] = [$this->resolved, $this->trail];
+        }
+
+        return $then;
     }
 
     /** The batch as it will be once salt has evened out. */
@@ -115,9 +121,14 @@ final class Ledger
     /** @throws NotEnough when an entry takes more than there was */
     public function state(?Point $point = null): BatchState
     {
-        $point ??= Point::typical();
         $lines = $this->resolved();
         $state = BatchState::empty();
+        if ($point === null) {
+            // It was worked out on the way. A point that is given is asked anew: it keeps what it was asked for.
+            $state = $this->trail[count($this->trail) - 1] ?? $state;
+            $lines = [];
+        }
+        $point ??= Point::typical();
         foreach ($lines as $line) {
             $state = $line->entry->applyTo($line->at === null ? $state : Passage::until($state, $line->at, $point), $point);
         }

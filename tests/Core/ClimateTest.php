@@ -3,12 +3,14 @@
 declare(strict_types=1);
 
 use Tempesal\Core\Ferment\Climate;
+use Tempesal\Core\Ferment\Comfort;
 use Tempesal\Core\Ferment\ExpectedAcid;
 use Tempesal\Core\Ferment\Outlook;
 use Tempesal\Core\Ferment\OwnTaste;
 use Tempesal\Core\Ferment\Ripening;
 use Tempesal\Core\Ferment\TemperatureLog;
 use Tempesal\Core\Formula\Aim;
+use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Formula\Window;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Ledger;
@@ -239,4 +241,25 @@ it('reads temperatures as loggers write them', function (string $text, array $re
     'the later of two' => ["2026-01-01 08:00Z,18\n2026-01-01 08:00Z,19", ['2026-01-01 08:00 19'], 0],
     'nonsense' => ["a,b\n1,2\n2026-13-45 99:00,20\n2026-01-01 08:00Z,=1+1\n\n2026-01-01 08:00Z", [], 4],
     'nothing' => ['', [], 0],
+]);
+
+it('says where a batch stands too warm or too cold', function (
+    float $celsius,
+    Method $method,
+    ?string $code,
+): void {
+    // USDA Complete Guide to Home Canning: may not ferment below 60 °F, soft above 75 °F; from memory.
+    $kraut = new Ledger([
+        ...Kitchen::kraut()->lines,
+        Soak::fromNowOn(TemperatureHistory::constant(Celsius::of($celsius))),
+    ]);
+    expect(Comfort::of($method, $kraut->state())?->code)->toBe($code);
+})->with([
+    [(59.0 - 32.0) / 1.8, Method::DrySalting, 'too_cold'],
+    [(60.5 - 32.0) / 1.8, Method::DrySalting, null],
+    [(74.5 - 32.0) / 1.8, Method::DrySalting, null],
+    [(76.0 - 32.0) / 1.8, Method::DrySalting, 'too_warm'],
+    [5.0, Method::KimchiDrySalted, null],
+    [28.0, Method::KimchiDrySalted, 'too_warm'],
+    [28.0, Method::QuickSaltPickle, null],
 ]);
