@@ -79,7 +79,7 @@ final class EntrySentence
         $room = $soak->room === null ? '' : ' '.(Place::tryFrom($soak->room)?->label() ?? "in {$soak->room}");
 
         return match (true) {
-            $soak->duration === null && $soak->room !== null => ($soak->word === 'rest' ? 'Stands' : 'Left to ferment').$room,
+            $soak->duration === null && $soak->room !== null && $soak->word !== 'soak' => ($soak->word === 'rest' ? 'Stands' : 'Left to ferment').$room,
             $soak->even => 'Rest until salt is even in pieces and brine',
             $soak->duration === null => ['soak' => 'Put to soak', 'ferment' => 'Left to ferment'][$soak->word] ?? 'Left to rest',
             default => "{$verb} for ".self::time($soak->duration->value),

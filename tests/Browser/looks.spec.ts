@@ -18,13 +18,13 @@ const rooms = [
 test.describe('in the evening', () => {
   test.use({ colorScheme: 'dark' });
 
-  test('has no barrier that a machine can find', async ({ page }) => {
+  test('has enough contrast everywhere', async ({ page }) => {
     test.slow();
     await enterDemo(page);
     const found: string[] = [];
     for (const path of rooms) {
       await visit(page, path);
-      found.push(...(await barriers(page)));
+      found.push(...(await barriers(page, ['color-contrast', 'link-in-text-block'])));
     }
     expect(found).toEqual([]);
   });
