@@ -110,7 +110,7 @@ final class DemoKitchen
     {
         $this->warmth();
         $this->earlierKraut();
-        $kraut = $this->jar('Caraway kraut', 'counter', 16, 'green-cabbage', 'Half-gallon jar', 'fine-sea', [
+        $kraut = $this->jar('Caraway kraut', 'counter', 17, 'green-cabbage', 'Half-gallon jar', 'fine-sea', [
             'method' => 'dry_salting', 'vegetableAmount' => '1280 g', 'strengthPercent' => '2.2', 'strengthBasis' => 'of_vegetable', 'weightMl' => 60,
         ]);
         $red = $this->jar('Red kraut with apple', 'cool', 41, 'red-cabbage', 'Quart jar', 'fine-sea', [
@@ -215,9 +215,10 @@ final class DemoKitchen
         $version = Formula::query()->where('key', 'kimchi-dry-salted')->firstOrFail()->newest;
         $batch = ($this->startFromFormula)(
             $version, StartFromFormula::read($version), Jar::query()->where('name', 'Two-litre jar')->firstOrFail()->id,
-            'Everyday kimchi', 'fridge', CarbonImmutable::now()->subDays(9), (string) Str::ulid(),
+            'Everyday kimchi', 'counter', CarbonImmutable::now()->subDays(9), (string) Str::ulid(),
         );
         $batch->update(['created_at' => $batch->started_at]);
+        ($this->stand)($batch->id, Place::Fridge, (string) Str::ulid(), CarbonImmutable::now()->subDays(4));
     }
 
     /** What makes this household itself: allergies and dislikes, a weighed spoon, a food from its label. */

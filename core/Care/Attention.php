@@ -44,6 +44,10 @@ final readonly class Attention
     {
         $late = $due->lateOn($today);
 
-        return new self($rank, $due->chore->task->value, $late === 0 ? $due->chore->task->text() : $due->chore->task->whenLate($late));
+        return new self($rank, $due->chore->task->value, $due->chore->task->text().match ($late) {
+            0 => '',
+            1 => ', since yesterday',
+            default => ", for {$late} days now",
+        });
     }
 }

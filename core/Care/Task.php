@@ -32,7 +32,7 @@ enum Task: string
             self::Airlock => 'Empty the airlock and fill it anew',
             self::Taste => 'Taste it, and write down how it is',
             self::MeasurePh => 'Measure its pH',
-            self::ToFridge => 'It is where you want it: taste it and move it to the fridge',
+            self::ToFridge => 'Ready: taste it and move it to the fridge',
             self::Blend => 'Strain it, keep some of the brine, and blend it',
             self::UseUp => 'Use it up; it has kept about as long as it does',
         };

@@ -13,13 +13,35 @@ const theFormula = async (page) => {
   await page.getByRole('link', { name: 'Everyday kimchi' }).click();
   await page.getByTestId('formula-sodium').waitFor();
 };
-const firstJar = (page) => page.locator('.board-jar', { hasText: 'Caraway kraut' }).click();
-
-const labelOfFirstJar = async (page) => {
-  await firstJar(page);
-  await page.getByRole('link', { name: 'Label', exact: true }).click();
-  await page.getByRole('article').waitFor();
+const firstJar = async (page) => {
+  await page.locator('.board-jar', { hasText: 'Caraway kraut' }).click();
+  await page.getByRole('img', { name: /Sodium in 100 g over time/ }).waitFor();
 };
+
+const logOfFirstJar = async (page) => {
+  await firstJar(page);
+  await page.getByRole('link', { name: 'Log', exact: true }).click();
+  await page.getByRole('region', { name: 'Beside its like' }).waitFor();
+};
+
+/** A jar with a white film, looked into. */
+const checkOfTheMash = async (page) => {
+  await page.locator('.board-jar', { hasText: 'Red chilli mash' }).click();
+  await page.getByRole('link', { name: 'Check it' }).click();
+  for (const sign of [
+    'A flat white film, smooth or wrinkled',
+    'As it was, or a little duller',
+    'Flat and quiet',
+    'Some, when it is tapped',
+    'Sour, fresh, garlicky',
+    'As smooth or coarse as it was made',
+  ]) {
+    await page.getByLabel(sign, { exact: true }).check();
+  }
+  await page.getByText('Skim it off', { exact: false }).waitFor();
+  await page.mouse.wheel(0, -9999);
+};
+
 /** A soaked kimchi for two jars, spooned, with the scale beside it. */
 const kimchiOnTheBench = async (page) => {
   const kitchen = await (await page.request.get(`${url}/api/kitchen`)).json();
@@ -53,12 +75,10 @@ const views = [
   { name: 'shelf', size: desk, path: '/shelf' },
   { name: 'shelf-phone', size: phone, path: '/shelf' },
   { name: 'batch', size: desk, path: '/shelf', act: firstJar },
-  { name: 'batch-phone', size: phone, path: '/shelf', act: firstJar },
   { name: 'bench', size: desk, path: '/bench', act: kimchiOnTheBench },
   { name: 'bench-phone', size: phone, path: '/bench' },
   { name: 'formulas', size: desk, path: '/formulas' },
   { name: 'formula', size: desk, path: '/formulas', act: theFormula },
-  { name: 'formula-phone', size: phone, path: '/formulas', act: theFormula },
   {
     name: 'formula-editor',
     size: desk,
@@ -69,10 +89,12 @@ const views = [
       await page.getByLabel('In a line').waitFor();
     },
   },
+  { name: 'check', size: desk, path: '/shelf', act: checkOfTheMash },
+  { name: 'log', size: desk, path: '/shelf', act: logOfFirstJar },
+  { name: 'practice', size: desk, path: '/practice' },
+  { name: 'rooms', size: desk, path: '/kitchen#rooms' },
   { name: 'kitchen', size: desk, path: '/kitchen' },
-  { name: 'kitchen-salts', size: desk, path: '/kitchen#salts' },
   { name: 'labels', size: desk, path: '/labels' },
-  { name: 'labels-phone', size: phone, path: '/shelf', act: labelOfFirstJar },
 ];
 
 mkdirSync(folder, { recursive: true });

@@ -74,7 +74,7 @@ it('asks today for what a jar wants today, and says what was missed', function (
         ->and($burp['jar'])
         ->not->toBeNull()
         ->and($this->getJson("/api/batches/{$batch['id']}")->json('attention'))
-        ->toMatchArray(['code' => 'burp', 'text' => $burp['whenLate']]);
+        ->toMatchArray(['code' => 'burp', 'text' => "{$burp['text']}, for 2 days now"]);
 });
 
 it('is done in one tap, several at once, and undone', function (): void {

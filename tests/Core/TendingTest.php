@@ -197,11 +197,7 @@ it(
             new Due(new Chore(Task::Burp, 1, 1, null), 6, null),
         ]);
         $long = Attention::of(new Glance(60, 0.0, 3, 9, false), []);
-        expect($late?->text)
-            ->toContain('for 3 days')
-            ->toContain('burst')
-            ->and($long?->text)
-            ->toContain('smell and taste');
+        expect($late?->text)->toContain('for 3 days now')->and($long?->text)->toContain('smell and taste');
     },
 );
 

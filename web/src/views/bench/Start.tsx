@@ -67,9 +67,7 @@ export function Start({ draft, change, name, answer, isReady }: Props) {
         <Select
           aria-label="Place"
           value={draft.place}
-          onChange={(place) =>
-            change({ place, roomCelsius: place === 'counter' ? null : usualCelsius[place] })
-          }
+          onChange={(place) => change({ place, roomCelsius: null })}
           style={{ width: 124 }}
           options={[
             { value: 'counter', label: 'counter' },
@@ -79,7 +77,8 @@ export function Start({ draft, change, name, answer, isReady }: Props) {
         />
         <InputNumber
           aria-label="Temperature there"
-          placeholder="20"
+          placeholder={String(usualCelsius[draft.place])}
+          title="Left open, the jar goes by what is known of the place; a number stays with the jar"
           data-takes="temperature"
           value={draft.roomCelsius}
           min={-2}
