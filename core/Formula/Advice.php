@@ -29,6 +29,11 @@ final readonly class Advice
         return new self('raw_egg', Weight::Careful, 'Raw egg left at room temperature is against public food-safety advice: use pasteurised egg, and not for pregnant, very young, old or immune-compromised eaters.');
     }
 
+    public static function garlicInOil(): self
+    {
+        return new self('garlic_in_oil', Weight::Careful, 'Garlic or herbs in oil can grow botulinum toxin without a sign: keep it cold, and use it within days.');
+    }
+
     public static function notLive(): self
     {
         return new self('not_live', Weight::Note, 'It was heated and holds no living cultures.');

@@ -36,6 +36,7 @@ final class BatchAdvice
             $ferments && $share > SaltFloor::SLOW && $share <= SaltFloor::LARDER ? new Advice('slow', Weight::Note, sprintf('%s of everything ferments slowly.', self::percent($share))) : null,
             self::potassium($ledger) ? Advice::potassium() : null,
             in_array(Allergen::Egg, $state->allergens(), true) && $ferments ? Advice::rawEgg() : null,
+            GarlicInOil::is($ledger) ? Advice::garlicInOil() : null,
             ! $state->live ? Advice::notLive() : null,
         ]));
     }

@@ -13,7 +13,14 @@ use Tempesal\Core\Care\Rhythm;
 use Tempesal\Core\Care\Stand;
 use Tempesal\Core\Care\Task;
 use Tempesal\Core\Care\Tending;
+use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Formula\BatchAdvice;
+use Tempesal\Core\Formula\GarlicInOil;
 use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Ledger\Entry\Add;
+use Tempesal\Core\Ledger\Ledger;
+use Tempesal\Core\Ledger\Phase;
+use Tests\Support\Kitchen;
 
 /**
  * Kraut under a screw lid on its second day, ready on its twenty-first.
@@ -283,3 +290,32 @@ it('keeps egg at home, and garlic in oil cold', function (): void {
         ->toContain('pH 4.0')
         ->toContain('burst');
 });
+
+it('knows garlic that lies in oil from a paste with a spoon of it', function (
+    array $foods,
+    bool $lies,
+): void {
+    $ledger = new Ledger(
+        array_map(
+            fn(array $food): Add => new Add(
+                Kitchen::food($food[0], $food[1], 1),
+                Band::exact($food[2]),
+                Phase::Sauce,
+            ),
+            $foods,
+        ),
+    );
+    expect(GarlicInOil::is($ledger))
+        ->toBe($lies)
+        ->and(in_array('garlic_in_oil', array_column(BatchAdvice::on($ledger), 'code'), true))
+        ->toBe($lies);
+})->with([
+    'garlic in oil' => [[['garlic', 59, 100], ['olive-oil', 0, 200]], true],
+    'basil in oil' => [[['basil', 92, 40], ['olive-oil', 0, 160]], true],
+    'a paste with a spoon of oil' => [
+        [['garlic', 59, 30], ['napa-cabbage', 94, 900], ['sesame-oil', 0, 14]],
+        false,
+    ],
+    'oil without garlic' => [[['red-chilli', 88, 100], ['olive-oil', 0, 100]], false],
+    'nothing boiled' => [[['garlic', 59, 100], ['boiled-potato', 77, 100]], false],
+]);

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tempesal\Core\Care;
+namespace Tempesal\Core\Formula;
 
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Ledger;
