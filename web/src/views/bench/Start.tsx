@@ -7,7 +7,7 @@ import { requestKey, useStartBatch } from '../../api/queries';
 import { fieldsOf, forgetDraft, type Change, type Draft } from './draft';
 
 /** Degrees at which a jar usually stands in each place: common practice, no source. */
-const usualCelsius = { counter: 20, cool: 13, fridge: 4 } as const;
+const usualCelsius = { counter: 20, cool: 16, fridge: 4 } as const;
 
 interface Props {
   draft: Draft;

@@ -307,10 +307,11 @@ function Line({ note }: { note: Note }) {
         aria-label={`Take out the note of ${dayjs(note.at).format('D MMM HH:mm')}`}
         loading={remove.isPending}
         onClick={() =>
-          remove.mutate(note.id, {
-            onSuccess: () => void message.success('Taken out of the log.'),
-            onError: (refusal) => void message.error(refusal.message),
-          })
+          // The line goes; what is said of it stays.
+          void remove.mutateAsync(note.id).then(
+            () => message.success('Taken out of the log.'),
+            (refusal: Refusal) => message.error(refusal.message),
+          )
         }
       >
         ×

@@ -2,7 +2,7 @@ import { App, Button, Dropdown } from 'antd';
 import dayjs from 'dayjs';
 import { useCallback } from 'react';
 import { Link } from 'react-router';
-import type { Chore } from '../../api/client';
+import type { Chore, Refusal } from '../../api/client';
 import { requestKey, useEmptyJar } from '../../api/queries';
 import { useChores, useMarkChores, useMoveJar, useUnmarkChores } from '../../api/tending';
 import { useKey } from '../../app/keys';
@@ -188,7 +188,7 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
   const move = useMoveJar();
   const empty = useEmptyJar();
   const label = (word: string) => `${word}: ${chore.text} (${chore.batchName})`;
-  const failed = (refusal: { message: string }) => void message.error(refusal.message, 8);
+  const failed = (refusal: Refusal) => message.error(refusal.message, 8);
 
   switch (chore.doneBy) {
     case 'log':
@@ -208,13 +208,10 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
           loading={move.isPending}
           aria-label={label('Into the fridge')}
           onClick={() =>
-            move.mutate(
-              { batch: chore.batchId, place: 'fridge', requestKey: requestKey() },
-              {
-                onSuccess: () => void message.success(`${chore.batchName} stands in the fridge.`),
-                onError: failed,
-              },
-            )
+            // The tag goes when the jar has moved; what is said of it stays.
+            void move
+              .mutateAsync({ batch: chore.batchId, place: 'fridge', requestKey: requestKey() })
+              .then(() => message.success(`${chore.batchName} stands in the fridge.`), failed)
           }
         >
           Into the fridge
@@ -228,13 +225,9 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
           loading={empty.isPending}
           aria-label={label('Empty the jar')}
           onClick={() =>
-            empty.mutate(
-              { batch: chore.batchId, isEmptied: true },
-              {
-                onSuccess: () => void message.success(`${chore.batchName} is out; its jar is free.`),
-                onError: failed,
-              },
-            )
+            void empty
+              .mutateAsync({ batch: chore.batchId, isEmptied: true })
+              .then(() => message.success(`${chore.batchName} is out; its jar is free.`), failed)
           }
         >
           Empty the jar

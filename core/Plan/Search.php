@@ -1,0 +1,435 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Plan;
+
+/**
+ * Looks for a good week: cells are put down, taken away, exchanged and moved to another day or eater, first with a readiness
+ * to lose a little that cools down, then only where something is gained. The same instance always gives the same week.
+ *
+ * One eater's day is called a plate. Which meal of the day something is served at does not matter to the objective, so that
+ * a plate is a set of offers; that they can be shared out over the meals is kept by counting, for every set of meals, the
+ * offers suited to none but those (Hall's condition).
+ */
+final class Search
+{
+    /** Steps for each place on a plate, and at least and at most that many in all. */
+    private const STEPS_PER_PLACE = 260;
+
+    private const LEAST_STEPS = 20_000;
+
+    private const MOST_STEPS = 130_000;
+
+    /** What one is ready to lose, at the beginning and at the end. */
+    private const HOT = 4.0;
+
+    private const COLD = 0.03;
+
+    private const EPS = 1e-9;
+
+    private int $days;
+
+    private int $offers;
+
+    /** @var array<int, array<int, float>> by plate and offer: what a serving brings by itself */
+    private array $gain = [];
+
+    /** @var list<list<float>> by plate and offer, mg */
+    private array $sodium = [];
+
+    /** @var list<list<float>> by eater and offer */
+    private array $portion = [];
+
+    /** @var list<list<int>> by plate: offers that may stand on it */
+    private array $may = [];
+
+    /** @var list<int> by offer: its group */
+    private array $group = [];
+
+    /** @var list<int> by offer: 1 where it is live */
+    private array $live = [];
+
+    /** @var list<list<int>> by offer: sets of meals that hold all it is suited to */
+    private array $holding = [];
+
+    /** @var list<int> by set of meals: what fits into it */
+    private array $room = [];
+
+    /** @var list<float> by plate: mg beyond which it costs, and beyond which nothing goes */
+    private array $allowance = [];
+
+    /** @var array<int, float> */
+    private array $limit = [];
+
+    /** @var list<int> by plate */
+    private array $goal = [];
+
+    /** @var array<int, bool> by plate */
+    private array $isHard = [];
+
+    /** @var array<int, array<int, bool>> by plate and offer: locked */
+    private array $isLocked = [];
+
+    // What stands on the plates now.
+
+    /** @var array<int, array<int, bool>> by plate and offer */
+    private array $on = [];
+
+    /** @var array<int, array<int, int>> by plate: its offers */
+    private array $list = [];
+
+    /** @var array<int, float> by plate, mg */
+    private array $eaten = [];
+
+    /** @var array<int, int> by plate */
+    private array $lively = [];
+
+    /** @var array<int, array<int, int>> by plate and set of meals */
+    private array $within = [];
+
+    /** @var array<int, array<int, int>> by eater and group: servings */
+    private array $met = [];
+
+    /** @var array<int, float> by offer */
+    private array $left = [];
+
+    private int $lot = 20_261;
+
+    public function __construct(private readonly Instance $instance)
+    {
+        $this->days = $instance->days;
+        $this->offers = count($instance->offers);
+        $sets = 1 << count($instance->meals);
+        for ($set = 0; $set < $sets; $set++) {
+            $this->room[] = $instance->perMeal * substr_count(decbin($set), '1');
+        }
+        $groups = array_flip(array_values(array_unique(array_column($instance->offers, 'group'))));
+        foreach ($instance->offers as $offer) {
+            $suited = array_sum(array_map(static fn (int $meal): int => 1 << $meal, $offer->meals));
+            $this->group[] = $groups[$offer->group];
+            $this->live[] = $offer->isLive ? 1 : 0;
+            $this->holding[] = array_values(array_filter(range(0, $sets - 1), static fn (int $set): bool => ($set & $suited) === $suited));
+            $this->left[] = $offer->stock;
+        }
+        foreach ($instance->eaters as $m => $eater) {
+            $this->portion[] = array_map(static fn (Offer $offer): float => $offer->portion[$m], $instance->offers);
+            $this->met[] = array_fill(0, max(1, count($groups)), 0);
+            for ($d = 0; $d < $this->days; $d++) {
+                $this->lay($eater, $m, $d, $sets);
+            }
+        }
+        foreach ($instance->before as $cell) {
+            $this->gain[$cell->eater * $this->days + $cell->day][$cell->offer] += $instance->weights->keep;
+        }
+        foreach ($instance->locked as $cell) {
+            $p = $cell->eater * $this->days + $cell->day;
+            $this->isLocked[$p][$cell->offer] = true;
+            $this->put($p, $cell->offer);
+            $this->limit[$p] = max($this->limit[$p], $this->eaten[$p]);
+        }
+        foreach ($instance->before as $cell) {
+            $p = $cell->eater * $this->days + $cell->day;
+            if (! $this->on[$p][$cell->offer] && in_array($cell->offer, $this->may[$p], true) && $this->fits($p, $cell->offer)) {
+                $this->put($p, $cell->offer);
+            }
+        }
+    }
+
+    /** @return list<array{int, int}> plate and offer of every serving */
+    public function run(): array
+    {
+        $this->fill();
+        $best = $this->list;
+        $value = $bestValue = 0.0;
+        $places = array_sum(array_map(count(...), $this->may));
+        $steps = $places === 0 ? 0 : max(self::LEAST_STEPS, min(self::MOST_STEPS, self::STEPS_PER_PLACE * $places));
+        $plates = count($this->may);
+        $cooling = (self::COLD / self::HOT) ** (1.0 / max(1, $steps));
+        $heat = self::HOT;
+        for ($step = 0; $step < $steps; $step++) {
+            $heat *= $cooling;
+            $p = $this->draw($plates);
+            $may = $this->may[$p];
+            if ($may === []) {
+                continue;
+            }
+            $i = $may[$this->draw(count($may))];
+            // What one is ready to lose in this step: - heat ln(u).
+            $ready = $heat * -log(($this->draw(1_000_000) + 1) / 1_000_000.0);
+            $delta = $this->on[$p][$i] ? $this->tryMoving($p, $i, $ready) : $this->tryPutting($p, $i, $ready);
+            $value += $delta;
+            if ($value > $bestValue + self::EPS) {
+                $bestValue = $value;
+                $best = $this->list;
+            }
+        }
+        $this->restore($best);
+        $this->climb();
+        $served = [];
+        foreach ($this->list as $p => $offers) {
+            foreach ($offers as $i) {
+                $served[] = [$p, $i];
+            }
+        }
+
+        return $served;
+    }
+
+    private function lay(Eater $eater, int $m, int $d, int $sets): void
+    {
+        $weights = $this->instance->weights;
+        $gain = $sodium = $may = [];
+        foreach ($this->instance->offers as $i => $offer) {
+            $sodium[] = $offer->sodium[$m][$d];
+            $gain[] = $weights->urgency * $offer->urgency($d) - $weights->sodium * $offer->sodium[$m][$d] / $eater->target;
+            if ($offer->isFor[$m] && $offer->isServedOn($d) && $offer->meals !== [] && $offer->portion[$m] <= $offer->stock + self::EPS && $offer->sodium[$m][$d] <= $eater->limit($d) + self::EPS) {
+                $may[] = $i;
+            }
+        }
+        $this->gain[] = $gain;
+        $this->sodium[] = $sodium;
+        $this->may[] = $may;
+        $this->allowance[] = $eater->allowance[$d];
+        $this->limit[] = $eater->limit($d);
+        $this->isHard[] = $eater->isHard;
+        $this->goal[] = $eater->liveGoal[$d];
+        $this->isLocked[] = array_fill(0, max(1, $this->offers), false);
+        $this->on[] = array_fill(0, max(1, $this->offers), false);
+        $this->list[] = [];
+        $this->eaten[] = 0.0;
+        $this->lively[] = 0;
+        $this->within[] = array_fill(0, $sets, 0);
+    }
+
+    /** Everything that gains something, the most gainful first. */
+    private function fill(): void
+    {
+        do {
+            $bestDelta = self::EPS;
+            $bestAt = null;
+            foreach ($this->may as $p => $may) {
+                foreach ($may as $i) {
+                    if (! $this->on[$p][$i] && $this->fits($p, $i)) {
+                        $delta = $this->worth($p, $i);
+                        if ($delta > $bestDelta) {
+                            [$bestDelta, $bestAt] = [$delta, [$p, $i]];
+                        }
+                    }
+                }
+            }
+            if ($bestAt !== null) {
+                $this->put(...$bestAt);
+            }
+        } while ($bestAt !== null);
+    }
+
+    /** Puts something on a plate, in the place of another where there is no room; where it would lose too much, not at all. */
+    private function tryPutting(int $p, int $i, float $ready): float
+    {
+        $list = $this->list[$p];
+        $count = count($list);
+        if ($this->fits($p, $i) && ($count === 0 || $this->draw(2) === 0)) {
+            $delta = $this->worth($p, $i);
+            if ($delta < -$ready) {
+                return 0.0;
+            }
+            $this->put($p, $i);
+
+            return $delta;
+        }
+        // From this plate, or, where nothing of it is left, from wherever it stands.
+        if ($this->portion[intdiv($p, $this->days)][$i] > $this->left[$i] + self::EPS) {
+            $q = $this->draw(count($this->may));
+            if ($q === $p || ! $this->on[$q][$i] || $this->isLocked[$q][$i]) {
+                return 0.0;
+            }
+
+            return $this->exchange($q, $i, $p, $i, $ready);
+        }
+        if ($count === 0) {
+            return 0.0;
+        }
+        $j = $list[$this->draw($count)];
+
+        return $this->isLocked[$p][$j] ? 0.0 : $this->exchange($p, $j, $p, $i, $ready);
+    }
+
+    /** Takes something away, or moves it to another plate. */
+    private function tryMoving(int $p, int $i, float $ready): float
+    {
+        if ($this->isLocked[$p][$i]) {
+            return 0.0;
+        }
+        if ($this->draw(2) === 0) {
+            $q = $this->draw(count($this->may));
+            if (! $this->on[$q][$i] && in_array($i, $this->may[$q], true)) {
+                return $this->exchange($p, $i, $q, $i, $ready);
+            }
+
+            return 0.0;
+        }
+        $this->take($p, $i);
+        $delta = -$this->worth($p, $i);
+        if ($delta < -$ready) {
+            $this->put($p, $i);
+
+            return 0.0;
+        }
+
+        return $delta;
+    }
+
+    /** Takes one thing away and puts another down, or leaves both where they are. */
+    private function exchange(int $p, int $i, int $q, int $j, float $ready): float
+    {
+        $this->take($p, $i);
+        $lost = $this->worth($p, $i);
+        if ($this->fits($q, $j)) {
+            $delta = $this->worth($q, $j) - $lost;
+            if ($delta >= -$ready) {
+                $this->put($q, $j);
+
+                return $delta;
+            }
+        }
+        $this->put($p, $i);
+
+        return 0.0;
+    }
+
+    /** Until nothing that is put down, taken away or exchanged gains anything. */
+    private function climb(): void
+    {
+        do {
+            $gained = 0.0;
+            $this->fill();
+            foreach ($this->may as $p => $may) {
+                foreach ($this->list[$p] as $i) {
+                    if (! $this->on[$p][$i] || $this->isLocked[$p][$i]) {
+                        continue;
+                    }
+                    $gained += $this->bestInsteadOf($p, $i);
+                }
+            }
+        } while ($gained > self::EPS);
+    }
+
+    /** Something else on the same plate, the same on another, or nothing: whatever gains most. */
+    private function bestInsteadOf(int $p, int $i): float
+    {
+        $this->take($p, $i);
+        $lost = $this->worth($p, $i);
+        [$bestGain, $at] = [$lost < -self::EPS ? -$lost : 0.0, $lost < -self::EPS ? [] : [$p, $i]];
+        $tries = array_map(static fn (int $j): array => [$p, $j], $this->may[$p]);
+        foreach (array_keys($this->may) as $q) {
+            $tries[] = [$q, $i];
+        }
+        foreach ($tries as [$q, $j]) {
+            if (($q !== $p || $j !== $i) && ! $this->on[$q][$j] && in_array($j, $this->may[$q], true) && $this->fits($q, $j)) {
+                $gain = $this->worth($q, $j) - $lost;
+                if ($gain > $bestGain + self::EPS) {
+                    [$bestGain, $at] = [$gain, [$q, $j]];
+                }
+            }
+        }
+        if ($at !== []) {
+            $this->put(...$at);
+        }
+
+        return $bestGain;
+    }
+
+    private function fits(int $p, int $i): bool
+    {
+        if ($this->portion[intdiv($p, $this->days)][$i] > $this->left[$i] + self::EPS || $this->eaten[$p] + $this->sodium[$p][$i] > $this->limit[$p] + self::EPS) {
+            return false;
+        }
+        foreach ($this->holding[$i] as $set) {
+            if ($this->within[$p][$set] >= $this->room[$set]) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** What putting something on a plate brings. */
+    private function worth(int $p, int $i): float
+    {
+        $weights = $this->instance->weights;
+        $worth = $this->gain[$p][$i];
+        if ($this->live[$i] === 1 && $this->lively[$p] < $this->goal[$p]) {
+            $worth += $weights->short;
+        }
+        if (! $this->isHard[$p]) {
+            $over = $this->eaten[$p] - $this->allowance[$p];
+            $worth -= $weights->over * (max(0.0, $over + $this->sodium[$p][$i]) - max(0.0, $over));
+        }
+        $day = $p % $this->days;
+        if ($day > 0 && $this->on[$p - 1][$i]) {
+            $worth -= $weights->repeat;
+        }
+        if ($day < $this->days - 1 && $this->on[$p + 1][$i]) {
+            $worth -= $weights->repeat;
+        }
+
+        return $this->met[intdiv($p, $this->days)][$this->group[$i]] === 0 ? $worth + $weights->variety : $worth;
+    }
+
+    private function put(int $p, int $i): void
+    {
+        $this->on[$p][$i] = true;
+        $this->list[$p][] = $i;
+        $this->eaten[$p] += $this->sodium[$p][$i];
+        $this->lively[$p] += $this->live[$i];
+        $m = intdiv($p, $this->days);
+        $this->met[$m][$this->group[$i]]++;
+        $this->left[$i] -= $this->portion[$m][$i];
+        foreach ($this->holding[$i] as $set) {
+            $this->within[$p][$set]++;
+        }
+    }
+
+    private function take(int $p, int $i): void
+    {
+        $this->on[$p][$i] = false;
+        $at = array_search($i, $this->list[$p], true);
+        $last = count($this->list[$p]) - 1;
+        if ($at !== $last) {
+            $this->list[$p][(int) $at] = $this->list[$p][$last];
+        }
+        array_pop($this->list[$p]);
+        $this->eaten[$p] -= $this->sodium[$p][$i];
+        $this->lively[$p] -= $this->live[$i];
+        $m = intdiv($p, $this->days);
+        $this->met[$m][$this->group[$i]]--;
+        $this->left[$i] += $this->portion[$m][$i];
+        foreach ($this->holding[$i] as $set) {
+            $this->within[$p][$set]--;
+        }
+    }
+
+    /** @param  array<int, array<int, int>>  $lists  by plate */
+    private function restore(array $lists): void
+    {
+        foreach ($this->list as $p => $now) {
+            foreach ($now as $i) {
+                $this->take($p, $i);
+            }
+        }
+        foreach ($lists as $p => $then) {
+            foreach ($then as $i) {
+                $this->put($p, $i);
+            }
+        }
+    }
+
+    /** A number from 0 below another, always the same ones in a row (Park and Miller's generator, 48271). */
+    private function draw(int $below): int
+    {
+        $this->lot = $this->lot * 48_271 % 2_147_483_647;
+
+        return $this->lot % $below;
+    }
+}
