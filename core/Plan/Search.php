@@ -15,14 +15,14 @@ namespace Tempesal\Core\Plan;
 final class Search
 {
     /** Steps for each place on a plate, and at least and at most that many in all. */
-    private const STEPS_PER_PLACE = 260;
+    private const STEPS_PER_PLACE = 1_000;
 
-    private const LEAST_STEPS = 20_000;
+    private const LEAST_STEPS = 16_000;
 
-    private const MOST_STEPS = 130_000;
+    private const MOST_STEPS = 400_000;
 
-    /** What one is ready to lose, at the beginning and at the end. */
-    private const HOT = 4.0;
+    /** What one is ready to lose at the beginning: at first a live serving, then less and less; and at the end. */
+    private const HEATS = [100.0, 12.0, 12.0, 6.0];
 
     private const COLD = 0.03;
 
@@ -40,6 +40,9 @@ final class Search
 
     /** @var list<list<float>> by eater and offer */
     private array $portion = [];
+
+    /** @var list<array<int, true>> by plate: the same, to look up */
+    private array $isOffered = [];
 
     /** @var list<list<int>> by plate: offers that may stand on it */
     private array $may = [];
@@ -91,6 +94,9 @@ final class Search
     /** @var array<int, array<int, int>> by eater and group: servings */
     private array $met = [];
 
+    /** @var array<int, array<int, int>> by offer: plates on which it stands */
+    private array $where = [];
+
     /** @var array<int, float> by offer */
     private array $left = [];
 
@@ -111,6 +117,7 @@ final class Search
             $this->live[] = $offer->isLive ? 1 : 0;
             $this->holding[] = array_values(array_filter(range(0, $sets - 1), static fn (int $set): bool => ($set & $suited) === $suited));
             $this->left[] = $offer->stock;
+            $this->where[] = [];
         }
         foreach ($instance->eaters as $m => $eater) {
             $this->portion[] = array_map(static fn (Offer $offer): float => $offer->portion[$m], $instance->offers);
@@ -130,7 +137,7 @@ final class Search
         }
         foreach ($instance->before as $cell) {
             $p = $cell->eater * $this->days + $cell->day;
-            if (! $this->on[$p][$cell->offer] && in_array($cell->offer, $this->may[$p], true) && $this->fits($p, $cell->offer)) {
+            if (! $this->on[$p][$cell->offer] && isset($this->isOffered[$p][$cell->offer]) && $this->fits($p, $cell->offer)) {
                 $this->put($p, $cell->offer);
             }
         }
@@ -140,13 +147,29 @@ final class Search
     public function run(): array
     {
         $this->fill();
-        $best = $this->list;
-        $value = $bestValue = 0.0;
         $places = array_sum(array_map(count(...), $this->may));
         $steps = $places === 0 ? 0 : max(self::LEAST_STEPS, min(self::MOST_STEPS, self::STEPS_PER_PLACE * $places));
+        foreach (self::HEATS as $heat) {
+            $this->anneal($heat, intdiv($steps, count(self::HEATS)));
+        }
+        $this->climb();
+        $served = [];
+        foreach ($this->list as $p => $offers) {
+            foreach ($offers as $i) {
+                $served[] = [$p, $i];
+            }
+        }
+
+        return $served;
+    }
+
+    /** Cools down from a heat, and ends at the best week that was met on the way. */
+    private function anneal(float $heat, int $steps): void
+    {
+        $best = $this->list;
+        $value = $bestValue = 0.0;
         $plates = count($this->may);
-        $cooling = (self::COLD / self::HOT) ** (1.0 / max(1, $steps));
-        $heat = self::HOT;
+        $cooling = (self::COLD / $heat) ** (1.0 / max(1, $steps));
         for ($step = 0; $step < $steps; $step++) {
             $heat *= $cooling;
             $p = $this->draw($plates);
@@ -157,23 +180,13 @@ final class Search
             $i = $may[$this->draw(count($may))];
             // What one is ready to lose in this step: - heat ln(u).
             $ready = $heat * -log(($this->draw(1_000_000) + 1) / 1_000_000.0);
-            $delta = $this->on[$p][$i] ? $this->tryMoving($p, $i, $ready) : $this->tryPutting($p, $i, $ready);
-            $value += $delta;
+            $value += $this->on[$p][$i] ? $this->tryMoving($p, $i, $ready) : $this->tryPutting($p, $i, $ready);
             if ($value > $bestValue + self::EPS) {
                 $bestValue = $value;
                 $best = $this->list;
             }
         }
         $this->restore($best);
-        $this->climb();
-        $served = [];
-        foreach ($this->list as $p => $offers) {
-            foreach ($offers as $i) {
-                $served[] = [$p, $i];
-            }
-        }
-
-        return $served;
     }
 
     private function lay(Eater $eater, int $m, int $d, int $sets): void
@@ -190,6 +203,7 @@ final class Search
         $this->gain[] = $gain;
         $this->sodium[] = $sodium;
         $this->may[] = $may;
+        $this->isOffered[] = array_fill_keys($may, true);
         $this->allowance[] = $eater->allowance[$d];
         $this->limit[] = $eater->limit($d);
         $this->isHard[] = $eater->isHard;
@@ -224,35 +238,39 @@ final class Search
         } while ($bestAt !== null);
     }
 
-    /** Puts something on a plate, in the place of another where there is no room; where it would lose too much, not at all. */
+    /** Puts something on a plate, in the place of another or from another plate; where it would lose too much, not at all. */
     private function tryPutting(int $p, int $i, float $ready): float
     {
         $list = $this->list[$p];
         $count = count($list);
-        if ($this->fits($p, $i) && ($count === 0 || $this->draw(2) === 0)) {
-            $delta = $this->worth($p, $i);
-            if ($delta < -$ready) {
-                return 0.0;
-            }
-            $this->put($p, $i);
-
-            return $delta;
+        $there = $count === 0 ? -1 : $list[$this->draw($count)];
+        if ($this->portion[intdiv($p, $this->days)][$i] <= $this->left[$i] + self::EPS) {
+            return $there === -1 || ($this->fits($p, $i) && $this->draw(2) === 0)
+                ? $this->change([], [[$p, $i]], $ready)
+                : $this->change([[$p, $there]], [[$p, $i]], $ready);
         }
-        // From this plate, or, where nothing of it is left, from wherever it stands.
-        if ($this->portion[intdiv($p, $this->days)][$i] > $this->left[$i] + self::EPS) {
-            $q = $this->draw(count($this->may));
-            if ($q === $p || ! $this->on[$q][$i] || $this->isLocked[$q][$i]) {
-                return 0.0;
-            }
-
-            return $this->exchange($q, $i, $p, $i, $ready);
-        }
-        if ($count === 0) {
+        // Nothing of it is left: from one of the plates on which it stands, and something else there in its place.
+        $holders = $this->where[$i];
+        if ($holders === []) {
             return 0.0;
         }
-        $j = $list[$this->draw($count)];
+        $q = $holders[$this->draw(count($holders))];
+        $way = $this->draw(4);
+        if ($way === 0) {
+            return $this->change([[$q, $i]], [[$p, $i]], $ready);
+        }
+        if ($way === 1 && $there !== -1) {
+            return $this->change([[$q, $i], [$p, $there]], [[$p, $i], [$q, $there]], $ready);
+        }
+        $may = $this->may[$q];
+        $k = $may[$this->draw(count($may))];
+        if ($this->on[$q][$k]) {
+            return 0.0;
+        }
 
-        return $this->isLocked[$p][$j] ? 0.0 : $this->exchange($p, $j, $p, $i, $ready);
+        return $way === 2 || $there === -1
+            ? $this->change([[$q, $i]], [[$p, $i], [$q, $k]], $ready)
+            : $this->change([[$q, $i], [$p, $there]], [[$p, $i], [$q, $k]], $ready);
     }
 
     /** Takes something away, or moves it to another plate. */
@@ -261,39 +279,57 @@ final class Search
         if ($this->isLocked[$p][$i]) {
             return 0.0;
         }
-        if ($this->draw(2) === 0) {
-            $q = $this->draw(count($this->may));
-            if (! $this->on[$q][$i] && in_array($i, $this->may[$q], true)) {
-                return $this->exchange($p, $i, $q, $i, $ready);
-            }
-
+        if ($this->draw(3) === 0) {
+            return $this->change([[$p, $i]], [], $ready);
+        }
+        $q = $this->draw(count($this->may));
+        if ($this->on[$q][$i] || $q === $p) {
             return 0.0;
         }
-        $this->take($p, $i);
-        $delta = -$this->worth($p, $i);
-        if ($delta < -$ready) {
-            $this->put($p, $i);
+        $there = $this->list[$q] === [] ? -1 : $this->list[$q][$this->draw(count($this->list[$q]))];
 
-            return 0.0;
-        }
-
-        return $delta;
+        return $there === -1 || $this->draw(2) === 0
+            ? $this->change([[$p, $i]], [[$q, $i]], $ready)
+            : $this->change([[$p, $i], [$q, $there]], [[$q, $i], [$p, $there]], $ready);
     }
 
-    /** Takes one thing away and puts another down, or leaves both where they are. */
-    private function exchange(int $p, int $i, int $q, int $j, float $ready): float
+    /**
+     * Takes some things away and puts others down, or leaves all of it as it was.
+     *
+     * @param  list<array{int, int}>  $takes  plate and offer
+     * @param  list<array{int, int}>  $puts
+     * @return float what it gained
+     */
+    private function change(array $takes, array $puts, float $ready): float
     {
-        $this->take($p, $i);
-        $lost = $this->worth($p, $i);
-        if ($this->fits($q, $j)) {
-            $delta = $this->worth($q, $j) - $lost;
-            if ($delta >= -$ready) {
-                $this->put($q, $j);
-
-                return $delta;
+        $delta = 0.0;
+        foreach ($takes as [$p, $i]) {
+            if ($this->isLocked[$p][$i]) {
+                return 0.0;
             }
         }
-        $this->put($p, $i);
+        foreach ($takes as [$p, $i]) {
+            $this->take($p, $i);
+            $delta -= $this->worth($p, $i);
+        }
+        $done = 0;
+        foreach ($puts as [$p, $i]) {
+            if ($this->on[$p][$i] || ! isset($this->isOffered[$p][$i]) || ! $this->fits($p, $i)) {
+                break;
+            }
+            $delta += $this->worth($p, $i);
+            $this->put($p, $i);
+            $done++;
+        }
+        if ($done === count($puts) && $delta >= -$ready) {
+            return $delta;
+        }
+        for ($at = $done - 1; $at >= 0; $at--) {
+            $this->take(...$puts[$at]);
+        }
+        for ($at = count($takes) - 1; $at >= 0; $at--) {
+            $this->put(...$takes[$at]);
+        }
 
         return 0.0;
     }
@@ -326,7 +362,7 @@ final class Search
             $tries[] = [$q, $i];
         }
         foreach ($tries as [$q, $j]) {
-            if (($q !== $p || $j !== $i) && ! $this->on[$q][$j] && in_array($j, $this->may[$q], true) && $this->fits($q, $j)) {
+            if (($q !== $p || $j !== $i) && ! $this->on[$q][$j] && isset($this->isOffered[$q][$j]) && $this->fits($q, $j)) {
                 $gain = $this->worth($q, $j) - $lost;
                 if ($gain > $bestGain + self::EPS) {
                     [$bestGain, $at] = [$gain, [$q, $j]];
@@ -381,6 +417,7 @@ final class Search
     {
         $this->on[$p][$i] = true;
         $this->list[$p][] = $i;
+        $this->where[$i][] = $p;
         $this->eaten[$p] += $this->sodium[$p][$i];
         $this->lively[$p] += $this->live[$i];
         $m = intdiv($p, $this->days);
@@ -400,6 +437,12 @@ final class Search
             $this->list[$p][(int) $at] = $this->list[$p][$last];
         }
         array_pop($this->list[$p]);
+        $at = array_search($p, $this->where[$i], true);
+        $last = count($this->where[$i]) - 1;
+        if ($at !== $last) {
+            $this->where[$i][(int) $at] = $this->where[$i][$last];
+        }
+        array_pop($this->where[$i]);
         $this->eaten[$p] -= $this->sodium[$p][$i];
         $this->lively[$p] -= $this->live[$i];
         $m = intdiv($p, $this->days);

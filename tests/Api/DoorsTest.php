@@ -195,6 +195,21 @@ it('computes from a file and from standard input alike', function (): void {
         ->toBe('Red chilli mash');
 });
 
+it('plans a week from a file and from standard input alike', function (): void {
+    $file = 'docs/formats/examples/week.json';
+    [$code, $fromFile] = door(['plan', $file]);
+    [, $fromInput] = door(['plan', '-'], (string) file_get_contents(dirname(__DIR__, 2) . "/{$file}"));
+    $answer = json_decode($fromFile, true, 64, JSON_THROW_ON_ERROR);
+    expect($code)
+        ->toBe(0)
+        ->and($fromInput)
+        ->toBe($fromFile)
+        ->and($answer['tempesal'])
+        ->toBe('planned')
+        ->and(array_column($answer['shortfalls'], 'day'))
+        ->toBe([5, 6]);
+});
+
 it('ends with 2, the path and the reason on standard error, and nothing on standard output', function (
     array $arguments,
     string $input,
@@ -214,6 +229,12 @@ it('ends with 2, the path and the reason on standard error, and nothing on stand
         ['compute', '-'],
         '{"tempesal":"batch","version":1,"steps":[{"kind":"heat","hot":true}]}',
         'steps[0].hot',
+    ],
+    [['plan', '-'], '{"tempesal":"plan","eaters":[{"id":"a","targetMg":0}]}', 'eaters[0].targetMg'],
+    [
+        ['plan', '-'],
+        '{"tempesal":"plan","eaters":[{"id":"a","targetMg":1500,"allowanceMg":9,"mood":1}]}',
+        'mood',
     ],
     [['cook', '-'], '', 'There is no door'],
 ]);

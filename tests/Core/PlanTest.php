@@ -1,0 +1,212 @@
+<?php
+
+declare(strict_types=1);
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Plan\Cell;
+use Tempesal\Core\Plan\Feasibility;
+use Tempesal\Core\Plan\Instance;
+use Tempesal\Core\Plan\Objective;
+use Tempesal\Core\Plan\Plate;
+use Tempesal\Core\Plan\Plan;
+use Tempesal\Core\Plan\Planner;
+
+/**
+ * A week of two eaters and three jars.
+ *
+ * @param  array<string, mixed>  $change
+ * @return array<string, mixed>
+ */
+function week(array $change = []): array
+{
+    return [
+        'tempesal' => 'plan',
+        'version' => 1,
+        'days' => 7,
+        'meals' => ['noon', 'evening'],
+        'eaters' => [
+            ['id' => 'ada', 'name' => 'Ada', 'targetMg' => 1500, 'allowanceMg' => 400, 'hard' => true],
+            ['id' => 'bo', 'name' => 'Bo', 'targetMg' => 2000, 'allowanceMg' => 700],
+        ],
+        'offers' => [
+            ['id' => 'kraut', 'live' => true, 'group' => 'cabbage', 'stock' => 9, 'sodiumMg' => 290],
+            ['id' => 'radish', 'live' => true, 'stock' => 6, 'sodiumMg' => 150, 'useBy' => 4],
+            ['id' => 'ketchup', 'stock' => 5, 'sodiumMg' => 60, 'notFor' => ['bo']],
+        ],
+        ...$change,
+    ];
+}
+
+function planned(array $week): Plan
+{
+    return Planner::plan(Instance::read(Fields::of($week)));
+}
+
+/** @return list<string> cells in words */
+function inWords(Plan $plan): array
+{
+    return array_map(
+        fn(array $cell): string => "{$cell['eater']} {$cell['day']} {$cell['offer']}",
+        $plan->toArray()['cells'],
+    );
+}
+
+it('reckons the objective as it is written down', function (): void {
+    $instance = Instance::read(
+        Fields::of(
+            week([
+                'days' => 2,
+                'eaters' => [
+                    ['id' => 'bo', 'targetMg' => 2000, 'allowanceMg' => [300, 100], 'liveGoal' => 2],
+                ],
+            ]),
+        ),
+    );
+    // Kraut on both days and radish, that keeps until day 4, on the second; by hand.
+    $cells = [new Cell(0, 0, 0, 0), new Cell(0, 1, 0, 0), new Cell(0, 1, 1, 1)];
+    $urgency = 2 * (1 - 3 / 14);
+    $expected = $urgency - 100 * 1 + 10 * 2 - 3 - 0.02 * (440 - 100) - (0.2 * (290 + 440)) / 2000;
+    expect(Objective::of($instance, $cells))->toEqualWithDelta($expected, 1e-9);
+});
+
+it('gives the same week for the same document, and says how far from the best it can be', function (): void {
+    $plan = planned(week());
+    expect($plan->toArray())
+        ->toBe(planned(week())->toArray())
+        ->and($plan->bound)
+        ->toBeGreaterThanOrEqual($plan->objective)
+        ->and($plan->gap())
+        ->toBeLessThan(0.1)
+        ->and($plan->objective)
+        ->toEqualWithDelta(Objective::of($plan->instance, $plan->cells), 1e-9);
+});
+
+it(
+    'leaves locked cells where they are, even past a hard limit, and adds nothing to them then',
+    function (): void {
+        $locked = [
+            ['eater' => 'ada', 'day' => 2, 'meal' => 'noon', 'offer' => 'kraut'],
+            ['eater' => 'ada', 'day' => 2, 'meal' => 'evening', 'offer' => 'radish'],
+        ];
+        $plan = planned(week(['locked' => $locked]));
+        $cells = array_values(
+            array_filter(
+                $plan->toArray()['cells'],
+                fn(array $cell): bool => $cell['eater'] === 'ada' && $cell['day'] === 2,
+            ),
+        );
+        expect($cells)->toBe($locked)->and(Feasibility::trouble($plan->instance, $plan->cells))->toBeNull();
+    },
+);
+
+it('keeps what was planned before where little is lost by it', function (): void {
+    $first = planned(week());
+    $before = $first->toArray()['cells'];
+    $changed = week(['before' => $before]);
+    $changed['offers'][0]['stock'] = 8;
+    $again = planned($changed);
+    $kept = array_intersect(inWords($first), inWords($again));
+    expect(count($kept))->toBeGreaterThanOrEqual(count($before) - 2);
+});
+
+it('says in words why a day falls short', function (array $change, string $reason): void {
+    $shortfalls = planned(week($change))->toArray()['shortfalls'];
+    expect(array_column($shortfalls, 'reason'))->toContain($reason);
+})->with([
+    'nothing there' => [['offers' => []], 'Nothing live is on the shelf.'],
+    'nothing ready' => [
+        ['offers' => [['id' => 'i', 'live' => true, 'stock' => 9, 'sodiumMg' => 100, 'from' => 3]]],
+        'Nothing live is ready, or keeps, on that day.',
+    ],
+    'not for them' => [
+        ['offers' => [['id' => 'i', 'live' => true, 'stock' => 9, 'sodiumMg' => 100, 'notFor' => ['bo']]]],
+        'What is live and ready is not for Bo.',
+    ],
+    'used up' => [
+        ['offers' => [['id' => 'i', 'live' => true, 'stock' => 3, 'sodiumMg' => 100]]],
+        'What is live and ready is used up by other servings.',
+    ],
+    'too much salt' => [
+        ['offers' => [['id' => 'i', 'live' => true, 'stock' => 20, 'sodiumMg' => 450]]],
+        '400 mg are left after the rest of the diet, nothing live fits under it; the least takes 450 mg.',
+    ],
+    'all of it' => [
+        [
+            'offers' => [['id' => 'i', 'live' => true, 'stock' => 20, 'sodiumMg' => 100]],
+            'eaters' => [['id' => 'bo', 'targetMg' => 2000, 'allowanceMg' => 700, 'liveGoal' => 2]],
+        ],
+        'Everything live that is ready is served already.',
+    ],
+]);
+
+it('fills one plate as trying every set would', function (): void {
+    $lot = 7;
+    $draw = function (int $below) use (&$lot): int {
+        $lot = ($lot * 48_271) % 2_147_483_647;
+
+        return $lot % $below;
+    };
+    foreach (range(1, 60) as $_) {
+        $candidates = array_map(
+            fn(int $i): array => [($draw(400) - 150) / 20, 50.0 + $draw(300), $draw(2), $i, false],
+            range(0, 7),
+        );
+        [$goal, $room, $allowance] = [$draw(3), 1 + $draw(4), (float) ($draw(700) - 100)];
+        $limit = $draw(2) === 0 ? INF : max(0.0, $allowance);
+        $over = $limit === INF ? 0.02 : 0.0;
+        $best = -INF;
+        for ($set = 0; $set < 256; $set++) {
+            $chosen = array_filter($candidates, fn(array $one): bool => (($set >> $one[3]) & 1) === 1);
+            $sodium = array_sum(array_column($chosen, 1));
+            if (count($chosen) > $room || $sodium > $limit + 1e-9) {
+                continue;
+            }
+            $short = max(0, $goal - array_sum(array_column($chosen, 2)));
+            $best = max(
+                $best,
+                array_sum(array_column($chosen, 0)) - 100 * $short - $over * max(0.0, $sodium - $allowance),
+            );
+        }
+        [$worth] = Plate::fill($candidates, $room, $goal, 100.0, $over, $allowance, $limit);
+        expect($worth)->toEqualWithDelta($best, 1e-9);
+    }
+});
+
+it('refuses what makes no sense, with the path of it', function (array $change, string $path): void {
+    $week = array_replace_recursive(week(), $change);
+    try {
+        Instance::read(Fields::of($week));
+        $at = null;
+    } catch (InvalidField $refusal) {
+        $at = $refusal->path;
+    }
+    expect($at)->toBe($path);
+})->with([
+    [['tempesal' => 'formula'], 'tempesal'],
+    [['version' => 2], 'version'],
+    [['days' => 0], 'days'],
+    [['days' => 400], 'days'],
+    [['meals' => ['noon', 'noon']], 'meals'],
+    [['eaters' => [['targetMg' => 0]]], 'eaters[0].targetMg'],
+    [['eaters' => [['allowanceMg' => [1, 2]]]], 'eaters[0].allowanceMg'],
+    [['eaters' => [1 => ['id' => 'ada']]], 'eaters'],
+    [['offers' => [['stock' => -1]]], 'offers[0].stock'],
+    [['offers' => [['portion' => 0]]], 'offers[0].portion'],
+    [['offers' => [['meals' => ['midnight']]]], 'offers[0].meals'],
+    [['offers' => [['from' => 0.5]]], 'offers[0].from'],
+    [['locked' => [['eater' => 'zoe', 'day' => 0, 'meal' => 'noon', 'offer' => 'kraut']]], 'locked[0].eater'],
+    [['locked' => [['eater' => 'bo', 'day' => 0, 'meal' => 'noon', 'offer' => 'ketchup']]], 'locked'],
+    [['weights' => ['repeat' => -1]], 'weights.repeat'],
+]);
+
+it('answers too many eaters in a sentence, and no jars with an empty week', function (): void {
+    $many = array_map(
+        fn(int $n): array => ['id' => "m{$n}", 'targetMg' => 1500, 'allowanceMg' => 300],
+        range(1, 40),
+    );
+    expect(fn() => Instance::read(Fields::of(week(['eaters' => $many]))))
+        ->toThrow(InvalidField::class, 'at most 12')
+        ->and(planned(week(['offers' => []]))->cells)
+        ->toBe([]);
+});
