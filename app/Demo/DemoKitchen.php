@@ -112,7 +112,8 @@ final class DemoKitchen
         $this->earlierKraut();
         $kraut = $this->jar('Caraway kraut', 'counter', 17, 'green-cabbage', 'Half-gallon jar', 'fine-sea', [
             'method' => 'dry_salting', 'vegetableAmount' => '1280 g', 'strengthPercent' => '2.2', 'strengthBasis' => 'of_vegetable', 'weightMl' => 60,
-        ]);
+            // From the first minutes of its day on, so that it is ready in the course of today, whenever that is asked.
+        ], CarbonImmutable::parse($household->today(), $household->time_zone)->subDays(17)->utc());
         $red = $this->jar('Red kraut with apple', 'cool', 41, 'red-cabbage', 'Quart jar', 'fine-sea', [
             'method' => 'dry_salting', 'vegetableAmount' => '540 g', 'strengthPercent' => '2', 'strengthBasis' => 'of_vegetable', 'weightMl' => 40,
         ]);
@@ -135,8 +136,8 @@ final class DemoKitchen
             [$kraut, Task::Press, 1, 3], [$kraut, Task::Airlock, 14, 14], [$red, Task::Press, 1, 3], [$red, Task::Burp, 1, 7],
             [$carrots, Task::Burp, 1, 3], [$mash, Task::Stir, 1, 7], [$mash, Task::Burp, 1, 7],
         ]);
-        $this->note($kraut, 9, ['marks' => ['salty' => 4, 'sour' => 2, 'crunch' => 5, 'liked' => 3], 'smell' => 'fresh', 'bubbles' => 'lively', 'text' => 'Still mostly salt.']);
-        $this->note($kraut, 2, ['marks' => ['salty' => 3, 'sour' => 3, 'crunch' => 5, 'liked' => 4], 'smell' => 'sour', 'bubbles' => 'few', 'ph' => 3.8]);
+        $this->note($kraut, $kraut->started_at->addDays(8), ['marks' => ['salty' => 4, 'sour' => 2, 'crunch' => 5, 'liked' => 3], 'smell' => 'fresh', 'bubbles' => 'lively', 'text' => 'Still mostly salt.']);
+        $this->note($kraut, $kraut->started_at->addDays(15), ['marks' => ['salty' => 3, 'sour' => 3, 'crunch' => 5, 'liked' => 4], 'smell' => 'sour', 'bubbles' => 'few', 'ph' => 3.8]);
         $this->note($red, 20, ['marks' => ['salty' => 2, 'sour' => 4, 'crunch' => 3, 'liked' => 4], 'ph' => 3.6, 'colour' => 'deeper']);
         $this->note($mash, 12, ['ph' => 3.9, 'marks' => ['heat' => 5, 'sour' => 3], 'bubbles' => 'few']);
         $this->note($spears, 0, ['marks' => ['salty' => 3, 'sour' => 2, 'crunch' => 5, 'liked' => 5], 'text' => 'Half sour, just as the name says.']);
@@ -203,10 +204,13 @@ final class DemoKitchen
         }
     }
 
-    /** @param  array<string, mixed>  $columns */
-    private function note(Batch $batch, int $daysAgo, array $columns): void
+    /**
+     * @param  int|CarbonImmutable  $when  days ago, or the moment
+     * @param  array<string, mixed>  $columns
+     */
+    private function note(Batch $batch, int|CarbonImmutable $when, array $columns): void
     {
-        ($this->writeNote)($batch->id, $columns, CarbonImmutable::now()->subDays($daysAgo), (string) Str::ulid());
+        ($this->writeNote)($batch->id, $columns, is_int($when) ? CarbonImmutable::now()->subDays($when) : $when, (string) Str::ulid());
     }
 
     /** A jar from the library's own formula. */
@@ -243,7 +247,7 @@ final class DemoKitchen
     }
 
     /** @param  array<string, mixed>  $fixed */
-    private function jar(string $name, string $place, int $daysAgo, string $vegetable, string $jar, string $salt, array $fixed): Batch
+    private function jar(string $name, string $place, int $daysAgo, string $vegetable, string $jar, string $salt, array $fixed, ?CarbonImmutable $startedAt = null): Batch
     {
         $batch = ($this->start)([
             'vegetableId' => Ingredient::query()->where('key', $vegetable)->firstOrFail()->id,
@@ -253,7 +257,7 @@ final class DemoKitchen
             'fixed' => 'strength',
             'servingAmount' => '40 g',
             ...$fixed,
-        ], $name, $place, (string) Str::ulid(), CarbonImmutable::now()->subDays($daysAgo)->subHours(3));
+        ], $name, $place, (string) Str::ulid(), $startedAt ?? CarbonImmutable::now()->subDays($daysAgo)->subHours(3));
         // It has stood on this shelf since.
         $batch->update(['created_at' => $batch->started_at]);
 

@@ -196,7 +196,7 @@ it('computes from a file and from standard input alike', function (): void {
 });
 
 it('plans a week from a file and from standard input alike', function (): void {
-    $file = 'docs/formats/examples/week.json';
+    $file = 'docs/formats/week.json';
     [$code, $fromFile] = door(['plan', $file]);
     [, $fromInput] = door(['plan', '-'], (string) file_get_contents(dirname(__DIR__, 2) . "/{$file}"));
     $answer = json_decode($fromFile, true, 64, JSON_THROW_ON_ERROR);

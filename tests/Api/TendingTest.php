@@ -332,6 +332,25 @@ it(
     },
 );
 
+it('knows anew how ripe a jar was when it was tasted, once more is known of its days', function (): void {
+    $batch = tended($this, 8);
+    $id = note($this, $batch['id'], [
+        'marks' => ['liked' => 4],
+        'at' => now()->subDays(2)->toIso8601String(),
+    ])->json('id');
+    $ripened = fn(): float => Note::query()->findOrFail($id)->ripened_s;
+    $before = $ripened();
+    $spell = $this->postJson('/api/rooms/counter/spells', [
+        'fromOn' => now()->subDays(7)->toDateString(),
+        'toOn' => now()->subDays(4)->toDateString(),
+        'celsius' => 28,
+    ])->json('rooms.0.spells.0.id');
+    // Four days at 28 instead of 20 °C are worth as many more as 2.25^0.7 is above 2.25^-0.1.
+    expect(($ripened() - $before) / 86_400)->toEqualWithDelta(4 * (2.25 ** 0.7 - 2.25 ** -0.1), 0.02);
+    $this->deleteJson("/api/rooms/counter/spells/{$spell}")->assertOk();
+    expect($ripened())->toEqualWithDelta($before, 1.0);
+});
+
 it('reads a logger\'s file, looked at first, with a reason for each line left out', function (): void {
     $day = now()->subDays(2)->toDateString();
     $text =

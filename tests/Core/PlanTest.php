@@ -210,3 +210,121 @@ it('answers too many eaters in a sentence, and no jars with an empty week', func
         ->and(planned(week(['offers' => []]))->cells)
         ->toBe([]);
 });
+
+/**
+ * A week made up from a number: eaters with hard and soft limits, jars that come and go, some of it locked.
+ *
+ * @return array<string, mixed>
+ */
+function madeUp(int $seed): array
+{
+    $lot = $seed * 7919 + 1;
+    $draw = function (int $below) use (&$lot): int {
+        $lot = ($lot * 48_271) % 2_147_483_647;
+
+        return $lot % $below;
+    };
+    $meals = array_slice(['morning', 'noon', 'evening'], 0, 1 + $draw(3));
+    $eaters = array_map(
+        fn(int $m): array => [
+            'id' => "m{$m}",
+            'targetMg' => 1200 + 100 * $draw(10),
+            'allowanceMg' => array_map(fn(): int => $draw(800) - 100, range(0, 4)),
+            'hard' => $draw(2) === 0,
+            'liveGoal' => 1 + $draw(2),
+        ],
+        range(0, $draw(3)),
+    );
+    $offers = array_map(
+        fn(int $i): array => [
+            'id' => "i{$i}",
+            'live' => $draw(4) > 0,
+            'group' => 'g' . $draw(3),
+            'stock' => $draw(8),
+            'from' => $draw(3) - 1,
+            'useBy' => 2 + $draw(9),
+            'sodiumMg' => 40 + 20 * $draw(18),
+            'meals' => array_values(array_filter($meals, fn(): bool => $draw(3) > 0)) ?: [$meals[0]],
+            'portion' => 1 + $draw(2) / 2,
+            'notFor' => $draw(4) === 0 ? ['m0'] : [],
+        ],
+        range(0, 2 + $draw(6)),
+    );
+    $week = [
+        'tempesal' => 'plan',
+        'days' => 5,
+        'meals' => $meals,
+        'perMeal' => 1 + $draw(2),
+        'eaters' => $eaters,
+        'offers' => $offers,
+    ];
+    // One cell of a first plan is locked, so that it can be kept.
+    $first = planned($week)->toArray()['cells'];
+
+    return $first === [] ? $week : [...$week, 'locked' => [$first[$draw(count($first))]]];
+}
+
+it('never breaks what must not be broken, whatever the week', function (int $seed): void {
+    $week = madeUp($seed);
+    $plan = planned($week);
+    $cells = $plan->toArray()['cells'];
+    expect(Feasibility::trouble($plan->instance, $plan->cells))
+        ->toBeNull()
+        ->and($plan->bound)
+        ->toBeGreaterThanOrEqual($plan->objective - 1e-6);
+    foreach ($week['locked'] ?? [] as $locked) {
+        expect($cells)->toContain($locked);
+    }
+    // Reckoned once more from the document alone.
+    $used = $sodium = [];
+    foreach ($cells as $cell) {
+        $offer = $week['offers'][(int) substr($cell['offer'], 1)];
+        $eater = $week['eaters'][(int) substr($cell['eater'], 1)];
+        $used[$offer['id']] = ($used[$offer['id']] ?? 0) + $offer['portion'];
+        $at = "{$cell['eater']} {$cell['day']}";
+        $sodium[$at] = ($sodium[$at] ?? 0) + $offer['sodiumMg'];
+        expect($offer['notFor'])
+            ->not->toContain($cell['eater'])
+            ->and($used[$offer['id']])
+            ->toBeLessThanOrEqual($offer['stock'])
+            ->and($cell['day'])
+            ->toBeGreaterThanOrEqual($offer['from'])
+            ->toBeLessThanOrEqual($offer['useBy']);
+        if ($eater['hard']) {
+            expect($sodium[$at])->toBeLessThanOrEqual(max(0, $eater['allowanceMg'][$cell['day']]));
+        }
+    }
+    // Every day that is short says so.
+    $short = array_filter($plan->toArray()['days'], fn(array $day): bool => $day['live'] < $day['liveGoal']);
+    expect($plan->toArray()['shortfalls'])->toHaveCount(count($short));
+})->with(range(1, 30));
+
+it('is not beaten by any small change of its own week', function (): void {
+    foreach (range(1, 8) as $seed) {
+        $plan = planned(madeUp($seed));
+        $instance = $plan->instance;
+        foreach ($plan->cells as $at => $_) {
+            $without = $plan->cells;
+            unset($without[$at]);
+            if (!in_array($plan->cells[$at], $instance->locked, false)) {
+                expect(Objective::of($instance, array_values($without)))->toBeLessThanOrEqual(
+                    $plan->objective + 1e-9,
+                );
+            }
+        }
+        foreach ($instance->eaters as $m => $_) {
+            foreach (range(0, 4) as $d) {
+                foreach ($instance->offers as $i => $offer) {
+                    foreach ($offer->meals as $meal) {
+                        $with = [...$plan->cells, new Cell($m, $d, $meal, $i)];
+                        if (Feasibility::trouble($instance, $with) === null) {
+                            expect(Objective::of($instance, $with))->toBeLessThanOrEqual(
+                                $plan->objective + 1e-9,
+                            );
+                        }
+                    }
+                }
+            }
+        }
+    }
+});

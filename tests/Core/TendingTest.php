@@ -7,6 +7,8 @@ use Tempesal\Core\Care\Chore;
 use Tempesal\Core\Care\Due;
 use Tempesal\Core\Care\Gate;
 use Tempesal\Core\Care\Glance;
+use Tempesal\Core\Care\Keeping;
+use Tempesal\Core\Care\Place;
 use Tempesal\Core\Care\Purpose;
 use Tempesal\Core\Care\QuietHours;
 use Tempesal\Core\Care\Rhythm;
@@ -319,3 +321,32 @@ it('knows garlic that lies in oil from a paste with a spoon of it', function (
     'oil without garlic' => [[['red-chilli', 88, 100], ['olive-oil', 0, 100]], false],
     'nothing boiled' => [[['garlic', 59, 100], ['boiled-potato', 77, 100]], false],
 ]);
+
+it('keeps nothing longer than the strictest that is in it', function (
+    Method $method,
+    bool $egg,
+    bool $oil,
+    int $days,
+    bool $strict,
+): void {
+    expect(Keeping::days($method, $egg, $oil))
+        ->toBe($days)
+        ->and(Keeping::isStrict($method, $egg, $oil))
+        ->toBe($strict);
+})->with([
+    [Method::DrySalting, false, false, 180, false],
+    [Method::CulturedCondiment, false, false, 60, false],
+    [Method::CulturedCondiment, true, false, 4, true],
+    [Method::CulturedCondiment, false, true, 4, true],
+    [Method::QuickSaltPickle, false, false, 7, true],
+    [Method::Transform, true, true, 4, true],
+]);
+
+it('knows its places, of which only the fridge is cold', function (Place $place, bool $isWarm): void {
+    expect($place->isWarm())
+        ->toBe($isWarm)
+        ->and($place->usual()->value >= 10.0)
+        ->toBe($isWarm)
+        ->and($place->label())
+        ->toStartWith($place === Place::Counter ? 'on the' : 'in the');
+})->with([[Place::Counter, true], [Place::Cool, true], [Place::Fridge, false]]);

@@ -122,6 +122,7 @@ final readonly class RoomController
         }
         ($this->oneAtATime)(static function () use ($at, $asked): void {
             RoomSpell::create(['place' => $at, 'from_on' => $asked['fromOn'], 'to_on' => $asked['toOn'], 'celsius' => $asked['celsius']]);
+            KeepReadings::ripenAnew();
         });
 
         return $this->index()->setStatusCode(201);
@@ -129,7 +130,11 @@ final readonly class RoomController
 
     public function forget(string $place, string $spell): JsonResponse
     {
-        RoomSpell::query()->where('place', self::place($place)->value)->findOrFail($spell)->delete();
+        $one = RoomSpell::query()->where('place', self::place($place)->value)->findOrFail($spell);
+        ($this->oneAtATime)(static function () use ($one): void {
+            $one->delete();
+            KeepReadings::ripenAnew();
+        });
 
         return $this->index();
     }
