@@ -17,7 +17,8 @@ use Illuminate\Validation\ValidationException;
  */
 final class KeepPhoto
 {
-    private const MOST_PIXELS = 50_000_000;
+    /** More than any photo of a jar needs, and no more than a small server's memory holds. */
+    private const MOST_PIXELS = 24_000_000;
 
     private const LONGEST_SIDE = 1600;
 
@@ -68,7 +69,7 @@ final class KeepPhoto
             throw ValidationException::withMessages(['photo' => self::NO_PICTURE]);
         }
         if ($size[0] * $size[1] > self::MOST_PIXELS) {
-            throw ValidationException::withMessages(['photo' => 'That picture is too large: 50 million dots at most.']);
+            throw ValidationException::withMessages(['photo' => 'That picture is too large: 24 million dots at most.']);
         }
         $picture = @imagecreatefromstring($bytes);
         if ($picture === false) {

@@ -18,6 +18,12 @@ const firstJar = async (page) => {
   await page.getByRole('img', { name: /Sodium in 100 g over time/ }).waitFor();
 };
 
+const labelOfFirstJar = async (page) => {
+  await firstJar(page);
+  await page.getByRole('link', { name: 'Label', exact: true }).click();
+  await page.getByRole('article').waitFor();
+};
+
 const logOfFirstJar = async (page) => {
   await firstJar(page);
   await page.getByRole('link', { name: 'Log', exact: true }).click();
@@ -75,6 +81,7 @@ const views = [
   { name: 'shelf', size: desk, path: '/shelf' },
   { name: 'shelf-phone', size: phone, path: '/shelf' },
   { name: 'batch', size: desk, path: '/shelf', act: firstJar },
+  { name: 'batch-phone', size: phone, path: '/shelf', act: firstJar },
   { name: 'bench', size: desk, path: '/bench', act: kimchiOnTheBench },
   { name: 'bench-phone', size: phone, path: '/bench' },
   { name: 'formulas', size: desk, path: '/formulas' },
@@ -95,6 +102,7 @@ const views = [
   { name: 'rooms', size: desk, path: '/kitchen#rooms' },
   { name: 'kitchen', size: desk, path: '/kitchen' },
   { name: 'labels', size: desk, path: '/labels' },
+  { name: 'labels-phone', size: phone, path: '/shelf', act: labelOfFirstJar },
 ];
 
 mkdirSync(folder, { recursive: true });
