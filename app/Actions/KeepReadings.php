@@ -6,7 +6,6 @@ namespace App\Actions;
 
 use App\Climate\Climates;
 use App\Household\OneAtATime;
-use App\Models\Batch;
 use App\Models\RoomReading;
 use DateTimeImmutable;
 use Tempesal\Core\Care\Place;
@@ -18,7 +17,7 @@ final readonly class KeepReadings
 {
     private const AT_ONCE = 500;
 
-    public function __construct(private OneAtATime $oneAtATime, private Climates $climates)
+    public function __construct(private OneAtATime $oneAtATime, private Climates $climates, private RipenNotes $ripen)
     {
     }
 
@@ -34,17 +33,7 @@ final readonly class KeepReadings
                 ], $some, $moments));
             }
             $this->climates->forget();
-            self::ripenAnew();
+            ($this->ripen)();
         });
-    }
-
-    /** What was written down of jars was written at another ripeness than was then known. */
-    public static function ripenAnew(): void
-    {
-        foreach (Batch::onShelf()->whereHas('notes')->get() as $batch) {
-            foreach ($batch->notes as $note) {
-                $note->update(['ripened_s' => $batch->ledger($note->happened_at)->state()->ripened]);
-            }
-        }
     }
 }

@@ -10,9 +10,11 @@ use App\Models\Household;
 use App\Models\Ingredient;
 use App\Models\Jar;
 use App\Models\Person;
+use App\Models\Room;
 use App\Models\Salt;
 use App\Pictures\JarPicture;
 use Illuminate\Database\Eloquent\Collection;
+use Tempesal\Core\Care\Place;
 use Tempesal\Core\Formula\Aim;
 use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Intake\TargetPreset;
@@ -76,6 +78,7 @@ final class KitchenView
                 'labelServingGrams' => $ingredient->label_serving_g, 'colour' => $ingredient->colour, 'source' => $ingredient->source,
             ])->values()->all(),
             'holdDowns' => $holdDowns->map(static fn (HoldDown $one): array => ['id' => $one->id, 'name' => $one->name, 'volumeMl' => $one->volume_ml, 'howMany' => $one->how_many])->values()->all(),
+            'places' => array_map(static fn (Place $place): array => ['id' => $place->value, 'label' => $place->label(), 'usualCelsius' => Room::at($place)->usual_celsius], Place::cases()),
             'covers' => Jar::COVERS,
             'allergens' => array_map(static fn (Allergen $one): string => $one->value, Allergen::cases()),
             'tissues' => array_map(static fn (Tissue $one): array => ['id' => $one->value, 'label' => $one->label()], Tissue::cases()),

@@ -11,7 +11,7 @@ use App\Models\Note;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Tempesal\Core\Ferment\OwnTaste;
-use Tempesal\Core\Ledger\Ledger;
+use Tempesal\Core\Ferment\Warmth;
 
 /**
  * What was written down of a batch, and how it stands beside others of its kind.
@@ -68,26 +68,10 @@ final class LogView
             'startedOn' => $household->dateOf($batch->started_at), 'emptiedOn' => $batch->emptied_at === null ? null : $household->dateOf($batch->emptied_at),
             'warmDays' => max(0.0, $batch->started_at->diffInDays($warmUntil)),
             'strengthPercent' => $share === null ? null : $share * 100.0, 'strengthBasis' => $basis->label(),
-            'meanCelsius' => self::meanCelsius($batch->history(), $batch->secondsSinceStart($warmUntil)),
+            'meanCelsius' => Warmth::mean($batch->history(), $batch->secondsSinceStart($warmUntil))?->value,
             'ph' => $batch->notes->last(static fn (Note $note): bool => $note->ph !== null)?->ph,
             'marks' => (object) $marks,
             'tastings' => $batch->notes->filter(static fn (Note $note): bool => $note->marks !== [])->count(),
         ];
-    }
-
-    /** The mean temperature over the time in which it fermented; null where nothing is known of it. */
-    private static function meanCelsius(Ledger $history, float $until): ?float
-    {
-        $sum = $seconds = 0.0;
-        foreach ($history->trail() as $i => $state) {
-            $end = min($until, $history->lines[$i + 1]->at ?? $until);
-            if ($state->bath !== null && $end > $state->clock) {
-                $mean = $state->bath->temperature->mean($state->clock - $state->bath->beganAt, $end - $state->bath->beganAt)->value;
-                $sum += $mean * ($end - $state->clock);
-                $seconds += $end - $state->clock;
-            }
-        }
-
-        return $seconds > 0.0 ? $sum / $seconds : null;
     }
 }

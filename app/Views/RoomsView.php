@@ -15,6 +15,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Tempesal\Core\Care\Place;
 use Tempesal\Core\Ferment\Climate;
+use Tempesal\Core\Ferment\Comfort;
 
 /**
  * How warm the kitchen's places were and are taken to become, and which jars that moves.
@@ -34,11 +35,11 @@ final readonly class RoomsView
 
     /**
      * @param  Collection<int, Batch>  $batches  whole, on the shelf
-     * @return array{rooms: list<array<string, mixed>>}
+     * @return array<string, mixed>
      */
     public function of(Household $household, Collection $batches): array
     {
-        return ['rooms' => array_map(fn (Place $place): array => $this->room($place, $household, $batches->filter(static fn (Batch $batch): bool => $batch->place === $place)), Place::cases())];
+        return ['firm' => ['from' => Comfort::COLD_CELSIUS, 'to' => Comfort::WARM_CELSIUS], 'rooms' => array_map(fn (Place $place): array => $this->room($place, $household, $batches->filter(static fn (Batch $batch): bool => $batch->place === $place)), Place::cases())];
     }
 
     /**

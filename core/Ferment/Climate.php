@@ -77,9 +77,9 @@ final readonly class Climate
     /** The last moment about which more is known than how the room usually is. */
     private function lastSaid(): float
     {
-        $last = $this->readings === [] ? $this->now : max($this->now, $this->readings[count($this->readings) - 1][0] + self::GUESS_S);
+        $read = $this->readings === [] ? $this->now : $this->readings[count($this->readings) - 1][0] + self::GUESS_S;
 
-        return max($last, ...array_map(static fn (array $spell): float => $spell[1], $this->spells), ...[$this->now]);
+        return max([$this->now, $read, ...array_column($this->spells, 1)]);
     }
 
     /** @param  int  $next  the first reading that may lie in this quarter or after it; moved on for the quarters after */

@@ -180,35 +180,37 @@ function door(array $arguments, string $input = ''): array
     return [(int) $process->getExitCode(), $process->getOutput(), $process->getErrorOutput()];
 }
 
-it('computes from a file and from standard input alike', function (): void {
-    $file = 'docs/formats/examples/mash.json';
-    [$code, $fromFile] = door(['compute', $file]);
-    [, $fromInput] = door(['compute', '-'], (string) file_get_contents(dirname(__DIR__, 2) . "/{$file}"));
+it('answers a file and standard input alike', function (
+    string $door,
+    string $file,
+    string $is,
+    Closure $look,
+): void {
+    [$code, $fromFile] = door([$door, $file]);
+    [, $fromInput] = door([$door, '-'], (string) file_get_contents(dirname(__DIR__, 2) . "/{$file}"));
     $answer = json_decode($fromFile, true, 64, JSON_THROW_ON_ERROR);
     expect($code)
         ->toBe(0)
         ->and($fromInput)
         ->toBe($fromFile)
         ->and($answer['tempesal'])
-        ->toBe('batch-result')
-        ->and($answer['batches'][0]['name'])
-        ->toBe('Red chilli mash');
-});
-
-it('plans a week from a file and from standard input alike', function (): void {
-    $file = 'docs/formats/week.json';
-    [$code, $fromFile] = door(['plan', $file]);
-    [, $fromInput] = door(['plan', '-'], (string) file_get_contents(dirname(__DIR__, 2) . "/{$file}"));
-    $answer = json_decode($fromFile, true, 64, JSON_THROW_ON_ERROR);
-    expect($code)
-        ->toBe(0)
-        ->and($fromInput)
-        ->toBe($fromFile)
-        ->and($answer['tempesal'])
-        ->toBe('planned')
-        ->and(array_column($answer['shortfalls'], 'day'))
-        ->toBe([5, 6]);
-});
+        ->toBe($is)
+        ->and($look($answer))
+        ->toBeTrue();
+})->with([
+    'a batch' => [
+        'compute',
+        'docs/formats/examples/mash.json',
+        'batch-result',
+        fn(array $answer): bool => $answer['batches'][0]['name'] === 'Red chilli mash',
+    ],
+    'a week' => [
+        'plan',
+        'docs/formats/week.json',
+        'planned',
+        fn(array $answer): bool => array_column($answer['shortfalls'], 'day') === [5, 6],
+    ],
+]);
 
 it('ends with 2, the path and the reason on standard error, and nothing on standard output', function (
     array $arguments,

@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ChangeRoom;
 use App\Actions\KeepReadings;
 use App\Household\CurrentHousehold;
-use App\Household\OneAtATime;
 use App\Models\Batch;
-use App\Models\Room;
-use App\Models\RoomSpell;
 use App\Views\RoomsView;
 use Carbon\CarbonImmutable;
 use DateTimeImmutable;
@@ -29,7 +27,7 @@ final readonly class RoomController
     /** Letters of a log that are read at once. */
     private const MOST_LETTERS = 2_000_000;
 
-    public function __construct(private CurrentHousehold $current, private RoomsView $view, private OneAtATime $oneAtATime)
+    public function __construct(private CurrentHousehold $current, private RoomsView $view, private ChangeRoom $change)
     {
     }
 
@@ -49,12 +47,7 @@ final readonly class RoomController
             'usualCelsius.*' => 'A place lies between -5 and 45 °C.', 'swingCelsius.*' => 'The warmest hour lies 0 to 15 degrees above the mean.',
             'warmestHour.*' => 'An hour of the day goes from 0 to 23.',
         ]);
-        ($this->oneAtATime)(static function () use ($at, $asked): void {
-            Room::query()->updateOrCreate(['place' => $at->value], [
-                'usual_celsius' => $asked['usualCelsius'], 'swing_celsius' => $asked['swingCelsius'], 'warmest_hour' => $asked['warmestHour'],
-            ]);
-            KeepReadings::ripenAnew();
-        });
+        $this->change->usually($at, (float) $asked['usualCelsius'], (float) $asked['swingCelsius'], (int) $asked['warmestHour']);
 
         return $this->index();
     }
@@ -120,21 +113,14 @@ final readonly class RoomController
         if (CarbonImmutable::parse($asked['fromOn'])->diffInDays(CarbonImmutable::parse($asked['toOn'])) > 120.0) {
             throw ValidationException::withMessages(['toOn' => 'Four months at most. For longer, set how warm the place usually is.']);
         }
-        ($this->oneAtATime)(static function () use ($at, $asked): void {
-            RoomSpell::create(['place' => $at, 'from_on' => $asked['fromOn'], 'to_on' => $asked['toOn'], 'celsius' => $asked['celsius']]);
-            KeepReadings::ripenAnew();
-        });
+        $this->change->expect($at, $asked['fromOn'], $asked['toOn'], (float) $asked['celsius']);
 
         return $this->index()->setStatusCode(201);
     }
 
     public function forget(string $place, string $spell): JsonResponse
     {
-        $one = RoomSpell::query()->where('place', self::place($place)->value)->findOrFail($spell);
-        ($this->oneAtATime)(static function () use ($one): void {
-            $one->delete();
-            KeepReadings::ripenAnew();
-        });
+        $this->change->forget(self::place($place), $spell);
 
         return $this->index();
     }

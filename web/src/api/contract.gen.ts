@@ -1136,6 +1136,11 @@ export interface components {
                 volumeMl: number;
                 howMany: number;
             }[];
+            places: {
+                id: components["schemas"]["Place"];
+                label: string;
+                usualCelsius: number;
+            }[];
             covers: components["schemas"]["Cover"][];
             allergens: string[];
             tissues: {
@@ -1562,6 +1567,11 @@ export interface components {
             celsius: number;
         };
         Rooms: {
+            /** @description Degrees between which a ferment starts well and stays firm. */
+            firm: {
+                from: number;
+                to: number;
+            };
             rooms: {
                 place: components["schemas"]["Place"];
                 label: string;

@@ -43,8 +43,9 @@ export function Calls() {
 
   const count = chores.data?.now.length ?? 0;
   const late = chores.data?.now.filter((chore) => chore.lateDays > 0).length ?? 0;
-  const words =
-    count === 0
+  const words = !chores.data
+    ? 'Looking at the jars'
+    : count === 0
       ? 'No jar asks for anything'
       : `${String(count)} ${count === 1 ? 'thing' : 'things'} to do at the jars${late > 0 ? `, ${String(late)} late` : ''}`;
 

@@ -72,12 +72,7 @@ function side({
   return (
     <>
       <path d="M36 22 h48 v8 q10 4 10 14 v56 q0 8 -8 8 h-52 q-8 0 -8 -8 v-56 q0 -10 10 -14 z" {...GLASS} />
-      <path
-        d={`M27 ${level + 6} h66 v54 q0 7 -7 7 h-52 q-7 0 -7 -7 z`}
-        transform={`translate(0 ${level > 34 ? 0 : 0})`}
-        fill={brine}
-        opacity={0.85}
-      />
+      <path d={`M27 ${level + 6} h66 v54 q0 7 -7 7 h-52 q-7 0 -7 -7 z`} fill={brine} opacity={0.85} />
       <path d={`M30 ${food + 8} h60 v44 q0 5 -6 5 h-48 q-6 0 -6 -5 z`} fill={colour} />
       {[0, 1, 2, 3, 4].map((i) => (
         <path

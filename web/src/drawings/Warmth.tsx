@@ -10,6 +10,8 @@ interface Props {
   course: Point[];
   readings: Point[];
   now: number;
+  /** Degrees between which a ferment starts well and stays firm. */
+  firm: { from: number; to: number };
   label: string;
 }
 
@@ -22,11 +24,8 @@ const RIGHT = 14;
 const TOP = 14;
 const FOOT = 22;
 
-/** The band in which kraut stays firm: 15.5 to 24 °C, that is 60 to 75 °F (USDA Complete Guide to Home Canning, from memory). */
-const FIRM: [number, number] = [15.5, 24];
-
 /** How warm a place was, is, and is taken to become. What was read are dots, what is supposed is dashed. */
-export function Warmth({ course, readings, now, label }: Props) {
+export function Warmth({ course, readings, now, firm, label }: Props) {
   const [frame, width] = useWidth(620);
   const values = [...course, ...readings].map(({ celsius }) => celsius);
   const low = Math.floor(Math.min(...values) - 1.5);
@@ -42,7 +41,7 @@ export function Warmth({ course, readings, now, label }: Props) {
     { length: Math.floor((high - low) / step) + 1 },
     (_, i) => Math.ceil(low / step) * step + i * step,
   ).filter((value) => value <= high);
-  const [from, to] = [Math.max(low, FIRM[0]), Math.min(high, FIRM[1])];
+  const [from, to] = [Math.max(low, firm.from), Math.min(high, firm.to)];
 
   return (
     <div ref={frame}>

@@ -1,6 +1,7 @@
 import { App, Button, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import { answered, api, type Place } from '../api/client';
+import { useKitchen } from '../api/queries';
 import { useChangeRoom } from '../api/tending';
 import type { Logger } from './Instrument';
 import { SimulatedLogger } from './simulated';
@@ -11,6 +12,7 @@ const logger: Logger = simulated;
 /** A room logger that stands in one of the kitchen's places, and is emptied into what is known of it. */
 export function RoomLogger() {
   const { message } = App.useApp();
+  const kitchen = useKitchen();
   const [place, setPlace] = useState<Place>('counter');
   const [mean, setMean] = useState(simulated.mean);
   const keep = useChangeRoom((readings: { at: string; celsius: number }[]) =>
@@ -38,11 +40,7 @@ export function RoomLogger() {
           aria-label="Where the logger stands"
           value={place}
           onChange={setPlace}
-          options={[
-            { value: 'counter' as const, label: 'on the counter' },
-            { value: 'cool' as const, label: 'in the cool place' },
-            { value: 'fridge' as const, label: 'in the fridge' },
-          ]}
+          options={(kitchen.data?.places ?? []).map(({ id, label }) => ({ value: id, label }))}
         />
       </label>
       <label>

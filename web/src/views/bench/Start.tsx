@@ -3,11 +3,8 @@ import dayjs from 'dayjs';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { BenchAnswer } from '../../api/client';
-import { requestKey, useStartBatch } from '../../api/queries';
+import { requestKey, useKitchen, useStartBatch } from '../../api/queries';
 import { fieldsOf, forgetDraft, type Change, type Draft } from './draft';
-
-/** Degrees at which a jar usually stands in each place: common practice, no source. */
-const usualCelsius = { counter: 20, cool: 16, fridge: 4 } as const;
 
 interface Props {
   draft: Draft;
@@ -21,6 +18,7 @@ interface Props {
 /** The last line of the bench: name, place, day, and off it goes. */
 export function Start({ draft, change, name, answer, isReady }: Props) {
   const [key, setKey] = useState(requestKey);
+  const there = useKitchen().data?.places.find(({ id }) => id === draft.place);
   const start = useStartBatch();
   const navigate = useNavigate();
   const { message } = App.useApp();
@@ -77,7 +75,7 @@ export function Start({ draft, change, name, answer, isReady }: Props) {
         />
         <InputNumber
           aria-label="Temperature there"
-          placeholder={String(usualCelsius[draft.place])}
+          placeholder={there === undefined ? '' : String(there.usualCelsius)}
           title="Left open, the jar goes by what is known of the place; a number stays with the jar"
           data-takes="temperature"
           value={draft.roomCelsius}

@@ -2,7 +2,7 @@ import { App, Button, DatePicker, Input, InputNumber } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { answered, api, type LogRead, type Room } from '../../api/client';
+import { answered, api, type LogRead, type Room, type Rooms as RoomsAnswer } from '../../api/client';
 import { useBringLog, useChangeRoom, useRooms } from '../../api/tending';
 import { Field } from '../../app/Field';
 import { KeepDrawer } from '../../app/KeepDrawer';
@@ -20,14 +20,17 @@ export function Rooms() {
     return <PageState query={rooms} />;
   }
 
+  const { firm } = rooms.data;
+
   return (
     <>
       <p className="cupboard-note soft">
         Warm weeks halve the time a jar takes, cold ones double it. What was read counts first, then what you
-        expect, then how the place usually is. The green band, 15.5 to 24 °C, is where kraut stays firm.
+        expect, then how the place usually is. The green band, {firm.from} to {firm.to} °C, is where a ferment
+        starts well and stays firm.
       </p>
       {rooms.data.rooms.map((room) => (
-        <Place key={room.place} room={room} />
+        <Place key={room.place} room={room} firm={firm} />
       ))}
     </>
   );
@@ -35,7 +38,7 @@ export function Rooms() {
 
 type Open = 'usual' | 'spell' | 'log' | null;
 
-function Place({ room }: { room: Room }) {
+function Place({ room, firm }: { room: Room; firm: RoomsAnswer['firm'] }) {
   const [open, setOpen] = useState<Open>(null);
   const close = () => setOpen(null);
 
@@ -57,6 +60,7 @@ function Place({ room }: { room: Room }) {
         course={room.course.map(({ at, celsius }) => ({ at: Date.parse(at), celsius }))}
         readings={room.readings.map(({ at, celsius }) => ({ at: Date.parse(at), celsius }))}
         now={Date.parse(room.now)}
+        firm={firm}
         label={`${names[room.place]}: ${room.nowCelsius.toFixed(1)} °C now, two weeks back and ten days ahead`}
       />
       <div className="room-foot">

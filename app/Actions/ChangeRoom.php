@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Household\OneAtATime;
+use App\Models\Room;
+use App\Models\RoomSpell;
+use Tempesal\Core\Care\Place;
+
+/**
+ * Says how warm a place usually is, or for some days is expected to be.
+ */
+final readonly class ChangeRoom
+{
+    public function __construct(private OneAtATime $oneAtATime, private RipenNotes $ripen)
+    {
+    }
+
+    /** @param  int  $warmestHour  by the kitchen clock */
+    public function usually(Place $place, float $celsius, float $swing, int $warmestHour): void
+    {
+        ($this->oneAtATime)(function () use ($place, $celsius, $swing, $warmestHour): void {
+            Room::query()->updateOrCreate(['place' => $place->value], ['usual_celsius' => $celsius, 'swing_celsius' => $swing, 'warmest_hour' => $warmestHour]);
+            ($this->ripen)();
+        });
+    }
+
+    /** From one day to another, both as YYYY-MM-DD and both included. */
+    public function expect(Place $place, string $fromOn, string $toOn, float $celsius): void
+    {
+        ($this->oneAtATime)(function () use ($place, $fromOn, $toOn, $celsius): void {
+            RoomSpell::create(['place' => $place, 'from_on' => $fromOn, 'to_on' => $toOn, 'celsius' => $celsius]);
+            ($this->ripen)();
+        });
+    }
+
+    public function forget(Place $place, string $spellId): void
+    {
+        ($this->oneAtATime)(function () use ($place, $spellId): void {
+            RoomSpell::query()->where('place', $place->value)->findOrFail($spellId)->delete();
+            ($this->ripen)();
+        });
+    }
+}
