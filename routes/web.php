@@ -19,6 +19,8 @@ use App\Http\Controllers\ScreenController;
 use App\Http\Controllers\ServingController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\StandController;
+use App\Http\Controllers\TimelineController;
+use App\Http\Controllers\WeekController;
 use Illuminate\Support\Facades\Route;
 
 /*
@@ -99,6 +101,17 @@ Route::prefix('api')->group(function (): void {
         Route::get('labels/pdf', [LabelController::class, 'pdf']);
         Route::get('lineage', [LedgerController::class, 'lineage']);
         Route::get('days/{date}', DayController::class);
+        Route::get('weeks/{date}', [WeekController::class, 'show']);
+        Route::post('weeks/{date}/changes', [WeekController::class, 'change']);
+        foreach (['fill', 'clear', 'copy', 'undo', 'redo'] as $step) {
+            Route::post("weeks/{date}/{$step}", [WeekController::class, $step]);
+        }
+        Route::get('timeline', [TimelineController::class, 'show']);
+        Route::get('timeline/shopping', [TimelineController::class, 'shopping']);
+        Route::post('timeline/batches', [TimelineController::class, 'plan']);
+        Route::delete('timeline/batches/{plannedBatch}', [TimelineController::class, 'letBe']);
+        Route::get('rotation', [WeekController::class, 'rotation']);
+        Route::put('rotation', [WeekController::class, 'keepRotation']);
         Route::post('servings', [ServingController::class, 'store']);
         Route::delete('servings/{serving}', [ServingController::class, 'destroy']);
     });

@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Care\Tended;
 use App\Models\Person;
+use App\Models\PlannedServing;
 use App\Models\Serving;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -27,17 +28,22 @@ final readonly class ServePortion
     /**
      * @param  Phase|null  $phase  null: what is usually served from such a batch
      * @param  string  $eatenOn  YYYY-MM-DD, the day the cook means
+     * @param  string|null  $plannedId  the planned serving that is eaten with it
      * @param  string  $requestKey  the same key never serves twice
      */
-    public function __invoke(string $batchId, string $personId, Grams $grams, ?Phase $phase, string $eatenOn, string $requestKey, ?CarbonImmutable $at = null, Way $way = Way::Drained): Serving
+    public function __invoke(string $batchId, string $personId, Grams $grams, ?Phase $phase, string $eatenOn, string $requestKey, ?CarbonImmutable $at = null, Way $way = Way::Drained, ?string $plannedId = null): Serving
     {
-        return DB::transaction(function () use ($batchId, $personId, $grams, $phase, $eatenOn, $requestKey, $at, $way): Serving {
+        return DB::transaction(function () use ($batchId, $personId, $grams, $phase, $eatenOn, $requestKey, $at, $way, $plannedId): Serving {
             $batch = $this->ledger->lock($batchId);
             $served = Serving::query()->where('request_key', $requestKey)->first();
             if ($served !== null) {
                 return $served;
             }
             $person = Person::query()->findOrFail($personId);
+            $planned = $plannedId === null ? null : PlannedServing::query()->where('person_id', $personId)->where('batch_id', $batchId)->findOrFail($plannedId);
+            if ($planned !== null && Serving::query()->where('planned_serving_id', $planned->id)->where('undone_at', null)->exists()) {
+                throw ValidationException::withMessages(['plannedId' => 'That was eaten already.']);
+            }
             $at ??= CarbonImmutable::now();
             $ledger = $batch->ledger($at);
             try {
@@ -59,6 +65,7 @@ final readonly class ServePortion
                 'grams' => $grams->value,
                 ...Serving::sodiumColumns()->write($sodium->band),
                 'undone_at' => null,
+                'planned_serving_id' => $planned?->id,
                 'request_key' => $requestKey,
             ]);
         });

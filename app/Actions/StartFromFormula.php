@@ -9,6 +9,7 @@ use App\Ledger\ReadEntries;
 use App\Models\Batch;
 use App\Models\FormulaVersion;
 use App\Models\Jar;
+use App\Models\PlannedBatch;
 use Carbon\CarbonImmutable;
 use Tempesal\Core\Formula\Formula;
 use Tempesal\Core\Formula\FormulaAnswer;
@@ -26,14 +27,18 @@ final readonly class StartFromFormula
     {
     }
 
-    /** @param  string  $requestKey  the same key never starts a second jar */
-    public function __invoke(FormulaVersion $version, Formula $scaled, ?string $jarId, string $name, string $place, ?CarbonImmutable $startedAt, string $requestKey): Batch
+    /**
+     * @param  string  $requestKey  the same key never starts a second jar
+     * @param  string|null  $plannedBatchId  the plan that it carries out
+     */
+    public function __invoke(FormulaVersion $version, Formula $scaled, ?string $jarId, string $name, string $place, ?CarbonImmutable $startedAt, string $requestKey, ?string $plannedBatchId = null): Batch
     {
-        return ($this->oneAtATime)(function () use ($version, $scaled, $jarId, $name, $place, $startedAt, $requestKey): Batch {
+        return ($this->oneAtATime)(function () use ($version, $scaled, $jarId, $name, $place, $startedAt, $requestKey, $plannedBatchId): Batch {
             $started = Batch::query()->where('request_key', $requestKey)->first();
             if ($started !== null) {
                 return $started;
             }
+            $planned = $plannedBatchId === null ? null : PlannedBatch::query()->where('formula_id', $version->formula_id)->findOrFail($plannedBatchId);
             $jar = $jarId === null ? null : Jar::query()->findOrFail($jarId);
             $answer = FormulaAnswer::of($scaled);
             $lead = collect($answer->lines)->filter(static fn (FormulaLine $line): bool => $line->food !== null && $line->part !== 'water')->sortByDesc('grams')->first();
@@ -51,6 +56,7 @@ final readonly class StartFromFormula
             foreach ($scaled->entries() as $entry) {
                 $this->ledger->append($batch, $at, $entry instanceof Soak && $entry->duration === null && ! $entry->even ? $entry->in($place) : $entry);
             }
+            $planned?->update(['batch_id' => $batch->id]);
 
             return $batch;
         });

@@ -7,6 +7,7 @@ namespace App\Calendar;
 use App\Care\Tended;
 use App\Models\Batch;
 use App\Models\Household;
+use App\Models\PlannedBatch;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Sabre\VObject\Component\VCalendar;
@@ -23,8 +24,11 @@ final class ChoreCalendar
 
     private const TAKES_MINUTES = 15;
 
-    /** @param  Collection<int, Batch>  $batches  whole, on the shelf */
-    public static function of(Household $household, Collection $batches): string
+    /**
+     * @param  Collection<int, Batch>  $batches  whole, on the shelf
+     * @param  Collection<int, PlannedBatch>  $planned  to be started
+     */
+    public static function of(Household $household, Collection $batches, Collection $planned): string
     {
         $calendar = new VCalendar([
             'PRODID' => '-//Tempesal//Chores//EN',
@@ -37,8 +41,33 @@ final class ChoreCalendar
                 self::event($calendar, $tended, $due);
             }
         }
+        foreach ($planned as $one) {
+            self::toStart($calendar, $one, $household->today());
+        }
 
         return $calendar->serialize();
+    }
+
+    private static function toStart(VCalendar $calendar, PlannedBatch $planned, string $today): void
+    {
+        $on = CarbonImmutable::parse(max($today, $planned->start_on));
+        $event = $calendar->createComponent('VEVENT', [
+            'UID' => "{$planned->id}-start@tempesal",
+            'DTSTAMP' => CarbonImmutable::now('UTC')->toDateTime(),
+            'SUMMARY' => "Start: {$planned->formula->name}, {$planned->jar->name}",
+            'DESCRIPTION' => 'Start it by this day, so that there is no day without.',
+            'URL' => self::address("/formulas/{$planned->formula_id}?by=jar&jarId={$planned->jar_id}&planned={$planned->id}"),
+            'TRANSP' => 'TRANSPARENT',
+            'CATEGORIES' => 'Kitchen',
+        ]);
+        $calendar->add($event);
+        $event->add('DTSTART', $on->format('Ymd'), ['VALUE' => 'DATE']);
+        $event->add('DTEND', $on->addDay()->format('Ymd'), ['VALUE' => 'DATE']);
+    }
+
+    private static function address(string $path): string
+    {
+        return rtrim((string) config('app.url'), '/').$path;
     }
 
     private static function event(VCalendar $calendar, Tended $tended, Due $due): void
@@ -52,7 +81,7 @@ final class ChoreCalendar
             'DTSTAMP' => CarbonImmutable::now('UTC')->toDateTime(),
             'SUMMARY' => "{$tended->batch->name}: {$task->text()}",
             'DESCRIPTION' => $late > 0 ? $task->whenLate($late) : $task->text(),
-            'URL' => rtrim((string) config('app.url'), '/')."/shelf/{$tended->batch->id}",
+            'URL' => self::address("/shelf/{$tended->batch->id}"),
             'TRANSP' => 'TRANSPARENT',
             'CATEGORIES' => 'Kitchen',
         ]);

@@ -12,6 +12,7 @@ use App\Models\Note;
 use Carbon\CarbonImmutable;
 use Tempesal\Core\Care\Due;
 use Tempesal\Core\Care\Gate;
+use Tempesal\Core\Care\Keeping;
 use Tempesal\Core\Care\Place;
 use Tempesal\Core\Care\Purpose;
 use Tempesal\Core\Care\Stand;
@@ -138,6 +139,27 @@ final readonly class Tended
         return $on === null ? null : Household::daysBetween($on, $this->household->today());
     }
 
+    /** Days from today until it is ready, negative when it is since; null when it never is where it stands. */
+    public function readyIn(): ?int
+    {
+        if ($this->outlook === null) {
+            return 0;
+        }
+        $since = $this->daysSince($this->outlook->ready);
+
+        return $since === null ? null : -$since;
+    }
+
+    /** Days from today for which it keeps, if it goes into the fridge when it is ready; null when it never is ready. */
+    public function keepsFor(): ?int
+    {
+        $chilled = self::chilledAt($this->batch);
+        $from = $chilled === null ? max(0, $this->readyIn() ?? PHP_INT_MAX)
+            : Household::daysBetween($this->household->today(), $this->household->dateOf($chilled));
+
+        return $from === PHP_INT_MAX ? null : $from + Keeping::days($this->batch->method, $this->hasEgg, $this->hasGarlicInOil);
+    }
+
     /** The last reading of its acid. */
     public function reading(): ?Note
     {
@@ -166,14 +188,19 @@ final readonly class Tended
             : ExpectedAcid::after($reading->ph, max(0.0, $this->state->ripened - $reading->ripened_s), $strength);
     }
 
+    /** Whether the last check said that nothing is to be eaten from it, or not yet. */
+    public function isSpokenAgainst(): bool
+    {
+        return in_array(self::lastCheck($this->batch)?->verdict, [Verdict::Wait, Verdict::DoNotEat], true);
+    }
+
     public function gate(Purpose $purpose): Gate
     {
         $reading = $this->standingReading();
-        $check = $this->batch->notes->last(static fn (Note $note): bool => $note->verdict !== null);
 
         return Gate::of(
             $purpose, $reading?->ph, $reading === null ? null : Household::daysBetween($this->household->dateOf($reading->happened_at), $this->household->today()),
-            $this->hasEgg, $this->hasGarlicInOil, $this->state->live, in_array($check?->verdict, [Verdict::Wait, Verdict::DoNotEat], true),
+            $this->hasEgg, $this->hasGarlicInOil, $this->state->live, $this->isSpokenAgainst(),
         );
     }
 
@@ -211,10 +238,15 @@ final readonly class Tended
         return $place === Place::Fridge ? $since : null;
     }
 
+    private static function lastCheck(Batch $batch): ?Note
+    {
+        return $batch->notes->last(static fn (Note $note): bool => $note->verdict !== null);
+    }
+
     /** The last check, where it said that the jar is not to be eaten. */
     private static function condemnation(Batch $batch): ?Note
     {
-        $last = $batch->notes->last(static fn (Note $note): bool => $note->verdict !== null);
+        $last = self::lastCheck($batch);
 
         return $last?->verdict === Verdict::DoNotEat ? $last : null;
     }

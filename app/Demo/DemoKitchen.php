@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Demo;
 
 use App\Actions\CalibrateSpoon;
+use App\Actions\ChangeWeek;
 use App\Actions\EmptyJar;
 use App\Actions\KeepPhoto;
 use App\Actions\KeepReadings;
+use App\Actions\KeepRotation;
 use App\Actions\OpenKitchen;
+use App\Actions\PlanBatch;
 use App\Actions\SaveFood;
 use App\Actions\ServePortion;
 use App\Actions\StandJar;
@@ -24,8 +27,12 @@ use App\Models\Ingredient;
 use App\Models\Jar;
 use App\Models\Person;
 use App\Models\RoomSpell;
+use App\Models\RotationLine;
 use App\Models\Salt;
+use App\Week\KitchenWeek;
+use App\Week\Planning;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
@@ -34,6 +41,7 @@ use Tempesal\Core\Care\Task;
 use Tempesal\Core\Check\Sign;
 use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Intake\TargetPreset;
+use Tempesal\Core\Intake\Way;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\SpoonSystem;
 use Tempesal\Core\Measure\VolumeUnit;
@@ -56,6 +64,9 @@ final class DemoKitchen
         private readonly EmptyJar $empty,
         private readonly WriteNote $writeNote,
         private readonly KeepReadings $keepReadings,
+        private readonly KeepRotation $keepRotation,
+        private readonly ChangeWeek $changeWeek,
+        private readonly PlanBatch $planBatch,
         private readonly CurrentHousehold $current,
     ) {
     }
@@ -161,6 +172,48 @@ final class DemoKitchen
                 CarbonImmutable::now()->subDays($daysAgo),
             );
         }
+        $this->comesRound($household, ['dry_salting' => [$kraut, $red], 'carrots' => [$carrots], 'spears' => [$spears]]);
+        $this->plans($household, $red, $people);
+    }
+
+    /** @param  array<string, list<Batch>>  $like  batches that count as a line of the rotation */
+    private function comesRound(Household $household, array $like): void
+    {
+        $line = static fn (string $name, string $formula, array $batches, array $weekdays, float $times, array $months = []): array => [
+            'id' => null, 'name' => $name, 'formula_id' => Formula::query()->where('key', $formula)->firstOrFail()->id,
+            'likenesses' => array_map(static fn (Batch $batch): string => $batch->likeness, $batches), 'weekdays' => $weekdays, 'times_a_week' => $times, 'months' => $months,
+        ];
+        ($this->keepRotation)([
+            $line('Kraut', 'caraway-kraut', $like['dry_salting'], [1, 4], 2.0),
+            $line('Kimchi', 'kimchi-dry-salted', [], [], 2.0),
+            $line('Carrot sticks', 'carrot-sticks', $like['carrots'], [], 2.0),
+            $line('Half-sours', 'half-sours', $like['spears'], [6], 1.0, [6, 7, 8, 9, 10]),
+            $line('Pink onions', 'red-onions', [], [], 1.0),
+        ], Planning::of(['hasNew' => true]));
+    }
+
+    /**
+     * Last week as it was meant, this week and the next as the planner has them, and a batch to start the day after tomorrow.
+     *
+     * @param  Collection<array-key, Person>  $people
+     */
+    private function plans(Household $household, Batch $red, Collection $people): void
+    {
+        $monday = CarbonImmutable::parse(KitchenWeek::firstDayOf($household, 'today'));
+        $meant = [];
+        foreach ([1, 3, 5] as $day) {
+            foreach ($people as $person) {
+                $meant[] = ['personId' => $person->id, 'batchId' => $red->id, 'date' => $monday->subDays(7 - $day)->toDateString(), 'grams' => $person->usual_serving_g, 'way' => Way::Drained, 'isLocked' => false];
+            }
+        }
+        ($this->changeWeek)($monday->subDays(7)->toDateString(), $meant, [], 'red kraut three times', (string) Str::ulid());
+        $this->changeWeek->fill($monday->toDateString(), false, (string) Str::ulid());
+        $this->changeWeek->fill($monday->addDays(7)->toDateString(), false, (string) Str::ulid());
+        $line = RotationLine::query()->where('name', 'Carrot sticks')->firstOrFail();
+        ($this->planBatch)(
+            (string) $line->formula_id, $line->id, Jar::query()->where('name', 'Quart jar')->firstOrFail()->id,
+            CarbonImmutable::parse($household->today())->addDays(2)->toDateString(), 1.0, (string) Str::ulid(),
+        );
     }
 
     /** A logger on the counter, a thermometer in the cool place, and a warm weekend to come. */

@@ -24,6 +24,7 @@ use Tempesal\Core\Measure\SpoonSystem;
  * @property string $quiet_from
  * @property string $quiet_to
  * @property Aim $aim
+ * @property array<string, mixed> $planning
  */
 final class Household extends Model
 {
@@ -56,6 +57,6 @@ final class Household extends Model
 
     protected function casts(): array
     {
-        return ['spoon_system' => SpoonSystem::class, 'is_demo' => 'boolean', 'week_start' => 'integer', 'aim' => Aim::class];
+        return ['spoon_system' => SpoonSystem::class, 'is_demo' => 'boolean', 'week_start' => 'integer', 'aim' => Aim::class, 'planning' => 'array'];
     }
 }

@@ -21,6 +21,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property float $usual_serving_g
  * @property float $usual_condiment_g
  * @property int $live_goal
+ * @property bool $limit_is_hard
  * @property list<string> $allergens
  * @property list<string> $dislikes
  * @property Collection<int, RestOfDiet> $restOfDiet
@@ -59,6 +60,6 @@ final class Person extends Model
 
     protected function casts(): array
     {
-        return ['target_sodium_mg' => 'integer', 'usual_serving_g' => 'float', 'usual_condiment_g' => 'float', 'position' => 'integer', 'live_goal' => 'integer', 'allergens' => 'array', 'dislikes' => 'array'];
+        return ['target_sodium_mg' => 'integer', 'usual_serving_g' => 'float', 'usual_condiment_g' => 'float', 'position' => 'integer', 'live_goal' => 'integer', 'limit_is_hard' => 'boolean', 'allergens' => 'array', 'dislikes' => 'array'];
     }
 }

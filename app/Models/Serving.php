@@ -19,6 +19,7 @@ use Tempesal\Core\Ledger\Phase;
  * @property string $batch_id
  * @property string $batch_entry_id
  * @property string $eaten_on
+ * @property string|null $planned_serving_id
  * @property Phase $phase
  * @property float $grams
  * @property CarbonImmutable|null $undone_at

@@ -7,6 +7,7 @@ namespace App\Views;
 use App\Care\Tended;
 use App\Models\Batch;
 use App\Models\Household;
+use App\Models\PlannedBatch;
 use App\Pictures\JarPicture;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
@@ -22,9 +23,10 @@ final class ChoresView
 
     /**
      * @param  Collection<int, Batch>  $batches  whole, on the shelf
+     * @param  Collection<int, PlannedBatch>  $planned  to be started
      * @return array<string, mixed>
      */
-    public static function of(Household $household, Collection $batches): array
+    public static function of(Household $household, Collection $batches, Collection $planned): array
     {
         $now = $soon = [];
         foreach ($batches as $batch) {
@@ -48,6 +50,10 @@ final class ChoresView
             'isQuiet' => $household->quietHours()->cover(CarbonImmutable::now($household->time_zone)->toDateTimeImmutable()),
             'now' => $now,
             'soon' => $soon,
+            'toStart' => $planned->map(static fn (PlannedBatch $one): array => [
+                'id' => $one->id, 'formulaId' => $one->formula_id, 'name' => $one->formula->name, 'jarId' => $one->jar_id, 'jarName' => $one->jar->name,
+                'startOn' => $one->start_on, 'lateDays' => Household::daysBetween($one->start_on, $household->today()),
+            ])->where('lateDays', '>=', -self::AHEAD_DAYS)->values()->all(),
         ];
     }
 

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Views;
 
+use App\Care\Tended;
 use App\Models\Batch;
 use App\Models\Household;
 use App\Models\Person;
+use App\Models\PlannedServing;
 use App\Models\Serving;
 use Illuminate\Database\Eloquent\Collection;
 use Tempesal\Core\Intake\SodiumDay;
+use Tempesal\Core\Measure\Grams;
 
 /**
  * One day: each person's salt line, and the jars at hand.
@@ -19,18 +22,42 @@ final class DayView
     /**
      * @param  Collection<int, Person>  $people
      * @param  Collection<int, Serving>  $servings  of that day, not undone
+     * @param  Collection<int, PlannedServing>  $planned  for that day, not eaten yet
      * @param  Collection<int, Batch>  $batches  at hand
      * @return array<string, mixed>
      */
-    public static function of(string $date, Household $household, Collection $people, Collection $servings, Collection $batches): array
+    public static function of(string $date, Household $household, Collection $people, Collection $servings, Collection $planned, Collection $batches): array
     {
         return [
             'date' => $date,
             'today' => $household->today(),
-            'people' => $people->map(static fn (Person $person): array => self::person(
-                $person, $date, $servings->where('person_id', $person->id),
-            ))->values()->all(),
+            'people' => $people->map(static fn (Person $person): array => [
+                ...self::person($person, $date, $servings->where('person_id', $person->id)),
+                'planned' => $planned->where('person_id', $person->id)
+                    ->map(static fn (PlannedServing $one): array => self::planned($one, $batches->firstWhere('id', $one->batch_id)))->values()->all(),
+            ])->values()->all(),
             'jars' => $batches->map(static fn (Batch $batch): array => BatchView::atHand($batch, $household, $people))->values()->all(),
+        ];
+    }
+
+    /**
+     * @param  Batch|null  $batch  null when it is no longer on the shelf
+     * @return array<string, mixed>
+     */
+    private static function planned(PlannedServing $planned, ?Batch $batch): array
+    {
+        $sodium = null;
+        if ($batch !== null) {
+            $ledger = $batch->ledger();
+            $phase = Tended::servedPhase($batch, $ledger->state());
+            $grams = Grams::of($planned->grams);
+            $sodium = $ledger->servingsLeft($phase, $grams) > 0 ? $ledger->serving($planned->way->plate($phase, $grams))->band : null;
+        }
+
+        return [
+            'id' => $planned->id, 'batchId' => $planned->batch_id, 'batchName' => $planned->batch->name, 'colour' => $planned->batch->colour,
+            'grams' => $planned->grams, 'way' => $planned->way->value, 'wayLabel' => $planned->way->label(),
+            'sodium' => $sodium === null ? null : Shown::sodium($sodium),
         ];
     }
 

@@ -62,6 +62,7 @@ function plausibleBody(): array
         'usualServingGrams' => 30,
         'usualCondimentGrams' => 5,
         'liveGoal' => 1,
+        'limitIsHard' => false,
         'targetMg' => 1500,
         'restOfDietMg' => array_fill(1, 7, 900),
         'allergens' => [],

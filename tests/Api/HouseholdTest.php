@@ -113,7 +113,43 @@ beforeEach(function (): void {
         'requestKey' => (string) Str::ulid(),
     ])->assertCreated();
     $this->postJson('/api/calendar')->assertCreated();
+    $formula = Formula::query()->first()->id;
+    $this->putJson('/api/rotation', [
+        'lines' => [
+            [
+                'name' => 'Carrots',
+                'formulaId' => $formula,
+                'likenesses' => [],
+                'weekdays' => [1],
+                'timesAWeek' => 1,
+                'months' => [],
+            ],
+        ],
+        'perDay' => 3,
+        'hasNew' => false,
+        'weights' => ['short' => 100],
+    ])->assertOk();
+    $planned = $this->postJson('/api/timeline/batches', [
+        'formulaId' => $formula,
+        'jarId' => $kitchen['jars'][0]['id'],
+        'startOn' => now()->toDateString(),
+        'share' => 1,
+        'requestKey' => (string) Str::ulid(),
+    ])->assertCreated();
+    $this->postJson('/api/weeks/today/changes', [
+        'put' => [
+            [
+                'personId' => $kitchen['people'][0]['id'],
+                'batchId' => $batch['id'],
+                'date' => now()->toDateString(),
+            ],
+        ],
+        'remove' => [],
+        'what' => 'carrots',
+        'requestKey' => (string) Str::ulid(),
+    ])->assertOk();
     $this->mine = [
+        'plannedBatch' => $planned->json('id'),
         'note' => $note->json('id'),
         'mark' => $mark->json('marks.0'),
         'place' => 'counter',
@@ -213,6 +249,47 @@ it('takes nothing of a neighbour\'s inside a request', function (Closure $ask): 
             'personId' => $this->getJson('/api/kitchen')->json('people.0.id'),
             'amount' => '20 g',
             'requestKey' => (string) Str::ulid(),
+        ]),
+    ],
+    'their jar in our week' => [
+        fn(array $theirs) => $this->postJson('/api/weeks/today/changes', [
+            'put' => [
+                [
+                    'personId' => $this->getJson('/api/kitchen')->json('people.0.id'),
+                    'batchId' => $theirs['batch'],
+                    'date' => now()->toDateString(),
+                    'grams' => 20,
+                ],
+            ],
+            'remove' => [],
+            'what' => 'carrots',
+            'requestKey' => (string) Str::ulid(),
+        ]),
+    ],
+    'their jar for a planned batch' => [
+        fn(array $theirs) => $this->postJson('/api/timeline/batches', [
+            'formulaId' => Formula::query()->first()->id,
+            'jarId' => $theirs['jar'],
+            'startOn' => now()->toDateString(),
+            'share' => 1,
+            'requestKey' => (string) Str::ulid(),
+        ]),
+    ],
+    'their formula in our rotation' => [
+        fn(array $theirs) => $this->putJson('/api/rotation', [
+            'lines' => [
+                [
+                    'name' => 'Borrowed',
+                    'formulaId' => $theirs['formula'],
+                    'likenesses' => [],
+                    'weekdays' => [],
+                    'timesAWeek' => 1,
+                    'months' => [],
+                ],
+            ],
+            'perDay' => 3,
+            'hasNew' => false,
+            'weights' => ['short' => 100],
         ]),
     ],
     'a serving for their eater' => [

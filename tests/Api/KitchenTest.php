@@ -18,6 +18,7 @@ beforeEach(function (): void {
         'usualServingGrams' => 35,
         'usualCondimentGrams' => 8,
         'liveGoal' => 2,
+        'limitIsHard' => false,
         'restOfDietMg' => array_fill(1, 7, 1000),
         'allergens' => ['fish', 'milk'],
         'dislikes' => ['garlic'],
@@ -130,6 +131,7 @@ it('seats someone at the table and knows their limit, dislikes and portions', fu
     expect($cleo)->toMatchArray([
         'targetMg' => 1700,
         'liveGoal' => 2,
+        'limitIsHard' => false,
         'allergens' => ['fish', 'milk'],
         'dislikes' => ['garlic'],
     ]);

@@ -4,7 +4,9 @@ import { barriers, choose, csrf, enterDemo, expect, signIn, signInByHand, test, 
 /** Every room that can be walked into without naming a jar or a formula. */
 const rooms = [
   '/today',
+  '/week',
   '/shelf',
+  '/shelf/ahead',
   '/bench',
   '/formulas',
   '/formulas/bring',

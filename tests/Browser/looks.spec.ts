@@ -5,7 +5,9 @@ import { barriers, choose, enterDemo, expect, signIn, test, visit } from './kitc
  */
 const rooms = [
   '/today',
+  '/week',
   '/shelf',
+  '/shelf/ahead',
   '/bench',
   '/formulas',
   '/kitchen',

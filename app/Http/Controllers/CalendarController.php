@@ -10,6 +10,7 @@ use App\Household\OneAtATime;
 use App\Models\Batch;
 use App\Models\CalendarLink;
 use App\Models\Household;
+use App\Models\PlannedBatch;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -72,7 +73,7 @@ final readonly class CalendarController
 
     private static function calendar(Household $household): Response
     {
-        return (new Response(ChoreCalendar::of($household, Batch::onShelf()->orderBy('started_at')->get())))
+        return (new Response(ChoreCalendar::of($household, Batch::onShelf()->orderBy('started_at')->get(), PlannedBatch::toStart())))
             ->header('Content-Type', 'text/calendar; charset=utf-8')->header('Cache-Control', 'private, max-age=300');
     }
 }

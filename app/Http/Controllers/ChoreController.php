@@ -8,6 +8,7 @@ use App\Actions\MarkChores;
 use App\Household\CurrentHousehold;
 use App\Models\Batch;
 use App\Models\ChoreMark;
+use App\Models\PlannedBatch;
 use App\Views\ChoresView;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
@@ -26,7 +27,7 @@ final readonly class ChoreController
 
     public function index(): JsonResponse
     {
-        return new JsonResponse(ChoresView::of($this->current->get(), Batch::onShelf()->orderBy('started_at')->get()));
+        return new JsonResponse(ChoresView::of($this->current->get(), Batch::onShelf()->orderBy('started_at')->get(), PlannedBatch::toStart()));
     }
 
     /** Done, or with "until" put off. */

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Household\CurrentHousehold;
 use App\Models\Batch;
 use App\Models\Person;
+use App\Models\PlannedServing;
 use App\Models\Serving;
 use App\Views\DayView;
 use Carbon\CarbonImmutable;
@@ -32,6 +33,7 @@ final class DayController
             $current->get(),
             Person::atTable(),
             Serving::query()->with(['person', 'batch'])->where('eaten_on', $date)->whereNull('undone_at')->oldest()->get(),
+            PlannedServing::open($date, $date),
             Batch::onShelf()->orderBy('started_at')->get(),
         ));
     }

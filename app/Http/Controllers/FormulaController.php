@@ -119,7 +119,7 @@ final readonly class FormulaController
         [$scaled] = $this->scale->apply(StartFromFormula::read($version), $request);
         $batch = $start(
             $version, $scaled, $request->jarId(), $request->string('name')->trim()->value(), $request->string('place')->value(),
-            $request->startedAt(), $request->string('requestKey')->value(),
+            $request->startedAt(), $request->string('requestKey')->value(), $request->filled('plannedBatchId') ? $request->string('plannedBatchId')->value() : null,
         );
 
         return $batches->show($batch->id, new Request)->setStatusCode(201);

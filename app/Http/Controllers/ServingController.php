@@ -25,6 +25,7 @@ final class ServingController
             $request->eatenOn(),
             $request->string('requestKey')->value(),
             way: $request->way(),
+            plannedId: $request->filled('plannedId') ? $request->string('plannedId')->value() : null,
         );
 
         return new JsonResponse(ServingView::of($serving->load(['person', 'batch'])), 201);

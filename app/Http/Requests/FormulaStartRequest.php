@@ -21,6 +21,7 @@ final class FormulaStartRequest extends FormRequest
             ...Scale::rules(),
             ...$this->jarRules(),
             'version' => ['nullable', 'integer', 'min:1'],
+            'plannedBatchId' => ['nullable', 'string', 'max:26'],
             'intoJarId' => ['nullable', 'string', 'max:26'],
         ];
     }

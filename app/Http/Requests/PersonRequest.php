@@ -25,6 +25,7 @@ final class PersonRequest extends FormRequest
             'usualServingGrams' => ['required', 'numeric', 'min:1', 'max:1000'],
             'usualCondimentGrams' => ['required', 'numeric', 'min:1', 'max:500'],
             'liveGoal' => ['required', 'integer', 'min:0', 'max:20'],
+            'limitIsHard' => ['required', 'boolean'],
             'restOfDietMg' => ['required', 'array:1,2,3,4,5,6,7', 'size:7'],
             'restOfDietMg.*' => ['integer', 'min:0', 'max:10000'],
             'allergens' => ['present', 'array', 'max:20'],
@@ -43,6 +44,7 @@ final class PersonRequest extends FormRequest
             'usualServingGrams.*' => 'A usual portion lies between 1 and 1000 g.',
             'usualCondimentGrams.*' => 'A usual spoon lies between 1 and 500 g.',
             'liveGoal.*' => 'Between 0 and 20 live servings a day.',
+            'limitIsHard.*' => 'Say whether a plan may pass the limit.',
             'restOfDietMg.*' => 'The rest of the diet lies between 0 and 10000 mg of sodium, for each day of the week.',
             'allergens.*' => 'That is not an allergen Tempesal keeps track of.',
         ];
@@ -59,7 +61,7 @@ final class PersonRequest extends FormRequest
             'target_sodium_mg' => $preset?->milligrams() ?? $this->integer('targetMg'),
             'target_source' => $preset?->source() ?? ($source === '' ? 'A number of your own' : $source),
             'usual_serving_g' => $this->float('usualServingGrams'), 'usual_condiment_g' => $this->float('usualCondimentGrams'),
-            'live_goal' => $this->integer('liveGoal'),
+            'live_goal' => $this->integer('liveGoal'), 'limit_is_hard' => $this->boolean('limitIsHard'),
             'allergens' => array_values(array_unique((array) $this->validated('allergens'))),
             'dislikes' => array_values(array_unique((array) $this->validated('dislikes'))),
         ];

@@ -31,6 +31,7 @@ final class ServeRequest extends FormRequest
             'phase' => ['nullable', 'string', Rule::enum(Phase::class)],
             'way' => ['nullable', 'string', Rule::enum(Way::class)],
             'eatenOn' => ['nullable', 'string', 'date_format:Y-m-d'],
+            'plannedId' => ['nullable', 'string', 'max:26'],
             'requestKey' => ['required', 'string', 'ulid'],
         ];
     }

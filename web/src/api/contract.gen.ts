@@ -996,6 +996,205 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/weeks/{date}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readWeek"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/weeks/{date}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Servings come and go in one step that can be undone. One that is changed goes and comes. */
+        post: operations["changeWeek"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/weeks/{date}/fill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description The planner's week around what is locked or was altered by hand, or with "rest" around all that is there. */
+        post: operations["fillWeek"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/weeks/{date}/clear": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description What is not locked and still to come goes. */
+        post: operations["clearWeek"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/weeks/{date}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description What was planned in the week before, once more. */
+        post: operations["copyWeek"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/weeks/{date}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Takes the last change of the week back. */
+        post: operations["undoWeek"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/weeks/{date}/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Makes the change that was taken back once more. */
+        post: operations["redoWeek"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/timeline": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The weeks ahead; with "jarId" as with one more jar of that size, with "warmer" as in a warmer kitchen. */
+        get: operations["readTimeline"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/timeline/shopping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readShopping"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/timeline/batches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["planBatch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/timeline/batches/{plannedBatch}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["letPlannedBatchBe"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rotation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readRotation"];
+        put: operations["keepRotation"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/servings": {
         parameters: {
             query?: never;
@@ -1152,6 +1351,8 @@ export interface components {
             people: {
                 usualCondimentGrams: number;
                 liveGoal: number;
+                /** @description Whether a plan may never pass the target. */
+                limitIsHard: boolean;
                 allergens: string[];
                 dislikes: string[];
                 /** @description Milligrams by ISO weekday. */
@@ -1558,6 +1759,18 @@ export interface components {
             /** @description Whether the kitchen is not to be called now. */
             isQuiet: boolean;
             now: components["schemas"]["Chore"][];
+            /** @description Batches that were planned for today, the days before, or the next seven. */
+            toStart: {
+                id: string;
+                formulaId: string;
+                name: string;
+                jarId: string;
+                jarName: string;
+                /** Format: date */
+                startOn: string;
+                /** @description Below 0 while its day is to come. */
+                lateDays: number;
+            }[];
             /** @description In the next seven days. */
             soon: components["schemas"]["Chore"][];
         };
@@ -1644,6 +1857,7 @@ export interface components {
             usualServingGrams: number;
             usualCondimentGrams: number;
             liveGoal: number;
+            limitIsHard: boolean;
             restOfDietMg: {
                 [key: string]: number;
             };
@@ -2017,13 +2231,309 @@ export interface components {
                 ferments: components["schemas"]["Sodium"];
                 marginMg: number;
                 servings: components["schemas"]["Serving"][];
+                /** @description What is meant for them on that day and was not eaten yet. */
+                planned: {
+                    id: string;
+                    batchId: string;
+                    batchName: string;
+                    colour: string;
+                    grams: number;
+                    way: components["schemas"]["Way"];
+                    wayLabel: string;
+                    /** @description Null when the jar holds less than that. */
+                    sodium: components["schemas"]["Sodium"] | null;
+                }[];
             }[];
             jars: (components["schemas"]["ShelfBatch"] & {
                 portions: components["schemas"]["Portion"][];
             })[];
         };
+        MeantServing: {
+            personId: string;
+            batchId: string;
+            /** Format: date */
+            date: string;
+            /** @description Left out: what the person usually takes. */
+            grams?: number | null;
+            way?: components["schemas"]["Way"] | null;
+            isLocked?: boolean | null;
+        };
+        Week: {
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            today: string;
+            /**
+             * Format: date
+             * @description The first day of the week before.
+             */
+            before: string;
+            /** Format: date */
+            after: string;
+            dates: string[];
+            perDay: number;
+            /** @description The change that would be taken back. */
+            undo: string | null;
+            redo: string | null;
+            people: {
+                id: string;
+                name: string;
+                targetMg: number;
+                isHard: boolean;
+                liveGoal: number;
+                /** @description Kinds of ferment eaten and planned in the week. */
+                kinds: number;
+                days: {
+                    /** Format: date */
+                    date: string;
+                    restMg: number;
+                    ferments: components["schemas"]["Sodium"];
+                    marginMg: number;
+                    /** @description Live servings, eaten and planned. */
+                    live: number;
+                    eaten: {
+                        id: string;
+                        batchId: string;
+                        name: string;
+                        colour: string;
+                        grams: number;
+                        milligrams: number;
+                    }[];
+                }[];
+            }[];
+            jars: {
+                id: string;
+                name: string;
+                colour: string;
+                place: components["schemas"]["Place"];
+                jar: components["schemas"]["JarPicture"] | null;
+                isLive: boolean;
+                /** @description Of what is served from it. */
+                grams: number;
+                /** @description Grams at the end of each day; negative when more is planned than it holds. */
+                left: number[];
+                /** Format: date */
+                shortOn: string | null;
+                /** Format: date */
+                readyOn: string | null;
+                /** @description Why nobody eats from it. */
+                closed: string | null;
+                portions: {
+                    personId: string;
+                    grams: number;
+                    notFor: string | null;
+                    days: {
+                        milligrams: number;
+                        /** @description What speaks against it on that day. */
+                        objection: string | null;
+                    }[];
+                }[];
+                ways: {
+                    way: components["schemas"]["Way"];
+                    label: string;
+                }[];
+            }[];
+            /** @description What is planned and was not eaten. */
+            servings: {
+                id: string;
+                personId: string;
+                /** Format: date */
+                date: string;
+                batchId: string;
+                name: string;
+                grams: number;
+                way: components["schemas"]["Way"];
+                wayLabel: string;
+                sodium: components["schemas"]["Sodium"];
+                isLocked: boolean;
+                isLive: boolean;
+                /** @description Whether its day is over. */
+                isOver: boolean;
+            }[];
+            conflicts: {
+                code: string;
+                text: string;
+                personId: string | null;
+                /** Format: date */
+                date: string | null;
+                batchId: string | null;
+                servings: string[];
+                levers: {
+                    kind: string;
+                    text: string;
+                    savesMg: number;
+                    isEnough: boolean;
+                    servingId: string;
+                    instead: components["schemas"]["MeantServing"] | null;
+                }[];
+            }[];
+        };
+        RotationLine: {
+            id?: string | null;
+            name: string;
+            formulaId: string | null;
+            /** @description Of the batches that count as it. */
+            likenesses: string[];
+            weekdays: number[];
+            timesAWeek: number;
+            /** @description In which it is made; none means all year. */
+            months: number[];
+        };
+        RotationFields: {
+            lines: components["schemas"]["RotationLine"][];
+            perDay: number;
+            hasNew: boolean;
+            weights: {
+                [key: string]: number;
+            };
+        };
+        Rotation: components["schemas"]["RotationFields"] & {
+            weekStart: number;
+            formulas: {
+                id: string;
+                name: string;
+            }[];
+            /** @description Kinds of batches that this kitchen has made. */
+            kinds: {
+                likeness: string;
+                name: string;
+            }[];
+        };
+        Timeline: {
+            /** Format: date */
+            today: string;
+            days: number;
+            dates: string[];
+            /** @description Days without any of what comes round. */
+            gapDays: number;
+            /** @description The same without what is asked for. */
+            gapDaysAsItIs: number;
+            jars: {
+                id: string;
+                name: string;
+                howMany: number;
+            }[];
+            lanes: {
+                id: string;
+                jarName: string;
+                lots: components["schemas"]["Lot"][];
+            }[];
+            kinds: {
+                id: string;
+                name: string;
+                colour: string;
+                gramsAWeek: number;
+                /** @description Until it is ready, started today. */
+                leadDays: number | null;
+                /**
+                 * Format: date
+                 * @description As things stand.
+                 */
+                runsOutOn: string | null;
+                /** Format: date */
+                startBy: string | null;
+                /** @description Whether nothing started today would be ready in time. */
+                isTooLate: boolean;
+                months: number[];
+                isInSeason: boolean;
+                /** @description Grams that are ready at the end of each day. */
+                left: number[];
+                gaps: {
+                    /** Format: date */
+                    from: string;
+                    /** Format: date */
+                    to: string;
+                    fromDay: number;
+                    days: number;
+                    reason: string;
+                }[];
+            }[];
+            suggestions: {
+                lotId: string;
+                lineId: string;
+                formulaId: string | null;
+                name: string;
+                colour: string;
+                jarId: string;
+                jarName: string;
+                share: number;
+                grams: number;
+                /** Format: date */
+                startOn: string;
+                /** Format: date */
+                readyOn: string;
+            }[];
+            planned: {
+                id: string;
+                formulaId: string;
+                name: string;
+                jarId: string;
+                jarName: string;
+                /** Format: date */
+                startOn: string;
+            }[];
+        };
+        /** @description A batch on the timeline; days are counted from today. */
+        Lot: {
+            id: string;
+            /** @enum {string} */
+            is: "standing" | "planned" | "suggested";
+            batchId: string | null;
+            name: string;
+            colour: string;
+            start: number;
+            ready: number;
+            /** @description The day on which it is first eaten from. */
+            first: number | null;
+            empty: number | null;
+            /** Format: date */
+            startOn: string;
+            /** Format: date */
+            readyOn: string;
+            /** Format: date */
+            emptyOn: string | null;
+            grams: number;
+        };
+        Shopping: {
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+            batches: {
+                name: string;
+                jarName: string;
+                /** Format: date */
+                startOn: string;
+                isPlanned: boolean;
+            }[];
+            lines: {
+                name: string;
+                grams: number;
+                for: string[];
+            }[];
+        };
     };
     responses: {
+        /** @description Its id. */
+        PlannedBatch: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": {
+                    id: string;
+                };
+            };
+        };
+        /** @description A week as it is planned. */
+        Week: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Week"];
+            };
+        };
         /** @description Who is signed in. */
         Session: {
             headers: {
@@ -3801,6 +4311,8 @@ export interface operations {
                     sodiumMg?: number | null;
                     version?: number | null;
                     intoJarId?: string | null;
+                    /** @description The plan that it carries out. */
+                    plannedBatchId?: string | null;
                     name: string;
                     place: components["schemas"]["Place"];
                     startedOn?: string | null;
@@ -3929,6 +4441,306 @@ export interface operations {
             422: components["responses"]["Invalid"];
         };
     };
+    readWeek: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description A day of the week, YYYY-MM-DD, or "today". */
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Week"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    changeWeek: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description A day of the week, YYYY-MM-DD, or "today". */
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    put: components["schemas"]["MeantServing"][];
+                    remove: string[];
+                    /** @description What is changed, in a few words. */
+                    what: string;
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Week"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    fillWeek: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description A day of the week, YYYY-MM-DD, or "today". */
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    rest: boolean;
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Week"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    clearWeek: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description A day of the week, YYYY-MM-DD, or "today". */
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Week"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    copyWeek: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description A day of the week, YYYY-MM-DD, or "today". */
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Week"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    undoWeek: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description A day of the week, YYYY-MM-DD, or "today". */
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Week"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    redoWeek: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description A day of the week, YYYY-MM-DD, or "today". */
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Week"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readTimeline: {
+        parameters: {
+            query?: {
+                jarId?: string;
+                warmer?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Lanes, what runs out, what to start. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Timeline"];
+                };
+            };
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readShopping: {
+        parameters: {
+            query?: {
+                days?: number;
+                as?: "json" | "text" | "csv";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What must be bought for what is to be started. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shopping"];
+                    "text/plain": string;
+                    "text/csv": string;
+                };
+            };
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    planBatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    formulaId: string;
+                    /** @description What it makes of what comes round. */
+                    lineId?: string | null;
+                    jarId: string;
+                    /** Format: date */
+                    startOn: string;
+                    /** @description How full the jar gets. */
+                    share: number;
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["PlannedBatch"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    letPlannedBatchBe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plannedBatch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["PlannedBatch"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    readRotation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes round, and what could. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Rotation"];
+                };
+            };
+            401: components["responses"]["Refused"];
+        };
+    };
+    keepRotation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RotationFields"];
+            };
+        };
+        responses: {
+            /** @description What comes round, and what could. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Rotation"];
+                };
+            };
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
     serve: {
         parameters: {
             query?: never;
@@ -3947,6 +4759,8 @@ export interface operations {
                     way?: components["schemas"]["Way"] | null;
                     /** Format: date */
                     eatenOn?: string | null;
+                    /** @description The planned serving that is eaten with it. */
+                    plannedId?: string | null;
                     requestKey: components["schemas"]["Ulid"];
                 };
             };

@@ -203,6 +203,7 @@ export const useServe = () =>
       phase?: Serving['phase'] | null;
       way?: Way | null;
       eatenOn?: string | null;
+      plannedId?: string | null;
       requestKey: string;
     }) => answered(api.POST('/servings', { body })),
   );
@@ -300,6 +301,7 @@ export const useStartFromFormula = (id: string) =>
         name: string;
         place: 'counter' | 'cool' | 'fridge';
         startedOn: string | null;
+        plannedBatchId: string | null;
         requestKey: string;
       },
     ) => answered(api.POST('/formulas/{formula}/batches', { params: { path: { formula: id } }, body })),

@@ -14,7 +14,10 @@ import { LabelsView } from '../views/labels/LabelsView';
 import { LogView } from '../views/log/LogView';
 import { ShelfView } from '../views/shelf/ShelfView';
 import { SignInView } from '../views/signin/SignInView';
+import { TimelineView } from '../views/timeline/TimelineView';
 import { TodayView } from '../views/today/TodayView';
+import { WeekSheet } from '../views/week/WeekSheet';
+import { WeekView } from '../views/week/WeekView';
 import { Frame } from './Frame';
 import { PageState } from './PageState';
 import { usePrefersDark, usePrefersStillness } from './preferences';
@@ -49,7 +52,11 @@ function Rooms() {
     <Routes>
       <Route element={<Frame household={household} />}>
         <Route path="/today" element={<TodayView />} />
+        <Route path="/week" element={<WeekView />} />
+        <Route path="/week/:date" element={<WeekView />} />
+        <Route path="/week/:date/sheet" element={<WeekSheet />} />
         <Route path="/shelf" element={<ShelfView />} />
+        <Route path="/shelf/ahead" element={<TimelineView />} />
         <Route path="/shelf/:batchId" element={<BatchView />} />
         <Route path="/shelf/:batchId/log" element={<LogView />} />
         <Route path="/shelf/:batchId/check" element={<CheckView />} />

@@ -10,6 +10,7 @@ import './Frame.css';
 
 const rooms = [
   { to: '/today', name: 'Today', key: 't' },
+  { to: '/week', name: 'Week', key: 'w' },
   { to: '/shelf', name: 'Shelf', key: 's' },
   { to: '/bench', name: 'Bench', key: 'b' },
   { to: '/formulas', name: 'Formulas', key: 'f' },
@@ -22,11 +23,14 @@ export function Frame({ household }: { household: NonNullable<Session['household
   const signOut = useSignOut();
   const navigate = useNavigate();
   const go = useCallback(
-    (key: Key) => void navigate(rooms.find((room) => room.key === key)?.to ?? '/'),
+    (key: Key) =>
+      void navigate(key === 'a' ? '/shelf/ahead' : (rooms.find((room) => room.key === key)?.to ?? '/')),
     [navigate],
   );
   useKey('t', go);
+  useKey('w', go);
   useKey('s', go);
+  useKey('a', go);
   useKey('b', go);
   useKey('f', go);
   useKey('k', go);

@@ -3,12 +3,17 @@ import { useEffect } from 'react';
 /** Every key of the application, in one place; the help sheet lists them. */
 export const keys = [
   { key: 't', does: 'Today' },
+  { key: 'w', does: 'Week' },
   { key: 's', does: 'Shelf' },
+  { key: 'a', does: 'The weeks ahead' },
   { key: 'b', does: 'Bench' },
   { key: 'f', does: 'Formulas' },
   { key: 'k', does: 'Kitchen' },
   { key: 'd', does: 'All of today’s small chores are done' },
-  { key: 'u', does: 'Undo the last serving' },
+  { key: 'u', does: 'Undo the last serving, or on Week the last change' },
+  { key: 'y', does: 'On Week: make the change again that was undone' },
+  { key: 'p', does: 'On Week: plan the whole week' },
+  { key: 'r', does: 'On Week: plan the rest around what is there' },
   { key: '/', does: 'Find a jar on the shelf; arrows go from jar to jar' },
   { key: '?', does: 'This sheet' },
 ] as const;

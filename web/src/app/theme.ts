@@ -45,6 +45,7 @@ export const evening: ThemeConfig = {
     colorWarning: '#dca545',
     colorError: '#e27a60',
     colorTextBase: '#f0e8db',
+    colorTextPlaceholder: '#b3a594',
     colorBgBase: '#231f1c',
     colorBgLayout: '#1a1715',
     colorBgContainer: '#2b2622',

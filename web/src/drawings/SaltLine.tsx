@@ -8,16 +8,17 @@ export interface SaltPart {
   name: string;
   colour: string;
   milligrams: number;
+  /** Not eaten yet: drawn lighter. */
+  isPlanned?: boolean;
 }
 
-interface Props {
+interface BarProps {
   name: string;
   targetMg: number;
   restMg: number;
   parts: SaltPart[];
-  /** Everything eaten, with its band. */
+  /** What they come to, with its band. */
   ferments: Sodium;
-  marginMg: number;
   height?: number;
 }
 
@@ -26,96 +27,113 @@ const BEYOND = 1.22;
 
 /**
  * One person's day: from nothing to the target and a bit beyond. Rest of the diet first, then each ferment in the
- * colour of its jar, the uncertain end soft, what lies past the target hatched.
+ * colour of its jar, planned lighter than eaten, the uncertain end soft, what lies past the target hatched.
  */
-export function SaltLine({ name, targetMg, restMg, parts, ferments, marginMg, height = 46 }: Props) {
+export function SaltBar({ name, targetMg, restMg, parts, ferments, height = 46 }: BarProps) {
   const id = useId();
-  const { low: lowMg, typical: eaten, high: highMg } = ferments;
-  const total = restMg + eaten;
-  const most = Math.max(targetMg * BEYOND, (restMg + highMg) * 1.04);
+  const total = restMg + parts.reduce((sum, part) => sum + part.milligrams, 0);
+  const [low, high] = [total - (ferments.typical - ferments.low), total + (ferments.high - ferments.typical)];
+  const most = Math.max(targetMg * BEYOND, high * 1.04);
   const x = (milligrams: number) => (milligrams / most) * WIDTH;
   const starts = parts.map(
     (_, i) => restMg + parts.slice(0, i).reduce((sum, part) => sum + part.milligrams, 0),
   );
-  const [trough, deep] = [10, 24];
+  const trough = Math.min(10, height / 4.6);
+  const deep = height - 2 * trough - 2;
+
+  return (
+    <svg
+      className="saltbar"
+      viewBox={`0 0 ${WIDTH} ${height}`}
+      height={height}
+      preserveAspectRatio="none"
+      role="img"
+      aria-label={`${name}: ${mg(restMg)} from the rest of the diet and ${sodium(ferments)} from ferments, of ${mg(targetMg)}`}
+    >
+      <defs>
+        <pattern
+          id={`${id}past`}
+          width="9"
+          height="9"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <rect width="4" height="9" fill="var(--chilli)" />
+        </pattern>
+        <linearGradient id={`${id}soft`}>
+          <stop offset="0" stopColor={parts.at(-1)?.colour ?? 'transparent'} stopOpacity="0.75" />
+          <stop offset="1" stopColor={parts.at(-1)?.colour ?? 'transparent'} stopOpacity="0" />
+        </linearGradient>
+      </defs>
+      <rect
+        x={0}
+        y={trough}
+        width={x(targetMg)}
+        height={deep}
+        fill="var(--panel)"
+        stroke="var(--line)"
+        vectorEffect="non-scaling-stroke"
+      />
+      <rect x={0} y={trough} width={x(restMg)} height={deep} fill="var(--rest)" />
+      {parts.map((part, i) => (
+        <rect
+          key={part.id}
+          x={x(starts[i] ?? restMg)}
+          y={trough}
+          width={Math.max(0, x(part.milligrams))}
+          height={deep}
+          fill={part.colour}
+          fillOpacity={part.isPlanned ? 0.5 : 1}
+          stroke={part.isPlanned ? part.colour : 'var(--panel)'}
+          strokeDasharray={part.isPlanned ? '4 3' : undefined}
+          strokeWidth={1.5}
+          vectorEffect="non-scaling-stroke"
+        >
+          <title>{`${part.name}: ${mg(part.milligrams)}${part.isPlanned ? ', planned' : ''}`}</title>
+        </rect>
+      ))}
+      {parts.length > 0 && (
+        <>
+          <rect x={x(total)} y={trough} width={x(high - total)} height={deep} fill={`url(#${id}soft)`} />
+          <path
+            d={`M${x(low)} ${trough + deep + 4} H${x(high)}`}
+            stroke="var(--ink)"
+            strokeWidth={2}
+            vectorEffect="non-scaling-stroke"
+          />
+        </>
+      )}
+      {total > targetMg && (
+        <rect
+          x={x(targetMg)}
+          y={trough}
+          width={x(total - targetMg)}
+          height={deep}
+          fill={`url(#${id}past)`}
+          opacity={0.55}
+        />
+      )}
+      <path
+        d={`M${x(targetMg)} ${trough / 3} V${height - trough / 2}`}
+        stroke="var(--ink)"
+        strokeWidth={2.5}
+        vectorEffect="non-scaling-stroke"
+      />
+    </svg>
+  );
+}
+
+interface Props extends BarProps {
+  marginMg: number;
+}
+
+/** The same with its figures below. */
+export function SaltLine({ marginMg, ...bar }: Props) {
+  const { restMg, ferments, targetMg } = bar;
 
   return (
     <div className="saltline">
-      <svg
-        viewBox={`0 0 ${WIDTH} ${height}`}
-        height={height}
-        preserveAspectRatio="none"
-        role="img"
-        aria-label={`${name}: ${mg(restMg)} from the rest of the diet and ${sodium(ferments)} from ferments, of ${mg(targetMg)}`}
-      >
-        <defs>
-          <pattern
-            id={`${id}past`}
-            width="9"
-            height="9"
-            patternUnits="userSpaceOnUse"
-            patternTransform="rotate(45)"
-          >
-            <rect width="4" height="9" fill="var(--chilli)" />
-          </pattern>
-          <linearGradient id={`${id}soft`}>
-            <stop offset="0" stopColor={parts.at(-1)?.colour ?? 'transparent'} stopOpacity="0.75" />
-            <stop offset="1" stopColor={parts.at(-1)?.colour ?? 'transparent'} stopOpacity="0" />
-          </linearGradient>
-        </defs>
-        <rect
-          x={0}
-          y={trough}
-          width={x(targetMg)}
-          height={deep}
-          fill="var(--panel)"
-          stroke="var(--line)"
-          vectorEffect="non-scaling-stroke"
-        />
-        <rect x={0} y={trough} width={x(restMg)} height={deep} fill="var(--rest)" />
-        {parts.map((part, i) => (
-          <rect
-            key={part.id}
-            x={x(starts[i] ?? restMg)}
-            y={trough}
-            width={Math.max(0, x(part.milligrams))}
-            height={deep}
-            fill={part.colour}
-            stroke="var(--panel)"
-            strokeWidth={1.5}
-            vectorEffect="non-scaling-stroke"
-          >
-            <title>{`${part.name}: ${mg(part.milligrams)}`}</title>
-          </rect>
-        ))}
-        {parts.length > 0 && (
-          <>
-            <rect x={x(total)} y={trough} width={x(highMg - eaten)} height={deep} fill={`url(#${id}soft)`} />
-            <path
-              d={`M${x(restMg + lowMg)} ${trough + deep + 4} H${x(restMg + highMg)}`}
-              stroke="var(--ink)"
-              strokeWidth={2}
-              vectorEffect="non-scaling-stroke"
-            />
-          </>
-        )}
-        {total > targetMg && (
-          <rect
-            x={x(targetMg)}
-            y={trough}
-            width={x(total - targetMg)}
-            height={deep}
-            fill={`url(#${id}past)`}
-            opacity={0.55}
-          />
-        )}
-        <path
-          d={`M${x(targetMg)} 3 V${height - 5}`}
-          stroke="var(--ink)"
-          strokeWidth={2.5}
-          vectorEffect="non-scaling-stroke"
-        />
-      </svg>
+      <SaltBar {...bar} />
       <div className="saltline-legend">
         <span>
           rest of the diet <b>{mg(restMg)}</b>

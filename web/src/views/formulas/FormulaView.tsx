@@ -1,6 +1,6 @@
 import { App, Button, Input, InputNumber, Segmented, Select } from 'antd';
 import { useDeferredValue, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Formula } from '../../api/client';
 import {
   requestKey,
@@ -20,7 +20,11 @@ import './FormulaView.css';
 /** A formula: what goes in at the wanted scale, how it is made, and what a portion means for each member. */
 export function FormulaView() {
   const { formulaId = '' } = useParams();
-  const [scale, setScale] = useState<FormulaScale>({ by: 'as_written' });
+  const [search] = useSearchParams();
+  const [scale, setScale] = useState<FormulaScale>(() => {
+    const jarId = search.get('jarId');
+    return jarId === null ? { by: 'as_written' } : { by: 'jar', jarId };
+  });
   const asked = useDeferredValue(scale);
   const formula = useFormula(formulaId, ready(asked) ? asked : { by: 'as_written' });
   const [last, setLast] = useState<Formula | null>(null);
@@ -250,6 +254,7 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
   const kitchen = useKitchen();
   const start = useStartFromFormula(formula.id);
   const navigate = useNavigate();
+  const planned = useSearchParams()[0].get('planned');
   const [key, setKey] = useState(requestKey);
   const [place, setPlace] = useState<'counter' | 'cool' | 'fridge'>('counter');
   const [jar, setJar] = useState<string | null>(null);
@@ -295,6 +300,7 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
               name: formula.name,
               place,
               startedOn: null,
+              plannedBatchId: planned,
               requestKey: key,
             },
             {

@@ -121,6 +121,7 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
     usualServingGrams: person?.usualServingGrams ?? 40,
     usualCondimentGrams: person?.usualCondimentGrams ?? 10,
     liveGoal: person?.liveGoal ?? 1,
+    limitIsHard: person?.limitIsHard ?? false,
     restOfDietMg: person?.restOfDietMg ?? Object.fromEntries(weekdays.map((_, i) => [String(i + 1), 1300])),
     allergens: person?.allergens ?? [],
     dislikes: person?.dislikes ?? [],
@@ -208,6 +209,16 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
           value={fields.liveGoal}
           change={(value) => change({ liveGoal: value })}
         />
+        <Field label="When a week is planned" name="limitIsHard" refusal={save.error}>
+          <Select
+            value={fields.limitIsHard}
+            onChange={(limitIsHard) => change({ limitIsHard })}
+            options={[
+              { value: false, label: 'the limit may be passed, but it costs' },
+              { value: true, label: 'the limit is never passed' },
+            ]}
+          />
+        </Field>
       </div>
       <h3 className="drawer-part">The rest of the diet, mg of sodium</h3>
       <div className="rest-days">

@@ -79,6 +79,13 @@ export function ShelfView() {
               label: `${filters[one].says} ${String(batches.filter(filters[one].keeps).length)}`,
             }))}
           />
+          <Link
+            className="as-button"
+            to="/shelf/ahead"
+            title="What to start when, so that no jar runs out (a)"
+          >
+            Weeks ahead
+          </Link>
           <Link className="as-button" to="/labels">
             Labels
           </Link>

@@ -97,6 +97,27 @@ export function Chores() {
           </Button>
         )}
       </div>
+      {chores.data.toStart
+        .filter((one) => one.lateDays >= 0)
+        .map((one) => (
+          <p key={one.id} className="to-start">
+            <span>
+              <b>Start: {one.name}</b>, {one.jarName}
+              {one.lateDays > 0 && (
+                <span className="chore-late">
+                  It was to be started on {dayjs(one.startOn).format('dddd, D MMM')}: each day later is a day
+                  without in the end.
+                </span>
+              )}
+            </span>
+            <Link
+              className="as-button is-filled"
+              to={`/formulas/${one.formulaId}?jarId=${one.jarId}&planned=${one.id}`}
+            >
+              To its formula
+            </Link>
+          </p>
+        ))}
       {now.length > 0 && (
         <ul className="quiet-list hanging">
           {byJar(now).map((some) => (

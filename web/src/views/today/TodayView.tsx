@@ -2,7 +2,7 @@ import { App, Button } from 'antd';
 import dayjs from 'dayjs';
 import { useCallback, useState } from 'react';
 import { Link } from 'react-router';
-import type { Day, DayJar, DayPerson, Serving } from '../../api/client';
+import type { Day, DayJar, DayPerson, PlannedToday, Serving } from '../../api/client';
 import { requestKey, useDay, useServe, useUndoServing } from '../../api/queries';
 import { useKey } from '../../app/keys';
 import { grams, mg, sodium } from '../../app/numbers';
@@ -45,14 +45,27 @@ export function TodayView() {
   const eat = (person: DayPerson, jar: DayJar) => {
     const portion = jar.portions.find((one) => one.personId === person.id);
     setEating(null);
+    give({
+      batchId: jar.id,
+      personId: person.id,
+      amount: `${String(portion?.grams ?? jar.servingGrams)} g`,
+    });
+  };
+  const eatPlanned = (person: DayPerson, planned: PlannedToday) =>
+    give({
+      batchId: planned.batchId,
+      personId: person.id,
+      amount: `${String(planned.grams)} g`,
+      way: planned.way,
+      plannedId: planned.id,
+    });
+  const give = (
+    portion: { batchId: string; personId: string; amount: string } & Partial<
+      Pick<Parameters<typeof serve.mutate>[0], 'way' | 'plannedId'>
+    >,
+  ) => {
     serve.mutate(
-      {
-        batchId: jar.id,
-        personId: person.id,
-        amount: `${portion?.grams ?? jar.servingGrams} g`,
-        eatenOn: day.data.date,
-        requestKey: requestKey(),
-      },
+      { ...portion, eatenOn: day.data.date, requestKey: requestKey() },
       {
         onSuccess: (serving) =>
           void message.open({
@@ -93,6 +106,7 @@ export function TodayView() {
           isEating={eating === person.id}
           onToggle={() => setEating(eating === person.id ? null : person.id)}
           onEat={(jar) => eat(person, jar)}
+          onEatPlanned={(planned) => eatPlanned(person, planned)}
           onUndo={takeBack}
         />
       ))}
@@ -115,10 +129,11 @@ interface EaterProps {
   isEating: boolean;
   onToggle: () => void;
   onEat: (jar: DayJar) => void;
+  onEatPlanned: (planned: PlannedToday) => void;
   onUndo: (serving: Serving) => void;
 }
 
-function Eater({ person, day, isEating, onToggle, onEat, onUndo }: EaterProps) {
+function Eater({ person, day, isEating, onToggle, onEat, onEatPlanned, onUndo }: EaterProps) {
   return (
     <section className="eater" aria-label={person.name}>
       <div className="eater-head">
@@ -149,13 +164,43 @@ function Eater({ person, day, isEating, onToggle, onEat, onUndo }: EaterProps) {
         restMg={person.restMg}
         ferments={person.ferments}
         marginMg={person.marginMg}
-        parts={person.servings.map((serving) => ({
-          id: serving.id,
-          name: serving.batchName,
-          colour: serving.colour,
-          milligrams: serving.sodium.typical,
-        }))}
+        parts={[
+          ...person.servings.map((serving) => ({
+            id: serving.id,
+            name: serving.batchName,
+            colour: serving.colour,
+            milligrams: serving.sodium.typical,
+          })),
+          ...person.planned.map((planned) => ({
+            id: planned.id,
+            name: planned.batchName,
+            colour: planned.colour,
+            milligrams: planned.sodium?.typical ?? 0,
+            isPlanned: true,
+          })),
+        ]}
       />
+      {person.planned.length > 0 && (
+        <ul className="quiet-list eaten" aria-label={`Planned for ${person.name}`}>
+          {person.planned.map((planned) => (
+            <li key={planned.id} className="is-planned" style={{ borderColor: planned.colour }}>
+              <span>
+                planned: <Link to={`/shelf/${planned.batchId}`}>{planned.batchName}</Link>{' '}
+                {grams(planned.grams)}
+                {planned.way === 'drained' ? '' : `, ${planned.wayLabel}`}
+                {planned.sodium ? `, ${sodium(planned.sodium)}` : ', less than that is left'}
+              </span>
+              <Button
+                disabled={planned.sodium === null}
+                aria-label={`${person.name} ate ${planned.batchName}`}
+                onClick={() => onEatPlanned(planned)}
+              >
+                Eaten
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
       {person.servings.length > 0 && (
         <ul className="quiet-list eaten">
           {person.servings.map((serving) => (

@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Household\CurrentHousehold;
+use App\Household\OneAtATime;
+use App\Models\Batch;
+use App\Models\Person;
+use App\Models\PlannedServing;
+use App\Models\WeekChange;
+use App\Week\KitchenWeek;
+use Carbon\CarbonImmutable;
+use Closure;
+use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Plan\WeekFiller;
+use Tempesal\Core\Plan\WeekServing;
+
+/**
+ * Changes a week's plan: one step, that can be taken back. Twice with one key is once.
+ *
+ * @phpstan-type Meant array{personId: string, batchId: string, date: string, grams: float, way: Way, isLocked: bool}
+ */
+final readonly class ChangeWeek
+{
+    public function __construct(private CurrentHousehold $current, private OneAtATime $oneAtATime)
+    {
+    }
+
+    /**
+     * @param  string  $from  the first day of the week, YYYY-MM-DD
+     * @param  list<Meant>  $added
+     * @param  list<string>  $removed  ids; those that are gone already are passed over
+     */
+    public function __invoke(string $from, array $added, array $removed, string $what, string $requestKey): void
+    {
+        $this->step($from, $requestKey, static fn (): array => [$what, $added, $removed]);
+    }
+
+    /**
+     * The planner's week, around what stays.
+     *
+     * @param  bool  $isRest  whether everything that is there stays
+     */
+    public function fill(string $from, bool $isRest, string $requestKey): void
+    {
+        $this->step($from, $requestKey, function () use ($from, $isRest): array {
+            $week = KitchenWeek::of($this->current->get(), $from);
+            if ($week->plan->jars === []) {
+                throw ValidationException::withMessages(['week' => 'There is no jar on the shelf to plan with. Start one at the bench first.']);
+            }
+            if ($week->plan->first() >= count($week->dates)) {
+                throw ValidationException::withMessages(['week' => 'That week is over.']);
+            }
+            $filled = WeekFiller::fill($week->plan, $isRest, $week->rotation()->wanted($isRest ? $week->plan : $week->plan->having(
+                array_values(array_filter($week->plan->servings, static fn (WeekServing $one): bool => $one->isLocked || ! $week->plan->isUsual($one))),
+            )))['servings'];
+            $kept = array_filter(array_column($filled, 'id'));
+
+            return [
+                $isRest ? 'filling the rest' : 'filling the week',
+                array_values(array_map(static fn (WeekServing $one): array => self::meant($week, $one), array_filter($filled, static fn (WeekServing $one): bool => $one->id === ''))),
+                array_values(array_diff($week->planned->pluck('id')->all(), $kept)),
+            ];
+        });
+    }
+
+    /** Everything that is not locked and still to come goes. */
+    public function clear(string $from, string $requestKey): void
+    {
+        $this->step($from, $requestKey, fn (): array => ['clearing the week', [], array_values(
+            KitchenWeek::of($this->current->get(), $from)->planned->reject(fn (PlannedServing $one): bool => $one->is_locked || $one->planned_on < $this->current->get()->today())->pluck('id')->all(),
+        )]);
+    }
+
+    /** What was planned a week earlier, where the jar is still there; otherwise from another jar of its kind. */
+    public function copyLast(string $from, string $requestKey): void
+    {
+        $this->step($from, $requestKey, function () use ($from): array {
+            $back = CarbonImmutable::parse($from)->subDays(7);
+            $here = PlannedServing::standing($from, CarbonImmutable::parse($from)->addDays(6)->toDateString());
+            $shelf = Batch::onShelf()->get()->sortBy('started_at');
+            $added = [];
+            foreach (PlannedServing::standing($back->toDateString(), $back->addDays(6)->toDateString()) as $one) {
+                $date = CarbonImmutable::parse($one->planned_on)->addDays(7)->toDateString();
+                $batch = $shelf->firstWhere('id', $one->batch_id) ?? $shelf->firstWhere('likeness', $one->batch->likeness);
+                $isThere = $here->contains(static fn (PlannedServing $other): bool => $other->planned_on === $date && $other->person_id === $one->person_id && $other->batch_id === $batch?->id);
+                if ($batch !== null && ! $isThere && $date >= $this->current->get()->today() && Person::query()->find($one->person_id) !== null) {
+                    $added["{$one->person_id} {$date} {$batch->id}"] = ['personId' => $one->person_id, 'batchId' => $batch->id, 'date' => $date, 'grams' => $one->grams, 'way' => $one->way, 'isLocked' => false];
+                }
+            }
+            if ($added === []) {
+                throw ValidationException::withMessages(['week' => 'Nothing of the week before can be taken over: nothing was planned, its jars are gone, or its days are over.']);
+            }
+
+            return ['last week once more', array_values($added), []];
+        });
+    }
+
+    /** Takes the last change back; with none left it does nothing. */
+    public function undo(string $from): void
+    {
+        ($this->oneAtATime)(static function () use ($from): void {
+            $last = WeekChange::query()->where('week_on', $from)->get()->whereNull('undone_at')->sortByDesc('number')->first();
+            $last?->update(['undone_at' => CarbonImmutable::now()]);
+        });
+    }
+
+    public function redo(string $from): void
+    {
+        ($this->oneAtATime)(static function () use ($from): void {
+            $next = WeekChange::query()->where('week_on', $from)->get()->whereNotNull('undone_at')->sortBy('number')->first();
+            $next?->update(['undone_at' => null]);
+        });
+    }
+
+    /** @param  Closure(): array{string, list<Meant>, list<string>}  $change  what it is called, what comes, what goes */
+    private function step(string $from, string $requestKey, Closure $change): void
+    {
+        ($this->oneAtATime)(function () use ($from, $requestKey, $change): void {
+            if (WeekChange::query()->where('request_key', $requestKey)->exists()) {
+                return;
+            }
+            [$what, $added, $removed] = $change();
+            $to = CarbonImmutable::parse($from)->addDays(6)->toDateString();
+            $open = PlannedServing::open($from, $to)->keyBy('id');
+            $going = $open->only($removed);
+            if ($added === [] && $going->isEmpty()) {
+                return;
+            }
+            // What was undone cannot be done again after something else was done.
+            WeekChange::query()->where('week_on', $from)->whereNotNull('undone_at')->delete();
+            $made = WeekChange::create(['week_on' => $from, 'number' => 1 + (int) WeekChange::query()->where('week_on', $from)->get()->max('number'), 'what' => $what, 'request_key' => $requestKey]);
+            $going->each(static fn (PlannedServing $one) => $one->update(['removed_by' => $made->id]));
+            $staying = $open->except($removed);
+            foreach ($added as $i => $one) {
+                self::check($one, $from, $to, $i);
+                $isTwice = $staying->contains(static fn (PlannedServing $other): bool => $other->person_id === $one['personId'] && $other->planned_on === $one['date'] && $other->batch_id === $one['batchId']);
+                if ($isTwice) {
+                    throw ValidationException::withMessages(["put.{$i}.batchId" => 'That jar is planned for them on that day already.']);
+                }
+                $staying->push(PlannedServing::create([
+                    'person_id' => $one['personId'], 'batch_id' => $one['batchId'], 'planned_on' => $one['date'], 'grams' => $one['grams'],
+                    'way' => $one['way'], 'is_locked' => $one['isLocked'], 'added_by' => $made->id,
+                ]));
+            }
+        });
+    }
+
+    /** @param  Meant  $one */
+    private static function check(array $one, string $from, string $to, int $place): void
+    {
+        Person::query()->findOrFail($one['personId']);
+        Batch::query()->findOrFail($one['batchId']);
+        if ($one['date'] < $from || $one['date'] > $to) {
+            throw ValidationException::withMessages(["put.{$place}.date" => 'That day lies in another week.']);
+        }
+    }
+
+    /** @return Meant */
+    private static function meant(KitchenWeek $week, WeekServing $one): array
+    {
+        return [
+            'personId' => $week->plan->eaters[$one->eater]->id, 'batchId' => $week->plan->jars[$one->jar]->id, 'date' => $week->dates[$one->day],
+            'grams' => $one->grams, 'way' => $one->way, 'isLocked' => $one->isLocked,
+        ];
+    }
+}

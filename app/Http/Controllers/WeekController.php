@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\ChangeWeek;
+use App\Actions\KeepRotation;
+use App\Household\CurrentHousehold;
+use App\Http\Requests\RotationRequest;
+use App\Http\Requests\WeekChangeRequest;
+use App\Views\RotationView;
+use App\Views\WeekView;
+use App\Week\KitchenWeek;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/**
+ * Weeks, planned.
+ */
+final readonly class WeekController
+{
+    private const KEY = ['requestKey' => ['required', 'string', 'ulid']];
+
+    private const KEY_MESSAGE = ['requestKey.*' => 'The request is missing its key; reload the page.'];
+
+    public function __construct(private CurrentHousehold $current, private ChangeWeek $change)
+    {
+    }
+
+    public function show(string $date): JsonResponse
+    {
+        return $this->answer($this->from($date));
+    }
+
+    public function change(string $date, WeekChangeRequest $request): JsonResponse
+    {
+        $from = $this->from($date);
+        ($this->change)($from, $request->put(), $request->removed(), $request->what(), $request->string('requestKey')->value());
+
+        return $this->answer($from);
+    }
+
+    public function fill(string $date, Request $request): JsonResponse
+    {
+        $asked = $request->validate([...self::KEY, 'rest' => ['required', 'boolean']], [...self::KEY_MESSAGE, 'rest.*' => 'Say whether only the rest is to be filled.']);
+        $from = $this->from($date);
+        $this->change->fill($from, (bool) $asked['rest'], $asked['requestKey']);
+
+        return $this->answer($from);
+    }
+
+    public function clear(string $date, Request $request): JsonResponse
+    {
+        $from = $this->from($date);
+        $this->change->clear($from, $request->validate(self::KEY, self::KEY_MESSAGE)['requestKey']);
+
+        return $this->answer($from);
+    }
+
+    public function copy(string $date, Request $request): JsonResponse
+    {
+        $from = $this->from($date);
+        $this->change->copyLast($from, $request->validate(self::KEY, self::KEY_MESSAGE)['requestKey']);
+
+        return $this->answer($from);
+    }
+
+    public function undo(string $date): JsonResponse
+    {
+        $from = $this->from($date);
+        $this->change->undo($from);
+
+        return $this->answer($from);
+    }
+
+    public function redo(string $date): JsonResponse
+    {
+        $from = $this->from($date);
+        $this->change->redo($from);
+
+        return $this->answer($from);
+    }
+
+    public function rotation(): JsonResponse
+    {
+        return new JsonResponse(RotationView::of($this->current->get()));
+    }
+
+    public function keepRotation(RotationRequest $request, KeepRotation $keep): JsonResponse
+    {
+        $keep($request->lines(), $request->planning());
+
+        return $this->rotation();
+    }
+
+    private function from(string $date): string
+    {
+        return KitchenWeek::firstDayOf($this->current->get(), $date);
+    }
+
+    private function answer(string $from): JsonResponse
+    {
+        return new JsonResponse(WeekView::of(KitchenWeek::of($this->current->get(), $from)));
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Week\Planning;
+use Illuminate\Foundation\Http\FormRequest;
+use Tempesal\Core\Plan\WeekPlan;
+
+/**
+ * What is to come round, and how weeks are to be planned.
+ */
+final class RotationRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'lines' => ['present', 'array', 'list', 'max:30'],
+            'lines.*.id' => ['nullable', 'string', 'max:26'],
+            'lines.*.name' => ['required', 'string', 'max:120'],
+            'lines.*.formulaId' => ['nullable', 'string', 'max:26'],
+            'lines.*.likenesses' => ['present', 'array', 'list', 'max:20'],
+            'lines.*.likenesses.*' => ['string', 'max:80'],
+            'lines.*.weekdays' => ['present', 'array', 'list', 'max:7'],
+            'lines.*.weekdays.*' => ['integer', 'min:1', 'max:7', 'distinct'],
+            'lines.*.timesAWeek' => ['required', 'numeric', 'min:0', 'max:7'],
+            'lines.*.months' => ['present', 'array', 'list', 'max:12'],
+            'lines.*.months.*' => ['integer', 'min:1', 'max:12', 'distinct'],
+            'perDay' => ['required', 'integer', 'min:1', 'max:'.WeekPlan::MOST_PER_DAY],
+            'hasNew' => ['required', 'boolean'],
+            'weights' => ['required', 'array:'.implode(',', Planning::WEIGHTS)],
+            'weights.*' => ['numeric', 'min:0', 'max:10000'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'lines.*.name.*' => 'Give it a name.',
+            'lines.*.weekdays.*' => 'A weekday is a number from 1, Monday, to 7, Sunday.',
+            'lines.*.timesAWeek.*' => 'Between 0 and 7 times a week.',
+            'lines.*.months.*' => 'A month is a number from 1 to 12.',
+            'lines.*' => 'At most 30 things come round.',
+            'perDay.*' => 'Between 1 and '.WeekPlan::MOST_PER_DAY.' servings on a day.',
+            'hasNew.*' => 'Say whether something new is wanted each week.',
+            'weights.*' => 'A weight lies between 0 and 10000.',
+        ];
+    }
+
+    /** @return list<array{id: string|null, name: string, formula_id: string|null, likenesses: list<string>, weekdays: list<int>, times_a_week: float, months: list<int>}> */
+    public function lines(): array
+    {
+        return array_values(array_map(static fn (array $line): array => [
+            'id' => $line['id'] ?? null, 'name' => trim($line['name']), 'formula_id' => $line['formulaId'] ?? null,
+            'likenesses' => array_values($line['likenesses']), 'weekdays' => array_values(array_map(intval(...), $line['weekdays'])),
+            'times_a_week' => $line['weekdays'] === [] ? (float) $line['timesAWeek'] : (float) count($line['weekdays']),
+            'months' => array_values(array_map(intval(...), $line['months'])),
+        ], (array) $this->validated('lines')));
+    }
+
+    public function planning(): Planning
+    {
+        return Planning::of(['perDay' => $this->integer('perDay'), 'hasNew' => $this->boolean('hasNew'), 'weights' => $this->validated('weights')]);
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Batch;
+use App\Models\Person;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Tempesal\Core\Intake\Way;
+
+/**
+ * Servings that are put into a week's plan, and those that go from it.
+ */
+final class WeekChangeRequest extends FormRequest
+{
+    private const MOST_G = 2_000;
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'put' => ['present', 'array', 'list', 'max:200'],
+            'put.*.personId' => ['required', 'string', 'max:26'],
+            'put.*.batchId' => ['required', 'string', 'max:26'],
+            'put.*.date' => ['required', 'string', 'date_format:Y-m-d'],
+            'put.*.grams' => ['nullable', 'numeric', 'gt:0', 'max:'.self::MOST_G],
+            'put.*.way' => ['nullable', 'string', Rule::enum(Way::class)],
+            'put.*.isLocked' => ['nullable', 'boolean'],
+            'remove' => ['present', 'array', 'list', 'max:200'],
+            'remove.*' => ['string', 'max:26'],
+            'what' => ['required', 'string', 'max:160'],
+            'requestKey' => ['required', 'string', 'ulid'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'put.*.personId.*' => 'Say for whom.',
+            'put.*.batchId.*' => 'Say from which jar.',
+            'put.*.date.*' => 'A day is written like 2026-11-24.',
+            'put.*.grams.*' => 'A portion lies above 0 and at most at '.self::MOST_G.' g.',
+            'put.*.way.*' => 'Drained, rinsed or with juice.',
+            'put.*.isLocked.*' => 'Say whether it is locked.',
+            'put.*' => 'At most 200 servings at once.',
+            'remove.*' => 'At most 200 servings at once, by their ids.',
+            'what.*' => 'Say in a few words what is changed.',
+            'requestKey.*' => 'The request is missing its key; reload the page.',
+        ];
+    }
+
+    /** @return list<array{personId: string, batchId: string, date: string, grams: float, way: Way, isLocked: bool}> */
+    public function put(): array
+    {
+        $put = [];
+        foreach (array_values((array) $this->validated('put')) as $one) {
+            $put[] = [
+                'personId' => $one['personId'], 'batchId' => $one['batchId'], 'date' => $one['date'],
+                'grams' => isset($one['grams']) ? (float) $one['grams'] : self::usual($one['personId'], $one['batchId']),
+                'way' => isset($one['way']) ? Way::from($one['way']) : Way::Drained, 'isLocked' => (bool) ($one['isLocked'] ?? false),
+            ];
+        }
+
+        return $put;
+    }
+
+    /** @return list<string> */
+    public function removed(): array
+    {
+        return array_values(array_map(strval(...), (array) $this->validated('remove')));
+    }
+
+    public function what(): string
+    {
+        return $this->string('what')->trim()->value();
+    }
+
+    /** What a person usually takes of a batch, in grams. */
+    private static function usual(string $personId, string $batchId): float
+    {
+        $batch = Batch::query()->with('entries')->findOrFail($batchId);
+
+        return $batch->usualPortion(Person::query()->findOrFail($personId), \App\Care\Tended::servedPhase($batch, $batch->ledger()->state()));
+    }
+}

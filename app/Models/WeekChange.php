@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Household\BelongsToHousehold;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * One change of a week's plan. It can be undone and done again: the servings it added or took away remember it.
+ *
+ * @property string $week_on
+ * @property int $number
+ * @property string $what
+ * @property CarbonImmutable|null $undone_at
+ */
+final class WeekChange extends Model
+{
+    use BelongsToHousehold;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['number' => 'integer', 'undone_at' => 'immutable_datetime'];
+    }
+}

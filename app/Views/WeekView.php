@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Views;
+
+use App\Care\Tended;
+use App\Models\Person;
+use App\Models\Serving;
+use App\Models\WeekChange;
+use App\Week\KitchenWeek;
+use Carbon\CarbonImmutable;
+use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Intake\SodiumDay;
+use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Plan\Conflict;
+use Tempesal\Core\Plan\Lever;
+use Tempesal\Core\Plan\WeekJar;
+use Tempesal\Core\Plan\WeekServing;
+
+/**
+ * A week: everyone's salt lines, the jars at hand and how they run down, what is planned, and what does not go together.
+ */
+final class WeekView
+{
+    /** @return array<string, mixed> */
+    public static function of(KitchenWeek $week): array
+    {
+        $from = CarbonImmutable::parse($week->dates[0]);
+        $changes = WeekChange::query()->where('week_on', $week->dates[0])->get()->sortBy('number');
+
+        return [
+            'from' => $week->dates[0],
+            'today' => $week->household->today(),
+            'before' => $from->subDays(7)->toDateString(),
+            'after' => $from->addDays(7)->toDateString(),
+            'dates' => $week->dates,
+            'perDay' => $week->plan->perDay,
+            'undo' => $changes->whereNull('undone_at')->last()?->what,
+            'redo' => $changes->whereNotNull('undone_at')->first()?->what,
+            'people' => array_map(static fn (int $place): array => self::person($week, $place), array_keys($week->plan->eaters)),
+            'jars' => array_map(static fn (int $place): array => self::jar($week, $place), array_keys($week->plan->jars)),
+            'servings' => array_map(static fn (WeekServing $serving): array => self::serving($week, $serving), $week->plan->servings),
+            'conflicts' => array_map(static fn (Conflict $conflict): array => self::conflict($week, $conflict), Conflict::all($week->plan, $week->dayNames())),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function person(KitchenWeek $week, int $place): array
+    {
+        /** @var Person $person */
+        $person = $week->people[$place];
+        $days = [];
+        foreach ($week->dates as $day => $date) {
+            $eaten = $week->eaten->where('person_id', $person->id)->where('eaten_on', $date);
+            $coming = $week->plan->on($place, $day);
+            $parts = [
+                ...array_values($eaten->map(static fn (Serving $one): array => ['source' => $one->batch_id, 'sodiumMg' => $one->sodium()])->all()),
+                ...array_map(static fn (WeekServing $one): array => ['source' => $week->plan->jars[$one->jar]->id, 'sodiumMg' => self::band($week, $one)], $coming),
+            ];
+            $sum = new SodiumDay($person->target_sodium_mg, $person->restOn($date), $parts);
+            $live = $eaten->filter(static fn (Serving $one): bool => $one->batch->method->isFerment())->count()
+                + count(array_filter($coming, static fn (WeekServing $one): bool => $week->plan->jars[$one->jar]->isLive));
+            $days[] = [
+                'date' => $date,
+                'restMg' => $person->restOn($date),
+                'ferments' => Shown::sodium($sum->ferments()),
+                'marginMg' => $sum->marginMg(),
+                'live' => $live,
+                'eaten' => $eaten->map(static fn (Serving $one): array => [
+                    'id' => $one->id, 'batchId' => $one->batch_id, 'name' => $one->batch->name, 'colour' => $one->batch->colour, 'grams' => $one->grams,
+                    'milligrams' => $one->sodium()->typical,
+                ])->values()->all(),
+            ];
+        }
+        $kinds = [
+            ...$week->eaten->where('person_id', $person->id)->pluck('batch.likeness')->all(),
+            ...array_map(static fn (WeekServing $one): string => $week->plan->jars[$one->jar]->group, array_filter($week->plan->coming, static fn (WeekServing $one): bool => $one->eater === $place)),
+        ];
+
+        return [
+            'id' => $person->id, 'name' => $person->name, 'targetMg' => $person->target_sodium_mg, 'isHard' => $person->limit_is_hard,
+            'liveGoal' => $person->live_goal, 'kinds' => count(array_unique($kinds)), 'days' => $days,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function jar(KitchenWeek $week, int $place): array
+    {
+        $jar = $week->plan->jars[$place];
+        $short = $week->plan->runsShortOn($place);
+        $tended = $week->tended[$place];
+
+        return [
+            ...self::sign($tended),
+            'isLive' => $jar->isLive,
+            'grams' => $jar->stock,
+            'left' => $week->plan->left($place),
+            'shortOn' => $short === null ? null : $week->dates[$short],
+            'readyOn' => $tended->outlook === null ? null : $tended->on($tended->outlook->ready),
+            'closed' => $jar->closed,
+            'portions' => array_map(static fn (int $eater): array => [
+                'personId' => $week->plan->eaters[$eater]->id,
+                'grams' => $jar->portions[$eater],
+                'notFor' => $jar->notFor[$eater],
+                'days' => array_map(static fn (int $day): array => [
+                    'milligrams' => $week->plan->milligrams($week->plan->usual($eater, $day, $place)),
+                    'objection' => $jar->objection($eater, $day),
+                ], array_keys($week->dates)),
+            ], array_keys($week->plan->eaters)),
+            'ways' => array_map(static fn (Way $way): array => ['way' => $way->value, 'label' => $way->label()], $jar->ways()),
+        ];
+    }
+
+    /** @return array<string, mixed> a jar as it is drawn small */
+    private static function sign(Tended $tended): array
+    {
+        $summary = BatchSummary::of($tended);
+
+        return ['id' => $summary['id'], 'name' => $summary['name'], 'colour' => $summary['colour'], 'place' => $summary['place'], 'jar' => $summary['jar']];
+    }
+
+    /** @return array<string, mixed> */
+    private static function serving(KitchenWeek $week, WeekServing $serving): array
+    {
+        $jar = $week->plan->jars[$serving->jar];
+
+        return [
+            'id' => $serving->id, 'personId' => $week->plan->eaters[$serving->eater]->id, 'date' => $week->dates[$serving->day], 'batchId' => $jar->id,
+            'name' => $jar->name, 'grams' => $serving->grams, 'way' => $serving->way->value, 'wayLabel' => $serving->way->label(),
+            'sodium' => Shown::sodium(self::band($week, $serving)), 'isLocked' => $serving->isLocked, 'isLive' => $jar->isLive,
+            'isOver' => $serving->day < $week->plan->today,
+        ];
+    }
+
+    private static function band(KitchenWeek $week, WeekServing $serving): Band
+    {
+        $jar = $week->plan->jars[$serving->jar];
+        $typical = $week->plan->milligrams($serving);
+
+        return Band::of($typical * $jar->low, $typical, $typical * $jar->high);
+    }
+
+    /** @return array<string, mixed> */
+    private static function conflict(KitchenWeek $week, Conflict $conflict): array
+    {
+        $jar = static fn (WeekServing $one): WeekJar => $week->plan->jars[$one->jar];
+
+        return [
+            'code' => $conflict->code, 'text' => $conflict->text,
+            'personId' => $conflict->eater === null ? null : $week->plan->eaters[$conflict->eater]->id,
+            'date' => $conflict->day === null ? null : ($week->dates[$conflict->day] ?? null),
+            'batchId' => $conflict->jar === null ? null : $week->plan->jars[$conflict->jar]->id,
+            'servings' => $conflict->servings,
+            'levers' => array_map(static fn (Lever $lever): array => [
+                'kind' => $lever->kind,
+                'text' => "{$jar($lever->serving)->name}: {$lever->text}",
+                'savesMg' => $lever->savesMg,
+                'isEnough' => $lever->isEnough,
+                'servingId' => $lever->serving->id,
+                'instead' => $lever->instead === null ? null : [
+                    'personId' => $week->plan->eaters[$lever->instead->eater]->id, 'date' => $week->dates[$lever->instead->day], 'batchId' => $jar($lever->instead)->id,
+                    'grams' => $lever->instead->grams, 'way' => $lever->instead->way->value, 'isLocked' => $lever->instead->isLocked,
+                ],
+            ], $conflict->levers),
+        ];
+    }
+}

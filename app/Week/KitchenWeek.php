@@ -1,0 +1,228 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Week;
+
+use App\Care\Tended;
+use App\Models\Batch;
+use App\Models\Household;
+use App\Models\Person;
+use App\Models\PlannedServing;
+use App\Models\RotationLine;
+use App\Models\Serving;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Plan\Eater;
+use Tempesal\Core\Plan\Rotation;
+use Tempesal\Core\Plan\WeekJar;
+use Tempesal\Core\Plan\WeekPlan;
+use Tempesal\Core\Plan\WeekServing;
+use Tempesal\Core\Produce\Allergen;
+
+/**
+ * A week of this kitchen, put together from its shelf, its people, what is planned and what was eaten.
+ */
+final readonly class KitchenWeek
+{
+    /** Weeks ahead and back that can be looked at. */
+    private const FARTHEST_DAYS = 370;
+
+    /** Days from today that never come. */
+    private const NEVER = 100_000;
+
+    /** Days after which something counts as new again. */
+    private const REMEMBERED_DAYS = 60;
+
+    /**
+     * @param  list<string>  $dates  of its days, YYYY-MM-DD
+     * @param  Collection<int, Person>  $people
+     * @param  list<Tended>  $tended  the jars of the plan, in its order
+     * @param  Collection<int, PlannedServing>  $planned  not eaten
+     * @param  Collection<int, Serving>  $eaten  in this week
+     */
+    private function __construct(
+        public Household $household,
+        public array $dates,
+        public Collection $people,
+        public array $tended,
+        public Collection $planned,
+        public Collection $eaten,
+        public Planning $planning,
+        public WeekPlan $plan,
+    ) {
+    }
+
+    /**
+     * The first day of the week in which a day lies.
+     *
+     * @param  string  $date  YYYY-MM-DD, or "today"
+     *
+     * @throws ValidationException
+     */
+    public static function firstDayOf(Household $household, string $date): string
+    {
+        $date = $date === 'today' ? $household->today() : $date;
+        if (! CarbonImmutable::canBeCreatedFromFormat($date, 'Y-m-d') || abs(Household::daysBetween($household->today(), $date)) > self::FARTHEST_DAYS) {
+            throw ValidationException::withMessages(['date' => 'A day is written like 2026-11-24 and lies within a year.']);
+        }
+        $day = CarbonImmutable::parse($date);
+
+        return $day->subDays(($day->isoWeekday() - $household->week_start + 7) % 7)->toDateString();
+    }
+
+    public static function of(Household $household, string $from): self
+    {
+        $dates = array_map(static fn (int $i): string => CarbonImmutable::parse($from)->addDays($i)->toDateString(), range(0, WeekPlan::DAYS - 1));
+        $to = $dates[WeekPlan::DAYS - 1];
+        $people = Person::atTable();
+        $planned = PlannedServing::open($from, $to)->whereIn('person_id', $people->pluck('id')->all())->values();
+        $eaten = Serving::query()->with(['person', 'batch'])->whereBetween('eaten_on', [$from, $to])->whereNull('undone_at')->get()->sortBy('id')->values();
+        $batches = Batch::onShelf()->get()->sortBy('started_at');
+        $gone = $planned->pluck('batch_id')->diff($batches->pluck('id'))->unique()->all();
+        if ($gone !== []) {
+            $batches = $batches->concat(Batch::whole()->whereIn('id', $gone)->get());
+        }
+        $today = Household::daysBetween($from, $household->today());
+        $tended = $jars = [];
+        foreach ($batches as $batch) {
+            $tended[] = $one = Tended::of($batch, $batch->ledger(), $household);
+            $jars[] = self::jar($one, $people, $dates, $today);
+        }
+        $planning = Planning::of($household->planning);
+        $personPlace = $people->pluck('id')->flip();
+        $jarPlace = array_flip(array_map(static fn (WeekJar $jar): string => $jar->id, $jars));
+        $dayPlace = array_flip($dates);
+        $had = [];
+        foreach ($eaten as $serving) {
+            if ($personPlace->has($serving->person_id) && isset($jarPlace[$serving->batch_id])) {
+                $had["{$personPlace[$serving->person_id]} {$dayPlace[$serving->eaten_on]} {$jarPlace[$serving->batch_id]}"] = true;
+            }
+        }
+
+        return new self($household, $dates, $people, $tended, $planned, $eaten, $planning, new WeekPlan(
+            self::eaters($people, $eaten, $dates), $jars,
+            array_values($planned->map(static fn (PlannedServing $one): WeekServing => new WeekServing(
+                $one->id, $personPlace[$one->person_id] ?? 0, $dayPlace[$one->planned_on], $jarPlace[$one->batch_id], $one->grams, $one->way, $one->is_locked,
+            ))->all()),
+            $today, $planning->perDay, $planning->weights, $had,
+        ));
+    }
+
+    /** What the cook wants to come round in this week. */
+    public function rotation(): Rotation
+    {
+        $lines = [];
+        foreach (RotationLine::inOrder() as $line) {
+            $days = array_map(fn (int $weekday): int => ($weekday - $this->household->week_start + 7) % 7, $line->weekdays);
+            $lines[] = ['groups' => $line->groups(), 'days' => $days, 'times' => (int) round($line->times_a_week)];
+        }
+        $last = [];
+        $from = CarbonImmutable::parse($this->dates[0])->subDays(self::REMEMBERED_DAYS)->toDateString();
+        $place = $this->people->pluck('id')->flip();
+        foreach (Serving::query()->with('batch')->whereBetween('eaten_on', [$from, $this->dates[0]])->whereNull('undone_at')->get() as $serving) {
+            if ($place->has($serving->person_id)) {
+                $key = "{$place[$serving->person_id]} {$serving->batch->likeness}";
+                $last[$key] = min($last[$key] ?? PHP_INT_MAX, Household::daysBetween($serving->eaten_on, $this->dates[0]));
+            }
+        }
+
+        return new Rotation($lines, $this->planning->hasNew, $last);
+    }
+
+    /** @return list<string> the names of its days */
+    public function dayNames(): array
+    {
+        return array_map(static fn (string $date): string => CarbonImmutable::parse($date)->format('l'), $this->dates);
+    }
+
+    /**
+     * @param  Collection<int, Person>  $people
+     * @param  Collection<int, Serving>  $eaten
+     * @param  list<string>  $dates
+     * @return list<Eater>
+     */
+    private static function eaters(Collection $people, Collection $eaten, array $dates): array
+    {
+        return array_values($people->map(static function (Person $person) use ($eaten, $dates): Eater {
+            $allowance = $goal = [];
+            foreach ($dates as $date) {
+                $there = $eaten->where('person_id', $person->id)->where('eaten_on', $date);
+                $allowance[] = $person->target_sodium_mg - $person->restOn($date) - $there->sum(static fn (Serving $serving): float => $serving->sodium()->typical);
+                $goal[] = max(0, $person->live_goal - $there->filter(static fn (Serving $serving): bool => $serving->batch->method->isFerment())->count());
+            }
+
+            return new Eater($person->id, $person->name, (float) $person->target_sodium_mg, $allowance, $person->limit_is_hard, $goal);
+        })->all());
+    }
+
+    /**
+     * @param  Collection<int, Person>  $people
+     * @param  list<string>  $dates
+     */
+    private static function jar(Tended $tended, Collection $people, array $dates, int $today): WeekJar
+    {
+        $batch = $tended->batch;
+        $zone = $tended->household->time_zone;
+        $phase = Tended::servedPhase($batch, $tended->state);
+        $states = array_map(static function (string $date) use ($batch, $zone): BatchState {
+            $noon = CarbonImmutable::parse("{$date} 12:00", $zone);
+
+            return $batch->ledger($noon->isPast() ? CarbonImmutable::now() : $noon)->state();
+        }, $dates);
+        $band = $tended->gramsLeft() > 1.0 ? $batch->ledger()->estimates()["{$phase->value}Per100g"]->band : null;
+        $allergens = array_map(static fn (Allergen $one): string => $one->value, $tended->state->allergens());
+        $names = self::disliked($batch, $people);
+
+        return new WeekJar(
+            $batch->id, $batch->name, $batch->method->isFerment() && $tended->state->live, $batch->likeness, $phase, $tended->gramsLeft(),
+            $today + ($tended->readyIn() ?? self::NEVER), $today + ($tended->keepsFor() ?? self::NEVER),
+            $states,
+            array_values($people->map(static fn (Person $person): float => $batch->usualPortion($person, $phase))->all()),
+            array_values($people->map(static function (Person $person) use ($allergens, $names): ?string {
+                $clash = array_values(array_intersect($allergens, $person->allergens));
+                $dislike = array_values(array_intersect_key($names, array_flip($person->dislikes)));
+
+                return match (true) {
+                    $clash !== [] => sprintf('It holds %s, an allergen.', implode(' and ', $clash)),
+                    $dislike !== [] => sprintf('Does not like %s.', implode(' and ', $dislike)),
+                    default => null,
+                };
+            })->all()),
+            self::closed($tended),
+            $band === null || $band->typical <= 0.0 ? 1.0 : $band->low / $band->typical, $band === null || $band->typical <= 0.0 ? 1.0 : $band->high / $band->typical,
+        );
+    }
+
+    /** Why nobody eats from it, whatever the day. */
+    private static function closed(Tended $tended): ?string
+    {
+        return match (true) {
+            $tended->batch->emptied_at !== null => 'Its jar was emptied.',
+            $tended->isSpokenAgainst() => 'The last check spoke against eating from it.',
+            default => null,
+        };
+    }
+
+    /**
+     * The foods in a batch that somebody does not like.
+     *
+     * @param  Collection<int, Person>  $people
+     * @return array<string, string> names by key
+     */
+    private static function disliked(Batch $batch, Collection $people): array
+    {
+        $keys = $people->pluck('dislikes')->flatten()->unique();
+        $names = [];
+        foreach ($keys->isEmpty() ? [] : $batch->standing() as $line) {
+            $food = $line->entry['ingredient'] ?? $line->entry['food'] ?? null;
+            if (is_array($food) && $keys->contains($food['id'] ?? '')) {
+                $names[(string) $food['id']] = (string) $food['name'];
+            }
+        }
+
+        return $names;
+    }
+}

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Week;
+
+use App\Actions\StartFromFormula;
+use App\Models\PlannedBatch;
+use Carbon\CarbonImmutable;
+use Tempesal\Core\Formula\Formula;
+use Tempesal\Core\Formula\FormulaAnswer;
+use Tempesal\Core\Supply\Lot;
+
+/**
+ * What must be bought for the batches that are to be started within some days, planned and suggested ones.
+ */
+final readonly class Shopping
+{
+    private const WATER = 'water';
+
+    /**
+     * @param  list<array{name: string, jarName: string, startOn: string, isPlanned: bool}>  $batches
+     * @param  list<array{name: string, grams: float, for: list<string>}>  $lines
+     */
+    private function __construct(public string $from, public string $to, public array $batches, public array $lines)
+    {
+    }
+
+    public static function of(ShelfAhead $ahead, int $days): self
+    {
+        $last = $ahead->date($days - 1);
+        $batches = $amounts = [];
+        $take = static function (Formula $scaled, string $name, string $jar, string $startOn, bool $isPlanned) use (&$batches, &$amounts): void {
+            $batches[] = ['name' => $name, 'jarName' => $jar, 'startOn' => $startOn, 'isPlanned' => $isPlanned];
+            foreach ($scaled->lines() as $line) {
+                if ($line->food?->id !== self::WATER) {
+                    $amounts[$line->name]['grams'] = ($amounts[$line->name]['grams'] ?? 0.0) + $line->grams;
+                    $amounts[$line->name]['for'][$name] = true;
+                }
+            }
+        };
+        foreach ($ahead->planned as $one) {
+            if ($one->start_on <= $last) {
+                $take(self::scaled(StartFromFormula::read($one->formula->newest), $one), $one->formula->name, $one->jar->name, $one->start_on, true);
+            }
+        }
+        foreach ($ahead->outlook->added as $lot) {
+            if ($lot->start < $days) {
+                $answer = $ahead->answers[$lot->kind];
+                $take($answer->formula->scaled($lot->grams / $answer->makesG()), $answer->formula->name, self::jarName($lot), $ahead->date($lot->start), false);
+            }
+        }
+        $lines = [];
+        foreach ($amounts as $name => $amount) {
+            $lines[] = ['name' => (string) $name, 'grams' => $amount['grams'], 'for' => array_map(strval(...), array_keys($amount['for']))];
+        }
+        usort($lines, static fn (array $one, array $other): int => strnatcasecmp($one['name'], $other['name']));
+
+        return new self($ahead->household->today(), $last, $batches, $lines);
+    }
+
+    public function text(): string
+    {
+        $day = static fn (string $date): string => CarbonImmutable::parse($date)->format('D j M');
+        $text = "To start by {$day($this->to)}\n";
+        foreach ($this->batches as $batch) {
+            $text .= sprintf("- %s, %s, %s%s\n", $batch['name'], $batch['jarName'], $day($batch['startOn']), $batch['isPlanned'] ? '' : ' (suggested)');
+        }
+        $text .= "\nTo buy\n";
+        foreach ($this->lines as $line) {
+            $text .= sprintf("- %s: %s (%s)\n", $line['name'], self::amount($line['grams']), implode(', ', $line['for']));
+        }
+
+        return $text;
+    }
+
+    /** Comma-separated, RFC 4180; what a table program would take for a formula is written as text. */
+    public function csv(): string
+    {
+        $stream = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No memory for a table.');
+        fputcsv($stream, ['name', 'grams', 'for'], escape: '', eol: "\r\n");
+        foreach ($this->lines as $line) {
+            fputcsv($stream, array_map(self::plain(...), [$line['name'], (string) round($line['grams'], 1), implode('; ', $line['for'])]), escape: '', eol: "\r\n");
+        }
+        rewind($stream);
+
+        return (string) stream_get_contents($stream);
+    }
+
+    private static function plain(string $cell): string
+    {
+        return preg_match('/^[=+\-@\t\r]/', $cell) === 1 ? "'{$cell}" : $cell;
+    }
+
+    private static function amount(float $grams): string
+    {
+        return $grams >= 1000.0 ? sprintf('%s kg', round($grams / 1000.0, 2)) : sprintf('%s g', $grams < 20.0 ? round($grams, 1) : round($grams));
+    }
+
+    private static function scaled(Formula $formula, PlannedBatch $one): Formula
+    {
+        return $formula->scaled(FormulaAnswer::of($formula)->factorForJar($one->jar->geometry()) * $one->share);
+    }
+
+    private static function jarName(Lot $lot): string
+    {
+        return \App\Models\Jar::query()->find($lot->size)->name ?? '';
+    }
+}

@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Plan;
+
+use Tempesal\Core\Intake\Way;
+
+/**
+ * What would make a serving fit: the same food first, then less of it, then another day, then another jar, then none.
+ * Salt in the jar is never one of them.
+ */
+final class Levers
+{
+    private const ROUNDING = 1e-6;
+
+    /** Grams below which a portion is no portion any more: of pieces, of a condiment. */
+    private const LEAST_G = 10.0;
+
+    private const LEAST_SPOON_G = 3.0;
+
+    /** Of each kind the best ones only. */
+    private const MOST = 4;
+
+    private const ORDER = ['drain', 'rinse', 'smaller', 'other_day', 'other_jar', 'leave_out'];
+
+    /**
+     * @param  list<WeekServing>  $servings  any of which may change
+     * @param  float  $wantedMg  milligrams that are to be saved; 0: whatever can be
+     * @param  list<string>  $dayNames  of the week
+     * @return list<Lever> those that are enough first, and the gentlest of them first
+     */
+    public static function of(WeekPlan $week, array $servings, float $wantedMg, array $dayNames): array
+    {
+        $all = [];
+        foreach ($servings as $serving) {
+            array_push($all, ...self::ways($week, $serving, $wantedMg), ...self::smaller($week, $serving, $wantedMg),
+                ...self::otherDay($week, $serving, $wantedMg, $dayNames), ...self::otherJar($week, $serving, $wantedMg));
+            $all[] = new Lever('leave_out', 'leave it out', $serving, null, $week->milligrams($serving), $week->milligrams($serving) >= $wantedMg - self::ROUNDING);
+        }
+        $rank = static fn (Lever $one): array => [$one->isEnough ? 0 : 1, array_search($one->kind, self::ORDER, true), -$one->savesMg];
+        usort($all, static fn (Lever $one, Lever $other): int => $rank($one) <=> $rank($other));
+
+        return $all;
+    }
+
+    /**
+     * What could stand instead of a serving that cannot stay where it is.
+     *
+     * @param  list<string>  $dayNames
+     * @return list<Lever>
+     */
+    public static function awayFrom(WeekPlan $week, WeekServing $serving, array $dayNames): array
+    {
+        return [
+            ...self::otherDay($week, $serving, 0.0, $dayNames), ...self::otherJar($week, $serving, 0.0),
+            new Lever('leave_out', 'leave it out', $serving, null, $week->milligrams($serving), true),
+        ];
+    }
+
+    /** @return list<Lever> */
+    private static function ways(WeekPlan $week, WeekServing $serving, float $wanted): array
+    {
+        $levers = [];
+        foreach ([Way::Drained, Way::Rinsed] as $way) {
+            $then = self::changed($serving, way: $way);
+            $saves = $week->milligrams($serving) - $week->milligrams($then);
+            if (in_array($way, $week->jars[$serving->jar]->ways(), true) && $saves > 1.0) {
+                $levers[] = new Lever(
+                    $way === Way::Rinsed ? 'rinse' : 'drain', $way === Way::Rinsed ? 'rinse it half a minute' : 'drain it, without the juice',
+                    $serving, $then, $saves, $saves >= $wanted - self::ROUNDING,
+                );
+            }
+        }
+
+        return $levers;
+    }
+
+    /** @return list<Lever> */
+    private static function smaller(WeekPlan $week, WeekServing $serving, float $wanted): array
+    {
+        $has = $week->milligrams($serving);
+        $least = $week->jars[$serving->jar]->phase === \Tempesal\Core\Ledger\Phase::Sauce ? self::LEAST_SPOON_G : self::LEAST_G;
+        $fits = $has <= 0.0 ? $serving->grams : $serving->grams * ($wanted > 0.0 ? max(0.0, 1.0 - $wanted / $has) : 0.5);
+        $step = $least === self::LEAST_G ? 5.0 : 1.0;
+        $grams = max($least, floor($fits / $step + self::ROUNDING) * $step);
+        if ($grams >= $serving->grams - self::ROUNDING) {
+            return [];
+        }
+        $then = self::changed($serving, grams: $grams);
+        $saves = $has - $week->milligrams($then);
+
+        return [new Lever('smaller', sprintf('%d g instead of %d g', round($grams), round($serving->grams)), $serving, $then, $saves, $saves >= $wanted - self::ROUNDING)];
+    }
+
+    /**
+     * @param  list<string>  $dayNames
+     * @return list<Lever>
+     */
+    private static function otherDay(WeekPlan $week, WeekServing $serving, float $wanted, array $dayNames): array
+    {
+        $without = self::without($week, $serving);
+        $levers = [];
+        for ($day = $week->first(); $day < WeekPlan::DAYS; $day++) {
+            $then = self::changed($serving, day: $day);
+            if ($day !== $serving->day && $without->takes($then)) {
+                $levers[] = [$without->margin($serving->eater, $day), new Lever(
+                    'other_day', "on {$dayNames[$day]} instead", $serving, $then, $week->milligrams($serving), $week->milligrams($serving) >= $wanted - self::ROUNDING,
+                )];
+            }
+        }
+        usort($levers, static fn (array $one, array $other): int => $other[0] <=> $one[0]);
+
+        return array_slice(array_column($levers, 1), 0, 1);
+    }
+
+    /** @return list<Lever> */
+    private static function otherJar(WeekPlan $week, WeekServing $serving, float $wanted): array
+    {
+        $without = self::without($week, $serving);
+        $levers = [];
+        foreach (array_keys($week->jars) as $jar) {
+            $then = $week->usual($serving->eater, $serving->day, $jar);
+            $saves = $week->milligrams($serving) - $week->milligrams($then);
+            $isLikeIt = $week->jars[$jar]->isLive || ! $week->jars[$serving->jar]->isLive;
+            if ($jar !== $serving->jar && $isLikeIt && ($wanted <= 0.0 || $saves > 1.0) && self::fits($without, $then)) {
+                $levers[] = new Lever('other_jar', "{$week->jars[$jar]->name} instead", $serving, new WeekServing('', $then->eater, $then->day, $jar, $then->grams, $then->way, false), $saves, $saves >= $wanted - self::ROUNDING);
+            }
+        }
+        usort($levers, static fn (Lever $one, Lever $other): int => $other->savesMg <=> $one->savesMg);
+
+        return array_slice($levers, 0, $wanted > 0.0 ? 1 : self::MOST);
+    }
+
+    /** Whether it may stand there, though the day may still be past its target. */
+    private static function fits(WeekPlan $week, WeekServing $serving): bool
+    {
+        $roomy = array_map(static fn (Eater $eater): Eater => new Eater($eater->id, $eater->name, $eater->target, array_fill(0, WeekPlan::DAYS, INF), false, $eater->liveGoal), $week->eaters);
+
+        return (new WeekPlan($roomy, $week->jars, $week->servings, $week->today, $week->perDay, $week->weights, $week->had))->takes($serving);
+    }
+
+    private static function without(WeekPlan $week, WeekServing $serving): WeekPlan
+    {
+        return $week->having(array_values(array_filter($week->servings, static fn (WeekServing $other): bool => $other !== $serving)));
+    }
+
+    private static function changed(WeekServing $serving, ?int $day = null, ?float $grams = null, ?Way $way = null): WeekServing
+    {
+        return new WeekServing($serving->id, $serving->eater, $day ?? $serving->day, $serving->jar, $grams ?? $serving->grams, $way ?? $serving->way, $serving->isLocked);
+    }
+}

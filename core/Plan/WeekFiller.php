@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Plan;
+
+/**
+ * Fills the days of a week that are still to come: what stays, what the rotation asks for, then the best that can be found.
+ */
+final readonly class WeekFiller
+{
+    /** What jars are served at: the week on the shelf knows days, not meals. */
+    private const MEAL = 'day';
+
+    /** Milligrams that nobody plans: what was eaten today is not served once more. */
+    private const NEVER_MG = 100_000.0;
+
+    private function __construct(private WeekPlan $week, private int $first)
+    {
+    }
+
+    /**
+     * @param  bool  $isRest  whether all that is there stays, rather than only what is locked or was altered by hand
+     * @param  list<WeekServing>  $wanted  by the rotation, put down where nothing speaks against it
+     * @return array{servings: list<WeekServing>, plan: Plan|null} what stays keeps its id, what is new has none; no plan when nothing is left to plan
+     */
+    public static function fill(WeekPlan $week, bool $isRest, array $wanted = []): array
+    {
+        $filler = new self($week, $week->first());
+        if ($filler->first >= WeekPlan::DAYS || $week->eaters === []) {
+            return ['servings' => $week->servings, 'plan' => null];
+        }
+        $stays = static fn (WeekServing $serving): bool => $isRest || $serving->isLocked || ! $week->isUsual($serving);
+        $kept = array_values(array_filter($week->coming, $stays));
+        $before = array_values(array_filter($week->coming, static fn (WeekServing $serving): bool => ! $stays($serving)));
+
+        return $filler->run($kept, $before, $wanted);
+    }
+
+    /** The week as it is, as the planner sees it: for the reasons of what falls short. */
+    public static function asItIs(WeekPlan $week): ?Plan
+    {
+        $filler = new self($week, $week->first());
+        if ($filler->first >= WeekPlan::DAYS || $week->eaters === []) {
+            return null;
+        }
+        [$instance, $cells] = $filler->instance($week->coming, []);
+
+        return new Plan($instance, $cells, 0.0, 0.0);
+    }
+
+    /**
+     * @param  list<WeekServing>  $kept
+     * @param  list<WeekServing>  $before
+     * @param  list<WeekServing>  $wanted
+     * @return array{servings: list<WeekServing>, plan: Plan}
+     */
+    private function run(array $kept, array $before, array $wanted): array
+    {
+        $fixed = $this->week->having($kept);
+        $asked = [];
+        foreach ($wanted as $one) {
+            if ($fixed->takes($one)) {
+                $asked[] = $one;
+                $fixed = $fixed->having([...$fixed->servings, $one]);
+            }
+        }
+        [$instance] = $this->instance([...$kept, ...$asked], $before);
+        $plan = Planner::plan($instance);
+        $past = array_filter($this->week->servings, fn (WeekServing $serving): bool => $serving->day < $this->week->today);
+        $servings = [...array_values($past), ...$kept];
+        foreach ($plan->cells as $cell) {
+            $serving = $this->week->usual($cell->eater, $cell->day + $this->first, $cell->offer);
+            if (self::like($serving, $servings) === null) {
+                $servings[] = self::like($serving, $before) ?? $serving;
+            }
+        }
+
+        return ['servings' => $servings, 'plan' => $plan];
+    }
+
+    /**
+     * @param  list<WeekServing>  $kept
+     * @param  list<WeekServing>  $before
+     * @return array{Instance, list<Cell>} and the cells of what is kept
+     */
+    private function instance(array $kept, array $before): array
+    {
+        $instance = $this->build([], [], []);
+        $locked = $outside = [];
+        foreach ($kept as $serving) {
+            $cell = $this->cell($serving);
+            $isFine = Feasibility::trouble($instance, [...$locked, $cell], true) === null;
+            $isFine ? $locked[] = $cell : $outside[] = $serving;
+        }
+        $cells = array_map($this->cell(...), array_values(array_filter($before, fn (WeekServing $serving): bool => $this->week->jars[$serving->jar]->objection($serving->eater, $serving->day) === null)));
+
+        return [$this->build($kept, $outside, $locked, $cells), $locked];
+    }
+
+    /** @param  list<WeekServing>  $all */
+    private static function like(WeekServing $one, array $all): ?WeekServing
+    {
+        foreach ($all as $other) {
+            if ($other->isAt($one->eater, $one->day) && $other->jar === $one->jar) {
+                return $other;
+            }
+        }
+
+        return null;
+    }
+
+    private function cell(WeekServing $serving): Cell
+    {
+        return new Cell($serving->eater, $serving->day - $this->first, 0, $serving->jar);
+    }
+
+    /**
+     * What does not keep to the rules of a plan stands outside it: it takes its sodium, its stock and its live servings along.
+     *
+     * @param  list<WeekServing>  $kept
+     * @param  list<WeekServing>  $outside
+     * @param  list<Cell>  $locked
+     * @param  list<Cell>  $before
+     */
+    private function build(array $kept, array $outside, array $locked, array $before = []): Instance
+    {
+        $week = $this->week;
+        $days = WeekPlan::DAYS - $this->first;
+        $taken = static fn (int $eater, int $day, callable $of): float => array_sum(array_map($of, array_filter($outside, static fn (WeekServing $one): bool => $one->isAt($eater, $day))));
+        $eaters = [];
+        foreach ($week->eaters as $m => $eater) {
+            $allowance = $goal = [];
+            for ($day = $this->first; $day < WeekPlan::DAYS; $day++) {
+                $allowance[] = $eater->allowance[$day] - $taken($m, $day, $week->milligrams(...));
+                $goal[] = max(0, $eater->liveGoal[$day] - (int) $taken($m, $day, static fn (WeekServing $one): float => $week->jars[$one->jar]->isLive ? 1.0 : 0.0));
+            }
+            $eaters[] = new Eater($eater->id, $eater->name, $eater->target, $allowance, $eater->isHard, $goal);
+        }
+        $offers = [];
+        foreach ($week->jars as $i => $jar) {
+            $sodium = [];
+            foreach (array_keys($eaters) as $m) {
+                for ($day = 0; $day < $days; $day++) {
+                    $usual = $week->usual($m, $day + $this->first, $i);
+                    $sodium[$m][$day] = $week->hadIt($usual) ? self::NEVER_MG : $week->milligrams($usual);
+                }
+            }
+            $stock = $jar->stock;
+            foreach ($kept as $serving) {
+                if ($serving->jar === $i) {
+                    // Only one serving of a jar can stand on a day: its own sodium takes the place of the usual one.
+                    $sodium[$serving->eater][$serving->day - $this->first] = $week->milligrams($serving);
+                    $stock -= $serving->grams - (in_array($serving, $outside, true) ? 0.0 : $jar->portions[$serving->eater]);
+                }
+            }
+            $offers[] = new Offer(
+                $jar->id, $jar->name, $jar->isLive, $jar->group, $jar->closed === null ? max(0.0, $stock) : 0.0,
+                $jar->readyOn - $this->first, $jar->useBy - $this->first, [0], array_values(array_map(array_values(...), $sodium)), $jar->portions,
+                array_map(static fn (?string $why): bool => $why === null, $jar->notFor),
+            );
+        }
+
+        return new Instance($days, [self::MEAL], $week->perDay, $eaters, $offers, $locked, $before, $week->weights);
+    }
+}

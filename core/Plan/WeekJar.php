@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Plan;
+
+use Tempesal\Core\Estimate\Point;
+use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Grams;
+
+/**
+ * A jar through the days of a week: what it holds, from when and until when it is eaten, what a portion of it carries.
+ */
+final class WeekJar
+{
+    /** @var array<string, float> milligrams in 100 g and its portions, as they were asked for */
+    private array $known = [];
+
+    /**
+     * @param  float  $stock  grams of what is served from it
+     * @param  int  $readyOn  day of the week on which it is ready; before the week when it is already
+     * @param  int  $useBy  the last day on which it keeps
+     * @param  non-empty-list<BatchState>  $states  about noon of each day
+     * @param  list<float>  $portions  grams that each eater usually takes
+     * @param  list<string|null>  $notFor  why an eater does not eat it
+     * @param  string|null  $closed  why nobody does
+     * @param  float  $low  the low end of its sodium's band, as a share of the typical
+     * @param  float  $high  the high end
+     */
+    public function __construct(
+        public readonly string $id,
+        public readonly string $name,
+        public readonly bool $isLive,
+        public readonly string $group,
+        public readonly Phase $phase,
+        public readonly float $stock,
+        public readonly int $readyOn,
+        public readonly int $useBy,
+        public readonly array $states,
+        public readonly array $portions,
+        public readonly array $notFor,
+        public readonly ?string $closed,
+        public readonly float $low,
+        public readonly float $high,
+    ) {
+    }
+
+    /** Milligrams of sodium in a portion taken on a day. */
+    public function milligrams(int $day, float $grams, Way $way): float
+    {
+        return $this->known["{$day} {$grams} {$way->value}"] ??= $way->plate($this->phase, Grams::of($grams))->sodiumMg($this->states[$day], Point::typical());
+    }
+
+    /** @return non-empty-list<Way> */
+    public function ways(): array
+    {
+        return Way::of($this->phase);
+    }
+
+    /** Why an eater should not be served from it on a day; null when nothing speaks against it. */
+    public function objection(int $eater, int $day): ?string
+    {
+        return $this->closed ?? $this->notFor[$eater]
+            ?? ($day < $this->readyOn ? 'It is not ready by then.' : ($day > $this->useBy ? 'It has kept its time by then.' : null));
+    }
+}

@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Plan;
+
+use Tempesal\Core\Intake\Way;
+
+/**
+ * A week as the cook has it before them: who eats, the jars at hand, what is meant for whom, and what that comes to.
+ * Days before today are over: what was meant for them is no longer reckoned with.
+ */
+final readonly class WeekPlan
+{
+    public const DAYS = 7;
+
+    /** What may stand on one eater's day at most, where the cook has said nothing else. */
+    public const USUAL_PER_DAY = 3;
+
+    public const MOST_PER_DAY = 6;
+
+    private const ROUNDING = 1e-6;
+
+    /** @var list<WeekServing> that are still to come */
+    public array $coming;
+
+    /**
+     * @param  list<Eater>  $eaters  allowances and goals are what is left after the rest of the diet and what was eaten already
+     * @param  list<WeekJar>  $jars
+     * @param  list<WeekServing>  $servings
+     * @param  int  $today  0 to 6 within the week; 7 when the week is over, below 0 when it is to come
+     * @param  array<string, true>  $had  what was eaten already, by "eater day jar"
+     */
+    public function __construct(
+        public array $eaters,
+        public array $jars,
+        public array $servings,
+        public int $today,
+        public int $perDay = self::USUAL_PER_DAY,
+        public Weights $weights = new Weights,
+        public array $had = [],
+    ) {
+        $this->coming = array_values(array_filter($servings, static fn (WeekServing $serving): bool => $serving->day >= $today));
+    }
+
+    /** The first day that can still be planned. */
+    public function first(): int
+    {
+        return max(0, $this->today);
+    }
+
+    /** @param  list<WeekServing>  $servings */
+    public function having(array $servings): self
+    {
+        return new self($this->eaters, $this->jars, $servings, $this->today, $this->perDay, $this->weights, $this->had);
+    }
+
+    /** @return list<WeekServing> what is still to come on someone's day */
+    public function on(int $eater, int $day): array
+    {
+        return array_values(array_filter($this->coming, static fn (WeekServing $serving): bool => $serving->isAt($eater, $day)));
+    }
+
+    /** Milligrams of sodium in a serving, typically. */
+    public function milligrams(WeekServing $serving): float
+    {
+        return $this->jars[$serving->jar]->milligrams($serving->day, $serving->grams, $serving->way);
+    }
+
+    /** Milligrams that are left of an eater's allowance on a day; negative when it is passed. */
+    public function margin(int $eater, int $day): float
+    {
+        return $this->eaters[$eater]->allowance[$day] - array_sum(array_map($this->milligrams(...), $this->on($eater, $day)));
+    }
+
+    /**
+     * What is left in a jar at the end of each day; negative when more is meant than it holds.
+     *
+     * @return list<float> grams
+     */
+    public function left(int $jar): array
+    {
+        $left = [];
+        for ($day = 0; $day < self::DAYS; $day++) {
+            $taken = 0.0;
+            foreach ($this->coming as $serving) {
+                $taken += $serving->jar === $jar && $serving->day <= $day ? $serving->grams : 0.0;
+            }
+            $left[] = $this->jars[$jar]->stock - $taken;
+        }
+
+        return $left;
+    }
+
+    /** The day on which more is taken from a jar than it holds; null when it lasts. */
+    public function runsShortOn(int $jar): ?int
+    {
+        foreach ($this->left($jar) as $day => $left) {
+            if ($left < -self::ROUNDING) {
+                return $day;
+            }
+        }
+
+        return null;
+    }
+
+    /** The kinds of ferment that an eater still meets in the week. */
+    public function kinds(int $eater): int
+    {
+        $groups = [];
+        foreach ($this->coming as $serving) {
+            if ($serving->eater === $eater) {
+                $groups[$this->jars[$serving->jar]->group] = true;
+            }
+        }
+
+        return count($groups);
+    }
+
+    /** Whether a portion could be put down for someone on a day without breaking anything. */
+    public function takes(WeekServing $serving): bool
+    {
+        $jar = $this->jars[$serving->jar];
+        if ($serving->day < $this->first() || $jar->objection($serving->eater, $serving->day) !== null || $this->hadIt($serving)) {
+            return false;
+        }
+        $there = $this->on($serving->eater, $serving->day);
+        foreach ($there as $other) {
+            if ($other->jar === $serving->jar) {
+                return false;
+            }
+        }
+        $then = $this->having([...$this->servings, $serving]);
+
+        return count($there) < $this->perDay && $then->runsShortOn($serving->jar) === null && $then->margin($serving->eater, $serving->day) >= -self::ROUNDING;
+    }
+
+    /** Whether someone has eaten of that jar on that day already. */
+    public function hadIt(WeekServing $serving): bool
+    {
+        return isset($this->had["{$serving->eater} {$serving->day} {$serving->jar}"]);
+    }
+
+    /** The usual portion of a jar for someone on a day. */
+    public function usual(int $eater, int $day, int $jar): WeekServing
+    {
+        return new WeekServing('', $eater, $day, $jar, $this->jars[$jar]->portions[$eater], Way::Drained, false);
+    }
+
+    public function isUsual(WeekServing $serving): bool
+    {
+        return $serving->way === Way::Drained && abs($serving->grams - $this->jars[$serving->jar]->portions[$serving->eater]) < self::ROUNDING;
+    }
+}

@@ -1,0 +1,264 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Supply;
+
+/**
+ * Says what to start when, and in which jar, so that nothing runs out: no day without where the jars allow it, as few as
+ * possible where they do not. A batch is started as late as will do, and fills its jar unless that were more than keeps, or than
+ * is eaten in eight weeks.
+ *
+ * Plans grow batch by batch, the best few of each size side by side (a beam search). A plan is judged by its days without,
+ * then by how few jars are left half empty, then by how few batches it takes, then by how little they hold.
+ *
+ * @phpstan-type Ahead array{own: array<string, list<Lot>>, runs: array<string, Run>, added: list<Lot>, gaps: int}
+ */
+final class Keeper
+{
+    /** Plans that are kept side by side, and shares of a jar that are tried; the next ones when the first leave a gap. */
+    private const TRIES = [[4, [1.0]], [24, [1.0]], [16, [1.0, 0.5]]];
+
+    /** Ways of eating that are worked out at most: a kitchen with very many kinds gets the best that was found by then. */
+    private const MOST_RUNS = 20_000;
+
+    /** Days for which a batch is to last at most. */
+    private const LASTS_DAYS = 56;
+
+    /** Below this share a jar is badly filled: air stands over the food. */
+    private const WELL_FILLED = 0.6;
+
+    private int $runs = 0;
+
+    private function __construct(private readonly Shelf $shelf)
+    {
+    }
+
+    public static function plan(Shelf $shelf): Outlook
+    {
+        $keeper = new self($shelf);
+        $start = $keeper->asItStands();
+        $least = $keeper->unavoidable($start);
+        $best = $start;
+        foreach (self::TRIES as [$width, $shares]) {
+            if ($best['gaps'] > $least) {
+                $found = $keeper->search($start, $least, $width, $shares);
+                $best = $found['gaps'] < $best['gaps'] ? $found : $best;
+            }
+        }
+
+        return new Outlook($shelf, [...$shelf->lots, ...$best['added']], $best['added'], $best['runs']);
+    }
+
+    /** @return Ahead */
+    private function asItStands(): array
+    {
+        $own = $runs = [];
+        foreach ($this->shelf->kinds as $kind) {
+            $own[$kind->id] = array_values(array_filter($this->shelf->lots, static fn (Lot $lot): bool => $lot->kind === $kind->id));
+            $runs[$kind->id] = Run::of($kind, $own[$kind->id], $this->shelf->days);
+        }
+
+        return ['own' => $own, 'runs' => $runs, 'added' => [], 'gaps' => array_sum(array_map(static fn (Run $run): int => count($run->gaps), $runs))];
+    }
+
+    /**
+     * @param  Ahead  $start
+     * @param  list<float>  $shares
+     * @return Ahead
+     */
+    private function search(array $start, int $least, int $width, array $shares): array
+    {
+        $best = $start;
+        $beam = [$start];
+        while ($beam !== [] && $best['gaps'] > $least && $this->runs < self::MOST_RUNS) {
+            $next = [];
+            foreach ($beam as $plan) {
+                foreach ($this->options($plan, $shares) as $key => $option) {
+                    $next[$key] ??= $option;
+                }
+            }
+            usort($next, static fn (array $one, array $other): int => [$one['gaps'], self::made($one['added'])] <=> [$other['gaps'], self::made($other['added'])]);
+            $beam = array_slice($next, 0, $width);
+            if ($beam !== [] && $beam[0]['gaps'] < $best['gaps']) {
+                $best = $beam[0];
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * One more batch of any kind that falls short, in a jar of any size that is free for it.
+     *
+     * @param  Ahead  $plan
+     * @param  list<float>  $shares
+     * @return array<string, Ahead> those by which something is gained, by what they add
+     */
+    private function options(array $plan, array $shares): array
+    {
+        $options = [];
+        $busy = self::busy($plan);
+        foreach ($this->shelf->kinds as $kind) {
+            $before = $plan['runs'][$kind->id];
+            if ($before->gaps === [] || $kind->leadDays === []) {
+                continue;
+            }
+            $tried = [];
+            foreach ($this->shelf->vessels as $vessel) {
+                foreach (isset($kind->gramsIn[$vessel->size]) ? $shares : [] as $share) {
+                    $placed = $this->place($kind, $vessel, $share, $before, $busy, $plan['own'][$kind->id]);
+                    if ($placed === null) {
+                        continue;
+                    }
+                    [$lot, $run] = $placed;
+                    $alike = "{$vessel->size} {$lot->share} {$lot->start}";
+                    if (isset($tried[$alike]) || count($run->gaps) >= count($before->gaps)) {
+                        continue;
+                    }
+                    $tried[$alike] = true;
+                    $option = [
+                        'own' => [...$plan['own'], $kind->id => [...$plan['own'][$kind->id], $lot]],
+                        'runs' => [...$plan['runs'], $kind->id => $run],
+                        'added' => [...$plan['added'], $lot],
+                        'gaps' => $plan['gaps'] - count($before->gaps) + count($run->gaps),
+                    ];
+                    $options[self::key($option['added'])] = $option;
+                }
+            }
+        }
+
+        return $options;
+    }
+
+    /**
+     * A batch in that jar: ready on the day on which the kind runs out, or as soon after it as the jar and the season allow.
+     *
+     * @param  array<string, list<array{int, int}>>  $busy  by jar: from and until when it is taken
+     * @param  list<Lot>  $own
+     * @return array{Lot, Run}|null and how the kind is eaten then
+     */
+    private function place(Kind $kind, Vessel $vessel, float $share, Run $before, array $busy, array $own): ?array
+    {
+        $stretches = [];
+        foreach ($before->gaps as $gap) {
+            $last = count($stretches) - 1;
+            $last >= 0 && $stretches[$last][1] === $gap - 1 ? $stretches[$last][1] = $gap : $stretches[] = [$gap, $gap];
+        }
+        foreach ($stretches as [$from, $to]) {
+            $start = $kind->lastStart($from) ?? $kind->nextStart(0);
+            while ($start !== null && $start + $kind->leadDays[$start] <= $to) {
+                $lot = self::lot($kind, $vessel, $share, $start);
+                $this->runs++;
+                $run = Run::of($kind, [...$own, $lot], $this->shelf->days);
+                $free = self::freeAfter($busy[$vessel->id] ?? [], $start, $run->emptyOn[$lot->id] ?? PHP_INT_MAX);
+                if ($free === null) {
+                    return self::standInTheWay($own, $before, $run, $busy) ? null : [$lot, $run];
+                }
+                $start = $free === PHP_INT_MAX ? null : $kind->nextStart($free);
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Whether other batches of the kind, which last longer now, would keep a jar from what is to come into it.
+     *
+     * @param  list<Lot>  $own
+     * @param  array<string, list<array{int, int}>>  $busy
+     */
+    private static function standInTheWay(array $own, Run $before, Run $after, array $busy): bool
+    {
+        foreach ($own as $lot) {
+            $until = $before->emptyOn[$lot->id] ?? PHP_INT_MAX;
+            $later = $after->emptyOn[$lot->id] ?? PHP_INT_MAX;
+            if ($lot->vessel !== null && $later > $until && self::freeAfter($busy[$lot->vessel], $until, $later) !== null) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private static function lot(Kind $kind, Vessel $vessel, float $share, int $start): Lot
+    {
+        $ready = $start + $kind->leadDays[$start];
+        $full = $kind->gramsIn[$vessel->size];
+        $grams = min($full * $share, $kind->perDay * min($kind->keeps, self::LASTS_DAYS));
+
+        return new Lot("{$kind->id} {$vessel->id} {$start}", $kind->id, $vessel->id, $start, $ready, $grams, $ready + $kind->keeps - 1, $vessel->size, $full > 0.0 ? $grams / $full : 0.0);
+    }
+
+    /**
+     * The day on which what is in the way of a batch has gone; null when nothing is.
+     *
+     * @param  list<array{int, int}>  $busy
+     */
+    private static function freeAfter(array $busy, int $from, int $until): ?int
+    {
+        $free = null;
+        foreach ($busy as [$begin, $end]) {
+            if ($from < $end && $begin < $until) {
+                $free = max($free ?? 0, $end);
+            }
+        }
+
+        return $free;
+    }
+
+    /**
+     * @param  Ahead  $plan
+     * @return array<string, list<array{int, int}>> by jar
+     */
+    private static function busy(array $plan): array
+    {
+        $busy = [];
+        foreach ($plan['own'] as $kind => $lots) {
+            foreach ($lots as $lot) {
+                if ($lot->vessel !== null) {
+                    $busy[$lot->vessel][] = [$lot->start, $plan['runs'][$kind]->emptyOn[$lot->id] ?? PHP_INT_MAX];
+                }
+            }
+        }
+
+        return $busy;
+    }
+
+    /**
+     * Days without that no jar could spare: before the soonest that a batch started today or later could be ready.
+     *
+     * @param  Ahead  $plan
+     */
+    private function unavoidable(array $plan): int
+    {
+        $days = 0;
+        foreach ($this->shelf->kinds as $kind) {
+            $soonest = PHP_INT_MAX;
+            foreach ($kind->leadDays as $start => $lead) {
+                $soonest = $kind->mayStart[$start] ? min($soonest, $start + $lead) : $soonest;
+            }
+            $days += count(array_filter($plan['runs'][$kind->id]->gaps, static fn (int $gap): bool => $gap < $soonest));
+        }
+
+        return $days;
+    }
+
+    /** @param  list<Lot>  $added */
+    private static function key(array $added): string
+    {
+        $ids = array_map(static fn (Lot $lot): string => "{$lot->id} {$lot->share}", $added);
+        sort($ids);
+
+        return implode(', ', $ids);
+    }
+
+    /**
+     * @param  list<Lot>  $added
+     * @return array{int, int, float} how many badly filled, how many, and their grams
+     */
+    private static function made(array $added): array
+    {
+        return [count(array_filter($added, static fn (Lot $lot): bool => $lot->share < self::WELL_FILLED)), count($added), array_sum(array_map(static fn (Lot $lot): float => $lot->grams, $added))];
+    }
+}

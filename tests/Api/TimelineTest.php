@@ -1,0 +1,218 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Formula;
+use App\Models\Jar;
+use App\Models\PlannedBatch;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
+use Sabre\VObject\Reader;
+
+/*
+ * The weeks ahead: what runs out, what to start, what it takes to buy, and the batch that comes of it.
+ */
+
+beforeEach(function (): void {
+    $this->travelTo(Carbon::parse('2026-11-25 09:00:00'));
+    $this->asCook($this->cook());
+    $this->formula = Formula::query()->where('key', 'carrot-sticks')->sole()->id;
+    $this->jar = Jar::query()->where('name', 'Quart jar')->sole()->id;
+    $this->round = fn(array $as = []) => $this->putJson('/api/rotation', [
+        'lines' => [
+            [
+                'name' => 'Carrots',
+                'formulaId' => $this->formula,
+                'likenesses' => [],
+                'weekdays' => [],
+                'timesAWeek' => 7,
+                'months' => [],
+                ...$as,
+            ],
+        ],
+        'perDay' => 3,
+        'hasNew' => false,
+        'weights' => ['short' => 100],
+    ])->assertOk();
+    $this->plan = fn(array $as = []) => $this->postJson('/api/timeline/batches', [
+        'formulaId' => $this->formula,
+        'jarId' => $this->jar,
+        'startOn' => '2026-11-26',
+        'share' => 1,
+        'requestKey' => (string) Str::ulid(),
+        ...$as,
+    ]);
+});
+
+it('says what to start when, so that only the days that nothing can spare are without', function (): void {
+    ($this->round)();
+    $ahead = $this->getJson('/api/timeline')->assertOk()->json();
+    $kind = $ahead['kinds'][0];
+    // Ada eats 40 g a day, Bo 25 g.
+    expect($kind['gramsAWeek'])
+        ->toBe(455)
+        ->and($ahead['days'])
+        ->toBeGreaterThanOrEqual(56)
+        ->and($kind['leadDays'])
+        ->toBe(10)
+        ->and($ahead['gapDays'])
+        ->toBe(10)
+        ->and($kind['gaps'])
+        ->toHaveCount(1)
+        ->and($kind['gaps'][0])
+        ->toMatchArray(['from' => '2026-11-25', 'to' => '2026-12-04', 'days' => 10])
+        ->and($kind['isTooLate'])
+        ->toBeTrue()
+        ->and($ahead['suggestions'][0]['startOn'])
+        ->toBe('2026-11-25');
+    // Planned as suggested, there is nothing left to suggest and no day more without.
+    foreach ($ahead['suggestions'] as $one) {
+        ($this->plan)([
+            'jarId' => $one['jarId'],
+            'startOn' => $one['startOn'],
+            'share' => $one['share'],
+            'lineId' => $one['lineId'],
+        ])->assertCreated();
+    }
+    $then = $this->getJson('/api/timeline')->json();
+    expect($then['suggestions'])
+        ->toBe([])
+        ->and($then['gapDays'])
+        ->toBe(10)
+        ->and($then['planned'])
+        ->toHaveCount(count($ahead['suggestions']));
+});
+
+it('is made sooner in a warmer room, and lasts with one more jar', function (): void {
+    Jar::query()->where('name', '!=', 'Quart jar')->delete();
+    Jar::query()->update(['how_many' => 1]);
+    ($this->round)();
+    $now = $this->getJson('/api/timeline')->json();
+    $warm = $this->getJson('/api/timeline?warmer=10')->json();
+    $more = $this->getJson("/api/timeline?jarId={$this->jar}")->json();
+    // Ten degrees make it 2.25 times as fast: ten days become 4.44.
+    expect($warm['kinds'][0]['leadDays'])
+        ->toBe(5)
+        ->and($warm['gapDaysAsItIs'])
+        ->toBe($now['gapDays'])
+        ->and($warm['gapDays'])
+        ->toBeLessThan($now['gapDays'])
+        ->and($more['gapDays'])
+        ->toBeLessThan($now['gapDays'])
+        ->and(implode(' ', array_column($now['kinds'][0]['gaps'], 'reason')))
+        ->toContain('One more would help');
+    foreach (['warmer=99', 'warmer=warm', 'jarId=' . Str::ulid()] as $wrong) {
+        $this->getJson("/api/timeline?{$wrong}")->assertUnprocessable();
+    }
+});
+
+it('counts standing jars that are said to count, and follows the warmth they stand in', function (): void {
+    $carrots = $this->startJar(['startedOn' => '2026-11-20'])->json();
+    $likeness = $this->getJson('/api/rotation')->json('kinds.0.likeness');
+    ($this->round)(['likenesses' => [$likeness]]);
+    $lot = fn(array $ahead): array => collect($ahead['lanes'])
+        ->pluck('lots')
+        ->flatten(1)
+        ->firstWhere('batchId', $carrots['id']);
+    $now = $lot($this->getJson('/api/timeline')->json());
+    expect($now['is'])
+        ->toBe('standing')
+        ->and($now['readyOn'])
+        ->toBe($carrots['window']['readyOn'])
+        ->and($now['emptyOn'])
+        ->not->toBeNull();
+    $this->postJson('/api/rooms/counter/spells', [
+        'fromOn' => '2026-11-25',
+        'toOn' => '2026-12-20',
+        'celsius' => 29,
+    ])->assertCreated();
+    expect($lot($this->getJson('/api/timeline')->json())['ready'])->toBeLessThan($now['ready']);
+});
+
+it('lists what must be bought this week, as numbers, text and a table', function (): void {
+    ($this->round)(['timesAWeek' => 0]);
+    expect($this->getJson('/api/timeline/shopping')->assertOk()->json('lines'))->toBe([]);
+    ($this->plan)(['startOn' => '2026-11-28'])->assertCreated();
+    ($this->plan)(['startOn' => '2026-12-15'])->assertCreated();
+    $list = $this->getJson('/api/timeline/shopping')->json();
+    $formula = $this->getJson("/api/formulas/{$this->formula}?by=jar&jarId={$this->jar}")->json();
+    $grams = collect($formula['ingredients'] ?? $formula['lines'])->pluck('grams', 'name');
+    expect($list['batches'])
+        ->toHaveCount(1)
+        ->and(array_column($list['lines'], 'name'))
+        ->not->toContain('water');
+    foreach ($list['lines'] as $line) {
+        expect($line['grams'])->toEqualWithDelta($grams[$line['name']], 1e-6);
+    }
+    $text = $this->get('/api/timeline/shopping?as=text')->assertOk()->getContent();
+    expect($text)->toContain('To start by', 'Carrot sticks with garlic, Quart jar, Sat 28 Nov', '- carrot: ');
+    $rows = array_map(
+        fn(string $row): array => str_getcsv($row, escape: ''),
+        explode("\r\n", trim($this->get('/api/timeline/shopping?as=csv')->getContent())),
+    );
+    expect($rows[0])
+        ->toBe(['name', 'grams', 'for'])
+        ->and(array_column(array_slice($rows, 1), 0))
+        ->toBe(array_column($list['lines'], 'name'));
+    expect(count($this->getJson('/api/timeline/shopping?days=30')->json('batches')))->toBe(2);
+    $this->getJson('/api/timeline/shopping?days=0')->assertJsonValidationErrors('days');
+});
+
+it(
+    'calls for a planned batch on its day, in the kitchen and in the calendar, until it is begun',
+    function (): void {
+        $id = ($this->plan)()->json('id');
+        ($this->plan)(['startOn' => '2027-01-20'])->assertCreated();
+        $toStart = $this->getJson('/api/chores')->json('toStart');
+        expect($toStart)
+            ->toHaveCount(1)
+            ->and($toStart[0])
+            ->toMatchArray([
+                'id' => $id,
+                'name' => 'Carrot sticks with garlic',
+                'jarName' => 'Quart jar',
+                'lateDays' => -1,
+            ]);
+        $this->travel(3)->days();
+        expect($this->getJson('/api/chores')->json('toStart.0.lateDays'))->toBe(2);
+        $calendar = Reader::read($this->get('/api/calendar/file')->getContent());
+        $events = array_values(
+            array_filter(
+                iterator_to_array($calendar->VEVENT),
+                fn($event): bool => str_starts_with((string) $event->SUMMARY, 'Start: '),
+            ),
+        );
+        expect($events)
+            ->toHaveCount(2)
+            ->and((string) $events[0]->DTSTART)
+            ->toBe('20261128')
+            ->and($calendar->validate())
+            ->toBe([]);
+        $batch = $this->postJson("/api/formulas/{$this->formula}/batches", [
+            'by' => 'jar',
+            'jarId' => $this->jar,
+            'intoJarId' => $this->jar,
+            'plannedBatchId' => $id,
+            'name' => 'Carrots',
+            'place' => 'counter',
+            'requestKey' => (string) Str::ulid(),
+        ])->assertCreated();
+        expect(PlannedBatch::query()->findOrFail($id)->batch_id)
+            ->toBe($batch->json('id'))
+            ->and($this->getJson('/api/chores')->json('toStart'))
+            ->toBe([]);
+        $this->deleteJson("/api/timeline/batches/{$id}")->assertNotFound();
+    },
+);
+
+it('plans once however often it is sent, lets a plan be, and refuses what cannot be', function (): void {
+    $body = ['requestKey' => (string) Str::ulid()];
+    $id = ($this->plan)($body)->json('id');
+    expect(($this->plan)($body)->json('id'))->toBe($id);
+    $this->deleteJson("/api/timeline/batches/{$id}")->assertOk();
+    expect($this->getJson('/api/timeline')->json('planned'))->toBe([]);
+    ($this->plan)(['share' => 0])->assertJsonValidationErrors('share');
+    ($this->plan)(['startOn' => 'soon'])->assertJsonValidationErrors('startOn');
+    ($this->plan)(['startOn' => '2030-01-01'])->assertJsonValidationErrors('startOn');
+    ($this->plan)(['jarId' => (string) Str::ulid()])->assertNotFound();
+});

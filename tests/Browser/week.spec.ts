@@ -1,0 +1,167 @@
+import type { Page } from '@playwright/test';
+import { choose, expect, number, signIn, startCarrots, test, write } from './kitchen';
+
+/** Today's name in the kitchen of the test, whose clock is UTC. */
+const today = new Date().toLocaleDateString('en-GB', { weekday: 'long', timeZone: 'UTC' });
+
+const place = (page: Page, who: string) =>
+  page.getByRole('gridcell', { name: new RegExp(`^${who}, ${today}`) });
+const jar = (page: Page, name: string) =>
+  page.getByRole('region', { name: 'Jars at hand' }).getByRole('button', { name: new RegExp(`^${name}`) });
+const left = async (page: Page, who: string) =>
+  number(await place(page, who).locator('.place-says').textContent());
+
+test.beforeEach(async ({ page, cook }) => {
+  await signIn(page, cook, '/kitchen');
+  await startCarrots(page, { name: 'Old sticks', daysAgo: 20, jar: 'Quart jar' });
+  await startCarrots(page, { name: 'Young sticks', daysAgo: 14, jar: 'Quart jar' });
+  await page.goto('/week');
+  await expect(jar(page, 'Old sticks')).toBeVisible();
+});
+
+test('one key plans the week, another takes it back', async ({ page }) => {
+  const before = await left(page, 'Ada');
+  await page.keyboard.press('p');
+  await expect(page.getByText('The week is planned.')).toBeVisible();
+  const meant = place(page, 'Ada').locator('.meant');
+  await expect(meant.first()).toBeVisible();
+  expect(await left(page, 'Ada')).toBeLessThan(before);
+  await page.keyboard.press('u');
+  await expect(meant).toHaveCount(0);
+  await page.keyboard.press('y');
+  await expect(meant.first()).toBeVisible();
+  await page.reload();
+  await expect(meant.first()).toBeVisible();
+  await page.getByRole('button', { name: 'Clear' }).click();
+  await expect(meant).toHaveCount(0);
+});
+
+test('a jar is dragged onto a day, and its salt line and stock answer', async ({ page }) => {
+  const stock = await jar(page, 'Old sticks').locator('.at-hand-says').textContent();
+  const before = await left(page, 'Bo');
+  await jar(page, 'Old sticks').dragTo(place(page, 'Bo'));
+  await expect(place(page, 'Bo').locator('.meant')).toContainText('Old sticks');
+  const milligrams = number(await place(page, 'Bo').locator('.meant b').textContent());
+  expect(Math.abs(before - (await left(page, 'Bo')) - milligrams)).toBeLessThanOrEqual(10);
+  await expect(jar(page, 'Old sticks').locator('.at-hand-says')).not.toHaveText(stock ?? '');
+});
+
+test('everything is done with keys alone: taken in hand, put down, locked, left out', async ({ page }) => {
+  await jar(page, 'Young sticks').focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Young sticks is in hand')).toBeVisible();
+  await place(page, 'Ada').focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(place(page, 'Bo')).toBeFocused();
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('Enter');
+  const meant = place(page, 'Ada').locator('.meant');
+  await expect(meant).toHaveCount(1);
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('Drag a jar onto a day')).toBeVisible();
+  await meant.focus();
+  await page.keyboard.press('l');
+  await expect(place(page, 'Ada').locator('.meant.is-locked')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Clear' }).click();
+  await expect(place(page, 'Ada').locator('.meant.is-locked')).toHaveCount(1);
+  await place(page, 'Ada').locator('.meant').focus();
+  await page.keyboard.press('Delete');
+  await expect(meant).toHaveCount(0);
+});
+
+test('on a phone a jar is tapped, then a day, then how it is served', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await jar(page, 'Old sticks').click();
+  await place(page, 'Ada').click();
+  const meant = place(page, 'Ada').locator('.meant');
+  await expect(meant).toHaveCount(1);
+  const drained = number(await meant.locator('b').textContent());
+  await meant.click();
+  await page.getByText('rinsed 30 s').click();
+  await expect(meant).toContainText('rinsed');
+  expect(number(await meant.locator('b').textContent())).toBeLessThan(drained);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});
+
+test('what does not fit is said in words, and a lever does away with it', async ({ page }) => {
+  const kitchen = (await (await page.request.get('/api/kitchen')).json()) as {
+    people: { id: string; targetMg: number }[];
+  };
+  const [ada] = kitchen.people;
+  await write(page, 'put', `/people/${ada?.id ?? ''}`, {
+    ...ada,
+    targetMg: 1290,
+    limitIsHard: false,
+  });
+  await page.reload();
+  await jar(page, 'Old sticks').dragTo(place(page, 'Ada'));
+  const conflicts = page.getByRole('region', { name: 'What does not go together' });
+  await expect(conflicts).toContainText(`Ada on ${today}`);
+  await expect(place(page, 'Ada').locator('.place-says .over')).toBeVisible();
+  const lever = conflicts
+    .getByRole('listitem')
+    .filter({ hasText: 'past the target' })
+    .getByRole('button')
+    .first();
+  await expect(lever).toContainText('−');
+  await lever.click();
+  await expect(conflicts.getByText('past the target')).toHaveCount(0);
+});
+
+test('what is planned is eaten in one tap on Today, and taken back', async ({ page }) => {
+  await jar(page, 'Old sticks').dragTo(place(page, 'Ada'));
+  await expect(place(page, 'Ada').locator('.meant')).toHaveCount(1);
+  await page.goto('/today');
+  const ada = page.getByRole('region', { name: 'Ada' });
+  await ada.getByRole('button', { name: 'Ada ate Old sticks' }).click();
+  await expect(ada.getByRole('button', { name: 'Undo Old sticks for Ada' })).toBeVisible();
+  await expect(ada.getByRole('list', { name: 'Planned for Ada' })).toHaveCount(0);
+  await page.keyboard.press('u');
+  await expect(ada.getByRole('button', { name: 'Ada ate Old sticks' })).toBeVisible();
+});
+
+test('the week goes onto the fridge door, without what is only for the screen', async ({ page }) => {
+  await page.keyboard.press('p');
+  await expect(place(page, 'Ada').locator('.meant').first()).toBeVisible();
+  await page.getByRole('link', { name: 'Print' }).click();
+  await expect(page.getByRole('table')).toContainText('sticks, 40 g');
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
+  await expect(page.getByRole('navigation', { name: 'Rooms' })).toBeHidden();
+  await expect(page.getByRole('table')).toBeVisible();
+});
+
+test('what comes round never runs out: suggested, planned, called for, started', async ({ page }) => {
+  await page.getByRole('button', { name: 'Rotation' }).click();
+  await page.getByRole('button', { name: 'One more kind' }).click();
+  await page.getByLabel('Name of line 1').fill('Kraut');
+  await choose(page, 'Made by this formula', 'Plain kraut');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+
+  await page.keyboard.press('a');
+  await expect(page).toHaveURL(/shelf\/ahead$/);
+  await expect(page.getByTestId('gap-days')).toContainText('without something');
+  await expect(page.getByRole('region', { name: 'What comes round' })).toContainText(
+    'Started today it takes',
+  );
+  const toStart = page.getByRole('region', { name: 'What to start' });
+  await toStart
+    .getByRole('button', { name: /^Plan Kraut for/ })
+    .first()
+    .click();
+  await expect(toStart.getByRole('listitem').filter({ hasText: 'planned' })).toHaveCount(1);
+  await expect(page.getByRole('region', { name: 'To buy' })).toContainText('green cabbage');
+  await page.getByLabel('Degrees warmer').fill('8');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('status')).toContainText('instead of');
+
+  await page.goto('/today');
+  const chores = page.getByRole('region', { name: 'At the jars' });
+  await expect(chores).toContainText('Start: Plain kraut');
+  await chores.getByRole('link', { name: 'To its formula' }).click();
+  await page.getByRole('button', { name: /^Start/ }).click();
+  await expect(page).toHaveURL(/shelf\/[0-9A-Za-z]{26}$/);
+  await page.goto('/today');
+  await expect(page.getByText('Start: Plain kraut')).toHaveCount(0);
+});

@@ -1,0 +1,339 @@
+<?php
+
+declare(strict_types=1);
+
+use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\Entry\Add;
+use Tempesal\Core\Ledger\Entry\Salt;
+use Tempesal\Core\Ledger\Ledger;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Plan\Conflict;
+use Tempesal\Core\Plan\Eater;
+use Tempesal\Core\Plan\Lever;
+use Tempesal\Core\Plan\Rotation;
+use Tempesal\Core\Plan\WeekFiller;
+use Tempesal\Core\Plan\WeekJar;
+use Tempesal\Core\Plan\WeekPlan;
+use Tempesal\Core\Plan\WeekServing;
+use Tempesal\Core\Salt\SaltDose;
+use Tests\Support\Kitchen;
+
+/*
+ * A week before the cook: what it comes to, what does not go together, what would help, and what the planner makes of it.
+ */
+
+const WEEKDAY_NAMES = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+
+/** Carrot and brine, a quarter of the salt in 100 g of each: even, so that a serving's sodium can be reckoned by hand. */
+function evenState(float $saltG): BatchState
+{
+    return (new Ledger([
+        new Add(Kitchen::food('plain', 95.0, 0.0), Band::exact(500.0), Phase::Pieces),
+        new Add(Kitchen::water(), Band::exact(500.0), Phase::Brine),
+        new Salt(SaltDose::weighed(Kitchen::pureSalt(), Grams::of($saltG)), Phase::Brine),
+    ]))
+        ->settled()
+        ->state();
+}
+
+/** @param  array<string, mixed>  $as */
+function weekJar(string $id, array $as = []): WeekJar
+{
+    return new WeekJar(
+        $id,
+        $id,
+        $as['live'] ?? true,
+        $as['group'] ?? $id,
+        Phase::Pieces,
+        $as['stock'] ?? 1000.0,
+        $as['readyOn'] ?? -5,
+        $as['useBy'] ?? 60,
+        array_fill(0, 7, evenState($as['salt'] ?? 20.0)),
+        $as['portions'] ?? [40.0, 20.0],
+        $as['notFor'] ?? [null, null],
+        $as['closed'] ?? null,
+        0.9,
+        1.1,
+    );
+}
+
+/**
+ * Two eaters who may have 500 mg and 300 mg from ferments each day.
+ *
+ * @param  list<WeekJar>  $jars
+ * @param  list<WeekServing>  $servings
+ * @param  array<string, mixed>  $as
+ */
+function weekBefore(array $jars, array $servings = [], array $as = []): WeekPlan
+{
+    $eaters = [
+        new Eater(
+            'ada',
+            'Ada',
+            2000.0,
+            $as['ada'] ?? array_fill(0, 7, 500.0),
+            $as['hard'] ?? false,
+            array_fill(0, 7, 1),
+        ),
+        new Eater('bo', 'Bo', 1500.0, array_fill(0, 7, 300.0), true, array_fill(0, 7, 1)),
+    ];
+
+    return new WeekPlan(
+        $eaters,
+        $jars,
+        $servings,
+        $as['today'] ?? 0,
+        $as['perDay'] ?? 3,
+        had: $as['had'] ?? [],
+    );
+}
+
+/** @param  list<WeekServing>  $servings */
+function meant(
+    int $eater,
+    int $day,
+    int $jar,
+    float $grams = 40.0,
+    Way $way = Way::Drained,
+    bool $locked = false,
+): WeekServing {
+    static $number = 0;
+
+    return new WeekServing('s' . ++$number, $eater, $day, $jar, $grams, $way, $locked);
+}
+
+/** @return array<string, Lever> by kind, the first of each */
+function leversByKind(Conflict $conflict): array
+{
+    $levers = [];
+    foreach ($conflict->levers as $lever) {
+        $levers[$lever->kind] ??= $lever;
+    }
+
+    return $levers;
+}
+
+it('adds up what is still to come, against what is left of each target', function (): void {
+    $jar = weekJar('kraut');
+    // The same share of salt in pieces' water and brine; sodium of the plate is that of the ledger.
+    $per100 = $jar->states[0]->phase(Phase::Pieces)->sodiumPer100g();
+    $week = weekBefore([$jar], [meant(0, 0, 0), meant(0, 3, 0), meant(1, 3, 0, 20.0)], ['today' => 1]);
+    expect($week->coming)
+        ->toHaveCount(2)
+        ->and($week->milligrams($week->servings[1]))
+        ->toBe($jar->milligrams(3, 40.0, Way::Drained))
+        ->and($week->milligrams($week->servings[1]))
+        ->toBeGreaterThan($per100 * 0.4 * 0.99)
+        ->and($week->margin(0, 0))
+        ->toBe(500.0)
+        ->and($week->margin(0, 3))
+        ->toBe(500.0 - $jar->milligrams(3, 40.0, Way::Drained))
+        ->and($week->left(0))
+        ->toBe([1000.0, 1000.0, 1000.0, 940.0, 940.0, 940.0, 940.0])
+        ->and($week->kinds(0))
+        ->toBe(1)
+        ->and($week->runsShortOn(0))
+        ->toBeNull();
+    expect($jar->milligrams(3, 40.0, Way::Rinsed))
+        ->toBeLessThan($jar->milligrams(3, 40.0, Way::Drained))
+        ->and($jar->milligrams(3, 40.0, Way::WithJuice))
+        ->toBeGreaterThan($jar->milligrams(3, 40.0, Way::Drained));
+});
+
+it('says what does not go together, and a lever that is taken does away with it', function (): void {
+    $salty = weekJar('salty', ['salt' => 40.0]);
+    $mild = weekJar('mild', ['salt' => 8.0]);
+    $week = weekBefore([$salty, $mild], [meant(0, 2, 0, 60.0), meant(1, 2, 1, 20.0)]);
+    $over = -$week->margin(0, 2);
+    expect($over)->toBeGreaterThan(0.0);
+    $conflict = array_values(
+        array_filter(
+            Conflict::all($week, WEEKDAY_NAMES),
+            fn(Conflict $one): bool => $one->code === 'past_target',
+        ),
+    )[0];
+    expect($conflict->text)
+        ->toBe(sprintf('Ada on Wednesday: %d mg past the target.', round($over)))
+        ->and($conflict->servings)
+        ->toBe([$week->servings[0]->id]);
+    $levers = leversByKind($conflict);
+    expect(array_keys($levers))->toContain('smaller', 'other_jar', 'leave_out');
+    foreach ($conflict->levers as $lever) {
+        $then = $week->having([
+            ...array_values(
+                array_filter($week->servings, fn(WeekServing $one): bool => $one !== $lever->serving),
+            ),
+            ...$lever->instead === null ? [] : [$lever->instead],
+        ]);
+        $saved = $then->margin(0, 2) - $week->margin(0, 2);
+        expect($saved)->toEqualWithDelta($lever->savesMg, 1e-6);
+        if ($lever->isEnough) {
+            expect($then->margin(0, 2))->toBeGreaterThanOrEqual(-1e-6);
+        }
+    }
+    // Those that are enough come first.
+    $enough = array_map(fn(Lever $lever): bool => $lever->isEnough, $conflict->levers);
+    expect($enough)->toBe([...array_filter($enough), ...array_filter($enough, fn(bool $one): bool => !$one)]);
+});
+
+it('speaks of jars that are not ready, not for someone, past their time, run out or closed', function (
+    array $as,
+    WeekServing $serving,
+    string $code,
+    string $says,
+): void {
+    $week = weekBefore([weekJar('kraut', $as), weekJar('other')], [$serving]);
+    $codes = array_map(
+        fn(Conflict $one): array => [$one->code, $one->text],
+        Conflict::all($week, WEEKDAY_NAMES),
+    );
+    expect(array_column($codes, 0))
+        ->toContain($code)
+        ->and(implode("\n", array_column($codes, 1)))
+        ->toContain($says);
+})->with([
+    'not ready' => [
+        ['readyOn' => 4],
+        fn() => meant(0, 2, 0),
+        'not_yet',
+        'kraut on Wednesday: It is ready on Friday.',
+    ],
+    'not this week' => [['readyOn' => 12], fn() => meant(0, 2, 0), 'not_yet', 'not ready in this week'],
+    'an allergen' => [
+        ['notFor' => ['It holds fish, an allergen.', null]],
+        fn() => meant(0, 2, 0),
+        'not_for',
+        'Ada: It holds fish',
+    ],
+    'kept its time' => [['useBy' => 1], fn() => meant(0, 2, 0), 'too_late', 'look into it first'],
+    'runs out' => [
+        ['stock' => 30.0],
+        fn() => meant(0, 2, 0),
+        'runs_short',
+        'kraut runs out on Wednesday: 10 g too little',
+    ],
+    'closed' => [
+        ['closed' => 'Its jar was emptied.'],
+        fn() => meant(0, 2, 0),
+        'closed',
+        'Its jar was emptied.',
+    ],
+]);
+
+it('fills a week around what is locked or was altered, and keeps what it need not change', function (): void {
+    $jars = [
+        weekJar('kraut', ['salt' => 12.0]),
+        weekJar('kimchi', ['salt' => 14.0, 'notFor' => [null, 'It holds fish, an allergen.']]),
+        weekJar('salty', ['salt' => 60.0]),
+    ];
+    $locked = meant(0, 1, 2, 10.0, Way::Rinsed, true);
+    $altered = meant(0, 2, 0, 15.0);
+    $week = weekBefore($jars, [$locked, $altered]);
+    $filled = WeekFiller::fill($week, false);
+    expect($filled['servings'])->toContain($locked, $altered);
+    $then = $week->having($filled['servings']);
+    for ($day = 0; $day < 7; $day++) {
+        foreach ([0, 1] as $eater) {
+            expect(count($then->on($eater, $day)))->toBeGreaterThan(0)->toBeLessThanOrEqual(3);
+        }
+        expect($then->margin(1, $day))->toBeGreaterThanOrEqual(-1e-6);
+        foreach ($then->on(1, $day) as $one) {
+            expect($one->jar)->not->toBe(1);
+        }
+    }
+    expect(Conflict::all($then, WEEKDAY_NAMES))->toBe([]);
+    // Filled once more, it stays as it is.
+    $named = array_map(
+        fn(WeekServing $one): WeekServing => $one->id === ''
+            ? meant($one->eater, $one->day, $one->jar, $one->grams, $one->way)
+            : $one,
+        $filled['servings'],
+    );
+    $again = WeekFiller::fill($week->having($named), false)['servings'];
+    expect(array_column($again, 'id'))->toEqualCanonicalizing(array_column($named, 'id'));
+    // The rest alone: nothing goes.
+    $one = meant(1, 6, 0, 20.0);
+    $rest = WeekFiller::fill($week->having([$one]), true)['servings'];
+    expect($rest)->toContain($one);
+});
+
+it('leaves past days alone, and serves nothing twice that was eaten today', function (): void {
+    $week = weekBefore(
+        [weekJar('kraut', ['salt' => 8.0])],
+        [meant(0, 0, 0)],
+        ['today' => 3, 'had' => ['0 3 0' => true]],
+    );
+    $filled = WeekFiller::fill($week, false)['servings'];
+    $new = array_filter($filled, fn(WeekServing $one): bool => $one->id === '');
+    expect(min(array_map(fn(WeekServing $one): int => $one->day, $new)))
+        ->toBeGreaterThanOrEqual(3)
+        ->and(array_filter($new, fn(WeekServing $one): bool => $one->isAt(0, 3)))
+        ->toBe([])
+        ->and($filled)
+        ->toContain($week->servings[0]);
+    expect(WeekFiller::fill(weekBefore([weekJar('kraut')], [], ['today' => 7]), false)['plan'])->toBeNull();
+});
+
+it('says of every live serving that is missing why', function (): void {
+    $week = weekBefore(
+        [weekJar('salty', ['salt' => 60.0, 'stock' => 100.0])],
+        [],
+        ['ada' => [500.0, 500.0, -50.0, 500.0, 500.0, 500.0, 500.0]],
+    );
+    $texts = array_map(fn(Conflict $one): string => $one->text, Conflict::all($week, WEEKDAY_NAMES));
+    expect($texts)
+        ->toHaveCount(14)
+        ->and(implode(' ', $texts))
+        ->toContain('Ada on Monday: one live serving short.')
+        ->toContain('Bo on Sunday: one live serving short.');
+});
+
+it(
+    'puts down what comes round on its days, spreads what has none, and brings something new',
+    function (): void {
+        $jars = [
+            weekJar('kraut', ['salt' => 8.0]),
+            weekJar('kimchi', ['salt' => 8.0]),
+            weekJar('beet', ['salt' => 8.0]),
+            weekJar('old kraut', ['salt' => 8.0, 'group' => 'kraut', 'useBy' => 9, 'stock' => 60.0]),
+        ];
+        $rotation = new Rotation(
+            [
+                ['groups' => ['kraut'], 'days' => [0, 3], 'times' => 2],
+                ['groups' => ['kimchi'], 'days' => [], 'times' => 3],
+            ],
+            true,
+            ['0 kraut' => 2, '0 kimchi' => 3, '1 kraut' => 2, '1 kimchi' => 1, '1 beet' => 12],
+        );
+        $wanted = $rotation->wanted(weekBefore($jars));
+        $of = fn(int $eater, array $places): array => array_values(
+            array_map(
+                fn(WeekServing $one): int => $one->day,
+                array_filter(
+                    $wanted,
+                    fn(WeekServing $one): bool => $one->eater === $eater &&
+                        in_array($one->jar, $places, true),
+                ),
+            ),
+        );
+        foreach ([0, 1] as $eater) {
+            expect($of($eater, [0, 3]))
+                ->toBe([0, 3])
+                ->and($of($eater, [1]))
+                ->toHaveCount(3)
+                ->and($of($eater, [2]))
+                ->toHaveCount(1);
+            $kimchi = $of($eater, [1]);
+            sort($kimchi);
+            expect(min($kimchi[1] - $kimchi[0], $kimchi[2] - $kimchi[1]))->toBeGreaterThan(1);
+        }
+        // The jar that keeps least is emptied first.
+        expect($wanted[0]->jar)->toBe(3);
+        // Nothing that does not fit is asked for, and a day is not passed over its limit for it.
+        $hard = weekBefore([weekJar('kraut', ['salt' => 60.0])], [], ['ada' => array_fill(0, 7, 20.0)]);
+        expect($rotation->wanted($hard))->toBe([]);
+    },
+);
