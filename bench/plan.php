@@ -9,7 +9,7 @@ use Tempesal\Core\Plan\Planner;
 /*
  * How long the largest weeks take to plan, and how far they stay behind the proven optimum; against the whole process of cbc
  * where Debian's coinor-cbc and python3 are installed:
- *   php -d opcache.enable_cli=1 -d opcache.jit=function -d opcache.jit_buffer_size=64M bench/plan.php
+ *   PHP_INI_SCAN_DIR=:ops/php php bench/plan.php
  */
 require dirname(__DIR__).'/vendor/autoload.php';
 

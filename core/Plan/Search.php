@@ -26,6 +26,19 @@ final class Search
 
     private const COLD = 0.03;
 
+    /** How often whole plates are laid anew where a limit that is kept to leaves someone short, and how many each time. */
+    private const RELAYS = 12;
+
+    private const RELAYS_PER_PLATE = 60;
+
+    private const RELAY_HEAT = 3.0;
+
+    /** What things are worth is blurred by so many times the heat, so that a plate is not laid the same way each time. */
+    private const BLUR = 4.0;
+
+    /** The share of its loss that a plate is paid for what another takes from it: it is laid anew, and loses less. */
+    private const PAID = 0.7;
+
     private const EPS = 1e-9;
 
     private int $days;
@@ -100,9 +113,8 @@ final class Search
     /** @var array<int, float> by offer */
     private array $left = [];
 
-    private int $lot = 20_261;
-
-    public function __construct(private readonly Instance $instance)
+    /** @param  int  $lot  where the row of numbers begins that chance is taken from: above 0, below 2^31 - 1 */
+    public function __construct(private readonly Instance $instance, private int $lot)
     {
         $this->days = $instance->days;
         $this->offers = count($instance->offers);
@@ -152,6 +164,9 @@ final class Search
         foreach (self::HEATS as $heat) {
             $this->anneal($heat, intdiv($steps, count(self::HEATS)));
         }
+        for ($round = 0; $round < self::RELAYS && $this->isTight(); $round++) {
+            $this->layAnew(self::RELAYS_PER_PLATE * count($this->may));
+        }
         $this->climb();
         $served = [];
         foreach ($this->list as $p => $offers) {
@@ -187,6 +202,126 @@ final class Search
             }
         }
         $this->restore($best);
+    }
+
+    /** Lays whole plates anew, exactly, in exchange with others; cools down like the rest of the search. */
+    private function layAnew(int $times): void
+    {
+        $heat = self::RELAY_HEAT;
+        $best = $this->list;
+        $value = $bestValue = 0.0;
+        $plates = array_keys(array_filter($this->may));
+        if ($plates === []) {
+            return;
+        }
+        $cooling = (self::COLD / $heat) ** (1.0 / max(1, $times));
+        for ($time = 0; $time < $times; $time++) {
+            $heat *= $cooling;
+            $before = [];
+            $ready = $heat * -log(($this->draw(1_000_000) + 1) / 1_000_000.0);
+            $delta = $this->relay($plates[$this->draw(count($plates))], self::BLUR * $heat, 2, $before);
+            if ($delta < -$ready) {
+                $this->restore($before);
+
+                continue;
+            }
+            $value += $delta;
+            if ($value > $bestValue + self::EPS) {
+                $bestValue = $value;
+                $best = $this->list;
+            }
+        }
+        $this->restore($best);
+    }
+
+    /**
+     * The best that can stand on a plate as the others are; what is used up comes from other plates at what they lose by it, and
+     * those are laid anew in turn.
+     *
+     * @param  float  $blur  by how much worths are blurred
+     * @param  int  $depth  how far a chain of exchanges goes on
+     * @param  array<int, array<int, int>>  $before  what stood on the plates that were touched
+     */
+    private function relay(int $p, float $blur, int $depth, array &$before): float
+    {
+        $before[$p] ??= $this->list[$p];
+        $delta = 0.0;
+        foreach ($this->list[$p] as $i) {
+            if (! $this->isLocked[$p][$i]) {
+                $this->take($p, $i);
+                $delta -= $this->worth($p, $i);
+            }
+        }
+        $m = intdiv($p, $this->days);
+        $from = $candidates = [];
+        foreach ($this->may[$p] as $i) {
+            if ($this->on[$p][$i]) {
+                continue;
+            }
+            $worth = $this->worth($p, $i);
+            if ($this->live[$i] === 1 && $this->lively[$p] < $this->goal[$p]) {
+                $worth -= $this->instance->weights->short;
+            }
+            if (! $this->isHard[$p]) {
+                $over = $this->eaten[$p] - $this->allowance[$p];
+                $worth += $this->instance->weights->over * (max(0.0, $over + $this->sodium[$p][$i]) - max(0.0, $over));
+            }
+            if ($this->portion[$m][$i] > $this->left[$i] + self::EPS) {
+                if ($depth === 0 || $this->where[$i] === []) {
+                    continue;
+                }
+                $q = $this->where[$i][$this->draw(count($this->where[$i]))];
+                if ($this->isLocked[$q][$i] || isset($before[$q]) || $this->portion[$m][$i] - self::EPS > $this->left[$i] + $this->portion[intdiv($q, $this->days)][$i]) {
+                    continue;
+                }
+                $this->take($q, $i);
+                $worth -= self::PAID * $this->worth($q, $i);
+                $this->put($q, $i);
+                $from[$i] = $q;
+            }
+            $worth += $blur * ($this->draw(2001) / 1000.0 - 1.0);
+            $candidates[] = [$worth, $this->sodium[$p][$i], $this->live[$i], $i, false];
+        }
+        [, $chosen] = Plate::fill(
+            $candidates, $this->room[count($this->room) - 1] - count($this->list[$p]), max(0, $this->goal[$p] - $this->lively[$p]), $this->instance->weights->short,
+            $this->isHard[$p] ? 0.0 : $this->instance->weights->over, $this->allowance[$p] - $this->eaten[$p], $this->limit[$p] - $this->eaten[$p],
+        );
+        $robbed = [];
+        foreach ($chosen as $i) {
+            if (isset($from[$i])) {
+                $before[$from[$i]] ??= $this->list[$from[$i]];
+                $this->take($from[$i], $i);
+                $delta -= $this->worth($from[$i], $i);
+                $robbed[$from[$i]] = true;
+            }
+            if ($this->fits($p, $i)) {
+                $delta += $this->worth($p, $i);
+                $this->put($p, $i);
+            }
+        }
+        foreach (array_keys($robbed) as $q) {
+            $delta += $this->relay($q, $blur, $depth - 1, $before);
+        }
+
+        return $delta;
+    }
+
+    /** Whether there are more places than can each be tried as often as they should. */
+    public function isLarge(): bool
+    {
+        return self::STEPS_PER_PLACE * array_sum(array_map(count(...), $this->may)) > self::MOST_STEPS;
+    }
+
+    /** Whether a limit that is kept to leaves someone without a live serving. */
+    public function isTight(): bool
+    {
+        foreach ($this->goal as $p => $goal) {
+            if ($this->isHard[$p] && $this->lively[$p] < $goal) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function lay(Eater $eater, int $m, int $d, int $sets): void
@@ -453,11 +588,11 @@ final class Search
         }
     }
 
-    /** @param  array<int, array<int, int>>  $lists  by plate */
+    /** @param  array<int, array<int, int>>  $lists  by plate; those that are not named stay */
     private function restore(array $lists): void
     {
-        foreach ($this->list as $p => $now) {
-            foreach ($now as $i) {
+        foreach (array_keys($lists) as $p) {
+            foreach ($this->list[$p] as $i) {
                 $this->take($p, $i);
             }
         }

@@ -131,13 +131,13 @@ def solve(week, solver="cbc"):
             values = None
             for line in open(answer):
                 if line.startswith("s "):
-                    return float(line.split()[-1])
+                    return float(line.split()[-1]), None
         return value_of(week, values)
 
 
 def value_of(week, values):
-    """The objective reckoned anew from the solver's servings, so that no tolerance of its own is in it."""
-    days, total = week["days"], 0.0
+    """The objective and the live servings that are short, reckoned anew from the solver's servings, so that no tolerance of its own is in them."""
+    days, total, short = week["days"], 0.0, 0
     served = {}
     for name, value in values.items():
         if name.startswith("x_") and value > 0.5:
@@ -151,12 +151,14 @@ def value_of(week, values):
             live = sum(1 for i in today if week["offers"][i]["live"])
             groups |= {week["offers"][i]["group"] for i in today}
             total += sum(URGENCY * max(0.0, 1.0 - (week["offers"][i]["useBy"] - d) / 14.0) for i in today)
-            total -= SHORT * max(0, by_day(eater["liveGoal"], days)[d] - live) + SODIUM * salt / eater["targetMg"]
+            missing = max(0, by_day(eater["liveGoal"], days)[d] - live)
+            short += missing
+            total -= SHORT * missing + SODIUM * salt / eater["targetMg"]
             total -= REPEAT * len(today & served.get((m, d - 1), set()))
             if not eater["hard"]:
                 total -= OVER * max(0.0, salt - by_day(eater["allowanceMg"], days)[d])
         total += VARIETY * len(groups)
-    return total
+    return total, short
 
 
 def by_hand():
@@ -188,12 +190,13 @@ def all_weeks():
 if __name__ == "__main__":
     weeks = []
     for n, week in enumerate(all_weeks()):
-        best = solve(week)
-        if best is None:
+        solved = solve(week)
+        if solved is None:
             continue
+        best, short = solved
         if len(week["eaters"]) * len(week["offers"]) <= 12:
-            other = solve(week, "glpsol")
+            other, _ = solve(week, "glpsol") or (None, None)
             assert other is None or abs(other - best) < 1e-4, (n, best, other)
-        weeks.append({"optimum": round(best, 6), "week": week})
+        weeks.append({"optimum": round(best, 6), "short": short, "week": week})
         print(n, len(week["eaters"]), len(week["offers"]), round(best, 3), file=sys.stderr)
     print("[\n" + ",\n".join(json.dumps(one, separators=(",", ":")) for one in weeks) + "\n]")
