@@ -15,6 +15,7 @@ use Carbon\CarbonImmutable;
 use Closure;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Plan\Instance;
 use Tempesal\Core\Plan\WeekFiller;
 use Tempesal\Core\Plan\WeekServing;
 
@@ -53,6 +54,12 @@ final readonly class ChangeWeek
             }
             if ($week->plan->first() >= count($week->dates)) {
                 throw ValidationException::withMessages(['week' => 'That week is over.']);
+            }
+            if (count($week->plan->eaters) > Instance::MOST_EATERS || count($week->plan->jars) > Instance::MOST_OFFERS) {
+                throw ValidationException::withMessages(['week' => sprintf(
+                    'A week is planned for at most %d people and %d jars at once; there are %d and %d.',
+                    Instance::MOST_EATERS, Instance::MOST_OFFERS, count($week->plan->eaters), count($week->plan->jars),
+                )]);
             }
             $filled = WeekFiller::fill($week->plan, $isRest, $week->rotation()->wanted($isRest ? $week->plan : $week->plan->having(
                 array_values(array_filter($week->plan->servings, static fn (WeekServing $one): bool => $one->isLocked || ! $week->plan->isUsual($one))),

@@ -16,8 +16,11 @@ namespace Tempesal\Core\Supply;
  */
 final class Keeper
 {
-    /** Plans that are kept side by side, and shares of a jar that are tried; the next ones when the first leave a gap. */
-    private const TRIES = [[4, [1.0]], [24, [1.0]], [16, [1.0, 0.5]]];
+    /**
+     * Plans that are kept side by side, shares of a jar that are tried, and how full it must be at least; the next ones when the
+     * first leave a gap.
+     */
+    private const TRIES = [[4, [1.0], self::WELL_FILLED], [4, [1.0], 0.0], [24, [1.0], 0.0], [16, [1.0, 0.5], 0.0]];
 
     /** Ways of eating that are worked out at most: a kitchen with very many kinds gets the best that was found by then. */
     private const MOST_RUNS = 20_000;
@@ -40,9 +43,9 @@ final class Keeper
         $start = $keeper->asItStands();
         $least = $keeper->unavoidable($start);
         $best = $start;
-        foreach (self::TRIES as [$width, $shares]) {
+        foreach (self::TRIES as [$width, $shares, $filled]) {
             if ($best['gaps'] > $least) {
-                $found = $keeper->search($start, $least, $width, $shares);
+                $found = $keeper->search($start, $least, $width, $shares, $filled);
                 $best = $found['gaps'] < $best['gaps'] ? $found : $best;
             }
         }
@@ -67,14 +70,14 @@ final class Keeper
      * @param  list<float>  $shares
      * @return Ahead
      */
-    private function search(array $start, int $least, int $width, array $shares): array
+    private function search(array $start, int $least, int $width, array $shares, float $filled): array
     {
         $best = $start;
         $beam = [$start];
         while ($beam !== [] && $best['gaps'] > $least && $this->runs < self::MOST_RUNS) {
             $next = [];
             foreach ($beam as $plan) {
-                foreach ($this->options($plan, $shares) as $key => $option) {
+                foreach ($this->options($plan, $shares, $filled) as $key => $option) {
                     $next[$key] ??= $option;
                 }
             }
@@ -95,7 +98,7 @@ final class Keeper
      * @param  list<float>  $shares
      * @return array<string, Ahead> those by which something is gained, by what they add
      */
-    private function options(array $plan, array $shares): array
+    private function options(array $plan, array $shares, float $filled): array
     {
         $options = [];
         $busy = self::busy($plan);
@@ -113,7 +116,7 @@ final class Keeper
                     }
                     [$lot, $run] = $placed;
                     $alike = "{$vessel->size} {$lot->share} {$lot->start}";
-                    if (isset($tried[$alike]) || count($run->gaps) >= count($before->gaps)) {
+                    if ($lot->share < $filled || isset($tried[$alike]) || count($run->gaps) >= count($before->gaps)) {
                         continue;
                     }
                     $tried[$alike] = true;

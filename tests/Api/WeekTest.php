@@ -177,6 +177,47 @@ it('plans nothing without jars, and says so', function (): void {
         ]);
 });
 
+it(
+    'says in a sentence that a table is too large to plan for, and plans where nothing fits',
+    function (): void {
+        Person::query()
+            ->where('name', 'Ada')
+            ->sole()
+            ->update(['target_sodium_mg' => 200, 'limit_is_hard' => true]);
+        $week = $this->postJson('/api/weeks/today/fill', ['rest' => false, ...freshKey()])
+            ->assertOk()
+            ->json();
+        // Her rest of the diet alone is past it: nothing is put down for her, and every day says why.
+        expect(array_filter($week['servings'], fn(array $one): bool => $one['personId'] === $this->people[0]))
+            ->toBe([])
+            ->and(
+                collect($week['conflicts'])
+                    ->where('personId', $this->people[0])
+                    ->pluck('code')
+                    ->unique()
+                    ->all(),
+            )
+            ->toBe(['nothing_live'])
+            ->and($week['conflicts'][0]['text'])
+            ->toContain('0 mg are left after the rest of the diet');
+        foreach (range(1, 38) as $n) {
+            Person::create([
+                'name' => "Guest {$n}",
+                'position' => 2 + $n,
+                'target_sodium_mg' => 2000,
+                'target_source' => 'test',
+                'usual_serving_g' => 30,
+            ]);
+        }
+        $this->postJson('/api/weeks/today/fill', ['rest' => false, ...freshKey()])
+            ->assertUnprocessable()
+            ->assertJsonFragment([
+                'message' =>
+                    'A week is planned for at most 12 people and 40 jars at once; there are 40 and 1.',
+            ]);
+    },
+);
+
 it('takes over the week before, from a jar of the same kind where the old one is gone', function (): void {
     $this->postJson('/api/weeks/today/copy', freshKey())
         ->assertUnprocessable()
