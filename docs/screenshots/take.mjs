@@ -18,12 +18,6 @@ const firstJar = async (page) => {
   await page.getByRole('img', { name: /Sodium in 100 g over time/ }).waitFor();
 };
 
-const labelOfFirstJar = async (page) => {
-  await firstJar(page);
-  await page.getByRole('link', { name: 'Label', exact: true }).click();
-  await page.getByRole('article').waitFor();
-};
-
 const logOfFirstJar = async (page) => {
   await firstJar(page);
   await page.getByRole('link', { name: 'Log', exact: true }).click();
@@ -75,34 +69,24 @@ const kimchiOnTheBench = async (page) => {
 };
 
 const views = [
-  { name: 'sign-in', size: desk, path: '/', signedOut: true },
   { name: 'today', size: desk, path: '/today' },
   { name: 'today-phone', size: phone, path: '/today' },
+  { name: 'week', size: desk, path: '/week' },
+  { name: 'week-phone', size: phone, path: '/week' },
+  { name: 'ahead', size: desk, path: '/shelf/ahead' },
+  { name: 'ahead-phone', size: phone, path: '/shelf/ahead' },
   { name: 'shelf', size: desk, path: '/shelf' },
   { name: 'shelf-phone', size: phone, path: '/shelf' },
   { name: 'batch', size: desk, path: '/shelf', act: firstJar },
-  { name: 'batch-phone', size: phone, path: '/shelf', act: firstJar },
   { name: 'bench', size: desk, path: '/bench', act: kimchiOnTheBench },
-  { name: 'bench-phone', size: phone, path: '/bench' },
   { name: 'formulas', size: desk, path: '/formulas' },
   { name: 'formula', size: desk, path: '/formulas', act: theFormula },
-  {
-    name: 'formula-editor',
-    size: desk,
-    path: '/formulas',
-    act: async (page) => {
-      await theFormula(page);
-      await page.getByRole('button', { name: 'Change', exact: true }).click();
-      await page.getByLabel('In a line').waitFor();
-    },
-  },
   { name: 'check', size: desk, path: '/shelf', act: checkOfTheMash },
   { name: 'log', size: desk, path: '/shelf', act: logOfFirstJar },
   { name: 'practice', size: desk, path: '/practice' },
   { name: 'rooms', size: desk, path: '/kitchen#rooms' },
   { name: 'kitchen', size: desk, path: '/kitchen' },
   { name: 'labels', size: desk, path: '/labels' },
-  { name: 'labels-phone', size: phone, path: '/shelf', act: labelOfFirstJar },
 ];
 
 mkdirSync(folder, { recursive: true });
@@ -112,11 +96,9 @@ for (const view of views.filter(({ name }) => only.length === 0 || only.includes
   const page = await context.newPage();
   page.on('pageerror', (error) => console.error(view.name, error.message));
   await page.goto(url);
-  if (!view.signedOut) {
-    await page.getByRole('button', { name: 'Look around the demo kitchen' }).click();
-    await page.getByRole('link', { name: 'Today' }).waitFor();
-    await page.goto(url + view.path);
-  }
+  await page.getByRole('button', { name: 'Look around the demo kitchen' }).click();
+  await page.getByRole('link', { name: 'Today' }).waitFor();
+  await page.goto(url + view.path);
   await page.waitForLoadState('networkidle');
   await view.act?.(page);
   await page.waitForLoadState('networkidle');
