@@ -50,7 +50,73 @@ final class Keeper
             }
         }
 
+        $best = $keeper->tidied($best);
+
         return new Outlook($shelf, [...$shelf->lots, ...$best['added']], $best['added'], $best['runs']);
+    }
+
+    /**
+     * The same without batches that another has made needless, and none started before it has to be.
+     *
+     * @param  Ahead  $plan
+     * @return Ahead
+     */
+    private function tidied(array $plan): array
+    {
+        $kinds = array_column($this->shelf->kinds, null, 'id');
+        foreach (array_reverse($plan['added']) as $lot) {
+            $kind = $kinds[$lot->kind];
+            $without = array_values(array_filter($plan['own'][$kind->id], static fn (Lot $other): bool => $other !== $lot));
+            $first = $plan['runs'][$kind->id]->firstOn[$lot->id] ?? null;
+            $start = $first === null ? null : $kind->lastStart($first);
+            foreach ([null, $start !== null && $start > $lot->start ? $this->moved($kind, $lot, $start) : null] as $n => $instead) {
+                if ($n === 1 && $instead === null) {
+                    continue;
+                }
+                $own = [...$without, ...($instead === null ? [] : [$instead])];
+                $run = Run::of($kind, $own, $this->shelf->days);
+                $then = [
+                    'own' => [...$plan['own'], $kind->id => $own], 'runs' => [...$plan['runs'], $kind->id => $run],
+                    'added' => array_values(array_filter([...array_filter($plan['added'], static fn (Lot $other): bool => $other !== $lot), $instead])), 'gaps' => $plan['gaps'],
+                ];
+                if (count($run->gaps) <= count($plan['runs'][$kind->id]->gaps) && ! self::isCrowded($then)) {
+                    $plan = $then;
+                    break;
+                }
+            }
+        }
+
+        return $plan;
+    }
+
+    private function moved(Kind $kind, Lot $lot, int $start): Lot
+    {
+        foreach ($this->shelf->vessels as $vessel) {
+            if ($vessel->id === $lot->vessel) {
+                return self::lot($kind, $vessel, $lot->share, $start);
+            }
+        }
+
+        return $lot;
+    }
+
+    /**
+     * Whether two batches would stand in one jar at a time.
+     *
+     * @param  Ahead  $plan
+     */
+    private static function isCrowded(array $plan): bool
+    {
+        foreach (self::busy($plan) as $stands) {
+            sort($stands);
+            for ($i = 1; $i < count($stands); $i++) {
+                if ($stands[$i][0] < $stands[$i - 1][1]) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** @return Ahead */

@@ -257,6 +257,10 @@ it('leaves no more days without than the best of all ways tried one by one', fun
         range(1, $count),
     );
     $outlook = Keeper::plan(new Shelf($days, $kinds, quarts($jars), []));
+    // Nothing is made that is not eaten.
+    foreach ($outlook->added as $lot) {
+        expect($outlook->runs[$lot->kind]->firstOn[$lot->id])->not->toBeNull();
+    }
     expect(jarTrouble($outlook))
         ->toBeNull()
         ->and($outlook->gapDays())
