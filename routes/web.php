@@ -9,6 +9,7 @@ use App\Http\Controllers\CheckController;
 use App\Http\Controllers\ChoreController;
 use App\Http\Controllers\DayController;
 use App\Http\Controllers\FormulaController;
+use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\KitchenController;
 use App\Http\Controllers\LabelController;
 use App\Http\Controllers\LedgerController;
@@ -112,7 +113,15 @@ Route::prefix('api')->group(function (): void {
         Route::delete('timeline/batches/{plannedBatch}', [TimelineController::class, 'letBe']);
         Route::get('rotation', [WeekController::class, 'rotation']);
         Route::put('rotation', [WeekController::class, 'keepRotation']);
+        Route::get('intake', [IntakeController::class, 'show']);
+        Route::get('intake/export', [IntakeController::class, 'export']);
+        Route::post('intake/preview', [IntakeController::class, 'preview']);
+        Route::post('intake/import', [IntakeController::class, 'bring']);
+        Route::get('other-foods', [IntakeController::class, 'known']);
+        Route::post('other-foods', [IntakeController::class, 'write']);
+        Route::delete('other-foods/{otherFood}', [IntakeController::class, 'takeBack']);
         Route::post('servings', [ServingController::class, 'store']);
+        Route::post('servings/together', [ServingController::class, 'together']);
         Route::delete('servings/{serving}', [ServingController::class, 'destroy']);
     });
 

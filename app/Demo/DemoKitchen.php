@@ -18,6 +18,7 @@ use App\Actions\StandJar;
 use App\Actions\StartBatch;
 use App\Actions\StartFromFormula;
 use App\Actions\WriteNote;
+use App\Actions\WriteOtherFood;
 use App\Household\CurrentHousehold;
 use App\Models\Batch;
 use App\Models\ChoreMark;
@@ -67,6 +68,7 @@ final class DemoKitchen
         private readonly KeepRotation $keepRotation,
         private readonly ChangeWeek $changeWeek,
         private readonly PlanBatch $planBatch,
+        private readonly WriteOtherFood $writeOther,
         private readonly CurrentHousehold $current,
     ) {
     }
@@ -166,12 +168,9 @@ final class DemoKitchen
             if ($daysAgo === 1) {
                 $lent ??= $this->beetroot($kraut);
             }
-            ($this->serve)(
-                $batch->id, ($people[$name] ?? throw new \LogicException($name))->id, Grams::of($grams), null,
-                CarbonImmutable::parse($household->today())->subDays($daysAgo)->toDateString(), (string) Str::ulid(),
-                CarbonImmutable::now()->subDays($daysAgo),
-            );
+            $this->eats($batch, $people[$name] ?? throw new \LogicException($name), $grams, $daysAgo);
         }
+        $this->besidesTheJars($people);
         $this->comesRound($household, ['dry_salting' => [$kraut, $red], 'carrots' => [$carrots], 'spears' => [$spears]]);
         $this->plans($household, $red, $people);
     }
@@ -216,6 +215,31 @@ final class DemoKitchen
         );
     }
 
+    private function eats(Batch $batch, Person $person, float $grams, int $daysAgo): void
+    {
+        ($this->serve)(
+            $batch->id, $person->id, Grams::of($grams), null, CarbonImmutable::parse($this->current->get()->today())->subDays($daysAgo)->toDateString(),
+            (string) Str::ulid(), CarbonImmutable::now()->subDays($daysAgo),
+        );
+    }
+
+    /**
+     * What was written down instead of the estimate, or beside it.
+     *
+     * @param  Collection<array-key, Person>  $people
+     */
+    private function besidesTheJars(Collection $people): void
+    {
+        foreach ([['Jory', 6, 'Tinned tomato soup', 920.0, 1 / 3], ['Jory', 2, 'Rye bread with cheese', 640.0, 1 / 3], ['Marit', 9, 'Smoked trout', 480.0, 0.0], ['Marit', 1, 'Rye bread with cheese', 410.0, 1 / 3], ['Nell', 1, 'Seeded crackers', 105.0, 0.0]] as [$name, $daysAgo, $what, $sodium, $share]) {
+            $person = $people[$name] ?? throw new \LogicException($name);
+            $date = CarbonImmutable::parse($this->current->get()->today())->subDays($daysAgo)->toDateString();
+            ($this->writeOther)([
+                'person_id' => $person->id, 'eaten_on' => $date, 'name' => $what, 'sodium_mg' => $sodium, 'instead_mg' => $share * $person->restOn($date),
+                'how' => ['by' => 'mg', 'milligrams' => $sodium],
+            ], (string) Str::ulid());
+        }
+    }
+
     /** A logger on the counter, a thermometer in the cool place, and a warm weekend to come. */
     private function warmth(): void
     {
@@ -243,6 +267,13 @@ final class DemoKitchen
         $this->note($earlier, 58, ['marks' => ['salty' => 4, 'sour' => 3, 'crunch' => 4, 'liked' => 4], 'ph' => 3.7]);
         $this->note($earlier, 44, ['marks' => ['salty' => 4, 'sour' => 5, 'crunch' => 3, 'liked' => 3], 'ph' => 3.4, 'text' => 'Sharp by now; shorter next time.']);
         ($this->stand)($earlier->id, Place::Fridge, (string) Str::ulid(), CarbonImmutable::now()->subDays(44));
+        foreach (Person::atTable() as $n => $person) {
+            foreach ([27, 26, 24, 23, 22, 21] as $daysAgo) {
+                if (($daysAgo + $n) % 3 > 0) {
+                    $this->eats($earlier, $person, $person->usual_serving_g, $daysAgo);
+                }
+            }
+        }
         ($this->empty)($earlier->id, true, CarbonImmutable::now()->subDays(20));
     }
 

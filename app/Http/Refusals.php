@@ -32,7 +32,7 @@ final class Refusals
         503 => 'Tempesal is not ready yet. Try again in a moment.',
     ];
 
-    private const NAMES = ['Batch' => 'batch', 'Person' => 'person', 'Jar' => 'jar', 'Salt' => 'salt', 'Ingredient' => 'ingredient', 'Serving' => 'serving', 'Formula' => 'formula', 'HoldDown' => 'weight', 'BatchEntry' => 'entry', 'Note' => 'note', 'ChoreMark' => 'chore', 'RoomSpell' => 'spell'];
+    private const NAMES = ['Batch' => 'batch', 'Person' => 'person', 'Jar' => 'jar', 'Salt' => 'salt', 'Ingredient' => 'ingredient', 'Serving' => 'serving', 'Formula' => 'formula', 'HoldDown' => 'weight', 'BatchEntry' => 'entry', 'Note' => 'note', 'ChoreMark' => 'chore', 'RoomSpell' => 'spell', 'OtherFood' => 'food', 'PlannedBatch' => 'planned batch', 'PlannedServing' => 'planned serving'];
 
     public static function register(Exceptions $exceptions): void
     {

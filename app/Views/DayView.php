@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Care\Tended;
+use App\Intake\Rest;
 use App\Models\Batch;
 use App\Models\Household;
+use App\Models\OtherFood;
 use App\Models\Person;
 use App\Models\PlannedServing;
 use App\Models\Serving;
@@ -22,17 +24,18 @@ final class DayView
     /**
      * @param  Collection<int, Person>  $people
      * @param  Collection<int, Serving>  $servings  of that day, not undone
+     * @param  Rest  $rest  of that day
      * @param  Collection<int, PlannedServing>  $planned  for that day, not eaten yet
      * @param  Collection<int, Batch>  $batches  at hand
      * @return array<string, mixed>
      */
-    public static function of(string $date, Household $household, Collection $people, Collection $servings, Collection $planned, Collection $batches): array
+    public static function of(string $date, Household $household, Collection $people, Collection $servings, Rest $rest, Collection $planned, Collection $batches): array
     {
         return [
             'date' => $date,
             'today' => $household->today(),
             'people' => $people->map(static fn (Person $person): array => [
-                ...self::person($person, $date, $servings->where('person_id', $person->id)),
+                ...self::person($person, $date, $rest, $servings->where('person_id', $person->id)),
                 'planned' => $planned->where('person_id', $person->id)
                     ->map(static fn (PlannedServing $one): array => self::planned($one, $batches->firstWhere('id', $one->batch_id)))->values()->all(),
             ])->values()->all(),
@@ -65,9 +68,9 @@ final class DayView
      * @param  Collection<int, Serving>  $servings
      * @return array<string, mixed>
      */
-    private static function person(Person $person, string $date, Collection $servings): array
+    private static function person(Person $person, string $date, Rest $rest, Collection $servings): array
     {
-        $day = new SodiumDay($person->target_sodium_mg, $person->restOn($date), array_values($servings->map(
+        $day = new SodiumDay($person->target_sodium_mg, $rest->sum($person, $date), array_values($servings->map(
             static fn (Serving $serving): array => ['source' => $serving->batch_id, 'sodiumMg' => $serving->sodium()],
         )->all()));
 
@@ -77,7 +80,8 @@ final class DayView
             'targetMg' => $person->target_sodium_mg,
             'targetSource' => $person->target_source,
             'usualServingGrams' => $person->usual_serving_g,
-            'restMg' => $person->restOn($date),
+            'restMg' => $rest->estimate($person, $date),
+            'otherFoods' => $rest->foods($person, $date)->map(static fn (OtherFood $food): array => IntakeView::food($food))->values()->all(),
             'ferments' => Shown::sodium($day->ferments()),
             'marginMg' => $day->marginMg(),
             'servings' => $servings->map(static fn (Serving $serving): array => ServingView::of($serving))->values()->all(),

@@ -58,12 +58,12 @@ final class WeekView
                 ...array_values($eaten->map(static fn (Serving $one): array => ['source' => $one->batch_id, 'sodiumMg' => $one->sodium()])->all()),
                 ...array_map(static fn (WeekServing $one): array => ['source' => $week->plan->jars[$one->jar]->id, 'sodiumMg' => self::band($week, $one)], $coming),
             ];
-            $sum = new SodiumDay($person->target_sodium_mg, $person->restOn($date), $parts);
+            $sum = new SodiumDay($person->target_sodium_mg, $week->rest->sum($person, $date), $parts);
             $live = $eaten->filter(static fn (Serving $one): bool => $one->batch->method->isFerment())->count()
                 + count(array_filter($coming, static fn (WeekServing $one): bool => $week->plan->jars[$one->jar]->isLive));
             $days[] = [
                 'date' => $date,
-                'restMg' => $person->restOn($date),
+                'restMg' => $week->rest->sum($person, $date),
                 'ferments' => Shown::sodium($sum->ferments()),
                 'marginMg' => $sum->marginMg(),
                 'live' => $live,

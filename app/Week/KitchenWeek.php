@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Week;
 
 use App\Care\Tended;
+use App\Intake\Rest;
 use App\Models\Batch;
 use App\Models\Household;
 use App\Models\Person;
@@ -51,6 +52,7 @@ final readonly class KitchenWeek
         public Collection $planned,
         public Collection $eaten,
         public Planning $planning,
+        public Rest $rest,
         public WeekPlan $plan,
     ) {
     }
@@ -91,6 +93,7 @@ final readonly class KitchenWeek
             $tended[] = $one = Tended::of($batch, $batch->ledger(), $household);
             $jars[] = self::jar($one, $people, $dates, $today);
         }
+        $rest = Rest::between($from, $to);
         $planning = Planning::of($household->planning);
         $personPlace = $people->pluck('id')->flip();
         $jarPlace = array_flip(array_map(static fn (WeekJar $jar): string => $jar->id, $jars));
@@ -102,8 +105,8 @@ final readonly class KitchenWeek
             }
         }
 
-        return new self($household, $dates, $people, $tended, $planned, $eaten, $planning, new WeekPlan(
-            self::eaters($people, $eaten, $dates), $jars,
+        return new self($household, $dates, $people, $tended, $planned, $eaten, $planning, $rest, new WeekPlan(
+            self::eaters($people, $eaten, $rest, $dates), $jars,
             array_values($planned->map(static fn (PlannedServing $one): WeekServing => new WeekServing(
                 $one->id, $personPlace[$one->person_id] ?? 0, $dayPlace[$one->planned_on], $jarPlace[$one->batch_id], $one->grams, $one->way, $one->is_locked,
             ))->all()),
@@ -144,13 +147,13 @@ final readonly class KitchenWeek
      * @param  list<string>  $dates
      * @return list<Eater>
      */
-    private static function eaters(Collection $people, Collection $eaten, array $dates): array
+    private static function eaters(Collection $people, Collection $eaten, Rest $rest, array $dates): array
     {
-        return array_values($people->map(static function (Person $person) use ($eaten, $dates): Eater {
+        return array_values($people->map(static function (Person $person) use ($eaten, $rest, $dates): Eater {
             $allowance = $goal = [];
             foreach ($dates as $date) {
                 $there = $eaten->where('person_id', $person->id)->where('eaten_on', $date);
-                $allowance[] = $person->target_sodium_mg - $person->restOn($date) - $there->sum(static fn (Serving $serving): float => $serving->sodium()->typical);
+                $allowance[] = $person->target_sodium_mg - $rest->sum($person, $date) - $there->sum(static fn (Serving $serving): float => $serving->sodium()->typical);
                 $goal[] = max(0, $person->live_goal - $there->filter(static fn (Serving $serving): bool => $serving->batch->method->isFerment())->count());
             }
 

@@ -7,6 +7,7 @@ namespace App\Week;
 use App\Actions\StartFromFormula;
 use App\Models\PlannedBatch;
 use Carbon\CarbonImmutable;
+use Symfony\Component\Serializer\Encoder\CsvEncoder;
 use Tempesal\Core\Formula\Formula;
 use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Supply\Lot;
@@ -74,22 +75,12 @@ final readonly class Shopping
         return $text;
     }
 
-    /** Comma-separated, RFC 4180; what a table program would take for a formula is written as text. */
+    /** Comma-separated; what a spreadsheet would take for a formula is made plain text. */
     public function csv(): string
     {
-        $stream = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No memory for a table.');
-        fputcsv($stream, ['name', 'grams', 'for'], escape: '', eol: "\r\n");
-        foreach ($this->lines as $line) {
-            fputcsv($stream, array_map(self::plain(...), [$line['name'], (string) round($line['grams'], 1), implode('; ', $line['for'])]), escape: '', eol: "\r\n");
-        }
-        rewind($stream);
+        $rows = array_map(static fn (array $line): array => ['name' => $line['name'], 'grams' => round($line['grams'], 1), 'for' => implode('; ', $line['for'])], $this->lines);
 
-        return (string) stream_get_contents($stream);
-    }
-
-    private static function plain(string $cell): string
-    {
-        return preg_match('/^[=+\-@\t\r]/', $cell) === 1 ? "'{$cell}" : $cell;
+        return $rows === [] ? "name,grams,for\n" : (new CsvEncoder([CsvEncoder::ESCAPE_FORMULAS_KEY => true]))->encode($rows, 'csv');
     }
 
     private static function amount(float $grams): string

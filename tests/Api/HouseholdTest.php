@@ -148,7 +148,14 @@ beforeEach(function (): void {
         'what' => 'carrots',
         'requestKey' => (string) Str::ulid(),
     ])->assertOk();
+    $other = $this->postJson('/api/other-foods', [
+        'personId' => $kitchen['people'][0]['id'],
+        'name' => 'Soup',
+        'how' => ['by' => 'mg', 'milligrams' => 300],
+        'requestKey' => (string) Str::ulid(),
+    ])->assertCreated();
     $this->mine = [
+        'otherFood' => $other->json('id'),
         'plannedBatch' => $planned->json('id'),
         'note' => $note->json('id'),
         'mark' => $mark->json('marks.0'),

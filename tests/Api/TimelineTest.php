@@ -148,7 +148,7 @@ it('lists what must be bought this week, as numbers, text and a table', function
     expect($text)->toContain('To start by', 'Carrot sticks with garlic, Quart jar, Sat 28 Nov', '- carrot: ');
     $rows = array_map(
         fn(string $row): array => str_getcsv($row, escape: ''),
-        explode("\r\n", trim($this->get('/api/timeline/shopping?as=csv')->getContent())),
+        explode("\n", trim($this->get('/api/timeline/shopping?as=csv')->getContent())),
     );
     expect($rows[0])
         ->toBe(['name', 'grams', 'for'])

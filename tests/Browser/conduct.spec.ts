@@ -4,6 +4,7 @@ import { barriers, choose, csrf, enterDemo, expect, signIn, signInByHand, test, 
 /** Every room that can be walked into without naming a jar or a formula. */
 const rooms = [
   '/today',
+  '/today/intake',
   '/week',
   '/shelf',
   '/shelf/ahead',

@@ -5,6 +5,7 @@ import { barriers, choose, enterDemo, expect, signIn, test, visit } from './kitc
  */
 const rooms = [
   '/today',
+  '/today/intake',
   '/week',
   '/shelf',
   '/shelf/ahead',

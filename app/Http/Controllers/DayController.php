@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Household\CurrentHousehold;
+use App\Intake\Rest;
 use App\Models\Batch;
 use App\Models\Person;
 use App\Models\PlannedServing;
@@ -33,6 +34,7 @@ final class DayController
             $current->get(),
             Person::atTable(),
             Serving::query()->with(['person', 'batch'])->where('eaten_on', $date)->whereNull('undone_at')->oldest()->get(),
+            Rest::between($date, $date),
             PlannedServing::open($date, $date),
             Batch::onShelf()->orderBy('started_at')->get(),
         ));

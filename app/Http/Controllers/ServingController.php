@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ServePortion;
+use App\Actions\ServeTogether;
 use App\Actions\UndoServing;
 use App\Http\Requests\ServeRequest;
+use App\Http\Requests\TogetherRequest;
+use App\Models\Serving;
 use App\Views\ServingView;
 use Illuminate\Http\JsonResponse;
 
@@ -29,6 +32,17 @@ final class ServingController
         );
 
         return new JsonResponse(ServingView::of($serving->load(['person', 'batch'])), 201);
+    }
+
+    /** Several people at once, from one jar; with "dishAmount" as shares of what went into a dish. */
+    public function together(TogetherRequest $request, ServeTogether $serve): JsonResponse
+    {
+        $servings = $serve(
+            $request->string('batchId')->value(), $request->portions(), $request->dish(), $request->phase(), $request->way(),
+            $request->eatenOn(), $request->string('requestKey')->value(),
+        );
+
+        return new JsonResponse(['servings' => array_map(static fn (Serving $one): array => ServingView::of($one->load(['person', 'batch'])), $servings)], 201);
     }
 
     public function destroy(string $serving, UndoServing $undo): JsonResponse

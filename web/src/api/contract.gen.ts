@@ -1195,6 +1195,103 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/intake": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Some days of someone, the last 28 where none are named; beside them the days "before", or someone else's. */
+        get: operations["readIntake"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/intake/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exportIntake"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/intake/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewIntake"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/intake/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bringIntake"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/other-foods": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listOtherFoods"];
+        put?: never;
+        post: operations["writeOtherFood"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/other-foods/{otherFood}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeBackOtherFood"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/servings": {
         parameters: {
             query?: never;
@@ -1205,6 +1302,23 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["serve"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/servings/together": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description All or none. What went into a dish and was eaten by nobody here leaves the jar as given away. */
+        post: operations["serveTogether"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2227,7 +2341,9 @@ export interface components {
                 targetMg: number;
                 targetSource: string;
                 usualServingGrams: number;
+                /** @description Of the estimate, less what was written down instead. */
                 restMg: number;
+                otherFoods: components["schemas"]["OtherFood"][];
                 ferments: components["schemas"]["Sodium"];
                 marginMg: number;
                 servings: components["schemas"]["Serving"][];
@@ -2512,8 +2628,129 @@ export interface components {
                 for: string[];
             }[];
         };
+        LabelSodium: {
+            /** @enum {string} */
+            by: "mg" | "salt" | "per_100g" | "per_portion";
+            milligrams?: number;
+            saltG?: number;
+            sodiumMg?: number;
+            grams?: number;
+            portions?: number;
+        };
+        OtherFood: {
+            id: string;
+            personId: string;
+            /** Format: date */
+            eatenOn: string;
+            name: string;
+            sodiumMg: number;
+            insteadMg: number;
+            how: components["schemas"]["LabelSodium"];
+            isUndone: boolean;
+        };
+        IntakeDay: {
+            /** Format: date */
+            date: string;
+            targetMg: number;
+            estimateMg: number;
+            writtenMg: number;
+            fermentsMg: number;
+            condimentsMg: number;
+            ferments: components["schemas"]["Sodium"];
+            totalMg: number;
+            live: number;
+        };
+        Intake: {
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+            /** Format: date */
+            today: string;
+            person: {
+                id: string;
+                name: string;
+                targetMg: number;
+                targetSource: string;
+                liveGoal: number;
+            };
+            days: components["schemas"]["IntakeDay"][];
+            mean7: components["schemas"]["Sodium"];
+            mean28: components["schemas"]["Sodium"];
+            shares: {
+                estimate: number;
+                written: number;
+                ferments: number;
+                condiments: number;
+            };
+            daysPast: number;
+            /** @description Live servings. */
+            live: number;
+            kinds: number;
+            /** @description Days without anything live. */
+            without: string[];
+            sources: {
+                batchId: string;
+                name: string;
+                colour: string;
+                milligrams: number;
+                servings: number;
+            }[];
+            weeks: {
+                /** Format: date */
+                from: string;
+                /** Format: date */
+                to: string;
+                mean: components["schemas"]["Sodium"];
+                live: number;
+                kinds: number;
+            }[];
+            beside: null | components["schemas"]["IntakeBeside"];
+        };
+        IntakeBeside: {
+            name: string;
+            mean: components["schemas"]["Sodium"];
+            days: components["schemas"]["IntakeDay"][];
+            shares: {
+                estimate: number;
+                written: number;
+                ferments: number;
+                condiments: number;
+            };
+            daysPast: number;
+            /** @description Live servings. */
+            live: number;
+            kinds: number;
+            /** @description Days without anything live. */
+            without: string[];
+        };
+        IntakeRead: {
+            rows: {
+                line: number;
+                personId: string;
+                person: string;
+                /** Format: date */
+                date: string;
+                name: string;
+                sodiumMg: number;
+                insteadMg: number;
+            }[];
+            complaints: {
+                line: number;
+                text: string;
+            }[];
+        };
     };
     responses: {
+        /** @description Something that was eaten besides the jars. */
+        OtherFood: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["OtherFood"];
+            };
+        };
         /** @description Its id. */
         PlannedBatch: {
             headers: {
@@ -4741,6 +4978,201 @@ export interface operations {
             422: components["responses"]["Invalid"];
         };
     };
+    readIntake: {
+        parameters: {
+            query: {
+                personId: string;
+                beside?: string;
+                from?: string;
+                to?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was taken in. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Intake"];
+                };
+            };
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    exportIntake: {
+        parameters: {
+            query: {
+                as: "csv" | "json";
+                personId?: string;
+                from?: string;
+                to?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A row for each serving and each other food; docs/formats/intake.md. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                    "application/json": {
+                        tempesal: string;
+                        version: number;
+                        /** Format: date */
+                        from: string;
+                        /** Format: date */
+                        to: string;
+                        rows: Record<string, never>[];
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    previewIntake: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    text: string;
+                };
+            };
+        };
+        responses: {
+            /** @description What would be taken over, and what not. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IntakeRead"];
+                };
+            };
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    bringIntake: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    text: string;
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            /** @description How many rows were taken over. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        count: number;
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    listOtherFoods: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was written down lately. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        foods: {
+                            name: string;
+                            how: components["schemas"]["LabelSodium"];
+                            sodiumMg: number;
+                        }[];
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+        };
+    };
+    writeOtherFood: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    personId: string;
+                    name: string;
+                    /** Format: date */
+                    eatenOn?: string | null;
+                    how: components["schemas"]["LabelSodium"];
+                    /** @description Of the estimate of that day, which it takes the place of. */
+                    insteadShare?: number | null;
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["OtherFood"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    takeBackOtherFood: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                otherFood: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["OtherFood"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
     serve: {
         parameters: {
             query?: never;
@@ -4767,6 +5199,51 @@ export interface operations {
         };
         responses: {
             201: components["responses"]["Serving"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    serveTogether: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    batchId: string;
+                    portions: {
+                        personId: string;
+                        /** @description As typed; without a dish. */
+                        amount?: string | null;
+                        /** @description Of the dish, 0 to 1. */
+                        share?: number | null;
+                    }[];
+                    /** @description What went into the dish, as typed. */
+                    dishAmount?: string | null;
+                    phase?: components["schemas"]["Phase"] | null;
+                    way?: components["schemas"]["Way"] | null;
+                    /** Format: date */
+                    eatenOn?: string | null;
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            /** @description What was eaten. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        servings: components["schemas"]["Serving"][];
+                    };
+                };
+            };
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             422: components["responses"]["Invalid"];

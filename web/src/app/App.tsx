@@ -9,6 +9,8 @@ import { BringView } from '../views/formulas/BringView';
 import { FormulaEditorView } from '../views/formulas/FormulaEditorView';
 import { FormulasView } from '../views/formulas/FormulasView';
 import { FormulaView } from '../views/formulas/FormulaView';
+import { IntakeReport } from '../views/intake/IntakeReport';
+import { IntakeView } from '../views/intake/IntakeView';
 import { KitchenView } from '../views/kitchen/KitchenView';
 import { LabelsView } from '../views/labels/LabelsView';
 import { LogView } from '../views/log/LogView';
@@ -52,6 +54,9 @@ function Rooms() {
     <Routes>
       <Route element={<Frame household={household} />}>
         <Route path="/today" element={<TodayView />} />
+        <Route path="/today/intake" element={<IntakeView />} />
+        <Route path="/today/intake/report/:personId" element={<IntakeReport />} />
+        <Route path="/today/:date" element={<TodayView />} />
         <Route path="/week" element={<WeekView />} />
         <Route path="/week/:date" element={<WeekView />} />
         <Route path="/week/:date/sheet" element={<WeekSheet />} />

@@ -17,20 +17,23 @@ const rooms = [
   { to: '/kitchen', name: 'Kitchen', key: 'k' },
 ] as const;
 
+/** Rooms that are entered from another one. */
+const beside: Partial<Record<Key, string>> = { a: '/shelf/ahead', i: '/today/intake' };
+
 /** The board at the top, the rooms on it, and the room one is in. */
 export function Frame({ household }: { household: NonNullable<Session['household']> }) {
   const [showsKeys, setShowsKeys] = useState(false);
   const signOut = useSignOut();
   const navigate = useNavigate();
   const go = useCallback(
-    (key: Key) =>
-      void navigate(key === 'a' ? '/shelf/ahead' : (rooms.find((room) => room.key === key)?.to ?? '/')),
+    (key: Key) => void navigate(beside[key] ?? rooms.find((room) => room.key === key)?.to ?? '/'),
     [navigate],
   );
   useKey('t', go);
   useKey('w', go);
   useKey('s', go);
   useKey('a', go);
+  useKey('i', go);
   useKey('b', go);
   useKey('f', go);
   useKey('k', go);

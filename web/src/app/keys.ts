@@ -6,6 +6,7 @@ export const keys = [
   { key: 'w', does: 'Week' },
   { key: 's', does: 'Shelf' },
   { key: 'a', does: 'The weeks ahead' },
+  { key: 'i', does: 'Intake over days and weeks' },
   { key: 'b', does: 'Bench' },
   { key: 'f', does: 'Formulas' },
   { key: 'k', does: 'Kitchen' },

@@ -1,21 +1,28 @@
 import { App, Button } from 'antd';
 import dayjs from 'dayjs';
 import { useCallback, useState } from 'react';
-import { Link } from 'react-router';
-import type { Day, DayJar, DayPerson, PlannedToday, Serving } from '../../api/client';
+import { Link, useParams } from 'react-router';
+import type { Day, DayJar, DayPerson, OtherFood, PlannedToday, Serving } from '../../api/client';
 import { requestKey, useDay, useServe, useUndoServing } from '../../api/queries';
 import { useKey } from '../../app/keys';
 import { grams, mg, sodium } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { JarDrawing } from '../../drawings/JarDrawing';
 import { SaltLine } from '../../drawings/SaltLine';
+import { useTakeOtherFoodBack } from '../../api/intake';
+import { Besides } from './Besides';
 import { Chores } from './Chores';
+import { Together } from './Together';
 import './TodayView.css';
 
 /** Everyone's salt line today; a serving is two taps away. */
 export function TodayView() {
-  const day = useDay('today');
+  const { date = 'today' } = useParams();
+  const day = useDay(date);
   const [eating, setEating] = useState<string | null>(null);
+  const [besides, setBesides] = useState<DayPerson | null>(null);
+  const [together, setTogether] = useState(false);
+  const takeFoodBack = useTakeOtherFoodBack();
   const { message } = App.useApp();
   const serve = useServe();
   const undo = useUndoServing();
@@ -41,6 +48,7 @@ export function TodayView() {
     return <PageState query={day} />;
   }
   const { people, jars } = day.data;
+  const isToday = day.data.date === day.data.today;
 
   const eat = (person: DayPerson, jar: DayJar) => {
     const portion = jar.portions.find((one) => one.personId === person.id);
@@ -95,9 +103,22 @@ export function TodayView() {
     <>
       <div className="today-head">
         <h1>{dayjs(day.data.date).format('dddd, D MMMM')}</h1>
-        <span className="soft">milligrams of sodium, each against their own target</span>
+        <span className="today-days">
+          <Link className="as-button" to={dayPath(day.data, -1)} aria-label="The day before">
+            ←
+          </Link>
+          <Link className="as-button" to={dayPath(day.data, 1)} aria-label="The day after">
+            →
+          </Link>
+          <Button disabled={jars.length === 0} onClick={() => setTogether(true)}>
+            Together, or in a dish
+          </Button>
+          <Link className="as-button" to="/today/intake" title="Days and weeks (i)">
+            Intake
+          </Link>
+        </span>
       </div>
-      <Chores />
+      {isToday && <Chores />}
       {people.map((person) => (
         <Eater
           key={person.id}
@@ -108,8 +129,17 @@ export function TodayView() {
           onEat={(jar) => eat(person, jar)}
           onEatPlanned={(planned) => eatPlanned(person, planned)}
           onUndo={takeBack}
+          onBesides={() => setBesides(person)}
+          onUndoFood={(food) => {
+            takeFoodBack.mutateAsync(food.id).then(
+              () => void message.success(`Taken back: ${food.name} for ${person.name}.`),
+              (refusal: { message: string }) => void message.error(refusal.message),
+            );
+          }}
         />
       ))}
+      {besides && <Besides person={besides} date={day.data.date} close={() => setBesides(null)} />}
+      {together && <Together day={day.data} close={() => setTogether(false)} />}
       {jars.length === 0 && (
         <p>
           No jar is on the shelf yet. <Link to="/bench">Make the first one at the bench.</Link>
@@ -131,9 +161,21 @@ interface EaterProps {
   onEat: (jar: DayJar) => void;
   onEatPlanned: (planned: PlannedToday) => void;
   onUndo: (serving: Serving) => void;
+  onBesides: () => void;
+  onUndoFood: (food: OtherFood) => void;
 }
 
-function Eater({ person, day, isEating, onToggle, onEat, onEatPlanned, onUndo }: EaterProps) {
+function Eater({
+  person,
+  day,
+  isEating,
+  onToggle,
+  onEat,
+  onEatPlanned,
+  onUndo,
+  onBesides,
+  onUndoFood,
+}: EaterProps) {
   return (
     <section className="eater" aria-label={person.name}>
       <div className="eater-head">
@@ -141,6 +183,9 @@ function Eater({ person, day, isEating, onToggle, onEat, onEatPlanned, onUndo }:
         <span className="soft source">
           {mg(person.targetMg)} a day, {person.targetSource}
         </span>
+        <Button className="serve" aria-label={`${person.name} ate something else`} onClick={onBesides}>
+          Something else…
+        </Button>
         <Button
           className="serve"
           type={isEating ? 'default' : 'primary'}
@@ -165,6 +210,12 @@ function Eater({ person, day, isEating, onToggle, onEat, onEatPlanned, onUndo }:
         ferments={person.ferments}
         marginMg={person.marginMg}
         parts={[
+          ...person.otherFoods.map((food) => ({
+            id: food.id,
+            name: food.name,
+            colour: 'var(--written)',
+            milligrams: food.sodiumMg,
+          })),
           ...person.servings.map((serving) => ({
             id: serving.id,
             name: serving.batchName,
@@ -180,6 +231,24 @@ function Eater({ person, day, isEating, onToggle, onEat, onEatPlanned, onUndo }:
           })),
         ]}
       />
+      <Fits person={person} jars={day.jars} />
+      {person.otherFoods.length > 0 && (
+        <ul className="quiet-list eaten" aria-label={`Besides the jars, ${person.name}`}>
+          {person.otherFoods.map((food) => (
+            <li key={food.id} style={{ borderColor: 'var(--written)' }}>
+              {food.name}, {mg(Math.round(food.sodiumMg))}
+              {food.insteadMg > 0 && `, instead of ${mg(Math.round(food.insteadMg))} of the estimate`}
+              <Button
+                type="text"
+                aria-label={`Undo ${food.name} for ${person.name}`}
+                onClick={() => onUndoFood(food)}
+              >
+                Undo
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
       {person.planned.length > 0 && (
         <ul className="quiet-list eaten" aria-label={`Planned for ${person.name}`}>
           {person.planned.map((planned) => (
@@ -220,6 +289,38 @@ function Eater({ person, day, isEating, onToggle, onEat, onEatPlanned, onUndo }:
       )}
     </section>
   );
+}
+
+/** What is on the shelf and fits under what is left, and what does not. */
+function Fits({ person, jars }: { person: DayPerson; jars: DayJar[] }) {
+  const open = jars.flatMap((jar) => {
+    const portion = jar.portions.find((one) => one.personId === person.id);
+    return jar.isReady && portion?.sodium && portion.clashes.length === 0
+      ? [{ name: jar.name, sodium: portion.sodium }]
+      : [];
+  });
+  const fits = open.filter((one) => one.sodium.typical <= person.marginMg);
+  const not = open.filter((one) => one.sodium.typical > person.marginMg);
+  if (open.length === 0) {
+    return null;
+  }
+
+  return (
+    <p className="fits">
+      {fits.length > 0 && (
+        <>Fits now: {fits.map((one) => `${one.name} ${sodium(one.sodium)}`).join(', ')}. </>
+      )}
+      {not.length > 0 && (
+        <>Does not fit: {not.map((one) => `${one.name} ${sodium(one.sodium)}`).join(', ')}.</>
+      )}
+    </p>
+  );
+}
+
+/** The address of a day before or after, today without a date. */
+function dayPath(day: Day, step: number): string {
+  const date = dayjs(day.date).add(step, 'day').format('YYYY-MM-DD');
+  return date === day.today ? '/today' : `/today/${date}`;
 }
 
 function JarAtHand({ jar, person, onEat }: { jar: DayJar; person: DayPerson; onEat: () => void }) {

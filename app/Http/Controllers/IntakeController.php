@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\WriteOtherFood;
+use App\Household\CurrentHousehold;
+use App\Intake\IntakeCsv;
+use App\Intake\Intakes;
+use App\Intake\Rest;
+use App\Models\Household;
+use App\Models\Person;
+use App\Views\IntakeView;
+use Carbon\CarbonImmutable;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Intake\LabelSodium;
+
+/**
+ * What everyone took in, from the jars and besides them.
+ */
+final readonly class IntakeController
+{
+    private const USUAL_DAYS = 28;
+
+    private const MOST_DAYS = 366;
+
+    private const RECENT_DAYS = 90;
+
+    public function __construct(private CurrentHousehold $current)
+    {
+    }
+
+    /** Some days of someone; beside them the days before, or someone else's. */
+    public function show(Request $request): JsonResponse
+    {
+        $asked = $request->validate(
+            ['personId' => ['required', 'string', 'max:26'], 'beside' => ['nullable', 'string', 'max:26']],
+            ['personId.*' => 'Say whose.', 'beside.*' => 'Beside whom, or "before".'],
+        );
+        [$from, $to] = $this->span($request);
+        $person = Person::query()->with('restOfDiet')->findOrFail($asked['personId']);
+        $beside = null;
+        $name = '';
+        if (($asked['beside'] ?? null) === 'before') {
+            $days = Household::daysBetween($from, $to) + 1;
+            $beside = Intakes::of($person, self::daysBefore($from, $days), self::daysBefore($from, 1));
+            $name = 'the days before';
+        } elseif (isset($asked['beside'])) {
+            $other = Person::query()->with('restOfDiet')->findOrFail($asked['beside']);
+            [$beside, $name] = [Intakes::of($other, $from, $to), $other->name];
+        }
+
+        return new JsonResponse(['from' => $from, 'to' => $to, 'today' => $this->current->get()->today(), ...IntakeView::of($person, Intakes::of($person, $from, $to), $beside, $name)]);
+    }
+
+    public function write(Request $request, WriteOtherFood $write): JsonResponse
+    {
+        $asked = $request->validate([
+            'personId' => ['required', 'string', 'max:26'], 'name' => ['required', 'string', 'max:120'], 'eatenOn' => ['nullable', 'string', 'date_format:Y-m-d'],
+            'how' => ['required', 'array', 'max:8'], 'insteadShare' => ['nullable', 'numeric', 'min:0', 'max:1'], 'requestKey' => ['required', 'string', 'ulid'],
+        ], [
+            'personId.*' => 'Say who ate it.', 'name.*' => 'Say what it was.', 'eatenOn.*' => 'A day is written like 2026-11-24.', 'how.*' => 'Say how much sodium or salt is in it.',
+            'insteadShare.*' => 'Between nothing and all of the estimate.', 'requestKey.*' => 'The request is missing its key; reload the page.',
+        ]);
+        $person = Person::query()->with('restOfDiet')->findOrFail($asked['personId']);
+        $date = $asked['eatenOn'] ?? $this->current->get()->today();
+        try {
+            $sodium = LabelSodium::milligrams(Fields::of($asked['how'], 'how'));
+        } catch (InvalidField $refusal) {
+            throw ValidationException::withMessages([$refusal->path => ucfirst($refusal->reason)]);
+        }
+        $food = $write([
+            'person_id' => $person->id, 'eaten_on' => $date, 'name' => trim($asked['name']), 'sodium_mg' => $sodium,
+            'instead_mg' => (float) ($asked['insteadShare'] ?? 0.0) * $person->restOn($date), 'how' => $asked['how'],
+        ], $asked['requestKey']);
+
+        return new JsonResponse(IntakeView::food($food), 201);
+    }
+
+    public function takeBack(string $otherFood, WriteOtherFood $write): JsonResponse
+    {
+        return new JsonResponse(IntakeView::food($write->takeBack($otherFood)));
+    }
+
+    /** What was written down lately, to be written down again. */
+    public function known(): JsonResponse
+    {
+        return new JsonResponse(['foods' => IntakeView::known(Rest::between(self::daysBefore($this->current->get()->today(), self::RECENT_DAYS), '9999-12-31')->written)]);
+    }
+
+    public function export(Request $request): JsonResponse|Response
+    {
+        $asked = $request->validate(['as' => ['required', 'string', 'in:csv,json'], 'personId' => ['nullable', 'string', 'max:26']], ['as.*' => 'As csv or as json.', 'personId.*' => 'Say whose.']);
+        [$from, $to] = $this->span($request);
+        $people = isset($asked['personId']) ? Person::query()->get()->where('id', Person::query()->findOrFail($asked['personId'])->id) : Person::query()->withoutGlobalScope('present')->get();
+        $servings = Intakes::servings($from, $to)->whereIn('person_id', $people->pluck('id')->all());
+        $foods = Rest::between($from, $to)->written->whereIn('person_id', $people->pluck('id')->all());
+        if ($asked['as'] === 'csv') {
+            return new Response(IntakeCsv::of($servings, $foods, $people), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"intake-{$from}-{$to}.csv\""]);
+        }
+
+        return (new JsonResponse(['tempesal' => 'intake', 'version' => 1, 'from' => $from, 'to' => $to, 'rows' => IntakeCsv::rows($servings, $foods, $people)]))
+            ->setEncodingOptions(JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION)->withHeaders(['Content-Disposition' => "attachment; filename=\"intake-{$from}-{$to}.json\""]);
+    }
+
+    /** Looks at a file; nothing is written. */
+    public function preview(Request $request): JsonResponse
+    {
+        return new JsonResponse(IntakeCsv::read(self::text($request), Person::atTable()));
+    }
+
+    /** Takes over the good rows of a file, all or none. */
+    public function bring(Request $request, WriteOtherFood $write): JsonResponse
+    {
+        $key = $request->validate(['requestKey' => ['required', 'string', 'ulid']], ['requestKey.*' => 'The request is missing its key; reload the page.'])['requestKey'];
+        $rows = IntakeCsv::read(self::text($request), Person::atTable())['rows'];
+        $written = $write->all(array_map(static fn (array $row): array => [
+            'person_id' => $row['personId'], 'eaten_on' => $row['date'], 'name' => $row['name'], 'sodium_mg' => $row['sodiumMg'], 'instead_mg' => $row['insteadMg'],
+            'how' => ['by' => 'mg', 'milligrams' => $row['sodiumMg']],
+        ], $rows), array_map(static fn (int $i): string => substr(strtoupper(hash('sha256', "{$key} {$i}")), 0, 26), array_keys($rows)));
+
+        return new JsonResponse(['count' => count($written)], 201);
+    }
+
+    private static function text(Request $request): string
+    {
+        return $request->validate(['text' => ['required', 'string', 'max:2000000']], ['text.required' => 'Choose a file, or paste its text.', 'text.max' => 'More than 2 MB is too much to read.', 'text.*' => 'A text is needed here.'])['text'];
+    }
+
+    private static function daysBefore(string $date, int $days): string
+    {
+        return CarbonImmutable::parse($date)->subDays($days)->toDateString();
+    }
+
+    /**
+     * @return array{string, string} first and last day, YYYY-MM-DD
+     *
+     * @throws ValidationException
+     */
+    private function span(Request $request): array
+    {
+        $asked = $request->validate(
+            ['from' => ['nullable', 'string', 'date_format:Y-m-d'], 'to' => ['nullable', 'string', 'date_format:Y-m-d']],
+            ['from.*' => 'A day is written like 2026-11-24.', 'to.*' => 'A day is written like 2026-11-24.'],
+        );
+        $to = $asked['to'] ?? $this->current->get()->today();
+        $from = $asked['from'] ?? self::daysBefore($to, self::USUAL_DAYS - 1);
+        if ($from > $to || Household::daysBetween($from, $to) >= self::MOST_DAYS) {
+            throw ValidationException::withMessages(['from' => 'The first day comes before the last, at most a year earlier.']);
+        }
+
+        return [$from, $to];
+    }
+}

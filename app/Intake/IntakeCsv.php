@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use App\Models\OtherFood;
+use App\Models\Person;
+use App\Models\Serving;
+use Illuminate\Database\Eloquent\Collection;
+use Symfony\Component\Serializer\Encoder\CsvEncoder;
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Intake\LabelSodium;
+
+/**
+ * Intake as comma-separated rows, out and in. Cells that a spreadsheet would take for a formula are made plain text, and read back
+ * as what they were. Servings belong to their jars: they go out, and come in only as what they brought.
+ */
+final class IntakeCsv
+{
+    private const COLUMNS = ['date', 'person', 'what', 'name', 'grams', 'sodium_mg', 'sodium_low_mg', 'sodium_high_mg', 'instead_mg'];
+
+    private const MOST_ROWS = 5_000;
+
+    /**
+     * @param  Collection<int, Serving>  $servings
+     * @param  Collection<int, OtherFood>  $foods
+     * @param  Collection<int, Person>  $people
+     */
+    public static function of(Collection $servings, Collection $foods, Collection $people): string
+    {
+        $rows = self::rows($servings, $foods, $people);
+
+        return $rows === [] ? implode(',', self::COLUMNS)."\n" : (new CsvEncoder([CsvEncoder::ESCAPE_FORMULAS_KEY => true]))->encode($rows, 'csv');
+    }
+
+    /**
+     * @param  Collection<int, Serving>  $servings
+     * @param  Collection<int, OtherFood>  $foods
+     * @param  Collection<int, Person>  $people
+     * @return list<array<string, string|float>>
+     */
+    public static function rows(Collection $servings, Collection $foods, Collection $people): array
+    {
+        $names = $people->pluck('name', 'id');
+        $rows = [];
+        foreach ($servings as $one) {
+            $sodium = $one->sodium();
+            $rows[] = array_combine(self::COLUMNS, [$one->eaten_on, $one->person->name, 'serving', $one->batch->name, $one->grams, $sodium->typical, $sodium->low, $sodium->high, 0.0]);
+        }
+        foreach ($foods as $one) {
+            $rows[] = array_combine(self::COLUMNS, [$one->eaten_on, (string) ($names[$one->person_id] ?? ''), 'other', $one->name, '', $one->sodium_mg, $one->sodium_mg, $one->sodium_mg, $one->instead_mg]);
+        }
+        usort($rows, static fn (array $one, array $other): int => [$one['date'], $one['person']] <=> [$other['date'], $other['person']]);
+
+        return $rows;
+    }
+
+    /**
+     * What a file says, row by row; bad rows are named by their line and kept out.
+     *
+     * @param  Collection<int, Person>  $people
+     * @return array{rows: list<array{line: int, personId: string, person: string, date: string, name: string, sodiumMg: float, insteadMg: float}>, complaints: list<array{line: int, text: string}>}
+     */
+    public static function read(string $text, Collection $people): array
+    {
+        $rows = $complaints = [];
+        $ids = $people->mapWithKeys(static fn (Person $person): array => [mb_strtolower($person->name) => $person->id]);
+        $lines = preg_split('/\r\n|\n|\r/', trim(preg_replace('/^\xEF\xBB\xBF/', '', $text) ?? '')) ?: [];
+        $header = array_map(static fn (?string $cell): string => trim(mb_strtolower((string) $cell)), str_getcsv((string) array_shift($lines), escape: ''));
+        foreach (['date', 'person', 'name', 'sodium_mg'] as $needed) {
+            if (! in_array($needed, $header, true)) {
+                return ['rows' => [], 'complaints' => [['line' => 1, 'text' => "The first line must name the columns; \"{$needed}\" is missing."]]];
+            }
+        }
+        foreach ($lines as $i => $line) {
+            $number = $i + 2;
+            if (trim($line) === '') {
+                continue;
+            }
+            if (count($rows) >= self::MOST_ROWS) {
+                $complaints[] = ['line' => $number, 'text' => sprintf('More than %d rows at once are too many; bring the rest in a second file.', self::MOST_ROWS)];
+                break;
+            }
+            $cells = array_map(static fn (?string $cell): string => self::spoken((string) $cell), str_getcsv($line, escape: ''));
+            if (count($cells) !== count($header)) {
+                $complaints[] = ['line' => $number, 'text' => sprintf('It has %d cells, the first line has %d.', count($cells), count($header))];
+
+                continue;
+            }
+            $row = array_combine($header, $cells);
+            $personId = $ids[mb_strtolower(trim($row['person']))] ?? null;
+            $complaint = match (true) {
+                $personId === null => "Nobody here is called \"{$row['person']}\".",
+                preg_match('/^\d{4}-\d{2}-\d{2}$/', $row['date']) !== 1 || ! checkdate((int) substr($row['date'], 5, 2), (int) substr($row['date'], 8, 2), (int) substr($row['date'], 0, 4)) => "\"{$row['date']}\" is no day; it is written like 2026-11-24.",
+                trim($row['name']) === '' || mb_strlen($row['name']) > 120 => 'It needs a name of at most 120 letters.',
+                self::milligrams($row['sodium_mg']) === null => "\"{$row['sodium_mg']}\" is no amount of sodium in mg.",
+                self::milligrams(($row['instead_mg'] ?? '') === '' ? '0' : $row['instead_mg']) === null => "\"{$row['instead_mg']}\" is no amount of sodium in mg.",
+                default => null,
+            };
+            if ($complaint !== null) {
+                $complaints[] = ['line' => $number, 'text' => $complaint];
+
+                continue;
+            }
+            $rows[] = [
+                'line' => $number, 'personId' => (string) $personId, 'person' => trim($row['person']), 'date' => $row['date'], 'name' => trim($row['name']),
+                'sodiumMg' => (float) self::milligrams($row['sodium_mg']), 'insteadMg' => (float) self::milligrams(($row['instead_mg'] ?? '') === '' ? '0' : $row['instead_mg']),
+            ];
+        }
+
+        return ['rows' => $rows, 'complaints' => $complaints];
+    }
+
+    /** A cell without what kept a spreadsheet from taking it for a formula. */
+    private static function spoken(string $cell): string
+    {
+        return preg_match('/^\'[=+\-@\t\r\n]/', $cell) === 1 ? substr($cell, 1) : $cell;
+    }
+
+    private static function milligrams(string $typed): ?float
+    {
+        if (! is_numeric(trim($typed))) {
+            return null;
+        }
+        try {
+            return LabelSodium::milligrams(Fields::of(['by' => 'mg', 'milligrams' => (float) $typed]));
+        } catch (InvalidField) {
+            return null;
+        }
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use App\Models\Person;
+use App\Models\Serving;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Tempesal\Core\Intake\IntakeDay;
+use Tempesal\Core\Intake\Period;
+use Tempesal\Core\Ledger\Phase;
+
+/**
+ * What someone took in over some days.
+ */
+final class Intakes
+{
+    public static function of(Person $person, string $from, string $to): Period
+    {
+        $rest = Rest::between($from, $to);
+        $servings = self::servings($from, $to)->where('person_id', $person->id);
+        $days = [];
+        for ($day = CarbonImmutable::parse($from), $last = CarbonImmutable::parse($to); $day->lessThanOrEqualTo($last); $day = $day->addDay()) {
+            $date = $day->toDateString();
+            $days[] = new IntakeDay(
+                $date, (float) $person->target_sodium_mg, $rest->estimate($person, $date), $rest->written($person, $date),
+                array_values($servings->where('eaten_on', $date)->map(static fn (Serving $one): array => [
+                    'source' => $one->batch_id, 'name' => $one->batch->name, 'group' => $one->batch->likeness,
+                    'isCondiment' => $one->phase !== Phase::Pieces, 'isLive' => $one->batch->method->isFerment(), 'sodiumMg' => $one->sodium(),
+                ])->all()),
+            );
+        }
+
+        return new Period($days === [] ? [new IntakeDay($from, (float) $person->target_sodium_mg, 0.0, 0.0, [])] : $days);
+    }
+
+    /** @return Collection<int, Serving> that stand, oldest first */
+    public static function servings(string $from, string $to): Collection
+    {
+        $rows = Serving::query()->with(['person', 'batch']);
+        $rows->whereBetween('eaten_on', [$from, $to])->where('undone_at', null);
+
+        return $rows->get()->sortBy([['eaten_on', 'asc'], ['id', 'asc']])->values();
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use App\Models\OtherFood;
+use App\Models\Person;
+use Illuminate\Database\Eloquent\Collection;
+
+/**
+ * The rest of people's diet on some days: the estimate of each weekday, and what was written down beside it or instead of it.
+ */
+final readonly class Rest
+{
+    /** @param  Collection<int, OtherFood>  $written  that was not taken back */
+    private function __construct(public Collection $written)
+    {
+    }
+
+    /** From one day to another, both YYYY-MM-DD. */
+    public static function between(string $from, string $to): self
+    {
+        $rows = OtherFood::query();
+        $rows->whereBetween('eaten_on', [$from, $to])->where('undone_at', null);
+
+        return new self($rows->get()->sortBy('id')->values());
+    }
+
+    /** @return Collection<int, OtherFood> */
+    public function foods(Person $person, string $date): Collection
+    {
+        return $this->written->where('person_id', $person->id)->where('eaten_on', $date)->values();
+    }
+
+    /** Milligrams of the estimate that still count. */
+    public function estimate(Person $person, string $date): float
+    {
+        return max(0.0, $person->restOn($date) - (float) $this->foods($person, $date)->sum('instead_mg'));
+    }
+
+    /** Milligrams that were written down. */
+    public function written(Person $person, string $date): float
+    {
+        return (float) $this->foods($person, $date)->sum('sodium_mg');
+    }
+
+    public function sum(Person $person, string $date): float
+    {
+        return $this->estimate($person, $date) + $this->written($person, $date);
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Views;
+
+use App\Models\Batch;
+use App\Models\OtherFood;
+use App\Models\Person;
+use Illuminate\Database\Eloquent\Collection;
+use Tempesal\Core\Intake\IntakeDay;
+use Tempesal\Core\Intake\Period;
+
+/**
+ * What someone took in over some days, beside a target that is theirs.
+ */
+final class IntakeView
+{
+    /**
+     * @param  Period|null  $beside  another period, or someone else's
+     * @return array<string, mixed>
+     */
+    public static function of(Person $person, Period $period, ?Period $beside, string $besideName): array
+    {
+        return [
+            'person' => ['id' => $person->id, 'name' => $person->name, 'targetMg' => $person->target_sodium_mg, 'targetSource' => $person->target_source, 'liveGoal' => $person->live_goal],
+            'days' => array_map(self::day(...), $period->days),
+            'mean7' => Shown::sodium($period->last(7)->mean()),
+            'mean28' => Shown::sodium($period->last(28)->mean()),
+            ...self::sums($period),
+            'sources' => self::sources($period),
+            'weeks' => array_map(static fn (array $days): array => self::week(new Period($days)), self::weeks($period)),
+            'beside' => $beside === null ? null : ['name' => $besideName, 'mean' => Shown::sodium($beside->mean()), 'days' => array_map(self::day(...), $beside->days), ...self::sums($beside)],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function food(OtherFood $food): array
+    {
+        return ['id' => $food->id, 'personId' => $food->person_id, 'eatenOn' => $food->eaten_on, 'name' => $food->name, 'sodiumMg' => $food->sodium_mg, 'insteadMg' => $food->instead_mg, 'how' => (object) $food->how, 'isUndone' => $food->undone_at !== null];
+    }
+
+    /**
+     * Foods that were written down before, the last first.
+     *
+     * @param  Collection<int, OtherFood>  $foods
+     * @return list<array{name: string, how: object, sodiumMg: float}>
+     */
+    public static function known(Collection $foods): array
+    {
+        return array_values($foods->sortByDesc('id')->unique('name')->take(30)->map(static fn (OtherFood $food): array => [
+            'name' => $food->name, 'how' => (object) $food->how, 'sodiumMg' => $food->sodium_mg,
+        ])->all());
+    }
+
+    /** @return array<string, mixed> */
+    private static function day(IntakeDay $day): array
+    {
+        return [
+            'date' => $day->date, 'targetMg' => $day->targetMg, 'estimateMg' => $day->estimateMg, 'writtenMg' => $day->writtenMg,
+            'fermentsMg' => $day->of(false), 'condimentsMg' => $day->of(true), 'ferments' => Shown::sodium($day->ferments()), 'totalMg' => $day->totalMg(), 'live' => $day->live(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function sums(Period $period): array
+    {
+        return ['shares' => $period->shares(), 'daysPast' => $period->daysPast(), 'live' => $period->live(), 'kinds' => $period->kinds(), 'without' => $period->without()];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function sources(Period $period): array
+    {
+        $colours = Batch::query()->whereIn('id', array_keys($period->sources()))->pluck('colour', 'id');
+
+        return array_map(
+            static fn (string $id, array $one): array => ['batchId' => $id, ...$one, 'colour' => (string) ($colours[$id] ?? '#b9ab99')],
+            array_keys($period->sources()), array_values($period->sources()),
+        );
+    }
+
+    /** @return list<non-empty-list<IntakeDay>> whole weeks back from the last day, oldest first */
+    private static function weeks(Period $period): array
+    {
+        $weeks = [];
+        for ($end = count($period->days); $end > 0; $end -= 7) {
+            $week = array_slice($period->days, max(0, $end - 7), min(7, $end));
+            if ($week !== []) {
+                array_unshift($weeks, $week);
+            }
+        }
+
+        return $weeks;
+    }
+
+    /** @return array<string, mixed> */
+    private static function week(Period $week): array
+    {
+        return ['from' => $week->days[0]->date, 'to' => $week->days[count($week->days) - 1]->date, 'mean' => Shown::sodium($week->mean()), 'live' => $week->live(), 'kinds' => $week->kinds()];
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Intake;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Document\InvalidField;
+
+/**
+ * The sodium of something from a package or a menu, said in one of the ways in which it is printed.
+ *
+ * Salt on European labels is sodium times 2.5: Regulation (EU) No 1169/2011, Annex I; from memory.
+ */
+final class LabelSodium
+{
+    /** Grams of "salt" on a European label for a gram of sodium. */
+    public const SALT_TO_SODIUM = 2.5;
+
+    /** Milligrams above which it is a slip of the pen rather than a meal. */
+    private const MOST_MG = 20_000.0;
+
+    private const MOST_G = 5_000.0;
+
+    /**
+     * Milligrams of sodium.
+     *
+     * @param  Fields  $how  "by" is mg (milligrams), salt (saltG), per_100g (grams, and sodiumMg or saltG in 100 g) or per_portion (portions, and sodiumMg or saltG in one)
+     *
+     * @throws InvalidField
+     */
+    public static function milligrams(Fields $how): float
+    {
+        $sodium = match ($how->text('by')) {
+            'mg' => self::number($how, 'milligrams', self::MOST_MG),
+            'salt' => self::ofSalt(self::number($how, 'saltG', 50.0)),
+            'per_100g' => self::each($how) * self::number($how, 'grams', self::MOST_G) / 100.0,
+            'per_portion' => self::each($how) * self::number($how, 'portions', 50.0),
+            default => throw $how->invalid('by', 'say it in mg, as grams of salt, by 100 g or by the portion.'),
+        };
+
+        return $sodium > self::MOST_MG ? throw $how->invalid('by', sprintf('that comes to %d mg; more than %d mg at once is a slip of the pen.', round($sodium), self::MOST_MG)) : $sodium;
+    }
+
+    /** Milligrams of sodium in grams of salt as printed on a European label. */
+    public static function ofSalt(float $grams): float
+    {
+        return $grams / self::SALT_TO_SODIUM * 1000.0;
+    }
+
+    private static function each(Fields $how): float
+    {
+        return $how->has('saltG') ? self::ofSalt(self::number($how, 'saltG', 100.0)) : self::number($how, 'sodiumMg', 40_000.0);
+    }
+
+    private static function number(Fields $how, string $key, float $most): float
+    {
+        $value = $how->number($key);
+
+        return $value < 0.0 || $value > $most ? throw $how->invalid($key, "between 0 and {$most} is needed here.") : $value;
+    }
+}

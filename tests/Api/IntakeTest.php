@@ -1,0 +1,369 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Batch;
+use App\Models\OtherFood;
+use App\Models\Person;
+use App\Models\Serving;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use Tempesal\Core\Ledger\Account;
+
+/*
+ * Intake against a target: from the jars in every way, from everything else, over days and weeks, out and in.
+ */
+
+beforeEach(function (): void {
+    $this->travelTo(Carbon::parse('2026-11-25 12:00:00'));
+    $this->asCook($this->cook());
+    [$this->ada, $this->bo] = array_column($this->getJson('/api/kitchen')->json('people'), 'id');
+});
+
+/** @param  array<string, mixed>  $as */
+function ateOther(Tests\TestCase $test, array $how, array $as = []): TestResponse
+{
+    return $test->postJson('/api/other-foods', [
+        'personId' => $test->ada,
+        'name' => 'Soup',
+        'how' => $how,
+        'requestKey' => (string) Str::ulid(),
+        ...$as,
+    ]);
+}
+
+it('reads sodium as it is printed', function (array $how, float $milligrams): void {
+    expect(ateOther($this, $how)->assertCreated()->json('sodiumMg'))->toEqualWithDelta($milligrams, 1e-9);
+})->with([
+    'milligrams' => [['by' => 'mg', 'milligrams' => 480], 480.0],
+    // Regulation (EU) No 1169/2011, Annex I: salt is sodium times 2.5; from memory.
+    'grams of salt' => [['by' => 'salt', 'saltG' => 1.2], 480.0],
+    'sodium in 100 g' => [['by' => 'per_100g', 'sodiumMg' => 320, 'grams' => 150], 480.0],
+    'salt in 100 g' => [['by' => 'per_100g', 'saltG' => 0.8, 'grams' => 150], 480.0],
+    'a portion' => [['by' => 'per_portion', 'sodiumMg' => 160, 'portions' => 3], 480.0],
+    'salt in a portion' => [['by' => 'per_portion', 'saltG' => 0.5, 'portions' => 2.4], 480.0],
+]);
+
+it('says beside the field what cannot be', function (array $how, string $field): void {
+    ateOther($this, $how)->assertUnprocessable()->assertJsonValidationErrors($field);
+    expect(OtherFood::query()->count())->toBe(0);
+})->with([
+    [['by' => 'guess'], 'how.by'],
+    [['by' => 'mg'], 'how.milligrams'],
+    [['by' => 'mg', 'milligrams' => -1], 'how.milligrams'],
+    [['by' => 'salt', 'saltG' => 900], 'how.saltG'],
+    [['by' => 'per_100g', 'sodiumMg' => 100], 'how.grams'],
+    [['by' => 'per_100g', 'sodiumMg' => 40_000, 'grams' => 5000], 'how.by'],
+]);
+
+it(
+    'tells what was written down apart from the estimate, and lets it stand instead of some of it',
+    function (): void {
+        ateOther($this, ['by' => 'mg', 'milligrams' => 300])->assertCreated();
+        $food = ateOther(
+            $this,
+            ['by' => 'mg', 'milligrams' => 500],
+            ['name' => 'Lunch', 'insteadShare' => 0.5],
+        )->json('id');
+        $ada = $this->getJson('/api/days/today')->json('people.0');
+        expect($ada['restMg'])
+            ->toBe(600)
+            ->and(array_column($ada['otherFoods'], 'sodiumMg'))
+            ->toBe([300, 500])
+            ->and($ada['marginMg'])
+            ->toBe(2000 - 600 - 800);
+        // The week's plan reckons with it too.
+        expect($this->getJson('/api/weeks/today')->json('people.0.days.2.marginMg'))->toBe(600);
+        $this->deleteJson("/api/other-foods/{$food}")->assertOk();
+        $this->deleteJson("/api/other-foods/{$food}")->assertOk();
+        expect($this->getJson('/api/days/today')->json('people.0.marginMg'))->toBe(2000 - 1200 - 300);
+        expect(array_column($this->getJson('/api/other-foods')->json('foods'), 'name'))->toBe(['Soup']);
+        $key = (string) Str::ulid();
+        ateOther($this, ['by' => 'mg', 'milligrams' => 1], ['requestKey' => $key]);
+        ateOther($this, ['by' => 'mg', 'milligrams' => 1], ['requestKey' => $key]);
+        expect(OtherFood::query()->where('sodium_mg', 1)->count())->toBe(1);
+    },
+);
+
+it('serves several at once, all or none, and shares a dish', function (): void {
+    $jar = $this->startJar()->json('id');
+    $together = fn(array $as): TestResponse => $this->postJson('/api/servings/together', [
+        'batchId' => $jar,
+        'requestKey' => (string) Str::ulid(),
+        ...$as,
+    ]);
+    $body = [
+        'portions' => [
+            ['personId' => $this->ada, 'amount' => '40 g'],
+            ['personId' => $this->bo, 'amount' => '1 oz'],
+        ],
+        'way' => 'rinsed',
+        'eatenOn' => '2026-11-24',
+        'requestKey' => (string) Str::ulid(),
+    ];
+    expect($together($body)->assertCreated()->json('servings'))->toHaveCount(2);
+    $together($body)->assertCreated();
+    expect(Serving::query()->count())
+        ->toBe(2)
+        ->and(Serving::query()->pluck('eaten_on')->unique()->all())
+        ->toBe(['2026-11-24']);
+    $together([
+        'portions' => [
+            ['personId' => $this->ada, 'amount' => '10 g'],
+            ['personId' => $this->bo, 'amount' => '9 kg'],
+        ],
+    ])
+        ->assertUnprocessable()
+        ->assertJsonValidationErrors('portions.1.amount');
+    expect(Serving::query()->count())->toBe(2);
+    $before = $this->getJson("/api/batches/{$jar}")->json('gramsLeft');
+    $dish = $together([
+        'dishAmount' => '100 g',
+        'portions' => [
+            ['personId' => $this->ada, 'share' => 0.5],
+            ['personId' => $this->bo, 'share' => 0.25],
+        ],
+    ])->assertCreated();
+    expect(array_column($dish->json('servings'), 'grams'))
+        ->toBe([50, 25])
+        ->and($before - $this->getJson("/api/batches/{$jar}")->json('gramsLeft'))
+        ->toBeGreaterThan(92.0)
+        ->toBeLessThan(100.1);
+    $together([
+        'dishAmount' => '100 g',
+        'portions' => [['personId' => $this->ada, 'share' => 0.8], ['personId' => $this->bo, 'share' => 0.4]],
+    ])->assertJsonValidationErrors('portions');
+});
+
+it('agrees to the milligram with a tally of its own over a month of three people', function (): void {
+    Person::create([
+        'name' => 'Cy',
+        'position' => 2,
+        'target_sodium_mg' => 1800,
+        'target_source' => 'test',
+        'usual_serving_g' => 20,
+    ]);
+    $people = array_column($this->getJson('/api/kitchen')->json('people'), 'id');
+    $this->travelTo(Carbon::parse('2026-10-29 12:00:00'));
+    $jars = [
+        $this->startJar([
+            'startedOn' => '2026-10-01',
+            'vegetableAmount' => '3 kg',
+            'waterAmount' => '3 kg',
+        ])->json('id'),
+        $this->startJar([
+            'name' => 'Saltier',
+            'startedOn' => '2026-10-05',
+            'strengthPercent' => '4',
+            'vegetableAmount' => '3 kg',
+            'waterAmount' => '3 kg',
+        ])->json('id'),
+    ];
+    mt_srand(8);
+    $tally = array_fill_keys($people, []);
+    $eaten = array_fill_keys($jars, 0.0);
+    for ($day = 0; $day < 28; $day++) {
+        $this->travelTo(Carbon::parse('2026-10-29 12:00:00')->addDays($day));
+        $date = now()->toDateString();
+        foreach ($people as $person) {
+            $tally[$person][$date] = ['ferments' => 0.0, 'written' => 0.0, 'live' => 0];
+            foreach ($jars as $jar) {
+                if (mt_rand(1, 3) === 1) {
+                    continue;
+                }
+                $as = [
+                    ['way' => 'drained'],
+                    ['way' => 'rinsed'],
+                    ['way' => 'with_juice'],
+                    ['phase' => 'brine'],
+                ][mt_rand(0, 3)];
+                $serving = $this->postJson('/api/servings', [
+                    'batchId' => $jar,
+                    'personId' => $person,
+                    'amount' => mt_rand(10, 45) . ' g',
+                    'requestKey' => (string) Str::ulid(),
+                    ...$as,
+                ])
+                    ->assertCreated()
+                    ->json();
+                if (mt_rand(1, 5) === 1) {
+                    $this->deleteJson("/api/servings/{$serving['id']}")->assertOk();
+                    continue;
+                }
+                $tally[$person][$date]['ferments'] += $serving['sodium']['typical'];
+                $tally[$person][$date]['live']++;
+                $eaten[$jar] += $serving['sodium']['typical'];
+            }
+            if (mt_rand(1, 3) === 1) {
+                $food = ateOther(
+                    $this,
+                    ['by' => 'salt', 'saltG' => mt_rand(1, 30) / 10],
+                    ['personId' => $person],
+                )->json();
+                mt_rand(1, 4) === 1
+                    ? $this->deleteJson("/api/other-foods/{$food['id']}")
+                    : ($tally[$person][$date]['written'] += $food['sodiumMg']);
+            }
+        }
+    }
+    foreach ($people as $at => $person) {
+        $intake = $this->getJson("/api/intake?personId={$person}")
+            ->assertOk()
+            ->json();
+        $rest = fn(string $date): float => [
+            1200.0,
+            in_array(Carbon::parse($date)->isoWeekday(), [6, 7], true) ? 1100.0 : 900.0,
+            0.0,
+        ][$at];
+        $sum = 0.0;
+        expect($intake['days'])->toHaveCount(28);
+        foreach ($intake['days'] as $day) {
+            $own = $tally[$person][$day['date']];
+            $total = $rest($day['date']) + $own['ferments'] + $own['written'];
+            expect($day['totalMg'])
+                ->toEqualWithDelta($total, 1e-6)
+                ->and($day['fermentsMg'] + $day['condimentsMg'])
+                ->toEqualWithDelta($own['ferments'], 1e-6)
+                ->and($day['live'])
+                ->toBe($own['live']);
+            $sum += $total;
+        }
+        expect($intake['mean28']['typical'])
+            ->toEqualWithDelta($sum / 28, 1e-6)
+            ->and(array_sum($intake['shares']))
+            ->toEqualWithDelta($sum, 1e-6)
+            ->and($intake['without'])
+            ->toBe(array_keys(array_filter($tally[$person], fn(array $own): bool => $own['live'] === 0)))
+            ->and($intake['mean28']['low'])
+            ->toBeLessThan($intake['mean28']['typical']);
+    }
+    // What the ledgers say was eaten is what the people ate; and nothing is lost in them.
+    foreach ($jars as $jar) {
+        $state = Batch::whole()->findOrFail($jar)->ledger()->state();
+        $inAll = array_sum($state->whereabouts());
+        expect($state->account(Account::Eaten)->sodiumMg)
+            ->toEqualWithDelta($eaten[$jar], max(1.0, $eaten[$jar] * 1e-6))
+            ->and($inAll)
+            ->toBeGreaterThan($eaten[$jar]);
+    }
+});
+
+it(
+    'keeps a serving on the day the cook meant, across midnight, zones and the change of the clocks',
+    function (string $zone, string $now, string $day): void {
+        app(App\Household\CurrentHousehold::class)
+            ->get()
+            ->update(['time_zone' => $zone]);
+        $jar = $this->startJar(['startedOn' => '2026-03-01'])->json('id');
+        $this->travelTo(Carbon::parse($now));
+        $serve = fn(array $as = []): array => $this->postJson('/api/servings', [
+            'batchId' => $jar,
+            'personId' => $this->ada,
+            'amount' => '20 g',
+            'requestKey' => (string) Str::ulid(),
+            ...$as,
+        ])
+            ->assertCreated()
+            ->json();
+        expect($serve()['eatenOn'])->toBe($day);
+        $before = Carbon::parse($day)->subDay()->toDateString();
+        expect($serve(['eatenOn' => $before])['eatenOn'])->toBe($before);
+        // Another zone later moves no day.
+        app(App\Household\CurrentHousehold::class)
+            ->get()
+            ->update(['time_zone' => 'Pacific/Kiritimati']);
+        $intake = $this->getJson("/api/intake?personId={$this->ada}&from={$before}&to={$day}")->json('days');
+        expect(array_column($intake, 'live'))->toBe([1, 1]);
+    },
+)->with([
+    'a minute before midnight in the west' => ['America/Los_Angeles', '2026-11-26 07:59:00', '2026-11-25'],
+    'a minute after it' => ['America/Los_Angeles', '2026-11-26 08:01:00', '2026-11-26'],
+    'the hour that comes twice' => ['Europe/Lisbon', '2026-10-25 00:30:00', '2026-10-25'],
+    'the same hour again' => ['Europe/Lisbon', '2026-10-25 01:30:00', '2026-10-25'],
+    'the hour that is left out' => ['Europe/Berlin', '2027-03-28 01:30:00', '2027-03-28'],
+    'the far east' => ['Pacific/Auckland', '2026-11-25 11:30:00', '2026-11-26'],
+]);
+
+it('sets other days or another person beside', function (): void {
+    ateOther($this, ['by' => 'mg', 'milligrams' => 280], ['eatenOn' => '2026-10-20'])->assertCreated();
+    $beside = $this->getJson("/api/intake?personId={$this->ada}&beside=before")->json('beside');
+    expect($beside['name'])
+        ->toBe('the days before')
+        ->and($beside['days'])
+        ->toHaveCount(28)
+        ->and($beside['mean']['typical'])
+        ->toEqualWithDelta(1210.0, 1e-9);
+    expect($this->getJson("/api/intake?personId={$this->ada}&beside={$this->bo}")->json('beside.name'))->toBe(
+        'Bo',
+    );
+    $this->getJson("/api/intake?personId={$this->ada}&from=2026-11-20&to=2026-11-01")
+        ->assertUnprocessable()
+        ->assertJsonValidationErrors('from');
+    $this->getJson("/api/intake?personId={$this->ada}&beside=" . Str::ulid())->assertNotFound();
+});
+
+it(
+    'goes out and comes in again to the last digit, makes formulas plain, and keeps bad rows out',
+    function (): void {
+        $jar = $this->startJar(['name' => '=1+1 sticks'])->json('id');
+        $this->postJson('/api/servings', [
+            'batchId' => $jar,
+            'personId' => $this->bo,
+            'amount' => '33 g',
+            'requestKey' => (string) Str::ulid(),
+        ])->assertCreated();
+        foreach (['@home "soup", thick', '-5 degrees', 'Crème brûlée', '+plus'] as $i => $name) {
+            ateOther(
+                $this,
+                ['by' => 'salt', 'saltG' => 0.1 + $i / 3],
+                ['name' => $name, 'insteadShare' => $i / 7],
+            )->assertCreated();
+        }
+        $out = (string) $this->get('/api/intake/export?as=csv')->assertOk()->getContent();
+        foreach (array_slice(explode("\n", trim($out)), 1) as $line) {
+            foreach (str_getcsv($line, escape: '') as $cell) {
+                expect($cell)->not->toMatch('/^[=+\-@]/');
+            }
+        }
+        $json = json_decode((string) $this->get('/api/intake/export?as=json')->getContent(), true);
+        expect($json['rows'])->toHaveCount(5);
+
+        $this->asCook($this->cook('other@example.org'));
+        $read = $this->postJson('/api/intake/preview', ['text' => $out])
+            ->assertOk()
+            ->json();
+        expect($read['complaints'])
+            ->toBe([])
+            ->and($read['rows'])
+            ->toHaveCount(5)
+            ->and(OtherFood::query()->count())
+            ->toBe(0);
+        $bring = ['text' => $out, 'requestKey' => (string) Str::ulid()];
+        $this->postJson('/api/intake/import', $bring)->assertCreated();
+        $this->postJson('/api/intake/import', $bring)->assertCreated();
+        $again = json_decode((string) $this->get('/api/intake/export?as=json')->getContent(), true)['rows'];
+        $bare = fn(array $rows): array => array_map(
+            fn(array $row): array => [
+                $row['date'],
+                $row['person'],
+                $row['name'],
+                $row['sodium_mg'],
+                $row['instead_mg'],
+            ],
+            $rows,
+        );
+        expect($bare($again))->toEqualCanonicalizing($bare($json['rows']));
+
+        $bad =
+            "date,person,name,sodium_mg\n2026-11-20,Ada,Bread,200\n2026-11-31,Ada,Bread,200\n2026-11-20,Zed,Bread,200\n2026-11-20,Bo,Bread,much\n2026-11-20,Bo,,5\n2026-11-20,Bo\n\n2026-11-20,bo,Bread,5";
+        $read = $this->postJson('/api/intake/preview', ['text' => $bad])->json();
+        expect(array_column($read['complaints'], 'line'))
+            ->toBe([3, 4, 5, 6, 7])
+            ->and(array_column($read['rows'], 'line'))
+            ->toBe([2, 9]);
+        expect(
+            $this->postJson('/api/intake/preview', ['text' => "a,b\n1,2"])->json('complaints.0.text'),
+        )->toContain('"date" is missing');
+    },
+);

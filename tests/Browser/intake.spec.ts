@@ -1,0 +1,95 @@
+import { choose, expect, number, signIn, startCarrots, test, write } from './kitchen';
+
+test.beforeEach(async ({ page, cook }) => {
+  await signIn(page, cook, '/kitchen');
+  await startCarrots(page, { name: 'Sticks', daysAgo: 20 });
+  await page.goto('/today');
+});
+
+test('something from a package is written down instead of some of the estimate, once more, and taken back', async ({
+  page,
+}) => {
+  const ada = page.getByRole('region', { name: 'Ada' });
+  await expect(ada.getByTestId('margin')).toContainText('800 mg');
+  await ada.getByRole('button', { name: 'Ada ate something else' }).click();
+  const drawer = page.getByRole('dialog');
+  await drawer.getByLabel('What').fill('Soup');
+  await drawer.getByText('g salt', { exact: true }).click();
+  await drawer.getByRole('spinbutton', { name: 'Salt' }).fill('900');
+  await drawer.getByRole('button', { name: 'Write it down' }).click();
+  await expect(drawer.getByRole('alert')).toContainText('Between 0 and 50');
+  await drawer.getByRole('spinbutton', { name: 'Salt' }).fill('1.5');
+  await choose(page, 'Instead of the estimate of 1,200 mg', 'instead of half of it');
+  await drawer.getByRole('button', { name: 'Write it down' }).click();
+  // 2000 - 600 - 600 mg.
+  await expect(ada.getByTestId('margin')).toContainText('800 mg');
+  await expect(ada.getByRole('list', { name: 'Besides the jars, Ada' })).toContainText('Soup, 600 mg');
+  await ada.getByRole('button', { name: 'Ada ate something else' }).click();
+  await page.getByRole('button', { name: 'Soup, 600 mg' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Write it down' }).click();
+  await expect(ada.getByTestId('margin')).toContainText('200 mg');
+  await ada.getByRole('button', { name: 'Undo Soup for Ada' }).last().click();
+  await expect(ada.getByTestId('margin')).toContainText('800 mg');
+});
+
+test('yesterday’s dish is shared, and stands on yesterday and in the weeks', async ({ page }) => {
+  await page.getByRole('link', { name: 'The day before' }).click();
+  await expect(page).toHaveURL(/today\/\d{4}-\d\d-\d\d$/);
+  await page.getByRole('button', { name: 'Together, or in a dish' }).click();
+  const drawer = page.getByRole('dialog');
+  await drawer.getByText('It went into a dish').click();
+  await drawer.getByLabel('Into the dish').fill('100 g');
+  await drawer.getByLabel('Share of Ada').fill('60');
+  await drawer.getByLabel('Share of Bo').fill('60');
+  await drawer.getByRole('button', { name: 'Eaten' }).click();
+  await expect(drawer.getByText('more than the whole dish').first()).toBeVisible();
+  await drawer.getByLabel('Share of Bo').fill('20');
+  await drawer.getByRole('button', { name: 'Eaten' }).click();
+  await expect(page.getByRole('region', { name: 'Ada' })).toContainText('60 g');
+  await expect(page.getByRole('region', { name: 'Bo' })).toContainText('20 g');
+  await page.goto('/today');
+  await expect(page.getByRole('region', { name: 'Ada' })).not.toContainText('60 g');
+  await page.keyboard.press('i');
+  await expect(page).toHaveURL(/today\/intake$/);
+  await expect(page.getByRole('region', { name: 'Where it came from' })).toContainText('Sticks');
+  await expect(page.getByRole('region', { name: 'Live' })).toContainText('Nothing live on 27 days');
+});
+
+test('what is on the shelf and fits is said', async ({ page }) => {
+  await expect(page.getByRole('region', { name: 'Ada' })).toContainText('Fits now: Sticks');
+  const kitchen = (await (await page.request.get('/api/kitchen')).json()) as { people: { id: string }[] };
+  await write(page, 'put', `/people/${kitchen.people[0]?.id ?? ''}`, {
+    ...kitchen.people[0],
+    targetMg: 1210,
+  });
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'Ada' })).toContainText('Does not fit: Sticks');
+});
+
+test('weeks are set beside each other, printed for a clinician, brought in with bad rows kept out', async ({
+  page,
+}) => {
+  await page.goto('/today/intake');
+  await expect(page.getByRole('region', { name: 'On average' })).toContainText('60 % of the target');
+  await choose(page, 'Beside', 'the days before');
+  await expect(page.getByRole('region', { name: 'On average' })).toContainText('the days before');
+  await page.getByRole('button', { name: 'Bring in' }).click();
+  const drawer = page.getByRole('dialog');
+  const day = new Date(Date.now() - 2 * 86_400_000).toISOString().slice(0, 10);
+  await drawer
+    .getByLabel('Its text')
+    .fill(`date,person,name,sodium_mg\n${day},Ada,Bread,280\n${day},Zed,Bread,1\n${day},Ada,Cheese,lots`);
+  await drawer.getByRole('button', { name: 'Look at it' }).click();
+  await expect(drawer.getByText('Line 3: Nobody here is called "Zed".')).toBeVisible();
+  await expect(drawer.getByText('Line 4:')).toBeVisible();
+  await drawer.getByRole('button', { name: 'Take over 1 rows' }).click();
+  await expect(drawer).toHaveCount(0);
+  // 280 mg in 28 days are ten a day.
+  await expect(page.getByRole('region', { name: 'On average' })).toContainText('60.5 %');
+  await page.getByRole('link', { name: 'Report' }).click();
+  await expect(page.getByRole('table')).toContainText('rest of the diet, written down');
+  expect(number(await page.getByRole('row', { name: /All, 28 days/ }).textContent())).toBe(28);
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
+  await expect(page.getByText('How it was reckoned')).toBeVisible();
+});

@@ -1,0 +1,73 @@
+import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
+import {
+  answered,
+  api,
+  type IntakeRead,
+  type LabelSodium,
+  type Refusal,
+  type Serving,
+  type Way,
+} from './client';
+import { useChange } from './queries';
+
+/** Whose days, which, and what stands beside them. */
+export interface IntakeAsked {
+  personId: string;
+  from?: string;
+  to?: string;
+  beside?: string;
+}
+
+export const useIntake = (asked: IntakeAsked | null) =>
+  useQuery({
+    queryKey: ['intake', asked],
+    enabled: asked !== null,
+    queryFn: ({ signal }) =>
+      answered(api.GET('/intake', { params: { query: asked ?? { personId: '' } }, signal })),
+    placeholderData: keepPreviousData,
+  });
+
+/** What was written down lately besides the jars. */
+export const useKnownFoods = () =>
+  useQuery({
+    queryKey: ['other-foods'],
+    queryFn: async () => (await answered(api.GET('/other-foods'))).foods,
+  });
+
+export const useWriteOtherFood = () =>
+  useChange(
+    (body: {
+      personId: string;
+      name: string;
+      eatenOn: string;
+      how: LabelSodium;
+      insteadShare: number;
+      requestKey: string;
+    }) => answered(api.POST('/other-foods', { body })),
+  );
+
+export const useTakeOtherFoodBack = () =>
+  useChange((otherFood: string) =>
+    answered(api.DELETE('/other-foods/{otherFood}', { params: { path: { otherFood } } })),
+  );
+
+export const useServeTogether = () =>
+  useChange(
+    (body: {
+      batchId: string;
+      portions: { personId: string; amount?: string; share?: number }[];
+      dishAmount: string | null;
+      phase: Serving['phase'] | null;
+      way: Way | null;
+      eatenOn: string;
+      requestKey: string;
+    }) => answered(api.POST('/servings/together', { body })),
+  );
+
+export const usePreviewIntake = () =>
+  useMutation<IntakeRead, Refusal, string>({
+    mutationFn: (text) => answered(api.POST('/intake/preview', { body: { text } })),
+  });
+
+export const useBringIntake = () =>
+  useChange((body: { text: string; requestKey: string }) => answered(api.POST('/intake/import', { body })));

@@ -1,0 +1,93 @@
+import { Button } from 'antd';
+import dayjs from 'dayjs';
+import { Link, useParams } from 'react-router';
+import { useIntake } from '../../api/intake';
+import { mg, percent, sodium, sodiumBand } from '../../app/numbers';
+import { PageState } from '../../app/PageState';
+import { IntakeDays, parts } from '../../drawings/IntakeDays';
+import './IntakeView.css';
+
+/** One page for the eater’s clinician: four weeks, what they came from, and how it was reckoned. */
+export function IntakeReport() {
+  const { personId = '' } = useParams();
+  const query = useIntake({ personId });
+  if (!query.data) {
+    return <PageState query={query} />;
+  }
+  const intake = query.data;
+  const shares = [
+    intake.shares.estimate,
+    intake.shares.written,
+    intake.shares.ferments,
+    intake.shares.condiments,
+  ];
+  const days = intake.days.length;
+
+  return (
+    <article className="report">
+      <div className="report-does">
+        <Button type="primary" onClick={() => window.print()}>
+          Print
+        </Button>
+        <Link className="as-button" to="/today/intake">
+          Back
+        </Link>
+      </div>
+      <h1>Sodium intake of {intake.person.name}</h1>
+      <p>
+        {dayjs(intake.from).format('D MMMM YYYY')} to {dayjs(intake.to).format('D MMMM YYYY')}. Target{' '}
+        {mg(intake.person.targetMg)} of sodium a day ({intake.person.targetSource}).
+      </p>
+      <IntakeDays days={intake.days} height={210} />
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">From</th>
+            <th scope="col">Mean a day</th>
+            <th scope="col">Share</th>
+          </tr>
+        </thead>
+        <tbody>
+          {parts.map((part, i) => (
+            <tr key={part.key}>
+              <th scope="row">
+                <i style={{ background: part.colour }} /> {part.says}
+              </th>
+              <td>{mg(Math.round((shares[i] ?? 0) / days))}</td>
+              <td>{percent(((shares[i] ?? 0) / days / Math.max(1, intake.mean28.typical)) * 100)}</td>
+            </tr>
+          ))}
+          <tr>
+            <th scope="row">All, {days} days</th>
+            <td>
+              {sodium(intake.mean28)} ({sodiumBand(intake.mean28) || 'no band'})
+            </td>
+            <td>{percent((intake.mean28.typical / intake.person.targetMg) * 100)} of the target</td>
+          </tr>
+          <tr>
+            <th scope="row">The last 7 days</th>
+            <td>
+              {sodium(intake.mean7)} ({sodiumBand(intake.mean7) || 'no band'})
+            </td>
+            <td>{percent((intake.mean7.typical / intake.person.targetMg) * 100)} of the target</td>
+          </tr>
+        </tbody>
+      </table>
+      <p>
+        Past the target on {intake.daysPast} of {days} days. {intake.live} live servings of {intake.kinds}{' '}
+        {intake.kinds === 1 ? 'kind' : 'kinds'}; nothing live on {intake.without.length} days.
+      </p>
+      <h2>How it was reckoned</h2>
+      <p className="report-method">
+        Each home-made ferment has a ledger of its sodium: salt by weight or by measured spoon, sodium of the
+        produce, starters and pastes, less what was poured off, rinsed or given away. Salt moves between
+        pieces and brine by diffusion with temperature and time. A serving’s sodium is its weight at the
+        composition of its jar at that moment, with the band that uncertain spoons, pieces and draining leave;
+        bands of one jar add up, those of different jars add as squares. The rest of the diet is an estimate
+        for each weekday, or what was written down from labels (salt on European labels is sodium times 2.5).
+        Figures are rounded as on nutrition labels. Home-kept, not measured in a laboratory; not medical
+        advice.
+      </p>
+    </article>
+  );
+}

@@ -1,0 +1,190 @@
+import { Button, Segmented, Select } from 'antd';
+import dayjs from 'dayjs';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { Intake, Sodium } from '../../api/client';
+import { useIntake } from '../../api/intake';
+import { useKitchen } from '../../api/queries';
+import { mg, percent, sodium, sodiumBand } from '../../app/numbers';
+import { PageState } from '../../app/PageState';
+import { IntakeDays, parts } from '../../drawings/IntakeDays';
+import { BringIntake } from './BringIntake';
+import './IntakeView.css';
+
+const spans = [
+  { value: 7, label: '7 days' },
+  { value: 28, label: '28 days' },
+  { value: 84, label: '12 weeks' },
+];
+
+/** Days and weeks of someone against their target: what it came from, and where something live was missing. */
+export function IntakeView() {
+  const kitchen = useKitchen();
+  const [personId, setPersonId] = useState<string | null>(null);
+  const [days, setDays] = useState(28);
+  const [beside, setBeside] = useState<string | null>(null);
+  const [brings, setBrings] = useState(false);
+  const people = kitchen.data?.people ?? [];
+  const who = personId ?? people[0]?.id ?? null;
+  const from = dayjs()
+    .subtract(days - 1, 'day')
+    .format('YYYY-MM-DD');
+  const query = useIntake(
+    who === null
+      ? null
+      : { personId: who, ...(days === 28 ? {} : { from }), ...(beside === null ? {} : { beside }) },
+  );
+  if (!query.data) {
+    return <PageState query={query} />;
+  }
+  const intake = query.data;
+  const file = (as: string) =>
+    `/api/intake/export?${new URLSearchParams({ as, personId: intake.person.id, from: intake.from, to: intake.to }).toString()}`;
+
+  return (
+    <div className="intake">
+      <div className="intake-head">
+        <h1>Intake</h1>
+        <Segmented
+          aria-label="Whose"
+          value={who ?? ''}
+          onChange={setPersonId}
+          options={people.map(({ id, name }) => ({ value: id, label: name }))}
+        />
+        <Segmented aria-label="How long" value={days} onChange={setDays} options={spans} />
+        <Select
+          allowClear
+          aria-label="Beside"
+          placeholder="beside it…"
+          value={beside ?? undefined}
+          onChange={(next?: string) => setBeside(next ?? null)}
+          options={[
+            { value: 'before', label: 'the days before' },
+            ...people.filter(({ id }) => id !== who).map(({ id, name }) => ({ value: id, label: name })),
+          ]}
+        />
+        <span className="intake-does">
+          <Link className="as-button" to={`/today/intake/report/${intake.person.id}`}>
+            Report
+          </Link>
+          <a className="as-button" href={file('csv')} download>
+            CSV
+          </a>
+          <a className="as-button" href={file('json')} download>
+            JSON
+          </a>
+          <Button type="text" onClick={() => setBrings(true)}>
+            Bring in
+          </Button>
+        </span>
+      </div>
+      <IntakeDays days={intake.days} beside={intake.beside?.days} />
+      <Legend intake={intake} />
+      <div className="intake-parts">
+        <section aria-label="On average">
+          <h2>On average</h2>
+          <Mean says="last 7 days" mean={intake.mean7} targetMg={intake.person.targetMg} />
+          <Mean says="last 28 days" mean={intake.mean28} targetMg={intake.person.targetMg} />
+          {intake.beside && (
+            <Mean says={intake.beside.name} mean={intake.beside.mean} targetMg={intake.person.targetMg} />
+          )}
+          <p>
+            {intake.daysPast === 0
+              ? 'On no day past the target.'
+              : `On ${String(intake.daysPast)} of ${String(intake.days.length)} days past the target of ${mg(intake.person.targetMg)}.`}
+          </p>
+        </section>
+        <section aria-label="Where it came from">
+          <h2>Where it came from</h2>
+          <ul className="quiet-list intake-sources">
+            {intake.sources.map((source) => (
+              <li key={source.batchId} style={{ borderColor: source.colour }}>
+                <Link to={`/shelf/${source.batchId}`}>{source.name}</Link>
+                <span>
+                  {source.servings === 1 ? 'once' : `${String(source.servings)} times`},{' '}
+                  <b>{mg(Math.round(source.milligrams))}</b>
+                </span>
+              </li>
+            ))}
+            {intake.sources.length === 0 && <li>Nothing from a jar in these days.</li>}
+          </ul>
+        </section>
+        <section aria-label="Live">
+          <h2>Live</h2>
+          <ul className="quiet-list intake-weeks">
+            {intake.weeks.map((week) => (
+              <li key={week.from}>
+                <span>
+                  {dayjs(week.from).format('D MMM')} to {dayjs(week.to).format('D MMM')}
+                </span>
+                <span>
+                  {week.live} live, {week.kinds} {week.kinds === 1 ? 'kind' : 'kinds'}; {sodium(week.mean)} a
+                  day
+                </span>
+              </li>
+            ))}
+          </ul>
+          <p>
+            {intake.without.length === 0
+              ? 'Something live on every day.'
+              : `Nothing live on ${String(intake.without.length)} ${intake.without.length === 1 ? 'day' : 'days'}${intake.without.length <= 10 ? `: ${intake.without.map((date) => dayjs(date).format('D MMM')).join(', ')}` : ''}.`}
+          </p>
+        </section>
+      </div>
+      <p className="soft">
+        A count, not advice: the target is {intake.person.name}’s and their clinician’s (
+        {intake.person.targetSource}). Children’s figures go by age. Salt substitutes with potassium can harm
+        people with kidney or heart trouble or certain medicines: ask first.
+      </p>
+      {brings && <BringIntake close={() => setBrings(false)} />}
+    </div>
+  );
+}
+
+function Legend({ intake }: { intake: Intake }) {
+  const shares = [
+    intake.shares.estimate,
+    intake.shares.written,
+    intake.shares.ferments,
+    intake.shares.condiments,
+  ];
+  const all = Math.max(
+    1,
+    shares.reduce((sum, one) => sum + one, 0),
+  );
+
+  return (
+    <ul className="quiet-list intake-legend">
+      {parts.map((part, i) => (
+        <li key={part.key}>
+          <i style={{ background: part.colour }} /> {part.says}{' '}
+          <b>{percent(((shares[i] ?? 0) / all) * 100)}</b>
+        </li>
+      ))}
+      <li>
+        <i className="is-line" /> target
+      </li>
+      <li>
+        <i className="is-ring" /> nothing live
+      </li>
+      {intake.beside && (
+        <li>
+          <i className="is-beside" /> {intake.beside.name}
+        </li>
+      )}
+    </ul>
+  );
+}
+
+function Mean({ says, mean, targetMg }: { says: string; mean: Sodium; targetMg: number }) {
+  return (
+    <p className="intake-mean">
+      <span className="soft">{says}</span>
+      <b className={mean.typical > targetMg ? 'figure over' : 'figure'}>{sodium(mean)}</b>
+      <span className="soft">
+        a day{sodiumBand(mean) && `, ${sodiumBand(mean)}`}, {percent((mean.typical / targetMg) * 100)} of the
+        target
+      </span>
+    </p>
+  );
+}
