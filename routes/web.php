@@ -16,6 +16,7 @@ use App\Http\Controllers\LedgerController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\PantryController;
 use App\Http\Controllers\RoomController;
+use App\Http\Controllers\SavingController;
 use App\Http\Controllers\ScreenController;
 use App\Http\Controllers\ServingController;
 use App\Http\Controllers\SessionController;
@@ -50,6 +51,7 @@ Route::prefix('api')->group(function (): void {
         Route::post('batches/{batch}/entries/{entry}/reversal/preview', [LedgerController::class, 'previewReversal']);
         Route::post('batches/{batch}/preview', [LedgerController::class, 'preview'])->name('preview');
         Route::post('batches/{batch}/questions', [LedgerController::class, 'ask']);
+        Route::get('batches/{batch}/savings', [SavingController::class, 'ofBatch']);
         Route::put('batches/{batch}/place', [StandController::class, 'move']);
         Route::put('batches/{batch}/aim', [StandController::class, 'aim']);
         Route::post('batches/{batch}/gates', [StandController::class, 'pass']);
@@ -95,6 +97,7 @@ Route::prefix('api')->group(function (): void {
         Route::post('formulas/import', [FormulaController::class, 'bring']);
         Route::get('formulas/export', [FormulaController::class, 'export']);
         Route::get('formulas/{formula}', [FormulaController::class, 'show']);
+        Route::get('formulas/{formula}/savings', [SavingController::class, 'ofFormula']);
         Route::put('formulas/{formula}', [FormulaController::class, 'update']);
         Route::put('formulas/{formula}/archive', [FormulaController::class, 'archive']);
         Route::post('formulas/{formula}/batches', [FormulaController::class, 'start']);

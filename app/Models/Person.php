@@ -22,6 +22,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property float $usual_condiment_g
  * @property int $live_goal
  * @property bool $limit_is_hard
+ * @property array{morning: float, noon: float, evening: float} $meal_shares
  * @property list<string> $allergens
  * @property list<string> $dislikes
  * @property Collection<int, RestOfDiet> $restOfDiet
@@ -60,6 +61,6 @@ final class Person extends Model
 
     protected function casts(): array
     {
-        return ['target_sodium_mg' => 'integer', 'usual_serving_g' => 'float', 'usual_condiment_g' => 'float', 'position' => 'integer', 'live_goal' => 'integer', 'limit_is_hard' => 'boolean', 'allergens' => 'array', 'dislikes' => 'array'];
+        return ['target_sodium_mg' => 'integer', 'usual_serving_g' => 'float', 'usual_condiment_g' => 'float', 'position' => 'integer', 'live_goal' => 'integer', 'limit_is_hard' => 'boolean', 'meal_shares' => 'array', 'allergens' => 'array', 'dislikes' => 'array'];
     }
 }

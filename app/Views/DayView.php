@@ -80,6 +80,7 @@ final class DayView
             'targetMg' => $person->target_sodium_mg,
             'targetSource' => $person->target_source,
             'usualServingGrams' => $person->usual_serving_g,
+            'mealShares' => $person->meal_shares,
             'restMg' => $rest->estimate($person, $date),
             'otherFoods' => $rest->foods($person, $date)->map(static fn (OtherFood $food): array => IntakeView::food($food))->values()->all(),
             'ferments' => Shown::sodium($day->ferments()),

@@ -52,7 +52,7 @@ final class KitchenView
             'people' => $people->map(static fn (Person $person): array => [
                 'id' => $person->id, 'name' => $person->name, 'targetMg' => $person->target_sodium_mg,
                 'targetSource' => $person->target_source, 'usualServingGrams' => $person->usual_serving_g,
-                'usualCondimentGrams' => $person->usual_condiment_g, 'liveGoal' => $person->live_goal, 'limitIsHard' => $person->limit_is_hard,
+                'usualCondimentGrams' => $person->usual_condiment_g, 'liveGoal' => $person->live_goal, 'limitIsHard' => $person->limit_is_hard, 'mealShares' => $person->meal_shares,
                 'allergens' => $person->allergens, 'dislikes' => $person->dislikes,
                 'restOfDietMg' => (object) $person->restOfDiet->pluck('sodium_mg', 'weekday')->all(),
             ])->values()->all(),

@@ -10,6 +10,9 @@ return new class extends Migration
 {
     public function up(): void
     {
+        Schema::table('people', function (Blueprint $table): void {
+            $table->json('meal_shares')->default('{"morning":25,"noon":35,"evening":40}')->comment('of the rest of the diet, percent');
+        });
         Schema::create('other_foods', function (Blueprint $table): void {
             $table->ulid('id')->primary();
             $table->foreignUlid('household_id')->constrained()->cascadeOnDelete();
@@ -30,5 +33,8 @@ return new class extends Migration
     public function down(): void
     {
         Schema::dropIfExists('other_foods');
+        Schema::table('people', function (Blueprint $table): void {
+            $table->dropColumn('meal_shares');
+        });
     }
 };

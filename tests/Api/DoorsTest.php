@@ -63,6 +63,7 @@ function plausibleBody(): array
         'usualCondimentGrams' => 5,
         'liveGoal' => 1,
         'limitIsHard' => false,
+        'mealShares' => ['morning' => 25, 'noon' => 35, 'evening' => 40],
         'targetMg' => 1500,
         'restOfDietMg' => array_fill(1, 7, 900),
         'allergens' => [],

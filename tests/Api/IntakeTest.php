@@ -367,3 +367,100 @@ it(
         )->toContain('"date" is missing');
     },
 );
+
+it('takes forks for what that person usually takes', function (): void {
+    $jar = $this->startJar()->json('id');
+    $serve = fn(string $amount, string $who): TestResponse => $this->postJson('/api/servings', [
+        'batchId' => $jar,
+        'personId' => $who,
+        'amount' => $amount,
+        'requestKey' => (string) Str::ulid(),
+    ]);
+    expect($serve('1 fork', $this->ada)->json('grams'))
+        ->toBe(40)
+        ->and($serve('1 1/2 forkfuls', $this->bo)->json('grams'))
+        ->toBe(37.5)
+        ->and($serve('0,5 forkful', $this->ada)->json('grams'))
+        ->toBe(20);
+    $serve('many forks', $this->ada)->assertUnprocessable()->assertJsonValidationErrors('amount');
+    $serve('0 forks', $this->ada)->assertJsonValidationErrors('amount');
+});
+
+it('ranks what would save sodium, each as the ledger has it', function (): void {
+    $jar = $this->startJar(['startedOn' => '2026-11-01', 'strengthPercent' => '4'])->json();
+    $this->startJar(['name' => 'Milder', 'startedOn' => '2026-11-01', 'strengthPercent' => '2']);
+    $this->startJar(['name' => 'Not ready', 'strengthPercent' => '2']);
+    $ask = fn(string $as = ''): array => $this->getJson(
+        "/api/batches/{$jar['id']}/savings?personId={$this->ada}{$as}",
+    )
+        ->assertOk()
+        ->json();
+    $found = $ask();
+    $saved = collect($found['savings'])->keyBy('kind');
+    expect($found['grams'])
+        ->toBe(40)
+        ->and($found['wantedMg'])
+        ->toBeNull()
+        ->and($saved->keys()->all())
+        ->toBe(['rinse', 'smaller', 'other_jar', 'soak'])
+        ->and($saved['other_jar']['text'])
+        ->toBe('Milder instead')
+        ->and($saved['smaller']['text'])
+        ->toBe('25 g instead of 40 g')
+        ->and($saved['smaller']['savesPercent'])
+        ->toEqualWithDelta(37.5, 0.01);
+    // The same as serving it that way.
+    $rinsed = $this->postJson('/api/servings', [
+        'batchId' => $jar['id'],
+        'personId' => $this->ada,
+        'amount' => '40 g',
+        'way' => 'rinsed',
+        'requestKey' => (string) Str::ulid(),
+    ])->json();
+    expect($rinsed['sodium']['typical'])->toEqualWithDelta($saved['rinse']['milligrams'], 0.5);
+    $this->deleteJson("/api/servings/{$rinsed['id']}");
+    foreach ($found['savings'] as $one) {
+        expect($one['milligrams'] + $one['savesMg'])
+            ->toEqualWithDelta($found['sodium']['typical'], 1e-6)
+            ->and($one['cost'])
+            ->not->toBe('');
+    }
+    // With juice, draining comes first; of the brine alone there is only less of it, or another jar.
+    expect($ask('&way=with_juice')['savings'][0]['kind'])
+        ->toBe('drain')
+        ->and(array_column($ask('&phase=brine')['savings'], 'kind'))
+        ->not->toContain('rinse', 'soak');
+    // A wanted number: those that reach it first.
+    $wanted = $ask('&mg=140')['savings'];
+    expect($wanted[0]['isEnough'])->toBeTrue()->and($wanted[0]['milligrams'])->toBeLessThanOrEqual(140.0);
+    $enough = array_column($wanted, 'isEnough');
+    expect($enough)->toBe([...array_filter($enough), ...array_filter($enough, fn(bool $one): bool => !$one)]);
+    expect($ask('&mg=9000')['savings'])->toBe([]);
+    // What is left of the day is what is wanted, where the portion is more than that.
+    Person::query()
+        ->where('name', 'Ada')
+        ->sole()
+        ->update(['target_sodium_mg' => 1300]);
+    expect($ask()['wantedMg'])->toEqualWithDelta(100.0, 1e-9);
+    $this->getJson(
+        "/api/batches/{$jar['id']}/savings?personId={$this->ada}&grams=99999",
+    )->assertUnprocessable();
+    $this->getJson(
+        "/api/batches/{$jar['id']}/savings?personId={$this->ada}&grams=4000",
+    )->assertJsonValidationErrors('grams');
+});
+
+it('says of a formula what would make a serving low in sodium', function (): void {
+    $formula = App\Models\Formula::query()->where('key', 'plain-kraut')->sole()->id;
+    $found = $this->getJson("/api/formulas/{$formula}/savings")
+        ->assertOk()
+        ->json();
+    expect($found['wantedMg'])
+        ->toBe(140)
+        ->and($found['savings'][0]['isEnough'])
+        ->toBeTrue()
+        ->and(array_column($found['savings'], 'kind'))
+        ->not->toContain('salt');
+    expect($this->getJson("/api/formulas/{$formula}/savings?mg=5000")->json('savings'))->toBe([]);
+    $this->getJson("/api/formulas/{$formula}/savings?mg=-1")->assertJsonValidationErrors('mg');
+});

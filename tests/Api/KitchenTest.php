@@ -19,6 +19,7 @@ beforeEach(function (): void {
         'usualCondimentGrams' => 8,
         'liveGoal' => 2,
         'limitIsHard' => false,
+        'mealShares' => ['morning' => 25, 'noon' => 35, 'evening' => 40],
         'restOfDietMg' => array_fill(1, 7, 1000),
         'allergens' => ['fish', 'milk'],
         'dislikes' => ['garlic'],
@@ -132,6 +133,7 @@ it('seats someone at the table and knows their limit, dislikes and portions', fu
         'targetMg' => 1700,
         'liveGoal' => 2,
         'limitIsHard' => false,
+        'mealShares' => ['morning' => 25, 'noon' => 35, 'evening' => 40],
         'allergens' => ['fish', 'milk'],
         'dislikes' => ['garlic'],
     ]);

@@ -19,17 +19,17 @@ test('something from a package is written down instead of some of the estimate, 
   await drawer.getByRole('button', { name: 'Write it down' }).click();
   await expect(drawer.getByRole('alert')).toContainText('Between 0 and 50');
   await drawer.getByRole('spinbutton', { name: 'Salt' }).fill('1.5');
-  await choose(page, 'Instead of the estimate of 1,200 mg', 'instead of half of it');
+  await choose(page, 'Instead of the estimate of 1,200 mg', 'instead of the evening meal, 480 mg');
   await drawer.getByRole('button', { name: 'Write it down' }).click();
-  // 2000 - 600 - 600 mg.
-  await expect(ada.getByTestId('margin')).toContainText('800 mg');
+  // 2000 - 1200 + 480 - 600 mg.
+  await expect(ada.getByTestId('margin')).toContainText('680 mg');
   await expect(ada.getByRole('list', { name: 'Besides the jars, Ada' })).toContainText('Soup, 600 mg');
   await ada.getByRole('button', { name: 'Ada ate something else' }).click();
   await page.getByRole('button', { name: 'Soup, 600 mg' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Write it down' }).click();
-  await expect(ada.getByTestId('margin')).toContainText('200 mg');
+  await expect(ada.getByTestId('margin')).toContainText('80 mg');
   await ada.getByRole('button', { name: 'Undo Soup for Ada' }).last().click();
-  await expect(ada.getByTestId('margin')).toContainText('800 mg');
+  await expect(ada.getByTestId('margin')).toContainText('680 mg');
 });
 
 test('yesterday’s dish is shared, and stands on yesterday and in the weeks', async ({ page }) => {

@@ -28,6 +28,8 @@ final class PersonRequest extends FormRequest
             'limitIsHard' => ['required', 'boolean'],
             'restOfDietMg' => ['required', 'array:1,2,3,4,5,6,7', 'size:7'],
             'restOfDietMg.*' => ['integer', 'min:0', 'max:10000'],
+            'mealShares' => ['required', 'array:morning,noon,evening', 'size:3'],
+            'mealShares.*' => ['numeric', 'min:0', 'max:100'],
             'allergens' => ['present', 'array', 'max:20'],
             'allergens.*' => ['string', Rule::enum(Allergen::class)],
             'dislikes' => ['present', 'array', 'max:60'],
@@ -46,6 +48,8 @@ final class PersonRequest extends FormRequest
             'liveGoal.*' => 'Between 0 and 20 live servings a day.',
             'limitIsHard.*' => 'Say whether a plan may pass the limit.',
             'restOfDietMg.*' => 'The rest of the diet lies between 0 and 10000 mg of sodium, for each day of the week.',
+            'mealShares*' => 'Each meal takes between 0 and 100 % of the rest of the diet.',
+            'mealShares.*' => 'Each meal takes between 0 and 100 % of the rest of the diet.',
             'allergens.*' => 'That is not an allergen Tempesal keeps track of.',
         ];
     }
@@ -61,7 +65,7 @@ final class PersonRequest extends FormRequest
             'target_sodium_mg' => $preset?->milligrams() ?? $this->integer('targetMg'),
             'target_source' => $preset?->source() ?? ($source === '' ? 'A number of your own' : $source),
             'usual_serving_g' => $this->float('usualServingGrams'), 'usual_condiment_g' => $this->float('usualCondimentGrams'),
-            'live_goal' => $this->integer('liveGoal'), 'limit_is_hard' => $this->boolean('limitIsHard'),
+            'live_goal' => $this->integer('liveGoal'), 'limit_is_hard' => $this->boolean('limitIsHard'), 'meal_shares' => array_map(floatval(...), (array) $this->validated('mealShares')),
             'allergens' => array_values(array_unique((array) $this->validated('allergens'))),
             'dislikes' => array_values(array_unique((array) $this->validated('dislikes'))),
         ];

@@ -13,14 +13,14 @@ use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Intake\Way;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
-use Tempesal\Core\Measure\InvalidQuantity;
-use Tempesal\Core\Measure\KitchenAmount;
 
 /**
  * A portion for a person.
  */
 final class ServeRequest extends FormRequest
 {
+    use ReadsPortion;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
@@ -51,13 +51,7 @@ final class ServeRequest extends FormRequest
     /** @throws ValidationException */
     public function grams(): Grams
     {
-        try {
-            $grams = KitchenAmount::parse($this->string('amount')->value())->grams();
-        } catch (InvalidQuantity $refusal) {
-            throw ValidationException::withMessages(['amount' => $refusal->getMessage()]);
-        }
-
-        return $grams->isZero() ? throw ValidationException::withMessages(['amount' => 'More than nothing is needed here.']) : $grams;
+        return self::portion($this->string('amount')->value(), $this->string('personId')->value(), 'amount');
     }
 
     public function phase(): ?Phase

@@ -12,14 +12,14 @@ use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Intake\Way;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
-use Tempesal\Core\Measure\InvalidQuantity;
-use Tempesal\Core\Measure\KitchenAmount;
 
 /**
  * Portions for several people.
  */
 final class TogetherRequest extends FormRequest
 {
+    use ReadsPortion;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
@@ -58,7 +58,7 @@ final class TogetherRequest extends FormRequest
         $dish = $this->dish();
         $portions = [];
         foreach (array_values((array) $this->validated('portions')) as $i => $one) {
-            $grams = $dish === null ? self::amount((string) ($one['amount'] ?? ''), "portions.{$i}.amount")
+            $grams = $dish === null ? self::portion((string) ($one['amount'] ?? ''), $one['personId'], "portions.{$i}.amount")
                 : Grams::of($dish->value * (float) ($one['share'] ?? throw ValidationException::withMessages(["portions.{$i}.share" => 'Say which share of the dish.'])));
             $portions[] = ['personId' => $one['personId'], 'grams' => $grams];
         }
@@ -72,7 +72,7 @@ final class TogetherRequest extends FormRequest
     /** @throws ValidationException */
     public function dish(): ?Grams
     {
-        return $this->filled('dishAmount') ? self::amount($this->string('dishAmount')->value(), 'dishAmount') : null;
+        return $this->filled('dishAmount') ? self::portion($this->string('dishAmount')->value(), $this->string('portions.0.personId')->value(), 'dishAmount') : null;
     }
 
     public function phase(): ?Phase
@@ -90,16 +90,5 @@ final class TogetherRequest extends FormRequest
         $named = $this->string('eatenOn')->value();
 
         return $named === '' ? app(CurrentHousehold::class)->get()->today() : CarbonImmutable::parse($named)->toDateString();
-    }
-
-    private static function amount(string $typed, string $path): Grams
-    {
-        try {
-            $grams = KitchenAmount::parse($typed)->grams();
-        } catch (InvalidQuantity $refusal) {
-            throw ValidationException::withMessages([$path => $refusal->getMessage()]);
-        }
-
-        return $grams->isZero() ? throw ValidationException::withMessages([$path => 'More than nothing is needed here.']) : $grams;
     }
 }

@@ -25,6 +25,7 @@ export type DayJar = Day['jars'][number];
 export type PlannedToday = DayPerson['planned'][number];
 export type OtherFood = Schemas['OtherFood'];
 export type LabelSodium = Schemas['LabelSodium'];
+export type Savings = Schemas['Savings'];
 export type Intake = Schemas['Intake'];
 export type IntakeDay = Schemas['IntakeDay'];
 export type IntakeRead = Schemas['IntakeRead'];

@@ -260,6 +260,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/batches/{batch}/savings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readSavings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/batches/{batch}/aim": {
         parameters: {
             query?: never;
@@ -900,6 +916,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/formulas/{formula}/savings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readFormulaSavings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/formulas/{formula}/archive": {
         parameters: {
             query?: never;
@@ -1467,6 +1499,7 @@ export interface components {
                 liveGoal: number;
                 /** @description Whether a plan may never pass the target. */
                 limitIsHard: boolean;
+                mealShares: components["schemas"]["MealShares"];
                 allergens: string[];
                 dislikes: string[];
                 /** @description Milligrams by ISO weekday. */
@@ -1971,6 +2004,7 @@ export interface components {
             usualServingGrams: number;
             usualCondimentGrams: number;
             liveGoal: number;
+            mealShares: components["schemas"]["MealShares"];
             limitIsHard: boolean;
             restOfDietMg: {
                 [key: string]: number;
@@ -2340,6 +2374,7 @@ export interface components {
                 name: string;
                 targetMg: number;
                 targetSource: string;
+                mealShares: components["schemas"]["MealShares"];
                 usualServingGrams: number;
                 /** @description Of the estimate, less what was written down instead. */
                 restMg: number;
@@ -2739,6 +2774,26 @@ export interface components {
                 line: number;
                 text: string;
             }[];
+        };
+        Savings: {
+            grams: number;
+            sodium: components["schemas"]["Sodium"];
+            wantedMg: number | null;
+            savings: {
+                kind: string;
+                text: string;
+                cost: string;
+                milligrams: number;
+                savesMg: number;
+                savesPercent: number;
+                isEnough: boolean;
+            }[];
+        };
+        /** @description Of the rest of the diet, percent. */
+        MealShares: {
+            morning: number;
+            noon: number;
+            evening: number;
         };
     };
     responses: {
@@ -3384,6 +3439,38 @@ export interface operations {
         };
         responses: {
             200: components["responses"]["Batch"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readSavings: {
+        parameters: {
+            query: {
+                personId: string;
+                grams?: number;
+                way?: components["schemas"]["Way"];
+                phase?: components["schemas"]["Phase"];
+                /** @description What it may hold; left out: what is left of the day, where it is more. */
+                mg?: number;
+            };
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What would make it hold less, the gentlest that is enough first. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Savings"];
+                };
+            };
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             422: components["responses"]["Invalid"];
@@ -4501,6 +4588,34 @@ export interface operations {
         };
         responses: {
             200: components["responses"]["Formula"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readFormulaSavings: {
+        parameters: {
+            query?: {
+                /** @description What a serving may hold; left out: 140 mg. */
+                mg?: number;
+            };
+            header?: never;
+            path: {
+                formula: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What would make it hold less, the gentlest that is enough first. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Savings"];
+                };
+            };
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             422: components["responses"]["Invalid"];

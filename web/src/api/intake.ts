@@ -71,3 +71,31 @@ export const usePreviewIntake = () =>
 
 export const useBringIntake = () =>
   useChange((body: { text: string; requestKey: string }) => answered(api.POST('/intake/import', { body })));
+
+/** What would make someone's serving from a jar hold less sodium. */
+export const useSavings = (batch: string, personId: string, way: Way, phase: Serving['phase']) =>
+  useQuery({
+    queryKey: ['batches', batch, 'savings', personId, way, phase],
+    queryFn: ({ signal }) =>
+      answered(
+        api.GET('/batches/{batch}/savings', {
+          params: { path: { batch }, query: { personId, way, phase } },
+          signal,
+        }),
+      ),
+    retry: false,
+  });
+
+/** The same for a formula's serving, that is to hold at most so much. */
+export const useFormulaSavings = (formula: string, milligrams: number) =>
+  useQuery({
+    queryKey: ['formulas', formula, 'savings', milligrams],
+    queryFn: ({ signal }) =>
+      answered(
+        api.GET('/formulas/{formula}/savings', {
+          params: { path: { formula }, query: { mg: milligrams } },
+          signal,
+        }),
+      ),
+    placeholderData: keepPreviousData,
+  });

@@ -122,9 +122,9 @@ export function IntakeDays({ days, beside, height = 270 }: Props) {
               )}
               {(days.length <= 14 || at % 7 === (days.length - 1) % 7) && (
                 <text
-                  x={left + wide / 2}
+                  x={days.length > 14 && at === days.length - 1 ? width - 2 : left + wide / 2}
                   y={height - 8}
-                  textAnchor="middle"
+                  textAnchor={days.length > 14 && at === days.length - 1 ? 'end' : 'middle'}
                   fontSize={12}
                   fill="var(--ink-soft)"
                 >

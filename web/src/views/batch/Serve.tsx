@@ -1,5 +1,7 @@
 import { App, Button, Input, Segmented } from 'antd';
 import { useState } from 'react';
+import { useSavings } from '../../api/intake';
+import { Savings } from '../../app/Savings';
 import type { Batch, Serving, Way } from '../../api/client';
 import { requestKey, useServe, useUndoServing } from '../../api/queries';
 import { grams, percent, sodium, sodiumBand } from '../../app/numbers';
@@ -18,6 +20,7 @@ export function Serve({ batch }: { batch: Batch }) {
   const [amounts, setAmounts] = useState<Record<string, string>>({});
   const [manner, setManner] = useState<Manner>({ phase: batch.servedPhase, way: 'drained' });
   const [complaint, setComplaint] = useState<{ personId: string; text: string } | null>(null);
+  const [lessFor, setLessFor] = useState<string | null>(null);
   const manners = mannersOf(batch);
 
   const give = (personId: string, amount: string) => {
@@ -109,6 +112,20 @@ export function Serve({ batch }: { batch: Batch }) {
                 Serve
               </Button>
             </div>
+            {portion.sodium && (
+              <Button
+                type="text"
+                className="serve-less"
+                aria-expanded={lessFor === portion.personId}
+                aria-label={`Less sodium for ${portion.name}`}
+                onClick={() => setLessFor(lessFor === portion.personId ? null : portion.personId)}
+              >
+                Less sodium…
+              </Button>
+            )}
+            {lessFor === portion.personId && (
+              <Less batch={batch.id} personId={portion.personId} manner={manner} />
+            )}
             {complaint?.personId === portion.personId && (
               <p className="complaint" role="alert">
                 {complaint.text}
@@ -119,6 +136,11 @@ export function Serve({ batch }: { batch: Batch }) {
       })}
     </section>
   );
+}
+
+function Less({ batch, personId, manner }: { batch: string; personId: string; manner: Manner }) {
+  const savings = useSavings(batch, personId, manner.way, manner.phase);
+  return savings.data ? <Savings found={savings.data} /> : null;
 }
 
 const keyOf = ({ phase, way }: Manner): string => `${phase} ${way}`;

@@ -11,7 +11,9 @@ import {
   useWriteFormula,
   type FormulaScale,
 } from '../../api/queries';
+import { useFormulaSavings } from '../../api/intake';
 import { grams } from '../../app/numbers';
+import { Savings } from '../../app/Savings';
 import { PageState } from '../../app/PageState';
 import { Worked } from './Worked';
 import { time } from './time';
@@ -50,6 +52,7 @@ export function FormulaView() {
         <section aria-label="What goes in">
           <ScaleBar scale={scale} change={setScale} refusal={formula.error} />
           <Amounts formula={shown} />
+          <Lighter formula={shown} />
           <StartBar formula={shown} scale={ready(scale) ? scale : { by: 'as_written' }} />
         </section>
         <section aria-label="How it is made" className="formula-work">
@@ -247,6 +250,33 @@ function Amounts({ formula }: { formula: Formula }) {
         makes {grams(formula.makesGrams)}, {formula.servings} servings of {grams(formula.serving.grams)}
       </p>
     </>
+  );
+}
+
+/** What would bring a serving under a wanted sodium. */
+function Lighter({ formula }: { formula: Formula }) {
+  const [milligrams, setMilligrams] = useState(140);
+  const savings = useFormulaSavings(formula.id, milligrams);
+
+  return (
+    <section aria-label="Less sodium" className="lighter">
+      <label>
+        A serving of at most{' '}
+        <InputNumber
+          aria-label="Milligrams wanted"
+          min={10}
+          max={2000}
+          value={milligrams}
+          suffix="mg"
+          onChange={(value) => setMilligrams(value ?? 140)}
+        />
+      </label>
+      {savings.data && <Savings found={savings.data} />}
+      <p className="soft">
+        140 mg in a serving is “low sodium” on labels. Its salt stays: below the method’s floor the wrong
+        microbes can win.
+      </p>
+    </section>
   );
 }
 

@@ -122,6 +122,7 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
     usualCondimentGrams: person?.usualCondimentGrams ?? 10,
     liveGoal: person?.liveGoal ?? 1,
     limitIsHard: person?.limitIsHard ?? false,
+    mealShares: person?.mealShares ?? { morning: 25, noon: 35, evening: 40 },
     restOfDietMg: person?.restOfDietMg ?? Object.fromEntries(weekdays.map((_, i) => [String(i + 1), 1300])),
     allergens: person?.allergens ?? [],
     dislikes: person?.dislikes ?? [],
@@ -230,6 +231,19 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
               onChange={(value) =>
                 change({ restOfDietMg: { ...fields.restOfDietMg, [String(i + 1)]: value ?? 0 } })
               }
+            />
+          </Field>
+        ))}
+      </div>
+      <h3 className="drawer-part">Of it, at each meal</h3>
+      <div className="rest-days">
+        {(['morning', 'noon', 'evening'] as const).map((meal) => (
+          <Field key={meal} label={meal} name={`mealShares.${meal}`} refusal={save.error}>
+            <InputNumber
+              controls={false}
+              suffix="%"
+              value={fields.mealShares[meal]}
+              onChange={(value) => change({ mealShares: { ...fields.mealShares, [meal]: value ?? 0 } })}
             />
           </Field>
         ))}

@@ -1,8 +1,8 @@
-import { Button, Input, InputNumber, Segmented, Select } from 'antd';
+import { AutoComplete, Button, InputNumber, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import type { DayPerson, LabelSodium } from '../../api/client';
 import { useKnownFoods, useWriteOtherFood } from '../../api/intake';
-import { requestKey } from '../../api/queries';
+import { requestKey, useKitchen } from '../../api/queries';
 import { Field } from '../../app/Field';
 import { KeepDrawer } from '../../app/KeepDrawer';
 import { mg } from '../../app/numbers';
@@ -18,6 +18,7 @@ const ways: { value: LabelSodium['by']; label: string }[] = [
 export function Besides({ person, date, close }: { person: DayPerson; date: string; close: () => void }) {
   const write = useWriteOtherFood();
   const known = useKnownFoods();
+  const kitchen = useKitchen();
   const [key] = useState(requestKey);
   const [name, setName] = useState('');
   const [how, setHow] = useState<LabelSodium>({ by: 'mg' });
@@ -64,7 +65,22 @@ export function Besides({ person, date, close }: { person: DayPerson; date: stri
       )}
       <div className="fields">
         <Field label="What" name="name" refusal={write.error} wide>
-          <Input value={name} onChange={(event) => setName(event.target.value)} />
+          <AutoComplete
+            value={name}
+            options={(kitchen.data?.ingredients ?? [])
+              .filter((food) => name.length > 1 && food.name.includes(name.toLowerCase()))
+              .slice(0, 8)
+              .map((food) => ({
+                value: food.name,
+                label: `${food.name}, ${mg(Math.round(food.sodiumPer100g))} in 100 g`,
+              }))}
+            onChange={(next: string) => setName(next)}
+            onSelect={(next: string) => {
+              const food = kitchen.data?.ingredients.find((one) => one.name === next);
+              setPrinted('sodium');
+              setHow({ by: 'per_100g', sodiumMg: food?.sodiumPer100g });
+            }}
+          />
         </Field>
       </div>
       <Segmented
@@ -113,8 +129,10 @@ export function Besides({ person, date, close }: { person: DayPerson; date: stri
             onChange={setInsteadShare}
             options={[
               { value: 0, label: 'no, it comes on top' },
-              { value: 1 / 3, label: 'instead of a third: one meal' },
-              { value: 0.5, label: 'instead of half of it' },
+              ...(['morning', 'noon', 'evening'] as const).map((meal) => ({
+                value: person.mealShares[meal] / 100,
+                label: `instead of the ${meal} meal, ${mg(Math.round((person.restMg * person.mealShares[meal]) / 100))}`,
+              })),
               { value: 1, label: 'instead of all of it' },
             ]}
           />

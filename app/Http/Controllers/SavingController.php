@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\StartFromFormula;
+use App\Care\Tended;
+use App\Household\CurrentHousehold;
+use App\Intake\Intakes;
+use App\Models\Batch;
+use App\Models\Formula;
+use App\Models\Person;
+use App\Views\Shown;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Estimate\Point;
+use Tempesal\Core\Formula\FormulaAnswer;
+use Tempesal\Core\Intake\Saving;
+use Tempesal\Core\Intake\Savings;
+use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Grams;
+
+/**
+ * What would make a serving hold less sodium.
+ */
+final readonly class SavingController
+{
+    private const RULES = ['mg' => ['nullable', 'numeric', 'gt:0', 'max:10000']];
+
+    private const MESSAGES = ['mg.*' => 'Between 1 and 10000 mg.'];
+
+    public function __construct(private CurrentHousehold $current)
+    {
+    }
+
+    /** Of someone's usual portion, or another; wanted is what is left of their day unless "mg" says otherwise. */
+    public function ofBatch(string $batch, Request $request): JsonResponse
+    {
+        $row = Batch::whole()->findOrFail($batch);
+        $asked = $request->validate([
+            ...self::RULES, 'personId' => ['required', 'string', 'max:26'], 'grams' => ['nullable', 'numeric', 'gt:0', 'max:5000'],
+            'way' => ['nullable', 'string', Rule::enum(Way::class)], 'phase' => ['nullable', 'string', Rule::enum(Phase::class)],
+        ], [...self::MESSAGES, 'personId.*' => 'Say whose.', 'grams.*' => 'A portion lies above 0 and at most at 5000 g.', 'way.*' => 'Drained, rinsed or with juice.', 'phase.*' => 'Pieces, brine or sauce.']);
+        $person = Person::query()->with('restOfDiet')->findOrFail($asked['personId']);
+        $state = $row->ledger()->state();
+        $phase = isset($asked['phase']) ? Phase::from($asked['phase']) : Tended::servedPhase($row, $state);
+        $grams = (float) ($asked['grams'] ?? $row->usualPortion($person, $phase));
+        if ($state->phase($phase)->weightG() < $grams) {
+            throw ValidationException::withMessages(['grams' => sprintf('Only %d g are left.', (int) floor(max(0.0, $state->phase($phase)->weightG())))]);
+        }
+        $serving = Way::from($asked['way'] ?? Way::Drained->value)->plate($phase, Grams::of($grams));
+        $now = $serving->sodiumMg($state, Point::typical());
+        $today = $this->current->get()->today();
+        $day = Intakes::of($person, $today, $today)->days[0];
+        $margin = $day->targetMg - $day->totalMg();
+
+        return $this->answer($now, $grams, isset($asked['mg']) ? (float) $asked['mg'] : ($margin > 0.0 && $now > $margin ? $margin : null), fn (?float $wanted): array => Savings::of($state, $serving, $wanted, $this->others($row, $person, $now)));
+    }
+
+    /** Of a formula's serving, wanted to be low in sodium unless "mg" says otherwise. */
+    public function ofFormula(string $formula, Request $request): JsonResponse
+    {
+        $row = Formula::query()->with('newest')->findOrFail($formula);
+        $asked = $request->validate(self::RULES, self::MESSAGES);
+        $answer = FormulaAnswer::of(StartFromFormula::read($row->newest));
+
+        return $this->answer($answer->typicalServingMg(), $answer->plate()->grams->value, (float) ($asked['mg'] ?? Savings::LOW_SODIUM_MG), static fn (?float $wanted): array => Savings::of($answer->state, $answer->plate(), $wanted));
+    }
+
+    /** @param  callable(float|null): list<Saving>  $savings */
+    private function answer(float $now, float $grams, ?float $wanted, callable $savings): JsonResponse
+    {
+        return new JsonResponse([
+            'grams' => $grams, 'sodium' => Shown::sodium(Band::exact($now)), 'wantedMg' => $wanted,
+            'savings' => $wanted !== null && $now <= $wanted ? [] : array_map(static fn (Saving $one): array => $one->toArray(), $savings($wanted)),
+        ]);
+    }
+
+    /**
+     * Portions for someone from other jars that are ready, live where this one is, and hold less.
+     *
+     * @return list<array{name: string, milligrams: float}>
+     */
+    private function others(Batch $batch, Person $person, float $now): array
+    {
+        $others = [];
+        foreach (Batch::onShelf()->get()->where('id', '!=', $batch->id) as $other) {
+            $tended = Tended::of($other, $other->ledger(), $this->current->get());
+            $phase = Tended::servedPhase($other, $tended->state);
+            $grams = $other->usualPortion($person, $phase);
+            $clash = array_intersect(array_map(static fn ($one): string => $one->value, $tended->state->allergens()), $person->allergens);
+            if (($tended->readyIn() ?? 1) > 0 || $tended->isSpokenAgainst() || $clash !== [] || $tended->gramsLeft() < $grams || ! $other->method->isFerment()) {
+                continue;
+            }
+            $milligrams = Way::Drained->plate($phase, Grams::of($grams))->sodiumMg($tended->state, Point::typical());
+            if ($milligrams < $now) {
+                $others[] = ['name' => $other->name, 'milligrams' => $milligrams];
+            }
+        }
+        usort($others, static fn (array $one, array $other): int => $one['milligrams'] <=> $other['milligrams']);
+
+        return array_slice($others, 0, 3);
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Person;
+use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Measure\InvalidQuantity;
+use Tempesal\Core\Measure\KitchenAmount;
+
+/**
+ * A portion as it is typed: in grams and spoons, or in forks, of which one is what that person usually takes.
+ */
+trait ReadsPortion
+{
+    /** @throws ValidationException at the path of the field */
+    private static function portion(string $typed, string $personId, string $path): Grams
+    {
+        try {
+            $grams = preg_match('/^\s*(.+?)\s*fork(?:s|fuls?)?\s*$/i', $typed, $forks) === 1
+                ? Grams::of(KitchenAmount::parse("{$forks[1]} g")->grams()->value * Person::query()->findOrFail($personId)->usual_serving_g)
+                : KitchenAmount::parse($typed)->grams();
+        } catch (InvalidQuantity $refusal) {
+            throw ValidationException::withMessages([$path => $refusal->getMessage()]);
+        }
+
+        return $grams->isZero() ? throw ValidationException::withMessages([$path => 'More than nothing is needed here.']) : $grams;
+    }
+}
