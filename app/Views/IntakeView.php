@@ -8,6 +8,7 @@ use App\Models\Batch;
 use App\Models\OtherFood;
 use App\Models\Person;
 use Illuminate\Database\Eloquent\Collection;
+use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Intake\IntakeDay;
 use Tempesal\Core\Intake\Period;
 
@@ -93,9 +94,20 @@ final class IntakeView
         return $weeks;
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, mixed> the mean of its days */
     private static function week(Period $week): array
     {
-        return ['from' => $week->days[0]->date, 'to' => $week->days[count($week->days) - 1]->date, 'mean' => Shown::sodium($week->mean()), 'live' => $week->live(), 'kinds' => $week->kinds()];
+        $count = count($week->days);
+        $shares = $week->shares();
+        $mean = $week->mean();
+        $rest = ($shares['estimate'] + $shares['written']) / $count;
+
+        return [
+            'date' => $week->days[0]->date, 'to' => $week->days[$count - 1]->date, 'targetMg' => $week->days[0]->targetMg,
+            'estimateMg' => $shares['estimate'] / $count, 'writtenMg' => $shares['written'] / $count,
+            'fermentsMg' => $shares['ferments'] / $count, 'condimentsMg' => $shares['condiments'] / $count,
+            'ferments' => Shown::sodium(Band::of(max(0.0, $mean->low - $rest), max(0.0, $mean->typical - $rest), max(0.0, $mean->high - $rest))),
+            'totalMg' => $mean->typical, 'mean' => Shown::sodium($mean), 'live' => $week->live(), 'kinds' => $week->kinds(),
+        ];
     }
 }

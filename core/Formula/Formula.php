@@ -90,12 +90,21 @@ final readonly class Formula
     /** The same formula with every amount multiplied. */
     public function scaled(float $factor): self
     {
-        $document = [...$this->document, 'steps' => Scaling::of($this->document['steps'], $factor)];
-        $steps = Scaling::of($this->filled->raw()['steps'], $factor);
+        return $this->withSteps(static fn (mixed $steps): mixed => Scaling::of($steps, $factor));
+    }
 
+    /** The same formula with its salt alone multiplied. */
+    public function salted(float $factor): self
+    {
+        return $this->withSteps(static fn (mixed $steps): mixed => Scaling::ofSalt($steps, $factor));
+    }
+
+    /** @param  callable(mixed): mixed  $change */
+    private function withSteps(callable $change): self
+    {
         return new self(
-            $document, $this->filled->with('steps', $steps), $this->name, $this->method, $this->group, $this->isLive,
-            $this->serving, $this->window, $this->vessel, $this->work, $this->texts,
+            [...$this->document, 'steps' => $change($this->document['steps'])], $this->filled->with('steps', $change($this->filled->raw()['steps'])),
+            $this->name, $this->method, $this->group, $this->isLive, $this->serving, $this->window, $this->vessel, $this->work, $this->texts,
         );
     }
 

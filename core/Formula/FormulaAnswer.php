@@ -28,6 +28,9 @@ final readonly class FormulaAnswer
     /** Below this share of its floor a formula's salt is called short; a spoon's rounding is forgiven. */
     private const FORGIVEN = 0.97;
 
+    /** Times the floor above which a formula has salt to spare. */
+    private const MORE = 1.02;
+
     /** @param  list<FormulaLine>  $lines */
     private function __construct(
         public Formula $formula,
@@ -96,6 +99,19 @@ final readonly class FormulaAnswer
         [, $floor] = SaltFloor::of($this->formula->method);
 
         return $this->formula->isLive && $this->needsSalt() && ($this->strength() ?? 0.0) < $floor * self::FORGIVEN;
+    }
+
+    /**
+     * The same with no more salt than the method's floor asks for; null where it has no more than that.
+     *
+     * @throws InvalidField
+     */
+    public function atFloor(): ?self
+    {
+        $strength = $this->strength();
+        [, $floor] = SaltFloor::of($this->formula->method);
+
+        return $strength === null || $strength <= $floor * self::MORE || ! $this->needsSalt() ? null : self::of($this->formula->salted($floor / $strength));
     }
 
     /** @return list<Allergen> */

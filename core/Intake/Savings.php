@@ -18,8 +18,8 @@ use Tempesal\Core\Measure\Seconds;
 use Tempesal\Core\Uptake\TemperatureHistory;
 
 /**
- * What would make a serving hold less sodium, the gentlest first: the same food another way, less of it, another jar. Salt in the
- * jar is never one of them. What each costs is common practice, no source.
+ * What would make a serving hold less sodium, the gentlest first: the same food another way, less of it, another jar. Salt that
+ * is in a jar already stays there, and a formula's goes no lower than its method's floor. What each costs is common practice, no source.
  */
 final class Savings
 {
@@ -40,7 +40,7 @@ final class Savings
 
     /**
      * @param  float|null  $wantedMg  what it may hold at most; null: whatever can be saved
-     * @param  list<array{name: string, milligrams: float}>  $others  portions from other jars
+     * @param  list<array{kind: string, text: string, cost: string, milligrams: float}>  $others  what could be served instead
      * @return list<Saving> those that are enough first
      */
     public static function of(BatchState $state, Serve $serving, ?float $wantedMg, array $others = []): array
@@ -66,8 +66,8 @@ final class Savings
         if ($fits !== null) {
             $add('smaller', sprintf('%d g instead of %d g', round($fits), round($grams->value)), 'less of it', $serving->weighing(Grams::of($fits))->sodiumMg($state, $point));
         }
-        foreach ($others as ['name' => $name, 'milligrams' => $milligrams]) {
-            $add('other_jar', "{$name} instead", 'another taste', $milligrams);
+        foreach ($others as $other) {
+            $add($other['kind'], $other['text'], $other['cost'], $other['milligrams']);
         }
         if ($serving->phase === Phase::Pieces) {
             $soaked = self::soaked($state);

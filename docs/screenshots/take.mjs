@@ -74,7 +74,16 @@ const views = [
   { name: 'week', size: desk, path: '/week' },
   { name: 'week-phone', size: phone, path: '/week' },
   { name: 'ahead', size: desk, path: '/shelf/ahead' },
-  { name: 'ahead-phone', size: phone, path: '/shelf/ahead' },
+  { name: 'intake', size: desk, path: '/today/intake' },
+  {
+    name: 'report',
+    size: desk,
+    path: '/today/intake',
+    act: async (page) => {
+      await page.getByRole('link', { name: 'Report' }).click();
+      await page.getByText('How it was reckoned').waitFor();
+    },
+  },
   { name: 'shelf', size: desk, path: '/shelf' },
   { name: 'shelf-phone', size: phone, path: '/shelf' },
   { name: 'batch', size: desk, path: '/shelf', act: firstJar },

@@ -165,7 +165,7 @@ it('refuses a serving that cannot be', function (array $change, int $status, str
 })->with([
     [['amount' => '5 kg'], 422, 'of pieces are left'],
     [['amount' => '-1 g'], 422, 'cannot be less'],
-    [['amount' => 'a forkful'], 422, 'not a unit'],
+    [['amount' => 'a handful'], 422, 'not a unit'],
     [['amount' => '0'], 422, 'More than nothing'],
     [['batchId' => 'nope'], 404, 'no such batch'],
     [['personId' => 'nope'], 404, 'no such person'],

@@ -27,7 +27,7 @@ test('something from a package is written down instead of some of the estimate, 
   await ada.getByRole('button', { name: 'Ada ate something else' }).click();
   await page.getByRole('button', { name: 'Soup, 600 mg' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Write it down' }).click();
-  await expect(ada.getByTestId('margin')).toContainText('80 mg');
+  await expect(ada.getByTestId('margin')).toContainText('left 80 mg');
   await ada.getByRole('button', { name: 'Undo Soup for Ada' }).last().click();
   await expect(ada.getByTestId('margin')).toContainText('680 mg');
 });
@@ -71,6 +71,8 @@ test('weeks are set beside each other, printed for a clinician, brought in with 
 }) => {
   await page.goto('/today/intake');
   await expect(page.getByRole('region', { name: 'On average' })).toContainText('60 % of the target');
+  await page.getByText('by week', { exact: true }).click();
+  await expect(page.getByRole('img', { name: /^Sodium a day: / })).toBeVisible();
   await choose(page, 'Beside', 'the days before');
   await expect(page.getByRole('region', { name: 'On average' })).toContainText('the days before');
   await page.getByRole('button', { name: 'Bring in' }).click();
@@ -92,4 +94,20 @@ test('weeks are set beside each other, printed for a clinician, brought in with 
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
   await expect(page.getByText('How it was reckoned')).toBeVisible();
+});
+
+test('what would save sodium is said beside a portion, a plan and a formula', async ({ page }) => {
+  await page.getByRole('region', { name: 'Ada' }).getByRole('button', { name: 'Ada eats…' }).click();
+  await page.getByRole('button', { name: /^Sticks/ }).click();
+  await page.getByRole('link', { name: 'Sticks', exact: true }).click();
+  await page.getByRole('button', { name: 'Less sodium for Bo' }).click();
+  const savings = page.getByRole('list', { name: 'What would save sodium' });
+  await expect(savings).toContainText('rinse it half a minute');
+  await expect(savings).toContainText('soak it overnight');
+  await page.goto('/formulas');
+  await page.getByRole('link', { name: 'Plain kraut', exact: true }).click();
+  const lighter = page.getByRole('region', { name: 'Less sodium' });
+  await expect(lighter.getByRole('list')).toContainText('the least for this method');
+  await lighter.getByLabel('Milligrams wanted').fill('2000');
+  await expect(lighter).toContainText('no more than that as it is');
 });

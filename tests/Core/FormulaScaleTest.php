@@ -185,3 +185,32 @@ it('judges each method by its own floor', function (): void {
         }
     }
 });
+
+it('salts down to the floor of its method and no further', function (): void {
+    $tried = 0;
+    foreach (FormulaLibrary::documents() as $document) {
+        $answer = FormulaAnswer::of(Formula::read($document, FoodTable::pantry()));
+        $lighter = $answer->atFloor();
+        if ($lighter === null) {
+            continue;
+        }
+        [, $floor] = Tempesal\Core\Formula\SaltFloor::of($answer->formula->method);
+        expect($lighter->strength())
+            ->toEqualWithDelta($floor, 1e-6, $document['key'])
+            ->and($lighter->isBelowFloor())
+            ->toBeFalse()
+            ->and($lighter->typicalServingMg())
+            ->toBeLessThan($answer->typicalServingMg())
+            ->and($lighter->atFloor())
+            ->toBeNull();
+        $tried++;
+    }
+    expect($tried)->toBeGreaterThan(8);
+    // Plain kraut, 2.25 % of 820 g: at 2 % two grams of salt less, the cabbage as it was.
+    $grams = fn(FormulaAnswer $answer): array => array_map(fn($line): float => $line->grams, $answer->lines);
+    $plain = FormulaAnswer::of(formula('plain-kraut'));
+    expect($grams($plain)[0])
+        ->toBe($grams($plain->atFloor())[0])
+        ->and($grams($plain)[1] - $grams($plain->atFloor())[1])
+        ->toEqualWithDelta(0.0025 * 820, 1e-6);
+});

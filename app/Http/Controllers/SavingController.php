@@ -69,7 +69,13 @@ final readonly class SavingController
         $asked = $request->validate(self::RULES, self::MESSAGES);
         $answer = FormulaAnswer::of(StartFromFormula::read($row->newest));
 
-        return $this->answer($answer->typicalServingMg(), $answer->plate()->grams->value, (float) ($asked['mg'] ?? Savings::LOW_SODIUM_MG), static fn (?float $wanted): array => Savings::of($answer->state, $answer->plate(), $wanted));
+        $lighter = $answer->atFloor();
+        $others = $lighter === null ? [] : [[
+            'kind' => 'at_floor', 'text' => sprintf('salt it with %s %% instead of %s %%, the least for this method', round(($lighter->strength() ?? 0.0) * 100.0, 1), round(($answer->strength() ?? 0.0) * 100.0, 1)),
+            'cost' => 'softer and sooner sour; not below that', 'milligrams' => $lighter->typicalServingMg(),
+        ]];
+
+        return $this->answer($answer->typicalServingMg(), $answer->plate()->grams->value, (float) ($asked['mg'] ?? Savings::LOW_SODIUM_MG), static fn (?float $wanted): array => Savings::of($answer->state, $answer->plate(), $wanted, $others));
     }
 
     /** @param  callable(float|null): list<Saving>  $savings */
@@ -84,7 +90,7 @@ final readonly class SavingController
     /**
      * Portions for someone from other jars that are ready, live where this one is, and hold less.
      *
-     * @return list<array{name: string, milligrams: float}>
+     * @return list<array{kind: string, text: string, cost: string, milligrams: float}>
      */
     private function others(Batch $batch, Person $person, float $now): array
     {
@@ -99,7 +105,7 @@ final readonly class SavingController
             }
             $milligrams = Way::Drained->plate($phase, Grams::of($grams))->sodiumMg($tended->state, Point::typical());
             if ($milligrams < $now) {
-                $others[] = ['name' => $other->name, 'milligrams' => $milligrams];
+                $others[] = ['kind' => 'other_jar', 'text' => "{$other->name} instead", 'cost' => 'another taste', 'milligrams' => $milligrams];
             }
         }
         usort($others, static fn (array $one, array $other): int => $one['milligrams'] <=> $other['milligrams']);

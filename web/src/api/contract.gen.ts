@@ -2731,11 +2731,19 @@ export interface components {
                 milligrams: number;
                 servings: number;
             }[];
+            /** @description Whole weeks back from the last day, each the mean of its days. */
             weeks: {
                 /** Format: date */
-                from: string;
+                date: string;
                 /** Format: date */
                 to: string;
+                targetMg: number;
+                estimateMg: number;
+                writtenMg: number;
+                fermentsMg: number;
+                condimentsMg: number;
+                ferments: components["schemas"]["Sodium"];
+                totalMg: number;
                 mean: components["schemas"]["Sodium"];
                 live: number;
                 kinds: number;

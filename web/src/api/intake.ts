@@ -73,13 +73,22 @@ export const useBringIntake = () =>
   useChange((body: { text: string; requestKey: string }) => answered(api.POST('/intake/import', { body })));
 
 /** What would make someone's serving from a jar hold less sodium. */
-export const useSavings = (batch: string, personId: string, way: Way, phase: Serving['phase']) =>
+export const useSavings = (
+  batch: string,
+  personId: string,
+  way: Way,
+  phase?: Serving['phase'],
+  grams?: number,
+) =>
   useQuery({
-    queryKey: ['batches', batch, 'savings', personId, way, phase],
+    queryKey: ['batches', batch, 'savings', personId, way, phase, grams],
     queryFn: ({ signal }) =>
       answered(
         api.GET('/batches/{batch}/savings', {
-          params: { path: { batch }, query: { personId, way, phase } },
+          params: {
+            path: { batch },
+            query: { personId, way, ...(phase ? { phase } : {}), ...(grams ? { grams } : {}) },
+          },
           signal,
         }),
       ),

@@ -12,9 +12,23 @@ export const parts = [
   { key: 'condimentsMg', says: 'condiments and brine', colour: 'var(--turmeric)' },
 ] as const;
 
+/** A day, or the mean of some. */
+type Post = Pick<
+  IntakeDay,
+  | 'date'
+  | 'targetMg'
+  | 'estimateMg'
+  | 'writtenMg'
+  | 'fermentsMg'
+  | 'condimentsMg'
+  | 'ferments'
+  | 'totalMg'
+  | 'live'
+>;
+
 interface Props {
-  days: IntakeDay[];
-  beside?: IntakeDay[] | undefined;
+  days: Post[];
+  beside?: Post[] | undefined;
   height?: number;
 }
 

@@ -12,7 +12,7 @@ import {
   type FormulaScale,
 } from '../../api/queries';
 import { useFormulaSavings } from '../../api/intake';
-import { grams } from '../../app/numbers';
+import { grams, mg } from '../../app/numbers';
 import { Savings } from '../../app/Savings';
 import { PageState } from '../../app/PageState';
 import { Worked } from './Worked';
@@ -271,6 +271,14 @@ function Lighter({ formula }: { formula: Formula }) {
           onChange={(value) => setMilligrams(value ?? 140)}
         />
       </label>
+      <div className="words">
+        {formula.members.map((member) => (
+          <Button
+            key={member.personId}
+            onClick={() => setMilligrams(Math.round(member.targetMg / 10))}
+          >{`a tenth of ${member.name}’s ${mg(member.targetMg)}`}</Button>
+        ))}
+      </div>
       {savings.data && <Savings found={savings.data} />}
       <p className="soft">
         140 mg in a serving is “low sodium” on labels. Its salt stays: below the method’s floor the wrong

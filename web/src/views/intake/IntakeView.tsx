@@ -23,6 +23,7 @@ export function IntakeView() {
   const [personId, setPersonId] = useState<string | null>(null);
   const [days, setDays] = useState(28);
   const [beside, setBeside] = useState<string | null>(null);
+  const [by, setBy] = useState('day');
   const [brings, setBrings] = useState(false);
   const people = kitchen.data?.people ?? [];
   const who = personId ?? people[0]?.id ?? null;
@@ -51,6 +52,15 @@ export function IntakeView() {
           onChange={setPersonId}
           options={people.map(({ id, name }) => ({ value: id, label: name }))}
         />
+        <Segmented
+          aria-label="By what"
+          value={by}
+          onChange={setBy}
+          options={[
+            { value: 'day', label: 'by day' },
+            { value: 'week', label: 'by week' },
+          ]}
+        />
         <Segmented aria-label="How long" value={days} onChange={setDays} options={spans} />
         <Select
           allowClear
@@ -78,7 +88,10 @@ export function IntakeView() {
           </Button>
         </span>
       </div>
-      <IntakeDays days={intake.days} beside={intake.beside?.days} />
+      <IntakeDays
+        days={by === 'day' ? intake.days : intake.weeks}
+        beside={by === 'day' ? intake.beside?.days : undefined}
+      />
       <Legend intake={intake} />
       <div className="intake-parts">
         <section aria-label="On average">
@@ -100,6 +113,13 @@ export function IntakeView() {
             {intake.sources.map((source) => (
               <li key={source.batchId} style={{ borderColor: source.colour }}>
                 <Link to={`/shelf/${source.batchId}`}>{source.name}</Link>
+                <i
+                  className="intake-source"
+                  style={{
+                    background: source.colour,
+                    width: `${String((source.milligrams / Math.max(1, intake.sources[0]?.milligrams ?? 1)) * 100)}%`,
+                  }}
+                />
                 <span>
                   {source.servings === 1 ? 'once' : `${String(source.servings)} times`},{' '}
                   <b>{mg(Math.round(source.milligrams))}</b>
@@ -113,9 +133,9 @@ export function IntakeView() {
           <h2>Live</h2>
           <ul className="quiet-list intake-weeks">
             {intake.weeks.map((week) => (
-              <li key={week.from}>
+              <li key={week.date}>
                 <span>
-                  {dayjs(week.from).format('D MMM')} to {dayjs(week.to).format('D MMM')}
+                  {dayjs(week.date).format('D MMM')} to {dayjs(week.to).format('D MMM')}
                 </span>
                 <span>
                   {week.live} live, {week.kinds} {week.kinds === 1 ? 'kind' : 'kinds'}; {sodium(week.mean)} a

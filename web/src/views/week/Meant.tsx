@@ -3,7 +3,9 @@ import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { MeantServing, WeekJar, WeekServing } from '../../api/client';
+import { useSavings } from '../../api/intake';
 import { grams, sodium, sodiumBand } from '../../app/numbers';
+import { Savings } from '../../app/Savings';
 import type { WeekHands } from './WeekView';
 
 interface Props {
@@ -84,6 +86,7 @@ interface CardProps {
 
 function MeantCard({ serving, dates, ways, does }: CardProps) {
   const [amount, setAmount] = useState<number | null>(serving.grams);
+  const [showsLess, setShowsLess] = useState(false);
 
   return (
     <div className="meant-card" onClick={(event) => event.stopPropagation()}>
@@ -130,6 +133,13 @@ function MeantCard({ serving, dates, ways, does }: CardProps) {
           ))}
         </div>
       )}
+      {showsLess ? (
+        <Less serving={serving} />
+      ) : (
+        <Button type="text" onClick={() => setShowsLess(true)}>
+          Less sodium…
+        </Button>
+      )}
       <div className="meant-row">
         <Button
           onClick={() => does({ isLocked: !serving.isLocked }, serving.isLocked ? 'unlocked' : 'locked')}
@@ -143,4 +153,10 @@ function MeantCard({ serving, dates, ways, does }: CardProps) {
       </div>
     </div>
   );
+}
+
+/** What would save sodium in a serving that is planned. */
+function Less({ serving }: { serving: WeekServing }) {
+  const savings = useSavings(serving.batchId, serving.personId, serving.way, undefined, serving.grams);
+  return savings.data ? <Savings found={savings.data} /> : null;
 }
