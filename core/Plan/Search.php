@@ -398,6 +398,10 @@ final class Search
             return $this->change([[$q, $i], [$p, $there]], [[$p, $i], [$q, $there]], $ready);
         }
         $may = $this->may[$q];
+        if ($may === []) {
+            // Only what is locked stands there.
+            return 0.0;
+        }
         $k = $may[$this->draw(count($may))];
         if ($this->on[$q][$k]) {
             return 0.0;

@@ -337,3 +337,94 @@ it(
         expect($rotation->wanted($hard))->toBe([]);
     },
 );
+
+/** A week made up from a number: limits, jars and what is there already. */
+function weekByChance(int $seed): WeekPlan
+{
+    mt_srand($seed);
+    $jars = [];
+    for ($i = 0; $i < mt_rand(1, 6); $i++) {
+        $jars[] = weekJar("jar {$i}", [
+            'salt' => (float) mt_rand(4, 50),
+            'stock' => (float) mt_rand(0, 400),
+            'live' => mt_rand(1, 5) > 1,
+            'readyOn' => mt_rand(-3, 4),
+            'useBy' => mt_rand(2, 40),
+            'portions' => [(float) mt_rand(10, 60), (float) mt_rand(10, 60)],
+            'notFor' => [mt_rand(1, 6) === 1 ? 'No.' : null, mt_rand(1, 6) === 1 ? 'No.' : null],
+            'closed' => mt_rand(1, 9) === 1 ? 'Closed.' : null,
+        ]);
+    }
+    $servings = [];
+    for ($i = 0; $i < mt_rand(0, 8); $i++) {
+        $servings["{$i}"] = meant(
+            mt_rand(0, 1),
+            mt_rand(0, 6),
+            mt_rand(0, count($jars) - 1),
+            (float) mt_rand(5, 60),
+            [Way::Drained, Way::Rinsed, Way::WithJuice][mt_rand(0, 2)],
+            mt_rand(1, 3) === 1,
+        );
+    }
+    $apart = [];
+    foreach ($servings as $one) {
+        $apart["{$one->eater} {$one->day} {$one->jar}"] = $one;
+    }
+
+    return weekBefore($jars, array_values($apart), [
+        'hard' => mt_rand(0, 1) === 1,
+        'ada' => array_map(fn(): float => (float) mt_rand(-200, 900), range(0, 6)),
+        'today' => mt_rand(-2, 6),
+        'perDay' => mt_rand(1, 4),
+    ]);
+}
+
+it('keeps every promise of a plan in any week', function (int $seed): void {
+    $week = weekByChance($seed);
+    $isRest = $seed % 2 === 0;
+    $filled = WeekFiller::fill($week, $isRest)['servings'];
+    $then = $week->having($filled);
+    $new = array_filter($filled, fn(WeekServing $one): bool => $one->id === '');
+    // What is locked, altered, over, or with the rest alone all that is there, stays as it is.
+    foreach ($week->servings as $one) {
+        if ($isRest || $one->isLocked || $one->day < $week->today || !$week->isUsual($one)) {
+            expect($filled)->toContain($one);
+        }
+    }
+    $used = [];
+    foreach ($new as $one) {
+        $jar = $week->jars[$one->jar];
+        expect($jar->objection($one->eater, $one->day))
+            ->toBeNull()
+            ->and($one->day)
+            ->toBeGreaterThanOrEqual($week->first())
+            ->and($one->way)
+            ->toBe(Way::Drained)
+            ->and($one->grams)
+            ->toBe($jar->portions[$one->eater]);
+        $used[$one->jar] = true;
+    }
+    // Nothing that the planner adds to takes more than there is, or passes a limit that is kept to.
+    foreach (array_keys($used) as $jar) {
+        expect(min($then->left($jar)))->toBeGreaterThanOrEqual(-1e-6);
+    }
+    foreach ($then->eaters as $m => $eater) {
+        for ($day = $week->first(); $day < 7; $day++) {
+            $added = array_filter($new, fn(WeekServing $one): bool => $one->isAt($m, $day));
+            if ($added !== [] && $eater->isHard) {
+                expect($then->margin($m, $day))->toBeGreaterThanOrEqual(-1e-6);
+            }
+            $jarsOfDay = array_map(fn(WeekServing $one): int => $one->jar, $then->on($m, $day));
+            expect(count(array_unique($jarsOfDay)))->toBe(count($jarsOfDay));
+        }
+    }
+    // What does not go together is said, and every lever that is offered saves what it says.
+    foreach (Conflict::all($then, WEEKDAY_NAMES) as $conflict) {
+        expect($conflict->text)->not->toBe('');
+        foreach ($conflict->levers as $lever) {
+            if ($lever->instead === null) {
+                expect($lever->savesMg)->toEqualWithDelta($then->milligrams($lever->serving), 1e-6);
+            }
+        }
+    }
+})->with(range(1, 40));
