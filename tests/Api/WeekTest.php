@@ -346,3 +346,89 @@ it('keeps what comes round, in its order, and plans by it', function (): void {
         'lines' => [$line(['timesAWeek' => 20])],
     ])->assertJsonValidationErrors('lines.0.timesAWeek');
 });
+
+/** @return list<string> why each of the two does not eat of the first jar, nothing where they do */
+function reasonsAgainst(Tests\TestCase $test): array
+{
+    return array_map(
+        fn(?string $why): string => (string) $why,
+        array_column($test->getJson('/api/weeks/today')->json('jars.0.portions'), 'notFor'),
+    );
+}
+
+it('serves nobody what they do not like or must not eat', function (): void {
+    Person::query()
+        ->where('name', 'Ada')
+        ->sole()
+        ->update(['dislikes' => ['carrot']]);
+    expect(reasonsAgainst($this))->toBe(['Does not like carrot.', '']);
+    $week = $this->postJson('/api/weeks/today/fill', ['rest' => false, ...freshKey()])->json();
+    expect(array_unique(array_column($week['servings'], 'personId')))->toBe([$this->people[1]]);
+    // By hand it can be put down, and is called what it is.
+    $by = weekStep($this, [forAda($this, '2026-11-28')])
+        ->assertOk()
+        ->json('conflicts');
+    expect(collect($by)->firstWhere('code', 'not_for')['text'])->toContain('Ada: Does not like carrot');
+    $this->putJson("/api/batches/{$this->carrots}/emptied", ['isEmptied' => true]);
+    $kimchi = App\Models\Formula::query()->where('key', 'kimchi-dry-salted')->sole()->id;
+    $this->postJson("/api/formulas/{$kimchi}/batches", [
+        'name' => 'Kimchi',
+        'place' => 'counter',
+        'startedOn' => '2026-11-10',
+        'requestKey' => (string) Str::ulid(),
+    ])->assertCreated();
+    Person::query()
+        ->where('name', 'Bo')
+        ->sole()
+        ->update(['allergens' => ['fish']]);
+    $jars = collect($this->getJson('/api/weeks/today')->json('jars'));
+    expect(array_column($jars->firstWhere('name', 'Kimchi')['portions'], 'notFor'))->toBe([
+        null,
+        'It holds fish, an allergen.',
+    ]);
+    $left = $this->postJson('/api/weeks/today/fill', ['rest' => true, ...freshKey()])->json('servings');
+    expect(collect($left)->where('name', 'Kimchi')->pluck('personId')->unique()->all())->toBe([
+        $this->people[0],
+    ]);
+});
+
+it(
+    'plans nothing from a jar that a check spoke against, that is not ready, or that was emptied',
+    function (): void {
+        $this->startJar(['name' => 'Too young'])->assertCreated();
+        $week = $this->postJson('/api/weeks/today/fill', ['rest' => false, ...freshKey()])->json();
+        expect(array_unique(array_column($week['servings'], 'name')))
+            ->toBe(['Carrots'])
+            ->and(collect($week['jars'])->firstWhere('name', 'Too young')['readyOn'])
+            ->toBeGreaterThan('2026-11-29');
+        $this->postJson("/api/batches/{$this->carrots}/check", [
+            'found' => ['fuzz_coloured'],
+            'requestKey' => (string) Str::ulid(),
+        ]);
+        $closed = $this->getJson('/api/weeks/today')->json();
+        $carrots = collect($closed['jars'])->firstWhere('id', $this->carrots);
+        expect($carrots['closed'])
+            ->not->toBeNull()
+            ->and(collect($closed['conflicts'])->where('code', 'closed')->count())
+            ->toBe(count($closed['servings']));
+        $again = $this->postJson('/api/weeks/today/fill', ['rest' => false, ...freshKey()])->json('servings');
+        expect(collect($again)->where('batchId', $this->carrots)->all())->toBe([]);
+    },
+);
+
+it('has the sodium of each day, as the jar gets older', function (): void {
+    $young = $this->startJar(['name' => 'Young', 'shape' => 'whole', 'waterAmount' => '900 g'])->json('id');
+    $days = collect($this->getJson('/api/weeks/today')->json('jars'))->firstWhere('id', $young)[
+        'portions'
+    ][0]['days'];
+    $milligrams = array_column($days, 'milligrams');
+    // Salt goes into whole carrots for days: each day's portion holds more than the one before.
+    for ($day = 3; $day < 7; $day++) {
+        expect($milligrams[$day])->toBeGreaterThan($milligrams[$day - 1]);
+    }
+    // An old jar has come to rest.
+    $old = collect($this->getJson('/api/weeks/today')->json('jars'))->firstWhere('id', $this->carrots)[
+        'portions'
+    ][0]['days'];
+    expect($old[6]['milligrams'])->toEqualWithDelta($old[2]['milligrams'], 0.5);
+});
