@@ -1,11 +1,16 @@
 import { Button } from 'antd';
 import dayjs from 'dayjs';
 import { Link, useParams } from 'react-router';
+import type { Sodium } from '../../api/client';
 import { useIntake } from '../../api/intake';
 import { mg, percent, sodium, sodiumBand } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { IntakeDays, parts } from '../../drawings/IntakeDays';
 import './IntakeView.css';
+
+/** With its band, where that is wider than a label's rounding. */
+const withBand = (mean: Sodium): string =>
+  sodiumBand(mean) === '' ? sodium(mean) : `${sodium(mean)} (${sodiumBand(mean)})`;
 
 /** One page for the eater’s clinician: four weeks, what they came from, and how it was reckoned. */
 export function IntakeReport() {
@@ -59,16 +64,12 @@ export function IntakeReport() {
           ))}
           <tr>
             <th scope="row">All, {days} days</th>
-            <td>
-              {sodium(intake.mean28)} ({sodiumBand(intake.mean28) || 'no band'})
-            </td>
+            <td>{withBand(intake.mean28)}</td>
             <td>{percent((intake.mean28.typical / intake.person.targetMg) * 100)} of the target</td>
           </tr>
           <tr>
             <th scope="row">The last 7 days</th>
-            <td>
-              {sodium(intake.mean7)} ({sodiumBand(intake.mean7) || 'no band'})
-            </td>
+            <td>{withBand(intake.mean7)}</td>
             <td>{percent((intake.mean7.typical / intake.person.targetMg) * 100)} of the target</td>
           </tr>
         </tbody>
