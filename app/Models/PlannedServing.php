@@ -53,9 +53,10 @@ final class PlannedServing extends Model
      */
     public static function open(string $from, string $to): Collection
     {
-        $eaten = Serving::query()->whereNotNull('planned_serving_id')->whereNull('undone_at')->pluck('planned_serving_id')->flip();
+        $standing = self::standing($from, $to);
+        $eaten = Serving::query()->whereIn('planned_serving_id', $standing->pluck('id')->all())->whereNull('undone_at')->pluck('planned_serving_id')->flip();
 
-        return self::standing($from, $to)->reject(static fn (self $one): bool => $eaten->has($one->id))->values();
+        return $standing->reject(static fn (self $one): bool => $eaten->has($one->id))->values();
     }
 
     /** @return BelongsTo<Batch, $this> */

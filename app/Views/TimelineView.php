@@ -18,6 +18,8 @@ final class TimelineView
     /** @return array<string, mixed> */
     public static function of(ShelfAhead $ahead, ?ShelfAhead $asItIs = null): array
     {
+        $names = Jar::query()->pluck('name', 'id');
+
         return [
             'today' => $ahead->household->today(),
             'days' => ShelfAhead::DAYS,
@@ -27,7 +29,7 @@ final class TimelineView
             'jars' => Jar::query()->get()->sortBy('position')->map(static fn (Jar $jar): array => ['id' => $jar->id, 'name' => $jar->name, 'howMany' => $jar->how_many])->values()->all(),
             'lanes' => self::lanes($ahead),
             'kinds' => array_map(static fn (Kind $kind): array => self::kind($ahead, $kind), $ahead->kinds()),
-            'suggestions' => array_map(static fn (Lot $lot): array => self::suggestion($ahead, $lot), self::inTime($ahead->outlook->added)),
+            'suggestions' => array_map(static fn (Lot $lot): array => self::suggestion($ahead, $lot, (string) ($names[$lot->size] ?? '')), self::inTime($ahead->outlook->added)),
             'planned' => $ahead->planned->map(static fn (PlannedBatch $one): array => [
                 'id' => $one->id, 'formulaId' => $one->formula_id, 'name' => $one->formula->name, 'jarId' => $one->jar_id, 'jarName' => $one->jar->name, 'startOn' => $one->start_on,
             ])->values()->all(),
@@ -115,14 +117,13 @@ final class TimelineView
     }
 
     /** @return array<string, mixed> */
-    private static function suggestion(ShelfAhead $ahead, Lot $lot): array
+    private static function suggestion(ShelfAhead $ahead, Lot $lot, string $jarName): array
     {
         $line = $ahead->lines[$lot->kind];
-        $jar = Jar::query()->find($lot->size);
 
         return [
             'lotId' => $lot->id, 'lineId' => $line->id, 'formulaId' => $line->formula_id, 'name' => $line->name, 'colour' => self::colour($ahead, $lot->kind),
-            'jarId' => $lot->size, 'jarName' => $jar->name ?? '', 'share' => $lot->share, 'grams' => $lot->grams,
+            'jarId' => $lot->size, 'jarName' => $jarName, 'share' => $lot->share, 'grams' => $lot->grams,
             'startOn' => $ahead->date($lot->start), 'readyOn' => $ahead->date($lot->ready),
         ];
     }

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Week;
 
 use App\Actions\StartFromFormula;
+use App\Models\Jar;
 use App\Models\PlannedBatch;
 use Carbon\CarbonImmutable;
 use Symfony\Component\Serializer\Encoder\CsvEncoder;
 use Tempesal\Core\Formula\Formula;
 use Tempesal\Core\Formula\FormulaAnswer;
-use Tempesal\Core\Supply\Lot;
 
 /**
  * What must be bought for the batches that are to be started within some days, planned and suggested ones.
@@ -30,6 +30,7 @@ final readonly class Shopping
     public static function of(ShelfAhead $ahead, int $days): self
     {
         $last = $ahead->date($days - 1);
+        $jars = Jar::query()->pluck('name', 'id');
         $batches = $amounts = [];
         $take = static function (Formula $scaled, string $name, string $jar, string $startOn, bool $isPlanned) use (&$batches, &$amounts): void {
             $batches[] = ['name' => $name, 'jarName' => $jar, 'startOn' => $startOn, 'isPlanned' => $isPlanned];
@@ -48,7 +49,7 @@ final readonly class Shopping
         foreach ($ahead->outlook->added as $lot) {
             if ($lot->start < $days) {
                 $answer = $ahead->answers[$lot->kind];
-                $take($answer->formula->scaled($lot->grams / $answer->makesG()), $answer->formula->name, self::jarName($lot), $ahead->date($lot->start), false);
+                $take($answer->formula->scaled($lot->grams / $answer->makesG()), $answer->formula->name, (string) ($jars[$lot->size] ?? ''), $ahead->date($lot->start), false);
             }
         }
         $lines = [];
@@ -91,10 +92,5 @@ final readonly class Shopping
     private static function scaled(Formula $formula, PlannedBatch $one): Formula
     {
         return $formula->scaled(FormulaAnswer::of($formula)->factorForJar($one->jar->geometry()) * $one->share);
-    }
-
-    private static function jarName(Lot $lot): string
-    {
-        return \App\Models\Jar::query()->find($lot->size)->name ?? '';
     }
 }
