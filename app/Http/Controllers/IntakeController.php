@@ -146,11 +146,11 @@ final readonly class IntakeController
     private function span(Request $request): array
     {
         $asked = $request->validate(
-            ['from' => ['nullable', 'string', 'date_format:Y-m-d'], 'to' => ['nullable', 'string', 'date_format:Y-m-d']],
-            ['from.*' => 'A day is written like 2026-11-24.', 'to.*' => 'A day is written like 2026-11-24.'],
+            ['from' => ['nullable', 'string', 'date_format:Y-m-d'], 'to' => ['nullable', 'string', 'date_format:Y-m-d'], 'days' => ['nullable', 'integer', 'min:1', 'max:'.self::MOST_DAYS]],
+            ['from.*' => 'A day is written like 2026-11-24.', 'to.*' => 'A day is written like 2026-11-24.', 'days.*' => 'Between 1 and '.self::MOST_DAYS.' days.'],
         );
         $to = $asked['to'] ?? $this->current->get()->today();
-        $from = $asked['from'] ?? self::daysBefore($to, self::USUAL_DAYS - 1);
+        $from = $asked['from'] ?? self::daysBefore($to, (int) ($asked['days'] ?? self::USUAL_DAYS) - 1);
         if ($from > $to || Household::daysBetween($from, $to) >= self::MOST_DAYS) {
             throw ValidationException::withMessages(['from' => 'The first day comes before the last, at most a year earlier.']);
         }

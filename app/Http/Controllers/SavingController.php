@@ -8,6 +8,7 @@ use App\Actions\StartFromFormula;
 use App\Care\Tended;
 use App\Household\CurrentHousehold;
 use App\Intake\Intakes;
+use App\Intake\OtherJars;
 use App\Models\Batch;
 use App\Models\Formula;
 use App\Models\Person;
@@ -59,7 +60,7 @@ final readonly class SavingController
         $day = Intakes::of($person, $today, $today)->days[0];
         $margin = $day->targetMg - $day->totalMg();
 
-        return $this->answer($now, $grams, isset($asked['mg']) ? (float) $asked['mg'] : ($margin > 0.0 && $now > $margin ? $margin : null), fn (?float $wanted): array => Savings::of($state, $serving, $wanted, $this->others($row, $person, $now)));
+        return $this->answer($now, $grams, isset($asked['mg']) ? (float) $asked['mg'] : ($margin > 0.0 && $now > $margin ? $margin : null), fn (?float $wanted): array => Savings::of($state, $serving, $wanted, OtherJars::of($row, $person, $now, $this->current->get())));
     }
 
     /** Of a formula's serving, wanted to be low in sodium unless "mg" says otherwise. */
@@ -85,31 +86,5 @@ final readonly class SavingController
             'grams' => $grams, 'sodium' => Shown::sodium(Band::exact($now)), 'wantedMg' => $wanted,
             'savings' => $wanted !== null && $now <= $wanted ? [] : array_map(static fn (Saving $one): array => $one->toArray(), $savings($wanted)),
         ]);
-    }
-
-    /**
-     * Portions for someone from other jars that are ready, live where this one is, and hold less.
-     *
-     * @return list<array{kind: string, text: string, cost: string, milligrams: float}>
-     */
-    private function others(Batch $batch, Person $person, float $now): array
-    {
-        $others = [];
-        foreach (Batch::onShelf()->get()->where('id', '!=', $batch->id) as $other) {
-            $tended = Tended::of($other, $other->ledger(), $this->current->get());
-            $phase = Tended::servedPhase($other, $tended->state);
-            $grams = $other->usualPortion($person, $phase);
-            $clash = array_intersect(array_map(static fn ($one): string => $one->value, $tended->state->allergens()), $person->allergens);
-            if (($tended->readyIn() ?? 1) > 0 || $tended->isSpokenAgainst() || $clash !== [] || $tended->gramsLeft() < $grams || ! $other->method->isFerment()) {
-                continue;
-            }
-            $milligrams = Way::Drained->plate($phase, Grams::of($grams))->sodiumMg($tended->state, Point::typical());
-            if ($milligrams < $now) {
-                $others[] = ['kind' => 'other_jar', 'text' => "{$other->name} instead", 'cost' => 'another taste', 'milligrams' => $milligrams];
-            }
-        }
-        usort($others, static fn (array $one, array $other): int => $one['milligrams'] <=> $other['milligrams']);
-
-        return array_slice($others, 0, 3);
     }
 }

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Household\CurrentHousehold;
-use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Enum;
@@ -52,23 +50,5 @@ final class ServeRequest extends FormRequest
     public function grams(): Grams
     {
         return self::portion($this->string('amount')->value(), $this->string('personId')->value(), 'amount');
-    }
-
-    public function phase(): ?Phase
-    {
-        return $this->enum('phase', Phase::class);
-    }
-
-    public function way(): Way
-    {
-        return $this->enum('way', Way::class) ?? Way::Drained;
-    }
-
-    /** The day the cook means: the one named, or today in the household's own calendar. */
-    public function eatenOn(): string
-    {
-        $named = $this->string('eatenOn')->value();
-
-        return $named === '' ? app(CurrentHousehold::class)->get()->today() : CarbonImmutable::parse($named)->toDateString();
     }
 }

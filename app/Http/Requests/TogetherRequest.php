@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Household\CurrentHousehold;
-use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
@@ -73,22 +71,5 @@ final class TogetherRequest extends FormRequest
     public function dish(): ?Grams
     {
         return $this->filled('dishAmount') ? self::portion($this->string('dishAmount')->value(), $this->string('portions.0.personId')->value(), 'dishAmount') : null;
-    }
-
-    public function phase(): ?Phase
-    {
-        return $this->enum('phase', Phase::class);
-    }
-
-    public function way(): Way
-    {
-        return $this->enum('way', Way::class) ?? Way::Drained;
-    }
-
-    public function eatenOn(): string
-    {
-        $named = $this->string('eatenOn')->value();
-
-        return $named === '' ? app(CurrentHousehold::class)->get()->today() : CarbonImmutable::parse($named)->toDateString();
     }
 }

@@ -5108,6 +5108,8 @@ export interface operations {
                 beside?: string;
                 from?: string;
                 to?: string;
+                /** @description Up to the last one, where no first is named. */
+                days?: number;
             };
             header?: never;
             path?: never;

@@ -13,8 +13,7 @@ import { useChange } from './queries';
 /** Whose days, which, and what stands beside them. */
 export interface IntakeAsked {
   personId: string;
-  from?: string;
-  to?: string;
+  days?: number;
   beside?: string;
 }
 

@@ -27,13 +27,8 @@ export function IntakeView() {
   const [brings, setBrings] = useState(false);
   const people = kitchen.data?.people ?? [];
   const who = personId ?? people[0]?.id ?? null;
-  const from = dayjs()
-    .subtract(days - 1, 'day')
-    .format('YYYY-MM-DD');
   const query = useIntake(
-    who === null
-      ? null
-      : { personId: who, ...(days === 28 ? {} : { from }), ...(beside === null ? {} : { beside }) },
+    who === null ? null : { personId: who, days, ...(beside === null ? {} : { beside }) },
   );
   if (!query.data) {
     return <PageState query={query} />;

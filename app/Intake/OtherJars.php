@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use App\Care\Tended;
+use App\Models\Batch;
+use App\Models\Household;
+use App\Models\Person;
+use Tempesal\Core\Estimate\Point;
+use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Measure\Grams;
+
+/**
+ * What could be served instead of a jar's portion.
+ */
+final class OtherJars
+{
+    /**
+     * Portions for someone from other jars that are ready, live where this one is, and hold less.
+     *
+     * @return list<array{kind: string, text: string, cost: string, milligrams: float}>
+     */
+    public static function of(Batch $batch, Person $person, float $now, Household $household): array
+    {
+        $others = [];
+        foreach (Batch::onShelf()->get()->where('id', '!=', $batch->id) as $other) {
+            $tended = Tended::of($other, $other->ledger(), $household);
+            $phase = Tended::servedPhase($other, $tended->state);
+            $grams = $other->usualPortion($person, $phase);
+            $clash = array_intersect(array_map(static fn ($one): string => $one->value, $tended->state->allergens()), $person->allergens);
+            if (($tended->readyIn() ?? 1) > 0 || $tended->isSpokenAgainst() || $clash !== [] || $tended->gramsLeft() < $grams || ! $other->method->isFerment()) {
+                continue;
+            }
+            $milligrams = Way::Drained->plate($phase, Grams::of($grams))->sodiumMg($tended->state, Point::typical());
+            if ($milligrams < $now) {
+                $others[] = ['kind' => 'other_jar', 'text' => "{$other->name} instead", 'cost' => 'another taste', 'milligrams' => $milligrams];
+            }
+        }
+        usort($others, static fn (array $one, array $other): int => $one['milligrams'] <=> $other['milligrams']);
+
+        return array_slice($others, 0, 3);
+    }
+}
