@@ -14,6 +14,7 @@ use App\Http\Controllers\KitchenController;
 use App\Http\Controllers\LabelController;
 use App\Http\Controllers\LedgerController;
 use App\Http\Controllers\LogController;
+use App\Http\Controllers\OtherFoodController;
 use App\Http\Controllers\PantryController;
 use App\Http\Controllers\RoomController;
 use App\Http\Controllers\SavingController;
@@ -120,11 +121,14 @@ Route::prefix('api')->group(function (): void {
         Route::get('intake/export', [IntakeController::class, 'export']);
         Route::post('intake/preview', [IntakeController::class, 'preview']);
         Route::post('intake/import', [IntakeController::class, 'bring']);
-        Route::get('other-foods', [IntakeController::class, 'known']);
-        Route::post('other-foods', [IntakeController::class, 'write']);
-        Route::delete('other-foods/{otherFood}', [IntakeController::class, 'takeBack']);
+        Route::get('other-foods', [OtherFoodController::class, 'known']);
+        Route::post('other-foods', [OtherFoodController::class, 'store']);
+        Route::put('other-foods/{otherFood}', [OtherFoodController::class, 'change']);
+        Route::delete('other-foods/{otherFood}', [OtherFoodController::class, 'destroy']);
         Route::post('servings', [ServingController::class, 'store']);
         Route::post('servings/together', [ServingController::class, 'together']);
+        Route::put('servings/{serving}', [ServingController::class, 'change']);
+        Route::put('servings/{serving}/dish', [ServingController::class, 'changeDish']);
         Route::delete('servings/{serving}', [ServingController::class, 'destroy']);
     });
 

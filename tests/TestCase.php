@@ -5,14 +5,18 @@ declare(strict_types=1);
 namespace Tests;
 
 use App\Actions\OpenKitchen;
+use App\Actions\SavePerson;
 use App\Household\CurrentHousehold;
 use App\Models\Ingredient;
 use App\Models\Jar;
+use App\Models\Person;
 use App\Models\Salt;
 use App\Models\User;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
+use Tempesal\Core\Intake\Meal;
+use Tempesal\Core\Intake\RestOfWeek;
 use Tempesal\Core\Measure\SpoonSystem;
 use Tests\Support\Contract;
 
@@ -27,6 +31,41 @@ abstract class TestCase extends LaravelTestCase
         return app(
             OpenKitchen::class,
         )('Test kitchen', $email, 'a long enough password', $timeZone, SpoonSystem::Us, [['name' => 'Ada', 'targetSodiumMg' => 2000, 'targetSource' => 'test', 'usualServingG' => 40.0, 'restOfDietMg' => 1200], ['name' => 'Bo', 'targetSodiumMg' => 1500, 'targetSource' => 'test', 'usualServingG' => 25.0, 'restOfDietMg' => [1 => 900, 2 => 900, 3 => 900, 4 => 900, 5 => 900, 6 => 1100, 7 => 1100]]], [0 => 2, 1 => 4, 2 => 2]);
+    }
+
+    /** Someone else at the table of the current kitchen, of whose other food nothing is known. */
+    public function seat(string $name, int $targetMg, float $usualServingG): Person
+    {
+        return app(SavePerson::class)(
+            null,
+            ['name' => $name, 'usual_serving_g' => $usualServingG],
+            [
+                'target_sodium_mg' => $targetMg,
+                'target_source' => 'test',
+                'rest' => RestOfWeek::of([])->toArray(),
+            ],
+            null,
+        );
+    }
+
+    /** Another target for someone, for all days. */
+    public function aim(string $name, int $targetMg): void
+    {
+        Person::query()
+            ->where('name', $name)
+            ->sole()
+            ->yardstick()
+            ->update(['target_sodium_mg' => $targetMg]);
+    }
+
+    /**
+     * The same at each meal of every day, as the screen sends it.
+     *
+     * @return array<int, array<string, int>>
+     */
+    public static function restOfDiet(int $milligrams): array
+    {
+        return array_fill(1, 7, array_fill_keys(array_column(Meal::cases(), 'value'), $milligrams));
     }
 
     protected function asCook(User $cook): static

@@ -6,10 +6,9 @@ namespace App\Actions;
 
 use App\Household\CurrentHousehold;
 use App\Models\Household;
-use App\Models\Person;
-use App\Models\RestOfDiet;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use Tempesal\Core\Intake\RestOfWeek;
 use Tempesal\Core\Measure\SpoonSystem;
 
 /**
@@ -19,7 +18,7 @@ use Tempesal\Core\Measure\SpoonSystem;
  */
 final readonly class OpenKitchen
 {
-    public function __construct(private CurrentHousehold $current, private StockPantry $stock, private StockFormulas $formulas)
+    public function __construct(private CurrentHousehold $current, private StockPantry $stock, private StockFormulas $formulas, private SavePerson $save)
     {
     }
 
@@ -35,7 +34,7 @@ final readonly class OpenKitchen
                 ($this->stock)($jarCounts);
                 ($this->formulas)();
                 foreach ($eaters as $position => $eater) {
-                    self::seat($position, $eater);
+                    $this->seat($position, $eater);
                 }
             });
 
@@ -44,22 +43,13 @@ final readonly class OpenKitchen
     }
 
     /** @param  Eater  $eater */
-    private static function seat(int $position, array $eater): void
+    private function seat(int $position, array $eater): void
     {
-        $person = Person::create([
-            'name' => $eater['name'],
-            'position' => $position,
+        $rest = $eater['restOfDietMg'];
+        ($this->save)(null, ['name' => $eater['name'], 'position' => $position, 'usual_serving_g' => $eater['usualServingG']], [
             'target_sodium_mg' => $eater['targetSodiumMg'],
             'target_source' => $eater['targetSource'],
-            'usual_serving_g' => $eater['usualServingG'],
-        ]);
-        foreach (range(1, 7) as $weekday) {
-            $rest = $eater['restOfDietMg'];
-            RestOfDiet::create([
-                'person_id' => $person->id,
-                'weekday' => $weekday,
-                'sodium_mg' => is_array($rest) ? $rest[$weekday] ?? 0 : $rest,
-            ]);
-        }
+            'rest' => RestOfWeek::sharedOut(is_array($rest) ? $rest : array_fill(1, 7, $rest))->toArray(),
+        ], null);
     }
 }

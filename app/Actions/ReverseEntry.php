@@ -29,7 +29,7 @@ final readonly class ReverseEntry
     {
         return DB::transaction(function () use ($batchId, $entryId): Batch {
             $mistake = BatchEntry::query()->where('batch_id', $batchId)->findOrFail($entryId);
-            $serving = Serving::query()->where('batch_entry_id', $mistake->id)->first();
+            $serving = Serving::query()->where('batch_entry_id', $mistake->id)->first() ?? self::shareOf($mistake);
             if ($serving !== null) {
                 ($this->undo)($serving->id);
 
@@ -60,6 +60,12 @@ final readonly class ReverseEntry
 
             return $locked[$batchId];
         });
+    }
+
+    /** A share of the dish whose rest the line gave away. */
+    private static function shareOf(BatchEntry $line): ?Serving
+    {
+        return $line->kind !== Give::kind() || $line->request_key === null ? null : Serving::query()->where('dish', $line->request_key)->first();
     }
 
     /** The line that another jar wrote at the same time: the lender's for a starter, the borrower's for what was given. */

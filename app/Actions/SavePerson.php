@@ -5,32 +5,53 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Person;
-use App\Models\RestOfDiet;
+use App\Models\Yardstick;
 use Illuminate\Support\Facades\DB;
 
 /**
  * Seats someone at the table, or changes what is known of them.
+ *
+ * @phpstan-type Figures array{target_sodium_mg: int, target_source: string, rest: array<int, array<string, int>>}
  */
 final readonly class SavePerson
 {
     /**
      * @param  array<string, mixed>  $columns
-     * @param  array<int, int>  $restOfDiet  milligrams of sodium by ISO weekday
+     * @param  Figures  $figures  what their days are held against
+     * @param  string|null  $since  the first day on which the figures hold, days before keep theirs; null: they hold for all days
      */
-    public function __invoke(?string $id, array $columns, array $restOfDiet): Person
+    public function __invoke(?string $id, array $columns, array $figures, ?string $since): Person
     {
-        return DB::transaction(static function () use ($id, $columns, $restOfDiet): Person {
+        return DB::transaction(static function () use ($id, $columns, $figures, $since): Person {
             if ($id === null) {
-                $person = Person::create([...$columns, 'position' => 1 + (int) Person::query()->withoutGlobalScope('present')->get()->max('position')]);
+                $person = Person::create(['position' => 1 + (int) (Person::query()->withoutGlobalScope('present')->get()->max('position') ?? -1), ...$columns]);
+                $since = null;
             } else {
                 $person = Person::query()->lockForUpdate()->findOrFail($id);
                 $person->update($columns);
             }
-            foreach ($restOfDiet as $weekday => $sodium) {
-                RestOfDiet::query()->updateOrCreate(['person_id' => $person->id, 'weekday' => $weekday], ['sodium_mg' => $sodium]);
-            }
+            self::hold($person, $figures, $since);
 
-            return $person;
+            return $person->load('yardsticks');
         });
+    }
+
+    /** @param  Figures  $figures */
+    private static function hold(Person $person, array $figures, ?string $since): void
+    {
+        $there = $person->yardsticks->last();
+        if ($there !== null && $since !== null && self::isSame($there, $figures)) {
+            return;
+        }
+        if ($there !== null && $since === null) {
+            Yardstick::query()->whereIn('id', $person->yardsticks->pluck('id'))->delete();
+        }
+        Yardstick::query()->updateOrCreate(['person_id' => $person->id, 'since' => $since ?? Yardstick::ALWAYS], $figures);
+    }
+
+    /** @param  Figures  $figures */
+    private static function isSame(Yardstick $there, array $figures): bool
+    {
+        return $there->target_sodium_mg === $figures['target_sodium_mg'] && $there->target_source === $figures['target_source'] && $there->rest == $figures['rest'];
     }
 }

@@ -30,10 +30,11 @@ final readonly class ServePortion
      * @param  string  $eatenOn  YYYY-MM-DD, the day the cook means
      * @param  string|null  $plannedId  the planned serving that is eaten with it
      * @param  string  $requestKey  the same key never serves twice
+     * @param  array{name: string, grams: Grams}|null  $dish  of which it is a share
      */
-    public function __invoke(string $batchId, string $personId, Grams $grams, ?Phase $phase, string $eatenOn, string $requestKey, ?CarbonImmutable $at = null, Way $way = Way::Drained, ?string $plannedId = null): Serving
+    public function __invoke(string $batchId, string $personId, Grams $grams, ?Phase $phase, string $eatenOn, string $requestKey, ?CarbonImmutable $at = null, Way $way = Way::Drained, ?string $plannedId = null, ?array $dish = null): Serving
     {
-        return DB::transaction(function () use ($batchId, $personId, $grams, $phase, $eatenOn, $requestKey, $at, $way, $plannedId): Serving {
+        return DB::transaction(function () use ($batchId, $personId, $grams, $phase, $eatenOn, $requestKey, $at, $way, $plannedId, $dish): Serving {
             $batch = $this->ledger->lock($batchId);
             $served = Serving::query()->where('request_key', $requestKey)->first();
             if ($served !== null) {
@@ -62,9 +63,12 @@ final readonly class ServePortion
                 'batch_entry_id' => $line->id,
                 'eaten_on' => $eatenOn,
                 'phase' => $entry->phase,
+                'is_live' => $batch->isLive($state),
                 'grams' => $grams->value,
                 ...Serving::sodiumColumns()->write($sodium->band),
                 'undone_at' => null,
+                'dish' => $dish['name'] ?? null,
+                'dish_g' => isset($dish) ? $dish['grams']->value : null,
                 'planned_serving_id' => $planned?->id,
                 'request_key' => $requestKey,
             ]);

@@ -16,7 +16,8 @@ use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 
 /**
- * Several people eat from one jar at once, all or none. Of a dish each takes a share; what is left of it leaves the jar as well.
+ * Several people eat from one jar at once, all or none. Of a dish each takes a share; what is left of it leaves the jar as well,
+ * by a line that bears the dish's key.
  */
 final readonly class ServeTogether
 {
@@ -32,34 +33,33 @@ final readonly class ServeTogether
      * @param  Grams|null  $dish  what went into a dish; null: there is none
      * @return list<Serving>
      */
-    public function __invoke(string $batchId, array $portions, ?Grams $dish, ?Phase $phase, Way $way, string $eatenOn, string $requestKey): array
+    public function __invoke(string $batchId, array $portions, ?Grams $dish, ?Phase $phase, Way $way, string $eatenOn, string $requestKey, ?CarbonImmutable $at = null): array
     {
-        $servings = [];
-        ($this->oneAtATime)(function () use ($batchId, $portions, $dish, $phase, $way, $eatenOn, $requestKey, &$servings): void {
+        return ($this->oneAtATime)(function () use ($batchId, $portions, $dish, $phase, $way, $eatenOn, $requestKey, $at): array {
+            $servings = [];
             $isNew = Serving::query()->where('request_key', self::keyOf($requestKey, 0))->doesntExist();
             foreach ($portions as $i => $portion) {
                 try {
-                    $servings[] = ($this->serve)($batchId, $portion['personId'], $portion['grams'], $phase, $eatenOn, self::keyOf($requestKey, $i), way: $way);
+                    $servings[] = ($this->serve)($batchId, $portion['personId'], $portion['grams'], $phase, $eatenOn, self::keyOf($requestKey, $i), $at, $way, dish: $dish === null ? null : ['name' => $requestKey, 'grams' => $dish]);
                 } catch (ValidationException $refusal) {
                     throw ValidationException::withMessages([$dish === null ? "portions.{$i}.amount" : 'dishAmount' => array_merge(...array_values($refusal->errors()))]);
                 }
             }
             $left = ($dish->value ?? 0.0) - array_sum(array_map(static fn (array $portion): float => $portion['grams']->value, $portions));
             if ($dish !== null && $isNew && $left > self::ROUNDING) {
-                $this->giveAway($batchId, $phase, Grams::of($left));
+                $this->giveAway($batchId, $phase, Grams::of($left), $at ?? CarbonImmutable::now(), $requestKey);
             }
-        });
 
-        return $servings;
+            return $servings;
+        });
     }
 
-    private function giveAway(string $batchId, ?Phase $phase, Grams $grams): void
+    private function giveAway(string $batchId, ?Phase $phase, Grams $grams, CarbonImmutable $at, string $requestKey): void
     {
         $batch = $this->ledger->lock($batchId);
-        $at = CarbonImmutable::now();
         $state = $batch->ledger($at)->state();
         try {
-            $this->ledger->append($batch, $at, (new Give($phase ?? Tended::servedPhase($batch, $state), $grams, null))->bookedAt($state));
+            $this->ledger->append($batch, $at, (new Give($phase ?? Tended::servedPhase($batch, $state), $grams, null))->bookedAt($state), $requestKey);
             $this->ledger->check($batch);
         } catch (NotEnough $refusal) {
             throw ValidationException::withMessages(['dishAmount' => $refusal->getMessage()]);

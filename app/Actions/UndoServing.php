@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Batch;
+use App\Models\BatchEntry;
 use App\Models\Serving;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Takes a serving back: the ledger gets a reversal, the day no longer counts it. Twice is once.
+ * Takes a serving back: the ledger gets a reversal, the day no longer counts it. A dish is taken back whole, with all its
+ * shares and what nobody ate. Twice is once.
  */
 final readonly class UndoServing
 {
@@ -26,10 +29,27 @@ final readonly class UndoServing
             }
             $now = CarbonImmutable::now();
             $batch = $this->ledger->lock($serving->batch_id);
-            $this->ledger->reverse($batch, $batch->entries->firstOrFail('id', $serving->batch_entry_id), $now);
-            $serving->update(['undone_at' => $now]);
+            foreach ($this->lines($batch, $serving) as $line) {
+                $this->ledger->reverse($batch, $line, $now);
+            }
+            $rows = Serving::query();
+            $serving->dish === null ? $rows->where('id', $serving->id) : $rows->where('dish', $serving->dish);
+            $rows->update(['undone_at' => $now]);
 
-            return $serving;
+            return $serving->refresh();
         });
+    }
+
+    /** @return list<BatchEntry> what it wrote */
+    private function lines(Batch $batch, Serving $serving): array
+    {
+        if ($serving->dish === null) {
+            return [$batch->entries->firstOrFail('id', $serving->batch_entry_id)];
+        }
+        $rows = Serving::query();
+        $rows->where('dish', $serving->dish);
+        $shares = $rows->pluck('batch_entry_id');
+
+        return array_values($batch->entries->filter(static fn (BatchEntry $line): bool => $shares->contains($line->id) || $line->request_key === $serving->dish)->all());
     }
 }

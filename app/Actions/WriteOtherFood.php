@@ -8,6 +8,7 @@ use App\Household\OneAtATime;
 use App\Models\OtherFood;
 use App\Models\Person;
 use Carbon\CarbonImmutable;
+use Illuminate\Validation\ValidationException;
 
 /**
  * Writes down what was eaten besides the jars, and takes it back. Twice with one key is once.
@@ -18,7 +19,7 @@ final readonly class WriteOtherFood
     {
     }
 
-    /** @param  array{person_id: string, eaten_on: string, name: string, sodium_mg: float, instead_mg: float, how: array<string, mixed>}  $columns */
+    /** @param  array{person_id: string, eaten_on: string, name: string, sodium_mg: float, instead_of: list<string>, how: array<string, mixed>}  $columns */
     public function __invoke(array $columns, string $requestKey): OtherFood
     {
         return $this->all([$columns], [$requestKey])[0];
@@ -27,21 +28,35 @@ final readonly class WriteOtherFood
     /**
      * All or none.
      *
-     * @param  list<array{person_id: string, eaten_on: string, name: string, sodium_mg: float, instead_mg: float, how: array<string, mixed>}>  $rows
+     * @param  list<array{person_id: string, eaten_on: string, name: string, sodium_mg: float, instead_of: list<string>, how: array<string, mixed>}>  $rows
      * @param  list<string>  $keys  of each
      * @return list<OtherFood>
      */
     public function all(array $rows, array $keys): array
     {
-        $written = [];
-        ($this->oneAtATime)(static function () use ($rows, $keys, &$written): void {
-            foreach ($rows as $i => $row) {
-                Person::query()->findOrFail($row['person_id']);
-                $written[] = OtherFood::query()->where('request_key', $keys[$i])->first() ?? OtherFood::create([...$row, 'request_key' => $keys[$i]]);
-            }
-        });
+        return ($this->oneAtATime)(static fn (): array => array_map(static function (array $row, string $key): OtherFood {
+            Person::query()->findOrFail($row['person_id']);
 
-        return $written;
+            return OtherFood::query()->where('request_key', $key)->first() ?? OtherFood::create([...$row, 'request_key' => $key]);
+        }, $rows, $keys));
+    }
+
+    /**
+     * Puts right what was written down wrongly: the wrong row is taken back, a new one stands for it.
+     *
+     * @param  array{person_id: string, eaten_on: string, name: string, sodium_mg: float, instead_of: list<string>, how: array<string, mixed>}  $columns
+     */
+    public function change(string $id, array $columns, string $requestKey): OtherFood
+    {
+        return ($this->oneAtATime)(function () use ($id, $columns, $requestKey): OtherFood {
+            $known = OtherFood::query()->where('request_key', $requestKey)->first();
+            if ($known === null && OtherFood::query()->findOrFail($id)->undone_at !== null) {
+                throw ValidationException::withMessages(['otherFood' => 'That was taken back already.']);
+            }
+            $this->takeBack($id);
+
+            return ($this)($columns, $requestKey);
+        });
     }
 
     public function takeBack(string $id): OtherFood

@@ -178,7 +178,7 @@ final readonly class Tended
     /** The acid it is likely to have; a reading is where it goes on from. */
     public function expectedPh(): ?float
     {
-        if (! $this->batch->method->isFerment() || ! $this->state->live) {
+        if (! $this->batch->isLive($this->state)) {
             return null;
         }
         $strength = Strength::of($this->state)->share(Basis::BrineStrength) ?? 0.0;

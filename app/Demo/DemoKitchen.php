@@ -13,7 +13,9 @@ use App\Actions\KeepRotation;
 use App\Actions\OpenKitchen;
 use App\Actions\PlanBatch;
 use App\Actions\SaveFood;
+use App\Actions\SavePerson;
 use App\Actions\ServePortion;
+use App\Actions\ServeTogether;
 use App\Actions\StandJar;
 use App\Actions\StartBatch;
 use App\Actions\StartFromFormula;
@@ -69,6 +71,8 @@ final class DemoKitchen
         private readonly ChangeWeek $changeWeek,
         private readonly PlanBatch $planBatch,
         private readonly WriteOtherFood $writeOther,
+        private readonly SavePerson $savePerson,
+        private readonly ServeTogether $together,
         private readonly CurrentHousehold $current,
     ) {
     }
@@ -145,6 +149,7 @@ final class DemoKitchen
         ]);
         $this->kimchi();
         $this->particulars();
+        $this->yardsticks($household);
         $this->tended([
             [$kraut, Task::Press, 1, 3], [$kraut, Task::Airlock, 14, 14], [$red, Task::Press, 1, 3], [$red, Task::Burp, 1, 7],
             [$carrots, Task::Burp, 1, 3], [$mash, Task::Stir, 1, 7], [$mash, Task::Burp, 1, 7],
@@ -169,6 +174,11 @@ final class DemoKitchen
                 $lent ??= $this->beetroot($kraut);
             }
             $this->eats($batch, $people[$name] ?? throw new \LogicException($name), $grams, $daysAgo);
+        }
+        // Chilli mash went into last night's soup: two shares of it, and a bowl for a guest.
+        $portions = array_values($people->whereIn('name', ['Marit', 'Jory'])->map(static fn (Person $person): array => ['personId' => $person->id, 'grams' => Grams::of(6.0)])->all());
+        if ($portions !== []) {
+            ($this->together)($mash->id, $portions, Grams::of(20.0), null, Way::Drained, CarbonImmutable::parse($household->today())->subDay()->toDateString(), (string) Str::ulid(), CarbonImmutable::now()->subDay());
         }
         $this->besidesTheJars($people);
         $this->comesRound($household, ['dry_salting' => [$kraut, $red], 'carrots' => [$carrots], 'spears' => [$spears]]);
@@ -230,11 +240,11 @@ final class DemoKitchen
      */
     private function besidesTheJars(Collection $people): void
     {
-        foreach ([['Jory', 6, 'Tinned tomato soup', 920.0, 1 / 3], ['Jory', 2, 'Rye bread with cheese', 640.0, 1 / 3], ['Marit', 9, 'Smoked trout', 480.0, 0.0], ['Marit', 1, 'Rye bread with cheese', 410.0, 1 / 3], ['Nell', 1, 'Seeded crackers', 105.0, 0.0]] as [$name, $daysAgo, $what, $sodium, $share]) {
+        foreach ([['Jory', 6, 'Tinned tomato soup', 920.0, ['noon']], ['Jory', 2, 'Rye bread with cheese', 640.0, ['evening']], ['Marit', 9, 'Smoked trout', 480.0, []], ['Marit', 1, 'Rye bread with cheese', 410.0, ['evening']], ['Nell', 1, 'Seeded crackers', 105.0, []]] as [$name, $daysAgo, $what, $sodium, $meals]) {
             $person = $people[$name] ?? throw new \LogicException($name);
             $date = CarbonImmutable::parse($this->current->get()->today())->subDays($daysAgo)->toDateString();
             ($this->writeOther)([
-                'person_id' => $person->id, 'eaten_on' => $date, 'name' => $what, 'sodium_mg' => $sodium, 'instead_mg' => $share * $person->restOn($date),
+                'person_id' => $person->id, 'eaten_on' => $date, 'name' => $what, 'sodium_mg' => $sodium, 'instead_of' => $meals,
                 'how' => ['by' => 'mg', 'milligrams' => $sodium],
             ], (string) Str::ulid());
         }
@@ -307,6 +317,22 @@ final class DemoKitchen
         );
         $batch->update(['created_at' => $batch->started_at]);
         ($this->stand)($batch->id, Place::Fridge, (string) Str::ulid(), CarbonImmutable::now()->subDays(4));
+    }
+
+    /** Marit's clinician has asked for less since a while; Jory has a small lunch on weekdays. */
+    private function yardsticks(Household $household): void
+    {
+        $today = CarbonImmutable::parse($household->today());
+        $figures = static fn (Person $person): array => ['target_sodium_mg' => $person->yardstick()->target_sodium_mg, 'target_source' => $person->yardstick()->target_source, 'rest' => $person->yardstick()->rest];
+        $marit = Person::query()->where('name', 'Marit')->firstOrFail();
+        ($this->savePerson)($marit->id, [], [...$figures($marit), 'target_sodium_mg' => 1800, 'target_source' => 'Agreed with her clinician in spring'], null);
+        ($this->savePerson)($marit->id, [], $figures($marit), $today->subDays(17)->toDateString());
+        $jory = Person::query()->where('name', 'Jory')->firstOrFail();
+        $rest = $jory->yardstick()->rest;
+        foreach (range(1, 5) as $weekday) {
+            $rest[$weekday] = ['morning' => 380, 'noon' => 260, 'evening' => 750];
+        }
+        ($this->savePerson)($jory->id, [], [...$figures($jory), 'rest' => $rest], null);
     }
 
     /** What makes this household itself: allergies and dislikes, a weighed spoon, a food from its label. */

@@ -14,6 +14,9 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class OneAtATime
 {
+    /** How often it is begun anew when two of them waited for each other. */
+    private const ATTEMPTS = 3;
+
     public function __construct(private CurrentHousehold $current)
     {
     }
@@ -21,7 +24,7 @@ final readonly class OneAtATime
     /**
      * @template T
      *
-     * @param  Closure(): T  $work
+     * @param  Closure(): T  $work  run anew from its start after a deadlock
      * @return T
      */
     public function __invoke(Closure $work): mixed
@@ -30,6 +33,6 @@ final readonly class OneAtATime
             Household::query()->lockForUpdate()->findOrFail($this->current->id());
 
             return $work();
-        });
+        }, self::ATTEMPTS);
     }
 }

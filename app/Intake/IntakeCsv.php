@@ -8,10 +8,12 @@ use App\Models\OtherFood;
 use App\Models\Person;
 use App\Models\Serving;
 use Illuminate\Database\Eloquent\Collection;
+use RuntimeException;
 use Symfony\Component\Serializer\Encoder\CsvEncoder;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Intake\LabelSodium;
+use Tempesal\Core\Intake\Meal;
 
 /**
  * Intake as comma-separated rows, out and in. Cells that a spreadsheet would take for a formula are made plain text, and read back
@@ -19,7 +21,7 @@ use Tempesal\Core\Intake\LabelSodium;
  */
 final class IntakeCsv
 {
-    private const COLUMNS = ['date', 'person', 'what', 'name', 'grams', 'sodium_mg', 'sodium_low_mg', 'sodium_high_mg', 'instead_mg'];
+    private const COLUMNS = ['date', 'person', 'what', 'name', 'grams', 'sodium_mg', 'sodium_low_mg', 'sodium_high_mg', 'instead_of'];
 
     private const MOST_ROWS = 5_000;
 
@@ -47,10 +49,10 @@ final class IntakeCsv
         $rows = [];
         foreach ($servings as $one) {
             $sodium = $one->sodium();
-            $rows[] = array_combine(self::COLUMNS, [$one->eaten_on, $one->person->name, 'serving', $one->batch->name, $one->grams, $sodium->typical, $sodium->low, $sodium->high, 0.0]);
+            $rows[] = array_combine(self::COLUMNS, [$one->eaten_on, $one->person->name, 'serving', $one->batch->name, $one->grams, $sodium->typical, $sodium->low, $sodium->high, '']);
         }
         foreach ($foods as $one) {
-            $rows[] = array_combine(self::COLUMNS, [$one->eaten_on, (string) ($names[$one->person_id] ?? ''), 'other', $one->name, '', $one->sodium_mg, $one->sodium_mg, $one->sodium_mg, $one->instead_mg]);
+            $rows[] = array_combine(self::COLUMNS, [$one->eaten_on, (string) ($names[$one->person_id] ?? ''), 'other', $one->name, '', $one->sodium_mg, $one->sodium_mg, $one->sodium_mg, implode(' ', $one->instead_of)]);
         }
         usort($rows, static fn (array $one, array $other): int => [$one['date'], $one['person']] <=> [$other['date'], $other['person']]);
 
@@ -61,29 +63,26 @@ final class IntakeCsv
      * What a file says, row by row; bad rows are named by their line and kept out.
      *
      * @param  Collection<int, Person>  $people
-     * @return array{rows: list<array{line: int, personId: string, person: string, date: string, name: string, sodiumMg: float, insteadMg: float}>, complaints: list<array{line: int, text: string}>}
+     * @return array{rows: list<array{line: int, personId: string, person: string, date: string, name: string, sodiumMg: float, insteadOf: list<string>}>, complaints: list<array{line: int, text: string}>}
      */
     public static function read(string $text, Collection $people): array
     {
         $rows = $complaints = [];
         $ids = $people->mapWithKeys(static fn (Person $person): array => [mb_strtolower($person->name) => $person->id]);
-        $lines = preg_split('/\r\n|\n|\r/', trim(preg_replace('/^\xEF\xBB\xBF/', '', $text) ?? '')) ?: [];
-        $header = array_map(static fn (?string $cell): string => trim(mb_strtolower((string) $cell)), str_getcsv((string) array_shift($lines), escape: ''));
+        $lines = self::lines($text);
+        $header = array_map(static fn (string $cell): string => trim(mb_strtolower($cell)), $lines === [] ? [] : $lines[array_key_first($lines)]);
+        unset($lines[array_key_first($lines)]);
         foreach (['date', 'person', 'name', 'sodium_mg'] as $needed) {
             if (! in_array($needed, $header, true)) {
                 return ['rows' => [], 'complaints' => [['line' => 1, 'text' => "The first line must name the columns; \"{$needed}\" is missing."]]];
             }
         }
-        foreach ($lines as $i => $line) {
-            $number = $i + 2;
-            if (trim($line) === '') {
-                continue;
-            }
+        foreach ($lines as $number => $cells) {
             if (count($rows) >= self::MOST_ROWS) {
                 $complaints[] = ['line' => $number, 'text' => sprintf('More than %d rows at once are too many; bring the rest in a second file.', self::MOST_ROWS)];
                 break;
             }
-            $cells = array_map(static fn (?string $cell): string => self::spoken((string) $cell), str_getcsv($line, escape: ''));
+            $cells = array_map(self::spoken(...), $cells);
             if (count($cells) !== count($header)) {
                 $complaints[] = ['line' => $number, 'text' => sprintf('It has %d cells, the first line has %d.', count($cells), count($header))];
 
@@ -91,12 +90,13 @@ final class IntakeCsv
             }
             $row = array_combine($header, $cells);
             $personId = $ids[mb_strtolower(trim($row['person']))] ?? null;
+            $meals = self::meals($row['instead_of'] ?? '');
             $complaint = match (true) {
                 $personId === null => "Nobody here is called \"{$row['person']}\".",
                 preg_match('/^\d{4}-\d{2}-\d{2}$/', $row['date']) !== 1 || ! checkdate((int) substr($row['date'], 5, 2), (int) substr($row['date'], 8, 2), (int) substr($row['date'], 0, 4)) => "\"{$row['date']}\" is no day; it is written like 2026-11-24.",
                 trim($row['name']) === '' || mb_strlen($row['name']) > 120 => 'It needs a name of at most 120 letters.',
                 self::milligrams($row['sodium_mg']) === null => "\"{$row['sodium_mg']}\" is no amount of sodium in mg.",
-                self::milligrams(($row['instead_mg'] ?? '') === '' ? '0' : $row['instead_mg']) === null => "\"{$row['instead_mg']}\" is no amount of sodium in mg.",
+                $meals === null => "\"{$row['instead_of']}\" names no meals; they are morning, noon and evening.",
                 default => null,
             };
             if ($complaint !== null) {
@@ -106,17 +106,51 @@ final class IntakeCsv
             }
             $rows[] = [
                 'line' => $number, 'personId' => (string) $personId, 'person' => trim($row['person']), 'date' => $row['date'], 'name' => trim($row['name']),
-                'sodiumMg' => (float) self::milligrams($row['sodium_mg']), 'insteadMg' => (float) self::milligrams(($row['instead_mg'] ?? '') === '' ? '0' : $row['instead_mg']),
+                'sodiumMg' => (float) self::milligrams($row['sodium_mg']), 'insteadOf' => $meals,
             ];
         }
 
         return ['rows' => $rows, 'complaints' => $complaints];
     }
 
+    /** @return array<int, list<string>> cells by the line on which they begin, the first of all first; empty lines are left out */
+    private static function lines(string $text): array
+    {
+        $file = fopen('php://temp', 'w+') ?: throw new RuntimeException('No room to read in.');
+        fwrite($file, preg_replace(['/^\xEF\xBB\xBF/', '/\r\n?/'], ['', "\n"], $text) ?? '');
+        rewind($file);
+        $lines = [];
+        $number = 1;
+        for ($from = 0; ($cells = fgetcsv($file, escape: '')) !== false; $from = $to) {
+            $to = (int) ftell($file);
+            if (trim(implode('', $cells)) !== '') {
+                $lines[$number] = array_map(strval(...), $cells);
+            }
+            $number += substr_count((string) stream_get_contents($file, $to - $from, $from), "\n");
+            fseek($file, $to);
+        }
+        fclose($file);
+
+        return $lines;
+    }
+
     /** A cell without what kept a spreadsheet from taking it for a formula. */
     private static function spoken(string $cell): string
     {
         return preg_match('/^\'[=+\-@\t\r\n]/', $cell) === 1 ? substr($cell, 1) : $cell;
+    }
+
+    /** @return list<string>|null meals, with spaces between them; null where it is something else */
+    private static function meals(string $typed): ?array
+    {
+        $meals = preg_split('/\s+/', mb_strtolower(trim($typed)), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        foreach ($meals as $meal) {
+            if (Meal::tryFrom($meal) === null) {
+                return null;
+            }
+        }
+
+        return array_values(array_unique($meals));
     }
 
     private static function milligrams(string $typed): ?float

@@ -25,15 +25,15 @@ final class Intakes
         for ($day = CarbonImmutable::parse($from), $last = CarbonImmutable::parse($to); $day->lessThanOrEqualTo($last); $day = $day->addDay()) {
             $date = $day->toDateString();
             $days[] = new IntakeDay(
-                $date, (float) $person->target_sodium_mg, $rest->estimate($person, $date), $rest->written($person, $date),
+                $date, (float) $person->yardstickOn($date)->target_sodium_mg, $rest->estimate($person, $date), $rest->written($person, $date),
                 array_values($servings->where('eaten_on', $date)->map(static fn (Serving $one): array => [
                     'source' => $one->batch_id, 'name' => $one->batch->name, 'group' => $one->batch->likeness,
-                    'isCondiment' => $one->phase !== Phase::Pieces, 'isLive' => $one->batch->method->isFerment(), 'sodiumMg' => $one->sodium(),
+                    'isCondiment' => $one->phase !== Phase::Pieces, 'isLive' => $one->is_live, 'sodiumMg' => $one->sodium(),
                 ])->all()),
             );
         }
 
-        return new Period($days === [] ? [new IntakeDay($from, (float) $person->target_sodium_mg, 0.0, 0.0, [])] : $days);
+        return new Period($days === [] ? [new IntakeDay($from, (float) $person->yardstickOn($from)->target_sodium_mg, 0.0, 0.0, [])] : $days);
     }
 
     /** @return Collection<int, Serving> that stand, oldest first */

@@ -9,6 +9,7 @@ use App\Models\Batch;
 use App\Models\Household;
 use App\Models\Person;
 use Tempesal\Core\Estimate\Point;
+use Tempesal\Core\Intake\Remedy;
 use Tempesal\Core\Intake\Way;
 use Tempesal\Core\Measure\Grams;
 
@@ -20,7 +21,7 @@ final class OtherJars
     /**
      * Portions for someone from other jars that are ready, live where this one is, and hold less.
      *
-     * @return list<array{kind: string, text: string, cost: string, milligrams: float}>
+     * @return list<array{remedy: Remedy, text: string, milligrams: float}>
      */
     public static function of(Batch $batch, Person $person, float $now, Household $household): array
     {
@@ -30,12 +31,13 @@ final class OtherJars
             $phase = Tended::servedPhase($other, $tended->state);
             $grams = $other->usualPortion($person, $phase);
             $clash = array_intersect(array_map(static fn ($one): string => $one->value, $tended->state->allergens()), $person->allergens);
-            if (($tended->readyIn() ?? 1) > 0 || $tended->isSpokenAgainst() || $clash !== [] || $tended->gramsLeft() < $grams || ! $other->method->isFerment()) {
+            if (($tended->readyIn() ?? 1) > 0 || $tended->isSpokenAgainst() || $clash !== [] || $tended->gramsLeft() < $grams || ! $other->isLive($tended->state)) {
                 continue;
             }
             $milligrams = Way::Drained->plate($phase, Grams::of($grams))->sodiumMg($tended->state, Point::typical());
             if ($milligrams < $now) {
-                $others[] = ['kind' => 'other_jar', 'text' => "{$other->name} instead", 'cost' => 'another taste', 'milligrams' => $milligrams];
+                $remedy = $other->likeness === $batch->likeness && $other->started_at->greaterThan($batch->started_at) ? Remedy::YoungerJar : Remedy::OtherJar;
+                $others[] = ['remedy' => $remedy, 'text' => $remedy->text($other->name), 'milligrams' => $milligrams];
             }
         }
         usort($others, static fn (array $one, array $other): int => $one['milligrams'] <=> $other['milligrams']);

@@ -6,6 +6,7 @@ namespace App\Intake;
 
 use App\Models\OtherFood;
 use App\Models\Person;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 
 /**
@@ -36,7 +37,9 @@ final readonly class Rest
     /** Milligrams of the estimate that still count. */
     public function estimate(Person $person, string $date): float
     {
-        return max(0.0, $person->restOn($date) - (float) $this->foods($person, $date)->sum('instead_mg'));
+        $without = $this->foods($person, $date)->flatMap(static fn (OtherFood $food): array => $food->meals())->all();
+
+        return (float) $person->yardstickOn($date)->restOfWeek()->on(CarbonImmutable::parse($date)->isoWeekday(), array_values($without));
     }
 
     /** Milligrams that were written down. */

@@ -18,6 +18,7 @@ use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Formula\Aim;
 use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Formula\Window;
+use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Line;
@@ -211,6 +212,12 @@ final class Batch extends Model
         $window = $this->usualWindow();
 
         return $window === null ? null : app(OwnTastes::class)->daysOf($this->likeness, $window->temperature);
+    }
+
+    /** Whether what is eaten of it in a state counts as live. */
+    public function isLive(BatchState $state): bool
+    {
+        return $this->method->isFerment() && $state->live;
     }
 
     /** What a person usually takes of it, in grams: a condiment by its own spoon, anything else by the person's fork. */

@@ -23,6 +23,7 @@ use Tempesal\Core\Ledger\EntryKinds;
  * @property array<string, mixed>|null $entry
  * @property string|null $reverses_id
  * @property CarbonImmutable $happened_at
+ * @property string|null $request_key
  * @property Batch $batch
  */
 final class BatchEntry extends Model

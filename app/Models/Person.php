@@ -6,26 +6,23 @@ namespace App\Models;
 
 use App\Household\BelongsToHousehold;
 use App\Household\CanBeRemoved;
-use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use LogicException;
 
 /**
  * Someone who eats, with a day's sodium target of their own.
  *
  * @property string $name
  * @property int $position
- * @property int $target_sodium_mg
- * @property string $target_source
  * @property float $usual_serving_g
  * @property float $usual_condiment_g
  * @property int $live_goal
  * @property bool $limit_is_hard
- * @property array{morning: float, noon: float, evening: float} $meal_shares
  * @property list<string> $allergens
  * @property list<string> $dislikes
- * @property Collection<int, RestOfDiet> $restOfDiet
+ * @property Collection<int, Yardstick> $yardsticks  oldest first, never none
  */
 final class Person extends Model
 {
@@ -35,6 +32,9 @@ final class Person extends Model
 
     protected $guarded = [];
 
+    /** @var list<string> */
+    protected $with = ['yardsticks'];
+
     /**
      * Everyone who eats here, in their order.
      *
@@ -42,25 +42,32 @@ final class Person extends Model
      */
     public static function atTable(): Collection
     {
-        return self::query()->with('restOfDiet')->get()->sortBy('position')->values();
+        return self::query()->get()->sortBy('position')->values();
     }
 
-    /** @return HasMany<RestOfDiet, $this> */
-    public function restOfDiet(): HasMany
+    /** @return HasMany<Yardstick, $this> */
+    public function yardsticks(): HasMany
     {
-        return $this->hasMany(RestOfDiet::class);
+        $rows = $this->hasMany(Yardstick::class);
+        $rows->orderBy('since');
+
+        return $rows;
     }
 
-    /** Estimated sodium, in mg, from everything but ferments on a day. */
-    public function restOn(string $date): int
+    /** What their days are held against now. */
+    public function yardstick(): Yardstick
     {
-        $weekday = CarbonImmutable::parse($date)->isoWeekday();
+        return $this->yardsticks->last() ?? throw new LogicException('Someone without a yardstick.');
+    }
 
-        return (int) ($this->restOfDiet->firstWhere('weekday', $weekday)->sodium_mg ?? 0);
+    /** What a day of theirs is held against, YYYY-MM-DD. */
+    public function yardstickOn(string $date): Yardstick
+    {
+        return $this->yardsticks->last(static fn (Yardstick $one): bool => $one->since <= $date) ?? $this->yardsticks->firstOrFail();
     }
 
     protected function casts(): array
     {
-        return ['target_sodium_mg' => 'integer', 'usual_serving_g' => 'float', 'usual_condiment_g' => 'float', 'position' => 'integer', 'live_goal' => 'integer', 'limit_is_hard' => 'boolean', 'meal_shares' => 'array', 'allergens' => 'array', 'dislikes' => 'array'];
+        return ['usual_serving_g' => 'float', 'usual_condiment_g' => 'float', 'position' => 'integer', 'live_goal' => 'integer', 'limit_is_hard' => 'boolean', 'allergens' => 'array', 'dislikes' => 'array'];
     }
 }

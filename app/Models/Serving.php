@@ -10,6 +10,8 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Phase;
 
 /**
@@ -20,12 +22,16 @@ use Tempesal\Core\Ledger\Phase;
  * @property string $batch_entry_id
  * @property string $eaten_on
  * @property string|null $planned_serving_id
+ * @property string|null $dish  shares of one dish name the same
+ * @property float|null $dish_g  of the jar in the whole dish
+ * @property bool $is_live  at the moment at which it was eaten
  * @property Phase $phase
  * @property float $grams
  * @property CarbonImmutable|null $undone_at
  * @property CarbonImmutable $created_at
  * @property Batch $batch
  * @property Person $person
+ * @property BatchEntry $entry
  */
 final class Serving extends Model
 {
@@ -48,6 +54,19 @@ final class Serving extends Model
         return $person;
     }
 
+    /** @return BelongsTo<BatchEntry, $this> its line in the jar's ledger */
+    public function entry(): BelongsTo
+    {
+        return $this->belongsTo(BatchEntry::class, 'batch_entry_id');
+    }
+
+    public function way(): Way
+    {
+        $entry = $this->entry->read();
+
+        return $entry instanceof Serve ? Way::ofPlate($entry) : Way::Drained;
+    }
+
     public function sodium(): Band
     {
         return self::sodiumColumns()->read($this);
@@ -60,6 +79,6 @@ final class Serving extends Model
 
     protected function casts(): array
     {
-        return ['phase' => Phase::class, 'grams' => 'float', 'undone_at' => 'immutable_datetime'];
+        return ['phase' => Phase::class, 'grams' => 'float', 'dish_g' => 'float', 'is_live' => 'boolean', 'undone_at' => 'immutable_datetime'];
     }
 }

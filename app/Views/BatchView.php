@@ -16,6 +16,7 @@ use Tempesal\Core\Estimate\Estimate;
 use Tempesal\Core\Ferment\Comfort;
 use Tempesal\Core\Formula\Advice;
 use Tempesal\Core\Formula\BatchAdvice;
+use Tempesal\Core\Intake\PortionSize;
 use Tempesal\Core\Intake\Way;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry\Serve;
@@ -33,19 +34,26 @@ use Tempesal\Core\Salt\Basis;
 final class BatchView
 {
     /**
-     * What is needed to serve from it: the shelf's view and everyone's usual portion.
+     * What is needed to serve from it: the shelf's view, everyone's usual portion, and the most that would fit into their day.
      *
      * @param  Collection<int, Person>  $people
+     * @param  array<string, float>  $room  milligrams for which there is room in the day of each, by id
      * @return array<string, mixed>
      */
-    public static function atHand(Batch $batch, Household $household, Collection $people): array
+    public static function atHand(Batch $batch, Household $household, Collection $people, array $room): array
     {
         $ledger = $batch->ledger();
         $ways = [Way::Drained];
         $plates = self::plates($batch, $ledger, $people, $ways);
         $estimates = array_combine(array_keys($plates), $ledger->estimates(...array_values($plates))['servings']);
 
-        return [...BatchSummary::of(Tended::of($batch, $ledger, $household)), 'portions' => self::portions($batch, $ledger, $people, $ways, $estimates)];
+        $tended = Tended::of($batch, $ledger, $household);
+        $plate = Way::Drained->plate(Tended::servedPhase($batch, $tended->state), Grams::of(1.0));
+
+        return [...BatchSummary::of($tended), 'portions' => array_map(
+            static fn (array $one): array => [...$one, 'fitsGrams' => PortionSize::most($tended->state, $plate, $room[$one['personId']] ?? 0.0, $tended->gramsLeft())],
+            self::portions($batch, $ledger, $people, $ways, $estimates),
+        )];
     }
 
     /**
@@ -106,7 +114,7 @@ final class BatchView
             'contributions' => Shown::contributions($concentrations["{$served->value}Per100g"]),
             'whereabouts' => self::whereabouts($state),
             'portions' => self::portions($batch, $ledger, $people, $ways, array_combine(array_keys($plates), $concentrations['servings'])),
-            'isLive' => $batch->method->isFerment() && $state->live,
+            'isLive' => $batch->isLive($state),
             'allergens' => array_map(static fn (Allergen $allergen): string => $allergen->value, $state->allergens()),
             'strengthNowPercent' => $strength === null ? null : $strength * 100.0,
             'expectedPh' => $tended->expectedPh(),
@@ -178,7 +186,7 @@ final class BatchView
             };
 
             return [
-                'personId' => $person->id, 'name' => $person->name, 'grams' => $grams, 'targetMg' => $person->target_sodium_mg,
+                'personId' => $person->id, 'name' => $person->name, 'grams' => $grams, 'targetMg' => $person->yardstick()->target_sodium_mg,
                 'clashes' => array_values(array_intersect($allergens, $person->allergens)),
                 'sodium' => $sodium(Way::Drained),
                 'ways' => array_map(static fn (Way $way): array => ['way' => $way->value, 'label' => $way->label(), 'sodium' => $sodium($way)], $ways),

@@ -67,8 +67,8 @@ final class BenchView
                 'shares' => $people->map(static fn (Person $person): array => [
                     'personId' => $person->id,
                     'name' => $person->name,
-                    'targetMg' => $person->target_sodium_mg,
-                    'percentOfTarget' => $serving->band->typical / max(1, $person->target_sodium_mg) * 100.0,
+                    'targetMg' => $person->yardstick()->target_sodium_mg,
+                    'percentOfTarget' => $serving->band->typical / max(1, $person->yardstick()->target_sodium_mg) * 100.0,
                 ])->values()->all(),
             ],
             'servings' => $making->servings(),

@@ -12,7 +12,9 @@ use App\Models\OtherFood;
 use App\Models\Person;
 use App\Models\PlannedServing;
 use App\Models\Serving;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
+use Tempesal\Core\Intake\Meal;
 use Tempesal\Core\Intake\SodiumDay;
 use Tempesal\Core\Measure\Grams;
 
@@ -31,15 +33,17 @@ final class DayView
      */
     public static function of(string $date, Household $household, Collection $people, Collection $servings, Rest $rest, Collection $planned, Collection $batches): array
     {
+        $eaters = $people->map(static fn (Person $person): array => self::person(
+            $person, $date, $rest, $servings->where('person_id', $person->id),
+            array_values($planned->where('person_id', $person->id)->map(static fn (PlannedServing $one): array => self::planned($one, $batches->firstWhere('id', $one->batch_id)))->all()),
+        ))->values();
+        $room = $eaters->pluck('roomMg', 'id')->all();
+
         return [
             'date' => $date,
             'today' => $household->today(),
-            'people' => $people->map(static fn (Person $person): array => [
-                ...self::person($person, $date, $rest, $servings->where('person_id', $person->id)),
-                'planned' => $planned->where('person_id', $person->id)
-                    ->map(static fn (PlannedServing $one): array => self::planned($one, $batches->firstWhere('id', $one->batch_id)))->values()->all(),
-            ])->values()->all(),
-            'jars' => $batches->map(static fn (Batch $batch): array => BatchView::atHand($batch, $household, $people))->values()->all(),
+            'people' => $eaters->all(),
+            'jars' => $batches->map(static fn (Batch $batch): array => BatchView::atHand($batch, $household, $people, $room))->values()->all(),
         ];
     }
 
@@ -66,26 +70,40 @@ final class DayView
 
     /**
      * @param  Collection<int, Serving>  $servings
+     * @param  list<array<string, mixed>>  $planned
      * @return array<string, mixed>
      */
-    private static function person(Person $person, string $date, Rest $rest, Collection $servings): array
+    private static function person(Person $person, string $date, Rest $rest, Collection $servings, array $planned): array
     {
-        $day = new SodiumDay($person->target_sodium_mg, $rest->sum($person, $date), array_values($servings->map(
+        $yardstick = $person->yardstickOn($date);
+        $day = new SodiumDay($yardstick->target_sodium_mg, $rest->sum($person, $date), array_values($servings->map(
             static fn (Serving $serving): array => ['source' => $serving->batch_id, 'sodiumMg' => $serving->sodium()],
         )->all()));
 
         return [
             'id' => $person->id,
             'name' => $person->name,
-            'targetMg' => $person->target_sodium_mg,
-            'targetSource' => $person->target_source,
+            'targetMg' => $yardstick->target_sodium_mg,
+            'targetSource' => $yardstick->target_source,
             'usualServingGrams' => $person->usual_serving_g,
-            'mealShares' => $person->meal_shares,
+            'meals' => self::meals($person, $date, $rest),
             'restMg' => $rest->estimate($person, $date),
             'otherFoods' => $rest->foods($person, $date)->map(static fn (OtherFood $food): array => IntakeView::food($food))->values()->all(),
             'ferments' => Shown::sodium($day->ferments()),
             'marginMg' => $day->marginMg(),
+            'roomMg' => $day->marginMg() - array_sum(array_map(static fn (array $one): float => $one['sodium']['typical'] ?? 0.0, $planned)),
+            'planned' => $planned,
             'servings' => $servings->map(static fn (Serving $serving): array => ServingView::of($serving))->values()->all(),
         ];
+    }
+
+    /** @return list<array{meal: string, milligrams: int, isInstead: bool}> the estimate of each meal, and whether something was written down in its place */
+    private static function meals(Person $person, string $date, Rest $rest): array
+    {
+        $instead = $rest->foods($person, $date)->flatMap(static fn (OtherFood $food): array => $food->meals())->all();
+        $week = $person->yardstickOn($date)->restOfWeek();
+        $weekday = CarbonImmutable::parse($date)->isoWeekday();
+
+        return array_map(static fn (Meal $meal): array => ['meal' => $meal->value, 'milligrams' => $week->at($weekday, $meal), 'isInstead' => in_array($meal, $instead, true)], Meal::cases());
     }
 }

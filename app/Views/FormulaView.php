@@ -138,7 +138,7 @@ final class FormulaView
 
             return [
                 'personId' => $person->id, 'name' => $person->name, 'grams' => $plate->grams->value, 'sodiumMg' => LabelRounding::milligrams($sodium),
-                'targetMg' => $person->target_sodium_mg, 'percentOfTarget' => $sodium / max(1, $person->target_sodium_mg) * 100.0,
+                'targetMg' => $person->yardstick()->target_sodium_mg, 'percentOfTarget' => $sodium / max(1, $person->yardstick()->target_sodium_mg) * 100.0,
                 'allergens' => array_values(array_intersect($person->allergens, $allergens)),
                 'dislikes' => array_values($disliked->only($person->dislikes)->all()),
             ];

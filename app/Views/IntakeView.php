@@ -24,7 +24,7 @@ final class IntakeView
     public static function of(Person $person, Period $period, ?Period $beside, string $besideName): array
     {
         return [
-            'person' => ['id' => $person->id, 'name' => $person->name, 'targetMg' => $person->target_sodium_mg, 'targetSource' => $person->target_source, 'liveGoal' => $person->live_goal],
+            'person' => ['id' => $person->id, 'name' => $person->name, 'targetMg' => $person->yardstick()->target_sodium_mg, 'targetSource' => $person->yardstick()->target_source, 'liveGoal' => $person->live_goal],
             'days' => array_map(self::day(...), $period->days),
             'mean7' => Shown::sodium($period->last(7)->mean()),
             'mean28' => Shown::sodium($period->last(28)->mean()),
@@ -38,7 +38,7 @@ final class IntakeView
     /** @return array<string, mixed> */
     public static function food(OtherFood $food): array
     {
-        return ['id' => $food->id, 'personId' => $food->person_id, 'eatenOn' => $food->eaten_on, 'name' => $food->name, 'sodiumMg' => $food->sodium_mg, 'insteadMg' => $food->instead_mg, 'how' => (object) $food->how, 'isUndone' => $food->undone_at !== null];
+        return ['id' => $food->id, 'personId' => $food->person_id, 'eatenOn' => $food->eaten_on, 'name' => $food->name, 'sodiumMg' => $food->sodium_mg, 'insteadOf' => $food->instead_of, 'how' => (object) $food->how, 'isUndone' => $food->undone_at !== null];
     }
 
     /**

@@ -13,6 +13,7 @@ use App\Models\Person;
 use App\Models\Room;
 use App\Models\Salt;
 use App\Pictures\JarPicture;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Tempesal\Core\Care\Place;
 use Tempesal\Core\Formula\Aim;
@@ -50,11 +51,12 @@ final class KitchenView
             'aim' => $household->aim->value,
             'aims' => array_map(static fn (Aim $aim): array => ['id' => $aim->value, 'label' => $aim->label()], Aim::cases()),
             'people' => $people->map(static fn (Person $person): array => [
-                'id' => $person->id, 'name' => $person->name, 'targetMg' => $person->target_sodium_mg,
-                'targetSource' => $person->target_source, 'usualServingGrams' => $person->usual_serving_g,
-                'usualCondimentGrams' => $person->usual_condiment_g, 'liveGoal' => $person->live_goal, 'limitIsHard' => $person->limit_is_hard, 'mealShares' => $person->meal_shares,
+                'id' => $person->id, 'name' => $person->name, 'targetMg' => $person->yardstick()->target_sodium_mg,
+                'targetSource' => $person->yardstick()->target_source, 'usualServingGrams' => $person->usual_serving_g,
+                'usualCondimentGrams' => $person->usual_condiment_g, 'liveGoal' => $person->live_goal, 'limitIsHard' => $person->limit_is_hard,
                 'allergens' => $person->allergens, 'dislikes' => $person->dislikes,
-                'restOfDietMg' => (object) $person->restOfDiet->pluck('sodium_mg', 'weekday')->all(),
+                'restOfDiet' => (object) $person->yardstick()->restOfWeek()->toArray(),
+                'before' => self::before($person),
             ])->values()->all(),
             'jars' => $jars->map(static fn (Jar $jar): array => [
                 'id' => $jar->id, 'name' => $jar->name, 'nominalMl' => $jar->nominal_ml, 'cover' => $jar->cover,
@@ -101,5 +103,20 @@ final class KitchenView
         return array_map(static fn (TargetPreset $preset): array => [
             'id' => $preset->value, 'label' => $preset->label(), 'milligrams' => $preset->milligrams(), 'source' => $preset->source(),
         ], TargetPreset::cases());
+    }
+
+    /** @return list<array{until: string, targetMg: int, targetSource: string}> targets that held before, the last first */
+    private static function before(Person $person): array
+    {
+        $before = [];
+        $last = null;
+        foreach ($person->yardsticks as $next) {
+            if ($last !== null && $last->target_sodium_mg !== $next->target_sodium_mg) {
+                array_unshift($before, ['until' => CarbonImmutable::parse($next->since)->subDay()->toDateString(), 'targetMg' => $last->target_sodium_mg, 'targetSource' => $last->target_source]);
+            }
+            $last = $next;
+        }
+
+        return $before;
     }
 }

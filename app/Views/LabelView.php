@@ -42,7 +42,7 @@ final class LabelView
             'servingGrams' => $batch->serving_g,
             'sodium' => self::serving($ledger, Tended::servedPhase($batch, $state), Grams::of($batch->serving_g)),
             'allergens' => array_map(static fn (Allergen $allergen): string => $allergen->value, $state->allergens()),
-            'isLive' => $batch->method->isFerment() && $state->live,
+            'isLive' => $batch->isLive($state),
             'path' => "/shelf/{$batch->id}",
         ];
     }

@@ -58,11 +58,12 @@ final class WeekView
                 ...array_values($eaten->map(static fn (Serving $one): array => ['source' => $one->batch_id, 'sodiumMg' => $one->sodium()])->all()),
                 ...array_map(static fn (WeekServing $one): array => ['source' => $week->plan->jars[$one->jar]->id, 'sodiumMg' => self::band($week, $one)], $coming),
             ];
-            $sum = new SodiumDay($person->target_sodium_mg, $week->rest->sum($person, $date), $parts);
-            $live = $eaten->filter(static fn (Serving $one): bool => $one->batch->method->isFerment())->count()
+            $sum = new SodiumDay($person->yardstickOn($date)->target_sodium_mg, $week->rest->sum($person, $date), $parts);
+            $live = $eaten->filter(static fn (Serving $one): bool => $one->is_live)->count()
                 + count(array_filter($coming, static fn (WeekServing $one): bool => $week->plan->jars[$one->jar]->isLive));
             $days[] = [
                 'date' => $date,
+                'targetMg' => $person->yardstickOn($date)->target_sodium_mg,
                 'restMg' => $week->rest->sum($person, $date),
                 'ferments' => Shown::sodium($sum->ferments()),
                 'marginMg' => $sum->marginMg(),
@@ -79,7 +80,7 @@ final class WeekView
         ];
 
         return [
-            'id' => $person->id, 'name' => $person->name, 'targetMg' => $person->target_sodium_mg, 'isHard' => $person->limit_is_hard,
+            'id' => $person->id, 'name' => $person->name, 'targetMg' => $person->yardstick()->target_sodium_mg, 'isHard' => $person->limit_is_hard,
             'liveGoal' => $person->live_goal, 'kinds' => count(array_unique($kinds)), 'days' => $days,
         ];
     }
@@ -153,8 +154,9 @@ final class WeekView
             'batchId' => $conflict->jar === null ? null : $week->plan->jars[$conflict->jar]->id,
             'servings' => $conflict->servings,
             'levers' => array_map(static fn (Lever $lever): array => [
-                'kind' => $lever->kind,
+                'kind' => $lever->remedy->value,
                 'text' => "{$jar($lever->serving)->name}: {$lever->text}",
+                'cost' => $lever->remedy->cost(),
                 'savesMg' => $lever->savesMg,
                 'isEnough' => $lever->isEnough,
                 'servingId' => $lever->serving->id,

@@ -153,11 +153,11 @@ final readonly class KitchenWeek
             $allowance = $goal = [];
             foreach ($dates as $date) {
                 $there = $eaten->where('person_id', $person->id)->where('eaten_on', $date);
-                $allowance[] = $person->target_sodium_mg - $rest->sum($person, $date) - $there->sum(static fn (Serving $serving): float => $serving->sodium()->typical);
-                $goal[] = max(0, $person->live_goal - $there->filter(static fn (Serving $serving): bool => $serving->batch->method->isFerment())->count());
+                $allowance[] = $person->yardstickOn($date)->target_sodium_mg - $rest->sum($person, $date) - $there->sum(static fn (Serving $serving): float => $serving->sodium()->typical);
+                $goal[] = max(0, $person->live_goal - $there->filter(static fn (Serving $serving): bool => $serving->is_live)->count());
             }
 
-            return new Eater($person->id, $person->name, (float) $person->target_sodium_mg, $allowance, $person->limit_is_hard, $goal);
+            return new Eater($person->id, $person->name, (float) $person->yardstick()->target_sodium_mg, $allowance, $person->limit_is_hard, $goal);
         })->all());
     }
 
@@ -180,7 +180,7 @@ final readonly class KitchenWeek
         $names = self::disliked($batch, $people);
 
         return new WeekJar(
-            $batch->id, $batch->name, $batch->method->isFerment() && $tended->state->live, $batch->likeness, $phase, $tended->gramsLeft(),
+            $batch->id, $batch->name, $batch->isLive($tended->state), $batch->likeness, $phase, $tended->gramsLeft(),
             $today + ($tended->readyIn() ?? self::NEVER), $today + ($tended->keepsFor() ?? self::NEVER),
             $states,
             array_values($people->map(static fn (Person $person): float => $batch->usualPortion($person, $phase))->all()),

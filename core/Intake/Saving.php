@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tempesal\Core\Intake;
 
 /**
- * A change of one serving, what it would hold then, and what it costs the eater.
+ * A change of one serving, and what it would hold then.
  */
 final readonly class Saving
 {
@@ -14,17 +14,17 @@ final readonly class Saving
      * @param  float  $savesMg  less than it holds now
      * @param  bool  $isEnough  whether it then holds no more than was wanted
      */
-    public function __construct(public string $kind, public string $text, public string $cost, public float $milligrams, public float $savesMg, public bool $isEnough)
+    public function __construct(public Remedy $remedy, public string $text, public float $milligrams, public float $savesMg, public bool $isEnough)
     {
     }
 
-    /** @return array{kind: string, text: string, cost: string, milligrams: float, savesMg: float, savesPercent: float, isEnough: bool} */
+    /** @return array{kind: string, text: string, cost: string|null, milligrams: float, savesMg: float, savesPercent: float, isEnough: bool} */
     public function toArray(): array
     {
         $before = $this->milligrams + $this->savesMg;
 
         return [
-            'kind' => $this->kind, 'text' => $this->text, 'cost' => $this->cost, 'milligrams' => $this->milligrams, 'savesMg' => $this->savesMg,
+            'kind' => $this->remedy->value, 'text' => $this->text, 'cost' => $this->remedy->cost(), 'milligrams' => $this->milligrams, 'savesMg' => $this->savesMg,
             'savesPercent' => $before > 0.0 ? $this->savesMg / $before * 100.0 : 0.0, 'isEnough' => $this->isEnough,
         ];
     }

@@ -19,15 +19,18 @@ use Tempesal\Core\Uptake\TemperatureHistory;
 
 /**
  * What would make a serving hold less sodium, the gentlest first: the same food another way, less of it, another jar. Salt that
- * is in a jar already stays there, and a formula's goes no lower than its method's floor. What each costs is common practice, no source.
+ * is in a jar already stays there, and a formula's goes no lower than its method's floor.
  */
 final class Savings
 {
     /** "Low sodium" on labels, milligrams in a serving: 21 CFR 101.61(b)(4); from memory. */
     public const LOW_SODIUM_MG = 140.0;
 
-    /** Grams below which a portion is no portion any more. */
-    private const LEAST_G = 5.0;
+    /** What a smaller portion keeps where nothing is wanted: 25 of 40 g. */
+    private const USUAL_SHARE = 0.625;
+
+    /** Milligrams below which a change is none. */
+    private const LEAST_MG = 1.0;
 
     /** Overnight in the fridge, in three times its weight of fresh water. */
     private const SOAKED_S = 8.0 * 3600.0;
@@ -40,54 +43,43 @@ final class Savings
 
     /**
      * @param  float|null  $wantedMg  what it may hold at most; null: whatever can be saved
-     * @param  list<array{kind: string, text: string, cost: string, milligrams: float}>  $others  what could be served instead
+     * @param  list<array{remedy: Remedy, text: string, milligrams: float}>  $others  what could be served instead
      * @return list<Saving> those that are enough first
      */
     public static function of(BatchState $state, Serve $serving, ?float $wantedMg, array $others = []): array
     {
-        $point = Point::typical();
-        $now = $serving->sodiumMg($state, $point);
-        $all = [];
-        $add = static function (string $kind, string $text, string $cost, float $then) use (&$all, $now, $wantedMg): void {
-            if ($now - $then > 1.0) {
-                $all[] = new Saving($kind, $text, $cost, $then, $now - $then, $wantedMg === null || $then <= $wantedMg + self::ROUNDING);
-            }
-        };
-        $grams = $serving->grams;
+        $now = $serving->sodiumMg($state, Point::typical());
+        $then = array_map(static fn (array $one): array => [$one['remedy'], $one['text'], $one['milligrams']], $others);
         if ($serving->phase === Phase::Pieces) {
-            if ($serving->juice !== null) {
-                $add('drain', 'drain it, without the juice', 'none', Way::Drained->plate(Phase::Pieces, $grams)->sodiumMg($state, $point));
+            array_push($then, ...self::ways($state, $serving));
+        }
+        $share = $wantedMg === null || $now <= 0.0 ? self::USUAL_SHARE : min(1.0, $wantedMg / $now);
+        $less = PortionSize::of($serving->phase)->smaller($serving->grams->value, $share);
+        if ($less !== null) {
+            $then[] = [Remedy::Smaller, Remedy::Smaller->text(round($less), round($serving->grams->value)), $serving->weighing(Grams::of($less))->sodiumMg($state, Point::typical())];
+        }
+        $savings = [];
+        foreach ($then as [$remedy, $text, $milligrams]) {
+            if ($now - $milligrams > self::LEAST_MG) {
+                $savings[] = new Saving($remedy, $text, $milligrams, $now - $milligrams, $wantedMg === null || $milligrams <= $wantedMg + self::ROUNDING);
             }
-            if ($serving->rinse === null) {
-                $add('rinse', 'rinse it half a minute', 'some of its tang goes with it', Way::Rinsed->plate(Phase::Pieces, $grams)->sodiumMg($state, $point));
-            }
         }
-        $fits = self::portion($grams->value, $now, $wantedMg);
-        if ($fits !== null) {
-            $add('smaller', sprintf('%d g instead of %d g', round($fits), round($grams->value)), 'less of it', $serving->weighing(Grams::of($fits))->sodiumMg($state, $point));
-        }
-        foreach ($others as $other) {
-            $add($other['kind'], $other['text'], $other['cost'], $other['milligrams']);
-        }
-        if ($serving->phase === Phase::Pieces) {
-            $soaked = self::soaked($state);
-            $add('soak', 'soak it overnight in three times its weight of water, in the fridge', 'bland, with fewer cultures; eat it that day', Way::Drained->plate(Phase::Pieces, $grams)->sodiumMg($soaked, $point));
-        }
-        // A change that is enough comes first; among those the order in which they were thought of is the gentlest first.
-        $ranked = array_map(static fn (Saving $one, int $at): array => [$one->isEnough ? 0 : 1, $at, $one], $all, array_keys($all));
-        usort($ranked, static fn (array $one, array $other): int => [$one[0], $one[1]] <=> [$other[0], $other[1]]);
+        $rank = static fn (Saving $one): array => [$one->isEnough ? 0 : 1, $one->remedy->rank()];
+        usort($savings, static fn (Saving $one, Saving $other): int => $rank($one) <=> $rank($other));
 
-        return array_column($ranked, 2);
+        return $savings;
     }
 
-    /** Grams of a smaller portion, in steps of 5 g; null where it would be none. */
-    private static function portion(float $grams, float $now, ?float $wanted): ?float
+    /** @return list<array{Remedy, string, float}> the same pieces in another way, with their milligrams */
+    private static function ways(BatchState $state, Serve $serving): array
     {
-        $share = $wanted === null || $now <= 0.0 ? 0.625 : min(1.0, $wanted / $now);
-        $step = $grams > 20.0 ? 5.0 : 1.0;
-        $less = floor($grams * $share / $step + self::ROUNDING) * $step;
+        $served = static fn (Remedy $remedy, Way $way, BatchState $from): array => [$remedy, $remedy->text(), $way->plate(Phase::Pieces, $serving->grams)->sodiumMg($from, Point::typical())];
 
-        return $less >= min(self::LEAST_G, $grams / 2.0) && $less < $grams ? $less : null;
+        return [
+            ...($serving->juice === null ? [] : [$served(Remedy::Drain, Way::Drained, $state)]),
+            ...($serving->rinse === null ? [$served(Remedy::Rinse, Way::Rinsed, $state)] : []),
+            $served(Remedy::Soak, Way::Drained, self::soaked($state)),
+        ];
     }
 
     private static function soaked(BatchState $state): BatchState

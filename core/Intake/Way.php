@@ -33,6 +33,16 @@ enum Way: string
         };
     }
 
+    /** In which of them a portion was served. */
+    public static function ofPlate(Serve $plate): self
+    {
+        return match (true) {
+            $plate->rinse !== null => self::Rinsed,
+            $plate->juice !== null => self::WithJuice,
+            default => self::Drained,
+        };
+    }
+
     /** @return non-empty-list<self> the ways in which a phase can be served */
     public static function of(Phase $phase): array
     {

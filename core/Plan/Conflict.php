@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Plan;
 
+use Tempesal\Core\Intake\Remedy;
+
 /**
  * Something in a week that does not go together, in words, and what would help.
  */
@@ -76,7 +78,7 @@ final readonly class Conflict
             $left = $week->left($i);
             $levers = [];
             foreach ($after as $serving) {
-                array_push($levers, ...array_filter(Levers::awayFrom($week, $serving, $dayNames), static fn (Lever $lever): bool => $lever->kind !== 'other_day'));
+                array_push($levers, ...array_filter(Levers::awayFrom($week, $serving, $dayNames), static fn (Lever $lever): bool => $lever->remedy !== Remedy::OtherDay));
             }
             $found[] = new self('runs_short', sprintf('%s runs out on %s: %d g too little by the end of the week.', $jar->name, $dayNames[$day], (int) ceil(-end($left))),
                 null, $day, $i, array_column($after, 'id'), array_slice($levers, 0, self::LEVERS));

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Plan;
 
+use Tempesal\Core\Intake\Remedy;
+
 /**
  * A change of one serving, and what it saves.
  */
@@ -14,7 +16,7 @@ final readonly class Lever
      * @param  bool  $isEnough  whether nothing more is needed then
      * @param  WeekServing|null  $instead  what takes its place; null: nothing
      */
-    public function __construct(public string $kind, public string $text, public WeekServing $serving, public ?WeekServing $instead, public float $savesMg, public bool $isEnough)
+    public function __construct(public Remedy $remedy, public string $text, public WeekServing $serving, public ?WeekServing $instead, public float $savesMg, public bool $isEnough)
     {
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Plan;
 
+use Tempesal\Core\Intake\PortionSize;
+use Tempesal\Core\Intake\Remedy;
 use Tempesal\Core\Intake\Way;
 
 /**
@@ -14,15 +16,11 @@ final class Levers
 {
     private const ROUNDING = 1e-6;
 
-    /** Grams below which a portion is no portion any more: of pieces, of a condiment. */
-    private const LEAST_G = 10.0;
-
-    private const LEAST_SPOON_G = 3.0;
-
     /** Of each kind the best ones only. */
     private const MOST = 4;
 
-    private const ORDER = ['drain', 'rinse', 'smaller', 'other_day', 'other_jar', 'leave_out'];
+    /** What a smaller portion keeps where nothing is wanted. */
+    private const USUAL_SHARE = 0.5;
 
     /**
      * @param  list<WeekServing>  $servings  any of which may change
@@ -36,9 +34,9 @@ final class Levers
         foreach ($servings as $serving) {
             array_push($all, ...self::ways($week, $serving, $wantedMg), ...self::smaller($week, $serving, $wantedMg),
                 ...self::otherDay($week, $serving, $wantedMg, $dayNames), ...self::otherJar($week, $serving, $wantedMg));
-            $all[] = new Lever('leave_out', 'leave it out', $serving, null, $week->milligrams($serving), $week->milligrams($serving) >= $wantedMg - self::ROUNDING);
+            $all[] = new Lever(Remedy::LeaveOut, Remedy::LeaveOut->text(), $serving, null, $week->milligrams($serving), $week->milligrams($serving) >= $wantedMg - self::ROUNDING);
         }
-        $rank = static fn (Lever $one): array => [$one->isEnough ? 0 : 1, array_search($one->kind, self::ORDER, true), -$one->savesMg];
+        $rank = static fn (Lever $one): array => [$one->isEnough ? 0 : 1, $one->remedy->rank(), -$one->savesMg];
         usort($all, static fn (Lever $one, Lever $other): int => $rank($one) <=> $rank($other));
 
         return $all;
@@ -54,7 +52,7 @@ final class Levers
     {
         return [
             ...self::otherDay($week, $serving, 0.0, $dayNames), ...self::otherJar($week, $serving, 0.0),
-            new Lever('leave_out', 'leave it out', $serving, null, $week->milligrams($serving), true),
+            new Lever(Remedy::LeaveOut, Remedy::LeaveOut->text(), $serving, null, $week->milligrams($serving), true),
         ];
     }
 
@@ -62,14 +60,11 @@ final class Levers
     private static function ways(WeekPlan $week, WeekServing $serving, float $wanted): array
     {
         $levers = [];
-        foreach ([Way::Drained, Way::Rinsed] as $way) {
+        foreach ([[Remedy::Drain, Way::Drained], [Remedy::Rinse, Way::Rinsed]] as [$remedy, $way]) {
             $then = self::changed($serving, way: $way);
             $saves = $week->milligrams($serving) - $week->milligrams($then);
             if (in_array($way, $week->jars[$serving->jar]->ways(), true) && $saves > 1.0) {
-                $levers[] = new Lever(
-                    $way === Way::Rinsed ? 'rinse' : 'drain', $way === Way::Rinsed ? 'rinse it half a minute' : 'drain it, without the juice',
-                    $serving, $then, $saves, $saves >= $wanted - self::ROUNDING,
-                );
+                $levers[] = new Lever($remedy, $remedy->text(), $serving, $then, $saves, $saves >= $wanted - self::ROUNDING);
             }
         }
 
@@ -80,17 +75,15 @@ final class Levers
     private static function smaller(WeekPlan $week, WeekServing $serving, float $wanted): array
     {
         $has = $week->milligrams($serving);
-        $least = $week->jars[$serving->jar]->phase === \Tempesal\Core\Ledger\Phase::Sauce ? self::LEAST_SPOON_G : self::LEAST_G;
-        $fits = $has <= 0.0 ? $serving->grams : $serving->grams * ($wanted > 0.0 ? max(0.0, 1.0 - $wanted / $has) : 0.5);
-        $step = $least === self::LEAST_G ? 5.0 : 1.0;
-        $grams = max($least, floor($fits / $step + self::ROUNDING) * $step);
-        if ($grams >= $serving->grams - self::ROUNDING) {
+        $share = $wanted > 0.0 && $has > 0.0 ? 1.0 - $wanted / $has : self::USUAL_SHARE;
+        $grams = PortionSize::of($week->jars[$serving->jar]->phase)->smaller($serving->grams, $share);
+        if ($grams === null) {
             return [];
         }
         $then = self::changed($serving, grams: $grams);
         $saves = $has - $week->milligrams($then);
 
-        return [new Lever('smaller', sprintf('%d g instead of %d g', round($grams), round($serving->grams)), $serving, $then, $saves, $saves >= $wanted - self::ROUNDING)];
+        return [new Lever(Remedy::Smaller, Remedy::Smaller->text(round($grams), round($serving->grams)), $serving, $then, $saves, $saves >= $wanted - self::ROUNDING)];
     }
 
     /**
@@ -105,7 +98,7 @@ final class Levers
             $then = self::changed($serving, day: $day);
             if ($day !== $serving->day && $without->takes($then)) {
                 $levers[] = [$without->margin($serving->eater, $day), new Lever(
-                    'other_day', "on {$dayNames[$day]} instead", $serving, $then, $week->milligrams($serving), $week->milligrams($serving) >= $wanted - self::ROUNDING,
+                    Remedy::OtherDay, Remedy::OtherDay->text($dayNames[$day]), $serving, $then, $week->milligrams($serving), $week->milligrams($serving) >= $wanted - self::ROUNDING,
                 )];
             }
         }
@@ -124,7 +117,7 @@ final class Levers
             $saves = $week->milligrams($serving) - $week->milligrams($then);
             $isLikeIt = $week->jars[$jar]->isLive || ! $week->jars[$serving->jar]->isLive;
             if ($jar !== $serving->jar && $isLikeIt && ($wanted <= 0.0 || $saves > 1.0) && self::fits($without, $then)) {
-                $levers[] = new Lever('other_jar', "{$week->jars[$jar]->name} instead", $serving, new WeekServing('', $then->eater, $then->day, $jar, $then->grams, $then->way, false), $saves, $saves >= $wanted - self::ROUNDING);
+                $levers[] = new Lever(Remedy::OtherJar, Remedy::OtherJar->text($week->jars[$jar]->name), $serving, new WeekServing('', $then->eater, $then->day, $jar, $then->grams, $then->way, false), $saves, $saves >= $wanted - self::ROUNDING);
             }
         }
         usort($levers, static fn (Lever $one, Lever $other): int => $other->savesMg <=> $one->savesMg);

@@ -6,6 +6,7 @@ use App\Models\User;
 use Illuminate\Support\Str;
 use Symfony\Component\Process\Process;
 use Tests\Support\Contract;
+use Tests\TestCase;
 
 /*
  * Every address of the contract, tried from outside: without signing in, with the ids of another kitchen, with ids of
@@ -63,9 +64,8 @@ function plausibleBody(): array
         'usualCondimentGrams' => 5,
         'liveGoal' => 1,
         'limitIsHard' => false,
-        'mealShares' => ['morning' => 25, 'noon' => 35, 'evening' => 40],
         'targetMg' => 1500,
-        'restOfDietMg' => array_fill(1, 7, 900),
+        'restOfDiet' => TestCase::restOfDiet(300),
         'allergens' => [],
         'dislikes' => [],
         'gramsPerTablespoon' => 15,
@@ -87,6 +87,12 @@ function plausibleBody(): array
         'purpose' => 'bottle',
         'ph' => 4,
         'celsius' => 20,
+        'personId' => (string) Str::ulid(),
+        'batchId' => (string) Str::ulid(),
+        'how' => ['by' => 'mg', 'milligrams' => 1],
+        'amount' => '20 g',
+        'dishAmount' => '60 g',
+        'portions' => [['personId' => (string) Str::ulid(), 'share' => 0.5]],
     ];
 }
 

@@ -64,17 +64,24 @@ it(
         $food = ateOther(
             $this,
             ['by' => 'mg', 'milligrams' => 500],
-            ['name' => 'Lunch', 'insteadShare' => 0.5],
+            ['name' => 'Lunch', 'insteadOf' => ['noon']],
         )->json('id');
         $ada = $this->getJson('/api/days/today')->json('people.0');
+        // 1200 mg a day: 300 in the morning, 420 at noon, 480 in the evening.
         expect($ada['restMg'])
-            ->toBe(600)
+            ->toBe(780)
+            ->and($ada['meals'])
+            ->toBe([
+                ['meal' => 'morning', 'milligrams' => 300, 'isInstead' => false],
+                ['meal' => 'noon', 'milligrams' => 420, 'isInstead' => true],
+                ['meal' => 'evening', 'milligrams' => 480, 'isInstead' => false],
+            ])
             ->and(array_column($ada['otherFoods'], 'sodiumMg'))
             ->toBe([300, 500])
             ->and($ada['marginMg'])
-            ->toBe(2000 - 600 - 800);
+            ->toBe(2000 - 780 - 800);
         // The week's plan reckons with it too.
-        expect($this->getJson('/api/weeks/today')->json('people.0.days.2.marginMg'))->toBe(600);
+        expect($this->getJson('/api/weeks/today')->json('people.0.days.2.marginMg'))->toBe(420);
         $this->deleteJson("/api/other-foods/{$food}")->assertOk();
         $this->deleteJson("/api/other-foods/{$food}")->assertOk();
         expect($this->getJson('/api/days/today')->json('people.0.marginMg'))->toBe(2000 - 1200 - 300);
@@ -136,14 +143,259 @@ it('serves several at once, all or none, and shares a dish', function (): void {
     ])->assertJsonValidationErrors('portions');
 });
 
-it('agrees to the milligram with a tally of its own over a month of three people', function (): void {
-    Person::create([
-        'name' => 'Cy',
-        'position' => 2,
-        'target_sodium_mg' => 1800,
-        'target_source' => 'test',
-        'usual_serving_g' => 20,
+it('takes a dish back whole, by a share of it or by what nobody ate', function (string $by): void {
+    $jar = $this->startJar()->json('id');
+    $before = $this->getJson("/api/batches/{$jar}")->json();
+    $serve = fn(): array => $this->postJson('/api/servings/together', [
+        'batchId' => $jar,
+        'dishAmount' => '100 g',
+        'portions' => [['personId' => $this->ada, 'share' => 0.5], ['personId' => $this->bo, 'share' => 0.2]],
+        'requestKey' => (string) Str::ulid(),
+    ])
+        ->assertCreated()
+        ->json('servings');
+    [$first] = $serve();
+    expect($first['dish']['grams'])->toBe(100);
+    if ($by === 'share') {
+        $this->deleteJson("/api/servings/{$first['id']}")->assertOk();
+        $this->deleteJson("/api/servings/{$first['id']}")->assertOk();
+    } else {
+        $given = Batch::whole()->findOrFail($jar)->entries->where('kind', 'give')->sole();
+        $this->postJson("/api/batches/{$jar}/entries/{$given->id}/reversal")->assertSuccessful();
+    }
+    $after = $this->getJson("/api/batches/{$jar}")->json();
+    expect($after['gramsLeft'])
+        ->toEqualWithDelta($before['gramsLeft'], 1e-9)
+        ->and(Serving::query()->where('undone_at', null)->count())
+        ->toBe(0)
+        ->and($this->getJson('/api/days/today')->json('people.1.servings'))
+        ->toBe([]);
+    foreach ($after['whereabouts'] as $at => $place) {
+        expect($place['sodiumMg'])->toEqualWithDelta($before['whereabouts'][$at]['sodiumMg'], 1e-6);
+    }
+})->with(['share', 'rest']);
+
+it('puts a serving right at the moment at which it was eaten', function (): void {
+    $jar = $this->startJar()->json('id');
+    $serve = fn(array $as): array => [
+        'batchId' => $jar,
+        'personId' => $this->ada,
+        'amount' => '40 g',
+        'requestKey' => (string) Str::ulid(),
+        ...$as,
+    ];
+    $wrong = $this->postJson('/api/servings', $serve([]))->assertCreated()->json();
+    // Salt goes on moving into the pieces: 20 g now hold more than 20 g held then.
+    $this->travelTo(Carbon::parse('2026-11-28 12:00:00'));
+    $body = $serve(['amount' => '20 g', 'personId' => $this->bo, 'eatenOn' => '2026-11-25']);
+    $change = fn(array $as = []): TestResponse => $this->putJson("/api/servings/{$wrong['id']}", [
+        ...$body,
+        ...$as,
     ]);
+    $change(['amount' => '9 kg', 'requestKey' => (string) Str::ulid()])
+        ->assertUnprocessable()
+        ->assertJsonValidationErrors('amount');
+    expect(Serving::query()->where('undone_at', null)->sole()->id)->toBe($wrong['id']);
+    $right = $change()->assertOk()->json();
+    expect($right['sodium']['typical'])
+        ->toEqualWithDelta($wrong['sodium']['typical'] / 2, 1e-9)
+        ->and($right['personName'])
+        ->toBe('Bo')
+        ->and($change()->assertOk()->json('id'))
+        ->toBe($right['id'])
+        ->and(Serving::query()->where('undone_at', null)->sole()->id)
+        ->toBe($right['id']);
+    $now = $this->postJson('/api/servings', $serve(['amount' => '20 g']))->json();
+    expect($now['sodium']['typical'])->toBeGreaterThan($right['sodium']['typical'] * 1.05);
+    $change(['requestKey' => (string) Str::ulid()])
+        ->assertUnprocessable()
+        ->assertJsonValidationErrors('serving');
+    // Rinsed, from the same jar, on another day.
+    $rinsed = $this->putJson("/api/servings/{$right['id']}", [
+        ...$body,
+        'way' => 'rinsed',
+        'eatenOn' => '2026-11-24',
+        'requestKey' => (string) Str::ulid(),
+    ])
+        ->assertOk()
+        ->json();
+    expect($rinsed['wayLabel'])
+        ->toBe('rinsed 30 s')
+        ->and($rinsed['sodium']['typical'])
+        ->toBeLessThan($right['sodium']['typical'])
+        ->and($rinsed['eatenOn'])
+        ->toBe('2026-11-24');
+});
+
+it('changes a dish as a whole, and only as a whole', function (): void {
+    $jar = $this->startJar()->json('id');
+    $lone = $this->postJson('/api/servings', [
+        'batchId' => $jar,
+        'personId' => $this->ada,
+        'amount' => '10 g',
+        'requestKey' => (string) Str::ulid(),
+    ])->json();
+    $dish = fn(array $shares, string $amount = '90 g'): array => [
+        'batchId' => $jar,
+        'dishAmount' => $amount,
+        'portions' => array_map(
+            fn(string $id, float $share): array => ['personId' => $id, 'share' => $share],
+            array_keys($shares),
+            $shares,
+        ),
+        'requestKey' => (string) Str::ulid(),
+    ];
+    $first = $this->postJson('/api/servings/together', $dish([$this->ada => 0.5, $this->bo => 0.5]))->json(
+        'servings.0',
+    );
+    $this->putJson("/api/servings/{$first['id']}", [
+        'batchId' => $jar,
+        'personId' => $this->ada,
+        'amount' => '10 g',
+        'requestKey' => (string) Str::ulid(),
+    ])->assertJsonValidationErrors('serving');
+    $this->putJson(
+        "/api/servings/{$lone['id']}/dish",
+        $dish([$this->ada => 1.0]),
+    )->assertJsonValidationErrors('serving');
+    $this->putJson("/api/servings/{$first['id']}/dish", [
+        ...$dish([$this->ada => 1.0]),
+        'dishAmount' => null,
+    ])->assertUnprocessable();
+    $body = $dish([$this->bo => 0.25], '60 g');
+    $changed = $this->putJson("/api/servings/{$first['id']}/dish", $body)
+        ->assertOk()
+        ->json('servings');
+    expect($changed)
+        ->toHaveCount(1)
+        ->and($changed[0]['grams'])
+        ->toBe(15)
+        ->and($this->putJson("/api/servings/{$first['id']}/dish", $body)->json('servings.0.id'))
+        ->toBe($changed[0]['id']);
+    $state = Batch::whole()->findOrFail($jar)->ledger()->state();
+    // 10 g of Ada, 15 g of Bo; 45 g of the dish nobody ate.
+    expect($state->account(Account::Eaten)->weightG())
+        ->toEqualWithDelta(25.0, 1e-6)
+        ->and($state->account(Account::GivenAway)->weightG())
+        ->toEqualWithDelta(45.0, 1e-6);
+});
+
+it('puts right what was written down besides the jars', function (): void {
+    $food = ateOther($this, ['by' => 'mg', 'milligrams' => 300])->json();
+    $body = [
+        'personId' => $this->bo,
+        'name' => 'Soup, half of it',
+        'how' => ['by' => 'salt', 'saltG' => 0.5],
+        'insteadOf' => ['noon'],
+        'eatenOn' => '2026-11-24',
+        'requestKey' => (string) Str::ulid(),
+    ];
+    $change = fn(array $as = []): TestResponse => $this->putJson("/api/other-foods/{$food['id']}", [
+        ...$body,
+        ...$as,
+    ]);
+    $change(['insteadOf' => ['tea']])->assertJsonValidationErrors('insteadOf.0');
+    expect($change()->assertOk()->json())
+        ->toMatchArray(['sodiumMg' => 200, 'insteadOf' => ['noon'], 'eatenOn' => '2026-11-24'])
+        ->and($change()->assertOk()->json('name'))
+        ->toBe('Soup, half of it')
+        ->and(OtherFood::query()->where('undone_at', null)->count())
+        ->toBe(1);
+    $change(['requestKey' => (string) Str::ulid()])->assertJsonValidationErrors('otherFood');
+});
+
+it('holds a day against the target and the estimate of its time', function (): void {
+    $this->postJson('/api/other-foods', [
+        'personId' => $this->ada,
+        'name' => 'Pizza',
+        'how' => ['by' => 'mg', 'milligrams' => 700],
+        'eatenOn' => '2026-11-20',
+        'requestKey' => (string) Str::ulid(),
+    ])->assertCreated();
+    $ada = $this->getJson('/api/kitchen')->json('people.0');
+    $save = fn(array $as): array => $this->putJson("/api/people/{$ada['id']}", [
+        ...array_diff_key($ada, ['id' => 0, 'before' => 0]),
+        'targetMg' => 1500,
+        'restOfDiet' => self::restOfDiet(250),
+        ...$as,
+    ])
+        ->assertOk()
+        ->json('people.0');
+    $days = fn(): array => array_map(
+        fn(array $day): array => [$day['targetMg'], $day['estimateMg']],
+        $this->getJson("/api/intake?personId={$ada['id']}&days=7")->json('days'),
+    );
+    expect($save([])['before'])->toBe([
+        ['until' => '2026-11-24', 'targetMg' => 2000, 'targetSource' => 'test'],
+    ]);
+    expect($days())->toBe([...array_fill(0, 6, [2000, 1200]), [1500, 750]]);
+    // 1900 mg on the 20th were within the target of that day.
+    expect($this->getJson("/api/intake?personId={$ada['id']}&days=7")->json('daysPast'))->toBe(0);
+    // The same again is nothing new; another number on the same day stands for the first.
+    $save([]);
+    $save(['targetMg' => 1600]);
+    expect($days()[6])
+        ->toBe([1600, 750])
+        ->and(App\Models\Yardstick::query()->count())
+        ->toBe(3);
+    expect($save(['holds' => 'always'])['before'])->toBe([]);
+    expect($days())->toBe(array_fill(0, 7, [1500, 750]));
+    expect($this->getJson("/api/intake?personId={$ada['id']}&days=7")->json('daysPast'))->toBe(0);
+    $save(['holds' => 'always', 'targetMg' => 1400]);
+    expect($this->getJson("/api/intake?personId={$ada['id']}&days=7")->json('daysPast'))->toBe(1);
+});
+
+it('says how much of a jar still fits, to the step', function (int $target): void {
+    $this->aim('Ada', $target);
+    $jar = $this->startJar(['startedOn' => '2026-10-01'])->json('id');
+    $portion = $this->getJson('/api/days/today')->json('jars.0.portions.0');
+    $after = function (float $grams) use ($jar): float {
+        $serving = $this->postJson('/api/servings', [
+            'batchId' => $jar,
+            'personId' => $this->ada,
+            'amount' => "{$grams} g",
+            'requestKey' => (string) Str::ulid(),
+        ])
+            ->assertCreated()
+            ->json('id');
+        $margin = $this->getJson('/api/days/today')->json('people.0.marginMg');
+        $this->deleteJson("/api/servings/{$serving}")->assertOk();
+
+        return $margin;
+    };
+    if ($portion['fitsGrams'] > 0) {
+        expect($after($portion['fitsGrams']))->toBeGreaterThanOrEqual(0.0);
+    }
+    expect($after(max(10.0, $portion['fitsGrams'] + 5.0)))->toBeLessThan(0.0);
+})->with([1100, 1230, 1300, 1500, 2000]);
+
+it('counts a serving as live by what it was at that moment', function (): void {
+    $jar = $this->startJar()->json('id');
+    $serve = fn(): string => $this->postJson('/api/servings', [
+        'batchId' => $jar,
+        'personId' => $this->ada,
+        'amount' => '20 g',
+        'requestKey' => (string) Str::ulid(),
+    ])
+        ->assertCreated()
+        ->json('id');
+    $serve();
+    $this->travelTo(Carbon::parse('2026-11-26 12:00:00'));
+    $this->postJson("/api/batches/{$jar}/entries", [
+        'entry' => ['kind' => 'heat'],
+        'requestKey' => (string) Str::ulid(),
+    ])->assertCreated();
+    $this->travelTo(Carbon::parse('2026-11-27 12:00:00'));
+    $serve();
+    $intake = $this->getJson("/api/intake?personId={$this->ada}&days=3")->json();
+    expect(array_column($intake['days'], 'live'))
+        ->toBe([1, 0, 0])
+        ->and($intake['without'])
+        ->toBe(['2026-11-26', '2026-11-27']);
+});
+
+it('agrees to the milligram with a tally of its own over a month of three people', function (): void {
+    $this->seat('Cy', 1800, 20.0);
     $people = array_column($this->getJson('/api/kitchen')->json('people'), 'id');
     $this->travelTo(Carbon::parse('2026-10-29 12:00:00'));
     $jars = [
@@ -163,11 +415,12 @@ it('agrees to the milligram with a tally of its own over a month of three people
     mt_srand(8);
     $tally = array_fill_keys($people, []);
     $eaten = array_fill_keys($jars, 0.0);
+    $stands = [];
     for ($day = 0; $day < 28; $day++) {
         $this->travelTo(Carbon::parse('2026-10-29 12:00:00')->addDays($day));
         $date = now()->toDateString();
         foreach ($people as $person) {
-            $tally[$person][$date] = ['ferments' => 0.0, 'written' => 0.0, 'live' => 0];
+            $tally[$person][$date] = ['ferments' => 0.0, 'written' => 0.0, 'live' => 0, 'instead' => []];
         }
         if ($day % 9 === 4) {
             // A dish of which all three have their share, and something is left.
@@ -181,10 +434,23 @@ it('agrees to the milligram with a tally of its own over a month of three people
                 ),
                 'requestKey' => (string) Str::ulid(),
             ])->assertCreated();
-            foreach ($dish->json('servings') as $serving) {
-                $tally[$serving['personId']][$date]['ferments'] += $serving['sodium']['typical'];
-                $tally[$serving['personId']][$date]['live']++;
-                $eaten[$jars[$day % 2]] += $serving['sodium']['typical'];
+            $shares = $dish->json('servings');
+            if ($day % 2 === 1) {
+                // It was less, the second had nothing of it, and it was taken from the other jar.
+                $shares = $this->putJson("/api/servings/{$shares[1]['id']}/dish", [
+                    'batchId' => $jars[0],
+                    'dishAmount' => '60 g',
+                    'portions' => [
+                        ['personId' => $people[0], 'share' => 0.5],
+                        ['personId' => $people[2], 'share' => 0.2],
+                    ],
+                    'requestKey' => (string) Str::ulid(),
+                ])
+                    ->assertOk()
+                    ->json('servings');
+            }
+            foreach ($shares as $serving) {
+                $stands[$serving['id']] = [$serving, null];
             }
         }
         foreach ($people as $person) {
@@ -211,36 +477,79 @@ it('agrees to the milligram with a tally of its own over a month of three people
                     $this->deleteJson("/api/servings/{$serving['id']}")->assertOk();
                     continue;
                 }
-                $tally[$person][$date]['ferments'] += $serving['sodium']['typical'];
-                $tally[$person][$date]['live']++;
-                $eaten[$jar] += $serving['sodium']['typical'];
+                $stands[$serving['id']] = [$serving, $as];
             }
             if (mt_rand(1, 3) === 1) {
+                $meal = ['morning', 'noon', 'evening'][mt_rand(0, 2)];
                 $food = ateOther(
                     $this,
                     ['by' => 'salt', 'saltG' => mt_rand(1, 30) / 10],
-                    ['personId' => $person],
+                    ['personId' => $person, 'insteadOf' => mt_rand(1, 2) === 1 ? [$meal] : []],
                 )->json();
-                mt_rand(1, 4) === 1
-                    ? $this->deleteJson("/api/other-foods/{$food['id']}")
-                    : ($tally[$person][$date]['written'] += $food['sodiumMg']);
+                $fate = mt_rand(1, 4);
+                if ($fate === 1) {
+                    $this->deleteJson("/api/other-foods/{$food['id']}")->assertOk();
+                    continue;
+                }
+                if ($fate === 2) {
+                    $food = $this->putJson("/api/other-foods/{$food['id']}", [
+                        'personId' => $person,
+                        'name' => 'Something less salty',
+                        'how' => ['by' => 'mg', 'milligrams' => 123],
+                        'insteadOf' => ['evening'],
+                        'eatenOn' => $date,
+                        'requestKey' => (string) Str::ulid(),
+                    ])
+                        ->assertOk()
+                        ->json();
+                }
+                $tally[$person][$date]['written'] += $food['sodiumMg'];
+                $tally[$person][$date]['instead'] = [
+                    ...$tally[$person][$date]['instead'],
+                    ...$food['insteadOf'],
+                ];
             }
         }
+        // Something of an earlier day was another weight, or in another way, or somebody else's.
+        $lone = array_filter($stands, fn(array $one): bool => $one[1] !== null);
+        if ($day > 3 && $day % 2 === 0 && $lone !== []) {
+            [$wrong, $as] = $lone[array_rand($lone)];
+            $right = $this->putJson("/api/servings/{$wrong['id']}", [
+                'batchId' => $wrong['batchId'],
+                'personId' => $people[mt_rand(0, 2)],
+                'amount' => mt_rand(10, 30) . ' g',
+                'eatenOn' => $wrong['eatenOn'],
+                'requestKey' => (string) Str::ulid(),
+                ...$as,
+            ])
+                ->assertOk()
+                ->json();
+            unset($stands[$wrong['id']]);
+            $stands[$right['id']] = [$right, $as];
+        }
+    }
+    foreach ($stands as [$serving]) {
+        $tally[$serving['personId']][$serving['eatenOn']]['ferments'] += $serving['sodium']['typical'];
+        $tally[$serving['personId']][$serving['eatenOn']]['live']++;
+        $eaten[$serving['batchId']] += $serving['sodium']['typical'];
     }
     foreach ($people as $at => $person) {
         $intake = $this->getJson("/api/intake?personId={$person}")
             ->assertOk()
             ->json();
-        $rest = fn(string $date): float => [
-            1200.0,
-            in_array(Carbon::parse($date)->isoWeekday(), [6, 7], true) ? 1100.0 : 900.0,
-            0.0,
-        ][$at];
+        // A quarter in the morning, 35 % at noon, the rest in the evening.
+        $rest = function (string $date, array $instead) use ($at): float {
+            $weekend = in_array(Carbon::parse($date)->isoWeekday(), [6, 7], true);
+            $day = [1200.0, $weekend ? 1100.0 : 900.0, 0.0][$at];
+            $meals = ['morning' => 0.25 * $day, 'noon' => 0.35 * $day, 'evening' => 0.4 * $day];
+
+            return array_sum(array_diff_key($meals, array_flip($instead)));
+        };
         $sum = 0.0;
         expect($intake['days'])->toHaveCount(28);
         foreach ($intake['days'] as $day) {
             $own = $tally[$person][$day['date']];
-            $total = $rest($day['date']) + $own['ferments'] + $own['written'];
+            $total = $rest($day['date'], $own['instead']) + $own['ferments'] + $own['written'];
             expect($day['totalMg'])
                 ->toEqualWithDelta($total, 1e-6)
                 ->and($day['fermentsMg'] + $day['condimentsMg'])
@@ -333,11 +642,11 @@ it(
             'amount' => '33 g',
             'requestKey' => (string) Str::ulid(),
         ])->assertCreated();
-        foreach (['@home "soup", thick', '-5 degrees', 'Crème brûlée', '+plus'] as $i => $name) {
+        foreach (['@home "soup", thick', '-5 degrees', "Crème\nbrûlée", '+plus'] as $i => $name) {
             ateOther(
                 $this,
                 ['by' => 'salt', 'saltG' => 0.1 + $i / 3],
-                ['name' => $name, 'insteadShare' => $i / 7],
+                ['name' => $name, 'insteadOf' => array_slice(['noon', 'morning', 'evening'], 0, $i)],
             )->assertCreated();
         }
         $out = (string) $this->get('/api/intake/export?as=csv')->assertOk()->getContent();
@@ -369,7 +678,7 @@ it(
                 $row['person'],
                 $row['name'],
                 $row['sodium_mg'],
-                $row['instead_mg'],
+                $row['instead_of'],
             ],
             $rows,
         );
@@ -382,6 +691,18 @@ it(
             ->toBe([3, 4, 5, 6, 7])
             ->and(array_column($read['rows'], 'line'))
             ->toBe([2, 9]);
+        $odd = $this->postJson('/api/intake/preview', [
+            'text' =>
+                "\u{FEFF}Date;x,PERSON,name,sodium_mg,instead_of,date\r\n1,Ada,\"two\nlines\",5,Noon evening,2026-11-20\r\n1,Ada,Bread,5,tea,2026-11-20\r\n",
+        ])->json();
+        expect($odd['rows'])
+            ->toHaveCount(1)
+            ->and($odd['rows'][0]['insteadOf'])
+            ->toBe(['noon', 'evening'])
+            ->and($odd['rows'][0]['name'])
+            ->toBe("two\nlines")
+            ->and($odd['complaints'])
+            ->toBe([['line' => 4, 'text' => '"tea" names no meals; they are morning, noon and evening.']]);
         expect(
             $this->postJson('/api/intake/preview', ['text' => "a,b\n1,2"])->json('complaints.0.text'),
         )->toContain('"date" is missing');
@@ -457,10 +778,7 @@ it('ranks what would save sodium, each as the ledger has it', function (): void 
     expect($enough)->toBe([...array_filter($enough), ...array_filter($enough, fn(bool $one): bool => !$one)]);
     expect($ask('&mg=9000')['savings'])->toBe([]);
     // What is left of the day is what is wanted, where the portion is more than that.
-    Person::query()
-        ->where('name', 'Ada')
-        ->sole()
-        ->update(['target_sodium_mg' => 1300]);
+    $this->aim('Ada', 1300);
     expect($ask()['wantedMg'])->toEqualWithDelta(100.0, 1e-9);
     $this->getJson(
         "/api/batches/{$jar['id']}/savings?personId={$this->ada}&grams=99999",

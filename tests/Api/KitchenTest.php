@@ -6,6 +6,7 @@ use App\Models\Batch;
 use App\Models\Ingredient;
 use App\Models\Salt;
 use Illuminate\Support\Str;
+use Tests\TestCase;
 
 beforeEach(function (): void {
     $this->freezeSecond();
@@ -19,8 +20,7 @@ beforeEach(function (): void {
         'usualCondimentGrams' => 8,
         'liveGoal' => 2,
         'limitIsHard' => false,
-        'mealShares' => ['morning' => 25, 'noon' => 35, 'evening' => 40],
-        'restOfDietMg' => array_fill(1, 7, 1000),
+        'restOfDiet' => self::restOfDiet(330),
         'allergens' => ['fish', 'milk'],
         'dislikes' => ['garlic'],
         ...$change,
@@ -133,7 +133,6 @@ it('seats someone at the table and knows their limit, dislikes and portions', fu
         'targetMg' => 1700,
         'liveGoal' => 2,
         'limitIsHard' => false,
-        'mealShares' => ['morning' => 25, 'noon' => 35, 'evening' => 40],
         'allergens' => ['fish', 'milk'],
         'dislikes' => ['garlic'],
     ]);
@@ -141,7 +140,7 @@ it('seats someone at the table and knows their limit, dislikes and portions', fu
         "/api/people/{$cleo['id']}",
         ($this->person)([
             'preset' => 'nasem_child_9',
-            'restOfDietMg' => [1 => 900, 2 => 900, 3 => 900, 4 => 900, 5 => 900, 6 => 1200, 7 => 1300],
+            'restOfDiet' => [7 => ['morning' => 400, 'noon' => 900, 'evening' => 0]] + self::restOfDiet(300),
         ]),
     )
         ->assertOk()
@@ -151,8 +150,8 @@ it('seats someone at the table and knows their limit, dislikes and portions', fu
         ->toBe(1800)
         ->and($cleo['targetSource'])
         ->toContain('NASEM')
-        ->and($cleo['restOfDietMg']['7'])
-        ->toBe(1300);
+        ->and($cleo['restOfDiet']['7'])
+        ->toBe(['morning' => 400, 'noon' => 900, 'evening' => 0]);
     expect($this->getJson('/api/days/2026-11-29')->json('people.2.restMg'))->toBe(1300);
 });
 
@@ -183,8 +182,10 @@ it('names what is wrong with a person', function (array $change, string $field):
     [['targetMg' => null], 'targetMg'],
     [['preset' => 'mine'], 'preset'],
     [['usualServingGrams' => 0], 'usualServingGrams'],
-    [['restOfDietMg' => [1 => 5]], 'restOfDietMg'],
-    [['restOfDietMg' => array_fill(1, 7, -3)], 'restOfDietMg.1'],
+    [['restOfDiet' => [1 => ['morning' => 5]]], 'restOfDiet'],
+    [['restOfDiet' => [1 => ['morning' => 5]] + TestCase::restOfDiet(1)], 'restOfDiet.1'],
+    [['restOfDiet' => TestCase::restOfDiet(-3)], 'restOfDiet.1.morning'],
+    [['holds' => 'sometimes'], 'holds'],
     [['allergens' => ['air']], 'allergens.0'],
     [['liveGoal' => 99], 'liveGoal'],
 ]);

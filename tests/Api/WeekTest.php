@@ -183,7 +183,8 @@ it(
         Person::query()
             ->where('name', 'Ada')
             ->sole()
-            ->update(['target_sodium_mg' => 200, 'limit_is_hard' => true]);
+            ->update(['limit_is_hard' => true]);
+        $this->aim('Ada', 200);
         $week = $this->postJson('/api/weeks/today/fill', ['rest' => false, ...freshKey()])
             ->assertOk()
             ->json();
@@ -201,13 +202,7 @@ it(
             ->and($week['conflicts'][0]['text'])
             ->toContain('0 mg are left after the rest of the diet');
         foreach (range(1, 38) as $n) {
-            Person::create([
-                'name' => "Guest {$n}",
-                'position' => 2 + $n,
-                'target_sodium_mg' => 2000,
-                'target_source' => 'test',
-                'usual_serving_g' => 30,
-            ]);
+            $this->seat("Guest {$n}", 2000, 30.0);
         }
         $this->postJson('/api/weeks/today/fill', ['rest' => false, ...freshKey()])
             ->assertUnprocessable()
@@ -278,10 +273,7 @@ it('eats what was planned in one tap, once, and undoing brings the plan back', f
 });
 
 it('names what does not go together, and its levers can be sent as they are', function (): void {
-    Person::query()
-        ->where('name', 'Ada')
-        ->sole()
-        ->update(['target_sodium_mg' => 1300]);
+    $this->aim('Ada', 1300);
     $week = weekStep($this, [forAda($this, '2026-11-26', ['grams' => 60])])->json();
     $conflict = collect($week['conflicts'])->firstWhere('code', 'past_target');
     expect($conflict['text'])->toContain('Ada on Thursday')->and($conflict['levers'])->not->toBe([]);

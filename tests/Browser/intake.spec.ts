@@ -19,7 +19,7 @@ test('something from a package is written down instead of some of the estimate, 
   await drawer.getByRole('button', { name: 'Write it down' }).click();
   await expect(drawer.getByRole('alert')).toContainText('Between 0 and 50');
   await drawer.getByRole('spinbutton', { name: 'Salt' }).fill('1.5');
-  await choose(page, 'Instead of the estimate of 1,200 mg', 'instead of the evening meal, 480 mg');
+  await drawer.getByText('evening, 480 mg').click();
   await drawer.getByRole('button', { name: 'Write it down' }).click();
   // 2000 - 1200 + 480 - 600 mg.
   await expect(ada.getByTestId('margin')).toContainText('680 mg');
@@ -30,6 +30,45 @@ test('something from a package is written down instead of some of the estimate, 
   await expect(ada.getByTestId('margin')).toContainText('left 80 mg');
   await ada.getByRole('button', { name: 'Undo Soup for Ada' }).last().click();
   await expect(ada.getByTestId('margin')).toContainText('680 mg');
+  await ada.getByRole('button', { name: 'Change Soup of Ada' }).click();
+  await expect(drawer.getByRole('checkbox', { name: 'evening, 480 mg' })).toBeChecked();
+  await drawer.getByText('noon, 420 mg').click();
+  await drawer.getByRole('button', { name: 'Put it right' }).click();
+  // The estimate of the morning alone, and 600 mg.
+  await expect(ada.getByTestId('margin')).toContainText('left 1,100 mg');
+  await expect(ada.getByRole('list', { name: 'Besides the jars, Ada' }).getByRole('listitem')).toHaveCount(1);
+});
+
+test('a portion that was written down wrongly is put right, a dish as a whole', async ({ page }) => {
+  const [ada, bo] = ['Ada', 'Bo'].map((name) => page.getByRole('region', { name }));
+  await ada.getByRole('button', { name: 'Ada eats…' }).click();
+  await ada.getByRole('button', { name: /^Sticks/ }).click();
+  await ada.getByRole('button', { name: 'Change Sticks of Ada' }).click();
+  const drawer = page.getByRole('dialog');
+  await drawer.getByLabel('How much').fill('9 kg');
+  await drawer.getByRole('button', { name: 'Put it right' }).click();
+  await expect(drawer.getByRole('alert')).toBeVisible();
+  await drawer.getByLabel('How much').fill('25 g');
+  await choose(page, 'Who', 'Bo');
+  await choose(page, 'How', 'rinsed half a minute');
+  await drawer.getByRole('button', { name: 'Put it right' }).click();
+  await expect(bo).toContainText('Sticks 25 g, rinsed 30 s');
+  await expect(ada.getByRole('button', { name: 'Change Sticks of Ada' })).toHaveCount(0);
+
+  await page.getByRole('button', { name: 'Together, or in a dish' }).click();
+  await drawer.getByText('It went into a dish').click();
+  await drawer.getByLabel('Into the dish').fill('80 g');
+  await drawer.getByRole('button', { name: 'Eaten' }).click();
+  await expect(ada).toContainText('Sticks 40 g, of 80 g in a dish');
+  await ada.getByRole('button', { name: 'Change Sticks of Ada' }).click();
+  await expect(drawer.getByLabel('Share of Bo')).toHaveValue('50');
+  await drawer.getByLabel('Share of Bo').fill('10');
+  await drawer.getByRole('button', { name: 'Put it right' }).click();
+  await expect(bo).toContainText('Sticks 8 g, of 80 g in a dish');
+  await bo.getByRole('button', { name: 'Undo Sticks for Bo' }).last().click();
+  await expect(page.getByText('Taken back: the whole dish with Sticks.')).toBeVisible();
+  await expect(ada.getByRole('button', { name: 'Change Sticks of Ada' })).toHaveCount(0);
+  await expect(bo).toContainText('Sticks 25 g');
 });
 
 test('yesterday’s dish is shared, and stands on yesterday and in the weeks', async ({ page }) => {
@@ -63,7 +102,43 @@ test('what is on the shelf and fits is said', async ({ page }) => {
     targetMg: 1210,
   });
   await page.reload();
-  await expect(page.getByRole('region', { name: 'Ada' })).toContainText('Does not fit: Sticks');
+  const ada = page.getByRole('region', { name: 'Ada' });
+  await expect(ada).toContainText('Does not fit: Sticks');
+  await write(page, 'put', `/people/${kitchen.people[0]?.id ?? ''}`, {
+    ...kitchen.people[0],
+    targetMg: 1340,
+  });
+  await page.reload();
+  // 140 mg are left, less than a usual portion holds.
+  await expect(ada).toContainText(/Fits now: [1-3][05] g of Sticks/);
+  await ada.getByRole('button', { name: 'Ada eats…' }).click();
+  const jars = ada.getByRole('group', { name: 'Jars at hand for Ada' });
+  await expect(jars).toContainText('past the target');
+  await jars.getByRole('button', { name: / g of Sticks$/ }).click();
+  await expect(ada.getByTestId('margin')).toContainText('left');
+  await expect(ada).toContainText('Does not fit: Sticks');
+});
+
+test('another target and other meals hold from today on', async ({ page }) => {
+  await page.goto('/kitchen');
+  await page.getByRole('button', { name: 'Change Ada' }).click();
+  const drawer = page.getByRole('dialog');
+  await expect(drawer.getByText('The new target or estimate holds')).toHaveCount(0);
+  await drawer.getByRole('spinbutton', { name: 'Mon, noon' }).fill('700');
+  await expect(drawer.locator('output').first()).toHaveText('1480');
+  await expect(drawer.getByText('from today on; days that are over keep theirs')).toBeVisible();
+  await drawer.getByRole('spinbutton', { name: 'Mon, noon' }).fill('9000');
+  await drawer.getByRole('button', { name: 'Keep' }).click();
+  await expect(drawer.getByRole('alert')).toContainText('between 0 and 5000 mg');
+  await drawer.getByRole('spinbutton', { name: 'Mon, noon' }).fill('700');
+  await drawer.getByRole('button', { name: 'As on Monday, every day' }).click();
+  await expect(drawer.locator('output').last()).toHaveText('1480');
+  await drawer.getByRole('button', { name: 'Keep' }).click();
+  await expect(drawer).toHaveCount(0);
+  await page.goto('/today');
+  await expect(page.getByRole('region', { name: 'Ada' }).getByTestId('margin')).toContainText('520 mg');
+  await page.getByRole('link', { name: 'The day before' }).click();
+  await expect(page.getByRole('region', { name: 'Ada' }).getByTestId('margin')).toContainText('800 mg');
 });
 
 test('weeks are set beside each other, printed for a clinician, brought in with bad rows kept out', async ({

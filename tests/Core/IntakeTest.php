@@ -7,7 +7,11 @@ use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Intake\IntakeDay;
 use Tempesal\Core\Intake\LabelSodium;
+use Tempesal\Core\Intake\Meal;
 use Tempesal\Core\Intake\Period;
+use Tempesal\Core\Intake\PortionSize;
+use Tempesal\Core\Intake\Remedy;
+use Tempesal\Core\Intake\RestOfWeek;
 use Tempesal\Core\Intake\Saving;
 use Tempesal\Core\Intake\Savings;
 use Tempesal\Core\Intake\Way;
@@ -150,7 +154,7 @@ function restingJar(): BatchState
 /** @return array<string, Saving> by kind */
 function savingsByKind(array $savings): array
 {
-    return array_combine(array_map(fn(Saving $one): string => $one->kind, $savings), $savings);
+    return array_combine(array_map(fn(Saving $one): string => $one->remedy->value, $savings), $savings);
 }
 
 it('saves what the ledger says, the gentlest first', function (): void {
@@ -158,13 +162,8 @@ it('saves what the ledger says, the gentlest first', function (): void {
     $plate = Serve::of(Phase::Pieces, Grams::of(40.0));
     $now = $plate->sodiumMg($state, Tempesal\Core\Estimate\Point::typical());
     $savings = Savings::of($state, $plate, null, [
-        ['kind' => 'other_jar', 'text' => 'Beet instead', 'cost' => 'another taste', 'milligrams' => 100.0],
-        [
-            'kind' => 'other_jar',
-            'text' => 'Saltier instead',
-            'cost' => 'another taste',
-            'milligrams' => 900.0,
-        ],
+        ['remedy' => Remedy::OtherJar, 'text' => 'Beet instead', 'milligrams' => 100.0],
+        ['remedy' => Remedy::OtherJar, 'text' => 'Saltier instead', 'milligrams' => 900.0],
     ]);
     $by = savingsByKind($savings);
     // Nothing is known of how the pieces are cut: rinsing is taken to wash only the film away.
@@ -211,4 +210,99 @@ it('knows of a sauce only less of it, and of a crumb nothing', function (): void
     $shot = Serve::of(Phase::Brine, Grams::of(30.0));
     expect(array_keys(savingsByKind(Savings::of($state, $shot, null))))->toBe(['smaller']);
     expect(Savings::of($state, Serve::of(Phase::Brine, Grams::of(0.05)), null))->toBe([]);
+});
+
+it('shares a day out over its meals and keeps every sum', function (): void {
+    mt_srand(11);
+    for ($round = 0; $round < 200; $round++) {
+        $sums = array_combine(range(1, 7), array_map(fn(): int => mt_rand(0, 5000), range(1, 7)));
+        $shares = ['morning' => mt_rand(0, 50), 'noon' => mt_rand(0, 50), 'evening' => mt_rand(0, 50)];
+        $rest = RestOfWeek::sharedOut($sums, $round % 4 === 0 ? null : array_map(floatval(...), $shares));
+        foreach ($sums as $weekday => $sum) {
+            expect($rest->on($weekday))->toBe($sum);
+            foreach (Meal::cases() as $meal) {
+                expect($rest->at($weekday, $meal))->toBeGreaterThanOrEqual(0);
+            }
+        }
+    }
+    // A quarter, 35 and 40 %: common practice, no source.
+    $usual = RestOfWeek::sharedOut([1 => 1000, 7 => 999]);
+    expect($usual->toArray()[1])
+        ->toBe(['morning' => 250, 'noon' => 350, 'evening' => 400])
+        ->and($usual->on(1, [Meal::Noon]))
+        ->toBe(650)
+        ->and($usual->on(1, [Meal::Noon, Meal::Noon]))
+        ->toBe(650)
+        ->and($usual->on(1, Meal::cases()))
+        ->toBe(0)
+        ->and($usual->on(3))
+        ->toBe(0)
+        ->and(RestOfWeek::of($usual->toArray())->toArray())
+        ->toBe($usual->toArray());
+    expect(fn() => RestOfWeek::of([2 => ['noon' => -1]]))->toThrow(InvalidArgumentException::class);
+});
+
+it('weighs portions out in steps and never serves less than a mouthful', function (): void {
+    $pieces = PortionSize::of(Phase::Pieces);
+    $sauce = PortionSize::of(Phase::Sauce);
+    expect($pieces->smaller(40.0, 0.625))
+        ->toBe(25.0)
+        ->and($pieces->smaller(40.0, 0.6))
+        ->toBe(20.0)
+        ->and($pieces->smaller(40.0, -1.0))
+        ->toBe(10.0)
+        ->and($pieces->smaller(10.0, 0.5))
+        ->toBeNull()
+        ->and($sauce->smaller(10.0, 0.66))
+        ->toBe(6.0)
+        ->and($sauce->smaller(3.0, 0.5))
+        ->toBeNull();
+});
+
+it('finds the most that fits, and a step more no longer does', function (
+    Phase $phase,
+    Way $way,
+    float $step,
+    float $least,
+): void {
+    $state = restingJar();
+    $plate = $way->plate($phase, Grams::of(1.0));
+    $holds = fn(float $grams): float => $plate
+        ->weighing(Grams::of($grams))
+        ->sodiumMg($state, Tempesal\Core\Estimate\Point::typical());
+    foreach ([-5.0, 0.0, 20.0, 61.0, 150.0, 333.0, 900.0] as $room) {
+        $most = PortionSize::most($state, $plate, $room, 600.0);
+        if ($most === 0.0) {
+            expect($holds($least))->toBeGreaterThan($room);
+            continue;
+        }
+        expect($holds($most))
+            ->toBeLessThanOrEqual($room + 1e-6)
+            ->and($holds($most + $step))
+            ->toBeGreaterThan($room)
+            ->and(fmod($most, $step))
+            ->toEqualWithDelta(0.0, 1e-9);
+    }
+    expect(PortionSize::most($state, $plate, 1e9, 37.0))->toBe(floor(37.0 / $step) * $step);
+})->with([
+    [Phase::Pieces, Way::Drained, 5.0, 10.0],
+    [Phase::Pieces, Way::Rinsed, 5.0, 10.0],
+    [Phase::Brine, Way::Drained, 1.0, 3.0],
+]);
+
+it('knows a way from its plate, and ranks the remedies from gentle to stern', function (): void {
+    foreach (Way::cases() as $way) {
+        expect(Way::ofPlate($way->plate(Phase::Pieces, Grams::of(30.0))))->toBe($way);
+    }
+    $ranks = array_map(fn(Remedy $one): int => $one->rank(), Remedy::cases());
+    expect($ranks)
+        ->toBe(range(0, count($ranks) - 1))
+        ->and(Remedy::Drain->rank())
+        ->toBeLessThan(Remedy::Smaller->rank())
+        ->and(Remedy::LeaveOut->rank())
+        ->toBe(max($ranks))
+        ->and(Remedy::Smaller->text(25, 40))
+        ->toBe('25 g instead of 40 g')
+        ->and(Remedy::AtFloor->text(1.5, 2.0))
+        ->toBe('salt it with 1.5 % instead of 2 %, the least for this method');
 });

@@ -110,7 +110,7 @@ function leversByKind(Conflict $conflict): array
 {
     $levers = [];
     foreach ($conflict->levers as $lever) {
-        $levers[$lever->kind] ??= $lever;
+        $levers[$lever->remedy->value] ??= $lever;
     }
 
     return $levers;

@@ -88,7 +88,7 @@ final readonly class BatchController
             Batch::whole()->findOrFail($id),
             $this->current->get(),
             Person::atTable(),
-            Serving::query()->with(['person', 'batch'])->where('batch_id', $id)->latest()->get(),
+            Serving::query()->with(['person', 'batch', 'entry'])->where('batch_id', $id)->latest()->get(),
             $at,
         ));
     }

@@ -33,7 +33,7 @@ final class DayController
             $date,
             $current->get(),
             Person::atTable(),
-            Serving::query()->with(['person', 'batch'])->where('eaten_on', $date)->whereNull('undone_at')->oldest()->get(),
+            Serving::query()->with(['person', 'batch', 'entry'])->where('eaten_on', $date)->whereNull('undone_at')->oldest()->get(),
             Rest::between($date, $date),
             PlannedServing::open($date, $date),
             Batch::onShelf()->orderBy('started_at')->get(),

@@ -17,9 +17,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
-use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Document\InvalidField;
-use Tempesal\Core\Intake\LabelSodium;
 
 /**
  * What everyone took in, from the jars and besides them.
@@ -29,8 +26,6 @@ final readonly class IntakeController
     private const USUAL_DAYS = 28;
 
     private const MOST_DAYS = 366;
-
-    private const RECENT_DAYS = 90;
 
     public function __construct(private CurrentHousehold $current)
     {
@@ -44,7 +39,7 @@ final readonly class IntakeController
             ['personId.*' => 'Say whose.', 'beside.*' => 'Beside whom, or "before".'],
         );
         [$from, $to] = $this->span($request);
-        $person = Person::query()->with('restOfDiet')->findOrFail($asked['personId']);
+        $person = Person::query()->findOrFail($asked['personId']);
         $beside = null;
         $name = '';
         if (($asked['beside'] ?? null) === 'before') {
@@ -52,46 +47,11 @@ final readonly class IntakeController
             $beside = Intakes::of($person, self::daysBefore($from, $days), self::daysBefore($from, 1));
             $name = 'the days before';
         } elseif (isset($asked['beside'])) {
-            $other = Person::query()->with('restOfDiet')->findOrFail($asked['beside']);
+            $other = Person::query()->findOrFail($asked['beside']);
             [$beside, $name] = [Intakes::of($other, $from, $to), $other->name];
         }
 
         return new JsonResponse(['from' => $from, 'to' => $to, 'today' => $this->current->get()->today(), ...IntakeView::of($person, Intakes::of($person, $from, $to), $beside, $name)]);
-    }
-
-    public function write(Request $request, WriteOtherFood $write): JsonResponse
-    {
-        $asked = $request->validate([
-            'personId' => ['required', 'string', 'max:26'], 'name' => ['required', 'string', 'max:120'], 'eatenOn' => ['nullable', 'string', 'date_format:Y-m-d'],
-            'how' => ['required', 'array', 'max:8'], 'insteadShare' => ['nullable', 'numeric', 'min:0', 'max:1'], 'requestKey' => ['required', 'string', 'ulid'],
-        ], [
-            'personId.*' => 'Say who ate it.', 'name.*' => 'Say what it was.', 'eatenOn.*' => 'A day is written like 2026-11-24.', 'how.*' => 'Say how much sodium or salt is in it.',
-            'insteadShare.*' => 'Between nothing and all of the estimate.', 'requestKey.*' => 'The request is missing its key; reload the page.',
-        ]);
-        $person = Person::query()->with('restOfDiet')->findOrFail($asked['personId']);
-        $date = $asked['eatenOn'] ?? $this->current->get()->today();
-        try {
-            $sodium = LabelSodium::milligrams(Fields::of($asked['how'], 'how'));
-        } catch (InvalidField $refusal) {
-            throw ValidationException::withMessages([$refusal->path => ucfirst($refusal->reason)]);
-        }
-        $food = $write([
-            'person_id' => $person->id, 'eaten_on' => $date, 'name' => trim($asked['name']), 'sodium_mg' => $sodium,
-            'instead_mg' => (float) ($asked['insteadShare'] ?? 0.0) * $person->restOn($date), 'how' => $asked['how'],
-        ], $asked['requestKey']);
-
-        return new JsonResponse(IntakeView::food($food), 201);
-    }
-
-    public function takeBack(string $otherFood, WriteOtherFood $write): JsonResponse
-    {
-        return new JsonResponse(IntakeView::food($write->takeBack($otherFood)));
-    }
-
-    /** What was written down lately, to be written down again. */
-    public function known(): JsonResponse
-    {
-        return new JsonResponse(['foods' => IntakeView::known(Rest::between(self::daysBefore($this->current->get()->today(), self::RECENT_DAYS), '9999-12-31')->written)]);
     }
 
     public function export(Request $request): JsonResponse|Response
@@ -121,7 +81,7 @@ final readonly class IntakeController
         $key = $request->validate(['requestKey' => ['required', 'string', 'ulid']], ['requestKey.*' => 'The request is missing its key; reload the page.'])['requestKey'];
         $rows = IntakeCsv::read(self::text($request), Person::atTable())['rows'];
         $written = $write->all(array_map(static fn (array $row): array => [
-            'person_id' => $row['personId'], 'eaten_on' => $row['date'], 'name' => $row['name'], 'sodium_mg' => $row['sodiumMg'], 'instead_mg' => $row['insteadMg'],
+            'person_id' => $row['personId'], 'eaten_on' => $row['date'], 'name' => $row['name'], 'sodium_mg' => $row['sodiumMg'], 'instead_of' => $row['insteadOf'],
             'how' => ['by' => 'mg', 'milligrams' => $row['sodiumMg']],
         ], $rows), array_map(static fn (int $i): string => substr(strtoupper(hash('sha256', "{$key} {$i}")), 0, 26), array_keys($rows)));
 

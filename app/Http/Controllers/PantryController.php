@@ -44,7 +44,7 @@ final readonly class PantryController
 
     public function savePerson(PersonRequest $request, SavePerson $save, ?string $person = null): JsonResponse
     {
-        $save($person, $request->columns(), $request->restOfDiet());
+        $save($person, $request->columns(), $request->figures(), $request->holdsAlways() ? null : $this->current->get()->today());
 
         return $this->answer($person === null);
     }

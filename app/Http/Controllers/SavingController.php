@@ -20,6 +20,7 @@ use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Formula\FormulaAnswer;
+use Tempesal\Core\Intake\Remedy;
 use Tempesal\Core\Intake\Saving;
 use Tempesal\Core\Intake\Savings;
 use Tempesal\Core\Intake\Way;
@@ -47,7 +48,7 @@ final readonly class SavingController
             ...self::RULES, 'personId' => ['required', 'string', 'max:26'], 'grams' => ['nullable', 'numeric', 'gt:0', 'max:5000'],
             'way' => ['nullable', 'string', Rule::enum(Way::class)], 'phase' => ['nullable', 'string', Rule::enum(Phase::class)],
         ], [...self::MESSAGES, 'personId.*' => 'Say whose.', 'grams.*' => 'A portion lies above 0 and at most at 5000 g.', 'way.*' => 'Drained, rinsed or with juice.', 'phase.*' => 'Pieces, brine or sauce.']);
-        $person = Person::query()->with('restOfDiet')->findOrFail($asked['personId']);
+        $person = Person::query()->findOrFail($asked['personId']);
         $state = $row->ledger()->state();
         $phase = isset($asked['phase']) ? Phase::from($asked['phase']) : Tended::servedPhase($row, $state);
         $grams = (float) ($asked['grams'] ?? $row->usualPortion($person, $phase));
@@ -72,8 +73,7 @@ final readonly class SavingController
 
         $lighter = $answer->atFloor();
         $others = $lighter === null ? [] : [[
-            'kind' => 'at_floor', 'text' => sprintf('salt it with %s %% instead of %s %%, the least for this method', round(($lighter->strength() ?? 0.0) * 100.0, 1), round(($answer->strength() ?? 0.0) * 100.0, 1)),
-            'cost' => 'softer and sooner sour; not below that', 'milligrams' => $lighter->typicalServingMg(),
+            'remedy' => Remedy::AtFloor, 'text' => Remedy::AtFloor->text(round(($lighter->strength() ?? 0.0) * 100.0, 1), round(($answer->strength() ?? 0.0) * 100.0, 1)), 'milligrams' => $lighter->typicalServingMg(),
         ]];
 
         return $this->answer($answer->typicalServingMg(), $answer->plate()->grams->value, (float) ($asked['mg'] ?? Savings::LOW_SODIUM_MG), static fn (?float $wanted): array => Savings::of($answer->state, $answer->plate(), $wanted, $others));

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Tempesal\Core\Intake\RestOfWeek;
 use Tempesal\Core\Intake\TargetPreset;
 use Tempesal\Core\Produce\Allergen;
 
@@ -26,10 +27,10 @@ final class PersonRequest extends FormRequest
             'usualCondimentGrams' => ['required', 'numeric', 'min:1', 'max:500'],
             'liveGoal' => ['required', 'integer', 'min:0', 'max:20'],
             'limitIsHard' => ['required', 'boolean'],
-            'restOfDietMg' => ['required', 'array:1,2,3,4,5,6,7', 'size:7'],
-            'restOfDietMg.*' => ['integer', 'min:0', 'max:10000'],
-            'mealShares' => ['required', 'array:morning,noon,evening', 'size:3'],
-            'mealShares.*' => ['numeric', 'min:0', 'max:100'],
+            'holds' => ['nullable', 'string', 'in:from_today,always'],
+            'restOfDiet' => ['required', 'array:1,2,3,4,5,6,7', 'size:7'],
+            'restOfDiet.*' => ['array:morning,noon,evening', 'size:3'],
+            'restOfDiet.*.*' => ['integer', 'min:0', 'max:5000'],
             'allergens' => ['present', 'array', 'max:20'],
             'allergens.*' => ['string', Rule::enum(Allergen::class)],
             'dislikes' => ['present', 'array', 'max:60'],
@@ -47,9 +48,9 @@ final class PersonRequest extends FormRequest
             'usualCondimentGrams.*' => 'A usual spoon lies between 1 and 500 g.',
             'liveGoal.*' => 'Between 0 and 20 live servings a day.',
             'limitIsHard.*' => 'Say whether a plan may pass the limit.',
-            'restOfDietMg.*' => 'The rest of the diet lies between 0 and 10000 mg of sodium, for each day of the week.',
-            'mealShares*' => 'Each meal takes between 0 and 100 % of the rest of the diet.',
-            'mealShares.*' => 'Each meal takes between 0 and 100 % of the rest of the diet.',
+            'holds.*' => 'From today on, or always.',
+            'restOfDiet.*.*.*' => 'A meal lies between 0 and 5000 mg of sodium.',
+            'restOfDiet.*' => 'The rest of the diet is needed for each day of the week and each of its meals.',
             'allergens.*' => 'That is not an allergen Tempesal keeps track of.',
         ];
     }
@@ -57,28 +58,31 @@ final class PersonRequest extends FormRequest
     /** @return array<string, mixed> columns of the person */
     public function columns(): array
     {
-        $preset = TargetPreset::tryFrom($this->string('preset')->value());
-        $source = $this->string('targetSource')->trim()->value();
-
         return [
             'name' => $this->string('name')->trim()->value(),
-            'target_sodium_mg' => $preset?->milligrams() ?? $this->integer('targetMg'),
-            'target_source' => $preset?->source() ?? ($source === '' ? 'A number of your own' : $source),
             'usual_serving_g' => $this->float('usualServingGrams'), 'usual_condiment_g' => $this->float('usualCondimentGrams'),
-            'live_goal' => $this->integer('liveGoal'), 'limit_is_hard' => $this->boolean('limitIsHard'), 'meal_shares' => array_map(floatval(...), (array) $this->validated('mealShares')),
+            'live_goal' => $this->integer('liveGoal'), 'limit_is_hard' => $this->boolean('limitIsHard'),
             'allergens' => array_values(array_unique((array) $this->validated('allergens'))),
             'dislikes' => array_values(array_unique((array) $this->validated('dislikes'))),
         ];
     }
 
-    /** @return array<int, int> milligrams by ISO weekday */
-    public function restOfDiet(): array
+    /** @return array{target_sodium_mg: int, target_source: string, rest: array<int, array<string, int>>} what their days are held against */
+    public function figures(): array
     {
-        $rest = [];
-        foreach (range(1, 7) as $weekday) {
-            $rest[$weekday] = $this->integer("restOfDietMg.{$weekday}");
-        }
+        $preset = TargetPreset::tryFrom($this->string('preset')->value());
+        $source = $this->string('targetSource')->trim()->value();
 
-        return $rest;
+        return [
+            'target_sodium_mg' => $preset?->milligrams() ?? $this->integer('targetMg'),
+            'target_source' => $preset?->source() ?? ($source === '' ? 'A number of your own' : $source),
+            'rest' => RestOfWeek::of(array_map(static fn (array $meals): array => array_map(intval(...), $meals), (array) $this->validated('restOfDiet')))->toArray(),
+        ];
+    }
+
+    /** Whether the figures hold for days that are over as well. */
+    public function holdsAlways(): bool
+    {
+        return $this->string('holds')->value() === 'always';
     }
 }

@@ -1316,7 +1316,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put?: never;
+        /** @description Puts right what was written down wrongly; the old row is taken back, a new one stands for it. */
+        put: operations["changeOtherFood"];
         post?: never;
         delete: operations["takeBackOtherFood"];
         options?: never;
@@ -1365,9 +1366,27 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put?: never;
+        /** @description Taken back and eaten anew at the moment at which it was eaten. */
+        put: operations["changeServing"];
         post?: never;
         delete: operations["undoServing"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/servings/{serving}/dish": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description The whole dish of which the serving is a share. */
+        put: operations["changeDish"];
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1499,13 +1518,16 @@ export interface components {
                 liveGoal: number;
                 /** @description Whether a plan may never pass the target. */
                 limitIsHard: boolean;
-                mealShares: components["schemas"]["MealShares"];
                 allergens: string[];
                 dislikes: string[];
-                /** @description Milligrams by ISO weekday. */
-                restOfDietMg: {
-                    [key: string]: number;
-                };
+                restOfDiet: components["schemas"]["RestOfDiet"];
+                /** @description Targets that held before, the last first. */
+                before: {
+                    /** Format: date */
+                    until: string;
+                    targetMg: number;
+                    targetSource: string;
+                }[];
                 id: string;
                 name: string;
                 targetMg: number;
@@ -2004,11 +2026,13 @@ export interface components {
             usualServingGrams: number;
             usualCondimentGrams: number;
             liveGoal: number;
-            mealShares: components["schemas"]["MealShares"];
             limitIsHard: boolean;
-            restOfDietMg: {
-                [key: string]: number;
-            };
+            restOfDiet: components["schemas"]["RestOfDiet"];
+            /**
+             * @description Whether target and estimate are new from today on, or hold for days that are over as well.
+             * @enum {string|null}
+             */
+            holds?: "from_today" | "always" | null;
             allergens: string[];
             dislikes: string[];
         };
@@ -2357,6 +2381,12 @@ export interface components {
             colour: string;
             phase: components["schemas"]["Phase"];
             grams: number;
+            way: components["schemas"]["Way"];
+            wayLabel: string;
+            dish: null | {
+                key: string;
+                grams: number;
+            };
             /** Format: date */
             eatenOn: string;
             /** Format: date-time */
@@ -2374,13 +2404,20 @@ export interface components {
                 name: string;
                 targetMg: number;
                 targetSource: string;
-                mealShares: components["schemas"]["MealShares"];
+                /** @description The estimate of each meal, and whether something was written down in its place. */
+                meals: {
+                    meal: components["schemas"]["Meal"];
+                    milligrams: number;
+                    isInstead: boolean;
+                }[];
                 usualServingGrams: number;
                 /** @description Of the estimate, less what was written down instead. */
                 restMg: number;
                 otherFoods: components["schemas"]["OtherFood"][];
                 ferments: components["schemas"]["Sodium"];
                 marginMg: number;
+                /** @description What is left of it when what is planned is eaten as well. */
+                roomMg: number;
                 servings: components["schemas"]["Serving"][];
                 /** @description What is meant for them on that day and was not eaten yet. */
                 planned: {
@@ -2396,7 +2433,10 @@ export interface components {
                 }[];
             }[];
             jars: (components["schemas"]["ShelfBatch"] & {
-                portions: components["schemas"]["Portion"][];
+                portions: (components["schemas"]["Portion"] & {
+                    /** @description The most that fits into their day as it is, drained; 0 when nothing does. */
+                    fitsGrams: number;
+                })[];
             })[];
         };
         MeantServing: {
@@ -2437,6 +2477,7 @@ export interface components {
                 days: {
                     /** Format: date */
                     date: string;
+                    targetMg: number;
                     restMg: number;
                     ferments: components["schemas"]["Sodium"];
                     marginMg: number;
@@ -2512,6 +2553,8 @@ export interface components {
                 levers: {
                     kind: string;
                     text: string;
+                    /** @description What it costs the eater; null: nothing. */
+                    cost: string | null;
                     savesMg: number;
                     isEnough: boolean;
                     servingId: string;
@@ -2679,7 +2722,7 @@ export interface components {
             eatenOn: string;
             name: string;
             sodiumMg: number;
-            insteadMg: number;
+            insteadOf: components["schemas"]["Meal"][];
             how: components["schemas"]["LabelSodium"];
             isUndone: boolean;
         };
@@ -2776,7 +2819,7 @@ export interface components {
                 date: string;
                 name: string;
                 sodiumMg: number;
-                insteadMg: number;
+                insteadOf: components["schemas"]["Meal"][];
             }[];
             complaints: {
                 line: number;
@@ -2790,21 +2833,77 @@ export interface components {
             savings: {
                 kind: string;
                 text: string;
-                cost: string;
+                /** @description What it costs the eater; null: nothing. */
+                cost: string | null;
                 milligrams: number;
                 savesMg: number;
                 savesPercent: number;
                 isEnough: boolean;
             }[];
         };
-        /** @description Of the rest of the diet, percent. */
-        MealShares: {
-            morning: number;
-            noon: number;
-            evening: number;
+        ServeFields: {
+            batchId: string;
+            personId: string;
+            /** @description As typed, for example "40 g". */
+            amount: string;
+            phase?: components["schemas"]["Phase"] | null;
+            way?: components["schemas"]["Way"] | null;
+            /** Format: date */
+            eatenOn?: string | null;
+            /** @description The planned serving that is eaten with it. */
+            plannedId?: string | null;
+            requestKey: components["schemas"]["Ulid"];
+        };
+        TogetherFields: {
+            batchId: string;
+            portions: {
+                personId: string;
+                /** @description As typed; without a dish. */
+                amount?: string | null;
+                /** @description Of the dish, 0 to 1. */
+                share?: number | null;
+            }[];
+            /** @description What went into the dish, as typed. */
+            dishAmount?: string | null;
+            phase?: components["schemas"]["Phase"] | null;
+            way?: components["schemas"]["Way"] | null;
+            /** Format: date */
+            eatenOn?: string | null;
+            requestKey: components["schemas"]["Ulid"];
+        };
+        OtherFoodFields: {
+            personId: string;
+            name: string;
+            /** Format: date */
+            eatenOn?: string | null;
+            how: components["schemas"]["LabelSodium"];
+            /** @description Meals whose estimate is not counted on that day. */
+            insteadOf?: components["schemas"]["Meal"][] | null;
+            requestKey: components["schemas"]["Ulid"];
+        };
+        /** @enum {string} */
+        Meal: "morning" | "noon" | "evening";
+        /** @description Milligrams of sodium by ISO weekday and meal. */
+        RestOfDiet: {
+            [key: string]: {
+                morning: number;
+                noon: number;
+                evening: number;
+            };
         };
     };
     responses: {
+        /** @description What was eaten. */
+        Servings: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": {
+                    servings: components["schemas"]["Serving"][];
+                };
+            };
+        };
         /** @description Something that was eaten besides the jars. */
         OtherFood: {
             headers: {
@@ -5263,20 +5362,32 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": {
-                    personId: string;
-                    name: string;
-                    /** Format: date */
-                    eatenOn?: string | null;
-                    how: components["schemas"]["LabelSodium"];
-                    /** @description Of the estimate of that day, which it takes the place of. */
-                    insteadShare?: number | null;
-                    requestKey: components["schemas"]["Ulid"];
-                };
+                "application/json": components["schemas"]["OtherFoodFields"];
             };
         };
         responses: {
             201: components["responses"]["OtherFood"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    changeOtherFood: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                otherFood: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OtherFoodFields"];
+            };
+        };
+        responses: {
+            200: components["responses"]["OtherFood"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             422: components["responses"]["Invalid"];
@@ -5307,19 +5418,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": {
-                    batchId: string;
-                    personId: string;
-                    /** @description As typed, for example "40 g". */
-                    amount: string;
-                    phase?: components["schemas"]["Phase"] | null;
-                    way?: components["schemas"]["Way"] | null;
-                    /** Format: date */
-                    eatenOn?: string | null;
-                    /** @description The planned serving that is eaten with it. */
-                    plannedId?: string | null;
-                    requestKey: components["schemas"]["Ulid"];
-                };
+                "application/json": components["schemas"]["ServeFields"];
             };
         };
         responses: {
@@ -5338,37 +5437,32 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": {
-                    batchId: string;
-                    portions: {
-                        personId: string;
-                        /** @description As typed; without a dish. */
-                        amount?: string | null;
-                        /** @description Of the dish, 0 to 1. */
-                        share?: number | null;
-                    }[];
-                    /** @description What went into the dish, as typed. */
-                    dishAmount?: string | null;
-                    phase?: components["schemas"]["Phase"] | null;
-                    way?: components["schemas"]["Way"] | null;
-                    /** Format: date */
-                    eatenOn?: string | null;
-                    requestKey: components["schemas"]["Ulid"];
-                };
+                "application/json": components["schemas"]["TogetherFields"];
             };
         };
         responses: {
-            /** @description What was eaten. */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        servings: components["schemas"]["Serving"][];
-                    };
-                };
+            201: components["responses"]["Servings"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    changeServing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                serving: string;
             };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ServeFields"];
+            };
+        };
+        responses: {
+            200: components["responses"]["Serving"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             422: components["responses"]["Invalid"];
@@ -5388,6 +5482,27 @@ export interface operations {
             200: components["responses"]["Serving"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+        };
+    };
+    changeDish: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                serving: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TogetherFields"];
+            };
+        };
+        responses: {
+            200: components["responses"]["Servings"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
         };
     };
 }

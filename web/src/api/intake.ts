@@ -3,9 +3,12 @@ import {
   answered,
   api,
   type IntakeRead,
-  type LabelSodium,
+  type OtherFood,
+  type OtherFoodFields,
   type Refusal,
+  type ServeFields,
   type Serving,
+  type TogetherFields,
   type Way,
 } from './client';
 import { useChange } from './queries';
@@ -33,16 +36,14 @@ export const useKnownFoods = () =>
     queryFn: async () => (await answered(api.GET('/other-foods'))).foods,
   });
 
-export const useWriteOtherFood = () =>
-  useChange(
-    (body: {
-      personId: string;
-      name: string;
-      eatenOn: string;
-      how: LabelSodium;
-      insteadShare: number;
-      requestKey: string;
-    }) => answered(api.POST('/other-foods', { body })),
+/** Writes down what is not from a jar, or puts right what was written down as such. */
+export const useWriteOtherFood = (instead?: OtherFood) =>
+  useChange((body: OtherFoodFields) =>
+    answered(
+      instead
+        ? api.PUT('/other-foods/{otherFood}', { params: { path: { otherFood: instead.id } }, body })
+        : api.POST('/other-foods', { body }),
+    ),
   );
 
 export const useTakeOtherFoodBack = () =>
@@ -50,17 +51,20 @@ export const useTakeOtherFoodBack = () =>
     answered(api.DELETE('/other-foods/{otherFood}', { params: { path: { otherFood } } })),
   );
 
-export const useServeTogether = () =>
-  useChange(
-    (body: {
-      batchId: string;
-      portions: { personId: string; amount?: string; share?: number }[];
-      dishAmount: string | null;
-      phase: Serving['phase'] | null;
-      way: Way | null;
-      eatenOn: string;
-      requestKey: string;
-    }) => answered(api.POST('/servings/together', { body })),
+/** Puts a serving right that was written down wrongly. */
+export const useChangeServing = (serving: string) =>
+  useChange((body: ServeFields) =>
+    answered(api.PUT('/servings/{serving}', { params: { path: { serving } }, body })),
+  );
+
+/** Several at once or a dish in shares; or a dish put right, by any share of it. */
+export const useServeTogether = (instead?: Serving) =>
+  useChange((body: TogetherFields) =>
+    answered(
+      instead
+        ? api.PUT('/servings/{serving}/dish', { params: { path: { serving: instead.id } }, body })
+        : api.POST('/servings/together', { body }),
+    ),
   );
 
 export const usePreviewIntake = () =>

@@ -23,8 +23,7 @@ import {
   type ImportCandidate,
   type Kitchen,
   type NewKitchen,
-  type Serving,
-  type Way,
+  type ServeFields,
 } from './client';
 
 export const useSession = () =>
@@ -194,19 +193,7 @@ export const useTakeBack = (batch: string) =>
     answered(api.POST('/batches/{batch}/entries/{entry}/reversal', { params: { path: { batch, entry } } })),
   );
 
-export const useServe = () =>
-  useChange(
-    (body: {
-      batchId: string;
-      personId: string;
-      amount: string;
-      phase?: Serving['phase'] | null;
-      way?: Way | null;
-      eatenOn?: string | null;
-      plannedId?: string | null;
-      requestKey: string;
-    }) => answered(api.POST('/servings', { body })),
-  );
+export const useServe = () => useChange((body: ServeFields) => answered(api.POST('/servings', { body })));
 
 export const useUndoServing = () =>
   useChange((serving: string) =>

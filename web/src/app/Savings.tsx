@@ -19,7 +19,7 @@ export function Savings({ found }: { found: Found }) {
         <li key={one.kind + one.text}>
           <span>
             {one.text}
-            <span className="soft"> · {one.cost}</span>
+            {one.cost !== null && <span className="soft"> · {one.cost}</span>}
           </span>
           <span>
             <b>−{mg(Math.round(one.savesMg))}</b> ({percent(one.savesPercent)}), then{' '}

@@ -35,7 +35,7 @@ export function BringIntake({ close }: { close: () => void }) {
       }}
     >
       <p className="soft">
-        Comma-separated, the first line naming the columns: date, person, name, sodium_mg, and instead_mg
+        Comma-separated, the first line naming the columns: date, person, name, sodium_mg, and instead_of
         where a row stands instead of some of the estimate.
       </p>
       <input

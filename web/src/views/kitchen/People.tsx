@@ -1,5 +1,6 @@
 import { Button, Input, InputNumber, Select } from 'antd';
-import { useState } from 'react';
+import dayjs from 'dayjs';
+import { Fragment, useState } from 'react';
 import { answered, api, type Kitchen, type KitchenPerson } from '../../api/client';
 import { useChangeKitchen, usePresets } from '../../api/queries';
 import { Field } from '../../app/Field';
@@ -7,6 +8,7 @@ import { KeepDrawer } from '../../app/KeepDrawer';
 import { NumberField } from '../../app/NumberField';
 import { grams, mg } from '../../app/numbers';
 
+const meals = ['morning', 'noon', 'evening'] as const;
 const weekdays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 const OWN = 'own';
 
@@ -31,6 +33,11 @@ export function People({ kitchen }: { kitchen: Kitchen }) {
             </header>
             <p>
               <b>{mg(person.targetMg)}</b> a day <span className="soft">{person.targetSource}</span>
+              {person.before[0] && (
+                <span className="soft">
+                  ; until {dayjs(person.before[0].until).format('D MMM YYYY')} {mg(person.before[0].targetMg)}
+                </span>
+              )}
             </p>
             <WeekOfRest person={person} />
             <p className="soft">
@@ -66,9 +73,15 @@ export function People({ kitchen }: { kitchen: Kitchen }) {
   );
 }
 
+type RestOfDay = KitchenPerson['restOfDiet'][string];
+
+const noRest: RestOfDay = { morning: 0, noon: 0, evening: 0 };
+
+const sumOf = (day: RestOfDay = noRest): number => day.morning + day.noon + day.evening;
+
 /** The rest of the diet on each weekday, standing in the room that the target leaves. */
 function WeekOfRest({ person }: { person: KitchenPerson }) {
-  const rest = weekdays.map((_, i) => person.restOfDietMg[String(i + 1)] ?? 0);
+  const rest = weekdays.map((_, i) => sumOf(person.restOfDiet[String(i + 1)]));
   const most = Math.max(person.targetMg, ...rest);
   const height = 64;
 
@@ -79,7 +92,7 @@ function WeekOfRest({ person }: { person: KitchenPerson }) {
       viewBox={`0 0 224 ${height + 18}`}
       className="week-of-rest"
     >
-      {rest.map((sodium, i) => (
+      {rest.map((_, i) => (
         <g key={weekdays[i]} transform={`translate(${i * 32} 0)`}>
           <rect
             x={4}
@@ -89,13 +102,24 @@ function WeekOfRest({ person }: { person: KitchenPerson }) {
             fill="none"
             stroke="var(--line-strong)"
           />
-          <rect
-            x={4}
-            width={22}
-            y={height * (1 - sodium / most)}
-            height={height * (sodium / most)}
-            fill="var(--rest)"
-          />
+          {meals.map((meal, at) => {
+            const below = meals
+              .slice(0, at)
+              .reduce((sum, one) => sum + (person.restOfDiet[String(i + 1)]?.[one] ?? 0), 0);
+            const sodium = person.restOfDiet[String(i + 1)]?.[meal] ?? 0;
+            return (
+              <rect
+                key={meal}
+                x={4}
+                width={22}
+                y={height * (1 - (below + sodium) / most)}
+                height={height * (sodium / most)}
+                fill="var(--rest)"
+                stroke="var(--panel)"
+                strokeWidth={0.75}
+              />
+            );
+          })}
           <text x={15} y={height + 14} textAnchor="middle" fontSize={11} fill="var(--ink-soft)">
             {weekdays[i]}
           </text>
@@ -122,8 +146,10 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
     usualCondimentGrams: person?.usualCondimentGrams ?? 10,
     liveGoal: person?.liveGoal ?? 1,
     limitIsHard: person?.limitIsHard ?? false,
-    mealShares: person?.mealShares ?? { morning: 25, noon: 35, evening: 40 },
-    restOfDietMg: person?.restOfDietMg ?? Object.fromEntries(weekdays.map((_, i) => [String(i + 1), 1300])),
+    restOfDiet:
+      person?.restOfDiet ??
+      Object.fromEntries(weekdays.map((_, i) => [String(i + 1), { morning: 320, noon: 460, evening: 520 }])),
+    holds: 'from_today' as 'from_today' | 'always',
     allergens: person?.allergens ?? [],
     dislikes: person?.dislikes ?? [],
   }));
@@ -137,6 +163,10 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
   const leave = useChangeKitchen((id: string) =>
     answered(api.DELETE('/people/{person}', { params: { path: { person: id } } })),
   );
+  const isNew =
+    fields.preset !== null ||
+    fields.targetMg !== person?.targetMg ||
+    JSON.stringify(fields.restOfDiet) !== JSON.stringify(person.restOfDiet);
   const change = (part: Partial<typeof fields>) => setFields({ ...fields, ...part });
 
   return (
@@ -222,32 +252,30 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
         </Field>
       </div>
       <h3 className="drawer-part">The rest of the diet, mg of sodium</h3>
-      <div className="rest-days">
-        {weekdays.map((day, i) => (
-          <Field key={day} label={day} name={`restOfDietMg.${i + 1}`} refusal={save.error}>
-            <InputNumber
-              controls={false}
-              value={fields.restOfDietMg[String(i + 1)] ?? 0}
-              onChange={(value) =>
-                change({ restOfDietMg: { ...fields.restOfDietMg, [String(i + 1)]: value ?? 0 } })
-              }
+      <RestOfDiet
+        rest={fields.restOfDiet}
+        change={(restOfDiet) => change({ restOfDiet })}
+        complaint={weekdays
+          .flatMap((_, i) =>
+            ['', '.morning', '.noon', '.evening'].map((meal) => `restOfDiet.${i + 1}${meal}`),
+          )
+          .map((path) => save.error?.of(path))
+          .find((text) => text !== undefined)}
+      />
+      {person && isNew && (
+        <div className="fields drawer-part">
+          <Field label="The new target or estimate holds" name="holds" refusal={save.error} wide>
+            <Select
+              value={fields.holds}
+              onChange={(holds) => change({ holds })}
+              options={[
+                { value: 'from_today', label: 'from today on; days that are over keep theirs' },
+                { value: 'always', label: 'for all days, also those that are over' },
+              ]}
             />
           </Field>
-        ))}
-      </div>
-      <h3 className="drawer-part">Of it, at each meal</h3>
-      <div className="rest-days">
-        {(['morning', 'noon', 'evening'] as const).map((meal) => (
-          <Field key={meal} label={meal} name={`mealShares.${meal}`} refusal={save.error}>
-            <InputNumber
-              controls={false}
-              suffix="%"
-              value={fields.mealShares[meal]}
-              onChange={(value) => change({ mealShares: { ...fields.mealShares, [meal]: value ?? 0 } })}
-            />
-          </Field>
-        ))}
-      </div>
+        </div>
+      )}
       <div className="fields drawer-part">
         <Field label="Allergies" name="allergens" refusal={save.error} wide>
           <Select
@@ -268,5 +296,58 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
         </Field>
       </div>
     </KeepDrawer>
+  );
+}
+
+interface RestProps {
+  rest: KitchenPerson['restOfDiet'];
+  change: (rest: KitchenPerson['restOfDiet']) => void;
+  complaint: string | undefined;
+}
+
+/** What each meal of each weekday brings, with the sum of the day below. */
+function RestOfDiet({ rest, change, complaint }: RestProps) {
+  const of = (day: number): RestOfDay => rest[String(day)] ?? noRest;
+
+  return (
+    <>
+      <div className="rest-meals">
+        <span />
+        {weekdays.map((day) => (
+          <b key={day}>{day}</b>
+        ))}
+        {meals.map((meal) => (
+          <Fragment key={meal}>
+            <span>{meal}</span>
+            {weekdays.map((day, i) => (
+              <InputNumber
+                key={day}
+                aria-label={`${day}, ${meal}`}
+                controls={false}
+                value={of(i + 1)[meal]}
+                onChange={(value) =>
+                  change({ ...rest, [String(i + 1)]: { ...of(i + 1), [meal]: value ?? 0 } })
+                }
+              />
+            ))}
+          </Fragment>
+        ))}
+        <span>the day</span>
+        {weekdays.map((day, i) => (
+          <output key={day}>{sumOf(of(i + 1))}</output>
+        ))}
+      </div>
+      {complaint && (
+        <p className="complaint" role="alert">
+          {complaint}
+        </p>
+      )}
+      <Button
+        type="text"
+        onClick={() => change(Object.fromEntries(weekdays.map((_, i) => [String(i + 1), { ...of(1) }])))}
+      >
+        As on Monday, every day
+      </Button>
+    </>
   );
 }

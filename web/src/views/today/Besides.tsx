@@ -1,6 +1,6 @@
-import { AutoComplete, Button, InputNumber, Segmented, Select } from 'antd';
+import { AutoComplete, Button, Checkbox, InputNumber, Segmented } from 'antd';
 import { useState } from 'react';
-import type { DayPerson, LabelSodium } from '../../api/client';
+import type { DayPerson, LabelSodium, Meal, OtherFood } from '../../api/client';
 import { useKnownFoods, useWriteOtherFood } from '../../api/intake';
 import { requestKey, useKitchen } from '../../api/queries';
 import { Field } from '../../app/Field';
@@ -14,16 +14,26 @@ const ways: { value: LabelSodium['by']; label: string }[] = [
   { value: 'per_portion', label: 'by portion' },
 ];
 
+interface Props {
+  person: DayPerson;
+  date: string;
+  /** What is to be put right; none: something new. */
+  food?: OtherFood | undefined;
+  close: () => void;
+}
+
 /** Something that is not from a jar: as its package or the menu says it, or once more what was written down before. */
-export function Besides({ person, date, close }: { person: DayPerson; date: string; close: () => void }) {
-  const write = useWriteOtherFood();
+export function Besides({ person, date, food: wrong, close }: Props) {
+  const write = useWriteOtherFood(wrong);
   const known = useKnownFoods();
   const kitchen = useKitchen();
   const [key] = useState(requestKey);
-  const [name, setName] = useState('');
-  const [how, setHow] = useState<LabelSodium>({ by: 'mg' });
-  const [printed, setPrinted] = useState<'sodium' | 'salt'>('sodium');
-  const [insteadShare, setInsteadShare] = useState(0);
+  const [name, setName] = useState(wrong?.name ?? '');
+  const [how, setHow] = useState<LabelSodium>(wrong?.how ?? { by: 'mg' });
+  const [printed, setPrinted] = useState<'sodium' | 'salt'>(
+    wrong && wrong.how.by !== 'salt' && wrong.how.saltG !== undefined ? 'salt' : 'sodium',
+  );
+  const [insteadOf, setInsteadOf] = useState<Meal[]>(wrong?.insteadOf ?? []);
   const number = (label: string, field: keyof Omit<LabelSodium, 'by'>, unit: string) => (
     <Field label={label} name={`how.${field}`} refusal={write.error}>
       <InputNumber
@@ -37,17 +47,17 @@ export function Besides({ person, date, close }: { person: DayPerson; date: stri
 
   return (
     <KeepDrawer
-      title={`${person.name} ate something else`}
+      title={wrong ? `${person.name} ate ${wrong.name}` : `${person.name} ate something else`}
       close={close}
-      keepAs="Write it down"
+      keepAs={wrong ? 'Put it right' : 'Write it down'}
       keep={() => {
         void write
-          .mutateAsync({ personId: person.id, name, eatenOn: date, how, insteadShare, requestKey: key })
+          .mutateAsync({ personId: person.id, name, eatenOn: date, how, insteadOf, requestKey: key })
           .then(close, () => undefined);
       }}
       isKeeping={write.isPending}
     >
-      {(known.data ?? []).length > 0 && (
+      {!wrong && (known.data ?? []).length > 0 && (
         <div className="words known-foods" role="group" aria-label="Written down before">
           {known.data?.slice(0, 8).map((food) => (
             <Button
@@ -123,20 +133,18 @@ export function Besides({ person, date, close }: { person: DayPerson; date: stri
             {number('Portions', 'portions', '')}
           </>
         )}
-        <Field label={`Instead of the estimate of ${mg(Math.round(person.restMg))}`} wide>
-          <Select
-            value={insteadShare}
-            onChange={setInsteadShare}
-            options={[
-              { value: 0, label: 'no, it comes on top' },
-              ...(['morning', 'noon', 'evening'] as const).map((meal) => ({
-                value: person.mealShares[meal] / 100,
-                label: `instead of the ${meal} meal, ${mg(Math.round((person.restMg * person.mealShares[meal]) / 100))}`,
-              })),
-              { value: 1, label: 'instead of all of it' },
-            ]}
-          />
-        </Field>
+      </div>
+      <div role="group" aria-label="Instead of the estimate for" className="instead-of">
+        <span>It stands instead of what is estimated for</span>
+        <Checkbox.Group<Meal>
+          value={insteadOf}
+          onChange={setInsteadOf}
+          options={person.meals.map(({ meal, milligrams }) => ({
+            value: meal,
+            label: `${meal}, ${mg(milligrams)}`,
+          }))}
+        />
+        <span className="soft">None ticked: it comes on top.</span>
       </div>
       {write.error?.of('how.by') && (
         <p className="complaint" role="alert">

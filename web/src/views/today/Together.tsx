@@ -1,42 +1,56 @@
 import { Checkbox, Input, InputNumber, Select } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
-import type { Day, Serving, Way } from '../../api/client';
+import type { Day, Serving } from '../../api/client';
 import { useServeTogether } from '../../api/intake';
 import { requestKey } from '../../api/queries';
 import { Field } from '../../app/Field';
 import { KeepDrawer } from '../../app/KeepDrawer';
+import { asked, mannerOf, manners } from './manners';
+import { jarsToChoose } from './jarsToChoose';
 
-const manners: { value: string; label: string; phase: Serving['phase'] | null; way: Way | null }[] = [
-  { value: 'drained', label: 'as usual, drained', phase: null, way: 'drained' },
-  { value: 'rinsed', label: 'rinsed half a minute', phase: null, way: 'rinsed' },
-  { value: 'with_juice', label: 'with a spoon of juice', phase: null, way: 'with_juice' },
-  { value: 'brine', label: 'the brine alone', phase: 'brine', way: null },
-];
+interface Props {
+  day: Day;
+  /** The shares of a dish that is to be put right; none: something new. */
+  shares?: Serving[];
+  close: () => void;
+}
 
 /** Several people at once, or a condiment inside a dish of which each eats a share. */
-export function Together({ day, close }: { day: Day; close: () => void }) {
-  const serve = useServeTogether();
+export function Together({ day, shares: known = [], close }: Props) {
+  const [first] = known;
+  const dish = first?.dish ?? null;
+  const serve = useServeTogether(first);
   const [key] = useState(requestKey);
-  const [batchId, setBatchId] = useState(day.jars[0]?.id ?? '');
-  const [manner, setManner] = useState('drained');
-  const [isDish, setIsDish] = useState(false);
-  const [dishAmount, setDishAmount] = useState('30 g');
-  const [left, setLeft] = useState<string[]>([]);
+  const [batchId, setBatchId] = useState(first?.batchId ?? day.jars[0]?.id ?? '');
+  const [manner, setManner] = useState(first ? mannerOf(first) : 'drained');
+  const [isDish, setIsDish] = useState(dish !== null);
+  const [dishAmount, setDishAmount] = useState(dish ? `${String(dish.grams)} g` : '30 g');
+  const [left, setLeft] = useState(() =>
+    dish === null
+      ? []
+      : day.people.map(({ id }) => id).filter((id) => !known.some((share) => share.personId === id)),
+  );
   const [amounts, setAmounts] = useState<Record<string, string>>({});
-  const [shares, setShares] = useState<Record<string, number>>({});
+  const [shares, setShares] = useState<Record<string, number>>(() =>
+    Object.fromEntries(
+      known.map((share) => [
+        share.personId,
+        Math.round((share.grams / (dish?.grams ?? share.grams)) * 1000) / 10,
+      ]),
+    ),
+  );
   const jar = day.jars.find((one) => one.id === batchId);
   const usual = (personId: string) =>
     `${String(jar?.portions.find((one) => one.personId === personId)?.grams ?? 30)} g`;
   const eaters = day.people.filter((person) => !left.includes(person.id));
-  const how = manners.find((one) => one.value === manner) ?? manners[0];
   const refusal = serve.error;
 
   return (
     <KeepDrawer
       title={`Eaten on ${dayjs(day.date).format('dddd, D MMMM')}`}
       close={close}
-      keepAs="Eaten"
+      keepAs={first ? 'Put it right' : 'Eaten'}
       isKeeping={serve.isPending}
       keep={() => {
         void serve
@@ -48,8 +62,7 @@ export function Together({ day, close }: { day: Day; close: () => void }) {
                 : { personId: person.id, amount: amounts[person.id] ?? usual(person.id) },
             ),
             dishAmount: isDish ? dishAmount : null,
-            phase: how?.phase ?? null,
-            way: how?.way ?? null,
+            ...asked(manner),
             eatenOn: day.date,
             requestKey: key,
           })
@@ -58,31 +71,31 @@ export function Together({ day, close }: { day: Day; close: () => void }) {
     >
       <div className="fields">
         <Field label="From which jar" name="batchId" refusal={refusal} wide>
-          <Select
-            value={batchId}
-            onChange={setBatchId}
-            options={day.jars.map(({ id, name }) => ({ value: id, label: name }))}
-          />
+          <Select value={batchId} onChange={setBatchId} options={jarsToChoose(day, first)} />
         </Field>
         <Field label="How" wide>
           <Select value={manner} onChange={setManner} options={manners} />
         </Field>
       </div>
-      <Checkbox
-        className="together-dish"
-        checked={isDish}
-        onChange={(event) => setIsDish(event.target.checked)}
-      >
-        It went into a dish, of which each ate a share
-      </Checkbox>
+      {dish === null && (
+        <Checkbox
+          className="together-dish"
+          checked={isDish}
+          onChange={(event) => setIsDish(event.target.checked)}
+        >
+          It went into a dish, of which each ate a share
+        </Checkbox>
+      )}
       {isDish && (
-        <Field label="Into the dish" name="dishAmount" refusal={refusal}>
-          <Input
-            data-takes="weight"
-            value={dishAmount}
-            onChange={(event) => setDishAmount(event.target.value)}
-          />
-        </Field>
+        <div className="fields">
+          <Field label="Into the dish" name="dishAmount" refusal={refusal} wide>
+            <Input
+              data-takes="weight"
+              value={dishAmount}
+              onChange={(event) => setDishAmount(event.target.value)}
+            />
+          </Field>
+        </div>
       )}
       {day.people.map((person) => {
         const at = eaters.indexOf(person);
@@ -124,7 +137,7 @@ export function Together({ day, close }: { day: Day; close: () => void }) {
       })}
       {refusal && (
         <p className="complaint" role="alert">
-          {refusal.of('portions') ?? refusal.message}
+          {refusal.of('portions') ?? refusal.of('serving') ?? refusal.message}
         </p>
       )}
     </KeepDrawer>

@@ -24,6 +24,7 @@ export function Conflicts({ hands }: { hands: WeekHands }) {
               {conflict.levers.map((lever) => (
                 <Button
                   key={`${lever.servingId} ${lever.text}`}
+                  title={lever.cost ?? undefined}
                   onClick={() => {
                     const serving = week.servings.find((one) => one.id === lever.servingId);
                     if (serving) {

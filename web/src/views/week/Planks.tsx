@@ -134,7 +134,7 @@ function Place({ hands, person, day, isShown }: PlaceProps) {
       <SaltBar
         name={person.name}
         height={22}
-        targetMg={person.targetMg}
+        targetMg={day.targetMg}
         restMg={day.restMg}
         ferments={
           ghost > 0

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Household\OneAtATime;
+use App\Models\Serving;
+use Carbon\CarbonImmutable;
+use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Grams;
+
+/**
+ * Puts a serving right that was written down wrongly: it is taken back, and eaten anew at the moment at which it was eaten.
+ */
+final readonly class ChangeServing
+{
+    public function __construct(private UndoServing $undo, private ServePortion $serve, private ServeTogether $together, private OneAtATime $oneAtATime)
+    {
+    }
+
+    /** @param  string  $requestKey  the same key never changes twice */
+    public function one(string $servingId, string $batchId, string $personId, Grams $grams, ?Phase $phase, Way $way, string $eatenOn, string $requestKey): Serving
+    {
+        return ($this->oneAtATime)(function () use ($servingId, $batchId, $personId, $grams, $phase, $way, $eatenOn, $requestKey): Serving {
+            $known = Serving::query()->where('request_key', $requestKey)->first();
+            if ($known !== null) {
+                return $known;
+            }
+            $before = $this->takeBack($servingId);
+            if ($before->dish !== null) {
+                throw ValidationException::withMessages(['serving' => 'That was a share of a dish; the dish is changed as a whole.']);
+            }
+            $planned = [$personId, $batchId] === [$before->person_id, $before->batch_id] ? $before->planned_serving_id : null;
+
+            return ($this->serve)($batchId, $personId, $grams, $phase, $eatenOn, $requestKey, self::moment($before, $batchId), $way, $planned);
+        });
+    }
+
+    /**
+     * A whole dish, by any share of it.
+     *
+     * @param  non-empty-list<array{personId: string, grams: Grams}>  $portions
+     * @return list<Serving>
+     */
+    public function dish(string $servingId, string $batchId, array $portions, Grams $dish, ?Phase $phase, Way $way, string $eatenOn, string $requestKey): array
+    {
+        return ($this->oneAtATime)(function () use ($servingId, $batchId, $portions, $dish, $phase, $way, $eatenOn, $requestKey): array {
+            $known = Serving::query()->where('dish', $requestKey)->get();
+            if ($known->isNotEmpty()) {
+                return array_values($known->all());
+            }
+            $before = $this->takeBack($servingId);
+            if ($before->dish === null) {
+                throw ValidationException::withMessages(['serving' => 'That was no share of a dish.']);
+            }
+
+            return ($this->together)($batchId, $portions, $dish, $phase, $way, $eatenOn, $requestKey, self::moment($before, $batchId));
+        });
+    }
+
+    /** When it left its jar; another jar is as it is now. */
+    private static function moment(Serving $before, string $batchId): ?CarbonImmutable
+    {
+        return $batchId === $before->batch_id ? $before->entry->happened_at : null;
+    }
+
+    private function takeBack(string $servingId): Serving
+    {
+        $serving = Serving::query()->lockForUpdate()->findOrFail($servingId);
+        if ($serving->undone_at !== null) {
+            throw ValidationException::withMessages(['serving' => 'That was taken back already.']);
+        }
+
+        return ($this->undo)($serving->id);
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Person;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Intake\LabelSodium;
+use Tempesal\Core\Intake\Meal;
+
+/**
+ * Something that is not from a jar.
+ */
+final class OtherFoodRequest extends FormRequest
+{
+    use ReadsPortion;
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'personId' => ['required', 'string', 'max:26'],
+            'name' => ['required', 'string', 'max:120'],
+            'eatenOn' => ['nullable', 'string', 'date_format:Y-m-d'],
+            'how' => ['required', 'array', 'max:8'],
+            'insteadOf' => ['nullable', 'array', 'list', 'max:3'],
+            'insteadOf.*' => ['string', 'distinct', Rule::enum(Meal::class)],
+            'requestKey' => ['required', 'string', 'ulid'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'personId.*' => 'Say who ate it.', 'name.*' => 'Say what it was.', 'eatenOn.*' => 'A day is written like 2026-11-24.', 'how.*' => 'Say how much sodium or salt is in it.',
+            'insteadOf.*' => 'Instead of the morning, the noon or the evening meal, each once.', 'requestKey.*' => 'The request is missing its key; reload the page.',
+        ];
+    }
+
+    /**
+     * @return array{person_id: string, eaten_on: string, name: string, sodium_mg: float, instead_of: list<string>, how: array<string, mixed>}
+     *
+     * @throws ValidationException
+     */
+    public function columns(): array
+    {
+        $how = (array) $this->validated('how');
+        try {
+            $sodium = LabelSodium::milligrams(Fields::of($how, 'how'));
+        } catch (InvalidField $refusal) {
+            throw ValidationException::withMessages([$refusal->path => ucfirst($refusal->reason)]);
+        }
+
+        return [
+            'person_id' => Person::query()->findOrFail($this->string('personId')->value())->id, 'eaten_on' => $this->eatenOn(), 'name' => $this->string('name')->trim()->value(),
+            'sodium_mg' => $sodium, 'instead_of' => array_values((array) ($this->validated('insteadOf') ?? [])), 'how' => $how,
+        ];
+    }
+}

@@ -1,0 +1,72 @@
+import { DatePicker, Input, Select } from 'antd';
+import dayjs from 'dayjs';
+import { useState } from 'react';
+import type { Day, Serving } from '../../api/client';
+import { useChangeServing } from '../../api/intake';
+import { requestKey } from '../../api/queries';
+import { Field } from '../../app/Field';
+import { KeepDrawer } from '../../app/KeepDrawer';
+import { jarsToChoose } from './jarsToChoose';
+import { asked, mannerOf, manners } from './manners';
+
+/** A serving that was written down wrongly, put right; it keeps the moment at which it was eaten. */
+export function Portion({ serving, day, close }: { serving: Serving; day: Day; close: () => void }) {
+  const change = useChangeServing(serving.id);
+  const [key] = useState(requestKey);
+  const [personId, setPersonId] = useState(serving.personId);
+  const [batchId, setBatchId] = useState(serving.batchId);
+  const [amount, setAmount] = useState(`${String(serving.grams)} g`);
+  const [manner, setManner] = useState(mannerOf(serving));
+  const [eatenOn, setEatenOn] = useState(serving.eatenOn);
+  const refusal = change.error;
+
+  return (
+    <KeepDrawer
+      title={`${serving.personName} ate ${serving.batchName}`}
+      close={close}
+      keepAs="Put it right"
+      isKeeping={change.isPending}
+      keep={() => {
+        void change
+          .mutateAsync({ batchId, personId, amount, ...asked(manner), eatenOn, requestKey: key })
+          .then(close, () => undefined);
+      }}
+    >
+      <div className="fields">
+        <Field label="Who" name="personId" refusal={refusal}>
+          <Select
+            value={personId}
+            onChange={setPersonId}
+            options={day.people.map(({ id, name }) => ({ value: id, label: name }))}
+          />
+        </Field>
+        <Field label="How much" name="amount" refusal={refusal}>
+          <Input data-takes="weight" value={amount} onChange={(event) => setAmount(event.target.value)} />
+        </Field>
+        <Field label="From which jar" name="batchId" refusal={refusal} wide>
+          <Select value={batchId} onChange={setBatchId} options={jarsToChoose(day, serving)} />
+        </Field>
+        <Field label="How" name="way" refusal={refusal} wide>
+          <Select value={manner} onChange={setManner} options={manners} />
+        </Field>
+        <Field label="On which day" name="eatenOn" refusal={refusal} wide>
+          <DatePicker
+            allowClear={false}
+            format="dddd, D MMMM YYYY"
+            value={dayjs(eatenOn)}
+            onChange={(date: dayjs.Dayjs | null) => date && setEatenOn(date.format('YYYY-MM-DD'))}
+          />
+        </Field>
+      </div>
+      {refusal?.of('serving') && (
+        <p className="complaint" role="alert">
+          {refusal.of('serving')}
+        </p>
+      )}
+      <p className="soft">
+        What was written down first stays in the jar’s life as taken back. The sodium is that of the jar at
+        the moment at which it was eaten.
+      </p>
+    </KeepDrawer>
+  );
+}
