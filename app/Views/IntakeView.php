@@ -26,6 +26,7 @@ final class IntakeView
         return [
             'person' => ['id' => $person->id, 'name' => $person->name, 'targetMg' => $person->yardstick()->target_sodium_mg, 'targetSource' => $person->yardstick()->target_source, 'liveGoal' => $person->live_goal],
             'days' => array_map(self::day(...), $period->days),
+            'mean' => Shown::sodium($period->mean()),
             'mean7' => Shown::sodium($period->last(7)->mean()),
             'mean28' => Shown::sodium($period->last(28)->mean()),
             ...self::sums($period),
@@ -59,7 +60,7 @@ final class IntakeView
     {
         return [
             'date' => $day->date, 'targetMg' => $day->targetMg, 'estimateMg' => $day->estimateMg, 'writtenMg' => $day->writtenMg,
-            'fermentsMg' => $day->of(false), 'condimentsMg' => $day->of(true), 'ferments' => Shown::sodium($day->ferments()), 'totalMg' => $day->totalMg(), 'live' => $day->live(),
+            'fermentsMg' => $day->of(false), 'condimentsMg' => $day->of(true), 'ferments' => Shown::sodium($day->ferments()), 'totalMg' => $day->totalMg(), 'live' => $day->live(), 'byJarMg' => (object) (new Period([$day]))->meanBySource(),
         ];
     }
 
@@ -103,10 +104,11 @@ final class IntakeView
         $rest = ($shares['estimate'] + $shares['written']) / $count;
 
         return [
-            'date' => $week->days[0]->date, 'to' => $week->days[$count - 1]->date, 'targetMg' => $week->days[0]->targetMg,
+            'date' => $week->days[0]->date, 'to' => $week->days[$count - 1]->date, 'targetMg' => array_sum(array_map(static fn (IntakeDay $day): float => $day->targetMg, $week->days)) / $count,
             'estimateMg' => $shares['estimate'] / $count, 'writtenMg' => $shares['written'] / $count,
             'fermentsMg' => $shares['ferments'] / $count, 'condimentsMg' => $shares['condiments'] / $count,
             'ferments' => Shown::sodium(Band::of(max(0.0, $mean->low - $rest), max(0.0, $mean->typical - $rest), max(0.0, $mean->high - $rest))),
+            'byJarMg' => (object) $week->meanBySource(),
             'totalMg' => $mean->typical, 'mean' => Shown::sodium($mean), 'live' => $week->live(), 'kinds' => $week->kinds(),
         ];
     }

@@ -63,6 +63,12 @@ final readonly class Period
         return $sources;
     }
 
+    /** @return array<string, float> milligrams a day by batch */
+    public function meanBySource(): array
+    {
+        return array_map(fn (array $source): float => $source['milligrams'] / count($this->days), $this->sources());
+    }
+
     public function daysPast(): int
     {
         return count(array_filter($this->days, static fn (IntakeDay $day): bool => $day->totalMg() > $day->targetMg));

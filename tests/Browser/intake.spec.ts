@@ -40,7 +40,8 @@ test('something from a package is written down instead of some of the estimate, 
 });
 
 test('a portion that was written down wrongly is put right, a dish as a whole', async ({ page }) => {
-  const [ada, bo] = ['Ada', 'Bo'].map((name) => page.getByRole('region', { name }));
+  const ada = page.getByRole('region', { name: 'Ada' });
+  const bo = page.getByRole('region', { name: 'Bo' });
   await ada.getByRole('button', { name: 'Ada eats…' }).click();
   await ada.getByRole('button', { name: /^Sticks/ }).click();
   await ada.getByRole('button', { name: 'Change Sticks of Ada' }).click();

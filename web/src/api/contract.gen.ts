@@ -2727,6 +2727,7 @@ export interface components {
             isUndone: boolean;
         };
         IntakeDay: {
+            byJarMg: components["schemas"]["ByJar"];
             /** Format: date */
             date: string;
             targetMg: number;
@@ -2755,6 +2756,7 @@ export interface components {
             days: components["schemas"]["IntakeDay"][];
             mean7: components["schemas"]["Sodium"];
             mean28: components["schemas"]["Sodium"];
+            mean: components["schemas"]["Sodium"];
             shares: {
                 estimate: number;
                 written: number;
@@ -2780,7 +2782,9 @@ export interface components {
                 date: string;
                 /** Format: date */
                 to: string;
+                /** @description The mean of its days. */
                 targetMg: number;
+                byJarMg: components["schemas"]["ByJar"];
                 estimateMg: number;
                 writtenMg: number;
                 fermentsMg: number;
@@ -2792,6 +2796,10 @@ export interface components {
                 kinds: number;
             }[];
             beside: null | components["schemas"]["IntakeBeside"];
+        };
+        /** @description Milligrams a day by batch. */
+        ByJar: {
+            [key: string]: number;
         };
         IntakeBeside: {
             name: string;

@@ -1,16 +1,9 @@
 import dayjs from 'dayjs';
 import { useId } from 'react';
-import type { IntakeDay } from '../api/client';
+import type { Intake, IntakeDay } from '../api/client';
 import { mg } from '../app/numbers';
+import { past, PastHatch } from './Past';
 import { useWidth } from './useWidth';
-
-/** The parts of a day's sodium, in the order in which they stand on one another. */
-export const parts = [
-  { key: 'estimateMg', says: 'rest of the diet, estimated', colour: 'var(--rest)' },
-  { key: 'writtenMg', says: 'rest of the diet, written down', colour: 'var(--written)' },
-  { key: 'fermentsMg', says: 'ferments', colour: 'var(--leaf)' },
-  { key: 'condimentsMg', says: 'condiments and brine', colour: 'var(--turmeric)' },
-] as const;
 
 /** A day, or the mean of some. */
 type Post = Pick<
@@ -21,14 +14,61 @@ type Post = Pick<
   | 'writtenMg'
   | 'fermentsMg'
   | 'condimentsMg'
+  | 'byJarMg'
   | 'ferments'
   | 'totalMg'
   | 'live'
 >;
 
+/** What posts are made of, from the ground up. */
+export interface Layer {
+  key: string;
+  says: string;
+  colour: string;
+  of: (day: Post) => number;
+}
+
+const rest: Layer[] = [
+  {
+    key: 'estimate',
+    says: 'rest of the diet, estimated',
+    colour: 'var(--rest)',
+    of: (day) => day.estimateMg,
+  },
+  {
+    key: 'written',
+    says: 'rest of the diet, written down',
+    colour: 'var(--written)',
+    of: (day) => day.writtenMg,
+  },
+];
+
+export const byKind: Layer[] = [
+  ...rest,
+  { key: 'ferments', says: 'ferments', colour: 'var(--leaf)', of: (day) => day.fermentsMg },
+  {
+    key: 'condiments',
+    says: 'condiments and brine',
+    colour: 'var(--turmeric)',
+    of: (day) => day.condimentsMg,
+  },
+];
+
+/** Each jar in its own colour. */
+export const byJar = (jars: Intake['sources']): Layer[] => [
+  ...rest,
+  ...jars.map(({ batchId, name, colour }) => ({
+    key: batchId,
+    says: name,
+    colour,
+    of: (day: Post) => day.byJarMg[batchId] ?? 0,
+  })),
+];
+
 interface Props {
   days: Post[];
   beside?: Post[] | undefined;
+  layers?: Layer[];
   height?: number;
 }
 
@@ -39,12 +79,12 @@ const FLOOR = 40;
  * Days as posts of salt: what they are made of, the target as a line, the end soft as far as it is uncertain, what lies past
  * the target hatched; a ring below a day on which nothing live was eaten. Other days beside them are a dotted line.
  */
-export function IntakeDays({ days, beside, height = 270 }: Props) {
+export function IntakeDays({ days, beside, layers = byKind, height = 270 }: Props) {
   const id = useId();
   const [box, width] = useWidth(1200);
   const most =
     Math.max(
-      ...days.map((day) => Math.max(day.targetMg * 1.2, day.totalMg)),
+      ...days.map((day) => Math.max(day.targetMg * 1.08, day.totalMg)),
       ...(beside ?? []).map((day) => day.totalMg),
     ) * 1.04;
   const per = (width - LEFT - 4) / days.length;
@@ -63,15 +103,7 @@ export function IntakeDays({ days, beside, height = 270 }: Props) {
         aria-label={`Sodium a day: ${days.map((day) => `${dayjs(day.date).format('D MMM')} ${mg(Math.round(day.totalMg))}`).join(', ')}`}
       >
         <defs>
-          <pattern
-            id={`${id}past`}
-            width="8"
-            height="8"
-            patternUnits="userSpaceOnUse"
-            patternTransform="rotate(45)"
-          >
-            <rect width="3.4" height="8" fill="var(--chilli)" />
-          </pattern>
+          <PastHatch id={id} />
         </defs>
         {ticks.map((tick) => (
           <g key={tick}>
@@ -87,18 +119,26 @@ export function IntakeDays({ days, beside, height = 270 }: Props) {
           const spread = day.ferments;
           return (
             <g key={day.date}>
-              <title>{`${dayjs(day.date).format('dddd, D MMMM')}: ${parts.map((part) => `${part.says} ${mg(Math.round(day[part.key]))}`).join(', ')}`}</title>
-              {parts.map((part, i) => {
-                const below = parts.slice(0, i).reduce((sum, one) => sum + day[one.key], 0);
+              <title>{`${dayjs(day.date).format('dddd, D MMMM')}: ${layers
+                .filter((layer) => layer.of(day) > 0)
+                .map((layer) => `${layer.says} ${mg(Math.round(layer.of(day)))}`)
+                .join(', ')}`}</title>
+              {layers.map((layer, i) => {
+                const below = layers.slice(0, i).reduce((sum, one) => sum + one.of(day), 0);
+                const top = y(below + layer.of(day));
                 return (
-                  <rect
-                    key={part.key}
-                    x={left}
-                    width={wide}
-                    y={y(below + day[part.key])}
-                    height={Math.max(0, y(below) - y(below + day[part.key]))}
-                    fill={part.colour}
-                  />
+                  layer.of(day) > 0 && (
+                    <rect
+                      key={layer.key}
+                      x={left}
+                      width={wide}
+                      y={top}
+                      height={Math.max(0, y(below) - top)}
+                      fill={layer.colour}
+                      stroke="var(--paper)"
+                      strokeWidth={per > 16 ? 0.75 : 0}
+                    />
+                  )
                 );
               })}
               {day.totalMg > day.targetMg && (
@@ -107,7 +147,7 @@ export function IntakeDays({ days, beside, height = 270 }: Props) {
                   width={wide}
                   y={y(day.totalMg)}
                   height={y(day.targetMg) - y(day.totalMg)}
-                  fill={`url(#${id}past)`}
+                  fill={past(id)}
                   opacity={0.6}
                 />
               )}

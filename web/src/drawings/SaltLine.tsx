@@ -1,6 +1,7 @@
 import { useId } from 'react';
 import type { Sodium } from '../api/client';
 import { mg, sodium } from '../app/numbers';
+import { past, PastHatch } from './Past';
 import './SaltLine.css';
 
 export interface SaltPart {
@@ -51,15 +52,7 @@ export function SaltBar({ name, targetMg, restMg, parts, ferments, height = 46 }
       aria-label={`${name}: ${mg(restMg)} from the rest of the diet and ${sodium(ferments)} from ferments, of ${mg(targetMg)}`}
     >
       <defs>
-        <pattern
-          id={`${id}past`}
-          width="9"
-          height="9"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
-          <rect width="4" height="9" fill="var(--chilli)" />
-        </pattern>
+        <PastHatch id={id} />
         <linearGradient id={`${id}soft`}>
           <stop offset="0" stopColor={parts.at(-1)?.colour ?? 'transparent'} stopOpacity="0.75" />
           <stop offset="1" stopColor={parts.at(-1)?.colour ?? 'transparent'} stopOpacity="0" />
@@ -109,7 +102,7 @@ export function SaltBar({ name, targetMg, restMg, parts, ferments, height = 46 }
           y={trough}
           width={x(total - targetMg)}
           height={deep}
-          fill={`url(#${id}past)`}
+          fill={past(id)}
           opacity={0.55}
         />
       )}

@@ -1,32 +1,29 @@
 import { Button } from 'antd';
 import dayjs from 'dayjs';
-import { Link, useParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import type { Sodium } from '../../api/client';
 import { useIntake } from '../../api/intake';
 import { mg, percent, sodium, sodiumBand } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
-import { IntakeDays, parts } from '../../drawings/IntakeDays';
+import { byKind, IntakeDays, type Layer } from '../../drawings/IntakeDays';
+import { meanTarget, targetsBefore } from './targets';
 import './IntakeView.css';
 
 /** With its band, where that is wider than a label's rounding. */
 const withBand = (mean: Sodium): string =>
   sodiumBand(mean) === '' ? sodium(mean) : `${sodium(mean)} (${sodiumBand(mean)})`;
 
-/** One page for the eater’s clinician: four weeks, what they came from, and how it was reckoned. */
+/** One page for the eater’s clinician: some days, what they came from, and how it was reckoned. */
 export function IntakeReport() {
   const { personId = '' } = useParams();
-  const query = useIntake({ personId });
+  const [asked] = useSearchParams();
+  const query = useIntake({ personId, days: Number(asked.get('days') ?? 28) });
   if (!query.data) {
     return <PageState query={query} />;
   }
   const intake = query.data;
-  const shares = [
-    intake.shares.estimate,
-    intake.shares.written,
-    intake.shares.ferments,
-    intake.shares.condiments,
-  ];
   const days = intake.days.length;
+  const sum = (layer: Layer) => intake.days.reduce((all, day) => all + layer.of(day), 0);
 
   return (
     <article className="report">
@@ -41,7 +38,8 @@ export function IntakeReport() {
       <h1>Sodium intake of {intake.person.name}</h1>
       <p>
         {dayjs(intake.from).format('D MMMM YYYY')} to {dayjs(intake.to).format('D MMMM YYYY')}. Target{' '}
-        {mg(intake.person.targetMg)} of sodium a day ({intake.person.targetSource}).
+        {mg(intake.person.targetMg)} of sodium a day ({intake.person.targetSource})
+        {targetsBefore(intake) && `; ${targetsBefore(intake)}`}.
       </p>
       <IntakeDays days={intake.days} height={210} />
       <table>
@@ -53,25 +51,27 @@ export function IntakeReport() {
           </tr>
         </thead>
         <tbody>
-          {parts.map((part, i) => (
+          {byKind.map((part) => (
             <tr key={part.key}>
               <th scope="row">
                 <i style={{ background: part.colour }} /> {part.says}
               </th>
-              <td>{mg(Math.round((shares[i] ?? 0) / days))}</td>
-              <td>{percent(((shares[i] ?? 0) / days / Math.max(1, intake.mean28.typical)) * 100)}</td>
+              <td>{mg(Math.round(sum(part) / days))}</td>
+              <td>{percent((sum(part) / days / Math.max(1, intake.mean.typical)) * 100)}</td>
             </tr>
           ))}
           <tr>
             <th scope="row">All, {days} days</th>
-            <td>{withBand(intake.mean28)}</td>
-            <td>{percent((intake.mean28.typical / intake.person.targetMg) * 100)} of the target</td>
+            <td>{withBand(intake.mean)}</td>
+            <td>{percent((intake.mean.typical / meanTarget(intake, days)) * 100)} of the target</td>
           </tr>
-          <tr>
-            <th scope="row">The last 7 days</th>
-            <td>{withBand(intake.mean7)}</td>
-            <td>{percent((intake.mean7.typical / intake.person.targetMg) * 100)} of the target</td>
-          </tr>
+          {days > 7 && (
+            <tr>
+              <th scope="row">The last 7 days</th>
+              <td>{withBand(intake.mean7)}</td>
+              <td>{percent((intake.mean7.typical / meanTarget(intake, 7)) * 100)} of the target</td>
+            </tr>
+          )}
         </tbody>
       </table>
       <p>
@@ -85,9 +85,9 @@ export function IntakeReport() {
         pieces and brine by diffusion with temperature and time. A serving’s sodium is its weight at the
         composition of its jar at that moment, with the band that uncertain spoons, pieces and draining leave;
         bands of one jar add up, those of different jars add as squares. The rest of the diet is an estimate
-        for each weekday, or what was written down from labels (salt on European labels is sodium times 2.5).
-        Figures are rounded as on nutrition labels. Home-kept, not measured in a laboratory; not medical
-        advice.
+        for each weekday and meal, or what was written down from labels (salt on European labels is sodium
+        times 2.5). Figures are rounded as on nutrition labels. Home-kept, not measured in a laboratory; not
+        medical advice.
       </p>
     </article>
   );

@@ -7,8 +7,9 @@ import { useIntake } from '../../api/intake';
 import { useKitchen } from '../../api/queries';
 import { mg, percent, sodium, sodiumBand } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
-import { IntakeDays, parts } from '../../drawings/IntakeDays';
+import { byJar, byKind, IntakeDays, type Layer } from '../../drawings/IntakeDays';
 import { BringIntake } from './BringIntake';
+import { meanTarget, targetsBefore } from './targets';
 import './IntakeView.css';
 
 const spans = [
@@ -24,6 +25,7 @@ export function IntakeView() {
   const [days, setDays] = useState(28);
   const [beside, setBeside] = useState<string | null>(null);
   const [by, setBy] = useState('day');
+  const [isByJar, setByJar] = useState(false);
   const [brings, setBrings] = useState(false);
   const people = kitchen.data?.people ?? [];
   const who = personId ?? people[0]?.id ?? null;
@@ -34,6 +36,7 @@ export function IntakeView() {
     return <PageState query={query} />;
   }
   const intake = query.data;
+  const layers = isByJar ? byJar(intake.sources) : byKind;
   const file = (as: string) =>
     `/api/intake/export?${new URLSearchParams({ as, personId: intake.person.id, from: intake.from, to: intake.to }).toString()}`;
 
@@ -56,6 +59,15 @@ export function IntakeView() {
             { value: 'week', label: 'by week' },
           ]}
         />
+        <Segmented
+          aria-label="Told apart"
+          value={isByJar}
+          onChange={setByJar}
+          options={[
+            { value: false, label: 'by kind' },
+            { value: true, label: 'by jar' },
+          ]}
+        />
         <Segmented aria-label="How long" value={days} onChange={setDays} options={spans} />
         <Select
           allowClear
@@ -69,7 +81,7 @@ export function IntakeView() {
           ]}
         />
         <span className="intake-does">
-          <Link className="as-button" to={`/today/intake/report/${intake.person.id}`}>
+          <Link className="as-button" to={`/today/intake/report/${intake.person.id}?days=${String(days)}`}>
             Report
           </Link>
           <a className="as-button" href={file('csv')} download>
@@ -86,20 +98,28 @@ export function IntakeView() {
       <IntakeDays
         days={by === 'day' ? intake.days : intake.weeks}
         beside={by === 'day' ? intake.beside?.days : undefined}
+        layers={layers}
       />
-      <Legend intake={intake} />
+      <Legend intake={intake} layers={layers} />
       <div className="intake-parts">
         <section aria-label="On average">
           <h2>On average</h2>
-          <Mean says="last 7 days" mean={intake.mean7} targetMg={intake.person.targetMg} />
-          <Mean says="last 28 days" mean={intake.mean28} targetMg={intake.person.targetMg} />
+          <Mean says="last 7 days" mean={intake.mean7} targetMg={meanTarget(intake, 7)} />
+          <Mean says="last 28 days" mean={intake.mean28} targetMg={meanTarget(intake, 28)} />
+          {intake.days.length > 28 && (
+            <Mean
+              says={`all ${String(intake.days.length)} days`}
+              mean={intake.mean}
+              targetMg={meanTarget(intake, intake.days.length)}
+            />
+          )}
           {intake.beside && (
             <Mean says={intake.beside.name} mean={intake.beside.mean} targetMg={intake.person.targetMg} />
           )}
           <p>
             {intake.daysPast === 0
               ? 'On no day past the target.'
-              : `On ${String(intake.daysPast)} of ${String(intake.days.length)} days past the target of ${mg(intake.person.targetMg)}.`}
+              : `On ${String(intake.daysPast)} of ${String(intake.days.length)} days past the target of ${mg(intake.person.targetMg)}${targetsBefore(intake) && ` (${targetsBefore(intake)})`}.`}
           </p>
         </section>
         <section aria-label="Where it came from">
@@ -156,13 +176,8 @@ export function IntakeView() {
   );
 }
 
-function Legend({ intake }: { intake: Intake }) {
-  const shares = [
-    intake.shares.estimate,
-    intake.shares.written,
-    intake.shares.ferments,
-    intake.shares.condiments,
-  ];
+function Legend({ intake, layers }: { intake: Intake; layers: Layer[] }) {
+  const shares = layers.map((layer) => intake.days.reduce((sum, day) => sum + layer.of(day), 0));
   const all = Math.max(
     1,
     shares.reduce((sum, one) => sum + one, 0),
@@ -170,9 +185,9 @@ function Legend({ intake }: { intake: Intake }) {
 
   return (
     <ul className="quiet-list intake-legend">
-      {parts.map((part, i) => (
-        <li key={part.key}>
-          <i style={{ background: part.colour }} /> {part.says}{' '}
+      {layers.map((layer, i) => (
+        <li key={layer.key}>
+          <i style={{ background: layer.colour }} /> {layer.says}{' '}
           <b>{percent(((shares[i] ?? 0) / all) * 100)}</b>
         </li>
       ))}
