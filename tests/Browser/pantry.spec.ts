@@ -10,7 +10,7 @@ test('seats someone at the table and sees them on Today', async ({ page, cook })
   await expect(drawer.getByRole('alert')).toContainText('A name is needed here.');
   await drawer.getByLabel('Name').fill('Cleo');
   await choose(page, 'Limit a day', 'Child 4-8 years');
-  await drawer.getByLabel('Sun').fill('1100');
+  await drawer.getByRole('spinbutton', { name: 'Sun, morning' }).fill('120');
   await choose(page, 'Allergies', 'fish');
   await page.keyboard.press('Escape');
   await drawer.getByRole('button', { name: 'Keep' }).click();
