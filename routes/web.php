@@ -43,6 +43,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('kitchen', [KitchenController::class, 'show']);
         Route::post('bench', BenchController::class);
         Route::get('batches', [BatchController::class, 'index']);
+        Route::post('batches/bought', [BatchController::class, 'shelve']);
         Route::post('batches', [BatchController::class, 'store']);
         Route::get('batches/{batch}', [BatchController::class, 'show']);
         Route::get('batches/{batch}/course', [BatchController::class, 'course']);

@@ -31,7 +31,7 @@ final class BenchFields
         $amount = ['nullable', 'string', 'max:60'];
         $id = ['nullable', 'string', 'max:26'];
         $rules = [
-            'method' => ['required', 'string', Rule::enum(Method::class)],
+            'method' => ['required', 'string', Rule::in(array_column(Method::made(), 'value'))],
             'vegetableId' => ['required_unless:method,transform', ...$id],
             'vegetableAmount' => $amount,
             'shape' => ['nullable', 'string', Rule::enum(PieceShape::class)],

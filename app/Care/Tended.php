@@ -74,6 +74,7 @@ final readonly class Tended
             $chilledAt === null ? null : $day($chilledAt), $dayOf($outlook?->young), $dayOf($outlook?->ready), $outlook?->ready,
             $hasEgg, $hasGarlicInOil, $state->live, self::gramsIn($batch, $state) <= self::NOTHING_G,
             $condemned === null ? null : $day($condemned->happened_at), self::done($batch, $day),
+            $batch->use_by === null ? null : Household::daysBetween($began, $batch->use_by),
         ));
 
         return new self($batch, $household, $state, $outlook, $today, $hasEgg, $hasGarlicInOil, $dues);
@@ -157,7 +158,12 @@ final readonly class Tended
         $from = $chilled === null ? max(0, $this->readyIn() ?? PHP_INT_MAX)
             : Household::daysBetween($this->household->today(), $this->household->dateOf($chilled));
 
-        return $from === PHP_INT_MAX ? null : $from + Keeping::days($this->batch->method, $this->hasEgg, $this->hasGarlicInOil);
+        if ($from === PHP_INT_MAX) {
+            return null;
+        }
+        $printed = $this->batch->use_by === null ? PHP_INT_MAX : Household::daysBetween($this->household->today(), $this->batch->use_by);
+
+        return min($printed, $from + Keeping::days($this->batch->method, $this->hasEgg, $this->hasGarlicInOil));
     }
 
     /** The last reading of its acid. */
@@ -178,7 +184,7 @@ final readonly class Tended
     /** The acid it is likely to have; a reading is where it goes on from. */
     public function expectedPh(): ?float
     {
-        if (! $this->batch->isLive($this->state)) {
+        if (! $this->batch->isLive($this->state) || ! $this->batch->method->isMade()) {
             return null;
         }
         $strength = Strength::of($this->state)->share(Basis::BrineStrength) ?? 0.0;

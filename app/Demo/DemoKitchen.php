@@ -16,6 +16,7 @@ use App\Actions\SaveFood;
 use App\Actions\SavePerson;
 use App\Actions\ServePortion;
 use App\Actions\ServeTogether;
+use App\Actions\ShelveBought;
 use App\Actions\StandJar;
 use App\Actions\StartBatch;
 use App\Actions\StartFromFormula;
@@ -43,11 +44,15 @@ use Tempesal\Core\Care\Place;
 use Tempesal\Core\Care\Task;
 use Tempesal\Core\Check\Sign;
 use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Intake\LabelSodium;
 use Tempesal\Core\Intake\TargetPreset;
 use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\SpoonSystem;
 use Tempesal\Core\Measure\VolumeUnit;
+use Tempesal\Core\Produce\Allergen;
+use Tempesal\Core\Produce\Ingredient as Produce;
 
 /**
  * An invented kitchen with jars at every stage, laid out around today. It goes through the same actions as a cook does.
@@ -73,6 +78,7 @@ final class DemoKitchen
         private readonly WriteOtherFood $writeOther,
         private readonly SavePerson $savePerson,
         private readonly ServeTogether $together,
+        private readonly ShelveBought $shelve,
         private readonly CurrentHousehold $current,
     ) {
     }
@@ -150,6 +156,7 @@ final class DemoKitchen
         $this->kimchi();
         $this->particulars();
         $this->yardsticks($household);
+        $this->bought();
         $this->tended([
             [$kraut, Task::Press, 1, 3], [$kraut, Task::Airlock, 14, 14], [$red, Task::Press, 1, 3], [$red, Task::Burp, 1, 7],
             [$carrots, Task::Burp, 1, 3], [$mash, Task::Stir, 1, 7], [$mash, Task::Burp, 1, 7],
@@ -317,6 +324,17 @@ final class DemoKitchen
         );
         $batch->update(['created_at' => $batch->started_at]);
         ($this->stand)($batch->id, Place::Fridge, (string) Str::ulid(), CarbonImmutable::now()->subDays(4));
+    }
+
+    /** A jar of gherkins from the shop, heated there, for guests. */
+    private function bought(): void
+    {
+        $food = Ingredient::query()->where('key', 'cucumber')->firstOrFail();
+        $known = $food->produce();
+        ($this->shelve)(
+            new Produce($known->id, 'Gherkins from the shop', $known->waterPer100g, LabelSodium::per100g(640.0), $known->density, $known->shape, $known->hollow, false, tissue: $known->tissue, allergens: [Allergen::Mustard]),
+            $food, Grams::of(360.0), Grams::of(30.0), Phase::Pieces, false, Place::Fridge, CarbonImmutable::parse($this->current->get()->today())->addDays(70)->toDateString(), (string) Str::ulid(),
+        );
     }
 
     /** Marit's clinician has asked for less since a while; Jory has a small lunch on weekdays. */

@@ -45,6 +45,7 @@ use Tempesal\Core\Produce\PieceShape;
  * @property string $likeness
  * @property CarbonImmutable $started_at
  * @property CarbonImmutable|null $emptied_at
+ * @property string|null $use_by  the last day printed on a bought jar, YYYY-MM-DD
  * @property string|null $formula_version_id
  * @property Jar|null $jar
  * @property FormulaVersion|null $formulaVersion

@@ -7,6 +7,7 @@ namespace App\Pictures;
 use App\Models\Batch;
 use App\Models\Jar;
 use Tempesal\Core\Bench\Making;
+use Tempesal\Core\Jar\Jar as Geometry;
 use Tempesal\Core\Jar\JarFit;
 use Tempesal\Core\Jar\Packing;
 use Tempesal\Core\Ledger\BatchState;
@@ -39,7 +40,8 @@ final class JarPicture
     /** @return array<string, mixed>|null */
     public static function ofBatch(Batch $batch, BatchState $state): ?array
     {
-        if ($batch->jar === null) {
+        $geometry = $batch->jar?->geometry() ?? self::asBought($batch);
+        if ($geometry === null) {
             return null;
         }
         $brine = $state->phase(Phase::Brine);
@@ -47,13 +49,29 @@ final class JarPicture
         $served = $state->isOnePhase() ? Phase::Sauce : $batch->method->servedPhase();
         $food = $state->phase($served)->saltFreeG();
         $fit = JarFit::of(
-            $batch->jar->geometry(),
+            $geometry,
             new Packing(Millimetres::of($batch->headspace_mm), Millilitres::of($batch->weight_ml)),
             Grams::of(max(0.0, $food)), $batch->density_g_per_ml, $shape->packing(),
         );
         $liquid = Millilitres::of(max(0.0, $brine->weightG()) / BrineTable::density($brine->brineStrength()));
 
-        return self::draw($fit, $liquid, $shape->value, $batch->colour, $batch->jar->cover, $served === Phase::Sauce);
+        $picture = self::draw($fit, $liquid, $shape->value, $batch->colour, $batch->jar->cover ?? 'screw lid', $served === Phase::Sauce);
+
+        // A bought jar's brine is no part of its ledger, but stands there all the same.
+        return $batch->method->isMade() ? $picture : [...$picture, 'liquidMm' => $picture['foodMm']];
+    }
+
+    /** The jar in which a shop sells so much: common practice, no source. */
+    private static function asBought(Batch $batch): ?Geometry
+    {
+        $grams = $batch->sheet['grams'] ?? null;
+        if ($batch->method->isMade() || ! is_numeric($grams)) {
+            return null;
+        }
+        $millilitres = max(100.0, (float) $grams / $batch->density_g_per_ml / $batch->shape->packing() * 1.1);
+        $body = 44.0 * ($millilitres / 100.0) ** (1.0 / 3.0);
+
+        return Geometry::of(Millilitres::of($millilitres), Millimetres::of($body * 0.86), Millimetres::of($body));
     }
 
     /** @return array<string, mixed> a jar with nothing in it */

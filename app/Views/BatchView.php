@@ -33,6 +33,9 @@ use Tempesal\Core\Salt\Basis;
  */
 final class BatchView
 {
+    /** Grams that are as good as none. */
+    private const TRACE_G = 0.05;
+
     /**
      * What is needed to serve from it: the shelf's view, everyone's usual portion, and the most that would fit into their day.
      *
@@ -95,7 +98,7 @@ final class BatchView
         $batch = $tended->batch;
         $state = $tended->state;
         $served = Tended::servedPhase($batch, $state);
-        $ways = Way::of($served);
+        $ways = Way::of($served, $state->phase(Phase::Brine)->weightG() > self::TRACE_G);
         $plates = self::plates($batch, $ledger, $people, $ways);
         $concentrations = $ledger->estimates(...array_values($plates));
         $strength = Strength::of($state)->share(Basis::BrineStrength);
@@ -109,7 +112,7 @@ final class BatchView
                     'sodiumMg' => max(0.0, $state->phase($phase)->sodiumMg),
                     'per100g' => Shown::sodium($concentrations["{$phase->value}Per100g"]->band),
                 ],
-                array_filter(Phase::cases(), static fn (Phase $phase): bool => $state->phase($phase)->weightG() > 0.05),
+                array_filter(Phase::cases(), static fn (Phase $phase): bool => $state->phase($phase)->weightG() > self::TRACE_G),
             )),
             'contributions' => Shown::contributions($concentrations["{$served->value}Per100g"]),
             'whereabouts' => self::whereabouts($state),

@@ -91,7 +91,7 @@ final class KitchenView
                 'takesStarter' => $method->takesStarter(), 'isDressed' => $method->isDressed(), 'servedPhase' => $method->servedPhase()->value,
                 'saltingMinutes' => $method->usualSalting() === null ? null : $method->usualSalting()->value / 60.0,
                 'rinseSeconds' => $method->usualRinse()?->value,
-            ], Method::cases()),
+            ], Method::made()),
             'bases' => array_map(static fn (Basis $basis): array => ['id' => $basis->value, 'label' => $basis->label()], Basis::cases()),
             'shapes' => array_map(static fn (PieceShape $shape): string => $shape->value, PieceShape::cases()),
         ];

@@ -75,8 +75,8 @@ final class WeekView
             ];
         }
         $kinds = [
-            ...$week->eaten->where('person_id', $person->id)->pluck('batch.likeness')->all(),
-            ...array_map(static fn (WeekServing $one): string => $week->plan->jars[$one->jar]->group, array_filter($week->plan->coming, static fn (WeekServing $one): bool => $one->eater === $place)),
+            ...$week->eaten->where('person_id', $person->id)->where('is_live', true)->pluck('batch.likeness')->all(),
+            ...array_map(static fn (WeekServing $one): string => $week->plan->jars[$one->jar]->group, array_filter($week->plan->coming, static fn (WeekServing $one): bool => $one->eater === $place && $week->plan->jars[$one->jar]->isLive)),
         ];
 
         return [

@@ -97,7 +97,7 @@ final class BenchAdvice
     private static function highMark(Making $making): ?Advice
     {
         $method = $making->sheet->method;
-        if (! $method->isFerment() || $method === Method::Transform) {
+        if (! $method->isFerment() || $method->isDone()) {
             return null;
         }
         $share = $method->isDressed() ? Strength::of($making->state)->share(Basis::OfEverything) ?? 0.0 : $making->strength(Basis::OfEverything) ?? 0.0;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Bench;
 
+use LogicException;
 use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Formula\Amount;
@@ -171,6 +172,7 @@ final readonly class Work
             Method::ReusedBrine => new ReusedBrine(
                 $this->starter ?? throw IncompleteSheet::noBrine(), $vegetables, $someSalt === null ? null : new Salt($someSalt, Phase::Brine), $draw, $ferment,
             ),
+            Method::Bought => throw new LogicException('What is bought is not made on the bench.'),
             Method::Transform => new Transform(
                 $sheet->kept === null ? null : new Drain(Film::drained(), $sheet->kept), $sheet->alongside, $someSalt, $sheet->isHeated, null,
             ),

@@ -21,6 +21,9 @@ final class Keeping
 
     private const CONDIMENT_DAYS = 60;
 
+    /** A jar from a shop, once it is open. */
+    private const BOUGHT_DAYS = 60;
+
     private const VEGETABLE_DAYS = 180;
 
     /** Whole days in the fridge after which it has kept as long as it does. */
@@ -32,6 +35,7 @@ final class Keeping
             match ($method) {
                 Method::QuickSaltPickle => self::QUICK_PICKLE_DAYS,
                 Method::CulturedCondiment => self::CONDIMENT_DAYS,
+                Method::Bought => self::BOUGHT_DAYS,
                 default => self::VEGETABLE_DAYS,
             },
         );

@@ -23,7 +23,7 @@ final class Rhythm
      */
     public static function of(Method $method, string $cover): array
     {
-        if (! $method->isFerment() || $method === Method::Transform) {
+        if (! $method->isFerment() || $method->isDone()) {
             return [];
         }
 

@@ -23,6 +23,7 @@ final readonly class Stand
      * @param  bool  $isNothing  whether there is less in it than one could serve
      * @param  int|null  $condemnedOn  the day on which a check said that it is not to be eaten
      * @param  array<string, int>  $done  the day on which each task was last done, by its word
+     * @param  int|null  $useBy  the last day that is printed on a bought jar
      */
     public function __construct(
         public Method $method,
@@ -40,6 +41,7 @@ final readonly class Stand
         public bool $isNothing,
         public ?int $condemnedOn,
         public array $done,
+        public ?int $useBy = null,
     ) {
     }
 }

@@ -85,7 +85,7 @@ final class Tending
         if ($since === null) {
             return [];
         }
-        $until = $since + Keeping::days($jar->method, $jar->hasEgg, $jar->hasGarlicInOil);
+        $until = min($since + Keeping::days($jar->method, $jar->hasEgg, $jar->hasGarlicInOil), $jar->useBy ?? PHP_INT_MAX);
 
         return $strict
             ? [new Chore(Task::UseUp, 0, $until - 1, $until - 1), new Chore(Task::Discard, 0, $until, null)]

@@ -36,7 +36,7 @@ final readonly class Situation
     ) {
     }
 
-    /** Whether it should give off gas. */
+    /** Whether it should give off gas, as a bought jar does that was never heated. */
     public function isFermenting(): bool
     {
         return $this->isLive && $this->method->isFerment() && $this->method !== Method::Transform;

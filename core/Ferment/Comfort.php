@@ -22,7 +22,7 @@ final class Comfort
 
     public static function of(Method $method, BatchState $state): ?Advice
     {
-        if ($state->bath === null || ! $state->live || ! $method->isFerment() || $method === Method::Transform) {
+        if ($state->bath === null || ! $state->live || ! $method->isFerment() || $method->isDone()) {
             return null;
         }
         $celsius = $state->bath->temperature->at($state->clock - $state->bath->beganAt)->value;

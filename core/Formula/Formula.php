@@ -71,7 +71,7 @@ final readonly class Formula
             $texts[$key] = $fields->texts($key, self::MOST_LINES);
         }
         $formula = new self(
-            $raw, $fields, trim($fields->text('name')), $fields->choice('method', Method::class),
+            $raw, $fields, trim($fields->text('name')), Method::read($fields),
             $fields->has('group') ? $fields->text('group') : 'other', $fields->flag('isLive'),
             Serve::read($fields->child('serving')), Window::read($fields->child('window')), Vessel::read($fields->child('vessel')),
             $fields->texts('work', self::MOST_LINES), $texts,

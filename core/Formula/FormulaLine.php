@@ -63,7 +63,7 @@ final readonly class FormulaLine
      */
     private static function ofProcess(Fields $step): array
     {
-        $method = $step->choice('method', Method::class);
+        $method = Method::read($step);
         $lines = $lists = [];
         foreach (self::LISTS as $part) {
             $lists[$part] = Amount::readAll($step, $part);

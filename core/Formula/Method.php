@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Formula;
 
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Ferment\Ripening;
 use Tempesal\Core\Ledger\Phase;
@@ -28,6 +30,7 @@ enum Method: string
     case CulturedCondiment = 'cultured_condiment';
     case ReusedBrine = 'reused_brine';
     case Transform = 'transform';
+    case Bought = 'bought';
 
     public function label(): string
     {
@@ -43,6 +46,7 @@ enum Method: string
             self::CulturedCondiment => 'Cultured condiment',
             self::ReusedBrine => 'Re-used brine',
             self::Transform => 'Sauce from a batch',
+            self::Bought => 'Bought',
         };
     }
 
@@ -60,6 +64,7 @@ enum Method: string
             self::CulturedCondiment => 'A purée or emulsion with live brine or whey stirred in.',
             self::ReusedBrine => 'A finished jar\'s brine over a fresh batch, salted up again.',
             self::Transform => 'Strain, keep some brine, blend, thin; heated it is no longer live.',
+            self::Bought => 'From a shop: its label says its sodium. Live only when it was not heated and was kept cold.',
         };
     }
 
@@ -77,7 +82,7 @@ enum Method: string
             self::KimchiDrySalted, self::KimchiSoaked => [2.0, 5.0, 30.0],
             self::SaltAndDrain => [1.0, 3.0, 14.0],
             self::CulturedCondiment => [1.0, 2.0, 5.0],
-            self::QuickSaltPickle, self::Transform => null,
+            self::QuickSaltPickle, self::Transform, self::Bought => null,
         };
 
         return $days === null ? null : Window::of($days[0], $days[1], $days[2], Celsius::of(Ripening::REFERENCE_CELSIUS));
@@ -89,7 +94,7 @@ enum Method: string
         return match ($this) {
             self::DrySalting, self::Mash, self::KimchiDrySalted, self::SaltAndDrain => Basis::OfVegetable,
             self::PouredBrine, self::KimchiSoaked, self::QuickSaltPickle => Basis::OfWater,
-            self::EquilibriumBrine, self::CulturedCondiment, self::ReusedBrine, self::Transform => Basis::OfEverything,
+            self::EquilibriumBrine, self::CulturedCondiment, self::ReusedBrine, self::Transform, self::Bought => Basis::OfEverything,
         };
     }
 
@@ -103,6 +108,7 @@ enum Method: string
             self::QuickSaltPickle => 0.20,
             self::CulturedCondiment => 0.01,
             self::Transform => 0.02,
+            self::Bought => 0.0,
         };
     }
 
@@ -112,7 +118,7 @@ enum Method: string
             self::DrySalting, self::KimchiDrySalted, self::KimchiSoaked => 50.0,
             self::PouredBrine, self::EquilibriumBrine, self::ReusedBrine, self::QuickSaltPickle, self::SaltAndDrain => 20.0,
             self::Mash => 38.0,
-            self::CulturedCondiment, self::Transform => 25.0,
+            self::CulturedCondiment, self::Transform, self::Bought => 25.0,
         });
     }
 
@@ -137,7 +143,7 @@ enum Method: string
     /** Whether a starter may go in with it. */
     public function takesStarter(): bool
     {
-        return ! $this->isDressed() && $this !== self::QuickSaltPickle && $this !== self::Transform;
+        return ! $this->isDressed() && $this !== self::QuickSaltPickle && $this !== self::Transform && $this !== self::Bought;
     }
 
     /** How long it rests or soaks before the next step: common practice, no source. Null where salting is no step of its own. */
@@ -155,6 +161,35 @@ enum Method: string
     public function usualRinse(): ?Seconds
     {
         return $this === self::KimchiDrySalted || $this === self::KimchiSoaked ? Seconds::of(120.0) : null;
+    }
+
+    /**
+     * One by which something is made, as it is documented.
+     *
+     * @throws InvalidField
+     */
+    public static function read(Fields $fields): self
+    {
+        $method = $fields->choice('method', self::class);
+
+        return $method->isMade() ? $method : throw $fields->invalid('method', 'what is bought is not made; it goes onto the shelf as it is.');
+    }
+
+    public function isMade(): bool
+    {
+        return $this !== self::Bought;
+    }
+
+    /** @return list<self> those by which a cook makes something */
+    public static function made(): array
+    {
+        return array_values(array_filter(self::cases(), static fn (self $method): bool => $method->isMade()));
+    }
+
+    /** Whether all work in it is done when the jar is closed; its days ask for nothing. */
+    public function isDone(): bool
+    {
+        return $this === self::Transform || $this === self::Bought;
     }
 
     /** Whether the cook eats it for its living cultures; a quick pickle never is one. */

@@ -32,6 +32,7 @@ final class SaltFloor
             Method::KimchiDrySalted, Method::SaltAndDrain => [Basis::OfVegetable, 0.015],
             Method::EquilibriumBrine, Method::ReusedBrine => [Basis::OfEverything, self::FERMENTING],
             Method::CulturedCondiment, Method::Transform => [Basis::OfEverything, 0.005],
+            Method::Bought => [Basis::OfEverything, 0.0],
         };
     }
 }

@@ -6,6 +6,8 @@ namespace Tempesal\Core\Intake;
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Salt\SodiumChloride;
 
 /**
  * The sodium of something from a package or a menu, said in one of the ways in which it is printed.
@@ -14,8 +16,8 @@ use Tempesal\Core\Document\InvalidField;
  */
 final class LabelSodium
 {
-    /** Grams of "salt" on a European label for a gram of sodium. */
-    public const SALT_TO_SODIUM = 2.5;
+    /** What a label says may be off by a fifth: 21 CFR 101.9(g)(5), from memory. */
+    private const FIFTH = 0.2;
 
     /** Milligrams above which it is a slip of the pen rather than a meal. */
     private const MOST_MG = 20_000.0;
@@ -42,10 +44,20 @@ final class LabelSodium
         return $sodium > self::MOST_MG ? throw $how->invalid('by', sprintf('that comes to %d mg; more than %d mg at once is a slip of the pen.', round($sodium), self::MOST_MG)) : $sodium;
     }
 
+    /**
+     * Milligrams of sodium in 100 g, with what a label leaves open.
+     *
+     * @param  float  $typical  as it is printed
+     */
+    public static function per100g(float $typical): Band
+    {
+        return Band::of($typical * (1.0 - self::FIFTH), $typical, min(SodiumChloride::LABEL_MG_PER_100_G, $typical * (1.0 + self::FIFTH)));
+    }
+
     /** Milligrams of sodium in grams of salt as printed on a European label. */
     public static function ofSalt(float $grams): float
     {
-        return $grams / self::SALT_TO_SODIUM * 1000.0;
+        return $grams / SodiumChloride::EU_LABEL_SALT_PER_SODIUM * 1000.0;
     }
 
     private static function each(Fields $how): float

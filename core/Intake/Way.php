@@ -43,10 +43,14 @@ enum Way: string
         };
     }
 
-    /** @return non-empty-list<self> the ways in which a phase can be served */
-    public static function of(Phase $phase): array
+    /** @return non-empty-list<self> the ways in which a phase can be served; with juice only where there is some */
+    public static function of(Phase $phase, bool $hasBrine = true): array
     {
-        return $phase === Phase::Pieces ? self::cases() : [self::Drained];
+        return match (true) {
+            $phase !== Phase::Pieces => [self::Drained],
+            $hasBrine => self::cases(),
+            default => [self::Drained, self::Rinsed],
+        };
     }
 
     /** A portion of a phase served in this way; only pieces know more than one. */

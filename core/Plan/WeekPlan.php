@@ -104,19 +104,6 @@ final readonly class WeekPlan
         return null;
     }
 
-    /** The kinds of ferment that an eater still meets in the week. */
-    public function kinds(int $eater): int
-    {
-        $groups = [];
-        foreach ($this->coming as $serving) {
-            if ($serving->eater === $eater) {
-                $groups[$this->jars[$serving->jar]->group] = true;
-            }
-        }
-
-        return count($groups);
-    }
-
     /** Whether a portion could be put down for someone on a day without breaking anything. */
     public function takes(WeekServing $serving): bool
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Process;
 
+use LogicException;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Formula\Method;
@@ -16,7 +17,7 @@ final class Processes
     /** @throws InvalidField when the method is unknown or one of its fields is wrong */
     public static function read(Fields $fields): Process
     {
-        return match ($fields->choice('method', Method::class)) {
+        return match (Method::read($fields)) {
             Method::DrySalting => DrySalting::read($fields),
             Method::PouredBrine, Method::EquilibriumBrine => PouredBrine::read($fields),
             Method::Mash => Mash::read($fields),
@@ -25,6 +26,7 @@ final class Processes
             Method::CulturedCondiment => CulturedCondiment::read($fields),
             Method::ReusedBrine => ReusedBrine::read($fields),
             Method::Transform => Transform::read($fields),
+            Method::Bought => throw new LogicException('What is bought is no process.'),
         };
     }
 }

@@ -15,6 +15,9 @@ final class SodiumChloride
     /** Milligrams of sodium in a gram of sodium chloride. */
     public const MG_SODIUM_PER_G = self::SODIUM_SHARE * 1000.0;
 
+    /** Milligrams of sodium in 100 g of pure salt, as labels round it. */
+    public const LABEL_MG_PER_100_G = 39_340.0;
+
     /** Label "salt" in the European Union is sodium times 2.5: Regulation (EU) 1169/2011, annex I. */
     public const EU_LABEL_SALT_PER_SODIUM = 2.5;
 

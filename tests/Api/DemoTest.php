@@ -98,5 +98,5 @@ it('is laid out once a day, and anew with everything that belonged to it', funct
         ->and(File::exists($folder))
         ->toBeFalse()
         ->and(Batch::onShelf()->count())
-        ->toBe(8);
+        ->toBe(9);
 });

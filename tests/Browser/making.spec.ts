@@ -331,3 +331,27 @@ test('what happened to a jar is kept while it is being written down', async ({ p
   await page.reload();
   await expect(page.getByLabel('How much')).toHaveCount(0);
 });
+
+test('a bought jar goes onto the shelf with its label, and is eaten from', async ({ page, cook }) => {
+  await signIn(page, cook, '/shelf');
+  await page.getByRole('button', { name: 'A bought jar' }).click();
+  const drawer = page.getByRole('dialog');
+  await drawer.getByLabel('Name').fill('Kraut from the market');
+  await drawer.getByLabel('How much').fill('a lot');
+  await drawer.getByRole('button', { name: 'Onto the shelf' }).click();
+  await expect(drawer.getByRole('alert').first()).toBeVisible();
+  await drawer.getByLabel('How much').fill('400 g');
+  await drawer.getByText('salt, g in 100 g').click();
+  await drawer.getByRole('spinbutton', { name: 'Salt in 100 g' }).fill('1.5');
+  await drawer.getByText('live: not heated').click();
+  await drawer.getByRole('button', { name: 'Onto the shelf' }).click();
+  await expect(page.getByRole('heading', { name: 'Kraut from the market' })).toBeVisible();
+  // 1.5 g of salt are 600 mg of sodium.
+  await expect(page.getByRole('region', { name: 'Sodium in 100 g' })).toContainText('600 mg');
+  await expect(page.getByText('in its own jar')).toBeVisible();
+  await page.goto('/today');
+  const ada = page.getByRole('region', { name: 'Ada' });
+  await ada.getByRole('button', { name: 'Ada eats…' }).click();
+  await ada.getByRole('button', { name: /^Kraut from the market/ }).click();
+  await expect(ada).toContainText('Kraut from the market 40 g, 240 mg');
+});

@@ -105,6 +105,7 @@ function cases(): array
         'dry_unsure' => [[], [Sign::AboveDry, Sign::TopUnsure]],
         'fizz_unfermented' => [QUICK, [Sign::Fizz]],
         'bulge_unfermented' => [QUICK, [Sign::LidBulging]],
+        'bulge_bought' => [['method' => Method::Bought, 'cover' => 'screw lid'], [Sign::LidBulging]],
         'cloudy_quick' => [QUICK, [Sign::BrineCloudy]],
         'quick_old' => [[...QUICK, 'day' => 8], []],
         'egg_warm' => [[...SAUCE, 'hasEgg' => true, 'warmHours' => 10.5], []],

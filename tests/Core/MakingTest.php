@@ -432,5 +432,5 @@ it('warns below each method\'s floor and stays silent at its usual salt', functi
         ->and($codes($method->usualShare()))
         ->not->toContain('below_floor');
 })->with(
-    array_values(array_filter(Method::cases(), fn(Method $method): bool => $method !== Method::Transform)),
+    array_values(array_filter(Method::made(), fn(Method $method): bool => $method !== Method::Transform)),
 );

@@ -154,6 +154,28 @@ it('lets a jar rest in the cold until it has kept its time', function (): void {
         ->toBe(['use_up' => 3, 'discard' => 4]);
 });
 
+it('asks of a bought jar nothing but to be used up in time', function (): void {
+    $bought = [
+        'method' => Method::Bought,
+        'cover' => 'screw lid',
+        'youngOn' => null,
+        'readyOn' => null,
+        'readyAfter' => null,
+        'day' => 1,
+    ];
+    expect(days($bought))
+        ->toBe([])
+        // Two months from its opening, or what is printed on it: common practice, no source.
+        ->and(days([...$bought, 'isWarm' => false, 'chilledOn' => 0]))
+        ->toBe(['use_up' => 60 - 14])
+        ->and(days([...$bought, 'isWarm' => false, 'chilledOn' => 0, 'useBy' => 30]))
+        ->toBe(['use_up' => 30 - 14])
+        ->and(days([...$bought, 'isWarm' => false, 'chilledOn' => 0, 'useBy' => 300]))
+        ->toBe(['use_up' => 60 - 14])
+        ->and(days([...$bought, 'hasEgg' => true, 'isWarm' => false, 'chilledOn' => 0]))
+        ->toBe(['use_up' => 3, 'discard' => 4]);
+});
+
 it(
     'asks for nothing but the bin once a check has said so, and for nothing at all when it is empty',
     function (): void {

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\EmptyJar;
+use App\Actions\ShelveBought;
 use App\Actions\StartBatch;
 use App\Household\CurrentHousehold;
+use App\Http\Requests\BoughtRequest;
 use App\Http\Requests\StartBatchRequest;
 use App\Models\Batch;
 use App\Models\Jar;
@@ -19,6 +21,8 @@ use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Care\Place;
+use Tempesal\Core\Ledger\Phase;
 
 /**
  * Jars that were started.
@@ -47,6 +51,17 @@ final readonly class BatchController
             $request->string('requestKey')->value(),
             $request->startedAt(),
             $request->boolean('isPacked'),
+        );
+
+        return $this->answer($batch->id)->setStatusCode(201);
+    }
+
+    public function shelve(BoughtRequest $request, ShelveBought $shelve): JsonResponse
+    {
+        $batch = $shelve(
+            $request->produce(), $request->food(), $request->grams('amount'), $request->grams('servingAmount'), Phase::from($request->string('phase')->value()),
+            $request->boolean('isLive'), Place::from($request->string('place')->value()), $request->filled('useBy') ? $request->string('useBy')->value() : null,
+            $request->string('requestKey')->value(),
         );
 
         return $this->answer($batch->id)->setStatusCode(201);

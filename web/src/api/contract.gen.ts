@@ -100,6 +100,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/batches/bought": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A jar from a shop goes onto the shelf, with what its label says. */
+        post: operations["shelveBought"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/batches": {
         parameters: {
             query?: never;
@@ -1402,7 +1419,7 @@ export interface components {
         /** @enum {string} */
         Phase: "pieces" | "brine" | "sauce";
         /** @enum {string} */
-        Method: "dry_salting" | "poured_brine" | "equilibrium_brine" | "mash" | "kimchi_dry_salted" | "kimchi_soaked" | "salt_and_drain" | "quick_salt_pickle" | "cultured_condiment" | "reused_brine" | "transform";
+        Method: "dry_salting" | "poured_brine" | "equilibrium_brine" | "mash" | "kimchi_dry_salted" | "kimchi_soaked" | "salt_and_drain" | "quick_salt_pickle" | "cultured_condiment" | "reused_brine" | "transform" | "bought";
         /** @enum {string} */
         Basis: "of_water" | "brine_strength" | "of_vegetable" | "of_everything";
         /** @enum {string} */
@@ -2849,6 +2866,27 @@ export interface components {
                 isEnough: boolean;
             }[];
         };
+        BoughtFields: {
+            name: string;
+            /** @description What is in it, for the most part. */
+            foodId: string;
+            /** @description As typed, for example "340 g". */
+            amount: string;
+            servingAmount: string;
+            /** @enum {string} */
+            phase: "pieces" | "sauce";
+            /** @description Neither heated nor kept warm in the shop. */
+            isLive: boolean;
+            allergens: string[];
+            /** Format: date */
+            useBy?: string | null;
+            place: components["schemas"]["Place"];
+            sodiumPer100g?: number | null;
+            labelSodiumMg?: number | null;
+            labelServingGrams?: number | null;
+            labelSaltPer100g?: number | null;
+            requestKey: components["schemas"]["Ulid"];
+        };
         ServeFields: {
             batchId: string;
             personId: string;
@@ -3264,6 +3302,25 @@ export interface operations {
                 };
             };
             401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    shelveBought: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BoughtFields"];
+            };
+        };
+        responses: {
+            201: components["responses"]["Batch"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
             422: components["responses"]["Invalid"];
         };
     };

@@ -15,6 +15,7 @@ import {
   Refusal,
   type BenchAnswer,
   type BenchFields,
+  type BoughtFields,
   type Effect,
   type Entry,
   type Formula,
@@ -114,6 +115,10 @@ export const useStartBatch = () =>
       },
     ) => answered(api.POST('/batches', { body })),
   );
+
+/** Puts a jar from a shop on the shelf. */
+export const useShelveBought = () =>
+  useChange((body: BoughtFields) => answered(api.POST('/batches/bought', { body })));
 
 /** What an entry would do to a batch; nothing is written. */
 export const useEntryPreview = (batch: string, entry: Entry | null) =>

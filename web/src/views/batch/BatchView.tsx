@@ -52,7 +52,8 @@ function Whole({ batch }: { batch: Batch }) {
         <p className="soft">
           {batch.methodLabel}
           {batch.strengthPercent !== null &&
-            `, ${percent(batch.strengthPercent)} ${batch.strengthBasis}`}; {batch.jarName ?? 'no jar'},{' '}
+            `, ${percent(batch.strengthPercent)} ${batch.strengthBasis}`};{' '}
+          {batch.jarName ?? (batch.method === 'bought' ? 'in its own jar' : 'no jar')},{' '}
           {placeWords[batch.place]}, {days(batch.dayCount)}
         </p>
         <section aria-label="Sodium in 100 g">

@@ -1,9 +1,10 @@
-import { Button, Checkbox, Input, InputNumber, Segmented, Select } from 'antd';
+import { Button, Checkbox, Input, Segmented, Select } from 'antd';
 import { useDeferredValue, useState } from 'react';
 import { answered, api, type Kitchen, type KitchenFood } from '../../api/client';
 import { useChangeKitchen, useFoodSearch } from '../../api/queries';
 import { Field } from '../../app/Field';
 import { KeepDrawer } from '../../app/KeepDrawer';
+import { LabelFields } from '../../app/LabelFields';
 import { NumberField } from '../../app/NumberField';
 import { mg } from '../../app/numbers';
 
@@ -101,8 +102,6 @@ export function Foods({ kitchen }: { kitchen: Kitchen }) {
   );
 }
 
-type Way = 'label' | 'salt' | 'sodium';
-
 interface DrawerProps {
   kitchen: Kitchen;
   food: KitchenFood | null;
@@ -110,11 +109,10 @@ interface DrawerProps {
 }
 
 function FoodDrawer({ kitchen, food, close }: DrawerProps) {
-  const [way, setWay] = useState<Way>(food && food.labelSodiumMg === null ? 'sodium' : 'label');
   const [fields, setFields] = useState({
     name: food?.name ?? '',
     use: food?.use ?? ('pantry' as KitchenFood['use']),
-    sodiumPer100g: food?.sodiumPer100g ?? null,
+    sodiumPer100g: food && food.labelSodiumMg === null ? food.sodiumPer100g : null,
     labelSodiumMg: food?.labelSodiumMg ?? null,
     labelServingGrams: food?.labelServingGrams ?? null,
     labelSaltPer100g: null as number | null,
@@ -138,17 +136,7 @@ function FoodDrawer({ kitchen, food, close }: DrawerProps) {
   const remove = useChangeKitchen(() => answered(api.DELETE('/foods/{food}', path)));
   const restore = useChangeKitchen(() => answered(api.POST('/foods/{food}/restoration', path)));
   const change = (part: Partial<typeof fields>) => setFields({ ...fields, ...part });
-  const keep = () =>
-    save.mutate(
-      {
-        ...fields,
-        sodiumPer100g: way === 'sodium' ? fields.sodiumPer100g : null,
-        labelSodiumMg: way === 'label' ? fields.labelSodiumMg : null,
-        labelServingGrams: way === 'label' ? fields.labelServingGrams : null,
-        labelSaltPer100g: way === 'salt' ? fields.labelSaltPer100g : null,
-      },
-      { onSuccess: close },
-    );
+  const keep = () => save.mutate(fields, { onSuccess: close });
 
   return (
     <KeepDrawer
@@ -177,53 +165,7 @@ function FoodDrawer({ kitchen, food, close }: DrawerProps) {
         <Field label="What for" name="use" refusal={save.error} wide>
           <Select value={fields.use} onChange={(use) => change({ use })} options={uses.slice(1, 5)} />
         </Field>
-        <Field label="The label says" wide>
-          <Segmented
-            value={way}
-            onChange={setWay}
-            options={[
-              { value: 'label' as const, label: 'mg in a serving' },
-              { value: 'salt' as const, label: 'salt, g in 100 g' },
-              { value: 'sodium' as const, label: 'sodium, mg in 100 g' },
-            ]}
-          />
-        </Field>
-        {way === 'label' && (
-          <>
-            <Field label="Sodium in a serving" name="labelSodiumMg" refusal={save.error}>
-              <InputNumber
-                value={fields.labelSodiumMg}
-                onChange={(labelSodiumMg) => change({ labelSodiumMg })}
-                suffix="mg"
-              />
-            </Field>
-            <Field label="A serving is" name="labelServingGrams" refusal={save.error}>
-              <InputNumber
-                value={fields.labelServingGrams}
-                onChange={(labelServingGrams) => change({ labelServingGrams })}
-                suffix="g"
-              />
-            </Field>
-          </>
-        )}
-        {way === 'salt' && (
-          <Field label="Salt in 100 g" name="labelSaltPer100g" refusal={save.error}>
-            <InputNumber
-              value={fields.labelSaltPer100g}
-              onChange={(labelSaltPer100g) => change({ labelSaltPer100g })}
-              suffix="g"
-            />
-          </Field>
-        )}
-        {way === 'sodium' && (
-          <Field label="Sodium in 100 g" name="sodiumPer100g" refusal={save.error}>
-            <InputNumber
-              value={fields.sodiumPer100g}
-              onChange={(sodiumPer100g) => change({ sodiumPer100g })}
-              suffix="mg"
-            />
-          </Field>
-        )}
+        <LabelFields label={fields} change={change} refusal={save.error} />
         <NumberField
           label="Water in 100 g"
           name="waterPer100g"

@@ -1,13 +1,14 @@
-import { Input, Segmented } from 'antd';
+import { Button, Input, Segmented } from 'antd';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { EmptyJar, ShelfBatch } from '../../api/client';
-import { useShelf } from '../../api/queries';
+import { useKitchen, useShelf } from '../../api/queries';
 import { useKey } from '../../app/keys';
 import { grams, mg, percent } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { JarDrawing } from '../../drawings/JarDrawing';
 import { putOnBench } from '../bench/draft';
+import { Bought } from './Bought';
 import { days } from './days';
 import { moveAlong } from './moveAlong';
 import './ShelfView.css';
@@ -36,6 +37,8 @@ export function ShelfView() {
   const shelf = useShelf();
   const [filter, setFilter] = useState<Filter>('all');
   const [sought, setSought] = useState('');
+  const [isBuying, setBuying] = useState(false);
+  const kitchen = useKitchen();
   const search = useRef<HTMLDivElement>(null);
   useKey('/', () => search.current?.querySelector('input')?.focus());
   if (!shelf.data) {
@@ -60,6 +63,7 @@ export function ShelfView() {
             A head of cabbage, a jar and some salt are enough for the first one.{' '}
             <Link to="/bench">Go to the bench.</Link>
           </p>
+          <Button onClick={() => setBuying(true)}>A bought jar</Button>
         </div>
       ) : (
         <div className="shelf-head" ref={search}>
@@ -89,8 +93,12 @@ export function ShelfView() {
           <Link className="as-button" to="/labels">
             Labels
           </Link>
+          <Button type="text" onClick={() => setBuying(true)}>
+            A bought jar
+          </Button>
         </div>
       )}
+      {isBuying && kitchen.data && <Bought kitchen={kitchen.data} close={() => setBuying(false)} />}
       {batches.length > 0 && shown.length === 0 && <p className="soft">No jar on the shelf is like that.</p>}
       <div className="boards" onKeyDown={moveAlong}>
         {places.map((place) => {

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Household\OneAtATime;
+use App\Models\Batch;
+use App\Models\Ingredient;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Str;
+use Tempesal\Core\Care\Place;
+use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Ledger\Entry\Add;
+use Tempesal\Core\Ledger\Entry\Heat;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Produce\Ingredient as Produce;
+
+/**
+ * Puts a jar from a shop on the shelf. Its ledger begins with what the label says; what was heated, or stood warm in the shop, is not live.
+ */
+final readonly class ShelveBought
+{
+    public function __construct(private KeepLedger $ledger, private OneAtATime $oneAtATime)
+    {
+    }
+
+    /**
+     * @param  Produce  $produce  with the label's sodium and allergens
+     * @param  Ingredient  $food  whose colour and density it is drawn with
+     * @param  string|null  $useBy  the last day that is printed on it, YYYY-MM-DD
+     * @param  string  $requestKey  the same key never shelves a second jar
+     */
+    public function __invoke(Produce $produce, Ingredient $food, Grams $grams, Grams $serving, Phase $phase, bool $isLive, Place $place, ?string $useBy, string $requestKey): Batch
+    {
+        return ($this->oneAtATime)(function () use ($produce, $food, $grams, $serving, $phase, $isLive, $place, $useBy, $requestKey): Batch {
+            $there = Batch::query()->where('request_key', $requestKey)->first();
+            if ($there !== null) {
+                return $there;
+            }
+            $now = CarbonImmutable::now();
+            $batch = Batch::create([
+                'jar_id' => null, 'name' => $produce->name, 'method' => Method::Bought, 'shape' => $produce->shape, 'colour' => $food->colour, 'density_g_per_ml' => $produce->density,
+                'headspace_mm' => Method::Bought->usualHeadspace()->value, 'weight_ml' => 0.0, 'serving_g' => $serving->value, 'sheet' => ['grams' => $grams->value], 'strengths' => [],
+                'place' => $place, 'started_in' => $place, 'likeness' => mb_substr('bought:'.Str::slug($produce->name), 0, 120), 'started_at' => $now, 'use_by' => $useBy, 'request_key' => $requestKey,
+            ])->load(['entries', 'jar']);
+            $this->ledger->append($batch, $now, new Add($produce, Band::exact($grams->value), $phase));
+            if (! $isLive) {
+                $this->ledger->append($batch, $now, new Heat());
+            }
+            $this->ledger->check($batch);
+
+            return $batch;
+        });
+    }
+}

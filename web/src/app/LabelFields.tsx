@@ -1,0 +1,111 @@
+import { InputNumber, Segmented } from 'antd';
+import { useState } from 'react';
+import type { Refusal } from '../api/client';
+import { Field } from './Field';
+
+/** Sodium as a package says it; what is not said is null. */
+export interface Label {
+  sodiumPer100g: number | null;
+  labelSodiumMg: number | null;
+  labelServingGrams: number | null;
+  labelSaltPer100g: number | null;
+}
+
+export const noLabel: Label = {
+  sodiumPer100g: null,
+  labelSodiumMg: null,
+  labelServingGrams: null,
+  labelSaltPer100g: null,
+};
+
+type Way = 'label' | 'salt' | 'sodium';
+
+interface Props {
+  label: Label;
+  change: (label: Label) => void;
+  refusal: Refusal | null;
+}
+
+/** How a package says its sodium, and what it says. */
+export function LabelFields({ label, change, refusal }: Props) {
+  const [way, setWay] = useState<Way>(
+    label.labelSodiumMg === null && label.sodiumPer100g !== null ? 'sodium' : 'label',
+  );
+  const [typed, setTyped] = useState<Label>(() => ({
+    sodiumPer100g: label.sodiumPer100g,
+    labelSodiumMg: label.labelSodiumMg,
+    labelServingGrams: label.labelServingGrams,
+    labelSaltPer100g: label.labelSaltPer100g,
+  }));
+  /** Only what is said in this way counts; the rest stays typed. */
+  const say = (part: Partial<Label>, as: Way = way) => {
+    const next = { ...typed, ...part };
+    setTyped(next);
+    change({
+      sodiumPer100g: as === 'sodium' ? next.sodiumPer100g : null,
+      labelSodiumMg: as === 'label' ? next.labelSodiumMg : null,
+      labelServingGrams: as === 'label' ? next.labelServingGrams : null,
+      labelSaltPer100g: as === 'salt' ? next.labelSaltPer100g : null,
+    });
+  };
+
+  return (
+    <>
+      <Field label="The label says" wide>
+        <Segmented
+          value={way}
+          onChange={(next: Way) => {
+            setWay(next);
+            say({}, next);
+          }}
+          options={[
+            { value: 'label' as const, label: 'mg in a serving' },
+            { value: 'salt' as const, label: 'salt, g in 100 g' },
+            { value: 'sodium' as const, label: 'sodium, mg in 100 g' },
+          ]}
+        />
+      </Field>
+      {way === 'label' && (
+        <>
+          <Field label="Sodium in a serving" name="labelSodiumMg" refusal={refusal}>
+            <InputNumber
+              value={typed.labelSodiumMg}
+              onChange={(labelSodiumMg) => say({ labelSodiumMg })}
+              suffix="mg"
+            />
+          </Field>
+          <Field label="A serving is" name="labelServingGrams" refusal={refusal}>
+            <InputNumber
+              value={typed.labelServingGrams}
+              onChange={(labelServingGrams) => say({ labelServingGrams })}
+              suffix="g"
+            />
+          </Field>
+          {refusal?.of('labelSodiumMg') === undefined && refusal?.of('sodiumPer100g') && (
+            <p className="complaint" role="alert">
+              {refusal.of('sodiumPer100g')}
+            </p>
+          )}
+        </>
+      )}
+      {way === 'salt' && (
+        <Field label="Salt in 100 g" name="labelSaltPer100g" refusal={refusal}>
+          <InputNumber
+            value={typed.labelSaltPer100g}
+            onChange={(labelSaltPer100g) => say({ labelSaltPer100g })}
+            suffix="g"
+          />
+        </Field>
+      )}
+      {way === 'sodium' && (
+        <Field label="Sodium in 100 g" name="sodiumPer100g" refusal={refusal}>
+          <InputNumber
+            value={typed.sodiumPer100g}
+            onChange={(sodiumPer100g) => say({ sodiumPer100g })}
+            suffix="mg"
+          />
+        </Field>
+      )}
+    </>
+  );
+}
