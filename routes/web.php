@@ -8,6 +8,7 @@ use App\Http\Controllers\CalendarController;
 use App\Http\Controllers\CheckController;
 use App\Http\Controllers\ChoreController;
 use App\Http\Controllers\DayController;
+use App\Http\Controllers\FindController;
 use App\Http\Controllers\FormulaController;
 use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\KitchenController;
@@ -87,6 +88,7 @@ Route::prefix('api')->group(function (): void {
             Route::put("{$path}/{{$parameter}}", [PantryController::class, "save{$one}"]);
             Route::delete("{$path}/{{$parameter}}", [PantryController::class, "remove{$one}"]);
         }
+        Route::get('find', FindController::class);
         Route::get('foods', [PantryController::class, 'searchFoods']);
         Route::get('foods/csv', [PantryController::class, 'foodsCsv']);
         Route::post('foods/{food}/restoration', [PantryController::class, 'restoreFood']);

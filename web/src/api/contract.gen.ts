@@ -100,6 +100,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Any day, jar or formula by its name, the likeliest first. */
+        get: operations["find"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/batches/bought": {
         parameters: {
             query?: never;
@@ -2866,6 +2883,15 @@ export interface components {
                 isEnough: boolean;
             }[];
         };
+        Hit: {
+            /** @enum {string} */
+            kind: "day" | "jar" | "formula";
+            /** @description Of a day its date. */
+            id: string;
+            name: string;
+            detail: string;
+            colour: string | null;
+        };
         BoughtFields: {
             name: string;
             /** @description What is in it, for the most part. */
@@ -3303,6 +3329,31 @@ export interface operations {
             };
             401: components["responses"]["Refused"];
             422: components["responses"]["Invalid"];
+        };
+    };
+    find: {
+        parameters: {
+            query: {
+                q: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What may be meant. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        hits: components["schemas"]["Hit"][];
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
         };
     };
     shelveBought: {

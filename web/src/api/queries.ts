@@ -210,6 +210,16 @@ export function useChangeKitchen<Input>(change: (input: Input) => Promise<Kitche
   return useChange(change);
 }
 
+/** Days, jars and formulas that may be meant. */
+export const useFind = (query: string) =>
+  useQuery({
+    queryKey: ['find', query],
+    enabled: query.trim() !== '',
+    queryFn: async ({ signal }) =>
+      (await answered(api.GET('/find', { params: { query: { q: query } }, signal }))).hits,
+    placeholderData: keepPreviousData,
+  });
+
 /** Ids of the foods that a search means, best first; null while nothing is asked. */
 export const useFoodSearch = (query: string) =>
   useQuery({

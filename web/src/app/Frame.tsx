@@ -5,6 +5,7 @@ import type { Session } from '../api/client';
 import { useSignOut } from '../api/queries';
 import { Instruments, READ_KEY } from '../instruments/Instruments';
 import { Calls } from './Calls';
+import { Find } from './Find';
 import { keys, useKey, type Key } from './keys';
 import './Frame.css';
 
@@ -58,6 +59,7 @@ export function Frame({ household }: { household: NonNullable<Session['household
         </nav>
         <div className="frame-house">
           <span className="frame-name">{household.name}</span>
+          <Find />
           <Calls />
           <Instruments />
           <Button

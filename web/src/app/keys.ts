@@ -15,7 +15,7 @@ export const keys = [
   { key: 'y', does: 'On Week: make the change again that was undone' },
   { key: 'p', does: 'On Week: plan the whole week' },
   { key: 'r', does: 'On Week: plan the rest around what is there' },
-  { key: '/', does: 'Find a jar on the shelf; arrows go from jar to jar' },
+  { key: '/', does: 'Find a jar, a formula or a day; on the shelf arrows go from jar to jar' },
   { key: '?', does: 'This sheet' },
 ] as const;
 

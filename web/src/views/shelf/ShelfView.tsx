@@ -1,9 +1,8 @@
 import { Button, Input, Segmented } from 'antd';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { EmptyJar, ShelfBatch } from '../../api/client';
 import { useKitchen, useShelf } from '../../api/queries';
-import { useKey } from '../../app/keys';
 import { grams, mg, percent } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { JarDrawing } from '../../drawings/JarDrawing';
@@ -39,8 +38,6 @@ export function ShelfView() {
   const [sought, setSought] = useState('');
   const [isBuying, setBuying] = useState(false);
   const kitchen = useKitchen();
-  const search = useRef<HTMLDivElement>(null);
-  useKey('/', () => search.current?.querySelector('input')?.focus());
   if (!shelf.data) {
     return <PageState query={shelf} />;
   }
@@ -66,10 +63,10 @@ export function ShelfView() {
           <Button onClick={() => setBuying(true)}>A bought jar</Button>
         </div>
       ) : (
-        <div className="shelf-head" ref={search}>
+        <div className="shelf-head">
           <Input
             aria-label="Find a jar"
-            placeholder="find a jar ( / )"
+            placeholder="only jars like…"
             allowClear
             value={sought}
             onChange={(event) => setSought(event.target.value)}
