@@ -58,7 +58,7 @@ start_web() { # port
   export APP_CONFIG_CACHE="$STATE/settings-$DB_DATABASE.php" APP_ROUTES_CACHE="$STATE/addresses-$DB_DATABASE.php"
   rm -f "$APP_CONFIG_CACHE" "$APP_ROUTES_CACHE"
   { php artisan config:cache && php artisan route:cache; } >>"$LOG" 2>&1 || fail "The settings could not be read; see $LOG."
-  PHP_CLI_SERVER_WORKERS=4 setsid php -d opcache.validate_timestamps=0 -d variables_order=EGPCS -d upload_max_filesize=8M \
+  PHP_CLI_SERVER_WORKERS=4 setsid php -d opcache.validate_timestamps=0 -d variables_order=EGPCS -d upload_max_filesize=48M -d post_max_size=50M -d memory_limit=512M \
     -S "$host:$port" -t public public/router.php >>"$LOG" 2>&1 </dev/null &
   WEB_PID=$!
   unset APP_CONFIG_CACHE APP_ROUTES_CACHE

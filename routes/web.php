@@ -12,6 +12,7 @@ use App\Http\Controllers\FindController;
 use App\Http\Controllers\FormulaController;
 use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\KitchenController;
+use App\Http\Controllers\KitchenFileController;
 use App\Http\Controllers\LabelController;
 use App\Http\Controllers\LedgerController;
 use App\Http\Controllers\LogController;
@@ -89,6 +90,8 @@ Route::prefix('api')->group(function (): void {
             Route::delete("{$path}/{{$parameter}}", [PantryController::class, "remove{$one}"]);
         }
         Route::get('find', FindController::class);
+        Route::get('kitchen/file', [KitchenFileController::class, 'show']);
+        Route::post('kitchen/file', [KitchenFileController::class, 'bring']);
         Route::get('foods', [PantryController::class, 'searchFoods']);
         Route::get('foods/csv', [PantryController::class, 'foodsCsv']);
         Route::post('foods/{food}/restoration', [PantryController::class, 'restoreFood']);

@@ -30,7 +30,8 @@ final class KeepPhoto
     public function __invoke(string $noteId, UploadedFile $file): Note
     {
         $note = Note::query()->findOrFail($noteId);
-        $picture = self::read($file);
+        $bytes = $file->isValid() ? (string) $file->get() : '';
+        $picture = self::read($bytes, $file->getPathname());
         $name = (string) Str::ulid().'.jpg';
         File::ensureDirectoryExists(self::folder($note), 0700);
         imagejpeg($picture, self::folder($note)."/{$name}", self::QUALITY);
@@ -43,10 +44,28 @@ final class KeepPhoto
         return $note;
     }
 
+    /**
+     * Puts back a photo that was kept before, by its name.
+     *
+     * @throws ValidationException
+     */
+    public function again(Note $note, string $bytes): void
+    {
+        $picture = self::read($bytes, null);
+        File::ensureDirectoryExists(self::folder($note), 0700);
+        imagejpeg($picture, self::folder($note)."/{$note->photo}", self::QUALITY);
+    }
+
+    /** Whether that could be the name of a photo; nothing else is ever looked for on the disk. */
+    public static function isName(string $name): bool
+    {
+        return preg_match('/^[0-9A-Za-z]{26}\.jpg$/', $name) === 1;
+    }
+
     /** Where a note's photo lies; null when it has none. */
     public static function path(Note $note): ?string
     {
-        return $note->photo === null ? null : self::folder($note)."/{$note->photo}";
+        return $note->photo === null || ! self::isName($note->photo) ? null : self::folder($note)."/{$note->photo}";
     }
 
     /** Where a household's photos lie. */
@@ -60,10 +79,13 @@ final class KeepPhoto
         return self::folderOf($note->household_id);
     }
 
-    /** @throws ValidationException */
-    private static function read(UploadedFile $file): GdImage
+    /**
+     * @param  string|null  $path  where the file lies, for how its camera was held
+     *
+     * @throws ValidationException
+     */
+    private static function read(string $bytes, ?string $path): GdImage
     {
-        $bytes = $file->isValid() ? (string) $file->get() : '';
         $size = @getimagesizefromstring($bytes);
         if ($size === false || ! in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP], true)) {
             throw ValidationException::withMessages(['photo' => self::NO_PICTURE]);
@@ -76,7 +98,7 @@ final class KeepPhoto
             throw ValidationException::withMessages(['photo' => self::NO_PICTURE]);
         }
 
-        return self::upright(self::smaller($picture), $size[2] === IMAGETYPE_JPEG ? $file->getPathname() : null);
+        return self::upright(self::smaller($picture), $size[2] === IMAGETYPE_JPEG ? $path : null);
     }
 
     /** On white, since a JPEG knows no transparency. */

@@ -1,4 +1,4 @@
-import { choose, expect, signIn, test } from './kitchen';
+import { choose, enterDemo, expect, signIn, test } from './kitchen';
 
 test('seats someone at the table and sees them on Today', async ({ page, cook }) => {
   await signIn(page, cook);
@@ -79,4 +79,31 @@ test('changes how the house measures', async ({ page, cook }) => {
   await page.goto('/formulas');
   await page.getByRole('link', { name: 'Plain kraut' }).click();
   await expect(page.getByRole('row', { name: 'green cabbage' })).toContainText('1 lb 13 oz');
+});
+
+test('a whole kitchen moves house as a file', async ({ page, cook }) => {
+  await enterDemo(page, '/kitchen#house');
+  const kitchen = page.getByRole('region', { name: 'The whole kitchen as a file' });
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    kitchen.getByRole('link', { name: 'Take it along' }).click(),
+  ]);
+  const file = await download.path();
+  await kitchen.locator('input[type=file]').setInputFiles(file);
+  await expect(page.getByText('Open a new one, and bring it in there.')).toBeVisible();
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.getByRole('button', { name: 'Look around the demo kitchen' }).waitFor();
+  await signIn(page, cook);
+  await page.goto('/kitchen#house');
+  await kitchen.locator('input[type=file]').setInputFiles({
+    name: 'kitchen.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"tempesal":"formula"}'),
+  });
+  await expect(page.getByText('That is no kitchen that Tempesal wrote.')).toBeVisible();
+  await kitchen.locator('input[type=file]').setInputFiles(file);
+  await expect(page.getByText(/Here now: 3 people, \d+ jars, \d+ servings\./)).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Caraway kraut' })).toBeVisible();
+  await page.goto('/today');
+  await expect(page.getByRole('region', { name: 'Marit' })).toContainText('Caraway kraut');
 });

@@ -23,6 +23,8 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
  */
 final readonly class LogController
 {
+    private const MOST_BYTES = 8 * 1024 * 1024;
+
     /** Batches of one kind that are laid side by side. */
     private const BESIDE = 12;
 
@@ -61,7 +63,7 @@ final readonly class LogController
     {
         Note::query()->findOrFail($note);
         $photo = $request->file('photo');
-        if (! $photo instanceof UploadedFile) {
+        if (! $photo instanceof UploadedFile || $photo->getSize() > self::MOST_BYTES) {
             throw ValidationException::withMessages(['photo' => 'Choose a picture of at most 8 MB.']);
         }
 

@@ -100,6 +100,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/kitchen/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The whole kitchen as one document, docs/formats/kitchen.md. */
+        get: operations["kitchenFile"];
+        put?: never;
+        /** @description Takes over a whole kitchen in the place of one in which nothing was made or written down yet; all of it or nothing. */
+        post: operations["bringKitchen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/find": {
         parameters: {
             query?: never;
@@ -3325,6 +3343,63 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BenchAnswer"];
+                };
+            };
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    kitchenFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The document. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+            401: components["responses"]["Refused"];
+        };
+    };
+    bringKitchen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * Format: binary
+                     * @description At most 48 MB.
+                     */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description How many rows of each kind came in. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        rows: {
+                            [key: string]: number;
+                        };
+                    };
                 };
             };
             401: components["responses"]["Refused"];

@@ -205,6 +205,14 @@ export const useUndoServing = () =>
     answered(api.DELETE('/servings/{serving}', { params: { path: { serving } } })),
   );
 
+/** Takes over a whole kitchen from its file. */
+export const useBringKitchen = () =>
+  useChange((file: File) => {
+    const form = new FormData();
+    form.append('file', file);
+    return answered(api.POST('/kitchen/file', { body: { file: '' }, bodySerializer: () => form }));
+  });
+
 /** Anything that changes the kitchen; the answer is the kitchen as it then is. */
 export function useChangeKitchen<Input>(change: (input: Input) => Promise<Kitchen>) {
   return useChange(change);

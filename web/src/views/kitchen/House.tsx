@@ -4,6 +4,7 @@ import { answered, api, type Kitchen } from '../../api/client';
 import { useChangeKitchen } from '../../api/queries';
 import { Field } from '../../app/Field';
 import { Calendar } from './Calendar';
+import { WholeKitchen } from './WholeKitchen';
 
 const days = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 const zones = Intl.supportedValuesOf('timeZone');
@@ -104,6 +105,7 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
         {save.isSuccess && <span className="soft"> Kept.</span>}
       </div>
       <Calendar />
+      <WholeKitchen />
     </form>
   );
 }

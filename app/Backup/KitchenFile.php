@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Backup;
+
+use App\Actions\KeepPhoto;
+use App\Models\Household;
+use App\Models\Note;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
+
+/**
+ * A whole kitchen as one document: every row of it as it lies in the tables, and the photos. Nothing of signing in is in it.
+ */
+final class KitchenFile
+{
+    public const VERSION = 1;
+
+    /** The tables of a kitchen, each after those to which it points. */
+    public const TABLES = [
+        'people', 'yardsticks', 'salts', 'ingredients', 'jars', 'hold_downs', 'rooms', 'room_readings', 'room_spells', 'formulas', 'formula_versions',
+        'batches', 'batch_entries', 'notes', 'chore_marks', 'practice_answers', 'week_changes', 'planned_servings', 'rotation_lines', 'planned_batches',
+        'servings', 'other_foods',
+    ];
+
+    /** What a kitchen is by itself. */
+    public const HOUSEHOLD = ['name', 'time_zone', 'spoon_system', 'measure_by', 'week_start', 'quiet_from', 'quiet_to', 'aim', 'planning'];
+
+    /** @return array{tempesal: string, version: int, made: string, household: array<string, mixed>, rows: array<string, list<array<string, mixed>>>, photos: array<string, string>} */
+    public static function of(Household $household): array
+    {
+        $rows = [];
+        foreach (self::TABLES as $table) {
+            $rows[$table] = array_values(array_map(
+                static fn (object $row): array => array_diff_key((array) $row, ['household_id' => 0]),
+                DB::table($table)->where('household_id', $household->id)->orderBy('id')->get()->all(),
+            ));
+        }
+
+        return [
+            'tempesal' => 'kitchen', 'version' => self::VERSION, 'made' => CarbonImmutable::now()->toIso8601ZuluString(),
+            'household' => array_intersect_key($household->getAttributes(), array_flip(self::HOUSEHOLD)),
+            'rows' => $rows,
+            'photos' => self::photos(),
+        ];
+    }
+
+    /** @return array<string, string> each photo by its name, its bytes in base64 */
+    private static function photos(): array
+    {
+        $photos = [];
+        foreach (Note::query()->where('photo', '!=', null)->get() as $note) {
+            $path = KeepPhoto::path($note);
+            if ($path !== null && File::exists($path)) {
+                $photos[(string) $note->photo] = base64_encode(File::get($path));
+            }
+        }
+
+        return $photos;
+    }
+}
