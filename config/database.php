@@ -22,6 +22,8 @@ return [
             'collation' => 'utf8mb4_unicode_ci',
             'prefix' => '',
             'strict' => true,
+            // Whoever waited for a row sees what was written to it, and to what hangs on it, while they waited.
+            'isolation_level' => 'READ COMMITTED',
             'engine' => 'InnoDB',
         ],
 

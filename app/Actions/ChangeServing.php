@@ -17,7 +17,7 @@ use Tempesal\Core\Measure\Grams;
  */
 final readonly class ChangeServing
 {
-    public function __construct(private UndoServing $undo, private ServePortion $serve, private ServeTogether $together, private OneAtATime $oneAtATime)
+    public function __construct(private UndoServing $undo, private ServePortion $serve, private ServeTogether $together, private KeepLedger $ledger, private OneAtATime $oneAtATime)
     {
     }
 
@@ -69,6 +69,7 @@ final readonly class ChangeServing
 
     private function takeBack(string $servingId): Serving
     {
+        $this->ledger->lock(Serving::query()->findOrFail($servingId)->batch_id);
         $serving = Serving::query()->lockForUpdate()->findOrFail($servingId);
         if ($serving->undone_at !== null) {
             throw ValidationException::withMessages(['serving' => 'That was taken back already.']);

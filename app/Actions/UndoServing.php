@@ -23,12 +23,13 @@ final readonly class UndoServing
     public function __invoke(string $servingId): Serving
     {
         return DB::transaction(function () use ($servingId): Serving {
+            // The jar first: two shares of one dish that are taken back at once wait for each other there.
+            $batch = $this->ledger->lock(Serving::query()->findOrFail($servingId)->batch_id);
             $serving = Serving::query()->lockForUpdate()->findOrFail($servingId);
             if ($serving->undone_at !== null) {
                 return $serving;
             }
             $now = CarbonImmutable::now();
-            $batch = $this->ledger->lock($serving->batch_id);
             foreach ($this->lines($batch, $serving) as $line) {
                 $this->ledger->reverse($batch, $line, $now);
             }

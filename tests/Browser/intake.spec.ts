@@ -1,4 +1,4 @@
-import { choose, expect, number, signIn, startCarrots, test, write } from './kitchen';
+import { choose, csrf, expect, number, signIn, startCarrots, test, write } from './kitchen';
 
 test.beforeEach(async ({ page, cook }) => {
   await signIn(page, cook, '/kitchen');
@@ -186,4 +186,29 @@ test('what would save sodium is said beside a portion, a plan and a formula', as
   await expect(lighter.getByRole('list')).toContainText('the least for this method');
   await lighter.getByLabel('Milligrams wanted').fill('2000');
   await expect(lighter).toContainText('no more than that as it is');
+});
+
+test('two shares of a dish that are taken back at once are taken back once', async ({ page }) => {
+  const kitchen = (await (await page.request.get('/api/kitchen')).json()) as { people: { id: string }[] };
+  const shelf = (await (await page.request.get('/api/batches')).json()) as {
+    batches: { id: string; gramsLeft: number }[];
+  };
+  const jar = shelf.batches[0];
+  const headers = await csrf(page);
+  for (const round of [1, 2, 3]) {
+    const { servings } = (await write(page, 'post', '/servings/together', {
+      batchId: jar?.id,
+      dishAmount: '60 g',
+      portions: kitchen.people.map(({ id }) => ({ personId: id, share: 0.4 })),
+      requestKey: `01JZ000000000000000000000${String(round)}`,
+    })) as { servings: { id: string }[] };
+    const answers = await Promise.all(
+      servings.map(({ id }) => page.request.delete(`/api/servings/${id}`, { headers })),
+    );
+    expect(answers.map((answer) => answer.status())).toEqual([200, 200]);
+    const after = (await (await page.request.get(`/api/batches/${jar?.id ?? ''}`)).json()) as {
+      gramsLeft: number;
+    };
+    expect(after.gramsLeft).toBeCloseTo(jar?.gramsLeft ?? 0, 6);
+  }
 });

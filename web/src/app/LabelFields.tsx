@@ -49,6 +49,12 @@ export function LabelFields({ label, change, refusal }: Props) {
     });
   };
 
+  const number = (name: string, key: keyof Label, unit: string) => (
+    <Field label={name} name={key} refusal={refusal}>
+      <InputNumber value={typed[key]} onChange={(value) => say({ [key]: value })} suffix={unit} />
+    </Field>
+  );
+
   return (
     <>
       <Field label="The label says" wide>
@@ -65,46 +71,14 @@ export function LabelFields({ label, change, refusal }: Props) {
           ]}
         />
       </Field>
-      {way === 'label' && (
-        <>
-          <Field label="Sodium in a serving" name="labelSodiumMg" refusal={refusal}>
-            <InputNumber
-              value={typed.labelSodiumMg}
-              onChange={(labelSodiumMg) => say({ labelSodiumMg })}
-              suffix="mg"
-            />
-          </Field>
-          <Field label="A serving is" name="labelServingGrams" refusal={refusal}>
-            <InputNumber
-              value={typed.labelServingGrams}
-              onChange={(labelServingGrams) => say({ labelServingGrams })}
-              suffix="g"
-            />
-          </Field>
-          {refusal?.of('labelSodiumMg') === undefined && refusal?.of('sodiumPer100g') && (
-            <p className="complaint" role="alert">
-              {refusal.of('sodiumPer100g')}
-            </p>
-          )}
-        </>
-      )}
-      {way === 'salt' && (
-        <Field label="Salt in 100 g" name="labelSaltPer100g" refusal={refusal}>
-          <InputNumber
-            value={typed.labelSaltPer100g}
-            onChange={(labelSaltPer100g) => say({ labelSaltPer100g })}
-            suffix="g"
-          />
-        </Field>
-      )}
-      {way === 'sodium' && (
-        <Field label="Sodium in 100 g" name="sodiumPer100g" refusal={refusal}>
-          <InputNumber
-            value={typed.sodiumPer100g}
-            onChange={(sodiumPer100g) => say({ sodiumPer100g })}
-            suffix="mg"
-          />
-        </Field>
+      {way === 'label' && number('Sodium in a serving', 'labelSodiumMg', 'mg')}
+      {way === 'label' && number('A serving is', 'labelServingGrams', 'g')}
+      {way === 'salt' && number('Salt in 100 g', 'labelSaltPer100g', 'g')}
+      {way === 'sodium' && number('Sodium in 100 g', 'sodiumPer100g', 'mg')}
+      {way !== 'sodium' && refusal?.of('sodiumPer100g') && (
+        <p className="complaint" role="alert">
+          {refusal.of('sodiumPer100g')}
+        </p>
       )}
     </>
   );

@@ -117,11 +117,13 @@ export function SaltBar({ name, targetMg, restMg, parts, ferments, height = 46 }
 }
 
 interface Props extends BarProps {
+  /** Of the rest of the diet, what was written down food by food. */
+  writtenMg: number;
   marginMg: number;
 }
 
 /** The same with its figures below. */
-export function SaltLine({ marginMg, ...bar }: Props) {
+export function SaltLine({ marginMg, writtenMg, ...bar }: Props) {
   const { restMg, ferments, targetMg } = bar;
 
   return (
@@ -130,6 +132,12 @@ export function SaltLine({ marginMg, ...bar }: Props) {
       <div className="saltline-legend">
         <span>
           rest of the diet <b>{mg(restMg)}</b>
+          {writtenMg > 0 && (
+            <>
+              {' '}
+              estimated, <b>{mg(Math.round(writtenMg))}</b> written down
+            </>
+          )}
         </span>
         <span>
           ferments <b>{sodium(ferments)}</b>

@@ -2,6 +2,7 @@ import { Button, Checkbox, Input, Segmented, Select } from 'antd';
 import { useDeferredValue, useState } from 'react';
 import { answered, api, type Kitchen, type KitchenFood } from '../../api/client';
 import { useChangeKitchen, useFoodSearch } from '../../api/queries';
+import { AllergensField } from '../../app/AllergensField';
 import { Field } from '../../app/Field';
 import { KeepDrawer } from '../../app/KeepDrawer';
 import { LabelFields } from '../../app/LabelFields';
@@ -197,14 +198,13 @@ function FoodDrawer({ kitchen, food, close }: DrawerProps) {
             options={kitchen.tissues.map(({ id, label }) => ({ value: id, label }))}
           />
         </Field>
-        <Field label="Allergens" name="allergens" refusal={save.error} wide>
-          <Select
-            mode="multiple"
-            value={fields.allergens}
-            onChange={(allergens: string[]) => change({ allergens })}
-            options={kitchen.allergens.map((value) => ({ value, label: value }))}
-          />
-        </Field>
+        <AllergensField
+          label="Allergens"
+          kitchen={kitchen}
+          allergens={fields.allergens}
+          change={change}
+          refusal={save.error}
+        />
       </div>
       <div className="drawer-part">
         <Checkbox checked={fields.live} onChange={(event) => change({ live: event.target.checked })}>

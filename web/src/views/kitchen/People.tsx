@@ -3,6 +3,7 @@ import dayjs from 'dayjs';
 import { Fragment, useState } from 'react';
 import { answered, api, type Kitchen, type KitchenPerson } from '../../api/client';
 import { useChangeKitchen, usePresets } from '../../api/queries';
+import { AllergensField } from '../../app/AllergensField';
 import { Field } from '../../app/Field';
 import { KeepDrawer } from '../../app/KeepDrawer';
 import { NumberField } from '../../app/NumberField';
@@ -277,14 +278,13 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
         </div>
       )}
       <div className="fields drawer-part">
-        <Field label="Allergies" name="allergens" refusal={save.error} wide>
-          <Select
-            mode="multiple"
-            value={fields.allergens}
-            onChange={(allergens: string[]) => change({ allergens })}
-            options={kitchen.allergens.map((value) => ({ value, label: value }))}
-          />
-        </Field>
+        <AllergensField
+          label="Allergies"
+          kitchen={kitchen}
+          allergens={fields.allergens}
+          change={change}
+          refusal={save.error}
+        />
         <Field label="Does not like" name="dislikes" refusal={save.error} wide>
           <Select
             mode="multiple"

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { BoughtFields, Kitchen } from '../../api/client';
 import { requestKey, useShelveBought } from '../../api/queries';
+import { AllergensField } from '../../app/AllergensField';
 import { Field } from '../../app/Field';
 import { KeepDrawer } from '../../app/KeepDrawer';
 import { LabelFields, noLabel } from '../../app/LabelFields';
@@ -96,14 +97,13 @@ export function Bought({ kitchen, close }: { kitchen: Kitchen; close: () => void
             ]}
           />
         </Field>
-        <Field label="Allergens on the label" name="allergens" refusal={refusal} wide>
-          <Select
-            mode="multiple"
-            value={fields.allergens}
-            onChange={(allergens: string[]) => change({ allergens })}
-            options={kitchen.allergens.map((value) => ({ value, label: value }))}
-          />
-        </Field>
+        <AllergensField
+          label="Allergens on the label"
+          kitchen={kitchen}
+          allergens={fields.allergens}
+          change={change}
+          refusal={refusal}
+        />
       </div>
       <div className="drawer-part">
         <Checkbox checked={fields.isLive} onChange={(event) => change({ isLive: event.target.checked })}>

@@ -68,6 +68,7 @@ export function Eater({ person, day, isEating, hands }: Props) {
         restMg={person.restMg}
         ferments={person.ferments}
         marginMg={person.marginMg}
+        writtenMg={person.otherFoods.reduce((sum, food) => sum + food.sodiumMg, 0)}
         parts={[
           ...person.otherFoods.map((food) => ({
             id: food.id,
@@ -232,6 +233,11 @@ function JarAtHand({ jar, person, eat }: AtHandProps) {
           </span>
         ) : (
           <span>less than a portion left</span>
+        )}
+        {portion !== undefined && portion.clashes.length > 0 && (
+          <span className="does-not-fit">
+            not for {person.name}: {portion.clashes.join(', ')}
+          </span>
         )}
       </button>
       {most > 0 && most < usual && (
