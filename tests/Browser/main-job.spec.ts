@@ -87,6 +87,6 @@ test('opens a kitchen with three questions', async ({ page }) => {
   await page.getByLabel('Password, at least 10 letters').fill('ten letters or more');
   await page.getByRole('button', { name: 'Open the kitchen' }).click();
   await expect(page.getByText('No jar is on the shelf yet.')).toBeVisible();
-  await page.keyboard.press('k');
-  await expect(page.getByText('Kitchen by the stairs')).toBeVisible();
+  await page.getByRole('link', { name: 'Kitchen', exact: true }).click();
+  await expect(page.getByRole('tab', { name: 'House Kitchen by the stairs' })).toBeVisible();
 });
