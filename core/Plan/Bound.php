@@ -17,8 +17,9 @@ final class Bound
     {
         $days = $instance->days;
         $weights = $instance->weights;
-        $groups = array_values(array_unique(array_column($instance->offers, 'group')));
-        $groupOf = array_map(static fn (Offer $offer): int => (int) array_search($offer->group, $groups, true), $instance->offers);
+        // What brings no culture comes last, and is neither thanked for nor counted among the groups.
+        $groups = array_values(array_diff(array_unique(array_column($instance->offers, 'group')), [Offer::NO_CULTURE]));
+        $groupOf = array_map(static fn (Offer $offer): int => $offer->group === Offer::NO_CULTURE ? count($groups) : (int) array_search($offer->group, $groups, true), $instance->offers);
         $room = $instance->perMeal * count($instance->meals);
         $locked = $lockedSodium = [];
         foreach ($instance->locked as $cell) {
@@ -26,7 +27,7 @@ final class Bound
             $lockedSodium[$cell->eater][$cell->day] = ($lockedSodium[$cell->eater][$cell->day] ?? 0.0) + $instance->offers[$cell->offer]->sodium[$cell->eater][$cell->day];
         }
         $price = array_fill(0, max(1, count($instance->offers)), 0.0);
-        $thanks = array_fill(0, count($instance->eaters), array_fill(0, max(1, count($groups)), $weights->variety * 0.5));
+        $thanks = array_fill(0, count($instance->eaters), [...array_fill(0, count($groups), $weights->variety * 0.5), 0.0]);
         $again = [];
         $best = INF;
         $step = 1.0;
@@ -40,7 +41,7 @@ final class Bound
             }
             $servedAll = [];
             foreach ($instance->eaters as $m => $eater) {
-                $met = array_fill(0, max(1, count($groups)), 0);
+                $met = array_fill(0, count($groups) + 1, 0);
                 foreach ($thanks[$m] as $g => $one) {
                     $value += isset($groups[$g]) ? $weights->variety - $one : 0.0;
                 }

@@ -28,7 +28,9 @@ final class Objective
                     $offer = $instance->offers[$i];
                     $sodium += $offer->sodium[$m][$d];
                     $live += $offer->isLive ? 1 : 0;
-                    $groups[$offer->group] = true;
+                    if ($offer->group !== Offer::NO_CULTURE) {
+                        $groups[$offer->group] = true;
+                    }
                     $value += $weights->urgency * $offer->urgency($d);
                     $value -= isset($served[$m][$d - 1][$i]) ? $weights->repeat : 0.0;
                 }

@@ -9,11 +9,14 @@ namespace Tempesal\Core\Plan;
  */
 final readonly class Offer
 {
+    /** The group of what brings no culture: it is never planned for variety's sake. */
+    public const NO_CULTURE = '';
+
     /** Days before its last one from which on it becomes urgent. */
     private const URGENT_DAYS = 14.0;
 
     /**
-     * @param  string  $group  of cultures; what is not live has one too, for variety's sake
+     * @param  string  $group  of cultures, whose first serving in an eater's week is thanked for; NO_CULTURE where there is nothing to thank for
      * @param  float  $stock  what is left, in the unit of the portions
      * @param  int  $from  the first day on which it may be served, counted from the week's first
      * @param  int  $useBy  the last one; beyond the week when it keeps

@@ -133,7 +133,12 @@ final class Search
         }
         foreach ($instance->eaters as $m => $eater) {
             $this->portion[] = array_map(static fn (Offer $offer): float => $offer->portion[$m], $instance->offers);
-            $this->met[] = array_fill(0, max(1, count($groups)), 0);
+            $met = array_fill(0, max(1, count($groups)), 0);
+            if (isset($groups[Offer::NO_CULTURE])) {
+                // As if it had been met: nothing of it is thanked for.
+                $met[$groups[Offer::NO_CULTURE]] = 1;
+            }
+            $this->met[] = $met;
             for ($d = 0; $d < $this->days; $d++) {
                 $this->lay($eater, $m, $d, $sets);
             }

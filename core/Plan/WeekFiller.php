@@ -155,7 +155,7 @@ final readonly class WeekFiller
                 }
             }
             $offers[] = new Offer(
-                $jar->id, $jar->name, $jar->isLive, $jar->group, $jar->closed === null ? max(0.0, $stock) : 0.0,
+                $jar->id, $jar->name, $jar->isLive, $jar->isLive ? $jar->group : Offer::NO_CULTURE, $jar->closed === null ? max(0.0, $stock) : 0.0,
                 $jar->readyOn - $this->first, $jar->useBy - $this->first, [0], array_values(array_map(array_values(...), $sodium)), $jar->portions,
                 array_map(static fn (?string $why): bool => $why === null, $jar->notFor),
             );

@@ -8,6 +8,7 @@ use Tempesal\Core\Plan\Cell;
 use Tempesal\Core\Plan\Feasibility;
 use Tempesal\Core\Plan\Instance;
 use Tempesal\Core\Plan\Objective;
+use Tempesal\Core\Plan\Offer;
 use Tempesal\Core\Plan\Plate;
 use Tempesal\Core\Plan\Plan;
 use Tempesal\Core\Plan\Planner;
@@ -299,32 +300,78 @@ it('never breaks what must not be broken, whatever the week', function (int $see
     expect($plan->toArray()['shortfalls'])->toHaveCount(count($short));
 })->with(range(1, 30));
 
-it('is not beaten by any small change of its own week', function (): void {
-    foreach (range(1, 8) as $seed) {
-        $plan = planned(madeUp($seed));
-        $instance = $plan->instance;
-        foreach ($plan->cells as $at => $_) {
-            $without = $plan->cells;
-            unset($without[$at]);
-            if (!in_array($plan->cells[$at], $instance->locked, false)) {
-                expect(Objective::of($instance, array_values($without)))->toBeLessThanOrEqual(
-                    $plan->objective + 1e-9,
-                );
-            }
+/** No serving that could be left out or put down as well makes a week better. */
+function expectUnbeaten(Plan $plan): void
+{
+    $instance = $plan->instance;
+    foreach ($plan->cells as $at => $_) {
+        $without = $plan->cells;
+        unset($without[$at]);
+        if (!in_array($plan->cells[$at], $instance->locked, false)) {
+            expect(Objective::of($instance, array_values($without)))->toBeLessThanOrEqual(
+                $plan->objective + 1e-9,
+            );
         }
-        foreach ($instance->eaters as $m => $_) {
-            foreach (range(0, 4) as $d) {
-                foreach ($instance->offers as $i => $offer) {
-                    foreach ($offer->meals as $meal) {
-                        $with = [...$plan->cells, new Cell($m, $d, $meal, $i)];
-                        if (Feasibility::trouble($instance, $with) === null) {
-                            expect(Objective::of($instance, $with))->toBeLessThanOrEqual(
-                                $plan->objective + 1e-9,
-                            );
-                        }
+    }
+    foreach ($instance->eaters as $m => $_) {
+        foreach (range(0, 4) as $d) {
+            foreach ($instance->offers as $i => $offer) {
+                foreach ($offer->meals as $meal) {
+                    $with = [...$plan->cells, new Cell($m, $d, $meal, $i)];
+                    if (Feasibility::trouble($instance, $with) === null) {
+                        expect(Objective::of($instance, $with))->toBeLessThanOrEqual($plan->objective + 1e-9);
                     }
                 }
             }
         }
+    }
+}
+
+it('is not beaten by any small change of its own week', function (): void {
+    foreach (range(1, 8) as $seed) {
+        expectUnbeaten(planned(madeUp($seed)));
+    }
+});
+
+it('thanks for no variety in what brings no culture', function (): void {
+    foreach (range(1, 8) as $seed) {
+        $week = Instance::read(Fields::of(madeUp($seed)));
+        $offers = array_map(
+            fn(Offer $one): Offer => $one->isLive
+                ? $one
+                : new Offer(
+                    $one->id,
+                    $one->name,
+                    false,
+                    Offer::NO_CULTURE,
+                    $one->stock,
+                    $one->from,
+                    $one->useBy,
+                    $one->meals,
+                    $one->sodium,
+                    $one->portion,
+                    $one->isFor,
+                ),
+            $week->offers,
+        );
+        $plan = Planner::plan(
+            new Instance(
+                $week->days,
+                $week->meals,
+                $week->perMeal,
+                $week->eaters,
+                $offers,
+                $week->locked,
+                [],
+                $week->weights,
+            ),
+        );
+        expect(Feasibility::trouble($plan->instance, $plan->cells))
+            ->toBeNull()
+            ->and($plan->objective)
+            ->toEqualWithDelta(Objective::of($plan->instance, $plan->cells), 1e-9)
+            ->and($plan->bound)
+            ->toBeGreaterThanOrEqual($plan->objective - 1e-6);
+        expectUnbeaten($plan);
     }
 });

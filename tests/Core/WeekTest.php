@@ -275,6 +275,24 @@ it('leaves past days alone, and serves nothing twice that was eaten today', func
     expect(WeekFiller::fill(weekBefore([weekJar('kraut')], [], ['today' => 7]), false)['plan'])->toBeNull();
 });
 
+it(
+    'puts down nothing that is not live for variety’s sake, and uses it up before its last day',
+    function (): void {
+        $placed = function (int $useBy): array {
+            $week = weekBefore([
+                weekJar('kraut', ['salt' => 8.0]),
+                weekJar('shop', ['live' => false, 'salt' => 8.0, 'useBy' => $useBy]),
+            ]);
+
+            return array_filter(
+                WeekFiller::fill($week, false)['servings'],
+                fn(WeekServing $one): bool => $one->jar === 1,
+            );
+        };
+        expect($placed(60))->toBe([])->and($placed(3))->not->toBe([]);
+    },
+);
+
 it('says of every live serving that is missing why', function (): void {
     $week = weekBefore(
         [weekJar('salty', ['salt' => 60.0, 'stock' => 100.0])],
