@@ -60,12 +60,49 @@ final class IntakeCsv
     }
 
     /**
+     * What a file says and is not written down here yet; of the same food of the same day as many are kept out as are here.
+     *
+     * @param  Collection<int, Person>  $people
+     * @return array{rows: list<array{line: int, personId: string, person: string, date: string, name: string, sodiumMg: float, insteadOf: list<string>}>, complaints: list<array{line: int, text: string}>}
+     */
+    public static function news(string $text, Collection $people): array
+    {
+        ['rows' => $rows, 'complaints' => $complaints] = self::read($text, $people);
+        if ($rows === []) {
+            return ['rows' => $rows, 'complaints' => $complaints];
+        }
+        $key = static fn (string $person, string $date, string $name, float $sodium): string => sprintf('%s %s %.6f %s', $person, $date, $sodium, mb_strtolower(trim($name)));
+        $there = [];
+        [$from, $to] = [min(array_column($rows, 'date')), max(array_column($rows, 'date'))];
+        foreach (Rest::between($from, $to)->written as $food) {
+            $there[] = $key($food->person_id, $food->eaten_on, $food->name, $food->sodium_mg);
+        }
+        foreach (Intakes::servings($from, $to) as $serving) {
+            $there[] = $key($serving->person_id, $serving->eaten_on, $serving->batch->name, $serving->sodium()->typical);
+        }
+        $there = array_count_values($there);
+        $new = [];
+        foreach ($rows as $row) {
+            $known = $key($row['personId'], $row['date'], $row['name'], $row['sodiumMg']);
+            if (($there[$known] ?? 0) > 0) {
+                $there[$known]--;
+                $complaints[] = ['line' => $row['line'], 'text' => "\"{$row['name']}\" of that day is here already."];
+            } else {
+                $new[] = $row;
+            }
+        }
+        usort($complaints, static fn (array $one, array $other): int => $one['line'] <=> $other['line']);
+
+        return ['rows' => $new, 'complaints' => $complaints];
+    }
+
+    /**
      * What a file says, row by row; bad rows are named by their line and kept out.
      *
      * @param  Collection<int, Person>  $people
      * @return array{rows: list<array{line: int, personId: string, person: string, date: string, name: string, sodiumMg: float, insteadOf: list<string>}>, complaints: list<array{line: int, text: string}>}
      */
-    public static function read(string $text, Collection $people): array
+    private static function read(string $text, Collection $people): array
     {
         $rows = $complaints = [];
         $ids = $people->mapWithKeys(static fn (Person $person): array => [mb_strtolower($person->name) => $person->id]);

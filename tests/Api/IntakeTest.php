@@ -669,8 +669,14 @@ it(
             ->and(OtherFood::query()->count())
             ->toBe(0);
         $bring = ['text' => $out, 'requestKey' => (string) Str::ulid()];
+        expect($this->postJson('/api/intake/import', $bring)->assertCreated()->json('count'))->toBe(5);
         $this->postJson('/api/intake/import', $bring)->assertCreated();
-        $this->postJson('/api/intake/import', $bring)->assertCreated();
+        // Another press is another day; but what is here already is not taken over again.
+        expect(
+            $this->postJson('/api/intake/import', [...$bring, 'requestKey' => (string) Str::ulid()])
+                ->assertCreated()
+                ->json('count'),
+        )->toBe(0);
         $again = json_decode((string) $this->get('/api/intake/export?as=json')->getContent(), true)['rows'];
         $bare = fn(array $rows): array => array_map(
             fn(array $row): array => [

@@ -72,14 +72,14 @@ final readonly class IntakeController
     /** Looks at a file; nothing is written. */
     public function preview(Request $request): JsonResponse
     {
-        return new JsonResponse(IntakeCsv::read(self::text($request), Person::atTable()));
+        return new JsonResponse(IntakeCsv::news(self::text($request), Person::atTable()));
     }
 
     /** Takes over the good rows of a file, all or none. */
     public function bring(Request $request, WriteOtherFood $write): JsonResponse
     {
         $key = $request->validate(['requestKey' => ['required', 'string', 'ulid']], ['requestKey.*' => 'The request is missing its key; reload the page.'])['requestKey'];
-        $rows = IntakeCsv::read(self::text($request), Person::atTable())['rows'];
+        $rows = IntakeCsv::news(self::text($request), Person::atTable())['rows'];
         $written = $write->all(array_map(static fn (array $row): array => [
             'person_id' => $row['personId'], 'eaten_on' => $row['date'], 'name' => $row['name'], 'sodium_mg' => $row['sodiumMg'], 'instead_of' => $row['insteadOf'],
             'how' => ['by' => 'mg', 'milligrams' => $row['sodiumMg']],
