@@ -4,21 +4,26 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Household\CurrentHousehold;
+use App\Models\OtherFood;
 use App\Models\Person;
 use App\Models\Serving;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Tempesal\Core\Intake\IntakeDay;
 use Tempesal\Core\Intake\Period;
 use Tempesal\Core\Ledger\Phase;
 
 /**
- * What someone took in over some days.
+ * What someone took in over some days. Days before anything was kept of them are left out: nobody knows what they ate then.
  */
 final class Intakes
 {
-    public static function of(Person $person, string $from, string $to): Period
+    /** @return Period|null null where nothing was kept of them yet */
+    public static function of(Person $person, string $from, string $to): ?Period
     {
+        $from = max($from, self::since($person));
         $rest = Rest::between($from, $to);
         $servings = self::servings($from, $to)->where('person_id', $person->id);
         $days = [];
@@ -33,7 +38,20 @@ final class Intakes
             );
         }
 
-        return new Period($days === [] ? [new IntakeDay($from, (float) $person->yardstickOn($from)->target_sodium_mg, 0.0, 0.0, [])] : $days);
+        return $days === [] ? null : new Period($days);
+    }
+
+    /** The first day of which something is kept: they came to the table, or something of theirs was written down. */
+    private static function since(Person $person): string
+    {
+        $firsts = [Serving::query(), OtherFood::query()];
+        foreach ($firsts as $rows) {
+            $rows->where('person_id', $person->id)->where('undone_at', null);
+        }
+
+        return min(array_filter([
+            app(CurrentHousehold::class)->get()->dateOf($person->created_at), ...array_map(static fn (Builder $rows): ?string => $rows->min('eaten_on'), $firsts),
+        ]));
     }
 
     /** @return Collection<int, Serving> that stand, oldest first */

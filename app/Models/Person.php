@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Household\BelongsToHousehold;
 use App\Household\CanBeRemoved;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -22,6 +23,7 @@ use LogicException;
  * @property bool $limit_is_hard
  * @property list<string> $allergens
  * @property list<string> $dislikes
+ * @property CarbonImmutable $created_at
  * @property Collection<int, Yardstick> $yardsticks  oldest first, never none
  */
 final class Person extends Model
@@ -68,6 +70,6 @@ final class Person extends Model
 
     protected function casts(): array
     {
-        return ['usual_serving_g' => 'float', 'usual_condiment_g' => 'float', 'position' => 'integer', 'live_goal' => 'integer', 'limit_is_hard' => 'boolean', 'allergens' => 'array', 'dislikes' => 'array'];
+        return ['usual_serving_g' => 'float', 'usual_condiment_g' => 'float', 'position' => 'integer', 'live_goal' => 'integer', 'limit_is_hard' => 'boolean', 'allergens' => 'array', 'dislikes' => 'array', 'created_at' => 'immutable_datetime'];
     }
 }

@@ -309,7 +309,7 @@ it('holds a day against the target and the estimate of its time', function (): v
         'personId' => $this->ada,
         'name' => 'Pizza',
         'how' => ['by' => 'mg', 'milligrams' => 700],
-        'eatenOn' => '2026-11-20',
+        'eatenOn' => '2026-11-19',
         'requestKey' => (string) Str::ulid(),
     ])->assertCreated();
     $ada = $this->getJson('/api/kitchen')->json('people.0');
@@ -329,7 +329,7 @@ it('holds a day against the target and the estimate of its time', function (): v
         ['until' => '2026-11-24', 'targetMg' => 2000, 'targetSource' => 'test'],
     ]);
     expect($days())->toBe([...array_fill(0, 6, [2000, 1200]), [1500, 750]]);
-    // 1900 mg on the 20th were within the target of that day.
+    // 1900 mg on the 19th were within the target of that day.
     expect($this->getJson("/api/intake?personId={$ada['id']}&days=7")->json('daysPast'))->toBe(0);
     // The same again is nothing new; another number on the same day stands for the first.
     $save([]);
@@ -396,6 +396,7 @@ it('counts a serving as live by what it was at that moment', function (): void {
 
 it('agrees to the milligram with a tally of its own over a month of three people', function (): void {
     $this->seat('Cy', 1800, 20.0);
+    Person::query()->update(['created_at' => '2026-10-29 08:00:00']);
     $people = array_column($this->getJson('/api/kitchen')->json('people'), 'id');
     $this->travelTo(Carbon::parse('2026-10-29 12:00:00'));
     $jars = [
@@ -620,9 +621,10 @@ it('sets other days or another person beside', function (): void {
     expect($beside['name'])
         ->toBe('the days before')
         ->and($beside['days'])
-        ->toHaveCount(28)
+        // Before the 20th nothing was kept of her: nine days, one with 280 mg more.
+        ->toHaveCount(9)
         ->and($beside['mean']['typical'])
-        ->toEqualWithDelta(1210.0, 1e-9);
+        ->toEqualWithDelta(1200.0 + 280.0 / 9.0, 1e-9);
     expect($this->getJson("/api/intake?personId={$this->ada}&beside={$this->bo}")->json('beside.name'))->toBe(
         'Bo',
     );
@@ -630,6 +632,17 @@ it('sets other days or another person beside', function (): void {
         ->assertUnprocessable()
         ->assertJsonValidationErrors('from');
     $this->getJson("/api/intake?personId={$this->ada}&beside=" . Str::ulid())->assertNotFound();
+    // Bo came to the table today; nothing is made up about the days before.
+    $bo = $this->getJson("/api/intake?personId={$this->bo}&beside=before")->json();
+    expect(array_column($bo['days'], 'date'))
+        ->toBe(['2026-11-25'])
+        ->and($bo['from'])
+        ->toBe('2026-11-25')
+        ->and($bo['beside'])
+        ->toBeNull();
+    $this->getJson("/api/intake?personId={$this->bo}&from=2026-11-01&to=2026-11-09")
+        ->assertUnprocessable()
+        ->assertJsonValidationErrors(['from' => 'Nothing was kept of Bo']);
 });
 
 it(

@@ -92,7 +92,7 @@ test('yesterday’s dish is shared, and stands on yesterday and in the weeks', a
   await page.keyboard.press('i');
   await expect(page).toHaveURL(/today\/intake$/);
   await expect(page.getByRole('region', { name: 'Where it came from' })).toContainText('Sticks');
-  await expect(page.getByRole('region', { name: 'Live' })).toContainText('Nothing live on 27 days');
+  await expect(page.getByRole('region', { name: 'Live' })).toContainText('Nothing live on 1 day');
 });
 
 test('what is on the shelf and fits is said', async ({ page }) => {
@@ -150,7 +150,7 @@ test('weeks are set beside each other, printed for a clinician, brought in with 
   await page.getByText('by week', { exact: true }).click();
   await expect(page.getByRole('img', { name: /^Sodium a day: / })).toBeVisible();
   await choose(page, 'Beside', 'the days before');
-  await expect(page.getByRole('region', { name: 'On average' })).toContainText('the days before');
+  await expect(page.getByRole('region', { name: 'On average' })).toContainText('Nothing was kept');
   await page.getByRole('button', { name: 'Bring in' }).click();
   const drawer = page.getByRole('dialog');
   const day = new Date(Date.now() - 2 * 86_400_000).toISOString().slice(0, 10);
@@ -162,11 +162,11 @@ test('weeks are set beside each other, printed for a clinician, brought in with 
   await expect(drawer.getByText('Line 4:')).toBeVisible();
   await drawer.getByRole('button', { name: 'Take over 1 rows' }).click();
   await expect(drawer).toHaveCount(0);
-  // 280 mg in 28 days are ten a day.
-  await expect(page.getByRole('region', { name: 'On average' })).toContainText('60.5 %');
+  // Three days are kept now: 1200 mg each and 280 mg once, of 2000 mg.
+  await expect(page.getByRole('region', { name: 'On average' })).toContainText('64.7 %');
   await page.getByRole('link', { name: 'Report' }).click();
   await expect(page.getByRole('table')).toContainText('rest of the diet, written down');
-  expect(number(await page.getByRole('row', { name: /All, 28 days/ }).textContent())).toBe(28);
+  expect(number(await page.getByRole('row', { name: /All, 3 days/ }).textContent())).toBe(3);
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
   await expect(page.getByText('How it was reckoned')).toBeVisible();

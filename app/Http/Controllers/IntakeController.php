@@ -51,7 +51,9 @@ final readonly class IntakeController
             [$beside, $name] = [Intakes::of($other, $from, $to), $other->name];
         }
 
-        return new JsonResponse(['from' => $from, 'to' => $to, 'today' => $this->current->get()->today(), ...IntakeView::of($person, Intakes::of($person, $from, $to), $beside, $name)]);
+        $kept = Intakes::of($person, $from, $to) ?? throw ValidationException::withMessages(['from' => "Nothing was kept of {$person->name} in those days."]);
+
+        return new JsonResponse(['from' => $kept->days[0]->date, 'to' => $to, 'today' => $this->current->get()->today(), ...IntakeView::of($person, $kept, $beside, $name)]);
     }
 
     public function export(Request $request): JsonResponse|Response

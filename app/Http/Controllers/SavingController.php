@@ -58,8 +58,8 @@ final readonly class SavingController
         $serving = Way::from($asked['way'] ?? Way::Drained->value)->plate($phase, Grams::of($grams));
         $now = $serving->sodiumMg($state, Point::typical());
         $today = $this->current->get()->today();
-        $day = Intakes::of($person, $today, $today)->days[0];
-        $margin = $day->targetMg - $day->totalMg();
+        $day = Intakes::of($person, $today, $today)?->days[0];
+        $margin = $day === null ? 0.0 : $day->targetMg - $day->totalMg();
 
         return $this->answer($now, $grams, isset($asked['mg']) ? (float) $asked['mg'] : ($margin > 0.0 && $now > $margin ? $margin : null), fn (?float $wanted): array => Savings::of($state, $serving, $wanted, OtherJars::of($row, $person, $now, $this->current->get())));
     }

@@ -74,6 +74,7 @@ interface Props {
 
 const LEFT = 46;
 const FLOOR = 40;
+const WIDEST = 90;
 
 /**
  * Days as posts of salt: what they are made of, the target as a line, the end soft as far as it is uncertain, what lies past
@@ -114,7 +115,7 @@ export function IntakeDays({ days, beside, layers = byKind, height = 270 }: Prop
           </g>
         ))}
         {days.map((day, at) => {
-          const wide = Math.max(2, per * 0.68);
+          const wide = Math.min(WIDEST, Math.max(2, per * 0.68));
           const left = x(at) + (per - wide) / 2;
           const spread = day.ferments;
           return (
@@ -182,7 +183,7 @@ export function IntakeDays({ days, beside, layers = byKind, height = 270 }: Prop
                   fontSize={12}
                   fill="var(--ink-soft)"
                 >
-                  {dayjs(day.date).format(days.length <= 14 ? 'dd D' : 'D MMM')}
+                  {dayjs(day.date).format(days.length <= 14 ? 'ddd D' : 'D MMM')}
                 </text>
               )}
             </g>
@@ -191,8 +192,12 @@ export function IntakeDays({ days, beside, layers = byKind, height = 270 }: Prop
         {beside && beside.length > 0 && (
           <path
             d={beside
-              .slice(0, days.length)
-              .map((day, at) => `${at === 0 ? 'M' : 'L'}${String(x(at) + per / 2)} ${String(y(day.totalMg))}`)
+              .slice(-days.length)
+              .map((day, at, shown) => {
+                // Both end with their last day.
+                const place = at + days.length - shown.length;
+                return `${at === 0 ? 'M' : 'L'}${String(x(place) + per / 2)} ${String(y(day.totalMg))}`;
+              })
               .join(' ')}
             fill="none"
             stroke="var(--beet)"

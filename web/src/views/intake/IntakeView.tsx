@@ -104,8 +104,18 @@ export function IntakeView() {
       <div className="intake-parts">
         <section aria-label="On average">
           <h2>On average</h2>
-          <Mean says="last 7 days" mean={intake.mean7} targetMg={meanTarget(intake, 7)} />
-          <Mean says="last 28 days" mean={intake.mean28} targetMg={meanTarget(intake, 28)} />
+          <Mean
+            says={lastDays(Math.min(7, intake.days.length))}
+            mean={intake.mean7}
+            targetMg={meanTarget(intake, 7)}
+          />
+          {intake.days.length > 7 && (
+            <Mean
+              says={lastDays(Math.min(28, intake.days.length))}
+              mean={intake.mean28}
+              targetMg={meanTarget(intake, 28)}
+            />
+          )}
           {intake.days.length > 28 && (
             <Mean
               says={`all ${String(intake.days.length)} days`}
@@ -115,6 +125,9 @@ export function IntakeView() {
           )}
           {intake.beside && (
             <Mean says={intake.beside.name} mean={intake.beside.mean} targetMg={intake.person.targetMg} />
+          )}
+          {beside !== null && intake.beside === null && (
+            <p className="soft">Nothing was kept of what you set beside it.</p>
           )}
           <p>
             {intake.daysPast === 0
@@ -175,6 +188,8 @@ export function IntakeView() {
     </div>
   );
 }
+
+const lastDays = (days: number): string => (days === 1 ? 'one day' : `last ${String(days)} days`);
 
 function Legend({ intake, layers }: { intake: Intake; layers: Layer[] }) {
   const shares = layers.map((layer) => intake.days.reduce((sum, day) => sum + layer.of(day), 0));
