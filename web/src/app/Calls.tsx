@@ -1,13 +1,17 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { App, Button } from 'antd';
 import { useEffect, useRef } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useChores } from '../api/tending';
+
+const JUST_NOW_MS = 5_000;
 
 /** How many jars ask for something; what falls due while the application is open is called out, but not in quiet hours. */
 export function Calls() {
   const { notification } = App.useApp();
   const navigate = useNavigate();
   const chores = useChores();
+  const mutations = useQueryClient().getMutationCache();
   const known = useRef<Set<string> | null>(null);
 
   useEffect(() => {
@@ -17,7 +21,9 @@ export function Calls() {
     const now = chores.data.now;
     const fresh = known.current === null ? [] : now.filter((chore) => !known.current?.has(chore.id));
     known.current = new Set(now.map((chore) => chore.id));
-    if (chores.data.isQuiet) {
+    // What the cook's own hand has just brought about is in view already.
+    const acted = Math.max(0, ...mutations.getAll().map((one) => one.state.submittedAt));
+    if (chores.data.isQuiet || Date.now() - acted < JUST_NOW_MS) {
       return;
     }
     for (const chore of fresh) {
@@ -39,7 +45,7 @@ export function Calls() {
         ),
       });
     }
-  }, [chores.data, notification, navigate]);
+  }, [chores.data, mutations, notification, navigate]);
 
   const count = chores.data?.now.length ?? 0;
   const late = chores.data?.now.filter((chore) => chore.lateDays > 0).length ?? 0;
