@@ -9,7 +9,7 @@ use TCPDF;
 /**
  * Labels as a PDF: eight on a sheet of A4, or each on a page of its own. All lengths are millimetres.
  *
- * @phpstan-type Label array{batchId: string, name: string, methodLabel: string, colour: string, startedOn: string, youngOn: string|null, readyOn: string|null, longOn: string|null, strengthPercent: float|null, strengthBasis: string, servingGrams: float, sodium: array<string, float|int>|null, allergens: list<string>, isLive: bool, path: string}
+ * @phpstan-type Label array{batchId: string, name: string, methodLabel: string, colour: string, startedOn: string, youngOn: string|null, readyOn: string|null, longOn: string|null, strengthPercent: float|null, strengthBasis: string, servingGrams: float, sodium: array<string, float|int>|null, allergens: list<string>, isLive: bool, isMade: bool, useBy: string|null, path: string}
  */
 final class LabelPrint
 {

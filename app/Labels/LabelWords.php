@@ -15,11 +15,14 @@ final class LabelWords
 {
     /**
      * @param  Label  $label
-     * @return list<array{string, string}> what it is, and what is said of it
+     * @return list<array{string, string}> what it is, and what is said of it, on paper and on the screen
      */
     public static function rows(array $label): array
     {
-        $rows = [['started', CarbonImmutable::parse($label['startedOn'])->format('j M Y')]];
+        $rows = [[$label['isMade'] ? 'started' : 'opened', CarbonImmutable::parse($label['startedOn'])->format('j M Y')]];
+        if ($label['useBy'] !== null) {
+            $rows[] = ['use by', self::day($label['useBy'])];
+        }
         if ($label['youngOn'] !== null) {
             $rows[] = ['look on', self::day($label['youngOn'])];
         }
@@ -30,7 +33,7 @@ final class LabelWords
             $rows[] = ['salt', round($label['strengthPercent'], 1)." % {$label['strengthBasis']}"];
         }
         if ($label['sodium'] !== null) {
-            $rows[] = ['sodium', sprintf('%d mg in %s g', $label['sodium']['shown'], round($label['servingGrams'], 1))];
+            $rows[] = ['sodium', sprintf('%s mg in %s g', number_format($label['sodium']['shown']), round($label['servingGrams'], 1))];
         }
 
         return $rows;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Care\Tended;
+use App\Labels\LabelPrint;
 use App\Models\Batch;
 use App\Models\Household;
 use Tempesal\Core\Ledger\Entry\Serve;
@@ -15,11 +16,13 @@ use Tempesal\Core\Produce\Allergen;
 
 /**
  * What a jar's label says: it stays on the jar, so that its sodium is that of a serving once salt is even in the jar.
+ *
+ * @phpstan-import-type Label from LabelPrint
  */
 final class LabelView
 {
     /**
-     * @return array{batchId: string, name: string, methodLabel: string, colour: string, startedOn: string, youngOn: string|null, readyOn: string|null, longOn: string|null, strengthPercent: float|null, strengthBasis: string, servingGrams: float, sodium: array<string, float|int>|null, allergens: list<string>, isLive: bool, path: string}
+     * @return Label
      */
     public static function of(Batch $batch, Household $household): array
     {
@@ -43,6 +46,8 @@ final class LabelView
             'sodium' => self::serving($ledger, Tended::servedPhase($batch, $state), Grams::of($batch->serving_g)),
             'allergens' => array_map(static fn (Allergen $allergen): string => $allergen->value, $state->allergens()),
             'isLive' => $batch->isLive($state),
+            'isMade' => $batch->method->isMade(),
+            'useBy' => $batch->use_by,
             'path' => "/shelf/{$batch->id}",
         ];
     }

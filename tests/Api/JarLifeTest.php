@@ -287,7 +287,13 @@ it('says on a label what a cook must know at arm\'s length', function (): void {
         ->and($label['strengthPercent'])
         ->toEqualWithDelta(collect($bench['strengths'])->firstWhere('basis', 'of_water')['percent'], 1e-9)
         ->and($label['sodium']['shown'])
-        ->toBe($bench['serving']['sodium']['shown']);
+        ->toBe($bench['serving']['sodium']['shown'])
+        ->and(array_column($label['rows'], 0))
+        ->toBe(['started', 'look on', 'ready', 'salt', 'sodium'])
+        ->and($label['rows'][4][1])
+        ->toBe("{$bench['serving']['sodium']['shown']} mg in 40 g")
+        ->and($label['foot'])
+        ->toBe('No allergen among those we list; live');
 });
 
 it('prints labels, eight on a sheet or each on a page of its own', function (): void {

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Household\CurrentHousehold;
 use App\Labels\LabelPrint;
+use App\Labels\LabelWords;
 use App\Models\Batch;
 use App\Views\LabelView;
 use Illuminate\Http\JsonResponse;
@@ -29,7 +30,9 @@ final readonly class LabelController
 
     public function index(Request $request): JsonResponse
     {
-        return new JsonResponse(['labels' => $this->labels($request)]);
+        return new JsonResponse(['labels' => array_map(
+            static fn (array $label): array => [...$label, 'rows' => LabelWords::rows($label), 'foot' => LabelWords::foot($label)], $this->labels($request),
+        )]);
     }
 
     /** "layout" is "sheet" or "single", "copies" how many of each. */

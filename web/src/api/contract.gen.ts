@@ -2334,6 +2334,13 @@ export interface components {
         /** @enum {string} */
         Way: "drained" | "rinsed" | "with_juice";
         Label: {
+            /** @description Or bought. */
+            isMade: boolean;
+            /** Format: date */
+            useBy: string | null;
+            /** @description The label in words: what it is, and what is said of it. */
+            rows: string[][];
+            foot: string;
             batchId: string;
             name: string;
             methodLabel: string;

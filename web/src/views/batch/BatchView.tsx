@@ -119,7 +119,7 @@ function Tag({ batch }: { batch: Batch }) {
   return (
     <div className="batch-tag">
       <dl>
-        <dt>started</dt>
+        <dt>{batch.method === 'bought' ? 'opened' : 'started'}</dt>
         <dd>{on(batch.startedOn)}</dd>
         {on(batch.window?.youngOn) && (
           <>

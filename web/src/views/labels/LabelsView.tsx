@@ -1,10 +1,8 @@
 import { Button, Checkbox, InputNumber, QRCode, Segmented } from 'antd';
-import dayjs from 'dayjs';
 import { useState, type CSSProperties } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Label } from '../../api/client';
 import { useLabels, useShelf } from '../../api/queries';
-import { grams, percent, sodium } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import './LabelsView.css';
 
@@ -82,20 +80,7 @@ export function LabelsView() {
   );
 }
 
-const on = (date: string): string => dayjs(date).format('D MMM');
-
 function JarLabel({ label }: { label: Label }) {
-  const rows: [string, string | null][] = [
-    ['started', dayjs(label.startedOn).format('D MMM YYYY')],
-    ['look on', label.youngOn && on(label.youngOn)],
-    ['ready', label.readyOn && on(label.readyOn) + (label.longOn ? ` – ${on(label.longOn)}` : '')],
-    [
-      'salt',
-      label.strengthPercent === null ? null : `${percent(label.strengthPercent)} ${label.strengthBasis}`,
-    ],
-    ['sodium', label.sodium && `${sodium(label.sodium)} in ${grams(label.servingGrams)}`],
-  ];
-
   return (
     <article
       className="label"
@@ -104,21 +89,14 @@ function JarLabel({ label }: { label: Label }) {
     >
       <h2 className={label.name.length > 26 ? 'is-long' : undefined}>{label.name}</h2>
       <dl>
-        {rows.map(([what, said]) =>
-          said === null ? null : (
-            <div key={what}>
-              <dt>{what}</dt>
-              <dd>{said}</dd>
-            </div>
-          ),
-        )}
+        {label.rows.map(([what, said]) => (
+          <div key={what}>
+            <dt>{what}</dt>
+            <dd>{said}</dd>
+          </div>
+        ))}
       </dl>
-      <p>
-        {label.allergens.length === 0
-          ? 'No allergen among those we list'
-          : `Contains ${label.allergens.join(', ')}`}
-        {label.isLive ? '; live' : '; not live'}
-      </p>
+      <p>{label.foot}</p>
       <span className="label-code" role="img" aria-label={`Code that leads to ${label.name}`}>
         <span aria-hidden="true">
           <QRCode
