@@ -72,7 +72,8 @@ final readonly class BringKitchen
                 $this->keepPhotos($photos);
             } catch (ValidationException $refusal) {
                 throw $refusal;
-            } catch (Throwable) {
+            } catch (Throwable $trouble) {
+                report($trouble);
                 throw self::refusal('The kitchen in that file does not hold together; nothing of it was taken over.');
             }
 
