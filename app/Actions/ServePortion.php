@@ -68,7 +68,7 @@ final readonly class ServePortion
                 ...Serving::sodiumColumns()->write($sodium->band),
                 'undone_at' => null,
                 'dish' => $dish['name'] ?? null,
-                'dish_g' => isset($dish) ? $dish['grams']->value : null,
+                'dish_g' => $dish === null ? null : $dish['grams']->value,
                 'planned_serving_id' => $planned?->id,
                 'request_key' => $requestKey,
             ]);

@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Care\Tended;
 use App\Household\OneAtATime;
+use App\Household\RequestKey;
 use App\Models\Serving;
 use Carbon\CarbonImmutable;
 use Illuminate\Validation\ValidationException;
@@ -69,6 +70,6 @@ final readonly class ServeTogether
     /** A key of its own for each. */
     private static function keyOf(string $requestKey, int $number): string
     {
-        return $number === 0 ? $requestKey : substr(strtoupper(hash('sha256', "{$requestKey} {$number}")), 0, 26);
+        return $number === 0 ? $requestKey : RequestKey::numbered($requestKey, $number);
     }
 }

@@ -24,8 +24,8 @@ final class Intakes
     public static function of(Person $person, string $from, string $to): ?Period
     {
         $from = max($from, self::since($person));
-        $rest = Rest::between($from, $to);
-        $servings = self::servings($from, $to)->where('person_id', $person->id);
+        $rest = Rest::between($from, $to, $person);
+        $servings = self::servings($from, $to, $person);
         $days = [];
         for ($day = CarbonImmutable::parse($from), $last = CarbonImmutable::parse($to); $day->lessThanOrEqualTo($last); $day = $day->addDay()) {
             $date = $day->toDateString();
@@ -54,11 +54,14 @@ final class Intakes
         ]));
     }
 
-    /** @return Collection<int, Serving> that stand, oldest first */
-    public static function servings(string $from, string $to): Collection
+    /** @return Collection<int, Serving> that stand, oldest first; of everyone, or of one */
+    public static function servings(string $from, string $to, ?Person $of = null): Collection
     {
         $rows = Serving::query()->with(['person', 'batch']);
         $rows->whereBetween('eaten_on', [$from, $to])->where('undone_at', null);
+        if ($of !== null) {
+            $rows->where('person_id', $of->id);
+        }
 
         return $rows->get()->sortBy([['eaten_on', 'asc'], ['id', 'asc']])->values();
     }

@@ -12,9 +12,7 @@ use App\Models\OtherFood;
 use App\Models\Person;
 use App\Models\PlannedServing;
 use App\Models\Serving;
-use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
-use Tempesal\Core\Intake\Meal;
 use Tempesal\Core\Intake\SodiumDay;
 use Tempesal\Core\Measure\Grams;
 
@@ -86,8 +84,9 @@ final class DayView
             'targetMg' => $yardstick->target_sodium_mg,
             'targetSource' => $yardstick->target_source,
             'usualServingGrams' => $person->usual_serving_g,
-            'meals' => self::meals($person, $date, $rest),
+            'meals' => $rest->meals($person, $date),
             'restMg' => $rest->estimate($person, $date),
+            'writtenMg' => $rest->written($person, $date),
             'otherFoods' => $rest->foods($person, $date)->map(static fn (OtherFood $food): array => IntakeView::food($food))->values()->all(),
             'ferments' => Shown::sodium($day->ferments()),
             'marginMg' => $day->marginMg(),
@@ -95,15 +94,5 @@ final class DayView
             'planned' => $planned,
             'servings' => $servings->map(static fn (Serving $serving): array => ServingView::of($serving))->values()->all(),
         ];
-    }
-
-    /** @return list<array{meal: string, milligrams: int, isInstead: bool}> the estimate of each meal, and whether something was written down in its place */
-    private static function meals(Person $person, string $date, Rest $rest): array
-    {
-        $instead = $rest->foods($person, $date)->flatMap(static fn (OtherFood $food): array => $food->meals())->all();
-        $week = $person->yardstickOn($date)->restOfWeek();
-        $weekday = CarbonImmutable::parse($date)->isoWeekday();
-
-        return array_map(static fn (Meal $meal): array => ['meal' => $meal->value, 'milligrams' => $week->at($weekday, $meal), 'isInstead' => in_array($meal, $instead, true)], Meal::cases());
     }
 }

@@ -26,13 +26,13 @@ final class IntakeView
         return [
             'person' => ['id' => $person->id, 'name' => $person->name, 'targetMg' => $person->yardstick()->target_sodium_mg, 'targetSource' => $person->yardstick()->target_source, 'liveGoal' => $person->live_goal],
             'days' => array_map(self::day(...), $period->days),
-            'mean' => Shown::sodium($period->mean()),
-            'mean7' => Shown::sodium($period->last(7)->mean()),
-            'mean28' => Shown::sodium($period->last(28)->mean()),
+            'mean' => self::mean($period),
+            'mean7' => self::mean($period->last(7)),
+            'mean28' => self::mean($period->last(28)),
             ...self::sums($period),
             'sources' => self::sources($period),
             'weeks' => array_map(static fn (array $days): array => self::week(new Period($days)), self::weeks($period)),
-            'beside' => $beside === null ? null : ['name' => $besideName, 'mean' => Shown::sodium($beside->mean()), 'days' => array_map(self::day(...), $beside->days), ...self::sums($beside)],
+            'beside' => $beside === null ? null : ['name' => $besideName, 'mean' => self::mean($beside), 'days' => array_map(self::day(...), $beside->days), ...self::sums($beside)],
         ];
     }
 
@@ -53,6 +53,14 @@ final class IntakeView
         return array_values($foods->sortByDesc('id')->unique('name')->take(30)->map(static fn (OtherFood $food): array => [
             'name' => $food->name, 'how' => (object) $food->how, 'sodiumMg' => $food->sodium_mg,
         ])->all());
+    }
+
+    /** @return array{days: int, sodium: array<string, float|int>, targetMg: float, percent: float} */
+    private static function mean(Period $period): array
+    {
+        $mean = $period->mean();
+
+        return ['days' => count($period->days), 'sodium' => Shown::sodium($mean), 'targetMg' => $period->meanTarget(), 'percent' => $mean->typical / max(1.0, $period->meanTarget()) * 100.0];
     }
 
     /** @return array<string, mixed> */
@@ -104,7 +112,7 @@ final class IntakeView
         $rest = ($shares['estimate'] + $shares['written']) / $count;
 
         return [
-            'date' => $week->days[0]->date, 'to' => $week->days[$count - 1]->date, 'targetMg' => array_sum(array_map(static fn (IntakeDay $day): float => $day->targetMg, $week->days)) / $count,
+            'date' => $week->days[0]->date, 'to' => $week->days[$count - 1]->date, 'targetMg' => $week->meanTarget(),
             'estimateMg' => $shares['estimate'] / $count, 'writtenMg' => $shares['written'] / $count,
             'fermentsMg' => $shares['ferments'] / $count, 'condimentsMg' => $shares['condiments'] / $count,
             'ferments' => Shown::sodium(Band::of(max(0.0, $mean->low - $rest), max(0.0, $mean->typical - $rest), max(0.0, $mean->high - $rest))),

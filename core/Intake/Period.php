@@ -35,6 +35,12 @@ final readonly class Period
         return Band::of(($rest + $ferments->low) / $count, ($rest + $ferments->typical) / $count, ($rest + $ferments->high) / $count);
     }
 
+    /** Milligrams a day against which they are held, on average. */
+    public function meanTarget(): float
+    {
+        return array_sum(array_map(static fn (IntakeDay $day): float => $day->targetMg, $this->days)) / count($this->days);
+    }
+
     /** @return array{estimate: float, written: float, ferments: float, condiments: float} milligrams */
     public function shares(): array
     {

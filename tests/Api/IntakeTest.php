@@ -559,14 +559,14 @@ it('agrees to the milligram with a tally of its own over a month of three people
                 ->toBe($own['live']);
             $sum += $total;
         }
-        expect($intake['mean28']['typical'])
+        expect($intake['mean28']['sodium']['typical'])
             ->toEqualWithDelta($sum / 28, 1e-6)
             ->and(array_sum($intake['shares']))
             ->toEqualWithDelta($sum, 1e-6)
             ->and($intake['without'])
             ->toBe(array_keys(array_filter($tally[$person], fn(array $own): bool => $own['live'] === 0)))
-            ->and($intake['mean28']['low'])
-            ->toBeLessThan($intake['mean28']['typical']);
+            ->and($intake['mean28']['sodium']['low'])
+            ->toBeLessThan($intake['mean28']['sodium']['typical']);
     }
     // What the ledgers say was eaten is what the people ate; and nothing is lost in them.
     foreach ($jars as $jar) {
@@ -623,7 +623,7 @@ it('sets other days or another person beside', function (): void {
         ->and($beside['days'])
         // Before the 20th nothing was kept of her: nine days, one with 280 mg more.
         ->toHaveCount(9)
-        ->and($beside['mean']['typical'])
+        ->and($beside['mean']['sodium']['typical'])
         ->toEqualWithDelta(1200.0 + 280.0 / 9.0, 1e-9);
     expect($this->getJson("/api/intake?personId={$this->ada}&beside={$this->bo}")->json('beside.name'))->toBe(
         'Bo',

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\WriteOtherFood;
 use App\Household\CurrentHousehold;
+use App\Household\RequestKey;
 use App\Intake\IntakeCsv;
 use App\Intake\Intakes;
 use App\Intake\Rest;
@@ -85,7 +86,7 @@ final readonly class IntakeController
         $written = $write->all(array_map(static fn (array $row): array => [
             'person_id' => $row['personId'], 'eaten_on' => $row['date'], 'name' => $row['name'], 'sodium_mg' => $row['sodiumMg'], 'instead_of' => $row['insteadOf'],
             'how' => ['by' => 'mg', 'milligrams' => $row['sodiumMg']],
-        ], $rows), array_map(static fn (int $i): string => substr(strtoupper(hash('sha256', "{$key} {$i}")), 0, 26), array_keys($rows)));
+        ], $rows), array_map(static fn (array $row): string => RequestKey::numbered($key, $row['line']), $rows));
 
         return new JsonResponse(['count' => count($written)], 201);
     }

@@ -24,6 +24,7 @@ export type DayPerson = Day['people'][number];
 export type DayJar = Day['jars'][number];
 export type PlannedToday = DayPerson['planned'][number];
 export type OtherFood = Schemas['OtherFood'];
+export type IntakeMean = Schemas['IntakeMean'];
 export type Hit = Schemas['Hit'];
 export type BoughtFields = Schemas['BoughtFields'];
 export type OtherFoodFields = Schemas['OtherFoodFields'];

@@ -2472,6 +2472,8 @@ export interface components {
                 usualServingGrams: number;
                 /** @description Of the estimate, less what was written down instead. */
                 restMg: number;
+                /** @description Of the rest of the diet, food by food. */
+                writtenMg: number;
                 otherFoods: components["schemas"]["OtherFood"][];
                 ferments: components["schemas"]["Sodium"];
                 marginMg: number;
@@ -2813,9 +2815,9 @@ export interface components {
                 liveGoal: number;
             };
             days: components["schemas"]["IntakeDay"][];
-            mean7: components["schemas"]["Sodium"];
-            mean28: components["schemas"]["Sodium"];
-            mean: components["schemas"]["Sodium"];
+            mean7: components["schemas"]["IntakeMean"];
+            mean28: components["schemas"]["IntakeMean"];
+            mean: components["schemas"]["IntakeMean"];
             shares: {
                 estimate: number;
                 written: number;
@@ -2860,9 +2862,17 @@ export interface components {
         ByJar: {
             [key: string]: number;
         };
+        IntakeMean: {
+            days: number;
+            sodium: components["schemas"]["Sodium"];
+            /** @description Against which these days are held on average. */
+            targetMg: number;
+            /** @description Of it. */
+            percent: number;
+        };
         IntakeBeside: {
             name: string;
-            mean: components["schemas"]["Sodium"];
+            mean: components["schemas"]["IntakeMean"];
             days: components["schemas"]["IntakeDay"][];
             shares: {
                 estimate: number;

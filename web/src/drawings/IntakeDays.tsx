@@ -26,6 +26,8 @@ export interface Layer {
   says: string;
   colour: string;
   of: (day: Post) => number;
+  /** In all the days. */
+  all: (intake: Intake) => number;
 }
 
 const rest: Layer[] = [
@@ -34,34 +36,44 @@ const rest: Layer[] = [
     says: 'rest of the diet, estimated',
     colour: 'var(--rest)',
     of: (day) => day.estimateMg,
+    all: (intake) => intake.shares.estimate,
   },
   {
     key: 'written',
     says: 'rest of the diet, written down',
     colour: 'var(--written)',
     of: (day) => day.writtenMg,
+    all: (intake) => intake.shares.written,
   },
 ];
 
 export const byKind: Layer[] = [
   ...rest,
-  { key: 'ferments', says: 'ferments', colour: 'var(--leaf)', of: (day) => day.fermentsMg },
+  {
+    key: 'ferments',
+    says: 'ferments',
+    colour: 'var(--leaf)',
+    of: (day) => day.fermentsMg,
+    all: (intake) => intake.shares.ferments,
+  },
   {
     key: 'condiments',
     says: 'condiments and brine',
     colour: 'var(--turmeric)',
     of: (day) => day.condimentsMg,
+    all: (intake) => intake.shares.condiments,
   },
 ];
 
 /** Each jar in its own colour. */
 export const byJar = (jars: Intake['sources']): Layer[] => [
   ...rest,
-  ...jars.map(({ batchId, name, colour }) => ({
+  ...jars.map(({ batchId, name, colour, milligrams }) => ({
     key: batchId,
     says: name,
     colour,
     of: (day: Post) => day.byJarMg[batchId] ?? 0,
+    all: () => milligrams,
   })),
 ];
 

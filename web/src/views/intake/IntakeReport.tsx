@@ -5,8 +5,8 @@ import type { Sodium } from '../../api/client';
 import { useIntake } from '../../api/intake';
 import { mg, percent, sodium, sodiumBand } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
-import { byKind, IntakeDays, type Layer } from '../../drawings/IntakeDays';
-import { meanTarget, targetsBefore } from './targets';
+import { byKind, IntakeDays } from '../../drawings/IntakeDays';
+import { targetsBefore } from './targets';
 import './IntakeView.css';
 
 /** With its band, where that is wider than a label's rounding. */
@@ -23,7 +23,6 @@ export function IntakeReport() {
   }
   const intake = query.data;
   const days = intake.days.length;
-  const sum = (layer: Layer) => intake.days.reduce((all, day) => all + layer.of(day), 0);
 
   return (
     <article className="report">
@@ -56,20 +55,20 @@ export function IntakeReport() {
               <th scope="row">
                 <i style={{ background: part.colour }} /> {part.says}
               </th>
-              <td>{mg(Math.round(sum(part) / days))}</td>
-              <td>{percent((sum(part) / days / Math.max(1, intake.mean.typical)) * 100)}</td>
+              <td>{mg(Math.round(part.all(intake) / days))}</td>
+              <td>{percent((part.all(intake) / days / Math.max(1, intake.mean.sodium.typical)) * 100)}</td>
             </tr>
           ))}
           <tr>
             <th scope="row">All, {days} days</th>
-            <td>{withBand(intake.mean)}</td>
-            <td>{percent((intake.mean.typical / meanTarget(intake, days)) * 100)} of the target</td>
+            <td>{withBand(intake.mean.sodium)}</td>
+            <td>{percent(intake.mean.percent)} of the target</td>
           </tr>
           {days > 7 && (
             <tr>
               <th scope="row">The last 7 days</th>
-              <td>{withBand(intake.mean7)}</td>
-              <td>{percent((intake.mean7.typical / meanTarget(intake, 7)) * 100)} of the target</td>
+              <td>{withBand(intake.mean7.sodium)}</td>
+              <td>{percent(intake.mean7.percent)} of the target</td>
             </tr>
           )}
         </tbody>

@@ -2,14 +2,14 @@ import { Button, Segmented, Select } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { Intake, Sodium } from '../../api/client';
+import type { Intake, IntakeMean } from '../../api/client';
 import { useIntake } from '../../api/intake';
 import { useKitchen } from '../../api/queries';
 import { mg, percent, sodium, sodiumBand } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { byJar, byKind, IntakeDays, type Layer } from '../../drawings/IntakeDays';
 import { BringIntake } from './BringIntake';
-import { meanTarget, targetsBefore } from './targets';
+import { targetsBefore } from './targets';
 import './IntakeView.css';
 
 const spans = [
@@ -104,28 +104,14 @@ export function IntakeView() {
       <div className="intake-parts">
         <section aria-label="On average">
           <h2>On average</h2>
-          <Mean
-            says={lastDays(Math.min(7, intake.days.length))}
-            mean={intake.mean7}
-            targetMg={meanTarget(intake, 7)}
-          />
-          {intake.days.length > 7 && (
-            <Mean
-              says={lastDays(Math.min(28, intake.days.length))}
-              mean={intake.mean28}
-              targetMg={meanTarget(intake, 28)}
-            />
+          <Mean says={lastDays(intake.mean7.days)} mean={intake.mean7} />
+          {intake.mean28.days > intake.mean7.days && (
+            <Mean says={lastDays(intake.mean28.days)} mean={intake.mean28} />
           )}
-          {intake.days.length > 28 && (
-            <Mean
-              says={`all ${String(intake.days.length)} days`}
-              mean={intake.mean}
-              targetMg={meanTarget(intake, intake.days.length)}
-            />
+          {intake.mean.days > intake.mean28.days && (
+            <Mean says={`all ${String(intake.mean.days)} days`} mean={intake.mean} />
           )}
-          {intake.beside && (
-            <Mean says={intake.beside.name} mean={intake.beside.mean} targetMg={intake.person.targetMg} />
-          )}
+          {intake.beside && <Mean says={intake.beside.name} mean={intake.beside.mean} />}
           {beside !== null && intake.beside === null && (
             <p className="soft">Nothing was kept of what you set beside it.</p>
           )}
@@ -192,7 +178,7 @@ export function IntakeView() {
 const lastDays = (days: number): string => (days === 1 ? 'one day' : `last ${String(days)} days`);
 
 function Legend({ intake, layers }: { intake: Intake; layers: Layer[] }) {
-  const shares = layers.map((layer) => intake.days.reduce((sum, day) => sum + layer.of(day), 0));
+  const shares = layers.map((layer) => layer.all(intake));
   const all = Math.max(
     1,
     shares.reduce((sum, one) => sum + one, 0),
@@ -221,14 +207,14 @@ function Legend({ intake, layers }: { intake: Intake; layers: Layer[] }) {
   );
 }
 
-function Mean({ says, mean, targetMg }: { says: string; mean: Sodium; targetMg: number }) {
+function Mean({ says, mean }: { says: string; mean: IntakeMean }) {
+  const band = sodiumBand(mean.sodium);
   return (
     <p className="intake-mean">
       <span className="soft">{says}</span>
-      <b className={mean.typical > targetMg ? 'figure over' : 'figure'}>{sodium(mean)}</b>
+      <b className={mean.percent > 100 ? 'figure over' : 'figure'}>{sodium(mean.sodium)}</b>
       <span className="soft">
-        a day{sodiumBand(mean) && `, ${sodiumBand(mean)}`}, {percent((mean.typical / targetMg) * 100)} of the
-        target
+        a day{band && `, ${band}`}, {percent(mean.percent)} of the target
       </span>
     </p>
   );

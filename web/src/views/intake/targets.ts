@@ -2,12 +2,6 @@ import dayjs from 'dayjs';
 import type { Intake } from '../../api/client';
 import { mg } from '../../app/numbers';
 
-/** What the last days were held against, on average. */
-export function meanTarget(intake: Intake, days: number): number {
-  const last = intake.days.slice(-days);
-  return last.reduce((sum, day) => sum + day.targetMg, 0) / Math.max(1, last.length);
-}
-
 /** Targets that held before the present one within these days, in words; nothing where there was one only. */
 export function targetsBefore(intake: Intake): string {
   return intake.days

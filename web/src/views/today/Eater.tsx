@@ -68,7 +68,7 @@ export function Eater({ person, day, isEating, hands }: Props) {
         restMg={person.restMg}
         ferments={person.ferments}
         marginMg={person.marginMg}
-        writtenMg={person.otherFoods.reduce((sum, food) => sum + food.sodiumMg, 0)}
+        writtenMg={person.writtenMg}
         parts={[
           ...person.otherFoods.map((food) => ({
             id: food.id,
