@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\BindHousehold;
+use App\Http\Middleware\RefuseOddRequests;
+use App\Http\Middleware\WriteOnce;
 use App\Http\Refusals;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -16,7 +18,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
     )
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class);
-        $middleware->alias(['household' => BindHousehold::class]);
+        $middleware->alias(['household' => BindHousehold::class, 'once' => WriteOnce::class]);
+        $middleware->prepend(RefuseOddRequests::class);
         $middleware->redirectGuestsTo('/sign-in');
     })
     ->withExceptions(function (Exceptions $exceptions): void {

@@ -6,7 +6,8 @@
  */
 
 $path = parse_url($_SERVER['REQUEST_URI'] ?? '/', PHP_URL_PATH);
-$file = realpath(__DIR__.(is_string($path) ? rawurldecode($path) : '/'));
+$path = is_string($path) ? rawurldecode($path) : '/';
+$file = str_contains($path, "\0") ? false : realpath(__DIR__.$path);
 $types = ['js' => 'text/javascript', 'css' => 'text/css', 'woff2' => 'font/woff2', 'woff' => 'font/woff', 'svg' => 'image/svg+xml', 'png' => 'image/png', 'ico' => 'image/x-icon', 'json' => 'application/json'];
 
 if ($file !== false && is_file($file) && str_starts_with($file, __DIR__.DIRECTORY_SEPARATOR)) {

@@ -40,7 +40,7 @@ Route::prefix('api')->group(function (): void {
         Route::post('kitchens', [KitchenController::class, 'store']);
     });
 
-    Route::middleware(['auth', 'household'])->group(function (): void {
+    Route::middleware(['auth', 'household', 'once'])->group(function (): void {
         Route::delete('session', [SessionController::class, 'destroy']);
         Route::get('kitchen', [KitchenController::class, 'show']);
         Route::post('bench', BenchController::class);

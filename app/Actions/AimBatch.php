@@ -6,7 +6,7 @@ namespace App\Actions;
 
 use App\Models\Batch;
 use Illuminate\Support\Facades\DB;
-use Tempesal\Core\Formula\Aim;
+use Tempesal\Core\Method\Aim;
 
 /**
  * Says how far a batch is to go; null: as the kitchen has it.

@@ -7,7 +7,7 @@ namespace App\Actions;
 use App\Models\Salt;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\VolumeUnit;
 use Tempesal\Core\Salt\SaltDose;
 use Tempesal\Core\Salt\StartingSalts;

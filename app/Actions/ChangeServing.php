@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Household\OneAtATime;
+use App\Household\HouseholdTransaction;
+use App\Intake\ServingMoment;
 use App\Models\Serving;
 use Carbon\CarbonImmutable;
 use Illuminate\Validation\ValidationException;
@@ -17,14 +18,14 @@ use Tempesal\Core\Measure\Grams;
  */
 final readonly class ChangeServing
 {
-    public function __construct(private UndoServing $undo, private ServePortion $serve, private ServeTogether $together, private KeepLedger $ledger, private OneAtATime $oneAtATime)
+    public function __construct(private UndoServing $undo, private ServePortion $serve, private ServeTogether $together, private KeepLedger $ledger, private HouseholdTransaction $transaction)
     {
     }
 
     /** @param  string  $requestKey  the same key never changes twice */
-    public function one(string $servingId, string $batchId, string $personId, Grams $grams, ?Phase $phase, Way $way, string $eatenOn, string $requestKey): Serving
+    public function one(string $servingId, string $batchId, string $personId, Grams $grams, ?Phase $phase, Way $way, ServingMoment $when, string $requestKey): Serving
     {
-        return ($this->oneAtATime)(function () use ($servingId, $batchId, $personId, $grams, $phase, $way, $eatenOn, $requestKey): Serving {
+        return ($this->transaction)(function () use ($servingId, $batchId, $personId, $grams, $phase, $way, $when, $requestKey): Serving {
             $known = Serving::query()->where('request_key', $requestKey)->first();
             if ($known !== null) {
                 return $known;
@@ -35,7 +36,7 @@ final readonly class ChangeServing
             }
             $planned = [$personId, $batchId] === [$before->person_id, $before->batch_id] ? $before->planned_serving_id : null;
 
-            return ($this->serve)($batchId, $personId, $grams, $phase, $eatenOn, $requestKey, self::moment($before, $batchId), $way, $planned);
+            return ($this->serve)($batchId, $personId, $grams, $phase, $when, $requestKey, self::moment($before, $batchId, $when), $way, $planned);
         });
     }
 
@@ -45,9 +46,9 @@ final readonly class ChangeServing
      * @param  non-empty-list<array{personId: string, grams: Grams}>  $portions
      * @return list<Serving>
      */
-    public function dish(string $servingId, string $batchId, array $portions, Grams $dish, ?Phase $phase, Way $way, string $eatenOn, string $requestKey): array
+    public function dish(string $servingId, string $batchId, array $portions, Grams $dish, ?Phase $phase, Way $way, ServingMoment $when, string $requestKey): array
     {
-        return ($this->oneAtATime)(function () use ($servingId, $batchId, $portions, $dish, $phase, $way, $eatenOn, $requestKey): array {
+        return ($this->transaction)(function () use ($servingId, $batchId, $portions, $dish, $phase, $way, $when, $requestKey): array {
             $known = Serving::query()->where('dish', $requestKey)->get();
             if ($known->isNotEmpty()) {
                 return array_values($known->all());
@@ -57,14 +58,16 @@ final readonly class ChangeServing
                 throw ValidationException::withMessages(['serving' => 'That was no share of a dish.']);
             }
 
-            return ($this->together)($batchId, $portions, $dish, $phase, $way, $eatenOn, $requestKey, self::moment($before, $batchId));
+            return ($this->together)($batchId, $portions, $dish, $phase, $way, $when, $requestKey, self::moment($before, $batchId, $when));
         });
     }
 
-    /** When it left its jar; another jar is as it is now. */
-    private static function moment(Serving $before, string $batchId): ?CarbonImmutable
+    /** The very moment at which it left its jar, where neither jar nor day changes and no other time is said; null: as it is said now. */
+    private static function moment(Serving $before, string $batchId, ServingMoment $when): ?CarbonImmutable
     {
-        return $batchId === $before->batch_id ? $before->entry->happened_at : null;
+        $isAsBefore = $batchId === $before->batch_id && $when->day === $before->eaten_on && $when->meal === null && $when->hour === null;
+
+        return $isAsBefore ? $before->entry->happened_at : null;
     }
 
     private function takeBack(string $servingId): Serving

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Household\CurrentHousehold;
-use App\Household\OneAtATime;
+use App\Household\HouseholdTransaction;
 use App\Models\Batch;
 use App\Models\Person;
 use App\Models\PlannedServing;
@@ -26,7 +26,7 @@ use Tempesal\Core\Plan\WeekServing;
  */
 final readonly class ChangeWeek
 {
-    public function __construct(private CurrentHousehold $current, private OneAtATime $oneAtATime)
+    public function __construct(private CurrentHousehold $current, private HouseholdTransaction $transaction)
     {
     }
 
@@ -109,7 +109,7 @@ final readonly class ChangeWeek
     /** Takes the last change back; with none left it does nothing. */
     public function undo(string $from): void
     {
-        ($this->oneAtATime)(static function () use ($from): void {
+        ($this->transaction)(static function () use ($from): void {
             $last = WeekChange::query()->where('week_on', $from)->get()->whereNull('undone_at')->sortByDesc('number')->first();
             $last?->update(['undone_at' => CarbonImmutable::now()]);
         });
@@ -117,7 +117,7 @@ final readonly class ChangeWeek
 
     public function redo(string $from): void
     {
-        ($this->oneAtATime)(static function () use ($from): void {
+        ($this->transaction)(static function () use ($from): void {
             $next = WeekChange::query()->where('week_on', $from)->get()->whereNotNull('undone_at')->sortBy('number')->first();
             $next?->update(['undone_at' => null]);
         });
@@ -126,7 +126,7 @@ final readonly class ChangeWeek
     /** @param  Closure(): array{string, list<Meant>, list<string>}  $change  what it is called, what comes, what goes */
     private function step(string $from, string $requestKey, Closure $change): void
     {
-        ($this->oneAtATime)(function () use ($from, $requestKey, $change): void {
+        ($this->transaction)(function () use ($from, $requestKey, $change): void {
             if (WeekChange::query()->where('request_key', $requestKey)->exists()) {
                 return;
             }

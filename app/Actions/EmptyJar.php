@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use Carbon\CarbonImmutable;
+use Closure;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Ledger\Entry\Discard;
@@ -43,10 +45,33 @@ final readonly class EmptyJar
         });
     }
 
+    /**
+     * Does something to a jar at a moment before it was emptied: what was thrown away then is taken back and thrown away anew.
+     *
+     * @template T
+     *
+     * @param  Closure(): T  $work
+     * @return T
+     *
+     * @throws NotEnough
+     */
+    public function before(Batch $locked, CarbonImmutable $at, Closure $work): mixed
+    {
+        $emptiedAt = $locked->emptied_at;
+        if ($emptiedAt === null || ! $at->isBefore($emptiedAt)) {
+            return $work();
+        }
+        $this->putBack($locked, $emptiedAt);
+        $done = $work();
+        $this->throwAway($locked, $emptiedAt);
+
+        return $done;
+    }
+
     /** @throws NotEnough where more is still to be done to it than would be left */
     private function throwAway(Batch $batch, CarbonImmutable $now): void
     {
-        $state = $batch->ledger($now)->state();
+        $state = Ledgers::of($batch, $now)->state();
         foreach (Phase::cases() as $phase) {
             $grams = $state->phase($phase)->weightG();
             if ($grams > self::TRACE_G) {

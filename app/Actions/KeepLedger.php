@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\BatchEntry;
 use Carbon\CarbonImmutable;
@@ -41,7 +42,7 @@ final readonly class KeepLedger
      */
     public function check(Batch $locked): void
     {
-        $locked->history()->resolved();
+        Ledgers::history($locked)->resolved();
     }
 
     /**
@@ -51,7 +52,7 @@ final readonly class KeepLedger
      */
     public function lend(Batch $locked, CarbonImmutable $at, Grams $grams, Batch $borrower): BatchEntry
     {
-        $state = $locked->ledger($at)->state();
+        $state = Ledgers::of($locked, $at)->state();
         $line = $this->append($locked, $at, (new Give($state->liquid(), $grams, $borrower->id))->bookedAt($state));
         $this->check($locked);
 

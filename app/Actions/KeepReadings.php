@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Climate\Climates;
-use App\Household\OneAtATime;
+use App\Household\HouseholdTransaction;
 use App\Models\RoomReading;
 use DateTimeImmutable;
-use Tempesal\Core\Care\Place;
+use Tempesal\Core\Method\Place;
 
 /**
  * Keeps temperatures that were read in a place. A moment has one reading: the one that came last.
@@ -17,14 +17,14 @@ final readonly class KeepReadings
 {
     private const AT_ONCE = 500;
 
-    public function __construct(private OneAtATime $oneAtATime, private Climates $climates, private RipenNotes $ripen)
+    public function __construct(private HouseholdTransaction $transaction, private Climates $climates, private RipenNotes $ripen)
     {
     }
 
     /** @param  list<array{DateTimeImmutable, float}>  $readings  in UTC, degrees Celsius, each moment once */
     public function __invoke(Place $place, array $readings, string $source): void
     {
-        ($this->oneAtATime)(function () use ($place, $readings, $source): void {
+        ($this->transaction)(function () use ($place, $readings, $source): void {
             foreach (array_chunk($readings, self::AT_ONCE) as $some) {
                 $moments = array_map(static fn (array $one): string => $one[0]->format('Y-m-d H:i:s'), $some);
                 RoomReading::query()->where('place', $place->value)->whereIn('read_at', $moments)->delete();

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Household\CurrentHousehold;
-use App\Household\OneAtATime;
+use App\Household\HouseholdTransaction;
 use App\Models\Formula;
 use App\Models\RotationLine;
 use App\Week\Planning;
@@ -15,14 +15,14 @@ use App\Week\Planning;
  */
 final readonly class KeepRotation
 {
-    public function __construct(private CurrentHousehold $current, private OneAtATime $oneAtATime)
+    public function __construct(private CurrentHousehold $current, private HouseholdTransaction $transaction)
     {
     }
 
     /** @param  list<array{id: string|null, name: string, formula_id: string|null, likenesses: list<string>, weekdays: list<int>, times_a_week: float, months: list<int>}>  $lines */
     public function __invoke(array $lines, Planning $planning): void
     {
-        ($this->oneAtATime)(function () use ($lines, $planning): void {
+        ($this->transaction)(function () use ($lines, $planning): void {
             $there = RotationLine::query()->get()->keyBy('id');
             $kept = [];
             foreach ($lines as $position => $line) {

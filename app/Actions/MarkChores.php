@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Household\OneAtATime;
+use App\Household\HouseholdTransaction;
+use App\Household\IdempotencyKey;
 use App\Models\Batch;
 use App\Models\ChoreMark;
 use Carbon\CarbonImmutable;
@@ -20,8 +21,18 @@ final readonly class MarkChores
     /** How long a chore can be put off. */
     private const LONGEST_DAYS = 14;
 
-    public function __construct(private OneAtATime $oneAtATime)
+    public function __construct(private HouseholdTransaction $transaction)
     {
+    }
+
+    /** They were not done after all. */
+    public function unmark(string $markId): void
+    {
+        ($this->transaction)(static function () use ($markId): void {
+            $mark = ChoreMark::query()->findOrFail($markId);
+            $mark->update(['undone_at' => $mark->undone_at ?? CarbonImmutable::now()]);
+            IdempotencyKey::spend($mark->request_key);
+        });
     }
 
     /**
@@ -36,7 +47,7 @@ final readonly class MarkChores
             throw ValidationException::withMessages(['until' => 'A chore is put off until a moment within the next two weeks.']);
         }
 
-        return ($this->oneAtATime)(static function () use ($chores, $until, $requestKey, $now): Collection {
+        return ($this->transaction)(static function () use ($chores, $until, $requestKey, $now): Collection {
             $written = ChoreMark::query()->where('request_key', $requestKey)->get();
             if ($written->isNotEmpty()) {
                 return $written;

@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Care\Tended;
 use App\Household\CurrentHousehold;
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Note;
 use Carbon\CarbonImmutable;
@@ -37,7 +38,7 @@ final readonly class PassGate
             if (Note::query()->withoutGlobalScope('present')->where('request_key', $requestKey)->exists()) {
                 return $batch;
             }
-            $tended = Tended::of($batch, $batch->ledger(), $this->current->get());
+            $tended = Tended::of($batch, Ledgers::of($batch), $this->current->get());
             $gate = $tended->gate($purpose);
             if (! $gate->isOpen) {
                 throw ValidationException::withMessages(['purpose' => $gate->reason]);

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Household\OneAtATime;
+use App\Household\HouseholdTransaction;
+use App\Household\IdempotencyKey;
 use App\Models\Formula;
 use App\Models\Jar;
 use App\Models\PlannedBatch;
@@ -16,13 +17,13 @@ use Carbon\CarbonImmutable;
  */
 final readonly class PlanBatch
 {
-    public function __construct(private OneAtATime $oneAtATime)
+    public function __construct(private HouseholdTransaction $transaction)
     {
     }
 
     public function __invoke(string $formulaId, ?string $lineId, string $jarId, string $startOn, float $share, string $requestKey): PlannedBatch
     {
-        return ($this->oneAtATime)(static function () use ($formulaId, $lineId, $jarId, $startOn, $share, $requestKey): PlannedBatch {
+        return ($this->transaction)(static function () use ($formulaId, $lineId, $jarId, $startOn, $share, $requestKey): PlannedBatch {
             $formula = Formula::query()->findOrFail($formulaId);
             $jar = Jar::query()->findOrFail($jarId);
             $line = $lineId === null ? null : RotationLine::query()->findOrFail($lineId);
@@ -36,6 +37,10 @@ final readonly class PlanBatch
 
     public function letBe(string $id): void
     {
-        ($this->oneAtATime)(static fn () => PlannedBatch::query()->where('batch_id', null)->findOrFail($id)->remove());
+        ($this->transaction)(static function () use ($id): void {
+            $planned = PlannedBatch::query()->where('batch_id', null)->findOrFail($id);
+            $planned->remove();
+            IdempotencyKey::spend($planned->request_key);
+        });
     }
 }

@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Care\Tended;
 use App\Household\CurrentHousehold;
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Person;
 use App\Views\BatchView;
@@ -68,7 +69,7 @@ final readonly class PreviewEntry
     private function look(string $batchId): array
     {
         $batch = Batch::whole()->findOrFail($batchId);
-        $ledger = $batch->ledger();
+        $ledger = Ledgers::of($batch);
 
         return BatchView::numbers(Tended::of($batch, $ledger, $this->current->get()), $ledger, Person::atTable());
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Household\IdempotencyKey;
 use App\Models\Batch;
 use App\Models\BatchEntry;
 use App\Models\Serving;
@@ -50,6 +51,7 @@ final readonly class ReverseEntry
                 foreach (array_filter([$mistake, $twin]) as $line) {
                     $this->ledger->reverse($locked[$line->batch_id], $line, CarbonImmutable::now());
                     $this->ledger->check($locked[$line->batch_id]);
+                    IdempotencyKey::spend($line->request_key);
                 }
                 // A move that is taken back leaves the jar where it stood before.
                 [, $place] = array_slice($locked[$batchId]->stands(), -1)[0];

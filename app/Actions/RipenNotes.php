@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 
 /**
@@ -15,7 +16,7 @@ final readonly class RipenNotes
     {
         foreach (Batch::onShelf()->whereHas('notes')->get() as $batch) {
             foreach ($batch->notes as $note) {
-                $note->update(['ripened_s' => $batch->ledger($note->happened_at)->state()->ripened]);
+                $note->update(['ripened_s' => Ledgers::of($batch, $note->happened_at)->state()->ripened]);
             }
         }
     }

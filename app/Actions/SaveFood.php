@@ -14,18 +14,21 @@ use Illuminate\Support\Str;
  */
 final readonly class SaveFood
 {
-    /** @param  array<string, mixed>  $columns */
-    public function __invoke(?string $id, array $columns, string $source): Ingredient
+    /**
+     * @param  array<string, mixed>  $columns
+     * @param  int|null  $version  that the cook had open; null: whatever it is
+     */
+    public function __invoke(?string $id, array $columns, ?int $version = null): Ingredient
     {
-        return DB::transaction(static function () use ($id, $columns, $source): Ingredient {
+        return DB::transaction(static function () use ($id, $columns, $version): Ingredient {
             if ($id === null) {
                 return Ingredient::create([
-                    ...$columns, 'key' => 'own-'.Str::lower((string) Str::ulid()), 'source' => $source, 'own' => true, 'colour' => '#b9ab99',
+                    ...$columns, 'key' => 'own-'.Str::lower((string) Str::ulid()), 'own' => true, 'colour' => '#b9ab99',
                     'brine_floor_of_water' => 0.02, 'also' => '',
                 ]);
             }
-            $food = Ingredient::query()->lockForUpdate()->findOrFail($id);
-            $food->update([...$columns, 'source' => $source, 'edited' => ! $food->own]);
+            $food = Ingredient::query()->lockForUpdate()->findOrFail($id)->refuseUnless($version);
+            $food->update([...$columns, 'edited' => ! $food->own]);
 
             return $food;
         });

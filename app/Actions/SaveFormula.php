@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Household\OneAtATime;
+use App\Household\HouseholdTransaction;
 use App\Ledger\ReadEntries;
 use App\Models\Formula;
 use App\Models\FormulaVersion;
@@ -18,7 +18,7 @@ use Tempesal\Core\Formula\FormulaAnswer;
  */
 final readonly class SaveFormula
 {
-    public function __construct(private OneAtATime $oneAtATime)
+    public function __construct(private HouseholdTransaction $transaction)
     {
     }
 
@@ -30,7 +30,7 @@ final readonly class SaveFormula
     {
         $read = self::check($document, $path);
 
-        return ($this->oneAtATime)(static function () use ($read, $requestKey): Formula {
+        return ($this->transaction)(static function () use ($read, $requestKey): Formula {
             $there = Formula::query()->where('request_key', $requestKey)->where('name', $read->name)->first();
             if ($there !== null) {
                 return $there;
@@ -50,7 +50,7 @@ final readonly class SaveFormula
      */
     public function all(array $documents, string $requestKey): array
     {
-        return ($this->oneAtATime)(function () use ($documents, $requestKey): array {
+        return ($this->transaction)(function () use ($documents, $requestKey): array {
             $ids = [];
             foreach ($documents as $i => $document) {
                 $ids[] = $this->asNew(is_array($document) ? $document : [], $requestKey, "documents[{$i}]")->id;
@@ -68,7 +68,7 @@ final readonly class SaveFormula
     {
         $read = self::check($document, 'document');
 
-        return ($this->oneAtATime)(static function () use ($formulaId, $read, $basedOn, $requestKey): Formula {
+        return ($this->transaction)(static function () use ($formulaId, $read, $basedOn, $requestKey): Formula {
             $formula = Formula::query()->lockForUpdate()->findOrFail($formulaId);
             if (FormulaVersion::query()->where('formula_id', $formula->id)->where('request_key', $requestKey)->exists()) {
                 return $formula;

@@ -18,17 +18,18 @@ final readonly class SavePerson
     /**
      * @param  array<string, mixed>  $columns
      * @param  Figures  $figures  what their days are held against
+     * @param  int|null  $version  that the cook had open; null: whatever it is
      * @param  string|null  $since  the first day on which the figures hold, days before keep theirs; null: they hold for all days
      */
-    public function __invoke(?string $id, array $columns, array $figures, ?string $since): Person
+    public function __invoke(?string $id, array $columns, array $figures, ?string $since, ?int $version = null): Person
     {
-        return DB::transaction(static function () use ($id, $columns, $figures, $since): Person {
+        return DB::transaction(static function () use ($id, $columns, $figures, $since, $version): Person {
             if ($id === null) {
                 $person = Person::create(['position' => 1 + (int) (Person::query()->withoutGlobalScope('present')->get()->max('position') ?? -1), ...$columns]);
                 $since = null;
             } else {
-                $person = Person::query()->lockForUpdate()->findOrFail($id);
-                $person->update($columns);
+                $person = Person::query()->lockForUpdate()->findOrFail($id)->refuseUnless($version);
+                $person->update([...$columns, 'version' => $person->version + 1]);
             }
             self::hold($person, $figures, $since);
 

@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Care\Tended;
+use App\Household\CurrentHousehold;
+use App\Intake\ServingMoment;
+use App\Ledger\Ledgers;
+use App\Models\BatchEntry;
 use App\Models\Person;
 use App\Models\PlannedServing;
 use App\Models\Serving;
@@ -21,20 +25,21 @@ use Tempesal\Core\Measure\Grams;
  */
 final readonly class ServePortion
 {
-    public function __construct(private KeepLedger $ledger)
+    public function __construct(private KeepLedger $ledger, private CurrentHousehold $current, private EmptyJar $empty)
     {
     }
 
     /**
      * @param  Phase|null  $phase  null: what is usually served from such a batch
-     * @param  string  $eatenOn  YYYY-MM-DD, the day the cook means
+     * @param  ServingMoment  $when  it was eaten; the jar is taken as it was then
      * @param  string|null  $plannedId  the planned serving that is eaten with it
      * @param  string  $requestKey  the same key never serves twice
+     * @param  CarbonImmutable|null  $at  the very moment, where it is known
      * @param  array{name: string, grams: Grams}|null  $dish  of which it is a share
      */
-    public function __invoke(string $batchId, string $personId, Grams $grams, ?Phase $phase, string $eatenOn, string $requestKey, ?CarbonImmutable $at = null, Way $way = Way::Drained, ?string $plannedId = null, ?array $dish = null): Serving
+    public function __invoke(string $batchId, string $personId, Grams $grams, ?Phase $phase, ServingMoment $when, string $requestKey, ?CarbonImmutable $at = null, Way $way = Way::Drained, ?string $plannedId = null, ?array $dish = null): Serving
     {
-        return DB::transaction(function () use ($batchId, $personId, $grams, $phase, $eatenOn, $requestKey, $at, $way, $plannedId, $dish): Serving {
+        return DB::transaction(function () use ($batchId, $personId, $grams, $phase, $when, $requestKey, $at, $way, $plannedId, $dish): Serving {
             $batch = $this->ledger->lock($batchId);
             $served = Serving::query()->where('request_key', $requestKey)->first();
             if ($served !== null) {
@@ -45,14 +50,18 @@ final readonly class ServePortion
             if ($planned !== null && Serving::query()->where('planned_serving_id', $planned->id)->where('undone_at', null)->exists()) {
                 throw ValidationException::withMessages(['plannedId' => 'That was eaten already.']);
             }
-            $at ??= CarbonImmutable::now();
-            $ledger = $batch->ledger($at);
+            $at ??= $when->in($batch, $this->current->get());
+            $ledger = Ledgers::of($batch, $at);
             try {
                 $state = $ledger->state();
                 $entry = $way->plate($phase ?? Tended::servedPhase($batch, $state), $grams)->bookedAt($state);
                 $sodium = $ledger->serving($entry);
-                $line = $this->ledger->append($batch, $at, $entry);
-                $this->ledger->check($batch);
+                $line = $this->empty->before($batch, $at, function () use ($batch, $at, $entry): BatchEntry {
+                    $line = $this->ledger->append($batch, $at, $entry);
+                    $this->ledger->check($batch);
+
+                    return $line;
+                });
             } catch (NotEnough $refusal) {
                 throw ValidationException::withMessages(['amount' => $refusal->getMessage()]);
             }
@@ -61,7 +70,7 @@ final readonly class ServePortion
                 'person_id' => $person->id,
                 'batch_id' => $batch->id,
                 'batch_entry_id' => $line->id,
-                'eaten_on' => $eatenOn,
+                'eaten_on' => $when->day,
                 'phase' => $entry->phase,
                 'is_live' => $batch->isLive($state),
                 'grams' => $grams->value,

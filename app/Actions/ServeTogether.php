@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Care\Tended;
-use App\Household\OneAtATime;
-use App\Household\RequestKey;
+use App\Household\CurrentHousehold;
+use App\Household\HouseholdTransaction;
+use App\Household\IdempotencyKey;
+use App\Intake\ServingMoment;
+use App\Ledger\Ledgers;
+use App\Models\Batch;
 use App\Models\Serving;
 use Carbon\CarbonImmutable;
 use Illuminate\Validation\ValidationException;
@@ -25,7 +29,7 @@ final readonly class ServeTogether
     /** Shares of a dish that are nothing. */
     private const ROUNDING = 1e-6;
 
-    public function __construct(private ServePortion $serve, private KeepLedger $ledger, private OneAtATime $oneAtATime)
+    public function __construct(private ServePortion $serve, private KeepLedger $ledger, private HouseholdTransaction $transaction, private CurrentHousehold $current, private EmptyJar $empty)
     {
     }
 
@@ -34,21 +38,22 @@ final readonly class ServeTogether
      * @param  Grams|null  $dish  what went into a dish; null: there is none
      * @return list<Serving>
      */
-    public function __invoke(string $batchId, array $portions, ?Grams $dish, ?Phase $phase, Way $way, string $eatenOn, string $requestKey, ?CarbonImmutable $at = null): array
+    public function __invoke(string $batchId, array $portions, ?Grams $dish, ?Phase $phase, Way $way, ServingMoment $when, string $requestKey, ?CarbonImmutable $at = null): array
     {
-        return ($this->oneAtATime)(function () use ($batchId, $portions, $dish, $phase, $way, $eatenOn, $requestKey, $at): array {
+        return ($this->transaction)(function () use ($batchId, $portions, $dish, $phase, $way, $when, $requestKey, $at): array {
             $servings = [];
+            $at ??= $when->in(Batch::query()->findOrFail($batchId), $this->current->get());
             $isNew = Serving::query()->where('request_key', self::keyOf($requestKey, 0))->doesntExist();
             foreach ($portions as $i => $portion) {
                 try {
-                    $servings[] = ($this->serve)($batchId, $portion['personId'], $portion['grams'], $phase, $eatenOn, self::keyOf($requestKey, $i), $at, $way, dish: $dish === null ? null : ['name' => $requestKey, 'grams' => $dish]);
+                    $servings[] = ($this->serve)($batchId, $portion['personId'], $portion['grams'], $phase, $when, self::keyOf($requestKey, $i), $at, $way, dish: $dish === null ? null : ['name' => $requestKey, 'grams' => $dish]);
                 } catch (ValidationException $refusal) {
                     throw ValidationException::withMessages([$dish === null ? "portions.{$i}.amount" : 'dishAmount' => array_merge(...array_values($refusal->errors()))]);
                 }
             }
             $left = ($dish->value ?? 0.0) - array_sum(array_map(static fn (array $portion): float => $portion['grams']->value, $portions));
             if ($dish !== null && $isNew && $left > self::ROUNDING) {
-                $this->giveAway($batchId, $phase, Grams::of($left), $at ?? CarbonImmutable::now(), $requestKey);
+                $this->giveAway($batchId, $phase, Grams::of($left), $at, $requestKey);
             }
 
             return $servings;
@@ -58,10 +63,13 @@ final readonly class ServeTogether
     private function giveAway(string $batchId, ?Phase $phase, Grams $grams, CarbonImmutable $at, string $requestKey): void
     {
         $batch = $this->ledger->lock($batchId);
-        $state = $batch->ledger($at)->state();
+        $state = Ledgers::of($batch, $at)->state();
         try {
-            $this->ledger->append($batch, $at, (new Give($phase ?? Tended::servedPhase($batch, $state), $grams, null))->bookedAt($state), $requestKey);
-            $this->ledger->check($batch);
+            $give = (new Give($phase ?? Tended::servedPhase($batch, $state), $grams, null))->bookedAt($state);
+            $this->empty->before($batch, $at, function () use ($batch, $at, $give, $requestKey): void {
+                $this->ledger->append($batch, $at, $give, $requestKey);
+                $this->ledger->check($batch);
+            });
         } catch (NotEnough $refusal) {
             throw ValidationException::withMessages(['dishAmount' => $refusal->getMessage()]);
         }
@@ -70,6 +78,6 @@ final readonly class ServeTogether
     /** A key of its own for each. */
     private static function keyOf(string $requestKey, int $number): string
     {
-        return $number === 0 ? $requestKey : RequestKey::numbered($requestKey, $number);
+        return $number === 0 ? $requestKey : IdempotencyKey::numbered($requestKey, $number);
     }
 }

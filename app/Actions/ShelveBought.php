@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Household\OneAtATime;
+use App\Household\HouseholdTransaction;
 use App\Models\Batch;
 use App\Models\Ingredient;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
-use Tempesal\Core\Care\Place;
-use Tempesal\Core\Estimate\Band;
-use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Heat;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Method\Method;
+use Tempesal\Core\Method\Place;
 use Tempesal\Core\Produce\Ingredient as Produce;
 
 /**
@@ -23,7 +23,7 @@ use Tempesal\Core\Produce\Ingredient as Produce;
  */
 final readonly class ShelveBought
 {
-    public function __construct(private KeepLedger $ledger, private OneAtATime $oneAtATime)
+    public function __construct(private KeepLedger $ledger, private HouseholdTransaction $transaction)
     {
     }
 
@@ -35,7 +35,7 @@ final readonly class ShelveBought
      */
     public function __invoke(Produce $produce, Ingredient $food, Grams $grams, Grams $serving, Phase $phase, bool $isLive, Place $place, ?string $useBy, string $requestKey): Batch
     {
-        return ($this->oneAtATime)(function () use ($produce, $food, $grams, $serving, $phase, $isLive, $place, $useBy, $requestKey): Batch {
+        return ($this->transaction)(function () use ($produce, $food, $grams, $serving, $phase, $isLive, $place, $useBy, $requestKey): Batch {
             $there = Batch::query()->where('request_key', $requestKey)->first();
             if ($there !== null) {
                 return $there;
@@ -43,7 +43,7 @@ final readonly class ShelveBought
             $now = CarbonImmutable::now();
             $batch = Batch::create([
                 'jar_id' => null, 'name' => $produce->name, 'method' => Method::Bought, 'shape' => $produce->shape, 'colour' => $food->colour, 'density_g_per_ml' => $produce->density,
-                'headspace_mm' => Method::Bought->usualHeadspace()->value, 'weight_ml' => 0.0, 'serving_g' => $serving->value, 'sheet' => ['grams' => $grams->value], 'strengths' => [],
+                'headspace_mm' => Method::Bought->profile()->storage->headspace->value, 'weight_ml' => 0.0, 'serving_g' => $serving->value, 'sheet' => ['grams' => $grams->value], 'strengths' => [],
                 'place' => $place, 'started_in' => $place, 'likeness' => mb_substr('bought:'.Str::slug($produce->name), 0, 120), 'started_at' => $now, 'use_by' => $useBy, 'request_key' => $requestKey,
             ])->load(['entries', 'jar']);
             $this->ledger->append($batch, $now, new Add($produce, Band::exact($grams->value), $phase));

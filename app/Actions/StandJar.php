@@ -6,16 +6,17 @@ namespace App\Actions;
 
 use App\Care\Tended;
 use App\Household\CurrentHousehold;
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\BatchEntry;
 use App\Models\Room;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Tempesal\Core\Care\Place;
 use Tempesal\Core\Care\Purpose;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Measure\Celsius;
+use Tempesal\Core\Method\Place;
 use Tempesal\Core\Uptake\TemperatureHistory;
 
 /**
@@ -57,7 +58,7 @@ final readonly class StandJar
     /** @throws ValidationException */
     private function refuseToStoreOut(Batch $batch): void
     {
-        $tended = Tended::of($batch->load(['formulaVersion', 'choreMarks', 'notes']), $batch->ledger(), $this->current->get());
+        $tended = Tended::of($batch->load(['formulaVersion', 'choreMarks', 'notes']), Ledgers::of($batch), $this->current->get());
         $goesOn = $tended->outlook !== null && ($tended->daysSince($tended->outlook->ready) ?? -1) < 0;
         $gate = $tended->gate(Purpose::StoreOut);
         if (! $goesOn && ! $gate->isOpen) {

@@ -7,22 +7,22 @@ namespace App\Actions;
 use App\Bench\BenchFields;
 use App\Bench\BenchOrder;
 use App\Bench\ReadSheet;
-use App\Household\OneAtATime;
+use App\Household\HouseholdTransaction;
 use App\Models\Batch;
 use App\Models\BatchEntry;
 use App\Models\Jar;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Advice\Severity;
 use Tempesal\Core\Bench\BenchAdvice;
 use Tempesal\Core\Bench\IncompleteSheet;
 use Tempesal\Core\Bench\Making;
-use Tempesal\Core\Care\Place;
-use Tempesal\Core\Formula\Weight;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Starter;
+use Tempesal\Core\Method\Place;
 use Tempesal\Core\Salt\Basis;
 
 /**
@@ -33,7 +33,7 @@ use Tempesal\Core\Salt\Basis;
  */
 final readonly class StartBatch
 {
-    public function __construct(private ReadSheet $readSheet, private KeepLedger $ledger, private OneAtATime $oneAtATime)
+    public function __construct(private ReadSheet $readSheet, private KeepLedger $ledger, private HouseholdTransaction $transaction)
     {
     }
 
@@ -45,7 +45,7 @@ final readonly class StartBatch
      */
     public function __invoke(array $typed, string $name, string $place, string $requestKey, ?CarbonImmutable $startedAt = null, bool $isPacked = false): Batch
     {
-        return ($this->oneAtATime)(function () use ($typed, $name, $place, $requestKey, $startedAt, $isPacked): Batch {
+        return ($this->transaction)(function () use ($typed, $name, $place, $requestKey, $startedAt, $isPacked): Batch {
             $started = Batch::query()->where('request_key', $requestKey)->first()
                 ?? BatchEntry::query()->where('request_key', $requestKey)->first()?->batch;
             if ($started !== null) {
@@ -98,7 +98,7 @@ final readonly class StartBatch
     private static function refuseWhatCannotBe(Making $making): void
     {
         foreach (BenchAdvice::on($making) as $advice) {
-            if ($advice->weight === Weight::Stop) {
+            if ($advice->severity === Severity::Stop) {
                 throw ValidationException::withMessages(['jarId' => $advice->text]);
             }
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Household\OneAtATime;
+use App\Household\HouseholdTransaction;
 use App\Ledger\ReadEntries;
 use App\Models\Batch;
 use App\Models\FormulaVersion;
@@ -23,7 +23,7 @@ use Tempesal\Core\Salt\Basis;
  */
 final readonly class StartFromFormula
 {
-    public function __construct(private KeepLedger $ledger, private OneAtATime $oneAtATime)
+    public function __construct(private KeepLedger $ledger, private HouseholdTransaction $transaction)
     {
     }
 
@@ -33,7 +33,7 @@ final readonly class StartFromFormula
      */
     public function __invoke(FormulaVersion $version, Formula $scaled, ?string $jarId, string $name, string $place, ?CarbonImmutable $startedAt, string $requestKey, ?string $plannedBatchId = null): Batch
     {
-        return ($this->oneAtATime)(function () use ($version, $scaled, $jarId, $name, $place, $startedAt, $requestKey, $plannedBatchId): Batch {
+        return ($this->transaction)(function () use ($version, $scaled, $jarId, $name, $place, $startedAt, $requestKey, $plannedBatchId): Batch {
             $started = Batch::query()->where('request_key', $requestKey)->first();
             if ($started !== null) {
                 return $started;
@@ -45,7 +45,7 @@ final readonly class StartFromFormula
             $at = $startedAt ?? CarbonImmutable::now();
             $strengths = [];
             foreach (Basis::cases() as $basis) {
-                $strengths[$basis->value] = FormulaLine::strength($answer->lines, $basis);
+                $strengths[$basis->value] = $answer->salted()?->share($basis);
             }
             $batch = Batch::create([
                 'jar_id' => $jar?->id, 'formula_version_id' => $version->id, 'name' => $name, 'method' => $scaled->method,

@@ -9,7 +9,7 @@ use App\Models\Ingredient;
 use App\Models\Jar;
 use App\Models\Salt;
 use App\Pantry\FoodTable;
-use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Salt\StartingSalts;
 
 /**
@@ -49,11 +49,20 @@ final readonly class StockPantry
         }
     }
 
-    /** Adds the foods that are not there yet. */
+    /** Adds the foods that are not there yet, and says of those of the table what they are where nobody has said it. */
     public function foods(): void
     {
         $there = Ingredient::query()->withoutGlobalScope('present')->get()->keyBy('key');
-        Ingredient::createMany(array_values(array_filter(self::ingredients(), static fn (array $row): bool => ! $there->has((string) $row['key']))));
+        $new = [];
+        foreach (self::ingredients() as $row) {
+            $known = $there->get((string) $row['key']);
+            if ($known === null) {
+                $new[] = $row;
+            } elseif ($known->traits === null) {
+                $known->update(['traits' => $row['traits']]);
+            }
+        }
+        Ingredient::createMany($new);
     }
 
     /** @return list<array<string, mixed>> rows of the ingredients table */
@@ -63,7 +72,7 @@ final readonly class StockPantry
             'key' => $food['key'], 'name' => $food['name'], 'use' => $food['use'], 'colour' => $food['colour'], 'source' => $food['source'],
             'water_g_per_100g' => $food['water'], ...Ingredient::sodium()->write(Band::of(...array_values($food['sodium']))),
             'density_g_per_ml' => $food['density'], 'shape' => $food['shape'], 'tissue' => $food['tissue'], 'hollow' => $food['hollow'],
-            'live' => $food['live'], 'brine_floor_of_water' => $food['brineFloor'], 'ph' => $food['ph'], 'allergens' => $food['allergens'],
+            'live' => $food['live'], 'brine_floor_of_water' => $food['brineFloor'], 'ph' => $food['ph'], 'traits' => $food['traits'], 'allergens' => $food['allergens'],
             'not_for' => $food['notFor'], 'also' => implode(', ', $food['also']),
         ], FoodTable::all());
     }

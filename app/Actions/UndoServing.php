@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Household\IdempotencyKey;
 use App\Models\Batch;
 use App\Models\BatchEntry;
 use App\Models\Serving;
@@ -36,6 +37,7 @@ final readonly class UndoServing
             $rows = Serving::query();
             $serving->dish === null ? $rows->where('id', $serving->id) : $rows->where('dish', $serving->dish);
             $rows->update(['undone_at' => $now]);
+            IdempotencyKey::spend($serving->dish ?? $serving->request_key);
 
             return $serving->refresh();
         });

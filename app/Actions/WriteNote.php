@@ -6,6 +6,8 @@ namespace App\Actions;
 
 use App\Care\Tended;
 use App\Household\CurrentHousehold;
+use App\Household\IdempotencyKey;
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Note;
 use Carbon\CarbonImmutable;
@@ -38,8 +40,21 @@ final readonly class WriteNote
 
             return Note::create([
                 'marks' => [], 'text' => '', ...$columns,
-                'batch_id' => $batch->id, 'happened_at' => $moment, 'ripened_s' => $batch->ledger($moment)->state()->ripened, 'request_key' => $requestKey,
+                'batch_id' => $batch->id, 'happened_at' => $moment, 'ripened_s' => Ledgers::of($batch, $moment)->state()->ripened, 'request_key' => $requestKey,
             ]);
+        });
+    }
+
+    /** Takes a note out of the log; it is no longer found. */
+    public function remove(string $noteId): Note
+    {
+        return DB::transaction(function () use ($noteId): Note {
+            $note = Note::query()->findOrFail($noteId);
+            $this->ledger->lock($note->batch_id);
+            $note->remove();
+            IdempotencyKey::spend($note->request_key);
+
+            return $note;
         });
     }
 
@@ -51,7 +66,7 @@ final readonly class WriteNote
     public function check(string $batchId, array $found, string $requestKey): Note
     {
         $batch = Batch::whole()->findOrFail($batchId);
-        $inspection = Inspection::of(Tended::of($batch, $batch->ledger(), $this->current->get())->situation(), $found);
+        $inspection = Inspection::of(Tended::of($batch, Ledgers::of($batch), $this->current->get())->situation(), $found);
 
         return $this($batchId, [
             'found' => array_map(static fn (Sign $sign): string => $sign->value, $found),

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Household\OneAtATime;
+use App\Household\HouseholdTransaction;
+use App\Household\IdempotencyKey;
 use App\Models\OtherFood;
 use App\Models\Person;
 use Carbon\CarbonImmutable;
@@ -15,7 +16,7 @@ use Illuminate\Validation\ValidationException;
  */
 final readonly class WriteOtherFood
 {
-    public function __construct(private OneAtATime $oneAtATime)
+    public function __construct(private HouseholdTransaction $transaction)
     {
     }
 
@@ -34,7 +35,7 @@ final readonly class WriteOtherFood
      */
     public function all(array $rows, array $keys): array
     {
-        return ($this->oneAtATime)(static fn (): array => array_map(static function (array $row, string $key): OtherFood {
+        return ($this->transaction)(static fn (): array => array_map(static function (array $row, string $key): OtherFood {
             Person::query()->findOrFail($row['person_id']);
 
             return OtherFood::query()->where('request_key', $key)->first() ?? OtherFood::create([...$row, 'request_key' => $key]);
@@ -48,7 +49,7 @@ final readonly class WriteOtherFood
      */
     public function change(string $id, array $columns, string $requestKey): OtherFood
     {
-        return ($this->oneAtATime)(function () use ($id, $columns, $requestKey): OtherFood {
+        return ($this->transaction)(function () use ($id, $columns, $requestKey): OtherFood {
             $known = OtherFood::query()->where('request_key', $requestKey)->first();
             if ($known === null && OtherFood::query()->findOrFail($id)->undone_at !== null) {
                 throw ValidationException::withMessages(['otherFood' => 'That was taken back already.']);
@@ -61,9 +62,10 @@ final readonly class WriteOtherFood
 
     public function takeBack(string $id): OtherFood
     {
-        return ($this->oneAtATime)(static function () use ($id): OtherFood {
+        return ($this->transaction)(static function () use ($id): OtherFood {
             $food = OtherFood::query()->findOrFail($id);
             $food->update(['undone_at' => $food->undone_at ?? CarbonImmutable::now()]);
+            IdempotencyKey::spend($food->request_key);
 
             return $food;
         });

@@ -6,8 +6,12 @@ namespace App\Backup;
 
 use App\Actions\KeepPhoto;
 use App\Actions\StartFromFormula;
+use App\Actions\StockFormulas;
+use App\Actions\StockPantry;
+use App\Care\RipeningWindows;
 use App\Household\CurrentHousehold;
-use App\Household\OneAtATime;
+use App\Household\HouseholdTransaction;
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\FormulaVersion;
 use App\Models\Household;
@@ -33,7 +37,7 @@ final readonly class BringKitchen
 
     private const ULID = '/[0-9a-hjkmnp-tv-z]{26}/i';
 
-    public function __construct(private CurrentHousehold $current, private OneAtATime $oneAtATime, private KeepPhoto $photos)
+    public function __construct(private CurrentHousehold $current, private HouseholdTransaction $transaction, private KeepPhoto $photos, private StockPantry $pantry, private StockFormulas $formulas)
     {
     }
 
@@ -48,16 +52,18 @@ final readonly class BringKitchen
         if (! is_array($document) || ($document['tempesal'] ?? null) !== 'kitchen' || ! is_array($document['household'] ?? null) || ! is_array($document['rows'] ?? null)) {
             throw self::refusal('That is no kitchen that Tempesal wrote.');
         }
-        if (($document['version'] ?? null) !== KitchenFile::VERSION) {
-            throw self::refusal(sprintf('This Tempesal reads version %d of a kitchen.', KitchenFile::VERSION));
+        $version = $document['version'] ?? null;
+        if (! is_int($version) || $version < KitchenUpgrades::OLDEST || $version > KitchenFile::VERSION) {
+            throw self::refusal(sprintf('This Tempesal reads versions %d to %d of a kitchen.', KitchenUpgrades::OLDEST, KitchenFile::VERSION));
         }
+        $document = KitchenUpgrades::toCurrent($document);
         $photos = array_filter(is_array($document['photos'] ?? null) ? $document['photos'] : [], static fn (mixed $bytes, string|int $name): bool => is_string($bytes) && KeepPhoto::isName((string) $name), ARRAY_FILTER_USE_BOTH);
         $rows = self::rows($document['rows']);
         // A note without its photo is better than none.
         $rows['notes'] = array_map(static fn (array $note): array => [...$note, 'photo' => isset($photos[(string) ($note['photo'] ?? '')]) ? $note['photo'] : null], $rows['notes']);
         $ids = self::newIds($rows);
 
-        $counts = ($this->oneAtATime)(function () use ($document, $rows, $ids, $photos): array {
+        $counts = ($this->transaction)(function () use ($document, $rows, $ids, $photos): array {
             $household = $this->current->get();
             if (Batch::query()->exists() || OtherFood::query()->exists()) {
                 throw self::refusal('Something was made or written down in this kitchen already. Open a new one, and bring it in there.');
@@ -68,7 +74,11 @@ final readonly class BringKitchen
                 foreach ($rows as $table => $some) {
                     self::write($table, $some, $ids, $household);
                 }
-                $this->current->during(Household::query()->findOrFail($household->id), fn () => self::lookThrough($this->current->get()));
+                $this->current->during(Household::query()->findOrFail($household->id), function (): void {
+                    $this->pantry->foods();
+                    ($this->formulas)();
+                    self::lookThrough($this->current->get());
+                });
                 $this->keepPhotos($photos);
             } catch (ValidationException $refusal) {
                 throw $refusal;
@@ -155,7 +165,7 @@ final readonly class BringKitchen
             $row = self::renamed($row, $ids);
             foreach ($row as $column => $value) {
                 // What points to something points to something that came along, never into another kitchen.
-                if (str_ends_with($column, '_id') && $value !== null && ! isset($new[$value])) {
+                if (str_ends_with($column, '_id') && $value !== null && ! isset($new[(string) $value])) {
                     throw self::refusal("Something in \"{$table}\" points to what is not in that file.");
                 }
             }
@@ -182,8 +192,8 @@ final readonly class BringKitchen
             $person->yardstick()->restOfWeek();
         }
         foreach (Batch::whole()->get() as $batch) {
-            $batch->history()->resolved();
-            $batch->window($household);
+            Ledgers::history($batch)->resolved();
+            RipeningWindows::of($batch, $household);
             $batch->toArray();
         }
         foreach (FormulaVersion::query()->get() as $version) {

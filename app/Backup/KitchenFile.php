@@ -16,7 +16,7 @@ use Illuminate\Support\Facades\File;
  */
 final class KitchenFile
 {
-    public const VERSION = 1;
+    public const VERSION = 2;
 
     /** The tables of a kitchen, each after those to which it points. */
     public const TABLES = [

@@ -7,8 +7,8 @@ namespace App\Bench;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Enum;
 use Illuminate\Validation\Rules\In;
-use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Formula\SaltUnit;
+use Tempesal\Core\Method\Method;
 use Tempesal\Core\Produce\PieceShape;
 use Tempesal\Core\Salt\Basis;
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Household\CurrentHousehold;
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Ingredient;
 use App\Models\Jar;
@@ -15,9 +16,6 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Bench\SaltWish;
 use Tempesal\Core\Bench\Sheet;
-use Tempesal\Core\Estimate\Band;
-use Tempesal\Core\Formula\Amount;
-use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Formula\SaltUnit;
 use Tempesal\Core\Jar\Packing;
 use Tempesal\Core\Ledger\Entry\Soak;
@@ -25,6 +23,7 @@ use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\Lending;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\InvalidQuantity;
@@ -35,6 +34,8 @@ use Tempesal\Core\Measure\Seconds;
 use Tempesal\Core\Measure\SpoonSystem;
 use Tempesal\Core\Measure\Term;
 use Tempesal\Core\Measure\VolumeUnit;
+use Tempesal\Core\Method\Method;
+use Tempesal\Core\Process\Amount;
 use Tempesal\Core\Produce\Ingredient as Produce;
 use Tempesal\Core\Produce\PieceShape;
 use Tempesal\Core\Salt\Basis;
@@ -80,29 +81,29 @@ final class ReadSheet
         $water = $isBrine ? null : self::liquid($errors, 'waterAmount', $typed['waterAmount'] ?? null, $spoons, BrineTable::density(0.0));
         $serving = self::weight($errors, 'servingAmount', $typed['servingAmount'] ?? null, $spoons) ?? Grams::of(BenchFields::USUAL_SERVING_G);
         $packing = $errors->reading('headspaceMm', static fn (): Packing => new Packing(
-            isset($typed['headspaceMm']) ? Millimetres::of((float) $typed['headspaceMm']) : $method->usualHeadspace(),
+            isset($typed['headspaceMm']) ? Millimetres::of((float) $typed['headspaceMm']) : $method->profile()->storage->headspace,
             Millilitres::of((float) ($typed['weightMl'] ?? 0.0)),
         ));
         $wish = $salt === null ? null : self::wish($errors, $typed, $method, $salt->product(), $spoons);
-        [$starter, $lender, $lendable] = $method->takesStarter() ? $this->starter($errors, $typed, $method, $spoons, $at) : [null, null, null];
+        [$starter, $lender, $lendable] = $method->profile()->preparation->takesStarter ? $this->starter($errors, $typed, $method, $spoons, $at) : [null, null, null];
         $brine = $isBrine ? self::volume($errors, 'waterAmount', $typed['waterAmount'] ?? null, $spoons) : null;
         $alongside = self::parts($errors, 'alongside', $typed['alongside'] ?? [], $spoons);
         $paste = $method->isDressed() ? self::parts($errors, 'paste', $typed['paste'] ?? [], $spoons) : [];
         $kept = self::liquid($errors, 'keptBrine', $typed['keptBrine'] ?? null, $spoons, 1.0);
-        $food = $source === null ? $vegetable?->produce()->cut(self::cut($typed, $method, $vegetable->shape)) : self::blended($source);
+        $food = $source !== null ? self::blended($source) : ($vegetable === null ? null : $vegetable->produce()->cut(self::cut($typed, $method, $vegetable->shape)));
         $errors->throwIfAny();
         assert($food !== null && $salt !== null && $packing !== null && $wish !== null);
 
-        $rinse = $typed['rinseSeconds'] ?? $method->usualRinse()?->value;
+        $rinse = $typed['rinseSeconds'] ?? $method->profile()->preparation->rinse?->value;
 
         return new BenchOrder(
             new Sheet(
                 $method, $food, $weight, array_map(static fn (Jar $jar) => $jar->geometry(), $jars), $packing, $salt->product(),
                 SaltUnit::from($typed['saltUnit']), $spoons, $wish, $serving, Celsius::of((float) ($typed['roomCelsius'] ?? Soak::ROOM_CELSIUS)),
                 $alongside, $paste, $water, $brine, $starter,
-                isset($typed['saltingMinutes']) ? Seconds::of($typed['saltingMinutes'] * 60.0) : $method->usualSalting(),
+                isset($typed['saltingMinutes']) ? Seconds::of($typed['saltingMinutes'] * 60.0) : $method->profile()->preparation->salting,
                 $rinse === null || $method === Method::SaltAndDrain ? null : Seconds::of((float) $rinse),
-                $typed['isSqueezed'] ?? ($method->usualRinse() !== null), $source?->ledger($at), $kept, $typed['isHeated'] ?? false,
+                $typed['isSqueezed'] ?? ($method->profile()->preparation->rinse !== null), ($source === null ? null : Ledgers::of($source, $at)), $kept, $typed['isHeated'] ?? false,
             ),
             $source === null ? $vegetable->colour ?? '#b9ab99' : $source->colour, $jars, $lender, $lendable, $source,
         );
@@ -192,12 +193,12 @@ final class ReadSheet
         $foods = Ingredient::query()->find(array_column($typed, 'foodId'))->keyBy('id');
         $parts = [];
         foreach ($typed as $i => $part) {
-            if (trim((string) ($part['amount'] ?? '')) === '') {
+            if (($amount = trim((string) ($part['amount'] ?? ''))) === '') {
                 continue;
             }
             $food = self::row($errors, "{$field}.{$i}.foodId", $foods->get($part['foodId']), 'food');
-            $amount = $food === null ? null : $errors->reading("{$field}.{$i}.amount", static function () use ($part, $spoons, $food): Band {
-                $read = KitchenAmount::parse((string) $part['amount'], $spoons);
+            $amount = $food === null ? null : $errors->reading("{$field}.{$i}.amount", static function () use ($amount, $spoons, $food): Band {
+                $read = KitchenAmount::parse($amount, $spoons);
                 $grams = $read->isVolume() ? Grams::of($read->millilitres()->value * $food->density_g_per_ml) : $read->grams();
 
                 return $grams->isZero() ? throw new InvalidQuantity('More than nothing is needed here.')
@@ -244,7 +245,7 @@ final class ReadSheet
 
             return [null, null, null];
         }
-        $state = $batch?->ledger($at)->state();
+        $state = $batch === null ? null : Ledgers::of($batch, $at)->state();
 
         return [new Starter($liquid, $grams, null, $batch?->id), $batch, $state?->phase($state->liquid())->weightG()];
     }
@@ -253,7 +254,7 @@ final class ReadSheet
     private static function brineOf(?Batch $batch, CarbonImmutable $at): ?Produce
     {
         try {
-            return $batch === null ? null : Lending::from($batch->id, $batch->name, $batch->ledger($at))->liquid();
+            return $batch === null ? null : Lending::from($batch->id, $batch->name, Ledgers::of($batch, $at))->liquid();
         } catch (NotEnough) {
             return null;
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Calendar;
 
 use App\Care\Tended;
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
 use App\Models\PlannedBatch;
@@ -36,7 +37,7 @@ final class ChoreCalendar
             'X-WR-CALNAME' => "{$household->name}: jars",
         ]);
         foreach ($batches as $batch) {
-            $tended = Tended::of($batch, $batch->ledger(), $household);
+            $tended = Tended::of($batch, Ledgers::of($batch), $household);
             foreach ($tended->dues as $due) {
                 self::event($calendar, $tended, $due);
             }

@@ -4,30 +4,32 @@ declare(strict_types=1);
 
 namespace App\Care;
 
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\BatchEntry;
 use App\Models\ChoreMark;
 use App\Models\Household;
 use App\Models\Note;
 use Carbon\CarbonImmutable;
+use Tempesal\Core\Care\AcidReading;
 use Tempesal\Core\Care\Due;
 use Tempesal\Core\Care\Gate;
-use Tempesal\Core\Care\Keeping;
-use Tempesal\Core\Care\Place;
 use Tempesal\Core\Care\Purpose;
+use Tempesal\Core\Care\Rhythm;
+use Tempesal\Core\Care\RipenessForecast;
 use Tempesal\Core\Care\Stand;
 use Tempesal\Core\Care\Task;
 use Tempesal\Core\Care\Tending;
 use Tempesal\Core\Check\Situation;
 use Tempesal\Core\Check\Verdict;
 use Tempesal\Core\Ferment\ExpectedAcid;
-use Tempesal\Core\Ferment\Outlook;
-use Tempesal\Core\Formula\GarlicInOil;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Strength;
-use Tempesal\Core\Produce\Allergen;
+use Tempesal\Core\Method\Hazards;
+use Tempesal\Core\Method\Place;
+use Tempesal\Core\Method\ShelfLife;
 use Tempesal\Core\Salt\Basis;
 
 /**
@@ -38,6 +40,9 @@ final readonly class Tended
     /** Grams that one could not serve. */
     private const NOTHING_G = 2.0;
 
+    /** Twice the time in which a ferment sours, at the reference temperature. */
+    private const SOUR_BY_RIPENED_S = 14.0 * 86_400.0;
+
     /** What comes into a jar and makes an earlier reading of its acid void. */
     private const ADDITIONS = ['add', 'starter', 'top_up', 'freshen', 'leak', 'blend'];
 
@@ -46,10 +51,10 @@ final readonly class Tended
         public Batch $batch,
         public Household $household,
         public BatchState $state,
-        public ?Outlook $outlook,
+        public ?RipenessForecast $outlook,
         public int $day,
-        public bool $hasEgg,
-        public bool $hasGarlicInOil,
+        public Hazards $hazards,
+        public ShelfLife $shelfLife,
         public array $dues,
     ) {
     }
@@ -58,26 +63,26 @@ final readonly class Tended
     public static function of(Batch $batch, Ledger $ledger, Household $household): self
     {
         $state = $ledger->state();
-        $history = $batch->history();
-        $window = $batch->window($household);
-        $outlook = $window === null ? null : Outlook::of($history, $window);
+        $history = Ledgers::history($batch);
+        $window = RipeningWindows::of($batch, $household);
+        $outlook = $window === null ? null : RipenessForecast::of($history, $window);
         $began = $household->dateOf($batch->started_at);
         $day = static fn (CarbonImmutable $moment): int => Household::daysBetween($began, $household->dateOf($moment));
         $dayOf = static fn (?float $seconds): ?int => $seconds === null ? null : $day($batch->momentAt($seconds));
         $today = Household::daysBetween($began, $household->today());
-        $hasEgg = in_array(Allergen::Egg, $state->allergens(), true);
-        $hasGarlicInOil = GarlicInOil::is($history);
+        $hazards = Hazards::of($history, $batch->method);
+        $shelfLife = ShelfLife::of($batch->method, $hazards, $batch->formulaKeepsDays());
         $chilledAt = self::chilledAt($batch);
         $condemned = self::condemnation($batch);
         $dues = $batch->emptied_at !== null ? [] : Tending::of(new Stand(
-            $batch->method, $batch->jar->cover ?? '', $today, max(0, $day($batch->created_at)), $batch->place->isWarm(),
+            $batch->method, $batch->cover(), $today, max(0, $day($batch->created_at)), $batch->place->isWarm(),
             $chilledAt === null ? null : $day($chilledAt), $dayOf($outlook?->young), $dayOf($outlook?->ready), $outlook?->ready,
-            $hasEgg, $hasGarlicInOil, $state->live, self::gramsIn($batch, $state) <= self::NOTHING_G,
+            $dayOf(RipenessForecast::whenRipened($history, Rhythm::LIVELY_RIPENED_DAYS)), $hazards, $shelfLife, $state->live, self::gramsIn($batch, $state) <= self::NOTHING_G,
             $condemned === null ? null : $day($condemned->happened_at), self::done($batch, $day),
             $batch->use_by === null ? null : Household::daysBetween($began, $batch->use_by),
         ));
 
-        return new self($batch, $household, $state, $outlook, $today, $hasEgg, $hasGarlicInOil, $dues);
+        return new self($batch, $household, $state, $outlook, $today, $hazards, $shelfLife, $dues);
     }
 
     /** What is served from it: a jar that was blended is a sauce, whatever it began as. */
@@ -163,7 +168,8 @@ final readonly class Tended
         }
         $printed = $this->batch->use_by === null ? PHP_INT_MAX : Household::daysBetween($this->household->today(), $this->batch->use_by);
 
-        return min($printed, $from + Keeping::days($this->batch->method, $this->hasEgg, $this->hasGarlicInOil));
+        // What is thrown out on a day is not eaten on it, and counts from the day on which it was made.
+        return min($printed, $this->shelfLife->isStrict ? $this->shelfLife->days - 1 - $this->day : $from + $this->shelfLife->days);
     }
 
     /** The last reading of its acid. */
@@ -202,11 +208,16 @@ final readonly class Tended
 
     public function gate(Purpose $purpose): Gate
     {
-        $reading = $this->standingReading();
+        return Gate::of($purpose, $this->acidReading(), $this->hazards, $this->state->live, $this->isSpokenAgainst());
+    }
 
-        return Gate::of(
-            $purpose, $reading?->ph, $reading === null ? null : Household::daysBetween($this->household->dateOf($reading->happened_at), $this->household->today()),
-            $this->hasEgg, $this->hasGarlicInOil, $this->state->live, $this->isSpokenAgainst(),
+    private function acidReading(): ?AcidReading
+    {
+        $note = $this->standingReading();
+
+        return $note?->ph === null ? null : new AcidReading(
+            $note->ph, $note->ph_by === 'meter', $note->ph_margin ?? AcidReading::METER_MARGIN,
+            Household::daysBetween($this->household->dateOf($note->happened_at), $this->household->today()),
         );
     }
 
@@ -214,9 +225,21 @@ final readonly class Tended
     public function situation(): Situation
     {
         return new Situation(
-            $this->batch->method, $this->batch->jar->cover ?? '', $this->day, $this->state->ripened / 86_400.0, $this->batch->place->isWarm(),
-            $this->state->isOnePhase(), $this->state->live, $this->hasEgg, $this->hasGarlicInOil, $this->standingReading()?->ph, $this->warmHours(),
+            $this->batch->method, $this->batch->cover(), $this->day, $this->state->ripened / 86_400.0, $this->batch->place->isWarm(),
+            $this->state->isOnePhase(), $this->state->live, $this->hazards, $this->shelfLife, $this->standingReading()?->ph, $this->warmHours(), $this->hasSoured(),
         );
+    }
+
+    /** What was seen, smelled and tasted before says of its souring: a sign of it; or late and not sour; or nothing. */
+    private function hasSoured(): ?bool
+    {
+        $late = $this->batch->notes->last(static fn (Note $note): bool => isset($note->marks['sour']) && $note->ripened_s >= self::SOUR_BY_RIPENED_S);
+
+        return match (true) {
+            $late !== null && $late->marks['sour'] <= 1 => false,
+            $this->batch->notes->contains(static fn (Note $note): bool => $note->showsSouring()) => true,
+            default => null,
+        };
     }
 
     private function warmHours(): float

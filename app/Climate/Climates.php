@@ -9,9 +9,9 @@ use App\Models\Room;
 use App\Models\RoomSpell;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
-use Tempesal\Core\Care\Place;
 use Tempesal\Core\Ferment\Climate;
 use Tempesal\Core\Measure\Celsius;
+use Tempesal\Core\Method\Place;
 use Tempesal\Core\Uptake\TemperatureHistory;
 
 /**

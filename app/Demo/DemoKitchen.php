@@ -23,6 +23,7 @@ use App\Actions\StartFromFormula;
 use App\Actions\WriteNote;
 use App\Actions\WriteOtherFood;
 use App\Household\CurrentHousehold;
+use App\Intake\ServingMoment;
 use App\Models\Batch;
 use App\Models\ChoreMark;
 use App\Models\Formula;
@@ -40,22 +41,24 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
-use Tempesal\Core\Care\Place;
 use Tempesal\Core\Care\Task;
 use Tempesal\Core\Check\Sign;
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Intake\LabelSodium;
 use Tempesal\Core\Intake\TargetPreset;
 use Tempesal\Core\Intake\Way;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\SpoonSystem;
 use Tempesal\Core\Measure\VolumeUnit;
+use Tempesal\Core\Method\Place;
 use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Produce\Ingredient as Produce;
 
 /**
  * An invented kitchen with jars at every stage, laid out around today. It goes through the same actions as a cook does.
+ *
+ * @phpstan-import-type Typed from \App\Bench\BenchFields
  */
 final class DemoKitchen
 {
@@ -185,7 +188,7 @@ final class DemoKitchen
         // Chilli mash went into last night's soup: two shares of it, and a bowl for a guest.
         $portions = array_values($people->whereIn('name', ['Marit', 'Jory'])->map(static fn (Person $person): array => ['personId' => $person->id, 'grams' => Grams::of(6.0)])->all());
         if ($portions !== []) {
-            ($this->together)($mash->id, $portions, Grams::of(20.0), null, Way::Drained, CarbonImmutable::parse($household->today())->subDay()->toDateString(), (string) Str::ulid(), CarbonImmutable::now()->subDay());
+            ($this->together)($mash->id, $portions, Grams::of(20.0), null, Way::Drained, new ServingMoment(CarbonImmutable::parse($household->today())->subDay()->toDateString()), (string) Str::ulid(), CarbonImmutable::now()->subDay());
         }
         $this->besidesTheJars($people);
         $this->comesRound($household, ['dry_salting' => [$kraut, $red], 'carrots' => [$carrots], 'spears' => [$spears]]);
@@ -195,16 +198,12 @@ final class DemoKitchen
     /** @param  array<string, list<Batch>>  $like  batches that count as a line of the rotation */
     private function comesRound(Household $household, array $like): void
     {
-        $line = static fn (string $name, string $formula, array $batches, array $weekdays, float $times, array $months = []): array => [
-            'id' => null, 'name' => $name, 'formula_id' => Formula::query()->where('key', $formula)->firstOrFail()->id,
-            'likenesses' => array_map(static fn (Batch $batch): string => $batch->likeness, $batches), 'weekdays' => $weekdays, 'times_a_week' => $times, 'months' => $months,
-        ];
         ($this->keepRotation)([
-            $line('Kraut', 'caraway-kraut', $like['dry_salting'], [1, 4], 2.0),
-            $line('Kimchi', 'kimchi-dry-salted', [], [], 2.0),
-            $line('Carrot sticks', 'carrot-sticks', $like['carrots'], [], 2.0),
-            $line('Half-sours', 'half-sours', $like['spears'], [6], 1.0, [6, 7, 8, 9, 10]),
-            $line('Pink onions', 'red-onions', [], [], 1.0),
+            self::line('Kraut', 'caraway-kraut', $like['dry_salting'], [1, 4], 2.0),
+            self::line('Kimchi', 'kimchi-dry-salted', [], [], 2.0),
+            self::line('Carrot sticks', 'carrot-sticks', $like['carrots'], [], 2.0),
+            self::line('Half-sours', 'half-sours', $like['spears'], [6], 1.0, [6, 7, 8, 9, 10]),
+            self::line('Pink onions', 'red-onions', [], [], 1.0),
         ], Planning::of(['hasNew' => true]));
     }
 
@@ -362,8 +361,8 @@ final class DemoKitchen
         ($this->saveFood)(null, [
             'name' => 'seeded crackers', 'use' => 'pantry', 'water_g_per_100g' => 4.0, ...Ingredient::sodium()->write(Band::of(420.0, 525.0, 630.0)),
             'label_sodium_mg' => 105.0, 'label_serving_g' => 20.0, 'density_g_per_ml' => 0.4, 'shape' => 'chunks', 'tissue' => 'root',
-            'hollow' => false, 'live' => false, 'allergens' => ['gluten', 'sesame'], 'not_for' => [],
-        ], 'the package label');
+            'hollow' => false, 'live' => false, 'allergens' => ['gluten', 'sesame'], 'not_for' => [], 'source' => 'the package label',
+        ]);
     }
 
     /** Beetroot started with brine lent by another jar. */
@@ -374,10 +373,25 @@ final class DemoKitchen
         ]);
     }
 
+    /**
+     * @param  list<Batch>  $batches  that count as it
+     * @param  list<int>  $weekdays
+     * @param  list<int>  $months
+     * @return array{id: null, name: string, formula_id: string, likenesses: list<string>, weekdays: list<int>, times_a_week: float, months: list<int>}
+     */
+    private static function line(string $name, string $formula, array $batches, array $weekdays, float $times, array $months = []): array
+    {
+        return [
+            'id' => null, 'name' => $name, 'formula_id' => Formula::query()->where('key', $formula)->firstOrFail()->id,
+            'likenesses' => array_map(static fn (Batch $batch): string => $batch->likeness, $batches), 'weekdays' => $weekdays, 'times_a_week' => $times, 'months' => $months,
+        ];
+    }
+
     /** @param  array<string, mixed>  $fixed */
     private function jar(string $name, string $place, int $daysAgo, string $vegetable, string $jar, string $salt, array $fixed, ?CarbonImmutable $startedAt = null): Batch
     {
-        $batch = ($this->start)([
+        /** @var Typed $typed */
+        $typed = [
             'vegetableId' => Ingredient::query()->where('key', $vegetable)->firstOrFail()->id,
             'jarId' => Jar::query()->where('name', $jar)->firstOrFail()->id,
             'saltId' => Salt::query()->where('key', $salt)->firstOrFail()->id,
@@ -385,7 +399,8 @@ final class DemoKitchen
             'fixed' => 'strength',
             'servingAmount' => '40 g',
             ...$fixed,
-        ], $name, $place, (string) Str::ulid(), $startedAt ?? CarbonImmutable::now()->subDays($daysAgo)->subHours(3));
+        ];
+        $batch = ($this->start)($typed, $name, $place, (string) Str::ulid(), $startedAt ?? CarbonImmutable::now()->subDays($daysAgo)->subHours(3));
         // It has stood on this shelf since.
         $batch->update(['created_at' => $batch->started_at]);
 

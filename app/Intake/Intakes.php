@@ -9,7 +9,6 @@ use App\Models\OtherFood;
 use App\Models\Person;
 use App\Models\Serving;
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Tempesal\Core\Intake\IntakeDay;
 use Tempesal\Core\Intake\Period;
@@ -44,14 +43,12 @@ final class Intakes
     /** The first day of which something is kept: they came to the table, or something of theirs was written down. */
     private static function since(Person $person): string
     {
-        $firsts = [Serving::query(), OtherFood::query()];
-        foreach ($firsts as $rows) {
-            $rows->where('person_id', $person->id)->where('undone_at', null);
+        $since = app(CurrentHousehold::class)->get()->dateOf($person->created_at);
+        foreach ([Serving::query(), OtherFood::query()] as $rows) {
+            $since = min($since, $rows->where('person_id', $person->id)->where('undone_at', null)->min('eaten_on') ?? $since);
         }
 
-        return min(array_filter([
-            app(CurrentHousehold::class)->get()->dateOf($person->created_at), ...array_map(static fn (Builder $rows): ?string => $rows->min('eaten_on'), $firsts),
-        ]));
+        return $since;
     }
 
     /** @return Collection<int, Serving> that stand, oldest first; of everyone, or of one */

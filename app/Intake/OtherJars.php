@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Care\Tended;
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
 use App\Models\Person;
@@ -27,7 +28,7 @@ final class OtherJars
     {
         $others = [];
         foreach (Batch::onShelf()->get()->where('id', '!=', $batch->id) as $other) {
-            $tended = Tended::of($other, $other->ledger(), $household);
+            $tended = Tended::of($other, Ledgers::of($other), $household);
             $phase = Tended::servedPhase($other, $tended->state);
             $grams = $other->usualPortion($person, $phase);
             $clash = array_intersect(array_map(static fn ($one): string => $one->value, $tended->state->allergens()), $person->allergens);

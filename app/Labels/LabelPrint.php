@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Labels;
 
-use TCPDF;
+use Dompdf\Dompdf;
+use Dompdf\Options;
 
 /**
- * Labels as a PDF: eight on a sheet of A4, or each on a page of its own. All lengths are millimetres.
+ * Labels as a PDF: eight on a sheet of A4, or each on a page of its own. Lengths are millimetres, letters points.
  *
  * @phpstan-type Label array{batchId: string, name: string, methodLabel: string, colour: string, startedOn: string, youngOn: string|null, readyOn: string|null, longOn: string|null, strengthPercent: float|null, strengthBasis: string, servingGrams: float, sodium: array<string, float|int>|null, allergens: list<string>, isLive: bool, isMade: bool, useBy: string|null, path: string}
  */
@@ -26,25 +27,38 @@ final class LabelPrint
 
     private const TOP = 13.1;
 
+    private const BETWEEN = 2.0;
+
     private const PADDING = 5.0;
 
     private const STRIPE = 5.0;
 
     private const QR = 21.0;
 
-    private const FONT = 'dejavusanscondensed';
+    private const ROW = 6.8;
 
-    private readonly TCPDF $pdf;
+    private const TITLES = 17.0;
+
+    private const FONT = 'DejaVu Sans';
+
+    private const LETTERS_PER_POINT = 0.3528;
+
+    /** No letter gets smaller. */
+    private const SMALLEST = 6.0;
+
+    private readonly Dompdf $pdf;
 
     /** @param  string  $address  at which the kitchen answers, without a slash at its end */
-    private function __construct(private readonly string $address, private readonly bool $isSheet)
+    private function __construct(private readonly string $address)
     {
-        $this->pdf = $isSheet ? new TCPDF('P', 'mm', 'A4') : new TCPDF('L', 'mm', [self::WIDTH, self::HEIGHT]);
-        $this->pdf->SetCreator('Tempesal');
-        $this->pdf->setPrintHeader(false);
-        $this->pdf->setPrintFooter(false);
-        $this->pdf->SetAutoPageBreak(false);
-        $this->pdf->SetMargins(0, 0, 0, true);
+        $folder = storage_path('framework/cache/fonts');
+        if (! is_dir($folder)) {
+            mkdir($folder, 0700, true);
+        }
+        $this->pdf = new Dompdf(new Options([
+            'isRemoteEnabled' => false, 'isPhpEnabled' => false, 'defaultFont' => self::FONT, 'isFontSubsettingEnabled' => true,
+            'fontCache' => $folder, 'tempDir' => $folder, 'chroot' => [base_path('vendor/dompdf')],
+        ]));
     }
 
     /**
@@ -53,16 +67,14 @@ final class LabelPrint
      */
     public static function sheet(array $labels, string $address): string
     {
-        $print = new self($address, true);
-        foreach ($labels as $i => $label) {
-            $place = $i % (self::COLUMNS * self::ROWS);
-            if ($place === 0) {
-                $print->pdf->AddPage();
-            }
-            $print->label($label, self::LEFT + ($place % self::COLUMNS) * (self::WIDTH + 2.0), self::TOP + intdiv($place, self::COLUMNS) * self::HEIGHT);
-        }
+        $print = new self($address);
+        $pages = array_map(static fn (array $some): string => implode('', array_map(
+            static fn (array $label, int $place): string => $print->label(
+                $label, self::LEFT + ($place % self::COLUMNS) * (self::WIDTH + self::BETWEEN), self::TOP + intdiv($place, self::COLUMNS) * self::HEIGHT, true,
+            ), $some, array_keys($some),
+        )), array_chunk($labels, self::COLUMNS * self::ROWS));
 
-        return $print->file('Labels');
+        return $print->file($pages, 'A4', 'Labels');
     }
 
     /**
@@ -71,55 +83,96 @@ final class LabelPrint
      */
     public static function singles(array $labels, string $address): string
     {
-        $print = new self($address, false);
-        foreach ($labels as $label) {
-            $print->pdf->AddPage();
-            $print->label($label, 0.0, 0.0);
-        }
+        $print = new self($address);
+        $points = static fn (float $millimetres): float => $millimetres / 25.4 * 72.0;
 
-        return $print->file(count($labels) === 1 ? $labels[0]['name'] : 'Labels');
-    }
-
-    private function file(string $title): string
-    {
-        $this->pdf->SetTitle($title);
-
-        return (string) $this->pdf->Output('labels.pdf', 'S');
-    }
-
-    /** @param  Label  $label */
-    private function label(array $label, float $x, float $y): void
-    {
-        [$red, $green, $blue] = sscanf($label['colour'], '#%2x%2x%2x') ?? [185, 171, 153];
-        $this->pdf->SetFillColor((int) $red, (int) $green, (int) $blue);
-        $this->pdf->Rect($x, $y, self::STRIPE, self::HEIGHT, 'F');
-        if ($this->isSheet) {
-            $this->pdf->SetDrawColor(200, 192, 180);
-            $this->pdf->Rect($x, $y, self::WIDTH, self::HEIGHT);
-        }
-        $left = $x + self::STRIPE + self::PADDING;
-        $width = self::WIDTH - self::STRIPE - 2.0 * self::PADDING;
-        $this->text($label['name'], $left, $y + 4.0, $width, 13.0, 20.0, 'B');
-        $rows = LabelWords::rows($label);
-        $top = $y + 19.0;
-        foreach ($rows as [$what, $said]) {
-            $this->pdf->SetTextColor(85, 75, 67);
-            $this->text($what, $left, $top + 0.9, 17.0, 6.0, 10.0);
-            $this->pdf->SetTextColor(0, 0, 0);
-            $this->text($said, $left + 17.0, $top, $width - 17.0 - ($top + 6.0 > $y + self::HEIGHT - self::QR - 3.0 ? self::QR : 0.0), 6.5, 13.0, 'B');
-            $top += 6.8;
-        }
-        $this->pdf->SetTextColor(0, 0, 0);
-        $this->text(LabelWords::foot($label), $left, $y + self::HEIGHT - 12.0, $width - self::QR - 2.0, 9.0, 9.5);
-        $this->pdf->write2DBarcode(
-            $this->address.$label['path'], 'QRCODE,M', $x + self::WIDTH - self::PADDING - self::QR + 2.0, $y + self::HEIGHT - self::QR - 3.0, self::QR, self::QR, ['border' => false, 'padding' => 0],
+        return $print->file(
+            array_map(static fn (array $label): string => $print->label($label, 0.0, 0.0, false), $labels),
+            [0.0, 0.0, $points(self::WIDTH), $points(self::HEIGHT)], count($labels) === 1 ? $labels[0]['name'] : 'Labels',
         );
     }
 
-    /** Text in a box; where it is too long, it becomes smaller until it fits. */
-    private function text(string $text, float $x, float $y, float $width, float $height, float $points, string $style = ''): void
+    /**
+     * @param  list<string>  $pages
+     * @param  string|array{float, float, float, float}  $paper
+     */
+    private function file(array $pages, string|array $paper, string $title): string
     {
-        $this->pdf->SetFont(self::FONT, $style, $points);
-        $this->pdf->MultiCell($width, $height, $text, 0, 'L', false, 1, $x, $y, true, 0, false, true, $height, 'T', true);
+        $style = '@page { margin: 0 } body { margin: 0; font-family: "'.self::FONT.'"; line-height: 1.05 } div { position: absolute; overflow: hidden }'
+            .' .page { position: relative; page-break-after: always } .page.last { page-break-after: auto }';
+        $last = count($pages) - 1;
+        $body = implode('', array_map(static fn (string $page, int $i): string => '<section class="page'.($i === $last ? ' last' : '')."\">{$page}</section>", $pages, array_keys($pages)));
+        $this->pdf->setPaper($paper);
+        $this->pdf->loadHtml("<html><head><title>{$this->safe($title)}</title><style>{$style}</style></head><body>{$body}</body></html>", 'UTF-8');
+        $this->pdf->render();
+        $this->pdf->addInfo('Creator', 'Tempesal');
+
+        return (string) $this->pdf->output();
+    }
+
+    /** @param  Label  $label */
+    private function label(array $label, float $x, float $y, bool $hasFrame): string
+    {
+        $colour = preg_match('/^#[0-9a-f]{6}$/i', $label['colour']) === 1 ? $label['colour'] : '#b9ab99';
+        $left = $x + self::STRIPE + self::PADDING;
+        $width = self::WIDTH - self::STRIPE - 2.0 * self::PADDING;
+        $parts = [
+            $hasFrame ? self::box($x, $y, self::WIDTH - 0.3, self::HEIGHT - 0.3, 'border: 0.3mm solid #c8c0b4') : '',
+            self::box($x, $y, self::STRIPE, self::HEIGHT, "background: {$colour}"),
+            $this->text($label['name'], $left, $y + 4.0, $width, 13.0, 20.0, 'font-weight: bold', 2),
+        ];
+        $top = $y + 19.0;
+        foreach (LabelWords::rows($label) as [$what, $said]) {
+            $beside = $top + self::ROW > $y + self::HEIGHT - self::QR - 3.0 ? self::QR : 0.0;
+            $parts[] = $this->text($what, $left, $top + 0.9, self::TITLES, 6.0, 10.0, 'color: #554b43');
+            $parts[] = $this->text($said, $left + self::TITLES, $top, $width - self::TITLES - $beside, 6.5, 13.0, 'font-weight: bold');
+            $top += self::ROW;
+        }
+        $parts[] = $this->text(LabelWords::foot($label), $left, $y + self::HEIGHT - 12.0, $width - self::QR - 2.0, 9.0, 9.5, '', 2);
+        $parts[] = $this->code($this->address.$label['path'], $x + self::WIDTH - self::PADDING - self::QR + 2.0, $y + self::HEIGHT - self::QR - 3.0);
+
+        return implode('', $parts);
+    }
+
+    /** Text in a box; where it is too long for its lines, it becomes smaller until it fits. */
+    private function text(string $text, float $x, float $y, float $width, float $height, float $points, string $style = '', int $lines = 1): string
+    {
+        $metrics = $this->pdf->getFontMetrics();
+        $font = (string) $metrics->getFont(self::FONT, str_contains($style, 'bold') ? 'bold' : 'normal');
+        // A line that breaks between words is not filled to its end.
+        $room = $lines === 1 ? $width : $width * ($lines - 0.4);
+        while ($points > self::SMALLEST && $metrics->getTextWidth($text, $font, $points) * self::LETTERS_PER_POINT > $room) {
+            $points -= 0.5;
+        }
+
+        return self::box($x, $y, $width, $height, "font-size: {$points}pt; {$style}".($lines === 1 ? '; white-space: nowrap' : ''), $this->safe($text));
+    }
+
+    /** The address as a QR code: rows of dark modules, each run one box. */
+    private function code(string $address, float $x, float $y): string
+    {
+        $modules = QrCode::of($address);
+        $svg = '';
+        foreach ($modules as $row => $line) {
+            $dark = implode('', array_map(static fn (bool $one): string => $one ? '1' : '0', $line));
+            if (preg_match_all('/1+/', $dark, $runs, PREG_OFFSET_CAPTURE) > 0) {
+                foreach ($runs[0] as [$run, $at]) {
+                    $svg .= sprintf('<rect x="%d" y="%d" width="%d" height="1"/>', $at, $row, strlen($run));
+                }
+            }
+        }
+        $picture = sprintf('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %1$d %1$d" width="%1$d" height="%1$d">%2$s</svg>', count($modules), $svg);
+
+        return self::box($x, $y, self::QR, self::QR, '', sprintf('<img style="width: %1$smm; height: %1$smm" src="data:image/svg+xml;base64,%2$s">', self::QR, base64_encode($picture)));
+    }
+
+    private static function box(float $x, float $y, float $width, float $height, string $style, string $inside = ''): string
+    {
+        return sprintf('<div style="left: %.2Fmm; top: %.2Fmm; width: %.2Fmm; height: %.2Fmm; %s">%s</div>', $x, $y, $width, $height, $style, $inside);
+    }
+
+    private function safe(string $text): string
+    {
+        return htmlspecialchars($text, ENT_QUOTES | ENT_SUBSTITUTE);
     }
 }

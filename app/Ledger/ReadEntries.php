@@ -92,7 +92,7 @@ final readonly class ReadEntries
             throw new InvalidField("{$at}.fromBatch", "{$lender->name} was not started by then.");
         }
         try {
-            $liquid = Lending::from($lender->id, $lender->name, $lender->ledger($moment))->liquid()->toArray();
+            $liquid = Lending::from($lender->id, $lender->name, Ledgers::of($lender, $moment))->liquid()->toArray();
         } catch (NotEnough) {
             throw new InvalidField("{$at}.fromBatch", "{$lender->name} has no brine to give.");
         }

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Care\OwnTastes;
-use App\Climate\Climates;
 use App\Household\BelongsToHousehold;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
@@ -13,16 +11,14 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Tempesal\Core\Care\Place;
 use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Formula\Aim;
-use Tempesal\Core\Formula\Method;
-use Tempesal\Core\Formula\Window;
 use Tempesal\Core\Ledger\BatchState;
-use Tempesal\Core\Ledger\Entry\Soak;
-use Tempesal\Core\Ledger\Ledger;
-use Tempesal\Core\Ledger\Line;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Method\Aim;
+use Tempesal\Core\Method\Cover;
+use Tempesal\Core\Method\Method;
+use Tempesal\Core\Method\Place;
+use Tempesal\Core\Method\Window;
 use Tempesal\Core\Produce\PieceShape;
 
 /**
@@ -62,9 +58,6 @@ final class Batch extends Model
 
     /** @var array{int, list<BatchEntry>}|null its standing lines, and of how many entries */
     private ?array $stood = null;
-
-    /** @var array{string, Ledger}|null its history, and by which entries and temperatures it was told */
-    private ?array $known = null;
 
     /**
      * Batches with all that the shelf shows of them.
@@ -136,31 +129,6 @@ final class Batch extends Model
     }
 
     /**
-     * The whole history, in the order in which things happened, without entries that were reversed. What stands in one of
-     * the kitchen's places has the temperatures that are known of it.
-     */
-    public function history(): Ledger
-    {
-        $edition = count($this->entries).' '.app(Climates::class)->edition();
-        if ($this->known === null || $this->known[0] !== $edition) {
-            $this->known = [$edition, new Ledger(array_map($this->line(...), $this->standing()))];
-        }
-
-        return $this->known[1];
-    }
-
-    private function line(BatchEntry $line): Line
-    {
-        $entry = $line->read();
-        $place = $entry instanceof Soak && $entry->room !== null ? Place::tryFrom($entry->room) : null;
-
-        return new Line(
-            $entry instanceof Soak && $place !== null ? $entry->at(app(Climates::class)->from($place, $line->happened_at)) : $entry,
-            $this->secondsSinceStart($line->happened_at),
-        );
-    }
-
-    /**
      * Where it stood since when, oldest first; moves to come are left out.
      *
      * @return non-empty-list<array{CarbonImmutable, Place}>
@@ -178,12 +146,6 @@ final class Batch extends Model
         return $stands;
     }
 
-    /** The batch as it is now, or was or will be at another moment. */
-    public function ledger(?CarbonImmutable $at = null): Ledger
-    {
-        return $this->history()->asOf($this->secondsSinceStart($at ?? CarbonImmutable::now()));
-    }
-
     public function secondsSinceStart(CarbonImmutable $moment): float
     {
         return max(0.0, $this->started_at->diffInSeconds($moment));
@@ -194,25 +156,24 @@ final class Batch extends Model
         return $this->started_at->addSeconds((int) round($secondsSinceStart));
     }
 
+    public function cover(): ?Cover
+    {
+        return $this->jar === null ? null : Cover::tryFrom($this->jar->cover);
+    }
+
+    /** Days for which its formula says that it keeps; null where it says nothing. */
+    public function formulaKeepsDays(): ?float
+    {
+        $days = $this->formulaVersion->document['keeping']['days'] ?? null;
+
+        return is_numeric($days) ? (float) $days : null;
+    }
+
     /** The days by which it is young, ready and long: its formula's own, or those usual for its method. */
     public function usualWindow(): ?Window
     {
-        return $this->formulaVersion === null ? $this->method->usualWindow()
+        return $this->formulaVersion === null ? $this->method->profile()->eaten->window
             : Window::read(Fields::of($this->formulaVersion->document['window'] ?? [], 'window'));
-    }
-
-    /** The same as the cook wants it: by what was chosen for the batch or the kitchen, and by what was liked before. */
-    public function window(Household $household): ?Window
-    {
-        return $this->usualWindow()?->aimedAt($this->aim ?? $household->aim, $this->ownDays());
-    }
-
-    /** Days, at the temperature at which its window is said, at which this kitchen has liked its like best. */
-    public function ownDays(): ?float
-    {
-        $window = $this->usualWindow();
-
-        return $window === null ? null : app(OwnTastes::class)->daysOf($this->likeness, $window->temperature);
     }
 
     /** Whether what is eaten of it in a state counts as live. */

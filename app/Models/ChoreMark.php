@@ -12,6 +12,7 @@ use Tempesal\Core\Care\Task;
 /**
  * That a chore was done, or put off for a while.
  *
+ * @property string|null $request_key
  * @property string $batch_id
  * @property Task $task
  * @property string $due_on

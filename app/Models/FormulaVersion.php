@@ -12,6 +12,8 @@ use LogicException;
 /**
  * What a formula said at one time. Versions are added, never changed.
  *
+ * @property string|null $request_key
+ * @property string|null $note
  * @property string $formula_id
  * @property int $number
  * @property array<string, mixed> $document
@@ -22,6 +24,12 @@ final class FormulaVersion extends Model
     use BelongsToHousehold;
 
     protected $guarded = [];
+
+    /** Whether the library wrote it, and no cook. */
+    public function isOfLibrary(): bool
+    {
+        return $this->request_key === null;
+    }
 
     protected static function booted(): void
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Household\BelongsToHousehold;
+use App\Household\HasVersion;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -16,12 +17,15 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class HoldDown extends Model
 {
-    use BelongsToHousehold;
+    use BelongsToHousehold, HasVersion;
+
+    /** Columns whose change is none of the cook's. */
+    private const UNCOUNTED = ['position', 'removed_at'];
 
     protected $guarded = [];
 
     protected function casts(): array
     {
-        return ['volume_ml' => 'float', 'how_many' => 'integer'];
+        return ['version' => 'integer', 'volume_ml' => 'float', 'how_many' => 'integer'];
     }
 }

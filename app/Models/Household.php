@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Household\HasVersion;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Tempesal\Core\Care\QuietHours;
-use Tempesal\Core\Formula\Aim;
 use Tempesal\Core\Measure\SpoonSystem;
+use Tempesal\Core\Method\Aim;
 
 /**
  * A kitchen and the people who eat from it.
@@ -28,7 +29,10 @@ use Tempesal\Core\Measure\SpoonSystem;
  */
 final class Household extends Model
 {
-    use HasUlids;
+    use HasUlids, HasVersion;
+
+    /** Columns that are changed elsewhere than in its settings. */
+    private const UNCOUNTED = ['planning'];
 
     protected $guarded = [];
 
@@ -57,6 +61,6 @@ final class Household extends Model
 
     protected function casts(): array
     {
-        return ['spoon_system' => SpoonSystem::class, 'is_demo' => 'boolean', 'week_start' => 'integer', 'aim' => Aim::class, 'planning' => 'array'];
+        return ['version' => 'integer', 'spoon_system' => SpoonSystem::class, 'is_demo' => 'boolean', 'week_start' => 'integer', 'aim' => Aim::class, 'planning' => 'array'];
     }
 }

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Household\BelongsToHousehold;
 use App\Household\CanBeRemoved;
+use App\Household\HasVersion;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -26,10 +27,10 @@ use Tempesal\Core\Measure\Millimetres;
  */
 final class Jar extends Model
 {
-    use BelongsToHousehold, CanBeRemoved;
+    use BelongsToHousehold, CanBeRemoved, HasVersion;
 
-    /** What can go on a jar; the cover decides the daily chores. */
-    public const COVERS = ['screw lid', 'loose lid', 'slit lid', 'airlock', 'cloth', 'clamp'];
+    /** Columns whose change is none of the cook's. */
+    private const UNCOUNTED = ['position', 'removed_at'];
 
     protected $guarded = [];
 
@@ -46,6 +47,6 @@ final class Jar extends Model
 
     protected function casts(): array
     {
-        return ['nominal_ml' => 'float', 'mouth_mm' => 'float', 'body_mm' => 'float', 'how_many' => 'integer'];
+        return ['version' => 'integer', 'nominal_ml' => 'float', 'mouth_mm' => 'float', 'body_mm' => 'float', 'how_many' => 'integer'];
     }
 }

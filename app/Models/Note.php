@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Care\OwnTastes;
 use App\Household\BelongsToHousehold;
 use App\Household\CanBeRemoved;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Tempesal\Core\Care\Gate;
+use Tempesal\Core\Check\Sign;
 use Tempesal\Core\Check\Verdict;
 
 /**
@@ -24,11 +25,14 @@ use Tempesal\Core\Check\Verdict;
  * @property string|null $bubbles
  * @property float|null $celsius
  * @property float|null $ph
+ * @property string|null $ph_by  meter or strips; null where nobody said
+ * @property float|null $ph_margin  of the meter
  * @property string $text
  * @property string|null $photo
  * @property list<string>|null $found
  * @property Verdict|null $verdict
  * @property string|null $because
+ * @property string|null $request_key
  * @property Batch $batch
  */
 final class Note extends Model
@@ -48,21 +52,24 @@ final class Note extends Model
 
     protected $guarded = [];
 
+    /** Whether it tells of a jar that sours: gas, a sour smell or taste, or a reading. */
+    public function showsSouring(): bool
+    {
+        return in_array($this->bubbles, ['few', 'lively'], true) || in_array($this->smell, ['sour', 'funky', 'sharp'], true)
+            || ($this->marks['sour'] ?? 0) > 1 || ($this->ph !== null && $this->ph <= Gate::LINE_PH)
+            || array_intersect($this->found ?? [], array_column(Sign::ofLife(), 'value')) !== [];
+    }
+
     /** @return BelongsTo<Batch, $this> */
     public function batch(): BelongsTo
     {
         return $this->belongsTo(Batch::class);
     }
 
-    protected static function booted(): void
-    {
-        self::saved(static fn () => app(OwnTastes::class)->forget());
-    }
-
     protected function casts(): array
     {
         return [
-            'happened_at' => 'immutable_datetime', 'ripened_s' => 'float', 'marks' => 'array', 'celsius' => 'float', 'ph' => 'float',
+            'happened_at' => 'immutable_datetime', 'ripened_s' => 'float', 'marks' => 'array', 'celsius' => 'float', 'ph' => 'float', 'ph_margin' => 'float',
             'found' => 'array', 'verdict' => Verdict::class, 'removed_at' => 'immutable_datetime',
         ];
     }

@@ -18,6 +18,7 @@ use Tempesal\Core\Intake\Meal;
  * @property float $sodium_mg
  * @property list<string> $instead_of  meals whose estimate is not counted that day
  * @property array<string, mixed> $how
+ * @property string|null $request_key
  * @property CarbonImmutable|null $undone_at
  * @property CarbonImmutable $created_at
  */

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Household\BelongsToHousehold;
 use App\Household\CanBeRemoved;
+use App\Household\HasVersion;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -28,7 +29,10 @@ use LogicException;
  */
 final class Person extends Model
 {
-    use BelongsToHousehold, CanBeRemoved;
+    use BelongsToHousehold, CanBeRemoved, HasVersion;
+
+    /** Columns whose change is none of the cook's. */
+    private const UNCOUNTED = ['position', 'removed_at'];
 
     protected $table = 'people';
 
@@ -70,6 +74,6 @@ final class Person extends Model
 
     protected function casts(): array
     {
-        return ['usual_serving_g' => 'float', 'usual_condiment_g' => 'float', 'position' => 'integer', 'live_goal' => 'integer', 'limit_is_hard' => 'boolean', 'allergens' => 'array', 'dislikes' => 'array', 'created_at' => 'immutable_datetime'];
+        return ['version' => 'integer', 'usual_serving_g' => 'float', 'usual_condiment_g' => 'float', 'position' => 'integer', 'live_goal' => 'integer', 'limit_is_hard' => 'boolean', 'allergens' => 'array', 'dislikes' => 'array', 'created_at' => 'immutable_datetime'];
     }
 }

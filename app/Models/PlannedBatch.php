@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 /**
  * A batch that is to be started on a day, in a jar.
  *
+ * @property string|null $request_key
  * @property string $formula_id
  * @property string|null $rotation_line_id
  * @property string $jar_id

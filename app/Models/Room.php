@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Climate\Climates;
 use App\Household\BelongsToHousehold;
+use App\Household\HasVersion;
 use Illuminate\Database\Eloquent\Model;
-use Tempesal\Core\Care\Place;
+use Tempesal\Core\Method\Place;
 
 /**
  * How warm one of the kitchen's places usually is.
@@ -19,7 +19,10 @@ use Tempesal\Core\Care\Place;
  */
 final class Room extends Model
 {
-    use BelongsToHousehold;
+    use BelongsToHousehold, HasVersion;
+
+    /** Columns whose change is none of the cook's. */
+    private const UNCOUNTED = ['position', 'removed_at'];
 
     /** By the kitchen clock: common practice, no source. */
     public const WARMEST_HOUR = 16;
@@ -30,17 +33,12 @@ final class Room extends Model
     public static function at(Place $place): self
     {
         return self::query()->where('place', $place->value)->first() ?? new self([
-            'place' => $place, 'usual_celsius' => $place->usual()->value, 'swing_celsius' => 0.0, 'warmest_hour' => self::WARMEST_HOUR,
+            'place' => $place, 'usual_celsius' => $place->usual()->value, 'swing_celsius' => 0.0, 'warmest_hour' => self::WARMEST_HOUR, 'version' => 0,
         ]);
-    }
-
-    protected static function booted(): void
-    {
-        self::saved(static fn () => app(Climates::class)->forget());
     }
 
     protected function casts(): array
     {
-        return ['place' => Place::class, 'usual_celsius' => 'float', 'swing_celsius' => 'float', 'warmest_hour' => 'integer'];
+        return ['version' => 'integer', 'place' => Place::class, 'usual_celsius' => 'float', 'swing_celsius' => 'float', 'warmest_hour' => 'integer'];
     }
 }

@@ -7,7 +7,7 @@ namespace App\Models;
 use App\Household\BelongsToHousehold;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
-use Tempesal\Core\Care\Place;
+use Tempesal\Core\Method\Place;
 
 /**
  * A temperature that was read in one of the kitchen's places.

@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Climate\Climates;
 use App\Household\BelongsToHousehold;
 use Illuminate\Database\Eloquent\Model;
-use Tempesal\Core\Care\Place;
+use Tempesal\Core\Method\Place;
 
 /**
  * Days for which the cook expects another temperature: a warm spell, a holiday with the heating off.
@@ -22,12 +21,6 @@ final class RoomSpell extends Model
     use BelongsToHousehold;
 
     protected $guarded = [];
-
-    protected static function booted(): void
-    {
-        self::saved(static fn () => app(Climates::class)->forget());
-        self::deleted(static fn () => app(Climates::class)->forget());
-    }
 
     protected function casts(): array
     {

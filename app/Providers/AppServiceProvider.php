@@ -7,13 +7,19 @@ namespace App\Providers;
 use App\Care\OwnTastes;
 use App\Climate\Climates;
 use App\Household\CurrentHousehold;
+use App\Http\BoundedLists;
+use App\Models\Note;
+use App\Models\Room;
+use App\Models\RoomSpell;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Translation\Translator;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Validator;
 use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
@@ -30,7 +36,20 @@ final class AppServiceProvider extends ServiceProvider
         Date::use(CarbonImmutable::class);
         Model::shouldBeStrict();
         JsonResource::withoutWrapping();
+        self::forgetWhatChanged();
+        Validator::resolver(static fn (Translator $translator, array $data, array $rules, array $messages, array $attributes): \Illuminate\Validation\Validator => new \Illuminate\Validation\Validator(
+            $translator, $data, BoundedLists::prune($data, $rules), $messages, $attributes,
+        ));
         RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(20)
             ->by(($request->ip() ?? '').'|'.$request->string('email')->lower()->limit(190)));
+    }
+
+    /** What is read once for each change is read anew after one. */
+    private static function forgetWhatChanged(): void
+    {
+        Note::saved(static fn () => app(OwnTastes::class)->forget());
+        Room::saved(static fn () => app(Climates::class)->forget());
+        RoomSpell::saved(static fn () => app(Climates::class)->forget());
+        RoomSpell::deleted(static fn () => app(Climates::class)->forget());
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Support;
 
 use Illuminate\Database\Eloquent\Model;
-use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Measure\Band;
 
 /**
  * A band kept in three columns whose names differ by low, typical and high.

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Care\Tended;
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\BatchEntry;
 use Carbon\CarbonImmutable;
@@ -29,8 +30,8 @@ final class BatchLife
     /** @return list<array<string, mixed>> entries in the order in which they happened */
     public static function entries(Batch $batch, CarbonImmutable $now): array
     {
-        $basis = $batch->method->usualBasis();
-        $running = RunningStrength::of($batch->history(), $basis);
+        $basis = $batch->method->profile()->salting->basis;
+        $running = RunningStrength::of(Ledgers::history($batch), $basis);
         $standing = array_map(static fn (BatchEntry $entry): string => $entry->id, $batch->standing());
         $strengths = [];
         foreach ($running as $place => $share) {

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Views;
 
+use App\Care\RipeningWindows;
 use App\Care\Tended;
 use App\Pictures\JarPicture;
 use Tempesal\Core\Care\Attention;
 use Tempesal\Core\Care\Glance;
-use Tempesal\Core\Formula\Aim;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Method\Aim;
 use Tempesal\Core\Salt\Basis;
 
 /**
@@ -29,7 +30,7 @@ final class BatchSummary
         $state = $tended->state;
         $served = Tended::servedPhase($batch, $state);
         $liquid = $state->phase($state->liquid());
-        $basis = $batch->method->usualBasis();
+        $basis = $batch->method->profile()->salting->basis;
         $share = $batch->strengths[$basis->value] ?? null;
         $picture = JarPicture::ofBatch($batch, $state);
         $left = $tended->gramsLeft();
@@ -80,7 +81,7 @@ final class BatchSummary
             return null;
         }
         $aim = $tended->batch->aim ?? $tended->household->aim;
-        $own = $tended->batch->ownDays();
+        $own = RipeningWindows::ownDays($tended->batch);
 
         return [
             'youngOn' => $tended->on($tended->outlook->young), 'readyOn' => $tended->on($tended->outlook->ready), 'longOn' => $tended->on($tended->outlook->long),

@@ -5,17 +5,18 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Care\Tended;
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
 use App\Models\Person;
 use App\Models\Serving;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
+use Tempesal\Core\Advice\Advice;
+use Tempesal\Core\Advice\BatchAdvice;
+use Tempesal\Core\Advice\Comfort;
 use Tempesal\Core\Care\Purpose;
 use Tempesal\Core\Estimate\Estimate;
-use Tempesal\Core\Ferment\Comfort;
-use Tempesal\Core\Formula\Advice;
-use Tempesal\Core\Formula\BatchAdvice;
 use Tempesal\Core\Intake\PortionSize;
 use Tempesal\Core\Intake\Way;
 use Tempesal\Core\Ledger\BatchState;
@@ -41,11 +42,12 @@ final class BatchView
      *
      * @param  Collection<int, Person>  $people
      * @param  array<string, float>  $room  milligrams for which there is room in the day of each, by id
+     * @param  CarbonImmutable|null  $at  when it is served; null: now
      * @return array<string, mixed>
      */
-    public static function atHand(Batch $batch, Household $household, Collection $people, array $room): array
+    public static function atHand(Batch $batch, Household $household, Collection $people, array $room, ?CarbonImmutable $at = null): array
     {
-        $ledger = $batch->ledger();
+        $ledger = Ledgers::of($batch, $at);
         $ways = [Way::Drained];
         $plates = self::plates($batch, $ledger, $people, $ways);
         $estimates = array_combine(array_keys($plates), $ledger->estimates(...array_values($plates))['servings']);
@@ -68,7 +70,7 @@ final class BatchView
      */
     public static function whole(Batch $batch, Household $household, Collection $people, Collection $servings, ?CarbonImmutable $at = null): array
     {
-        $ledger = $batch->ledger($at);
+        $ledger = Ledgers::of($batch, $at);
         $at ??= CarbonImmutable::now();
         $tended = Tended::of($batch, $ledger, $household);
         $summary = BatchSummary::of($tended);
@@ -122,7 +124,7 @@ final class BatchView
             'strengthNowPercent' => $strength === null ? null : $strength * 100.0,
             'expectedPh' => $tended->expectedPh(),
             'advice' => array_map(static fn (Advice $advice): array => $advice->toArray(), [
-                ...BatchAdvice::on($ledger), ...array_filter([$batch->place->isWarm() ? Comfort::of($batch->method, $state) : null]),
+                ...BatchAdvice::on($ledger, $batch->method, Ledgers::history($batch)), ...array_filter([$batch->place->isWarm() ? Comfort::of($batch->method, $state) : null]),
             ]),
         ];
     }

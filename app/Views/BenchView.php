@@ -9,16 +9,15 @@ use App\Models\Jar;
 use App\Models\Person;
 use App\Pictures\JarPicture;
 use Illuminate\Database\Eloquent\Collection;
+use Tempesal\Core\Advice\Advice;
 use Tempesal\Core\Bench\BenchAdvice;
 use Tempesal\Core\Bench\Making;
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Propagation;
-use Tempesal\Core\Formula\Advice;
-use Tempesal\Core\Formula\SaltFloor;
 use Tempesal\Core\Jar\Jars;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Strength;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Millilitres;
 use Tempesal\Core\Measure\SpoonPhrase;
@@ -91,7 +90,7 @@ final class BenchView
     /** @return list<array<string, mixed>> what went in one after another, and how strong it was then */
     private static function doses(Making $making): array
     {
-        $basis = SaltFloor::of($making->sheet->method)[0];
+        $basis = $making->sheet->method->profile()->salting->basis;
         $running = $making->running($basis);
 
         return array_map(static function (SaltDose $dose, int $i) use ($making, $running, $basis): array {

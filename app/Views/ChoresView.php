@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Care\Tended;
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
 use App\Models\PlannedBatch;
@@ -30,7 +31,7 @@ final class ChoresView
     {
         $now = $soon = [];
         foreach ($batches as $batch) {
-            $tended = Tended::of($batch, $batch->ledger(), $household);
+            $tended = Tended::of($batch, Ledgers::of($batch), $household);
             $due = $tended->dueNow();
             foreach ($tended->dues as $one) {
                 $chore = self::chore($tended, $one);

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Views;
 
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use Carbon\CarbonImmutable;
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Ledger\Line;
+use Tempesal\Core\Measure\Band;
 
 /**
  * The sodium of pieces and brine from the day on which a batch was begun to some days ahead.
@@ -26,7 +27,7 @@ final class CourseView
     public static function of(Batch $batch): array
     {
         $now = $batch->secondsSinceStart(CarbonImmutable::now());
-        $history = $batch->history();
+        $history = Ledgers::history($batch);
         $last = max([0.0, ...array_map(static fn (Line $line): float => $line->at ?? 0.0, $history->lines)]);
         $end = $batch->emptied_at === null ? $now + max(self::AHEAD_AT_LEAST_S, self::AHEAD * $now) : $batch->secondsSinceStart($batch->emptied_at);
         $moments = [$now];
@@ -38,7 +39,7 @@ final class CourseView
             $at = $line->at ?? 0.0;
             array_push($moments, ...($at > 1.0 ? [$at - 1.0, $at] : [$at]));
         }
-        $moments = array_values(array_unique(array_filter($moments, static fn (float $moment): bool => $moment <= max($end, $last)), SORT_NUMERIC));
+        $moments = array_values(array_unique([min($now, max($end, $last)), ...array_filter($moments, static fn (float $moment): bool => $moment <= max($end, $last))], SORT_NUMERIC));
         sort($moments);
         $course = $history->course($moments);
 

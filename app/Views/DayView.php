@@ -6,12 +6,15 @@ namespace App\Views;
 
 use App\Care\Tended;
 use App\Intake\Rest;
+use App\Intake\ServingMoment;
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
 use App\Models\OtherFood;
 use App\Models\Person;
 use App\Models\PlannedServing;
 use App\Models\Serving;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Tempesal\Core\Intake\SodiumDay;
 use Tempesal\Core\Measure\Grams;
@@ -41,8 +44,14 @@ final class DayView
             'date' => $date,
             'today' => $household->today(),
             'people' => $eaters->all(),
-            'jars' => $batches->map(static fn (Batch $batch): array => BatchView::atHand($batch, $household, $people, $room))->values()->all(),
+            'jars' => $batches->map(static fn (Batch $batch): array => BatchView::atHand($batch, $household, $people, $room, self::moment($batch, $date, $household)))->values()->all(),
         ];
+    }
+
+    /** The moment of a day that is over at which a portion of it left the jar, where no hour is said; null for today and later. */
+    private static function moment(Batch $batch, string $date, Household $household): ?CarbonImmutable
+    {
+        return $date >= $household->today() ? null : (new ServingMoment($date))->in($batch, $household);
     }
 
     /**
@@ -53,7 +62,7 @@ final class DayView
     {
         $sodium = null;
         if ($batch !== null) {
-            $ledger = $batch->ledger();
+            $ledger = Ledgers::of($batch);
             $phase = Tended::servedPhase($batch, $ledger->state());
             $grams = Grams::of($planned->grams);
             $sodium = $ledger->servingsLeft($phase, $grams) > 0 ? $ledger->serving($planned->way->plate($phase, $grams))->band : null;

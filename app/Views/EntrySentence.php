@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Models\BatchEntry;
-use Tempesal\Core\Care\Place;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Blend;
@@ -29,6 +28,7 @@ use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\Entry\TopUp;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Reading;
+use Tempesal\Core\Method\Place;
 
 /**
  * A ledger line in words.

@@ -10,12 +10,12 @@ use App\Models\FormulaVersion;
 use App\Models\Household;
 use App\Models\Ingredient;
 use App\Models\Person;
+use App\Pantry\FormulaLibrary;
 use Illuminate\Support\Collection;
-use Tempesal\Core\Formula\Advice;
+use Tempesal\Core\Advice\Advice;
 use Tempesal\Core\Formula\Formula as Read;
 use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Formula\FormulaLine;
-use Tempesal\Core\Formula\SaltFloor;
 use Tempesal\Core\Intake\LabelRounding;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
@@ -53,13 +53,24 @@ final class FormulaView
     {
         return [
             'id' => $row->id, 'isArchived' => $row->archived_at !== null, 'isLibrary' => $row->key !== null,
-            'version' => $version->number, 'newest' => $row->version,
-            'versions' => $row->versions->map(static fn (FormulaVersion $one): array => ['number' => $one->number, 'writtenAt' => $one->created_at->toIso8601String()])->values()->all(),
+            'version' => $version->number, 'newest' => $row->version, 'isCorrected' => self::isCorrected($row),
+            'versions' => $row->versions->map(static fn (FormulaVersion $one): array => [
+                'number' => $one->number, 'writtenAt' => $one->created_at->toIso8601String(), 'note' => $one->note,
+            ])->values()->all(),
             'batches' => $batches->map(static fn (Batch $batch): array => [
                 'id' => $batch->id, 'name' => $batch->name, 'version' => $row->versions->firstWhere('id', $batch->formula_version_id)->number ?? 0,
             ])->values()->all(),
             ...self::worked($read, $factor, $household->spoon_system, $people),
         ];
+    }
+
+    /** Whether the library has another text since the cook wrote a version of their own. */
+    private static function isCorrected(Formula $row): bool
+    {
+        $ours = $row->versions->last(static fn (FormulaVersion $one): bool => $one->isOfLibrary());
+        $library = $row->key === null ? null : FormulaLibrary::document($row->key);
+
+        return $library !== null && $ours !== null && $row->versions->firstWhere('number', $row->version)?->isOfLibrary() === false && $ours->document != $library;
     }
 
     /**
@@ -72,13 +83,13 @@ final class FormulaView
     {
         $answer = FormulaAnswer::of($read);
         $serving = $answer->serving();
-        [$basis, $floor] = SaltFloor::of($read->method);
+        $floor = $answer->floor()->main();
         $strength = $answer->strength();
         $keeping = $read->keeping();
 
         return [
             'name' => $read->name, 'summary' => $read->summary(), 'group' => $read->group, 'method' => $read->method->value,
-            'methodLabel' => $read->method->label(), 'methodNote' => $read->method->note(), 'isLive' => $read->isLive, 'colour' => $read->colour(),
+            'methodLabel' => $read->method->label(), 'methodNote' => $read->method->profile()->note, 'isLive' => $read->isLive, 'colour' => $read->colour(),
             'document' => $read->document, 'factor' => $factor,
             'lines' => array_map(static fn (FormulaLine $line): array => self::line($line, $spoons), $answer->lines),
             'makesGrams' => $answer->makesG(), 'servings' => $answer->servings(),
@@ -87,7 +98,7 @@ final class FormulaView
                 'contributions' => Shown::contributions($serving),
             ],
             'per100gMg' => $answer->state->phase($read->servedPhase())->sodiumPer100g(),
-            'strength' => ['percent' => $strength === null ? null : $strength * 100.0, 'basis' => $basis->label(), 'floorPercent' => $floor * 100.0],
+            'strength' => ['percent' => $strength === null ? null : $strength * 100.0, 'basis' => ($floor->basis ?? $read->method->profile()->salting->basis)->label(), 'floorPercent' => ($floor->least ?? 0.0) * 100.0],
             'members' => self::members($answer, $people),
             'allergens' => self::words($answer), 'notFor' => self::notFor($answer),
             'advice' => array_map(static fn (Advice $advice): array => $advice->toArray(), $answer->advice()),
@@ -99,7 +110,10 @@ final class FormulaView
                 'nominalMl' => $read->vessel->nominal->value, 'headspaceMm' => $read->vessel->headspace->value, 'cover' => $read->vessel->cover,
                 'holdDown' => $read->vessel->holdDown,
             ],
-            'keeping' => $keeping === null ? null : ['days' => $keeping->days, 'where' => $keeping->where, 'text' => $keeping->text],
+            'keeping' => [
+                'days' => $answer->shelfLife()->days, 'where' => $keeping->where ?? 'fridge',
+                'text' => $keeping === null || $keeping->days > $answer->shelfLife()->days ? $answer->shelfLife()->text() : $keeping->text,
+            ],
             'work' => $read->work, 'signs' => $read->texts['signs'], 'why' => $read->texts['why'], 'schools' => $read->texts['schools'],
             'cautions' => $read->texts['cautions'], 'notes' => $read->texts['notes'],
         ];

@@ -8,9 +8,9 @@ use App\Models\Batch;
 use App\Models\OtherFood;
 use App\Models\Person;
 use Illuminate\Database\Eloquent\Collection;
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Intake\IntakeDay;
 use Tempesal\Core\Intake\Period;
+use Tempesal\Core\Measure\Band;
 
 /**
  * What someone took in over some days, beside a target that is theirs.

@@ -15,11 +15,15 @@ use App\Models\Salt;
 use App\Pictures\JarPicture;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
-use Tempesal\Core\Care\Place;
-use Tempesal\Core\Formula\Aim;
-use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Intake\TargetPreset;
+use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Method\Aim;
+use Tempesal\Core\Method\Cover;
+use Tempesal\Core\Method\Method;
+use Tempesal\Core\Method\Place;
+use Tempesal\Core\Process\Parts;
 use Tempesal\Core\Produce\Allergen;
+use Tempesal\Core\Produce\FoodTrait;
 use Tempesal\Core\Produce\PieceShape;
 use Tempesal\Core\Salt\Basis;
 use Tempesal\Core\Salt\SaltNotes;
@@ -41,6 +45,7 @@ final class KitchenView
     public static function of(Household $household, Collection $people, Collection $jars, Collection $salts, Collection $ingredients, Collection $holdDowns): array
     {
         return [
+            'version' => $household->version,
             'name' => $household->name,
             'timeZone' => $household->time_zone,
             'spoonSystem' => $household->spoon_system->value,
@@ -50,50 +55,72 @@ final class KitchenView
             'quietTo' => $household->quiet_to,
             'aim' => $household->aim->value,
             'aims' => array_map(static fn (Aim $aim): array => ['id' => $aim->value, 'label' => $aim->label()], Aim::cases()),
-            'people' => $people->map(static fn (Person $person): array => [
-                'id' => $person->id, 'name' => $person->name, 'targetMg' => $person->yardstick()->target_sodium_mg,
-                'targetSource' => $person->yardstick()->target_source, 'usualServingGrams' => $person->usual_serving_g,
-                'usualCondimentGrams' => $person->usual_condiment_g, 'liveGoal' => $person->live_goal, 'limitIsHard' => $person->limit_is_hard,
-                'allergens' => $person->allergens, 'dislikes' => $person->dislikes,
-                'restOfDiet' => (object) $person->yardstick()->restOfWeek()->toArray(),
-                'before' => self::before($person),
-            ])->values()->all(),
+            'people' => $people->map(self::person(...))->values()->all(),
             'jars' => $jars->map(static fn (Jar $jar): array => [
-                'id' => $jar->id, 'name' => $jar->name, 'nominalMl' => $jar->nominal_ml, 'cover' => $jar->cover,
+                'id' => $jar->id, 'version' => $jar->version, 'name' => $jar->name, 'nominalMl' => $jar->nominal_ml, 'cover' => $jar->cover,
                 'mouthMm' => $jar->mouth_mm, 'bodyMm' => $jar->body_mm, 'picture' => JarPicture::empty($jar),
                 'howMany' => $jar->how_many, 'inUse' => (int) $jar->getAttribute('batches_count'),
                 'heldBy' => $jar->batches->whereNull('emptied_at')->map(static fn (Batch $batch): array => ['id' => $batch->id, 'name' => $batch->name])->values()->all(),
             ])->values()->all(),
             'salts' => $salts->map(static fn (Salt $salt): array => [
-                'id' => $salt->id, 'key' => $salt->key, 'name' => $salt->name,
+                'id' => $salt->id, 'version' => $salt->version, 'key' => $salt->key, 'name' => $salt->name,
                 'gramsPerTablespoon' => $salt->product()->gramsPerTablespoon->toArray(), 'isCalibrated' => $salt->calibrated,
                 'sodiumPer100g' => $salt->product()->sodiumPer100g->toArray(), 'iodised' => $salt->iodised, 'antiCaking' => $salt->anti_caking,
                 'potassium' => $salt->potassium, 'isOwn' => $salt->own, 'notes' => SaltNotes::on($salt->product()),
             ])->values()->all(),
             'ingredients' => $ingredients->map(static fn (Ingredient $ingredient): array => [
-                'id' => $ingredient->id, 'key' => $ingredient->key, 'name' => $ingredient->name, 'use' => $ingredient->use,
+                'id' => $ingredient->id, 'version' => $ingredient->version, 'key' => $ingredient->key, 'name' => $ingredient->name, 'use' => $ingredient->use,
                 'waterPer100g' => $ingredient->water_g_per_100g, 'sodiumPer100g' => $ingredient->produce()->sodiumPer100g->typical,
                 'sodiumBand' => $ingredient->produce()->sodiumPer100g->toArray(), 'density' => $ingredient->density_g_per_ml,
                 'shape' => $ingredient->shape->value, 'tissue' => $ingredient->tissue->value, 'hollow' => $ingredient->hollow, 'live' => $ingredient->live,
-                'allergens' => $ingredient->allergens, 'notFor' => $ingredient->not_for, 'also' => $ingredient->also,
+                'traits' => array_column($ingredient->traits(), 'value'), 'allergens' => $ingredient->allergens, 'notFor' => $ingredient->not_for, 'also' => $ingredient->also,
                 'isOwn' => $ingredient->own, 'isEdited' => $ingredient->edited, 'labelSodiumMg' => $ingredient->label_sodium_mg,
                 'labelServingGrams' => $ingredient->label_serving_g, 'colour' => $ingredient->colour, 'source' => $ingredient->source,
             ])->values()->all(),
-            'holdDowns' => $holdDowns->map(static fn (HoldDown $one): array => ['id' => $one->id, 'name' => $one->name, 'volumeMl' => $one->volume_ml, 'howMany' => $one->how_many])->values()->all(),
+            'holdDowns' => $holdDowns->map(static fn (HoldDown $one): array => ['id' => $one->id, 'version' => $one->version, 'name' => $one->name, 'volumeMl' => $one->volume_ml, 'howMany' => $one->how_many])->values()->all(),
             'places' => array_map(static fn (Place $place): array => ['id' => $place->value, 'label' => $place->label(), 'usualCelsius' => Room::at($place)->usual_celsius], Place::cases()),
-            'covers' => Jar::COVERS,
+            'covers' => array_column(Cover::cases(), 'value'),
             'allergens' => array_map(static fn (Allergen $one): string => $one->value, Allergen::cases()),
             'tissues' => array_map(static fn (Tissue $one): array => ['id' => $one->value, 'label' => $one->label()], Tissue::cases()),
-            'methods' => array_map(static fn (Method $method): array => [
-                'id' => $method->value, 'label' => $method->label(), 'note' => $method->note(),
-                'basis' => $method->usualBasis()->value, 'percent' => $method->usualShare() * 100.0,
-                'headspaceMm' => $method->usualHeadspace()->value, 'hasPouredBrine' => $method->hasPouredBrine(),
-                'takesStarter' => $method->takesStarter(), 'isDressed' => $method->isDressed(), 'servedPhase' => $method->servedPhase()->value,
-                'saltingMinutes' => $method->usualSalting() === null ? null : $method->usualSalting()->value / 60.0,
-                'rinseSeconds' => $method->usualRinse()?->value,
-            ], Method::made()),
+            'methods' => array_map(self::method(...), Method::made()),
+            'waysToServe' => array_map(static fn (Way $way): array => ['id' => $way->value, 'label' => $way->label()], Way::cases()),
+            'traits' => array_column(FoodTrait::cases(), 'value'),
             'bases' => array_map(static fn (Basis $basis): array => ['id' => $basis->value, 'label' => $basis->label()], Basis::cases()),
             'shapes' => array_map(static fn (PieceShape $shape): string => $shape->value, PieceShape::cases()),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function person(Person $person): array
+    {
+        return [
+            'id' => $person->id, 'version' => $person->version, 'name' => $person->name, 'targetMg' => $person->yardstick()->target_sodium_mg,
+            'targetSource' => $person->yardstick()->target_source, 'usualServingGrams' => $person->usual_serving_g,
+            'usualCondimentGrams' => $person->usual_condiment_g, 'liveGoal' => $person->live_goal, 'limitIsHard' => $person->limit_is_hard,
+            'allergens' => $person->allergens, 'dislikes' => $person->dislikes,
+            'restOfDiet' => (object) $person->yardstick()->restOfWeek()->toArray(),
+            'before' => self::targetsBefore($person),
+        ];
+    }
+
+    /** @return array<string, mixed> all that a screen needs to begin with a method */
+    private static function method(Method $method): array
+    {
+        $profile = $method->profile();
+
+        return [
+            'id' => $method->value, 'label' => $profile->label, 'note' => $profile->note, 'isFerment' => $method->isFerment(),
+            'basis' => $profile->salting->basis->value, 'percent' => $profile->salting->usual * 100.0,
+            'headspaceMm' => $profile->storage->headspace->value, 'hasPouredBrine' => $method->hasPouredBrine(),
+            'takesStarter' => $profile->preparation->takesStarter, 'isDressed' => $method->isDressed(), 'lists' => Parts::lists($method),
+            'servedPhase' => $profile->eaten->phase->value, 'portionGrams' => $profile->eaten->portion->value,
+            'covers' => array_map(static fn (Cover $cover): string => $cover->value, $profile->storage->covers), 'fridgeDays' => $profile->storage->fridgeDays,
+            'saltingMinutes' => $profile->preparation->salting === null ? null : $profile->preparation->salting->value / 60.0,
+            'rinseSeconds' => $profile->preparation->rinse?->value,
+            'window' => $profile->eaten->window === null ? null : [
+                'youngDays' => $profile->eaten->window->youngDays, 'readyDays' => $profile->eaten->window->readyDays,
+                'longDays' => $profile->eaten->window->longDays, 'celsius' => $profile->eaten->window->temperature->value,
+            ],
         ];
     }
 
@@ -106,7 +133,7 @@ final class KitchenView
     }
 
     /** @return list<array{until: string, targetMg: int, targetSource: string}> targets that held before, the last first */
-    private static function before(Person $person): array
+    private static function targetsBefore(Person $person): array
     {
         $before = [];
         $last = null;

@@ -6,6 +6,7 @@ namespace App\Views;
 
 use App\Care\Tended;
 use App\Labels\LabelPrint;
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
 use Tempesal\Core\Ledger\Entry\Serve;
@@ -26,7 +27,7 @@ final class LabelView
      */
     public static function of(Batch $batch, Household $household): array
     {
-        $ledger = $batch->ledger();
+        $ledger = Ledgers::of($batch);
         $tended = Tended::of($batch, $ledger, $household);
         $summary = BatchSummary::of($tended);
         $state = $tended->state;

@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace App\Views;
 
+use App\Care\RipeningWindows;
 use App\Care\Tended;
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
 use App\Models\Note;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
+use Tempesal\Core\Care\Warmth;
 use Tempesal\Core\Ferment\OwnTaste;
-use Tempesal\Core\Ferment\Warmth;
 
 /**
  * What was written down of a batch, and how it stands beside others of its kind.
@@ -29,7 +31,7 @@ final class LogView
             'marks' => Note::MARKS,
             'words' => Note::WORDS,
             'expectedPh' => $tended->expectedPh(),
-            'ownDays' => $tended->batch->ownDays(),
+            'ownDays' => RipeningWindows::ownDays($tended->batch),
             'tastingsNeeded' => max(0, OwnTaste::ENOUGH - $alike->sum(static fn (Batch $batch): int => $batch->notes->filter(static fn (Note $note): bool => isset($note->marks['liked']))->count())),
             'alike' => $alike->map(static fn (Batch $batch): array => self::beside($batch, $tended->household, $batch->id === $tended->batch->id))->values()->all(),
         ];
@@ -44,7 +46,7 @@ final class LogView
             'day' => Household::daysBetween($household->dateOf($batch->started_at), $household->dateOf($note->happened_at)),
             'marks' => (object) $note->marks,
             'smell' => $note->smell, 'colour' => $note->colour, 'bubbles' => $note->bubbles,
-            'celsius' => $note->celsius, 'ph' => $note->ph, 'text' => $note->text,
+            'celsius' => $note->celsius, 'ph' => $note->ph, 'phBy' => $note->ph_by, 'phMargin' => $note->ph_margin, 'text' => $note->text,
             'photo' => $note->photo === null ? null : "/api/notes/{$note->id}/photo?{$note->photo}",
             'verdict' => $note->verdict?->value, 'verdictLabel' => $note->verdict?->label(), 'because' => $note->because,
         ];
@@ -54,7 +56,7 @@ final class LogView
     private static function beside(Batch $batch, Household $household, bool $isThis): array
     {
         $until = $batch->emptied_at ?? CarbonImmutable::now();
-        $basis = $batch->method->usualBasis();
+        $basis = $batch->method->profile()->salting->basis;
         $share = $batch->strengths[$basis->value] ?? null;
         $marks = [];
         foreach (Note::MARKS as $mark) {
@@ -68,7 +70,7 @@ final class LogView
             'startedOn' => $household->dateOf($batch->started_at), 'emptiedOn' => $batch->emptied_at === null ? null : $household->dateOf($batch->emptied_at),
             'warmDays' => max(0.0, $batch->started_at->diffInDays($warmUntil)),
             'strengthPercent' => $share === null ? null : $share * 100.0, 'strengthBasis' => $basis->label(),
-            'meanCelsius' => Warmth::mean($batch->history(), $batch->secondsSinceStart($warmUntil))?->value,
+            'meanCelsius' => Warmth::mean(Ledgers::history($batch), $batch->secondsSinceStart($warmUntil))?->value,
             'ph' => $batch->notes->last(static fn (Note $note): bool => $note->ph !== null)?->ph,
             'marks' => (object) $marks,
             'tastings' => $batch->notes->filter(static fn (Note $note): bool => $note->marks !== [])->count(),

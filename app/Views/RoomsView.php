@@ -6,6 +6,7 @@ namespace App\Views;
 
 use App\Care\Tended;
 use App\Climate\Climates;
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
 use App\Models\Room;
@@ -13,9 +14,9 @@ use App\Models\RoomReading;
 use App\Models\RoomSpell;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
-use Tempesal\Core\Care\Place;
+use Tempesal\Core\Advice\Comfort;
 use Tempesal\Core\Ferment\Climate;
-use Tempesal\Core\Ferment\Comfort;
+use Tempesal\Core\Method\Place;
 
 /**
  * How warm the kitchen's places were and are taken to become, and which jars that moves.
@@ -61,14 +62,14 @@ final readonly class RoomsView
         $readings = RoomReading::query()->where('place', $place->value)->where('read_at', '>=', $since)->get()->sortBy('read_at');
 
         return [
-            'place' => $place->value, 'label' => $place->label(), 'usualCelsius' => $room->usual_celsius, 'swingCelsius' => $room->swing_celsius,
+            'place' => $place->value, 'version' => $room->version, 'label' => $place->label(), 'usualCelsius' => $room->usual_celsius, 'swingCelsius' => $room->swing_celsius,
             'warmestHour' => $room->warmest_hour, 'nowCelsius' => $at($now), 'now' => $now->utc()->toIso8601String(), 'course' => $course,
             'readings' => $readings->map(static fn (RoomReading $reading): array => ['at' => $reading->read_at->utc()->toIso8601String(), 'celsius' => $reading->celsius])->values()->all(),
             'readingsInAll' => RoomReading::query()->where('place', $place->value)->count(),
             'spells' => RoomSpell::query()->where('place', $place->value)->where('to_on', '>=', $household->dateOf($since))->get()->sortBy('from_on')
                 ->map(static fn (RoomSpell $spell): array => ['id' => $spell->id, 'fromOn' => $spell->from_on, 'toOn' => $spell->to_on, 'celsius' => $spell->celsius])->values()->all(),
             'jars' => $batches->map(static function (Batch $batch) use ($household): array {
-                $tended = Tended::of($batch, $batch->ledger(), $household);
+                $tended = Tended::of($batch, Ledgers::of($batch), $household);
 
                 return ['id' => $batch->id, 'name' => $batch->name, 'colour' => $batch->colour, 'readyOn' => $tended->on($tended->outlook?->ready)];
             })->values()->all(),

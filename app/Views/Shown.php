@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Views;
 
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Contribution;
 use Tempesal\Core\Estimate\Estimate;
 use Tempesal\Core\Intake\LabelRounding;
+use Tempesal\Core\Measure\Band;
 
 /**
  * Numbers as they go over the wire: full precision, with the rounded figure for the screen beside it.

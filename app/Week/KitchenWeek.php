@@ -6,6 +6,7 @@ namespace App\Week;
 
 use App\Care\Tended;
 use App\Intake\Rest;
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
 use App\Models\Person;
@@ -90,7 +91,7 @@ final readonly class KitchenWeek
         $today = Household::daysBetween($from, $household->today());
         $tended = $jars = [];
         foreach ($batches as $batch) {
-            $tended[] = $one = Tended::of($batch, $batch->ledger(), $household);
+            $tended[] = $one = Tended::of($batch, Ledgers::of($batch), $household);
             $jars[] = self::jar($one, $people, $dates, $today);
         }
         $rest = Rest::between($from, $to);
@@ -108,7 +109,7 @@ final readonly class KitchenWeek
         return new self($household, $dates, $people, $tended, $planned, $eaten, $planning, $rest, new WeekPlan(
             self::eaters($people, $eaten, $rest, $dates), $jars,
             array_values($planned->map(static fn (PlannedServing $one): WeekServing => new WeekServing(
-                $one->id, $personPlace[$one->person_id] ?? 0, $dayPlace[$one->planned_on], $jarPlace[$one->batch_id], $one->grams, $one->way, $one->is_locked,
+                $one->id, (int) ($personPlace[$one->person_id] ?? 0), $dayPlace[$one->planned_on], $jarPlace[$one->batch_id], $one->grams, $one->way, $one->is_locked,
             ))->all()),
             $today, $planning->perDay, $planning->weights, $had,
         ));
@@ -163,7 +164,7 @@ final readonly class KitchenWeek
 
     /**
      * @param  Collection<int, Person>  $people
-     * @param  list<string>  $dates
+     * @param  non-empty-list<string>  $dates
      */
     private static function jar(Tended $tended, Collection $people, array $dates, int $today): WeekJar
     {
@@ -173,9 +174,9 @@ final readonly class KitchenWeek
         $states = array_map(static function (string $date) use ($batch, $zone): BatchState {
             $noon = CarbonImmutable::parse("{$date} 12:00", $zone);
 
-            return $batch->ledger($noon->isPast() ? CarbonImmutable::now() : $noon)->state();
+            return Ledgers::of($batch, $noon->isPast() ? CarbonImmutable::now() : $noon)->state();
         }, $dates);
-        $band = $tended->gramsLeft() > 1.0 ? $batch->ledger()->estimates()["{$phase->value}Per100g"]->band : null;
+        $band = $tended->gramsLeft() > 1.0 ? Ledgers::of($batch)->estimates()["{$phase->value}Per100g"]->band : null;
         $allergens = array_map(static fn (Allergen $one): string => $one->value, $tended->state->allergens());
         $names = self::disliked($batch, $people);
 

@@ -7,6 +7,7 @@ namespace App\Week;
 use App\Actions\StartFromFormula;
 use App\Care\Tended;
 use App\Climate\Climates;
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
 use App\Models\Jar;
@@ -17,13 +18,11 @@ use App\Models\RotationLine;
 use App\Models\Serving;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
-use Tempesal\Core\Care\Keeping as KeepingTime;
-use Tempesal\Core\Care\Place;
 use Tempesal\Core\Ferment\Ripening;
 use Tempesal\Core\Formula\Formula as Read;
 use Tempesal\Core\Formula\FormulaAnswer;
-use Tempesal\Core\Formula\GarlicInOil;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Method\Place;
 use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Supply\Keeper;
 use Tempesal\Core\Supply\Kind;
@@ -93,7 +92,7 @@ final readonly class ShelfAhead
         $lots = $tended = $others = [];
         $taken = [];
         foreach (Batch::onShelf()->get()->sortBy('started_at') as $batch) {
-            $tended[$batch->id] = $one = Tended::of($batch, $batch->ledger(), $household);
+            $tended[$batch->id] = $one = Tended::of($batch, Ledgers::of($batch), $household);
             $kind = array_key_first(array_filter($groups, static fn (array $group): bool => in_array($batch->likeness, $group, true))) ?? "batch {$batch->id}";
             if (! isset($kinds[$kind])) {
                 $others[$kind] = new Kind($kind, $batch->name, self::usedADay($batch->id, $household), [], [], 1, []);
@@ -158,10 +157,7 @@ final readonly class ShelfAhead
         $perWeek = $people
             ->reject(static fn (Person $person): bool => array_intersect($allergens, $person->allergens) !== [] || array_intersect($foods, $person->dislikes) !== [])
             ->sum(static fn (Person $person): float => $read->servedPhase() === Phase::Sauce ? $read->serving->grams->value : $person->usual_serving_g) * $line->times_a_week;
-        $keeps = min(
-            KeepingTime::days($read->method, in_array(Allergen::Egg, $answer->allergens(), true), GarlicInOil::is($answer->ledger)),
-            (int) ($read->keeping()->days ?? PHP_INT_MAX),
-        );
+        $keeps = $answer->shelfLife()->days;
         $today = CarbonImmutable::parse($household->today());
         $mayStart = array_map(static fn (int $day): bool => $line->months === [] || in_array($today->addDays($day)->month, $line->months, true), range(0, self::DAYS - 1));
 

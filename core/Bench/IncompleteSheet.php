@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tempesal\Core\Bench;
 
 use DomainException;
-use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Method\Method;
 use Tempesal\Core\TempesalException;
 
 /**

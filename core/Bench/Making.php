@@ -7,9 +7,6 @@ namespace Tempesal\Core\Bench;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Estimate\Estimate;
 use Tempesal\Core\Estimate\Point;
-use Tempesal\Core\Formula\Amount;
-use Tempesal\Core\Formula\Method;
-use Tempesal\Core\Formula\SaltFloor;
 use Tempesal\Core\Formula\SaltUnit;
 use Tempesal\Core\Formula\Scaling;
 use Tempesal\Core\Jar\JarFit;
@@ -27,6 +24,10 @@ use Tempesal\Core\Ledger\Timetable;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Millilitres;
 use Tempesal\Core\Measure\SpoonPhrase;
+use Tempesal\Core\Method\Method;
+use Tempesal\Core\Method\SaltedContents;
+use Tempesal\Core\Method\SaltFloor;
+use Tempesal\Core\Process\Amount;
 use Tempesal\Core\Salt\Basis;
 use Tempesal\Core\Salt\BrineTable;
 use Tempesal\Core\Salt\JarContents;
@@ -43,8 +44,14 @@ final readonly class Making
     /** Halvings for what takes a whole ledger each: to a millionth of where it began. */
     private const LEDGER_BISECTIONS = 20;
 
+    /** Halvings that find the least salt: finer than any scale. */
+    private const FLOOR_BISECTIONS = 30;
+
     /** Water for a soak, in grams for a gram of vegetable: common practice, no source. */
     private const SOAK_WATER = 1.0;
+
+    /** A tenth of a gram is a tenth, whatever the bisection left of it. */
+    private const SCALE_ROUNDING = 1e-3;
 
     /** No more salt than this is looked for, in grams for a gram of food and water: past what dissolves. */
     private const MOST_SALT = 0.36;
@@ -265,7 +272,7 @@ final readonly class Making
     private static function of(Work $work, ?float $unreachedMg = null): self
     {
         $ledger = $work->ledger();
-        $soak = $work->sheet->method === Method::QuickSaltPickle ? $work->sheet->salting ?? Method::QuickSaltPickle->usualSalting() : null;
+        $soak = $work->sheet->method === Method::QuickSaltPickle ? $work->sheet->salting ?? Method::QuickSaltPickle->profile()->preparation->salting : null;
         $finished = $soak === null ? $ledger->settled() : $ledger->asOf($soak->value);
 
         return new self($work->sheet, $work, $work->salt(), $work->contents(), $ledger, $finished, $finished->state(), $unreachedMg);
@@ -416,14 +423,12 @@ final readonly class Making
 
             return Serve::of($making->servedPhase(), $making->servingWeight())->sodiumMg($making->state, Point::typical());
         };
-        [$basis, $floor] = SaltFloor::of($sheet->method);
         $bare = $with(0.0);
         $contents = $bare->contents();
-        $least = $sheet->source === null
-            ? max(0.0, ($contents->withSalt(Grams::zero())->saltFor($floor, $basis)->value - $contents->salt->value) * (1.0 + $bare->spare)) : 0.0;
         $most = self::MOST_SALT * (($contents->vegetable->value + $contents->water->value + $contents->other->value) * (1.0 + $bare->spare));
+        $least = $sheet->source === null ? self::leastSalt($with, $most) : 0.0;
         if ($sodium($least) >= $milligrams) {
-            return self::of(self::measured($sheet, $with($least), $least), $sodium($least) > $milligrams * 1.02 ? $milligrams : null);
+            return self::of(self::measured($sheet, $with($least), $least, true), $sodium($least) > $milligrams * 1.02 ? $milligrams : null);
         }
         if ($sodium($most) < $milligrams) {
             throw IncompleteSheet::tooMuchSodium(floor($sodium($most)));
@@ -442,6 +447,37 @@ final readonly class Making
     }
 
     /**
+     * The least salt, in grams, with which no line of the floor is missed.
+     *
+     * @param  callable(float): Work  $with  so many grams of salt
+     *
+     * @throws NotEnough
+     */
+    private static function leastSalt(callable $with, float $most): float
+    {
+        $isEnough = static function (float $grams) use ($with): bool {
+            $work = $with($grams);
+            $jar = SaltedContents::of($work->ledger(), $work->sheet->method);
+
+            return SaltFloor::of($jar)->isMet($jar);
+        };
+        if ($isEnough(0.0)) {
+            return 0.0;
+        }
+        [$low, $high] = [0.0, $most];
+        for ($i = 0; $i < self::FLOOR_BISECTIONS; $i++) {
+            $middle = ($low + $high) / 2.0;
+            if ($isEnough($middle)) {
+                $high = $middle;
+            } else {
+                $low = $middle;
+            }
+        }
+
+        return $high;
+    }
+
+    /**
      * The work with its salt: what was fixed, or what the strength asks for.
      *
      * @throws NoBasis
@@ -456,15 +492,20 @@ final readonly class Making
         return self::measured($work->sheet, $work, self::missingSalt($work)->value * (1.0 + $work->spare));
     }
 
-    /** The work with so much salt as the cook's scale or spoons can measure it. */
-    private static function measured(Sheet $sheet, Work $work, float $grams): Work
+    /**
+     * The work with so much salt as the cook's scale or spoons can measure it.
+     *
+     * @param  bool  $isLeast  whether it must not be less
+     */
+    private static function measured(Sheet $sheet, Work $work, float $grams, bool $isLeast = false): Work
     {
         if ($sheet->saltUnit === SaltUnit::Grams) {
-            return $work->salted(SaltDose::weighed($sheet->salt, Grams::of(round($grams, 1))));
+            return $work->salted(SaltDose::weighed($sheet->salt, Grams::of($isLeast ? ceil($grams * 10.0 - self::SCALE_ROUNDING) / 10.0 : round($grams, 1))));
         }
         $volume = Millilitres::of($grams / Point::typical()->of($sheet->salt->density()));
+        $spoons = $isLeast ? SpoonPhrase::atLeast($volume, $sheet->spoons) : SpoonPhrase::nearest($volume, $sheet->spoons);
 
-        return $work->salted(SaltDose::spooned($sheet->salt, SpoonPhrase::nearest($volume, $sheet->spoons)->volume));
+        return $work->salted(SaltDose::spooned($sheet->salt, $spoons->volume));
     }
 
     /**
@@ -482,7 +523,7 @@ final readonly class Making
     /** The starter; brine that is used again fills what the vegetable leaves free when its amount is open. */
     private static function starter(Sheet $sheet, Grams $vegetable): ?Starter
     {
-        $starter = $sheet->method->takesStarter() ? $sheet->starter : null;
+        $starter = $sheet->method->profile()->preparation->takesStarter ? $sheet->starter : null;
         if ($starter === null || ! $starter->grams->isZero()) {
             return $starter;
         }

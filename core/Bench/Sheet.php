@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Bench;
 
-use Tempesal\Core\Formula\Amount;
-use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Formula\SaltUnit;
 use Tempesal\Core\Jar\Jar;
 use Tempesal\Core\Jar\Jars;
@@ -17,6 +15,8 @@ use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Millilitres;
 use Tempesal\Core\Measure\Seconds;
 use Tempesal\Core\Measure\SpoonSystem;
+use Tempesal\Core\Method\Method;
+use Tempesal\Core\Process\Amount;
 use Tempesal\Core\Produce\Ingredient;
 use Tempesal\Core\Salt\SaltProduct;
 

@@ -5,10 +5,7 @@ declare(strict_types=1);
 namespace Tempesal\Core\Bench;
 
 use LogicException;
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
-use Tempesal\Core\Formula\Amount;
-use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Drain;
 use Tempesal\Core\Ledger\Entry\Salt;
@@ -21,7 +18,11 @@ use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Timetable;
 use Tempesal\Core\Ledger\Washing;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Measure\SodiumChloride;
+use Tempesal\Core\Method\Method;
+use Tempesal\Core\Process\Amount;
 use Tempesal\Core\Process\CulturedCondiment;
 use Tempesal\Core\Process\DrySalting;
 use Tempesal\Core\Process\Mash;
@@ -33,7 +34,6 @@ use Tempesal\Core\Process\SaltedAndDressed;
 use Tempesal\Core\Process\Transform;
 use Tempesal\Core\Salt\JarContents;
 use Tempesal\Core\Salt\SaltDose;
-use Tempesal\Core\Salt\SodiumChloride;
 use Tempesal\Core\Uptake\TemperatureHistory;
 
 /**
@@ -151,10 +151,10 @@ final readonly class Work
         $vegetables = [new Amount($sheet->vegetable, Band::exact($this->vegetable->value)), ...$sheet->alongside];
         $dose = $this->doses[0] ?? SaltDose::weighed($sheet->salt, Grams::zero());
         $someSalt = $dose->grams()->isZero() ? null : $dose;
-        $draw = $sheet->method->draw(PouredBrine::strength(SaltDose::weighed($sheet->salt, $this->salt()), $this->water));
+        $draw = $sheet->method->profile()->preparation->draw(PouredBrine::strength(SaltDose::weighed($sheet->salt, $this->salt()), $this->water));
         $room = TemperatureHistory::constant($sheet->room);
         $ferment = Soak::fromNowOn($room);
-        $salting = $sheet->salting ?? $sheet->method->usualSalting();
+        $salting = $sheet->salting ?? $sheet->method->profile()->preparation->salting;
         $soak = $salting === null ? $ferment : Soak::lasting($salting, $room);
 
         return match ($sheet->method) {

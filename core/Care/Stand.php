@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Care;
 
-use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Method\Cover;
+use Tempesal\Core\Method\Hazards;
+use Tempesal\Core\Method\Method;
+use Tempesal\Core\Method\ShelfLife;
 
 /**
  * How a jar stands: all that decides what it asks for. Days are whole days of the kitchen's calendar since it was begun.
@@ -19,6 +22,7 @@ final readonly class Stand
      * @param  int|null  $youngOn  the day on which it may be tasted; null where nothing ripens
      * @param  int|null  $readyOn  the day on which it is where the cook wants it
      * @param  float|null  $readyAfter  seconds after which it is that
+     * @param  int|null  $livelyUntil  the day on which it has given off most of its gas, a week at 21 °C; null where it never gets there
      * @param  bool  $isLive  whether it holds living cultures
      * @param  bool  $isNothing  whether there is less in it than one could serve
      * @param  int|null  $condemnedOn  the day on which a check said that it is not to be eaten
@@ -27,7 +31,7 @@ final readonly class Stand
      */
     public function __construct(
         public Method $method,
-        public string $cover,
+        public ?Cover $cover,
         public int $day,
         public int $knownFrom,
         public bool $isWarm,
@@ -35,8 +39,9 @@ final readonly class Stand
         public ?int $youngOn,
         public ?int $readyOn,
         public ?float $readyAfter,
-        public bool $hasEgg,
-        public bool $hasGarlicInOil,
+        public ?int $livelyUntil,
+        public Hazards $hazards,
+        public ShelfLife $shelfLife,
         public bool $isLive,
         public bool $isNothing,
         public ?int $condemnedOn,

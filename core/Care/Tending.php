@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Care;
 
-use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Method\Method;
 
 /**
  * What a jar asks for from now on: by its cover, its method, its age and what was done to it.
@@ -54,13 +54,13 @@ final class Tending
             return [new Chore(Task::Discard, 0, $jar->condemnedOn, null)];
         }
 
-        return [...($jar->isWarm ? self::whileWarm($jar) : []), ...self::keeping($jar)];
+        return [...($jar->isWarm ? self::whileWarm($jar) : Rhythm::inTheCold($jar)), ...self::keeping($jar)];
     }
 
     /** @return list<Chore> */
     private static function whileWarm(Stand $jar): array
     {
-        $chores = Rhythm::of($jar->method, $jar->cover);
+        $chores = Rhythm::whileWarm($jar);
         if ($jar->youngOn === null || $jar->readyOn === null || $jar->readyAfter === null) {
             return $chores;
         }
@@ -80,12 +80,12 @@ final class Tending
     private static function keeping(Stand $jar): array
     {
         // A quick pickle's week begins with it, an egg's days too, wherever they stand.
-        $strict = Keeping::isStrict($jar->method, $jar->hasEgg, $jar->hasGarlicInOil);
+        $strict = $jar->shelfLife->isStrict;
         $since = $strict ? 0 : $jar->chilledOn;
         if ($since === null) {
             return [];
         }
-        $until = min($since + Keeping::days($jar->method, $jar->hasEgg, $jar->hasGarlicInOil), $jar->useBy ?? PHP_INT_MAX);
+        $until = min($since + $jar->shelfLife->days, $jar->useBy ?? PHP_INT_MAX);
 
         return $strict
             ? [new Chore(Task::UseUp, 0, $until - 1, $until - 1), new Chore(Task::Discard, 0, $until, null)]

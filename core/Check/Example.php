@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Check;
 
-use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Method\Cover;
+use Tempesal\Core\Method\Hazards;
+use Tempesal\Core\Method\Method;
+use Tempesal\Core\Method\ShelfLife;
 
 /**
  * A drawn jar to practise on: what lies on top and in the brine, how it is drawn, and what is right to do. The same number
@@ -54,7 +57,9 @@ final readonly class Example
     /** The rule by which it is judged. */
     public function rule(): Rule
     {
-        $jar = new Situation(Method::PouredBrine, 'loose lid', 6, 6.0, true, false, true, false, false, null, 144.0);
+        $jar = new Situation(
+            Method::PouredBrine, Cover::LooseLid, 6, 6.0, true, false, true, new Hazards, ShelfLife::of(Method::PouredBrine, new Hazards), null, 144.0,
+        );
         foreach (Rules::all() as $rule) {
             if ($rule->signs === [$this->sign] && $rule->appliesTo($jar, $this->signs())) {
                 return $rule;

@@ -17,7 +17,7 @@ final readonly class Rule
      * @param  string  $because  the reason, in a sentence
      * @param  string|null  $do  what to do next
      * @param  string|null  $caution  what not to do, and who says so
-     * @param  Closure(Situation): bool|null  $when  of which jars it speaks; null: of all
+     * @param  Closure(Situation, list<Sign>): bool|null  $when  of which jars it speaks, seeing all that was found; null: of all
      */
     public function __construct(
         public string $id,
@@ -39,6 +39,6 @@ final readonly class Rule
             }
         }
 
-        return $this->when === null || ($this->when)($jar);
+        return $this->when === null || ($this->when)($jar, $found);
     }
 }

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Check;
 
-use Tempesal\Core\Care\Gate;
-use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Advice\Advice;
+use Tempesal\Core\Method\Method;
+use Tempesal\Core\Method\ShelfLife;
 
 /**
  * The rules by which a jar is judged: common practice, no source, always the stricter one where practice differs. That
@@ -26,12 +27,11 @@ final class Rules
     /** A ferment stirs by then. */
     private const STIRS_BY_DAYS = 4.0;
 
-    /** Hours at room temperature beyond which egg is not kept, whatever else speaks for it. */
-    private const EGG_HOURS = 10.0;
+    /** Until then live brine can still start it; later what lies raw is only getting worse. */
+    private const RESCUE_BEFORE_DAYS = 5.0;
 
-    private const GARLIC_IN_OIL_DAYS = 4;
-
-    private const QUICK_PICKLE_DAYS = 7;
+    /** Hours out of the fridge after which a low-acid purée is asked for its pH: common practice, no source. */
+    private const PUREE_HOURS = 24.0;
 
     /** @return list<Rule> the strictest first */
     public static function all(): array
@@ -62,17 +62,32 @@ final class Rules
                 static fn (Situation $jar): bool => ! $jar->method->isMade()),
             new Rule('cloudy_quick', [Sign::BrineCloudy], Verdict::DoNotEat, 'A quick pickle that turns cloudy has begun to work.', self::THROW_OUT, self::NO_TASTE,
                 static fn (Situation $jar): bool => $jar->method === Method::QuickSaltPickle),
-            new Rule('quick_old', [], Verdict::DoNotEat, 'A quick pickle is eaten within a week.', self::THROW_OUT, null,
-                static fn (Situation $jar): bool => $jar->method === Method::QuickSaltPickle && $jar->day > self::QUICK_PICKLE_DAYS),
-            new Rule('egg_warm', [], Verdict::DoNotEat, 'Egg has stood too long out of the fridge.', self::THROW_OUT, 'Raw egg left at room temperature is against public food-safety advice.',
-                static fn (Situation $jar): bool => $jar->hasEgg && $jar->warmHours > self::EGG_HOURS),
-            new Rule('egg_broken', [Sign::Broken], Verdict::DoNotEat, 'An egg emulsion that curdles after standing is not kept.', self::THROW_OUT, 'Raw egg left at room temperature is against public food-safety advice.',
-                static fn (Situation $jar): bool => $jar->hasEgg),
-            new Rule('garlic_in_oil', [], Verdict::DoNotEat, 'Garlic or herbs in oil have stood for more than a few days.', self::THROW_OUT, 'They can grow botulinum toxin, which one neither sees nor smells.',
-                static fn (Situation $jar): bool => $jar->hasGarlicInOil && $jar->day > self::GARLIC_IN_OIL_DAYS),
+            new Rule('kept_too_long', [], Verdict::DoNotEat, 'It has kept as long as it may.', self::THROW_OUT, null,
+                static fn (Situation $jar): bool => $jar->hasKeptTooLong()),
+            new Rule('egg_warm', [], Verdict::DoNotEat, 'Raw egg has been out of the fridge for more than 10 hours.', self::THROW_OUT, Advice::RAW_EGG,
+                static fn (Situation $jar): bool => $jar->hazards->hasEgg && $jar->warmHours > ShelfLife::EGG_LONGEST_WARM_HOURS),
+            new Rule('egg_broken', [Sign::Broken], Verdict::DoNotEat, 'An egg emulsion that curdles after standing is not kept.', self::THROW_OUT, Advice::RAW_EGG,
+                static fn (Situation $jar): bool => $jar->hazards->hasEgg),
             new Rule('never_soured', [], Verdict::DoNotEat, 'It has had twice the time it takes to sour, and was read above pH 4.6.', self::THROW_OUT, 'Acid is what keeps it; 4.6 is the published line for acidified foods.',
-                static fn (Situation $jar): bool => $jar->isFermenting() && $jar->ph !== null && $jar->ph > Gate::LINE_PH && $jar->ripenedDays > 2.0 * self::SOUR_BY_DAYS),
+                static fn (Situation $jar): bool => self::shouldBeSour($jar) && $jar->ph !== null && ! $jar->isReadSour()),
+            new Rule('never_started', [Sign::SmellRaw], Verdict::DoNotEat, 'After two weeks it still smells raw and shows no sign of souring.', self::THROW_OUT, self::NO_TASTE,
+                static fn (Situation $jar, array $found): bool => self::shouldBeSour($jar) && $jar->ph === null && $jar->hasSoured !== true && array_filter($found, static fn (Sign $sign): bool => in_array($sign, Sign::ofLife(), true)) === []),
+            new Rule('tasted_not_sour', [], Verdict::DoNotEat, 'After two weeks it was tasted and was not sour.', self::THROW_OUT, self::NO_TASTE,
+                static fn (Situation $jar): bool => self::shouldBeSour($jar) && $jar->ph === null && $jar->hasSoured === false),
+            new Rule('puree_not_acid', [], Verdict::DoNotEat, 'A low-acid purée has stood warm for more than a day, and was read above pH 4.6.', self::THROW_OUT, self::NO_TASTE,
+                static fn (Situation $jar): bool => self::isPureeOut($jar) && $jar->ph !== null && ! $jar->isReadSour()),
         ];
+    }
+
+    /** Whether a ferment has had twice the time it takes to sour. */
+    private static function shouldBeSour(Situation $jar): bool
+    {
+        return $jar->isFermenting() && $jar->ripenedDays > 2.0 * self::SOUR_BY_DAYS;
+    }
+
+    private static function isPureeOut(Situation $jar): bool
+    {
+        return $jar->hazards->isLowAcidPuree && $jar->warmHours > self::PUREE_HOURS;
     }
 
     /** @return list<Rule> */
@@ -86,13 +101,19 @@ final class Rules
             new Rule('above_dry', [Sign::AboveDry], Verdict::Wait, 'What stood dry above the brine has met air.', 'Take off what was dry and throw it away, press the rest under, top up, and look again in two days.', self::NO_TASTE),
             new Rule('brine_odd', [Sign::BrineOddColour], Verdict::Wait, 'A colour that nothing in the jar has came from somewhere.', 'Look for its source in good light. None found, or more of it tomorrow: out.', self::NO_TASTE),
             new Rule('broken', [Sign::Broken], Verdict::Wait, 'It has separated. Liquid on a sauce is harmless, curdling need not be.', 'Smell it, stir it, and look again in an hour.', self::NO_TASTE,
-                static fn (Situation $jar): bool => ! $jar->hasEgg),
-            new Rule('no_start', [Sign::NoBubbles, Sign::SmellRaw], Verdict::Wait, 'Four days, no bubbles and no sourness: it has not started. A cold room, chlorinated water or much salt slow it.', 'Read its pH. Move it somewhere warmer, or give it live brine from another jar, and look again in two days.', self::NO_TASTE,
-                static fn (Situation $jar): bool => $jar->ripenedDays >= self::STIRS_BY_DAYS && ($jar->ph === null || $jar->ph > Gate::LINE_PH)),
+                static fn (Situation $jar): bool => ! $jar->hazards->hasEgg),
+            new Rule('egg_two_hours', [], Verdict::Wait, 'Raw egg has been out of the fridge for more than 2 hours.', 'Put it in the fridge now, and decide with the advice below whether anyone eats it.', Advice::RAW_EGG,
+                static fn (Situation $jar): bool => $jar->hazards->hasEgg && $jar->warmHours > ShelfLife::EGG_WARM_HOURS),
+            new Rule('puree_unread', [], Verdict::Wait, 'It is a low-acid purée with little salt, it has stood warm for more than a day, and no pH was read.', 'Read its pH. Above 4.6, throw it out. At 4.6 or lower, put it in the fridge.', self::NO_TASTE,
+                static fn (Situation $jar): bool => self::isPureeOut($jar) && $jar->ph === null),
+            new Rule('no_start', [Sign::NoBubbles, Sign::SmellRaw], Verdict::Wait, 'Four days, no bubbles and no sourness: it has not started. A cold room, chlorinated water or much salt slow it.', 'Read its pH. Give it live brine from another jar today, or move it somewhere warmer, and look again in two days.', self::NO_TASTE,
+                static fn (Situation $jar): bool => $jar->ripenedDays >= self::STIRS_BY_DAYS && $jar->ripenedDays < self::RESCUE_BEFORE_DAYS && ! $jar->isReadSour()),
+            new Rule('no_start_late', [Sign::NoBubbles, Sign::SmellRaw], Verdict::Wait, 'No bubbles and no sourness, and it is too late for live brine to rescue it.', 'Read its pH now. If it shows no sourness by day 14, throw it out.', self::NO_TASTE,
+                static fn (Situation $jar): bool => $jar->ripenedDays >= self::RESCUE_BEFORE_DAYS && ! $jar->isReadSour()),
             new Rule('raw_late', [Sign::SmellRaw], Verdict::Wait, 'It should smell sour by now.', 'Read its pH, and look again in two days.', self::NO_TASTE,
-                static fn (Situation $jar): bool => $jar->isFermenting() && $jar->ripenedDays >= self::SOUR_BY_DAYS && ($jar->ph === null || $jar->ph > Gate::LINE_PH)),
+                static fn (Situation $jar): bool => $jar->isFermenting() && $jar->ripenedDays >= self::SOUR_BY_DAYS && ! $jar->isReadSour()),
             new Rule('not_sour', [], Verdict::Wait, 'It was read above pH 4.6, after the time in which it should have soured.', 'Leave it to go on, and read it again in two days.', self::NO_TASTE,
-                static fn (Situation $jar): bool => $jar->isFermenting() && $jar->ph !== null && $jar->ph > Gate::LINE_PH && $jar->ripenedDays >= self::SOUR_BY_DAYS),
+                static fn (Situation $jar): bool => $jar->isFermenting() && $jar->ph !== null && ! $jar->isReadSour() && $jar->ripenedDays >= self::SOUR_BY_DAYS),
             new Rule('airlock_dry_film', [Sign::AirlockDry, Sign::FilmFlat], Verdict::Wait, 'Air has come in, and something white has used it.', 'Skim it, fill the airlock, and look again in two days whether it stays flat and white.', self::NO_TASTE),
             new Rule('film_soft_yeasty', [Sign::FilmFlat, Sign::Soft, Sign::SmellYeasty], Verdict::Wait, 'Film, softness and a beery smell together: yeasts are taking over.', 'Skim it, into the fridge, and look again in three days.', self::NO_TASTE),
         ];

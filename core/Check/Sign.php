@@ -63,6 +63,12 @@ enum Sign: string
     case Smooth = 'smooth';
     case Broken = 'broken';
 
+    /** @return list<self> what only a jar at work shows */
+    public static function ofLife(): array
+    {
+        return [self::Lively, self::FewBubbles, self::Bubbles, self::LidHisses, self::LidBulging, self::RanOver, self::SmellSour, self::SmellFunky];
+    }
+
     public function label(): string
     {
         return match ($this) {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Compute;
 
+use Tempesal\Core\Advice\Advice;
+use Tempesal\Core\Advice\BatchAdvice;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Estimate\BandReport;
-use Tempesal\Core\Formula\Advice;
-use Tempesal\Core\Formula\BatchAdvice;
 use Tempesal\Core\Intake\LabelRounding;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\BatchState;
@@ -60,7 +60,7 @@ final class BatchResult
             'isLive' => $state->live,
             'allergens' => array_map(static fn (Allergen $allergen): string => $allergen->value, $state->allergens()),
             'starters' => self::starters($ledger),
-            'advice' => array_map(static fn (Advice $advice): array => $advice->toArray(), BatchAdvice::on($ledger)),
+            'advice' => array_map(static fn (Advice $advice): array => $advice->toArray(), BatchAdvice::on($ledger, $steps->method)),
             'answers' => array_map(static fn (Question $question): array => $question->answer($ledger)->toArray(), $steps->questions),
         ];
     }

@@ -13,6 +13,7 @@ use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Method\Method;
 use Tempesal\Core\Produce\Ingredient;
 use Tempesal\Core\Question\Question;
 use Tempesal\Core\Question\Questions;
@@ -30,6 +31,7 @@ final class BatchSteps
      * @param  list<array{entry: Entry|null, step: int, path: string}>  $lines  a loan's entry is null until it is settled
      * @param  array<int, Loan>  $loans  by the line they belong to
      * @param  list<Question>  $questions
+     * @param  Method|null  $method  by which it is judged; null where nobody said
      */
     private function __construct(
         public readonly string $name,
@@ -38,6 +40,7 @@ final class BatchSteps
         public readonly ?Serve $serving,
         public readonly array $questions,
         private readonly int $count,
+        public readonly ?Method $method,
     ) {
     }
 
@@ -64,7 +67,26 @@ final class BatchSteps
             $fields->has('serving') ? Serve::read($fields->child('serving')) : null,
             array_map(Questions::read(...), $fields->each('questions')),
             count($steps),
+            $fields->has('method') ? Method::read($fields) : self::methodOf($steps),
         );
+    }
+
+    /**
+     * The method of the first process; null where the document has entries only.
+     *
+     * @param  list<Fields>  $steps
+     *
+     * @throws InvalidField
+     */
+    private static function methodOf(array $steps): ?Method
+    {
+        foreach ($steps as $step) {
+            if ($step->text('kind') === Steps::PROCESS) {
+                return Method::read($step);
+            }
+        }
+
+        return null;
     }
 
     /** How many steps the document gives it. */

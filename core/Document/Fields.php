@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tempesal\Core\Document;
 
 use BackedEnum;
-use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\InvalidQuantity;
 use Tempesal\Core\Measure\Quantity;

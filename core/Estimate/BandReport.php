@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Estimate;
 
+use Tempesal\Core\Measure\Band;
+
 /**
  * A band as it is written down: its ends, and what each uncertain input adds to it.
  */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Estimate;
 
+use Tempesal\Core\Measure\Band;
+
 /**
  * A computed value with its band and the inputs that make the band, widest first.
  */

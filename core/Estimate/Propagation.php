@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Estimate;
 
+use Tempesal\Core\Measure\Band;
+
 /**
  * Bands by the law of propagation for independent inputs, JCGM 100:2008 (GUM) 5.1:
  * each input is moved to the ends of its band alone, and the changes add as root of the sum of squares.

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Estimate;
 
+use Tempesal\Core\Measure\Band;
+
 /**
  * An input that is known only within a band. Two inputs with the same key vary together:
  * two spoons of one salt are both too light or both too heavy.

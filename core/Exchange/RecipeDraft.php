@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tempesal\Core\Exchange;
 
 use Tempesal\Core\Formula\Formula;
-use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Method\Method;
 
 /**
  * A formula begun from the lines of a recipe. What is not settled yet stays with it as a note, word for word.
@@ -47,7 +47,7 @@ final class RecipeDraft
             'method' => $method->value, 'group' => 'pasted', 'isLive' => $method->isFerment(),
             'steps' => $foods === [] ? [] : self::steps($method, $foods, $water, $salt, $saltId, $starters),
             'serving' => ['phase' => $method->servedPhase()->value, 'grams' => $method->servedPhase()->value === 'sauce' ? 15 : 40],
-            'vessel' => ['nominalMl' => 946, 'headspaceMm' => $method->usualHeadspace()->value, 'cover' => 'screw lid'],
+            'vessel' => ['nominalMl' => 946, 'headspaceMm' => $method->profile()->storage->headspace->value, 'cover' => 'screw lid'],
             'window' => ['youngDays' => 3, 'readyDays' => 10, 'longDays' => 21, 'celsius' => 20],
             'work' => $work, 'signs' => [], 'why' => [], 'schools' => [], 'cautions' => [], 'notes' => $notes,
         ];

@@ -12,6 +12,8 @@ use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Seconds;
+use Tempesal\Core\Method\Method;
+use Tempesal\Core\Method\Window;
 
 /**
  * How something is made: amounts and steps that the ledger can carry out, and everything a cook wants to know beside them.

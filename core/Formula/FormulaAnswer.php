@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Formula;
 
+use Tempesal\Core\Advice\Advice;
+use Tempesal\Core\Advice\BatchAdvice;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Estimate\Estimate;
 use Tempesal\Core\Estimate\Point;
@@ -17,6 +19,10 @@ use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Millilitres;
+use Tempesal\Core\Method\Hazards;
+use Tempesal\Core\Method\SaltedContents;
+use Tempesal\Core\Method\SaltFloor;
+use Tempesal\Core\Method\ShelfLife;
 use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Salt\BrineTable;
 
@@ -25,11 +31,11 @@ use Tempesal\Core\Salt\BrineTable;
  */
 final readonly class FormulaAnswer
 {
-    /** Below this share of its floor a formula's salt is called short; a spoon's rounding is forgiven. */
-    private const FORGIVEN = 0.97;
-
     /** Times the floor above which a formula has salt to spare. */
     private const MORE = 1.02;
+
+    /** Halvings that find the floor: to a millionth of the salt. */
+    private const BISECTIONS = 20;
 
     /** @param  list<FormulaLine>  $lines */
     private function __construct(
@@ -87,31 +93,75 @@ final readonly class FormulaAnswer
         return $this->state->phase($this->formula->servedPhase())->weightG();
     }
 
-    /** The salt that was put in, on the basis in which the method's floor is said; null for a formula without salt. */
-    public function strength(): ?float
+    /** What was salted together; null for a formula of which nothing is left. */
+    public function salted(): ?SaltedContents
     {
-        return FormulaLine::strength($this->lines, SaltFloor::of($this->formula->method)[0]);
+        return SaltedContents::of($this->ledger, $this->formula->method);
     }
 
-    /** Whether the salt is below what the method should have. */
+    /** The salt that was put in, on the basis on which the method says it; null for a formula without salt. */
+    public function strength(): ?float
+    {
+        $salted = $this->salted();
+
+        return $salted === null || $salted->solids === [] ? null : $salted->contents->shareOrNull($salted->method->profile()->salting->basis);
+    }
+
+    /** The least salt that its method and foods ask for. */
+    public function floor(): SaltFloor
+    {
+        return SaltFloor::of($this->salted());
+    }
+
+    /** Whether the salt is below that. */
     public function isBelowFloor(): bool
     {
-        [, $floor] = SaltFloor::of($this->formula->method);
-
-        return $this->formula->isLive && $this->needsSalt() && ($this->strength() ?? 0.0) < $floor * self::FORGIVEN;
+        return $this->floor()->missed($this->salted()) !== null;
     }
 
     /**
-     * The same with no more salt than the method's floor asks for; null where it has no more than that.
+     * The same with no more salt than its floor asks for; null where it has no more than that.
      *
      * @throws InvalidField
      */
     public function atFloor(): ?self
     {
-        $strength = $this->strength();
-        [, $floor] = SaltFloor::of($this->formula->method);
+        if ($this->floor()->lines === [] || ! $this->with(1.0 / self::MORE)->meetsFloor()) {
+            return null;
+        }
+        [$low, $high] = [0.0, 1.0];
+        for ($i = 0; $i < self::BISECTIONS; $i++) {
+            $middle = ($low + $high) / 2.0;
+            if ($this->with($middle)->meetsFloor()) {
+                $high = $middle;
+            } else {
+                $low = $middle;
+            }
+        }
 
-        return $strength === null || $strength <= $floor * self::MORE || ! $this->needsSalt() ? null : self::of($this->formula->salted($floor / $strength));
+        return $this->with($high);
+    }
+
+    /** @throws InvalidField */
+    private function with(float $salt): self
+    {
+        return self::of($this->formula->salted($salt));
+    }
+
+    private function meetsFloor(): bool
+    {
+        return $this->floor()->isMet($this->salted());
+    }
+
+    public function hazards(): Hazards
+    {
+        return Hazards::of($this->ledger, $this->formula->method);
+    }
+
+    /** How long it keeps: by its method and foods, and by what the formula says, the stricter. */
+    public function shelfLife(): ShelfLife
+    {
+        return ShelfLife::of($this->formula->method, $this->hazards(), $this->formula->keeping()?->days);
     }
 
     /** @return list<Allergen> */
@@ -123,15 +173,7 @@ final readonly class FormulaAnswer
     /** @return list<Advice> */
     public function advice(): array
     {
-        [$basis, $floor] = SaltFloor::of($this->formula->method);
-
-        return [
-            ...($this->isBelowFloor() ? [new Advice('below_floor', Weight::Careful, sprintf(
-                'Its salt is %s %% %s; below %s %% the wrong microbes can win. Lower the sodium by rinsing, draining or a smaller serving.',
-                number_format(($this->strength() ?? 0.0) * 100.0, 1), $basis->label(), number_format($floor * 100.0, 1),
-            ))] : []),
-            ...array_values(array_filter(BatchAdvice::on($this->ledger), static fn (Advice $advice): bool => $advice->code !== 'below_floor')),
-        ];
+        return BatchAdvice::on($this->ledger, $this->formula->method);
     }
 
     /**
@@ -186,17 +228,5 @@ final readonly class FormulaAnswer
         }
 
         return $lead?->food;
-    }
-
-    /** A batch that is nothing but a starter needs no salt of its own. */
-    private function needsSalt(): bool
-    {
-        foreach ($this->lines as $line) {
-            if (in_array($line->part, ['vegetables', 'base'], true)) {
-                return true;
-            }
-        }
-
-        return false;
     }
 }

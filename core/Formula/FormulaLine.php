@@ -6,11 +6,10 @@ namespace Tempesal\Core\Formula;
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
-use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Method\Method;
+use Tempesal\Core\Process\Amount;
 use Tempesal\Core\Process\Parts;
 use Tempesal\Core\Produce\Ingredient;
-use Tempesal\Core\Salt\Basis;
-use Tempesal\Core\Salt\JarContents;
 use Tempesal\Core\Salt\SaltDose;
 
 /**
@@ -87,26 +86,6 @@ final readonly class FormulaLine
             ...($lines['alongside'] ?? []), ...$starters, ...($lines['paste'] ?? []), ...($lines['additions'] ?? []),
             ...($step->has('freshen') ? [self::food('fresh water', Ingredient::water(), $step->child('freshen')->grams('water')->value)] : []),
         ];
-    }
-
-    /**
-     * The salt of a formula against what it goes on; null for lines without salt.
-     *
-     * @param  list<self>  $lines
-     */
-    public static function strength(array $lines, Basis $basis): ?float
-    {
-        $vegetables = $water = $other = $salt = 0.0;
-        foreach ($lines as $line) {
-            match (true) {
-                $line->salt !== null => $salt += $line->grams,
-                $line->part === 'water' => $water += $line->grams,
-                $line->part === 'vegetables' || $line->part === 'base' => $vegetables += $line->grams,
-                default => $other += $line->grams,
-            };
-        }
-
-        return (new JarContents(Grams::of($salt), Grams::of($vegetables), Grams::of($water), Grams::of($other)))->shareOrNull($basis);
     }
 
     private static function food(string $part, Ingredient $food, float $grams): self

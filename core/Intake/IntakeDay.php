@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Intake;
 
-use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Measure\Band;
 
 /**
  * What someone took in on a day, told apart by where it came from.

@@ -6,8 +6,8 @@ namespace Tempesal\Core\Intake;
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
-use Tempesal\Core\Estimate\Band;
-use Tempesal\Core\Salt\SodiumChloride;
+use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Measure\SodiumChloride;
 
 /**
  * The sodium of something from a package or a menu, said in one of the ways in which it is printed.

@@ -13,6 +13,16 @@ enum Meal: string
     case Noon = 'noon';
     case Evening = 'evening';
 
+    /** When it is usually eaten, by the kitchen's clock, HH:MM: common practice, no source. */
+    public function hour(): string
+    {
+        return match ($this) {
+            self::Morning => '08:00',
+            self::Noon => '12:30',
+            self::Evening => '18:30',
+        };
+    }
+
     /** Its usual part of a day's sodium, 0 to 1: common practice, no source. */
     public function usualShare(): float
     {

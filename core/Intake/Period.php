@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Intake;
 
-use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Measure\Band;
 
 /**
  * Days one after the other, and what they come to.

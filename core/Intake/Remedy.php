@@ -27,7 +27,7 @@ enum Remedy: string
             self::Drain => 'drain it, without the juice',
             self::Rinse => 'rinse it half a minute',
             self::Smaller => '%d g instead of %d g',
-            self::AtFloor => 'salt it with %s %% instead of %s %%, the least for this method',
+            self::AtFloor => 'salt it with %s %% instead of %s %%, the least that is safe for it',
             self::OtherDay => 'on %s instead',
             self::YoungerJar => 'the younger %s instead',
             self::OtherJar => '%s instead',

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Intake;
 
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry\Freshen;
@@ -12,6 +11,7 @@ use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Film;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Seconds;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Intake;
 
-use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Measure\Band;
 
 /**
  * One person's day on the salt line.

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tempesal\Core\Ledger;
 
 use Tempesal\Core\Estimate\Point;
+use Tempesal\Core\Measure\Composition;
 use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Produce\Ingredient;
 use Tempesal\Core\Uptake\Piece;
@@ -24,8 +25,8 @@ final readonly class BatchState
     private const TRACE = 1e-6;
 
     /**
-     * @param  array<string, Masses>  $phases  by the value of Phase
-     * @param  array<string, Masses>  $accounts  by the value of Account
+     * @param  array<string, Composition>  $phases  by the value of Phase
+     * @param  array<string, Composition>  $accounts  by the value of Account
      * @param  bool  $live  whether it holds living cultures
      * @param  array<string, true>  $allergens  by the value of Allergen
      * @param  float  $clock  seconds since the batch was begun
@@ -54,18 +55,18 @@ final readonly class BatchState
         return new self;
     }
 
-    public function phase(Phase $phase): Masses
+    public function phase(Phase $phase): Composition
     {
-        return $this->phases[$phase->value] ?? Masses::none();
+        return $this->phases[$phase->value] ?? Composition::none();
     }
 
-    public function account(Account $account): Masses
+    public function account(Account $account): Composition
     {
-        return $this->accounts[$account->value] ?? Masses::none();
+        return $this->accounts[$account->value] ?? Composition::none();
     }
 
     /** Everything that is in the jar. */
-    public function present(): Masses
+    public function present(): Composition
     {
         return $this->phase(Phase::Pieces)->plus($this->phase(Phase::Brine))->plus($this->phase(Phase::Sauce));
     }
@@ -89,7 +90,7 @@ final readonly class BatchState
     }
 
     /** Mass that comes in. What stands in the brine begins to even out anew. */
-    public function receive(Masses $masses, Phase $into, Account $from = Account::Outside): self
+    public function receive(Composition $masses, Phase $into, Account $from = Account::Outside): self
     {
         return $this->shifted([$into->value => $masses], [$from->value => $masses], 0.0);
     }
@@ -111,13 +112,13 @@ final readonly class BatchState
     }
 
     /** Mass that a reading says is there beyond the prediction, or short of it when negative. */
-    public function correct(Masses $masses, Phase $in): self
+    public function correct(Composition $masses, Phase $in): self
     {
         return $this->shifted([$in->value => $masses], [Account::Correction->value => $masses]);
     }
 
     /** Mass that leaves for good. The caller has taken it from what is there. */
-    public function release(Masses $masses, Phase $from, Account $to): self
+    public function release(Composition $masses, Phase $from, Account $to): self
     {
         return $this->shifted([$from->value => $masses->times(-1.0)], [$to->value => $masses]);
     }
@@ -131,7 +132,7 @@ final readonly class BatchState
     }
 
     /** Mass that moves inside the jar. */
-    public function move(Masses $masses, Phase $from, Phase $to): self
+    public function move(Composition $masses, Phase $from, Phase $to): self
     {
         return $this->shifted([$from->value => $masses->times(-1.0), $to->value => $masses]);
     }
@@ -150,7 +151,7 @@ final readonly class BatchState
      *
      * @throws NotEnough when the phase holds less
      */
-    public function portion(Phase $phase, float $grams, Point $point): Masses
+    public function portion(Phase $phase, float $grams, Point $point): Composition
     {
         $there = $this->phase($phase);
         $weight = $there->weightG();
@@ -158,13 +159,13 @@ final readonly class BatchState
             throw NotEnough::of($phase, $grams, $weight);
         }
 
-        return $weight > 0.0 ? $there->times(min($point->isTypical() ? 1.0 : 1.0 - self::TRACE, $grams / $weight)) : Masses::none();
+        return $weight > 0.0 ? $there->times(min($point->isTypical() ? 1.0 : 1.0 - self::TRACE, $grams / $weight)) : Composition::none();
     }
 
     /** Sodium moves inwards, in mg; outwards when negative. It does not disturb the bath. */
     public function takeUp(float $sodiumMg, float $bathedFor): self
     {
-        $moved = new Masses(sodiumMg: $sodiumMg);
+        $moved = new Composition(sodiumMg: $sodiumMg);
 
         return $this->shifted([Phase::Brine->value => $moved->times(-1.0), Phase::Pieces->value => $moved], [], $bathedFor);
     }
@@ -237,8 +238,8 @@ final readonly class BatchState
     }
 
     /**
-     * @param  array<string, Masses>  $intoPhases  what is added to each, by the value of Phase
-     * @param  array<string, Masses>  $onAccounts  what is booked on each, by the value of Account
+     * @param  array<string, Composition>  $intoPhases  what is added to each, by the value of Phase
+     * @param  array<string, Composition>  $onAccounts  what is booked on each, by the value of Account
      */
     private function shifted(array $intoPhases, array $onAccounts = [], ?float $bathedFor = null): self
     {

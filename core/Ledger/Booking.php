@@ -7,6 +7,7 @@ namespace Tempesal\Core\Ledger;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Estimate\Point;
+use Tempesal\Core\Measure\Composition;
 
 /**
  * What left a jar when an entry was written. It stays what it was, even when an earlier mistake is taken back later:
@@ -14,7 +15,7 @@ use Tempesal\Core\Estimate\Point;
  */
 final readonly class Booking
 {
-    /** @param  array<string, Masses>  $masses  by the value of Phase */
+    /** @param  array<string, Composition>  $masses  by the value of Phase */
     private function __construct(private array $masses)
     {
     }
@@ -34,7 +35,7 @@ final readonly class Booking
      * By how much the booking differs from what would leave the typical batch now; nothing where nothing was booked.
      *
      * @param  list<array{Phase, float}>  $parts
-     * @return array<string, Masses> by the value of Phase
+     * @return array<string, Composition> by the value of Phase
      *
      * @throws NotEnough when the batch cannot have held what was booked
      */
@@ -64,7 +65,7 @@ final readonly class Booking
         foreach (Phase::cases() as $phase) {
             if ($fields->has($phase->value)) {
                 $part = $fields->child($phase->value);
-                $masses[$phase->value] = new Masses($part->number('waterG'), $part->number('sodiumMg'), $part->number('otherG'));
+                $masses[$phase->value] = new Composition($part->number('waterG'), $part->number('sodiumMg'), $part->number('otherG'));
             }
         }
 
@@ -74,6 +75,6 @@ final readonly class Booking
     /** @return array<string, array<string, float>> */
     public function toArray(): array
     {
-        return array_map(static fn (Masses $masses): array => $masses->toArray(), $this->masses);
+        return array_map(static fn (Composition $masses): array => $masses->toArray(), $this->masses);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tempesal\Core\Ledger;
 
 use Tempesal\Core\Estimate\Point;
+use Tempesal\Core\Measure\Composition;
 use Tempesal\Core\Uptake\Piece;
 use Tempesal\Core\Uptake\UptakeSeries;
 
@@ -23,7 +24,7 @@ final class Exchange
      * Sodium, in mg, that the pieces hold at rest. The sodium per gram of water is then the same on both sides,
      * but for the partition coefficient K: c = (Na_pieces + Na_brine) / (W_brine + K W_pieces).
      */
-    public static function atEquilibrium(Masses $pieces, Masses $brine, float $partition = 1.0): float
+    public static function atEquilibrium(Composition $pieces, Composition $brine, float $partition = 1.0): float
     {
         $water = $brine->waterG + $partition * $pieces->waterG;
 

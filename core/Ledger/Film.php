@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Ledger;
 
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Uncertain;
+use Tempesal\Core\Measure\Band;
 
 /**
  * Brine that clings to pieces, as a share of their weight: common practice, no source.

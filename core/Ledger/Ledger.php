@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Ledger;
 
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Estimate;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Propagation;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Entry\Soak;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
 
 /**

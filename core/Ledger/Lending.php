@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Ledger;
 
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Ferment\ExpectedAcid;
 use Tempesal\Core\Ledger\Entry\Give;
 use Tempesal\Core\Ledger\Entry\Starter;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Produce\Ingredient;
 use Tempesal\Core\Produce\PieceShape;

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Ledger;
 
-use Tempesal\Core\Salt\SodiumChloride;
+use Tempesal\Core\Measure\Composition;
+use Tempesal\Core\Measure\SodiumChloride;
 
 /**
  * What a cook can measure on a batch.
@@ -50,7 +51,7 @@ enum Reading: string
     }
 
     /** The sodium, in mg, that a phase holds when this is read of it; its water and other matter stay as they are. */
-    public function sodiumMg(Masses $phase, float $value): float
+    public function sodiumMg(Composition $phase, float $value): float
     {
         if ($this === self::BrineStrength) {
             return SodiumChloride::MG_SODIUM_PER_G * $phase->waterG * $value / (1.0 - $value);

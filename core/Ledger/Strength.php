@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace Tempesal\Core\Ledger;
 
 use Tempesal\Core\Estimate\Point;
+use Tempesal\Core\Measure\Composition;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Measure\SodiumChloride;
 use Tempesal\Core\Salt\Basis;
 use Tempesal\Core\Salt\NoBasis;
 use Tempesal\Core\Salt\SaltProduct;
-use Tempesal\Core\Salt\SodiumChloride;
 
 /**
  * How strong a whole batch is once salt has evened out, and what would change that. All of its salt counts, by the
@@ -75,9 +76,9 @@ final readonly class Strength
     /**
      * How much of another batch's liquid can join before this one is stronger than a share; null for as much as you like.
      *
-     * @param  Masses  $liquid  any weight of it
+     * @param  Composition  $liquid  any weight of it
      */
-    public function roomFor(Masses $liquid, float $share, Basis $basis): ?Grams
+    public function roomFor(Composition $liquid, float $share, Basis $basis): ?Grams
     {
         $ratio = $basis === Basis::BrineStrength ? $share / (1.0 - $share) : $share;
         $room = $ratio * $this->whole($basis) - $this->saltG;

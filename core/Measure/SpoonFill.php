@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Measure;
 
-use Tempesal\Core\Estimate\Band;
-
 /**
  * How full a spoon is. The factors are common practice, no source; their bands are wide on purpose.
  */

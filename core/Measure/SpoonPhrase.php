@@ -11,6 +11,9 @@ final readonly class SpoonPhrase
 {
     private const QUARTERS = ['', '1/4', '1/2', '3/4'];
 
+    /** A quarter is a quarter, whatever the last digit says. */
+    private const ROUNDING = 1e-6;
+
     private function __construct(public Millilitres $volume, public string $text)
     {
     }
@@ -28,6 +31,22 @@ final readonly class SpoonPhrase
                 : new self(Millilitres::of($teaspoon / 8), 'a dash (1/8 tsp)');
         }
 
+        return self::quarters($quarters, $system);
+    }
+
+    /** The least amount that quarter teaspoons can measure and that is no less than this. */
+    public static function atLeast(Millilitres $wanted, SpoonSystem $system): self
+    {
+        $teaspoon = $system->teaspoon()->millilitres();
+        $quarters = (int) ceil($wanted->value / $teaspoon * 4 - self::ROUNDING);
+
+        return $wanted->value <= $teaspoon / 8 ? self::nearest($wanted, $system) : self::quarters($quarters, $system);
+    }
+
+    /** @param  positive-int|int  $quarters  of a teaspoon, at least one */
+    private static function quarters(int $quarters, SpoonSystem $system): self
+    {
+        $teaspoon = $system->teaspoon()->millilitres();
         $perTablespoon = (int) round($system->tablespoon()->millilitres() / $teaspoon * 4);
         $tablespoons = intdiv($quarters, $perTablespoon);
         $teaspoons = $quarters % $perTablespoon;

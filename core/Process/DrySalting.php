@@ -5,14 +5,13 @@ declare(strict_types=1);
 namespace Tempesal\Core\Process;
 
 use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Estimate\Band;
-use Tempesal\Core\Formula\Amount;
-use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Ledger\Entry\Draw;
 use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Method\Method;
 use Tempesal\Core\Salt\SaltDose;
 
 /**
@@ -41,7 +40,7 @@ final readonly class DrySalting implements Process
         return new self(
             $vegetables,
             Parts::salt($fields, Method::DrySalting, $vegetables),
-            $fields->band('draw', Method::DrySalting->draw(0.0), -0.3, 0.9),
+            $fields->band('draw', Method::DrySalting->profile()->preparation->draw(0.0), -0.3, 0.9),
             Parts::starter($fields),
             Parts::ferment($fields),
         );

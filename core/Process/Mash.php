@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace Tempesal\Core\Process;
 
 use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Formula\Amount;
-use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Method\Method;
 use Tempesal\Core\Salt\SaltDose;
 
 /**

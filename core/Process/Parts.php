@@ -6,11 +6,10 @@ namespace Tempesal\Core\Process;
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
-use Tempesal\Core\Formula\Amount;
-use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Method\Method;
 use Tempesal\Core\Salt\Basis;
 use Tempesal\Core\Salt\JarContents;
 use Tempesal\Core\Salt\NoBasis;
@@ -39,12 +38,28 @@ final class Parts
         $share = $salt->share('share');
         $contents = new JarContents(Grams::zero(), Grams::of(Amount::sum($vegetables)), $water ?? Grams::zero(), Grams::of(Amount::sum($others)));
         try {
-            $grams = $contents->saltFor($share, $salt->choice('basis', Basis::class, $method->usualBasis()));
+            $grams = $contents->saltFor($share, $salt->choice('basis', Basis::class, $method->profile()->salting->basis));
         } catch (NoBasis $refusal) {
             throw $salt->invalid('basis', $refusal->getMessage());
         }
 
         return SaltDose::weighed(SaltProduct::read($salt->child('product')), $grams);
+    }
+
+    /**
+     * The parts of a documented process in which a method lists its foods, the main one first.
+     *
+     * @return non-empty-list<string>
+     */
+    public static function lists(Method $method): array
+    {
+        return match ($method) {
+            Method::CulturedCondiment => ['base'],
+            Method::Transform => ['additions'],
+            Method::KimchiDrySalted, Method::KimchiSoaked => ['vegetables', 'paste'],
+            Method::SaltAndDrain => ['vegetables', 'alongside', 'paste'],
+            default => ['vegetables'],
+        };
     }
 
     /** @throws InvalidField */

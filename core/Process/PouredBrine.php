@@ -5,9 +5,6 @@ declare(strict_types=1);
 namespace Tempesal\Core\Process;
 
 use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Estimate\Band;
-use Tempesal\Core\Formula\Amount;
-use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Discard;
 use Tempesal\Core\Ledger\Entry\Draw;
@@ -15,7 +12,9 @@ use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Method\Method;
 use Tempesal\Core\Produce\Ingredient;
 use Tempesal\Core\Salt\SaltDose;
 
@@ -51,7 +50,7 @@ final readonly class PouredBrine implements Process
 
         return new self(
             $vegetables, $water, $salt, $fields->share('spare', 0.0),
-            $fields->band('draw', $method->draw(self::strength($salt, $water)), -0.3, 0.9),
+            $fields->band('draw', $method->profile()->preparation->draw(self::strength($salt, $water)), -0.3, 0.9),
             Parts::starter($fields), Parts::ferment($fields),
         );
     }

@@ -7,7 +7,7 @@ namespace Tempesal\Core\Process;
 use LogicException;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
-use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Method\Method;
 
 /**
  * Every process by its method.

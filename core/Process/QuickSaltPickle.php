@@ -5,16 +5,15 @@ declare(strict_types=1);
 namespace Tempesal\Core\Process;
 
 use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Estimate\Band;
-use Tempesal\Core\Formula\Amount;
-use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Draw;
 use Tempesal\Core\Ledger\Entry\Freshen;
 use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Method\Method;
 use Tempesal\Core\Produce\Ingredient;
 use Tempesal\Core\Salt\SaltDose;
 
@@ -49,7 +48,7 @@ final readonly class QuickSaltPickle implements Process
 
         return new self(
             $vegetables, $water, $salt,
-            $fields->band('draw', Method::QuickSaltPickle->draw(PouredBrine::strength($salt, $water)), -0.3, 0.9),
+            $fields->band('draw', Method::QuickSaltPickle->profile()->preparation->draw(PouredBrine::strength($salt, $water)), -0.3, 0.9),
             Parts::soak($fields->child('soak'), 'soak'),
             $freshen === null ? null : Freshen::read($freshen),
             $freshen === null ? null : Parts::soak($freshen, 'soak'),

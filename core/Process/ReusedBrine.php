@@ -5,15 +5,14 @@ declare(strict_types=1);
 namespace Tempesal\Core\Process;
 
 use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Estimate\Band;
-use Tempesal\Core\Formula\Amount;
-use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Ledger\Entry\Draw;
 use Tempesal\Core\Ledger\Entry\ReSalt;
 use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Method\Method;
 
 /**
  * A finished jar's brine poured over a fresh batch. The first batch took half of its salt, so it is salted up again.
@@ -38,7 +37,7 @@ final readonly class ReusedBrine implements Process
         return new self(
             Starter::read($fields->child('brine')), $vegetables,
             $fields->has('reSalt') ? ReSalt::read($fields->child('reSalt')) : null,
-            $fields->band('draw', Method::ReusedBrine->draw(0.0), -0.3, 0.9),
+            $fields->band('draw', Method::ReusedBrine->profile()->preparation->draw(0.0), -0.3, 0.9),
             Parts::ferment($fields),
         );
     }

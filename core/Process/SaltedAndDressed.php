@@ -5,9 +5,6 @@ declare(strict_types=1);
 namespace Tempesal\Core\Process;
 
 use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Estimate\Band;
-use Tempesal\Core\Formula\Amount;
-use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Drain;
 use Tempesal\Core\Ledger\Entry\Draw;
@@ -18,8 +15,10 @@ use Tempesal\Core\Ledger\Entry\Squeeze;
 use Tempesal\Core\Ledger\Film;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Washing;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Seconds;
+use Tempesal\Core\Method\Method;
 use Tempesal\Core\Produce\Ingredient;
 use Tempesal\Core\Salt\SaltDose;
 
@@ -67,9 +66,9 @@ final readonly class SaltedAndDressed implements Process
             $vegetables, $water,
             Parts::salt($fields, $method, $vegetables, $water),
             Amount::readAll($fields, 'alongside'),
-            $fields->band('draw', $method->draw(0.0), -0.3, 0.9),
+            $fields->band('draw', $method->profile()->preparation->draw(0.0), -0.3, 0.9),
             $fields->has('salting') ? Parts::soak($fields->child('salting'), $water === null ? 'rest' : 'soak') : self::usualSalting($method),
-            $rinse ?? ($isKimchi ? Washing::underTheTap($method->usualRinse() ?? Seconds::of(120.0)) : null),
+            $rinse ?? ($isKimchi ? Washing::underTheTap($method->profile()->preparation->rinse ?? Seconds::of(120.0)) : null),
             $fields->has('squeeze') ? Squeeze::read($fields->child('squeeze')) : ($isKimchi ? Squeeze::firm() : null),
             Amount::readAll($fields, 'paste'),
             Parts::ferment($fields),
@@ -95,7 +94,7 @@ final readonly class SaltedAndDressed implements Process
 
     private static function usualSalting(Method $method): Soak
     {
-        $salting = Soak::lasting($method->usualSalting() ?? Seconds::ofHours(1.0));
+        $salting = Soak::lasting($method->profile()->preparation->salting ?? Seconds::ofHours(1.0));
 
         return $method === Method::KimchiSoaked ? $salting : $salting->called('rest');
     }

@@ -5,14 +5,13 @@ declare(strict_types=1);
 namespace Tempesal\Core\Process;
 
 use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Formula\Amount;
-use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Ledger\Entry\Blend;
 use Tempesal\Core\Ledger\Entry\Drain;
 use Tempesal\Core\Ledger\Entry\Evaporate;
 use Tempesal\Core\Ledger\Entry\Heat;
 use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Method\Method;
 use Tempesal\Core\Salt\SaltDose;
 
 /**

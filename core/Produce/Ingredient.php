@@ -6,10 +6,10 @@ namespace Tempesal\Core\Produce;
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Uncertain;
-use Tempesal\Core\Ledger\Masses;
+use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Measure\Composition;
 use Tempesal\Core\Uptake\Piece;
 use Tempesal\Core\Uptake\Tissue;
 
@@ -32,6 +32,7 @@ final readonly class Ingredient
      * @param  float  $brineFloor  least salt for a poured brine, as a share of the water
      * @param  list<Allergen>  $allergens
      * @param  float|null  $ph  of a liquid, where it is known
+     * @param  list<FoodTrait>  $traits
      * @param  Piece|null  $piece  measured by the cook; null: as such cuts usually are
      */
     public function __construct(
@@ -47,6 +48,7 @@ final readonly class Ingredient
         public Tissue $tissue = Tissue::Root,
         public array $allergens = [],
         public ?float $ph = null,
+        public array $traits = [],
         private ?Piece $piece = null,
     ) {
         $this->sodium = new Uncertain("produce:{$id}:sodium", "the sodium that {$name} brings itself", $sodiumPer100g->times(0.01));
@@ -54,7 +56,7 @@ final readonly class Ingredient
 
     public static function water(): self
     {
-        return new self('water', 'water', 100.0, Band::exact(0.0));
+        return new self('water', 'water', 100.0, Band::exact(0.0), traits: [FoodTrait::Liquid]);
     }
 
     public function waterShare(): float
@@ -68,10 +70,21 @@ final readonly class Ingredient
         return $this->sodium;
     }
 
-    /** What a weight of it brings into a jar. */
-    public function masses(float $grams, Point $point): Masses
+    public function is(FoodTrait $trait): bool
     {
-        return Masses::ofFood($grams, $this->waterShare(), $point->of($this->sodiumPerGram()));
+        return in_array($trait, $this->traits, true);
+    }
+
+    /** Whether it lies in the jar as pieces, pulp or powder, not as part of the liquid. */
+    public function isSolid(): bool
+    {
+        return ! $this->is(FoodTrait::Liquid);
+    }
+
+    /** What a weight of it brings into a jar. */
+    public function masses(float $grams, Point $point): Composition
+    {
+        return Composition::ofFood($grams, $this->waterShare(), $point->of($this->sodiumPerGram()));
     }
 
     /** The piece that salt moves into. */
@@ -85,7 +98,7 @@ final readonly class Ingredient
     {
         return new self(
             $this->id, $this->name, $this->waterPer100g, $this->sodiumPer100g, $this->density, $shape, $this->hollow, $this->live,
-            $this->brineFloor, $this->tissue, $this->allergens, $this->ph, $this->piece,
+            $this->brineFloor, $this->tissue, $this->allergens, $this->ph, $this->traits, $this->piece,
         );
     }
 
@@ -105,6 +118,7 @@ final readonly class Ingredient
             $fields->choice('tissue', Tissue::class, Tissue::Root),
             $fields->choices('allergens', Allergen::class),
             $fields->has('ph') ? $fields->band('ph', null, 0.0, 14.0)->typical : null,
+            $fields->has('traits') ? $fields->choices('traits', FoodTrait::class) : FoodTrait::ofName($fields->text('name')),
             $fields->has('piece') ? Piece::read($fields->child('piece')) : null,
         );
         if ($ingredient->masses(100.0, Point::typical())->weightG() > 100.0 + 1e-6) {
@@ -129,6 +143,7 @@ final readonly class Ingredient
             'brineFloor' => $this->brineFloor,
             'tissue' => $this->tissue->value,
             'allergens' => array_map(static fn (Allergen $allergen): string => $allergen->value, $this->allergens),
+            'traits' => array_map(static fn (FoodTrait $trait): string => $trait->value, $this->traits),
             ...($this->ph === null ? [] : ['ph' => $this->ph]),
             ...($this->piece === null ? [] : ['piece' => $this->piece->toArray()]),
         ];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Produce;
 
-use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Measure\Band;
 
 /**
  * What one of a thing weighs when a recipe counts instead of weighing: common practice, no source. Two heads of cabbage

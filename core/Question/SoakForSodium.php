@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tempesal\Core\Question;
 
 use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\Entry\Freshen;
 use Tempesal\Core\Ledger\Entry\Serve;
@@ -13,6 +12,7 @@ use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Film;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Seconds;
 use Tempesal\Core\Uptake\TemperatureHistory;

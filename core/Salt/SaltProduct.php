@@ -6,10 +6,11 @@ namespace Tempesal\Core\Salt;
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Uncertain;
-use Tempesal\Core\Ledger\Masses;
+use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Measure\Composition;
+use Tempesal\Core\Measure\SodiumChloride;
 use Tempesal\Core\Measure\VolumeUnit;
 
 /**
@@ -54,9 +55,9 @@ final readonly class SaltProduct
     }
 
     /** What a weight of it brings into a jar. */
-    public function masses(float $grams, Point $point): Masses
+    public function masses(float $grams, Point $point): Composition
     {
-        return Masses::ofFood($grams, $this->waterPer100g / 100.0, $point->of($this->sodiumPerGram()));
+        return Composition::ofFood($grams, $this->waterPer100g / 100.0, $point->of($this->sodiumPerGram()));
     }
 
     /** Bulk density, g/ml. */

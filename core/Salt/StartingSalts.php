@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Salt;
 
-use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Measure\SodiumChloride;
 
 /**
  * The salts a new kitchen starts with. Densities (grams a level US tablespoon) and sodium contents are from memory,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Uptake;
 
-use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Measure\Band;
 
 /**
  * How easily salt moves inside a kind of piece. Diffusion coefficients at 20 °C are from memory, the order of magnitude

@@ -7,9 +7,9 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Str;
-use Tempesal\Core\Formula\Method;
 use Tempesal\Core\Intake\RestOfWeek;
 use Tempesal\Core\Ledger\Entry\Heat;
+use Tempesal\Core\Method\Method;
 
 return new class extends Migration
 {

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Ledger\Ledgers;
 use App\Actions\KeepPhoto;
 use App\Demo\DemoKitchen;
 use App\Household\CurrentHousehold;
@@ -80,7 +81,7 @@ it('has a warm spell to come, readings of two weeks, and a kraut before this one
 
     // Nothing is lost between the jars, and every history holds.
     foreach (Batch::whole()->get() as $batch) {
-        expect(abs($batch->ledger()->state()->sodiumAstray()))->toBeLessThan(1e-6);
+        expect(abs(Ledgers::of($batch)->state()->sodiumAstray()))->toBeLessThan(1e-6);
     }
 });
 

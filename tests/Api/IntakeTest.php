@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\OtherFood;
 use App\Models\Person;
@@ -272,7 +273,7 @@ it('changes a dish as a whole, and only as a whole', function (): void {
         ->toBe(15)
         ->and($this->putJson("/api/servings/{$first['id']}/dish", $body)->json('servings.0.id'))
         ->toBe($changed[0]['id']);
-    $state = Batch::whole()->findOrFail($jar)->ledger()->state();
+    $state = Ledgers::of(Batch::whole()->findOrFail($jar))->state();
     // 10 g of Ada, 15 g of Bo; 45 g of the dish nobody ate.
     expect($state->account(Account::Eaten)->weightG())
         ->toEqualWithDelta(25.0, 1e-6)
@@ -570,12 +571,12 @@ it('agrees to the milligram with a tally of its own over a month of three people
     }
     // What the ledgers say was eaten is what the people ate; and nothing is lost in them.
     foreach ($jars as $jar) {
-        $state = Batch::whole()->findOrFail($jar)->ledger()->state();
+        $state = Ledgers::of(Batch::whole()->findOrFail($jar))->state();
         $begun = Batch::whole()->findOrFail($jar);
         expect($state->account(Account::Eaten)->sodiumMg)
             ->toEqualWithDelta($eaten[$jar], max(1.0, $eaten[$jar] * 1e-6))
             ->and(array_sum($state->whereabouts()))
-            ->toEqualWithDelta(array_sum($begun->ledger($begun->started_at)->state()->whereabouts()), 1e-6);
+            ->toEqualWithDelta(array_sum(Ledgers::of($begun, $begun->started_at)->state()->whereabouts()), 1e-6);
     }
 });
 

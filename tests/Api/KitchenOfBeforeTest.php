@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Ledger\Ledgers;
 use App\Backup\BringKitchen;
 use App\Intake\Intakes;
 use App\Models\Batch;
@@ -37,7 +38,7 @@ it('comes in from any version before, every figure as it was', function (int $ve
 
     $batches = Batch::whole()->orderBy('id')->get();
     foreach (array_values($figures['batches']) as $i => $then) {
-        $state = $batches[$i]->ledger(CarbonImmutable::now())->state();
+        $state = Ledgers::of($batches[$i], CarbonImmutable::now())->state();
         expect($batches[$i]->name)->toBe($then['name']);
         foreach (Phase::cases() as $phase) {
             foreach ($then['phases'][$phase->value] as $part => $amount) {

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Formula;
 use Carbon\CarbonImmutable;
@@ -159,7 +160,7 @@ it('agrees with a tally kept apart, and loses nothing between the jars', functio
     }
 
     // What the jars say was eaten is what the people ate.
-    $states = Batch::query()->with('entries')->get()->map(fn(Batch $batch) => $batch->ledger()->state());
+    $states = Batch::query()->with('entries')->get()->map(fn(Batch $batch) => Ledgers::of($batch)->state());
     $account = fn(Account $account): float => $states->sum(
         fn($state): float => $state->account($account)->sodiumMg,
     );

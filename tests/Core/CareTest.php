@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use Tempesal\Core\Estimate\Band;
-use Tempesal\Core\Ferment\Outlook;
-use Tempesal\Core\Formula\Method;
-use Tempesal\Core\Formula\Window;
+use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Care\RipenessForecast;
+use Tempesal\Core\Method\Method;
+use Tempesal\Core\Method\Window;
 use Tempesal\Core\Intake\Way;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\Entry\Add;
@@ -39,7 +39,7 @@ function standingAt(float $celsius): Ledger
 
 it('reaches its days at the temperature at which they are said', function (): void {
     $window = Window::of(4, 9, 28, Celsius::of(19));
-    $outlook = Outlook::of(standingAt(19), $window);
+    $outlook = RipenessForecast::of(standingAt(19), $window);
     expect($outlook->young)
         ->toEqualWithDelta(4 * A_DAY, 2.0)
         ->and($outlook->ready)
@@ -52,7 +52,7 @@ it('takes five to six weeks in a cool room for what takes three to four in a war
     // USDA Complete Guide to Home Canning, kraut: 3-4 weeks at 70-75 °F, 5-6 weeks at 60-65 °F; from memory.
     $warm = Celsius::of((72.5 - 32.0) / 1.8);
     $cool = (62.5 - 32.0) / 1.8;
-    $outlook = Outlook::of(standingAt($cool), Window::of(21, 24.5, 28, $warm));
+    $outlook = RipenessForecast::of(standingAt($cool), Window::of(21, 24.5, 28, $warm));
     expect($outlook->ready / A_DAY / 7.0)
         ->toBeGreaterThan(5.0)
         ->toBeLessThan(6.0);
@@ -66,8 +66,8 @@ it('moves its day when it is moved to another place', function (): void {
         new Line(Soak::fromNowOn(TemperatureHistory::constant(Celsius::of(4))), 5 * A_DAY),
     ]);
     // Half of it is done after five days; the other half goes 2.25^1.6 times as slowly, sixteen degrees colder.
-    expect(Outlook::of($moved, $window)->ready / A_DAY)->toEqualWithDelta(5.0 + 5.0 * 2.25 ** 1.6, 0.01);
-    $frozen = Outlook::of(standingAt(-2), Window::of(400, 500, 999, Celsius::of(30)));
+    expect(RipenessForecast::of($moved, $window)->ready / A_DAY)->toEqualWithDelta(5.0 + 5.0 * 2.25 ** 1.6, 0.01);
+    $frozen = RipenessForecast::of(standingAt(-2), Window::of(400, 500, 999, Celsius::of(30)));
     expect($frozen->long)->toBeNull();
 });
 

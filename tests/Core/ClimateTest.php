@@ -3,15 +3,15 @@
 declare(strict_types=1);
 
 use Tempesal\Core\Ferment\Climate;
-use Tempesal\Core\Ferment\Comfort;
+use Tempesal\Core\Advice\Comfort;
 use Tempesal\Core\Ferment\ExpectedAcid;
-use Tempesal\Core\Ferment\Outlook;
+use Tempesal\Core\Care\RipenessForecast;
 use Tempesal\Core\Ferment\OwnTaste;
 use Tempesal\Core\Ferment\Ripening;
 use Tempesal\Core\Ferment\TemperatureLog;
-use Tempesal\Core\Formula\Aim;
-use Tempesal\Core\Formula\Method;
-use Tempesal\Core\Formula\Window;
+use Tempesal\Core\Method\Aim;
+use Tempesal\Core\Method\Method;
+use Tempesal\Core\Method\Window;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Measure\Celsius;
@@ -56,7 +56,7 @@ function readyIn(Climate $room, Window $window): float
 {
     $kraut = new Ledger([...Kitchen::kraut()->lines, Soak::fromNowOn($room->from(MIDNIGHT))]);
 
-    return Outlook::of($kraut, $window)->ready / DAY_S;
+    return RipenessForecast::of($kraut, $window)->ready / DAY_S;
 }
 
 it('stays as it usually is where nothing was read', function (): void {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use App\Doors\ComputeDoor;
 use App\Doors\Refused;
 use Opis\JsonSchema\Validator;
-use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Method\Method;
 use Tempesal\Core\Ledger\EntryKinds;
 
 const EXAMPLES = __DIR__ . '/../../docs/formats/examples';

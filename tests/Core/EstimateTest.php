@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Propagation;
 use Tempesal\Core\Estimate\Uncertain;

@@ -7,8 +7,7 @@ use App\Pantry\FormulaLibrary;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Formula\Formula;
 use Tempesal\Core\Formula\FormulaAnswer;
-use Tempesal\Core\Formula\Method;
-use Tempesal\Core\Formula\SaltFloor;
+use Tempesal\Core\Method\Method;
 
 /** @return array<string, array{array<string, mixed>}> */
 function libraryFormulas(): array
@@ -26,9 +25,9 @@ function faults(array $document): array
 {
     $answer = FormulaAnswer::of(Formula::read($document, FoodTable::pantry()));
     $faults = [];
-    [$basis, $floor] = SaltFloor::of($answer->formula->method);
-    if ($answer->isBelowFloor()) {
-        $faults[] = sprintf('salt %.4f %s, floor %.4f', $answer->strength(), $basis->value, $floor);
+    $missed = $answer->floor()->missed($answer->salted());
+    if ($missed !== null) {
+        $faults[] = sprintf('salt %.4f, floor %s', $answer->strength(), $missed->text());
     }
     $per100g = ($answer->typicalServingMg() / $answer->formula->serving->grams->value) * 100;
     if ($per100g < $document['sanity']['low'] || $per100g > $document['sanity']['high']) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
-use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Intake\IntakeDay;
 use Tempesal\Core\Intake\LabelSodium;
 use Tempesal\Core\Intake\Meal;
@@ -304,5 +304,5 @@ it('knows a way from its plate, and ranks the remedies from gentle to stern', fu
         ->and(Remedy::Smaller->text(25, 40))
         ->toBe('25 g instead of 40 g')
         ->and(Remedy::AtFloor->text(1.5, 2.0))
-        ->toBe('salt it with 1.5 % instead of 2 %, the least for this method');
+        ->toBe('salt it with 1.5 % instead of 2 %, the least that is safe for it');
 });

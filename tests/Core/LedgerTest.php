@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
-use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Add;

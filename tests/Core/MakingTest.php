@@ -7,9 +7,9 @@ use Tempesal\Core\Bench\IncompleteSheet;
 use Tempesal\Core\Bench\Making;
 use Tempesal\Core\Bench\SaltWish;
 use Tempesal\Core\Bench\Sheet;
-use Tempesal\Core\Estimate\Band;
-use Tempesal\Core\Formula\Amount;
-use Tempesal\Core\Formula\Method;
+use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Process\Amount;
+use Tempesal\Core\Method\Method;
 use Tempesal\Core\Formula\SaltUnit;
 use Tempesal\Core\Jar\Jar;
 use Tempesal\Core\Jar\Packing;
@@ -187,7 +187,7 @@ it('mixes the volume of brine that was fixed', function (): void {
 });
 
 it('brings a serving to the sodium that was wished for', function (Method $method, array $more): void {
-    $making = Making::from(onBench($method, SaltWish::sodium(420, $method->usualBasis()), $more));
+    $making = Making::from(onBench($method, SaltWish::sodium(420, $method->profile()->salting->basis), $more));
     expect($making->serving()->band->typical)
         ->toEqualWithDelta(420, 6)
         ->and($making->unreachedMg)
@@ -423,13 +423,13 @@ it('warns below each method\'s floor and stays silent at its usual salt', functi
     ];
     $codes = fn(float $share): array => array_column(
         BenchAdvice::on(
-            Making::from(onBench($method, SaltWish::strength($share, $method->usualBasis()), $more)),
+            Making::from(onBench($method, SaltWish::strength($share, $method->profile()->salting->basis), $more)),
         ),
         'code',
     );
-    expect($codes($method->usualShare() * 0.08))
+    expect($codes($method->profile()->salting->usual * 0.08))
         ->toContain('below_floor')
-        ->and($codes($method->usualShare()))
+        ->and($codes($method->profile()->salting->usual))
         ->not->toContain('below_floor');
 })->with(
     array_values(array_filter(Method::made(), fn(Method $method): bool => $method !== Method::Transform)),

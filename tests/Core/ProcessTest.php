@@ -6,8 +6,8 @@ use App\Pantry\FoodTable;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Formula\FormulaLine;
-use Tempesal\Core\Formula\Method;
-use Tempesal\Core\Formula\SaltFloor;
+use Tempesal\Core\Method\Method;
+use Tempesal\Core\Method\SaltFloor;
 use Tempesal\Core\Formula\Scaling;
 use Tempesal\Core\Formula\Steps;
 use Tempesal\Core\Ledger\Account;
@@ -271,23 +271,7 @@ it('lists what goes in, with the salt it comes to', function (): void {
             ['water', 'water', 360.0],
             ['salt', 'fine sea salt', 10.8],
             ['starter', 'sweet whey', 30.0],
-        ])
-        ->and(FormulaLine::strength($lines, Basis::OfWater))
-        ->toEqualWithDelta(0.03, 1e-12)
-        ->and(FormulaLine::strength($lines, Basis::OfVegetable))
-        ->toEqualWithDelta(10.8 / 500, 1e-12)
-        ->and(FormulaLine::strength([], Basis::OfWater))
-        ->toBeNull();
-});
-
-it('has a floor for every method, below its usual salt', function (): void {
-    foreach (Method::made() as $method) {
-        [$basis, $floor] = SaltFloor::of($method);
-        expect($floor)->toBeGreaterThan(0.0);
-        if ($basis === $method->usualBasis()) {
-            expect($method->usualShare())->toBeGreaterThanOrEqual($floor, $method->value);
-        }
-    }
+        ]);
 });
 
 it('says amounts as kitchens without a scale do', function (

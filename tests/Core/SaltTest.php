@@ -10,7 +10,7 @@ use Tempesal\Core\Salt\BrineTable;
 use Tempesal\Core\Salt\JarContents;
 use Tempesal\Core\Salt\NoBasis;
 use Tempesal\Core\Salt\SaltProduct;
-use Tempesal\Core\Salt\SodiumChloride;
+use Tempesal\Core\Measure\SodiumChloride;
 use Tempesal\Core\Salt\StartingSalts;
 
 function contents(float $salt, float $vegetable, float $water, float $other = 0.0): JarContents

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Drain;
 use Tempesal\Core\Ledger\Entry\Draw;
@@ -21,7 +21,7 @@ use Tempesal\Core\Salt\Basis;
 use Tempesal\Core\Salt\BrineTable;
 use Tempesal\Core\Salt\JarContents;
 use Tempesal\Core\Salt\SaltDose;
-use Tempesal\Core\Salt\SodiumChloride;
+use Tempesal\Core\Measure\SodiumChloride;
 use Tempesal\Core\Uptake\Piece;
 use Tempesal\Core\Uptake\PieceForm;
 use Tempesal\Core\Uptake\TemperatureHistory;

@@ -6,7 +6,7 @@ namespace Tests\Support;
 
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry;

@@ -10,26 +10,24 @@ use App\Actions\StartBatch;
 use App\Household\CurrentHousehold;
 use App\Http\Requests\BoughtRequest;
 use App\Http\Requests\StartBatchRequest;
+use App\Http\Responses\BatchPage;
 use App\Models\Batch;
 use App\Models\Jar;
-use App\Models\Person;
-use App\Models\Serving;
-use App\Views\BatchView;
 use App\Views\CourseView;
 use App\Views\ShelfView;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
-use Tempesal\Core\Care\Place;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Method\Place;
 
 /**
  * Jars that were started.
  */
 final readonly class BatchController
 {
-    public function __construct(private CurrentHousehold $current)
+    public function __construct(private CurrentHousehold $current, private BatchPage $page)
     {
     }
 
@@ -53,7 +51,7 @@ final readonly class BatchController
             $request->boolean('isPacked'),
         );
 
-        return $this->answer($batch->id)->setStatusCode(201);
+        return $this->page->answer($batch->id, 201);
     }
 
     public function shelve(BoughtRequest $request, ShelveBought $shelve): JsonResponse
@@ -64,7 +62,7 @@ final readonly class BatchController
             $request->string('requestKey')->value(),
         );
 
-        return $this->answer($batch->id)->setStatusCode(201);
+        return $this->page->answer($batch->id, 201);
     }
 
     /** The batch as it is now, or with "at" as it was or will be. */
@@ -72,14 +70,14 @@ final readonly class BatchController
     {
         $at = $request->query('at');
         if ($at === null) {
-            return $this->answer($batch);
+            return $this->page->answer($batch);
         }
         $moment = is_string($at) && strlen($at) <= 40 ? rescue(static fn (): CarbonImmutable => CarbonImmutable::parse($at), null, false) : null;
         if ($moment === null || abs($moment->diffInYears(CarbonImmutable::now())) > 10.0) {
             throw ValidationException::withMessages(['at' => 'A moment is written like 2026-11-24T18:30:00Z and lies within ten years.']);
         }
 
-        return $this->answer($batch, $moment);
+        return $this->page->answer($batch, at: $moment);
     }
 
     /** The sodium of pieces and brine over the batch's life. */
@@ -94,17 +92,6 @@ final readonly class BatchController
         $asked = $request->validate(['isEmptied' => ['required', 'boolean']], ['isEmptied.*' => 'Say whether the jar is empty.']);
         $empty($batch, (bool) $asked['isEmptied']);
 
-        return $this->answer($batch);
-    }
-
-    private function answer(string $id, ?CarbonImmutable $at = null): JsonResponse
-    {
-        return new JsonResponse(BatchView::whole(
-            Batch::whole()->findOrFail($id),
-            $this->current->get(),
-            Person::atTable(),
-            Serving::query()->with(['person', 'batch', 'entry'])->where('batch_id', $id)->latest()->get(),
-            $at,
-        ));
+        return $this->page->answer($batch);
     }
 }

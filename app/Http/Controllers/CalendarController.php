@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Calendar\ChoreCalendar;
 use App\Household\CurrentHousehold;
-use App\Household\OneAtATime;
+use App\Household\HouseholdTransaction;
 use App\Models\Batch;
 use App\Models\CalendarLink;
 use App\Models\Household;
@@ -33,9 +33,9 @@ final readonly class CalendarController
     }
 
     /** A new secret address; the one before it is revoked. */
-    public function make(OneAtATime $oneAtATime): JsonResponse
+    public function make(HouseholdTransaction $transaction): JsonResponse
     {
-        $oneAtATime(static function (): void {
+        $transaction(static function (): void {
             self::revokeAll();
             $secret = Str::random(48);
             CalendarLink::create(['secret' => $secret, 'secret_hash' => hash('sha256', $secret)]);
@@ -44,9 +44,9 @@ final readonly class CalendarController
         return $this->show()->setStatusCode(201);
     }
 
-    public function revoke(OneAtATime $oneAtATime): JsonResponse
+    public function revoke(HouseholdTransaction $transaction): JsonResponse
     {
-        $oneAtATime(self::revokeAll(...));
+        $transaction(self::revokeAll(...));
 
         return $this->show();
     }

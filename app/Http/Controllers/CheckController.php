@@ -7,7 +7,8 @@ namespace App\Http\Controllers;
 use App\Actions\WriteNote;
 use App\Care\Tended;
 use App\Household\CurrentHousehold;
-use App\Household\OneAtATime;
+use App\Household\HouseholdTransaction;
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\PracticeAnswer;
 use App\Views\CheckView;
@@ -58,7 +59,7 @@ final readonly class CheckController
         return new JsonResponse(CheckView::practice(Example::number(PracticeAnswer::query()->count())));
     }
 
-    public function answer(Request $request, OneAtATime $oneAtATime): JsonResponse
+    public function answer(Request $request, HouseholdTransaction $transaction): JsonResponse
     {
         $asked = $request->validate([
             'number' => ['required', 'integer', 'min:0', 'max:1000000'],
@@ -69,7 +70,7 @@ final readonly class CheckController
             'requestKey.*' => 'The request is missing its key; reload the page.',
         ]);
         $example = Example::number((int) $asked['number']);
-        $oneAtATime(static fn () => PracticeAnswer::query()->firstOrCreate(['request_key' => $asked['requestKey']], [
+        $transaction(static fn () => PracticeAnswer::query()->firstOrCreate(['request_key' => $asked['requestKey']], [
             'number' => $example->number, 'sign' => $example->sign->value, 'answer' => $asked['answer'], 'is_right' => $example->isRight($asked['answer']),
         ]));
 
@@ -80,7 +81,7 @@ final readonly class CheckController
     {
         $one = Batch::whole()->findOrFail($batch);
 
-        return Tended::of($one, $one->ledger(), $this->current->get());
+        return Tended::of($one, Ledgers::of($one), $this->current->get());
     }
 
     /** @return list<Sign> */

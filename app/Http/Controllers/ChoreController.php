@@ -7,7 +7,6 @@ namespace App\Http\Controllers;
 use App\Actions\MarkChores;
 use App\Household\CurrentHousehold;
 use App\Models\Batch;
-use App\Models\ChoreMark;
 use App\Models\PlannedBatch;
 use App\Views\ChoresView;
 use Carbon\CarbonImmutable;
@@ -56,9 +55,9 @@ final readonly class ChoreController
     }
 
     /** It was not done after all. */
-    public function unmark(string $mark): JsonResponse
+    public function unmark(string $mark, MarkChores $marks): JsonResponse
     {
-        ChoreMark::query()->findOrFail($mark)->update(['undone_at' => CarbonImmutable::now()]);
+        $marks->unmark($mark);
 
         return $this->index();
     }

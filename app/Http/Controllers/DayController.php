@@ -7,11 +7,14 @@ namespace App\Http\Controllers;
 use App\Household\CurrentHousehold;
 use App\Intake\Rest;
 use App\Models\Batch;
+use App\Models\Household;
 use App\Models\Person;
 use App\Models\PlannedServing;
 use App\Models\Serving;
 use App\Views\DayView;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 
@@ -20,6 +23,24 @@ use Illuminate\Validation\ValidationException;
  */
 final class DayController
 {
+    /**
+     * The jars that were there on a day: those on the shelf, or for a day that is over those of that day.
+     *
+     * @return Collection<int, Batch>
+     */
+    private static function jars(string $date, Household $household): Collection
+    {
+        if ($date >= $household->today()) {
+            return Batch::onShelf()->orderBy('started_at')->get();
+        }
+        $begins = CarbonImmutable::parse($date, $household->time_zone)->utc();
+        $ends = CarbonImmutable::parse($date, $household->time_zone)->addDay()->utc();
+        $jars = Batch::whole()->where('started_at', '<', $ends);
+        $jars->where(static fn (Builder $either): Builder => $either->whereNull('emptied_at')->orWhere('emptied_at', '>=', $begins));
+
+        return $jars->orderBy('started_at')->get();
+    }
+
     public function __invoke(string $date, CurrentHousehold $current): JsonResponse
     {
         if ($date === 'today') {
@@ -36,7 +57,7 @@ final class DayController
             Serving::query()->with(['person', 'batch', 'entry'])->where('eaten_on', $date)->whereNull('undone_at')->oldest()->get(),
             Rest::between($date, $date),
             PlannedServing::open($date, $date),
-            Batch::onShelf()->orderBy('started_at')->get(),
+            self::jars($date, $current->get()),
         ));
     }
 }

@@ -11,6 +11,7 @@ use App\Doors\Refused;
 use App\Formulas\Scale;
 use App\Household\CurrentHousehold;
 use App\Http\Requests\FormulaStartRequest;
+use App\Http\Responses\BatchPage;
 use App\Ledger\ReadEntries;
 use App\Models\Batch;
 use App\Models\Formula;
@@ -80,7 +81,7 @@ final readonly class FormulaController
         $request->validate([...self::KEY, 'document' => ['required', 'array', 'max:60']], [...self::KEY_MESSAGE, 'document.*' => 'A formula is needed here.']);
         $row = $save->asNew(self::document($request), $request->string('requestKey')->value());
 
-        return $this->page($row->load('versions'), new Request)->setStatusCode(201);
+        return $this->page($row->load('versions'))->setStatusCode(201);
     }
 
     /** Many formulas at once, all or none. */
@@ -100,7 +101,7 @@ final readonly class FormulaController
         );
         $row = $save->asVersion($formula, self::document($request), $request->integer('basedOn'), $request->string('requestKey')->value());
 
-        return $this->page($row->load('versions'), new Request);
+        return $this->page($row->load('versions'));
     }
 
     public function archive(string $formula, Request $request): JsonResponse
@@ -109,10 +110,10 @@ final readonly class FormulaController
         $row = Formula::query()->with('versions')->findOrFail($formula);
         $row->update(['archived_at' => $request->boolean('archived') ? CarbonImmutable::now() : null]);
 
-        return $this->page($row, new Request);
+        return $this->page($row);
     }
 
-    public function start(string $formula, FormulaStartRequest $request, StartFromFormula $start, BatchController $batches): JsonResponse
+    public function start(string $formula, FormulaStartRequest $request, StartFromFormula $start, BatchPage $batches): JsonResponse
     {
         $row = Formula::query()->with('versions')->findOrFail($formula);
         $version = self::version($row, $request);
@@ -122,7 +123,7 @@ final readonly class FormulaController
             $request->startedAt(), $request->string('requestKey')->value(), $request->filled('plannedBatchId') ? $request->string('plannedBatchId')->value() : null,
         );
 
-        return $batches->show($batch->id, new Request)->setStatusCode(201);
+        return $batches->answer($batch->id, 201);
     }
 
     /** Looks at what is to be brought in; nothing is written. */
@@ -165,10 +166,11 @@ final readonly class FormulaController
         ]);
     }
 
-    private function page(Formula $row, Request $request): JsonResponse
+    private function page(Formula $row, ?Request $request = null): JsonResponse
     {
         $version = self::version($row, $request);
-        [$scaled, $factor] = $this->scale->apply(StartFromFormula::read($version), $request);
+        $read = StartFromFormula::read($version);
+        [$scaled, $factor] = $request === null ? [$read, 1.0] : $this->scale->apply($read, $request);
 
         return new JsonResponse(FormulaView::page(
             $row, $version, $scaled, $factor, $this->current->get(), Person::atTable(),
@@ -176,9 +178,9 @@ final readonly class FormulaController
         ));
     }
 
-    private static function version(Formula $row, Request $request): FormulaVersion
+    private static function version(Formula $row, ?Request $request): FormulaVersion
     {
-        $number = $request->filled('version') ? $request->integer('version') : $row->version;
+        $number = $request?->filled('version') === true ? $request->integer('version') : $row->version;
 
         return $row->versions->firstWhere('number', $number) ?? abort(404);
     }

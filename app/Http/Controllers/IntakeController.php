@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\WriteOtherFood;
 use App\Household\CurrentHousehold;
-use App\Household\RequestKey;
+use App\Household\IdempotencyKey;
 use App\Intake\IntakeCsv;
 use App\Intake\Intakes;
 use App\Intake\Rest;
@@ -40,7 +40,7 @@ final readonly class IntakeController
             ['personId.*' => 'Say whose.', 'beside.*' => 'Beside whom, or "before".'],
         );
         [$from, $to] = $this->span($request);
-        $person = Person::query()->findOrFail($asked['personId']);
+        $person = Person::query()->findOrFail((string) $asked['personId']);
         $beside = null;
         $name = '';
         if (($asked['beside'] ?? null) === 'before') {
@@ -48,7 +48,7 @@ final readonly class IntakeController
             $beside = Intakes::of($person, self::daysBefore($from, $days), self::daysBefore($from, 1));
             $name = 'the days before';
         } elseif (isset($asked['beside'])) {
-            $other = Person::query()->findOrFail($asked['beside']);
+            $other = Person::query()->findOrFail((string) $asked['beside']);
             [$beside, $name] = [Intakes::of($other, $from, $to), $other->name];
         }
 
@@ -61,7 +61,7 @@ final readonly class IntakeController
     {
         $asked = $request->validate(['as' => ['required', 'string', 'in:csv,json'], 'personId' => ['nullable', 'string', 'max:26']], ['as.*' => 'As csv or as json.', 'personId.*' => 'Say whose.']);
         [$from, $to] = $this->span($request);
-        $people = isset($asked['personId']) ? Person::query()->get()->where('id', Person::query()->findOrFail($asked['personId'])->id) : Person::query()->withoutGlobalScope('present')->get();
+        $people = isset($asked['personId']) ? Person::query()->get()->where('id', Person::query()->findOrFail((string) $asked['personId'])->id) : Person::query()->withoutGlobalScope('present')->get();
         $servings = Intakes::servings($from, $to)->whereIn('person_id', $people->pluck('id')->all());
         $foods = Rest::between($from, $to)->written->whereIn('person_id', $people->pluck('id')->all());
         if ($asked['as'] === 'csv') {
@@ -86,7 +86,7 @@ final readonly class IntakeController
         $written = $write->all(array_map(static fn (array $row): array => [
             'person_id' => $row['personId'], 'eaten_on' => $row['date'], 'name' => $row['name'], 'sodium_mg' => $row['sodiumMg'], 'instead_of' => $row['insteadOf'],
             'how' => ['by' => 'mg', 'milligrams' => $row['sodiumMg']],
-        ], $rows), array_map(static fn (array $row): string => RequestKey::numbered($key, $row['line']), $rows));
+        ], $rows), array_map(static fn (array $row): string => IdempotencyKey::numbered($key, $row['line']), $rows));
 
         return new JsonResponse(['count' => count($written)], 201);
     }

@@ -6,13 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Actions\OpenKitchen;
 use App\Actions\StockPantry;
-use App\Household\CurrentHousehold;
 use App\Http\Requests\OpenKitchenRequest;
-use App\Models\HoldDown;
-use App\Models\Ingredient;
-use App\Models\Jar;
-use App\Models\Person;
-use App\Models\Salt;
+use App\Http\Responses\KitchenPage;
+use App\Http\Responses\SessionState;
 use App\Views\KitchenView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Auth;
@@ -22,16 +18,9 @@ use Illuminate\Support\Facades\Auth;
  */
 final class KitchenController
 {
-    public function show(CurrentHousehold $current): JsonResponse
+    public function show(KitchenPage $kitchen): JsonResponse
     {
-        return new JsonResponse(KitchenView::of(
-            $current->get(),
-            Person::atTable(),
-            Jar::query()->with('batches')->withCount(['batches' => static fn ($query) => $query->where('emptied_at', null)])->orderBy('position')->get(),
-            Salt::query()->orderBy('position')->get(),
-            Ingredient::query()->orderBy('name')->get(),
-            HoldDown::query()->orderBy('name')->get(),
-        ));
+        return $kitchen->answer();
     }
 
     public function presets(): JsonResponse
@@ -53,6 +42,6 @@ final class KitchenController
         Auth::login($user);
         $request->session()->regenerate();
 
-        return app(SessionController::class)->show($request)->setStatusCode(201);
+        return SessionState::answer($user, 201);
     }
 }

@@ -8,6 +8,8 @@ use App\Actions\PreviewEntry;
 use App\Actions\ReverseEntry;
 use App\Actions\WriteEntry;
 use App\Http\Requests\EntryRequest;
+use App\Http\Responses\BatchPage;
+use App\Ledger\Ledgers;
 use App\Ledger\ReadEntries;
 use App\Models\Batch;
 use App\Views\LineageView;
@@ -23,11 +25,11 @@ use Tempesal\Core\Question\Questions;
  */
 final readonly class LedgerController
 {
-    public function store(string $batch, EntryRequest $request, WriteEntry $write, BatchController $batches): JsonResponse
+    public function store(string $batch, EntryRequest $request, WriteEntry $write, BatchPage $page): JsonResponse
     {
         $write($batch, $request->entry(), $request->at(), $request->string('requestKey')->value());
 
-        return $batches->show($batch, new Request)->setStatusCode(201);
+        return $page->answer($batch, 201);
     }
 
     public function preview(string $batch, EntryRequest $request, PreviewEntry $preview): JsonResponse
@@ -40,17 +42,17 @@ final readonly class LedgerController
         return new JsonResponse($preview->reversal($batch, $entry));
     }
 
-    public function reverse(string $batch, string $entry, ReverseEntry $reverse, BatchController $batches): JsonResponse
+    public function reverse(string $batch, string $entry, ReverseEntry $reverse, BatchPage $page): JsonResponse
     {
         $reverse($batch, $entry);
 
-        return $batches->show($batch, new Request)->setStatusCode(201);
+        return $page->answer($batch, 201);
     }
 
     /** @throws ValidationException */
     public function ask(string $batch, Request $request): JsonResponse
     {
-        $ledger = Batch::query()->with('entries')->findOrFail($batch)->ledger();
+        $ledger = Ledgers::of(Batch::query()->with('entries')->findOrFail($batch));
         try {
             $asked = $request->input('question');
             $fields = Fields::of(is_array($asked) ? ReadEntries::pantry()->fill($asked, 'question') : $asked, 'question');

@@ -9,6 +9,7 @@ use App\Actions\WriteNote;
 use App\Care\Tended;
 use App\Household\CurrentHousehold;
 use App\Http\Requests\NoteRequest;
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Note;
 use App\Views\LogView;
@@ -40,7 +41,7 @@ final readonly class LogController
             $alike = $alike->where('likeness', '!=', '')->push($one)->values();
         }
 
-        return new JsonResponse(LogView::of(Tended::of($one, $one->ledger(), $this->current->get()), $alike));
+        return new JsonResponse(LogView::of(Tended::of($one, Ledgers::of($one), $this->current->get()), $alike));
     }
 
     public function store(string $batch, NoteRequest $request, WriteNote $write): JsonResponse
@@ -51,12 +52,9 @@ final readonly class LogController
     }
 
     /** Takes a note out of the log; it is no longer found. */
-    public function remove(string $note): JsonResponse
+    public function remove(string $note, WriteNote $write): JsonResponse
     {
-        $one = Note::query()->findOrFail($note);
-        $one->remove();
-
-        return $this->index($one->batch_id);
+        return $this->index($write->remove($note)->batch_id);
     }
 
     public function keepPhoto(string $note, Request $request, KeepPhoto $keep): JsonResponse
@@ -75,9 +73,10 @@ final readonly class LogController
         $path = KeepPhoto::path(Note::query()->findOrFail($note));
         abort_if($path === null || ! is_file($path), 404);
 
-        return new BinaryFileResponse($path, 200, [
-            'Content-Type' => 'image/jpeg', 'X-Content-Type-Options' => 'nosniff', 'Cache-Control' => 'private, max-age=86400',
-        ]);
+        // Said to be private from the start: what is said to be public goes out so, whatever header it is given.
+        $photo = new BinaryFileResponse($path, 200, ['Content-Type' => 'image/jpeg', 'X-Content-Type-Options' => 'nosniff'], public: false);
+
+        return $photo->setPrivate()->setMaxAge(86_400);
     }
 
     private function answer(Note $note): JsonResponse

@@ -6,13 +6,16 @@ namespace App\Http\Controllers;
 
 use App\Actions\CalibrateSpoon;
 use App\Actions\SaveFood;
+use App\Actions\SavePantryRow;
 use App\Actions\SavePerson;
 use App\Household\CurrentHousehold;
 use App\Http\Requests\FoodRequest;
+use App\Http\Requests\HoldDownRequest;
 use App\Http\Requests\HouseholdRequest;
 use App\Http\Requests\JarRequest;
 use App\Http\Requests\PersonRequest;
 use App\Http\Requests\SaltRequest;
+use App\Http\Responses\KitchenPage;
 use App\Models\HoldDown;
 use App\Models\Ingredient;
 use App\Models\Jar;
@@ -22,7 +25,7 @@ use App\Pantry\FoodsCsv;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Measure\SpoonSystem;
 use Tempesal\Core\Search\NameIndex;
 
@@ -31,20 +34,20 @@ use Tempesal\Core\Search\NameIndex;
  */
 final readonly class PantryController
 {
-    public function __construct(private KitchenController $kitchen, private CurrentHousehold $current)
+    public function __construct(private KitchenPage $kitchen, private CurrentHousehold $current, private SavePantryRow $row)
     {
     }
 
     public function household(HouseholdRequest $request): JsonResponse
     {
-        $this->current->get()->update($request->columns());
+        $this->row->household($this->current->get(), $request->columns(), $request->version());
 
         return $this->answer();
     }
 
     public function savePerson(PersonRequest $request, SavePerson $save, ?string $person = null): JsonResponse
     {
-        $save($person, $request->columns(), $request->figures(), $request->holdsAlways() ? null : $this->current->get()->today());
+        $save($person, $request->columns(), $request->figures(), $request->holdsAlways() ? null : $this->current->get()->today(), $request->version());
 
         return $this->answer($person === null);
     }
@@ -58,11 +61,7 @@ final readonly class PantryController
 
     public function saveSalt(SaltRequest $request, ?string $salt = null): JsonResponse
     {
-        if ($salt === null) {
-            Salt::create([...$request->columns(), 'key' => 'own-'.Str::lower((string) Str::ulid()), 'position' => 1 + (int) Salt::query()->get()->max('position')]);
-        } else {
-            Salt::query()->where('own', true)->findOrFail($salt)->update($request->columns());
-        }
+        $this->row->salt($salt, $request->columns(), $request->version());
 
         return $this->answer($salt === null);
     }
@@ -95,7 +94,7 @@ final readonly class PantryController
 
     public function saveFood(FoodRequest $request, SaveFood $save, ?string $food = null): JsonResponse
     {
-        $save($food, $request->columns(), $request->source());
+        $save($food, $request->columns(), $request->version());
 
         return $this->answer($food === null);
     }
@@ -122,7 +121,7 @@ final readonly class PantryController
             $names[$food->id] = [$food->name, ...array_filter(explode(', ', $food->also))];
         }
 
-        return new JsonResponse(['ids' => (new NameIndex($names))->find(mb_substr($request->string('q')->value(), 0, 80), 40)]);
+        return new JsonResponse(['ids' => (new NameIndex($names))->find(mb_substr(self::asked($request), 0, 80), 40)]);
     }
 
     /** The foods as CSV, for a spreadsheet. */
@@ -135,11 +134,7 @@ final readonly class PantryController
 
     public function saveJar(JarRequest $request, ?string $jar = null): JsonResponse
     {
-        if ($jar === null) {
-            Jar::create([...$request->columns(), 'position' => 1 + (int) Jar::query()->get()->max('position')]);
-        } else {
-            Jar::query()->findOrFail($jar)->update($request->columns());
-        }
+        $this->row->jar($jar, $request->columns(), $request->version());
 
         return $this->answer($jar === null);
     }
@@ -151,13 +146,9 @@ final readonly class PantryController
         return $this->answer();
     }
 
-    public function saveHoldDown(Request $request, ?string $holdDown = null): JsonResponse
+    public function saveHoldDown(HoldDownRequest $request, ?string $holdDown = null): JsonResponse
     {
-        $request->validate([
-            'name' => ['required', 'string', 'max:80'], 'volumeMl' => ['required', 'numeric', 'min:0', 'max:5000'], 'howMany' => ['required', 'integer', 'min:0', 'max:200'],
-        ], ['name.*' => 'Give it a name.', 'volumeMl.*' => 'A weight takes between 0 and 5000 ml.', 'howMany.*' => 'Between 0 and 200 of them.']);
-        $columns = ['name' => $request->string('name')->trim()->value(), 'volume_ml' => $request->float('volumeMl'), 'how_many' => $request->integer('howMany')];
-        $holdDown === null ? HoldDown::create($columns) : HoldDown::query()->findOrFail($holdDown)->update($columns);
+        $this->row->holdDown($holdDown, $request->columns(), $request->version());
 
         return $this->answer($holdDown === null);
     }
@@ -169,6 +160,12 @@ final readonly class PantryController
         return $this->answer();
     }
 
+    /** @throws ValidationException where it is no text */
+    private static function asked(Request $request): string
+    {
+        return $request->validate(['q' => ['nullable', 'string', 'max:500']], ['q.*' => 'Search for some words.'])['q'] ?? '';
+    }
+
     private static function spoon(string $word, SpoonSystem $system): \Tempesal\Core\Measure\VolumeUnit
     {
         return $word === 'tsp' ? $system->teaspoon() : $system->tablespoon();
@@ -176,6 +173,6 @@ final readonly class PantryController
 
     private function answer(bool $isNew = false): JsonResponse
     {
-        return $this->kitchen->show($this->current)->setStatusCode($isNew ? 201 : 200);
+        return $this->kitchen->answer($isNew ? 201 : 200);
     }
 }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\ChangeRoom;
 use App\Actions\KeepReadings;
 use App\Household\CurrentHousehold;
+use App\Http\Requests\RoomRequest;
 use App\Models\Batch;
 use App\Views\RoomsView;
 use Carbon\CarbonImmutable;
@@ -16,8 +17,8 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
-use Tempesal\Core\Care\Place;
 use Tempesal\Core\Ferment\TemperatureLog;
+use Tempesal\Core\Method\Place;
 
 /**
  * How warm it is where the jars stand.
@@ -36,18 +37,9 @@ final readonly class RoomController
         return new JsonResponse($this->view->of($this->current->get(), Batch::onShelf()->orderBy('started_at')->get()));
     }
 
-    public function update(string $place, Request $request): JsonResponse
+    public function update(RoomRequest $request): JsonResponse
     {
-        $at = self::place($place);
-        $asked = $request->validate([
-            'usualCelsius' => ['required', 'numeric', 'min:-5', 'max:45'],
-            'swingCelsius' => ['required', 'numeric', 'min:0', 'max:15'],
-            'warmestHour' => ['required', 'integer', 'min:0', 'max:23'],
-        ], [
-            'usualCelsius.*' => 'A place lies between -5 and 45 °C.', 'swingCelsius.*' => 'The warmest hour lies 0 to 15 degrees above the mean.',
-            'warmestHour.*' => 'An hour of the day goes from 0 to 23.',
-        ]);
-        $this->change->usually($at, (float) $asked['usualCelsius'], (float) $asked['swingCelsius'], (int) $asked['warmestHour']);
+        $this->change->usually($request->place(), $request->float('usualCelsius'), $request->float('swingCelsius'), $request->integer('warmestHour'), $request->version());
 
         return $this->index();
     }
@@ -104,12 +96,15 @@ final readonly class RoomController
     {
         $at = self::place($place);
         $asked = $request->validate([
-            'fromOn' => ['required', 'string', 'date_format:Y-m-d'], 'toOn' => ['required', 'string', 'date_format:Y-m-d', 'after_or_equal:fromOn'],
+            'fromOn' => ['bail', 'required', 'string', 'date_format:Y-m-d'], 'toOn' => ['bail', 'required', 'string', 'date_format:Y-m-d'],
             'celsius' => ['required', 'numeric', 'min:-30', 'max:60'],
         ], [
-            'fromOn.*' => 'A date is written like 2026-11-24.', 'toOn.after_or_equal' => 'It ends before it begins.', 'toOn.*' => 'A date is written like 2026-11-24.',
+            'fromOn.*' => 'A date is written like 2026-11-24.', 'toOn.*' => 'A date is written like 2026-11-24.',
             'celsius.*' => 'A temperature lies between -30 and 60 °C.',
         ]);
+        if ($asked['toOn'] < $asked['fromOn']) {
+            throw ValidationException::withMessages(['toOn' => 'It ends before it begins.']);
+        }
         if (CarbonImmutable::parse($asked['fromOn'])->diffInDays(CarbonImmutable::parse($asked['toOn'])) > 120.0) {
             throw ValidationException::withMessages(['toOn' => 'Four months at most. For longer, set how warm the place usually is.']);
         }

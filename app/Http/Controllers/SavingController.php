@@ -9,6 +9,7 @@ use App\Care\Tended;
 use App\Household\CurrentHousehold;
 use App\Intake\Intakes;
 use App\Intake\OtherJars;
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Formula;
 use App\Models\Person;
@@ -17,7 +18,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Intake\Remedy;
@@ -25,6 +25,7 @@ use Tempesal\Core\Intake\Saving;
 use Tempesal\Core\Intake\Savings;
 use Tempesal\Core\Intake\Way;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
 
 /**
@@ -48,8 +49,8 @@ final readonly class SavingController
             ...self::RULES, 'personId' => ['required', 'string', 'max:26'], 'grams' => ['nullable', 'numeric', 'gt:0', 'max:5000'],
             'way' => ['nullable', 'string', Rule::enum(Way::class)], 'phase' => ['nullable', 'string', Rule::enum(Phase::class)],
         ], [...self::MESSAGES, 'personId.*' => 'Say whose.', 'grams.*' => 'A portion lies above 0 and at most at 5000 g.', 'way.*' => 'Drained, rinsed or with juice.', 'phase.*' => 'Pieces, brine or sauce.']);
-        $person = Person::query()->findOrFail($asked['personId']);
-        $state = $row->ledger()->state();
+        $person = Person::query()->findOrFail((string) $asked['personId']);
+        $state = Ledgers::of($row)->state();
         $phase = isset($asked['phase']) ? Phase::from($asked['phase']) : Tended::servedPhase($row, $state);
         $grams = (float) ($asked['grams'] ?? $row->usualPortion($person, $phase));
         if ($state->phase($phase)->weightG() < $grams) {

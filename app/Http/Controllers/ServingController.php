@@ -29,7 +29,7 @@ final class ServingController
             $request->string('personId')->value(),
             $request->grams(),
             $request->phase(),
-            $request->eatenOn(),
+            $request->moment(),
             $request->string('requestKey')->value(),
             way: $request->way(),
             plannedId: $request->filled('plannedId') ? $request->string('plannedId')->value() : null,
@@ -43,7 +43,7 @@ final class ServingController
     {
         $servings = $serve(
             $request->string('batchId')->value(), $request->portions(), $request->dish(), $request->phase(), $request->way(),
-            $request->eatenOn(), $request->string('requestKey')->value(),
+            $request->moment(), $request->string('requestKey')->value(),
         );
 
         return new JsonResponse(['servings' => self::shown($servings)], 201);
@@ -56,7 +56,7 @@ final class ServingController
 
         return new JsonResponse(ServingView::of($change->one(
             $serving, $request->string('batchId')->value(), $request->string('personId')->value(), $request->grams(), $request->phase(), $request->way(),
-            $request->eatenOn(), $request->string('requestKey')->value(),
+            $request->moment(), $request->string('requestKey')->value(),
         )->load(self::SHOWN)));
     }
 
@@ -68,7 +68,7 @@ final class ServingController
 
         return new JsonResponse(['servings' => self::shown($change->dish(
             $serving, $request->string('batchId')->value(), $request->portions(), $dish, $request->phase(), $request->way(),
-            $request->eatenOn(), $request->string('requestKey')->value(),
+            $request->moment(), $request->string('requestKey')->value(),
         ))]);
     }
 

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Models\Household;
-use App\Models\User;
+use App\Http\Responses\SessionState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -18,19 +17,7 @@ final class SessionController
 {
     public function show(Request $request): JsonResponse
     {
-        $user = $request->user();
-
-        return new JsonResponse([
-            'isSignedIn' => $user instanceof User,
-            'demoIsOpen' => self::demoCook() !== null,
-            'household' => $user instanceof User ? [
-                'id' => $user->household->id,
-                'name' => $user->household->name,
-                'timeZone' => $user->household->time_zone,
-                'today' => $user->household->today(),
-                'isDemo' => $user->household->is_demo,
-            ] : null,
-        ]);
+        return SessionState::answer($request->user());
     }
 
     public function store(Request $request): JsonResponse
@@ -44,16 +31,16 @@ final class SessionController
         }
         $request->session()->regenerate();
 
-        return $this->show($request);
+        return SessionState::answer($request->user());
     }
 
     public function demo(Request $request): JsonResponse
     {
-        $cook = self::demoCook() ?? abort(404);
+        $cook = SessionState::demoCook() ?? abort(404);
         Auth::login($cook);
         $request->session()->regenerate();
 
-        return $this->show($request);
+        return SessionState::answer($request->user());
     }
 
     public function destroy(Request $request): JsonResponse
@@ -62,16 +49,6 @@ final class SessionController
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 
-        return $this->show($request);
-    }
-
-    private static function demoCook(): ?User
-    {
-        if (config('app.demo') !== true) {
-            return null;
-        }
-        $household = Household::query()->where('is_demo', true)->first();
-
-        return $household === null ? null : User::query()->where('household_id', $household->id)->first();
+        return SessionState::answer($request->user());
     }
 }

@@ -7,19 +7,20 @@ namespace App\Http\Controllers;
 use App\Actions\AimBatch;
 use App\Actions\PassGate;
 use App\Actions\StandJar;
+use App\Http\Responses\BatchPage;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
-use Tempesal\Core\Care\Place;
 use Tempesal\Core\Care\Purpose;
-use Tempesal\Core\Formula\Aim;
+use Tempesal\Core\Method\Aim;
+use Tempesal\Core\Method\Place;
 
 /**
  * Where a jar stands, how far it is to go, and what may be done with it then.
  */
 final readonly class StandController
 {
-    public function __construct(private BatchController $batches)
+    public function __construct(private BatchPage $page)
     {
     }
 
@@ -31,7 +32,7 @@ final readonly class StandController
         );
         $stand($batch, Place::from($asked['place']), $asked['requestKey']);
 
-        return $this->batches->show($batch, new Request);
+        return $this->page->answer($batch);
     }
 
     public function aim(string $batch, Request $request, AimBatch $aimAt): JsonResponse
@@ -39,7 +40,7 @@ final readonly class StandController
         $asked = $request->validate(['aim' => ['present', 'nullable', 'string', Rule::enum(Aim::class)]], ['aim.*' => 'Young, in the middle, long, or as you liked it.']);
         $aimAt($batch, $asked['aim'] === null ? null : Aim::from($asked['aim']));
 
-        return $this->batches->show($batch, new Request);
+        return $this->page->answer($batch);
     }
 
     public function pass(string $batch, Request $request, PassGate $pass): JsonResponse
@@ -50,6 +51,6 @@ final readonly class StandController
         );
         $pass($batch, Purpose::from($asked['purpose']), isset($asked['grams']) ? (float) $asked['grams'] : null, $asked['requestKey']);
 
-        return $this->batches->show($batch, new Request);
+        return $this->page->answer($batch);
     }
 }

@@ -8,14 +8,14 @@ use App\Models\Ingredient;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
-use Tempesal\Core\Care\Place;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\InvalidQuantity;
 use Tempesal\Core\Measure\KitchenAmount;
+use Tempesal\Core\Measure\SodiumChloride;
+use Tempesal\Core\Method\Place;
 use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Produce\Ingredient as Produce;
-use Tempesal\Core\Salt\SodiumChloride;
 
 /**
  * A jar from a shop.

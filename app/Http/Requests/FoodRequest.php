@@ -8,9 +8,10 @@ use App\Models\Ingredient;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Measure\SodiumChloride;
 use Tempesal\Core\Produce\Allergen;
+use Tempesal\Core\Produce\FoodTrait;
 use Tempesal\Core\Produce\PieceShape;
-use Tempesal\Core\Salt\SodiumChloride;
 use Tempesal\Core\Uptake\Tissue;
 
 /**
@@ -18,12 +19,15 @@ use Tempesal\Core\Uptake\Tissue;
  */
 final class FoodRequest extends FormRequest
 {
-    use ReadsLabel;
+    use ChangesPart, ReadsLabel;
+
+    private const SODIUM = ['sodiumPer100g', 'labelSodiumMg', 'labelServingGrams', 'labelSaltPer100g'];
 
     /** @return array<string, mixed> */
     public function rules(): array
     {
         return [
+            ...$this->versionRules(),
             'name' => ['required', 'string', 'max:80'],
             'use' => ['required', 'string', 'in:vegetable,starter,seasoning,pantry'],
             ...self::LABEL_RULES,
@@ -33,6 +37,8 @@ final class FoodRequest extends FormRequest
             'tissue' => ['required', 'string', Rule::enum(Tissue::class)],
             'hollow' => ['required', 'boolean'],
             'live' => ['required', 'boolean'],
+            'traits' => ['nullable', 'array', 'max:10'],
+            'traits.*' => ['string', Rule::enum(FoodTrait::class)],
             'allergens' => ['present', 'array', 'max:20'],
             'allergens.*' => ['string', Rule::enum(Allergen::class)],
             'notFor' => ['present', 'array', 'max:4'],
@@ -44,10 +50,25 @@ final class FoodRequest extends FormRequest
     public function messages(): array
     {
         return [
+            ...$this->versionMessages(),
             'name.required' => 'Give the food a name.',
             ...self::LABEL_MESSAGES,
             'waterPer100g.*' => 'Water lies between 0 and 100 g in 100 g.',
+            'traits.*' => 'That is not something Tempesal asks of a food.',
             'density.*' => 'A millilitre weighs between 0.05 and 5 g.',
+        ];
+    }
+
+    /** @return array<string, mixed> its sodium by the label where it came from one */
+    protected function before(): array
+    {
+        $food = Ingredient::query()->findOrFail((string) $this->route('food'));
+        $sodium = $this->hasAny(self::SODIUM) ? [] : ['sodiumPer100g' => $food->produce()->sodiumPer100g->typical];
+
+        return [
+            ...$sodium, 'name' => $food->name, 'use' => $food->use, 'waterPer100g' => $food->water_g_per_100g, 'density' => $food->density_g_per_ml,
+            'shape' => $food->shape->value, 'tissue' => $food->tissue->value, 'hollow' => $food->hollow, 'live' => $food->live,
+            'traits' => array_column($food->traits(), 'value'), 'allergens' => $food->allergens, 'notFor' => $food->not_for,
         ];
     }
 
@@ -65,8 +86,12 @@ final class FoodRequest extends FormRequest
 
         return [
             'name' => $this->string('name')->trim()->value(), 'use' => $this->string('use')->value(),
-            'water_g_per_100g' => $this->float('waterPer100g'), ...Ingredient::sodium()->write($band),
-            'label_sodium_mg' => $this->input('labelSodiumMg'), 'label_serving_g' => $this->input('labelServingGrams'),
+            'water_g_per_100g' => $this->float('waterPer100g'),
+            ...($this->isSent(...self::SODIUM) ? [
+                ...Ingredient::sodium()->write($band), 'source' => $this->source(),
+                'label_sodium_mg' => $this->input('labelSodiumMg'), 'label_serving_g' => $this->input('labelServingGrams'),
+            ] : []),
+            ...($this->isSent('traits') && $this->input('traits') !== null ? ['traits' => array_values((array) $this->validated('traits'))] : []),
             'density_g_per_ml' => $this->float('density'), 'shape' => $this->string('shape')->value(), 'tissue' => $this->string('tissue')->value(),
             'hollow' => $this->boolean('hollow'), 'live' => $this->boolean('live'),
             'allergens' => array_values((array) $this->validated('allergens')), 'not_for' => array_values((array) $this->validated('notFor')),

@@ -4,20 +4,24 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Household\CurrentHousehold;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use Tempesal\Core\Formula\Aim;
 use Tempesal\Core\Measure\SpoonSystem;
+use Tempesal\Core\Method\Aim;
 
 /**
  * How a kitchen measures and counts its days.
  */
 final class HouseholdRequest extends FormRequest
 {
+    use ChangesPart;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
         return [
+            ...$this->versionRules(),
             'name' => ['required', 'string', 'max:80'],
             'timeZone' => ['required', 'string', 'timezone:all'],
             'spoonSystem' => ['required', 'string', Rule::enum(SpoonSystem::class)],
@@ -33,6 +37,7 @@ final class HouseholdRequest extends FormRequest
     public function messages(): array
     {
         return [
+            ...$this->versionMessages(),
             'name.required' => 'Give the kitchen a name.',
             'timeZone.*' => 'That is not a time zone Tempesal knows.',
             'measureBy.*' => 'Measure by grams or by spoons.',
@@ -40,6 +45,17 @@ final class HouseholdRequest extends FormRequest
             'quietTo.*' => 'An hour is written like 07:30.',
             'aim.*' => 'Young, in the middle, long, or as you liked it.',
             'weekStart.*' => 'A week starts on one of its seven days.',
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    protected function before(): array
+    {
+        $household = app(CurrentHousehold::class)->get();
+
+        return [
+            'name' => $household->name, 'timeZone' => $household->time_zone, 'spoonSystem' => $household->spoon_system->value, 'measureBy' => $household->measure_by,
+            'weekStart' => $household->week_start, 'quietFrom' => $household->quiet_from, 'quietTo' => $household->quiet_to, 'aim' => $household->aim->value,
         ];
     }
 

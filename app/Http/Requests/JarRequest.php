@@ -6,26 +6,31 @@ namespace App\Http\Requests;
 
 use App\Models\Jar;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Jar\Jar as Geometry;
 use Tempesal\Core\Measure\InvalidQuantity;
 use Tempesal\Core\Measure\Millilitres;
 use Tempesal\Core\Measure\Millimetres;
+use Tempesal\Core\Method\Cover;
 
 /**
  * A size of jar.
  */
 final class JarRequest extends FormRequest
 {
+    use ChangesPart;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
         return [
+            ...$this->versionRules(),
             'name' => ['required', 'string', 'max:80'],
             'nominalMl' => ['required', 'numeric', 'min:20', 'max:50000'],
             'mouthMm' => ['required', 'numeric', 'min:15', 'max:600'],
             'bodyMm' => ['required', 'numeric', 'min:15', 'max:600'],
-            'cover' => ['required', 'string', 'in:'.implode(',', Jar::COVERS)],
+            'cover' => ['required', 'string', Rule::enum(Cover::class)],
             'howMany' => ['required', 'integer', 'min:0', 'max:200'],
         ];
     }
@@ -34,12 +39,23 @@ final class JarRequest extends FormRequest
     public function messages(): array
     {
         return [
+            ...$this->versionMessages(),
             'name.required' => 'Give the jar a name.',
             'nominalMl.*' => 'A jar holds between 20 and 50000 ml.',
             'mouthMm.*' => 'A mouth is between 15 and 600 mm wide.',
             'bodyMm.*' => 'A body is between 15 and 600 mm wide.',
             'cover.*' => 'That is not one of the covers.',
             'howMany.*' => 'Between 0 and 200 jars.',
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    protected function before(): array
+    {
+        $jar = Jar::query()->findOrFail((string) $this->route('jar'));
+
+        return [
+            'name' => $jar->name, 'nominalMl' => $jar->nominal_ml, 'mouthMm' => $jar->mouth_mm, 'bodyMm' => $jar->body_mm, 'cover' => $jar->cover, 'howMany' => $jar->how_many,
         ];
     }
 

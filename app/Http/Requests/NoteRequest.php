@@ -24,8 +24,10 @@ final class NoteRequest extends FormRequest
             ...array_map(static fn (array $words): array => ['nullable', 'string', Rule::in($words)], Note::WORDS),
             'celsius' => ['nullable', 'numeric', 'min:-10', 'max:60'],
             'ph' => ['nullable', 'numeric', 'min:2', 'max:9'],
+            'phBy' => ['nullable', 'string', 'in:meter,strips'],
+            'phMargin' => ['nullable', 'numeric', 'min:0', 'max:1'],
             'text' => ['nullable', 'string', 'max:2000'],
-            'at' => ['nullable', 'string', 'max:40', 'date'],
+            'at' => ['bail', 'nullable', 'string', 'max:40', 'date'],
             'requestKey' => ['required', 'string', 'ulid'],
         ];
     }
@@ -40,6 +42,7 @@ final class NoteRequest extends FormRequest
             'bubbles.*' => 'None, few or lively.',
             'celsius.*' => 'A jar stands between -10 and 60 °C.',
             'ph.*' => 'The pH of a jar lies between 2 and 9.',
+            'phBy.*' => 'Read with a meter, or with strips.', 'phMargin.*' => 'A meter is off by 0 to 1.',
             'text.*' => 'A note has at most 2000 letters.',
             'at.*' => 'A moment is written like 2026-11-24T18:30:00Z.',
             'requestKey.*' => 'The request is missing its key; reload the page.',
@@ -67,7 +70,8 @@ final class NoteRequest extends FormRequest
         return [
             'marks' => array_map(intval(...), array_filter(is_array($marks) ? $marks : [], is_numeric(...))),
             'smell' => $word('smell'), 'colour' => $word('colour'), 'bubbles' => $word('bubbles'),
-            'celsius' => $number('celsius'), 'ph' => $number('ph'), 'text' => trim($word('text') ?? ''),
+            'celsius' => $number('celsius'), 'ph' => $number('ph'),
+            'ph_by' => $number('ph') === null ? null : $word('phBy'), 'ph_margin' => $number('ph') === null || $word('phBy') !== 'meter' ? null : $number('phMargin'), 'text' => trim($word('text') ?? ''),
         ];
     }
 

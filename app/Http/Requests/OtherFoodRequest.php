@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Household\CurrentHousehold;
 use App\Models\Person;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -50,6 +51,9 @@ final class OtherFoodRequest extends FormRequest
      */
     public function columns(): array
     {
+        if ($this->eatenOn() > app(CurrentHousehold::class)->get()->today()) {
+            throw ValidationException::withMessages(['eatenOn' => 'That day has not come yet.']);
+        }
         $how = (array) $this->validated('how');
         try {
             $sodium = LabelSodium::milligrams(Fields::of($how, 'how'));

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\Person;
+use App\Views\KitchenView;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Tempesal\Core\Intake\RestOfWeek;
@@ -15,10 +17,13 @@ use Tempesal\Core\Produce\Allergen;
  */
 final class PersonRequest extends FormRequest
 {
+    use ChangesPart;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
         return [
+            ...$this->versionRules(),
             'name' => ['required', 'string', 'max:60'],
             'preset' => ['nullable', 'string', Rule::enum(TargetPreset::class)],
             'targetMg' => ['required_without:preset', 'nullable', 'integer', 'min:200', 'max:10000'],
@@ -42,6 +47,7 @@ final class PersonRequest extends FormRequest
     public function messages(): array
     {
         return [
+            ...$this->versionMessages(),
             'name.required' => 'A name is needed here.',
             'targetMg.*' => 'A daily target lies between 200 and 10000 mg of sodium.',
             'usualServingGrams.*' => 'A usual portion lies between 1 and 1000 g.',
@@ -53,6 +59,15 @@ final class PersonRequest extends FormRequest
             'restOfDiet.*' => 'The rest of the diet is needed for each day of the week and each of its meals.',
             'allergens.*' => 'That is not an allergen Tempesal keeps track of.',
         ];
+    }
+
+    /** @return array<string, mixed> */
+    protected function before(): array
+    {
+        $before = KitchenView::person(Person::query()->findOrFail((string) $this->route('person')));
+
+        // A preset is chosen anew or not at all.
+        return [...array_diff_key($before, ['id' => 0, 'version' => 0, 'before' => 0]), 'restOfDiet' => (array) $before['restOfDiet']];
     }
 
     /** @return array<string, mixed> columns of the person */

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Validation\ValidationException;
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Intake\LabelSodium;
-use Tempesal\Core\Salt\SodiumChloride;
+use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Measure\SodiumChloride;
 
 /**
  * The sodium of a food as its package says it: by the serving, as salt in 100 g, or in 100 g.

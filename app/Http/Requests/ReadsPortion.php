@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Household\CurrentHousehold;
+use App\Intake\ServingMoment;
 use App\Models\Person;
-use Carbon\CarbonImmutable;
+use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Intake\Meal;
 use Tempesal\Core\Intake\Way;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
@@ -43,11 +45,34 @@ trait ReadsPortion
         return $this->enum('way', Way::class) ?? Way::Drained;
     }
 
+    /** @return array<string, mixed> when it was eaten: a day of the kitchen's calendar, its meal or hour */
+    private static function momentRules(): array
+    {
+        return [
+            'eatenOn' => ['bail', 'nullable', 'string', 'date_format:Y-m-d'],
+            'eatenAt' => ['bail', 'nullable', 'string', 'regex:/^([01]\d|2[0-3]):[0-5]\d$/'],
+            'meal' => ['nullable', 'string', Rule::enum(Meal::class)],
+        ];
+    }
+
+    /** @return array<string, string> */
+    private static function momentMessages(): array
+    {
+        return [
+            'eatenOn.*' => 'A date is written like 2026-11-24.', 'eatenAt.*' => 'An hour is written like 18:30.', 'meal.*' => 'Morning, noon or evening.',
+        ];
+    }
+
+    public function moment(): ServingMoment
+    {
+        return new ServingMoment($this->eatenOn(), $this->enum('meal', Meal::class), $this->filled('eatenAt') ? $this->string('eatenAt')->value() : null);
+    }
+
     /** The day the cook means: the one named, or today in the household's own calendar. */
     public function eatenOn(): string
     {
         $named = $this->string('eatenOn')->value();
 
-        return $named === '' ? app(CurrentHousehold::class)->get()->today() : CarbonImmutable::parse($named)->toDateString();
+        return $named === '' ? app(CurrentHousehold::class)->get()->today() : $named;
     }
 }

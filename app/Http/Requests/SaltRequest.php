@@ -6,13 +6,15 @@ namespace App\Http\Requests;
 
 use App\Models\Salt;
 use Illuminate\Foundation\Http\FormRequest;
-use Tempesal\Core\Estimate\Band;
+use Tempesal\Core\Measure\Band;
 
 /**
  * A salt of the cook's own.
  */
 final class SaltRequest extends FormRequest
 {
+    use ChangesPart;
+
     /** A salt nobody has weighed may lie this much looser or denser in the spoon: common practice, no source. */
     private const UNWEIGHED = 0.15;
 
@@ -23,6 +25,7 @@ final class SaltRequest extends FormRequest
     public function rules(): array
     {
         return [
+            ...$this->versionRules(),
             'name' => ['required', 'string', 'max:80'],
             'gramsPerTablespoon' => ['required', 'numeric', 'min:2', 'max:30'],
             'sodiumPer100g' => ['required', 'numeric', 'min:1000', 'max:39340'],
@@ -36,9 +39,21 @@ final class SaltRequest extends FormRequest
     public function messages(): array
     {
         return [
+            ...$this->versionMessages(),
             'name.required' => 'Give the salt a name.',
             'gramsPerTablespoon.*' => 'A level tablespoon of salt weighs between 2 and 30 g.',
             'sodiumPer100g.*' => '100 g of salt hold between 1000 and 39340 mg of sodium; pure salt holds 39340.',
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    protected function before(): array
+    {
+        $salt = Salt::query()->findOrFail((string) $this->route('salt'));
+
+        return [
+            'name' => $salt->name, 'gramsPerTablespoon' => $salt->product()->gramsPerTablespoon->typical, 'sodiumPer100g' => $salt->product()->sodiumPer100g->typical,
+            'iodised' => $salt->iodised, 'antiCaking' => $salt->anti_caking, 'potassium' => $salt->potassium,
         ];
     }
 
@@ -50,10 +65,11 @@ final class SaltRequest extends FormRequest
 
         return [
             'name' => $this->string('name')->trim()->value(),
-            ...Salt::density()->write(Band::around($grams, self::UNWEIGHED * $grams)),
-            ...Salt::sodium()->write(Band::of($sodium * (1.0 - self::OFF), $sodium, min(39_340.0, $sodium * (1.0 + self::OFF)))),
+            // A spoon that was weighed stays so, unless another weight is given.
+            ...($this->isSent('gramsPerTablespoon') ? [...Salt::density()->write(Band::around($grams, self::UNWEIGHED * $grams)), 'calibrated' => false] : []),
+            ...($this->isSent('sodiumPer100g') ? Salt::sodium()->write(Band::of($sodium * (1.0 - self::OFF), $sodium, min(39_340.0, $sodium * (1.0 + self::OFF)))) : []),
             'water_g_per_100g' => 0.0, 'iodised' => $this->boolean('iodised'), 'anti_caking' => $this->boolean('antiCaking'),
-            'potassium' => $this->boolean('potassium'), 'calibrated' => false, 'own' => true,
+            'potassium' => $this->boolean('potassium'), 'own' => true,
         ];
     }
 }

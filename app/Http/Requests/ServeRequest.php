@@ -28,7 +28,7 @@ final class ServeRequest extends FormRequest
             'amount' => ['required', 'string', 'max:60'],
             'phase' => ['nullable', 'string', Rule::enum(Phase::class)],
             'way' => ['nullable', 'string', Rule::enum(Way::class)],
-            'eatenOn' => ['nullable', 'string', 'date_format:Y-m-d'],
+            ...self::momentRules(),
             'plannedId' => ['nullable', 'string', 'max:26'],
             'requestKey' => ['required', 'string', 'ulid'],
         ];
@@ -39,7 +39,7 @@ final class ServeRequest extends FormRequest
     {
         return [
             'amount.required' => 'Say how much, for example 40 g.',
-            'eatenOn.date_format' => 'A date is written like 2026-11-24.',
+            ...self::momentMessages(),
             'required' => 'This is needed.',
             Enum::class => 'That is not one of the choices.',
             'ulid' => 'The request is missing its key; reload the page.',

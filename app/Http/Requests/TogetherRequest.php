@@ -30,7 +30,7 @@ final class TogetherRequest extends FormRequest
             'dishAmount' => ['nullable', 'string', 'max:60'],
             'phase' => ['nullable', 'string', Rule::enum(Phase::class)],
             'way' => ['nullable', 'string', Rule::enum(Way::class)],
-            'eatenOn' => ['nullable', 'string', 'date_format:Y-m-d'],
+            ...self::momentRules(),
             'requestKey' => ['required', 'string', 'ulid'],
         ];
     }
@@ -41,7 +41,7 @@ final class TogetherRequest extends FormRequest
         return [
             'batchId.*' => 'Say from which jar.', 'portions.*.personId.*' => 'Say for whom, each once.', 'portions.*.amount.*' => 'Say how much, for example 40 g.',
             'portions.*.share.*' => 'A share of a dish lies above 0 and at most at 1.', 'portions.*' => 'Say who eats.', 'dishAmount.*' => 'Say how much went into the dish.',
-            'phase.*' => 'That is not one of the choices.', 'way.*' => 'That is not one of the choices.', 'eatenOn.*' => 'A date is written like 2026-11-24.',
+            'phase.*' => 'That is not one of the choices.', 'way.*' => 'That is not one of the choices.', ...self::momentMessages(),
             'requestKey.*' => 'The request is missing its key; reload the page.',
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Person;
 use Illuminate\Foundation\Http\FormRequest;
@@ -83,6 +84,6 @@ final class WeekChangeRequest extends FormRequest
     {
         $batch = Batch::query()->with('entries')->findOrFail($batchId);
 
-        return $batch->usualPortion(Person::query()->findOrFail($personId), \App\Care\Tended::servedPhase($batch, $batch->ledger()->state()));
+        return $batch->usualPortion(Person::query()->findOrFail($personId), \App\Care\Tended::servedPhase($batch, Ledgers::of($batch)->state()));
     }
 }

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Tempesal\Core\Ledger\Entry;
 
 use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Uncertain;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Produce\Ingredient;
 
 /**

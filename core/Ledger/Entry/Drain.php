@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Tempesal\Core\Ledger\Entry;
 
 use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Film;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
 
 /**

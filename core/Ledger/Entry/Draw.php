@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Tempesal\Core\Ledger\Entry;
 
 use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Uncertain;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry;
-use Tempesal\Core\Ledger\Masses;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Measure\Composition;
 
 /**
  * Osmosis draws water out of the pieces: a share of the weight they have now. A negative share swells them.
@@ -33,7 +33,7 @@ final readonly class Draw implements Entry
         $share = $point->of(new Uncertain('draw', 'how much juice the salt draws', $this->share, 'weigh the drained pieces once'));
         $water = max(-0.9 * $state->phase(Phase::Brine)->waterG, min(0.95 * $pieces->waterG, $share * $pieces->weightG()));
 
-        return $state->move(Masses::water($water), Phase::Pieces, Phase::Brine)->stirred();
+        return $state->move(Composition::water($water), Phase::Pieces, Phase::Brine)->stirred();
     }
 
     public static function read(Fields $fields): self

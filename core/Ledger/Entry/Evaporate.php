@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Tempesal\Core\Ledger\Entry;
 
 use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Uncertain;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry;
-use Tempesal\Core\Ledger\Masses;
 use Tempesal\Core\Ledger\NotEnough;
+use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Measure\Composition;
 
 /**
  * Water went into the air, under a cloth or in the pan; the salt stayed.
@@ -38,7 +38,7 @@ final readonly class Evaporate implements Entry
             throw NotEnough::of($liquid, $grams, $there);
         }
 
-        return $state->release(Masses::water(min($grams, $there)), $liquid, Account::Evaporated);
+        return $state->release(Composition::water(min($grams, $there)), $liquid, Account::Evaporated);
     }
 
     public static function read(Fields $fields): self

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Tempesal\Core\Ledger\Entry;
 
 use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Film;
-use Tempesal\Core\Ledger\Masses;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Measure\Composition;
 use Tempesal\Core\Measure\Grams;
 
 /**
@@ -31,7 +31,7 @@ final readonly class Freshen implements Entry
 
     public function applyTo(BatchState $state, Point $point): BatchState
     {
-        return Film::drain($state, $this->film, $point)->receive(Masses::water($this->water->value), Phase::Brine);
+        return Film::drain($state, $this->film, $point)->receive(Composition::water($this->water->value), Phase::Brine);
     }
 
     public static function read(Fields $fields): self

@@ -9,9 +9,9 @@ use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Booking;
-use Tempesal\Core\Ledger\Masses;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Resolvable;
+use Tempesal\Core\Measure\Composition;
 use Tempesal\Core\Measure\Grams;
 
 /**
@@ -21,14 +21,14 @@ final readonly class Give implements Resolvable
 {
     /**
      * @param  string|null  $toBatch  the id of the batch that receives it; null: it leaves the kitchen
-     * @param  Masses|null  $difference  between what was booked and what would leave now
+     * @param  Composition|null  $difference  between what was booked and what would leave now
      */
     public function __construct(
         public Phase $phase,
         public Grams $grams,
         public ?string $toBatch,
         public ?Booking $booked = null,
-        private ?Masses $difference = null,
+        private ?Composition $difference = null,
     ) {
     }
 
@@ -53,7 +53,7 @@ final readonly class Give implements Resolvable
     public function applyTo(BatchState $state, Point $point): BatchState
     {
         $grams = $this->booked === null ? $this->grams->value : min($this->grams->value, $state->phase($this->phase)->weightG());
-        $leaving = $state->portion($this->phase, $grams, $point)->plus($this->difference ?? Masses::none());
+        $leaving = $state->portion($this->phase, $grams, $point)->plus($this->difference ?? Composition::none());
 
         return $state->release($leaving, $this->phase, Account::GivenAway);
     }

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Tempesal\Core\Ledger\Entry;
 
 use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Uncertain;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry;
-use Tempesal\Core\Ledger\Masses;
-use Tempesal\Core\Salt\SodiumChloride;
+use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Measure\Composition;
+use Tempesal\Core\Measure\SodiumChloride;
 
 /**
  * A bag that weighs the food down has leaked into the jar: water, or the brine that was in it.
@@ -36,7 +36,7 @@ final readonly class Leak implements Entry
         $grams = $point->of(new Uncertain('leak', 'how much leaked from the bag', $this->grams, 'weigh the bag'));
         $salt = SodiumChloride::MG_SODIUM_PER_G * $grams * $this->strength;
 
-        return $state->receive(new Masses($grams * (1.0 - $this->strength), $salt), $state->liquid());
+        return $state->receive(new Composition($grams * (1.0 - $this->strength), $salt), $state->liquid());
     }
 
     public static function read(Fields $fields): self

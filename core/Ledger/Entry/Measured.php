@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace Tempesal\Core\Ledger\Entry;
 
 use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Uncertain;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Exchange;
 use Tempesal\Core\Ledger\Film;
-use Tempesal\Core\Ledger\Masses;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Reading;
 use Tempesal\Core\Ledger\Resolvable;
-use Tempesal\Core\Salt\SodiumChloride;
+use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Measure\Composition;
+use Tempesal\Core\Measure\SodiumChloride;
 
 /**
  * A reading of the cook's own replaces the prediction from there on; the difference is booked as a correction.
@@ -61,7 +61,7 @@ final readonly class Measured implements Resolvable
         }
         $there = $state->phase($phase);
         $sodium = $this->reading->sodiumMg($there, $value);
-        $next = $state->correct(new Masses(sodiumMg: $sodium - $there->sodiumMg), $phase);
+        $next = $state->correct(new Composition(sodiumMg: $sodium - $there->sodiumMg), $phase);
         $other = $phase === Phase::Pieces ? Phase::Brine : Phase::Pieces;
         if ($this->atRest !== true || $phase === Phase::Sauce || $there->waterG <= 0.0) {
             return $next;
@@ -69,7 +69,7 @@ final readonly class Measured implements Resolvable
         $partition = $state->piece->partition ?? 1.0;
         $perGram = $sodium / $there->waterG * ($other === Phase::Pieces ? $partition : 1.0 / $partition);
 
-        return $next->correct(new Masses(sodiumMg: $perGram * $state->phase($other)->waterG - $state->phase($other)->sodiumMg), $other);
+        return $next->correct(new Composition(sodiumMg: $perGram * $state->phase($other)->waterG - $state->phase($other)->sodiumMg), $other);
     }
 
     public static function read(Fields $fields): self
@@ -100,7 +100,7 @@ final readonly class Measured implements Resolvable
             $perGram = $from->sodiumMg / $from->waterG;
             $water = $excess / (1.0 + SodiumChloride::gramsFor($perGram));
 
-            return $state->move(new Masses($water, $water * $perGram), Phase::Pieces, Phase::Brine);
+            return $state->move(new Composition($water, $water * $perGram), Phase::Pieces, Phase::Brine);
         }
 
         return $pieces->weightG() <= 0.0 ? $state : $state->correct($pieces->times(-$excess / $pieces->weightG()), Phase::Pieces);

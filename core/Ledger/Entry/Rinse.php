@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Tempesal\Core\Ledger\Entry;
 
 use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Film;
-use Tempesal\Core\Ledger\Masses;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Washing;
+use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Measure\Composition;
 use Tempesal\Core\Uptake\Piece;
 
 /**
@@ -34,13 +34,13 @@ final readonly class Rinse implements Entry
     public function applyTo(BatchState $state, Point $point): BatchState
     {
         $pieces = $state->phase(Phase::Pieces);
-        $washed = new Masses(sodiumMg: $pieces->sodiumMg * $this->washing->share($this->piece ?? $state->piece, $point));
+        $washed = new Composition(sodiumMg: $pieces->sodiumMg * $this->washing->share($this->piece ?? $state->piece, $point));
         $film = Film::share($this->film, $point) * $pieces->weightG();
 
         return $state
             ->release($washed, Phase::Pieces, Account::Discarded)
             ->releaseAll(Phase::Brine, Account::Discarded)
-            ->receive(Masses::water($film), Phase::Brine);
+            ->receive(Composition::water($film), Phase::Brine);
     }
 
     public static function read(Fields $fields): self

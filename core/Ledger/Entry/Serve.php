@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace Tempesal\Core\Ledger\Entry;
 
 use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Booking;
 use Tempesal\Core\Ledger\Film;
-use Tempesal\Core\Ledger\Masses;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Resolvable;
 use Tempesal\Core\Ledger\Washing;
+use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Measure\Composition;
 use Tempesal\Core\Measure\Grams;
 
 /**
@@ -27,7 +27,7 @@ final readonly class Serve implements Resolvable
     /**
      * @param  Grams|null  $juice  brine that goes along beyond the film
      * @param  Washing|null  $rinse  under the tap, before eating
-     * @param  array<string, Masses>  $differences  between what was booked and what would leave now, by phase
+     * @param  array<string, Composition>  $differences  between what was booked and what would leave now, by phase
      */
     public function __construct(
         public Phase $phase,
@@ -88,8 +88,8 @@ final readonly class Serve implements Resolvable
         $washed = $this->washedShare($state, $point);
         foreach ($parts as [$phase, $grams]) {
             $grams = $this->booked === null ? $grams : min($grams, $state->phase($phase)->weightG());
-            $leaving = $state->portion($phase, $grams, $point)->plus($this->differences[$phase->value] ?? Masses::none());
-            $lost = $phase === $this->phase ? new Masses(sodiumMg: $leaving->sodiumMg * $washed) : ($this->rinse === null ? Masses::none() : $leaving);
+            $leaving = $state->portion($phase, $grams, $point)->plus($this->differences[$phase->value] ?? Composition::none());
+            $lost = $phase === $this->phase ? new Composition(sodiumMg: $leaving->sodiumMg * $washed) : ($this->rinse === null ? Composition::none() : $leaving);
             $state = $state->release($lost, $phase, Account::Discarded)->release($leaving->minus($lost), $phase, Account::Eaten);
         }
 

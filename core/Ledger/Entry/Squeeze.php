@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Tempesal\Core\Ledger\Entry;
 
 use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Estimate\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Uncertain;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Film;
-use Tempesal\Core\Ledger\Masses;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Measure\Composition;
 
 /**
  * Pieces are pressed out by hand: most of the film goes, and some of their own water with the salt in it.
@@ -43,7 +43,7 @@ final readonly class Squeeze implements Entry
     {
         $pieces = $state->phase(Phase::Pieces);
         $share = $point->of(new Uncertain('squeeze', 'how hard the pieces are squeezed', $this->tissueWater, 'weigh them after squeezing'));
-        $pressed = new Masses($pieces->waterG * $share, $pieces->sodiumMg * $share);
+        $pressed = new Composition($pieces->waterG * $share, $pieces->sodiumMg * $share);
 
         return Film::drain($state->release($pressed, Phase::Pieces, Account::Discarded), $this->film, $point);
     }

@@ -7,11 +7,11 @@ namespace Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\BatchState;
-use Tempesal\Core\Ledger\Masses;
 use Tempesal\Core\Ledger\Resolvable;
+use Tempesal\Core\Measure\Composition;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Measure\SodiumChloride;
 use Tempesal\Core\Salt\SaltProduct;
-use Tempesal\Core\Salt\SodiumChloride;
 
 /**
  * The level has sunk: water goes in, or brine of a named strength, or brine as strong as the batch's own.
@@ -39,7 +39,7 @@ final readonly class TopUp implements Resolvable
     public function applyTo(BatchState $state, Point $point): BatchState
     {
         $salt = $this->grams->value * ($this->strength ?? 0.0);
-        $water = Masses::water($this->grams->value - $salt);
+        $water = Composition::water($this->grams->value - $salt);
 
         return $state->receive($water->plus($this->product->masses($salt, $point)), $state->liquid());
     }

@@ -1466,6 +1466,24 @@ export interface components {
         Refusal: {
             message: string;
         };
+        AlreadyWritten: {
+            message: string;
+            written: {
+                operation: string;
+                /** Format: date-time */
+                at: string;
+                isUndone: boolean;
+                /** @description As it was answered. */
+                answer: Record<string, never>;
+            };
+        };
+        /** @description What was added to a list and what was removed from it; or all of it. */
+        Lists: string[] | {
+            added?: string[];
+            removed?: string[];
+        };
+        /** @enum {string} */
+        Trait: "liquid" | "oil" | "low_acid_plant" | "sweet";
         Invalid: {
             message: string;
             errors: {
@@ -1534,6 +1552,13 @@ export interface components {
             jarCounts: number[];
         };
         Kitchen: {
+            /** @description Counts the changes of its settings. */
+            version: number;
+            waysToServe: {
+                id: components["schemas"]["Way"];
+                label: string;
+            }[];
+            traits: components["schemas"]["Trait"][];
             name: string;
             timeZone: string;
             /** @enum {string} */
@@ -1548,6 +1573,7 @@ export interface components {
             weekStart: number;
             holdDowns: {
                 id: string;
+                version: number;
                 name: string;
                 volumeMl: number;
                 howMany: number;
@@ -1566,6 +1592,7 @@ export interface components {
             /** @enum {string} */
             spoonSystem: "us" | "metric" | "australian";
             people: {
+                version: number;
                 usualCondimentGrams: number;
                 liveGoal: number;
                 /** @description Whether a plan may never pass the target. */
@@ -1587,6 +1614,7 @@ export interface components {
                 usualServingGrams: number;
             }[];
             jars: {
+                version: number;
                 mouthMm: number;
                 bodyMm: number;
                 heldBy: {
@@ -1602,6 +1630,7 @@ export interface components {
                 inUse: number;
             }[];
             salts: {
+                version: number;
                 sodiumPer100g: components["schemas"]["Band"];
                 iodised: boolean;
                 antiCaking: boolean;
@@ -1615,6 +1644,8 @@ export interface components {
                 isCalibrated: boolean;
             }[];
             ingredients: {
+                version: number;
+                traits: components["schemas"]["Trait"][];
                 sodiumBand: components["schemas"]["Band"];
                 density: number;
                 tissue: string;
@@ -1639,6 +1670,21 @@ export interface components {
                 source: string;
             }[];
             methods: {
+                isFerment: boolean;
+                /** @description What is usually eaten of it at once. */
+                portionGrams: number;
+                /** @description The parts of a documented process in which its foods are listed, the main one first. */
+                lists: string[];
+                /** @description Those that suit it, the usual one first. */
+                covers: components["schemas"]["Cover"][];
+                /** @description How long it keeps in the fridge. */
+                fridgeDays: number;
+                window: {
+                    youngDays: number;
+                    readyDays: number;
+                    longDays: number;
+                    celsius: number;
+                } | null;
                 id: components["schemas"]["Method"];
                 label: string;
                 note: string;
@@ -1836,6 +1882,10 @@ export interface components {
             bubbles?: string | null;
             celsius?: number | null;
             ph?: number | null;
+            /** @enum {string|null} */
+            phBy?: "meter" | "strips" | null;
+            /** @description How far the meter can be off. */
+            phMargin?: number | null;
             text?: string | null;
             /** Format: date-time */
             at?: string | null;
@@ -1852,6 +1902,9 @@ export interface components {
             bubbles: string | null;
             celsius: number | null;
             ph: number | null;
+            /** @enum {string|null} */
+            phBy: "meter" | "strips" | null;
+            phMargin: number | null;
             text: string;
             /** @description Where the photo is found. */
             photo: string | null;
@@ -2008,6 +2061,8 @@ export interface components {
             };
             rooms: {
                 place: components["schemas"]["Place"];
+                /** @description 0 where nothing was said of it yet. */
+                version: number;
                 label: string;
                 usualCelsius: number;
                 swingCelsius: number;
@@ -2059,71 +2114,90 @@ export interface components {
             /** Format: date */
             madeOn: string | null;
         };
+        /** @description Something new needs all of it; a change names its version and sends only what changed. */
         HouseholdFields: {
-            name: string;
-            timeZone: string;
-            spoonSystem: string;
+            /** @description That was open when it was changed. */
+            version?: number;
+            name?: string;
+            timeZone?: string;
+            spoonSystem?: string;
             /** @enum {string} */
-            measureBy: "grams" | "spoons";
-            weekStart: number;
-            quietFrom: string;
-            quietTo: string;
-            aim: components["schemas"]["Aim"];
+            measureBy?: "grams" | "spoons";
+            weekStart?: number;
+            quietFrom?: string;
+            quietTo?: string;
+            aim?: components["schemas"]["Aim"];
         };
+        /** @description Something new needs all of it; a change names its version and sends only what changed. */
         PersonFields: {
-            name: string;
+            /** @description That was open when it was changed. */
+            version?: number;
+            name?: string;
             preset?: string | null;
             targetMg?: number | null;
             targetSource?: string | null;
-            usualServingGrams: number;
-            usualCondimentGrams: number;
-            liveGoal: number;
-            limitIsHard: boolean;
-            restOfDiet: components["schemas"]["RestOfDiet"];
+            usualServingGrams?: number;
+            usualCondimentGrams?: number;
+            liveGoal?: number;
+            limitIsHard?: boolean;
+            restOfDiet?: components["schemas"]["RestOfDiet"];
             /**
              * @description Whether target and estimate are new from today on, or hold for days that are over as well.
              * @enum {string|null}
              */
             holds?: "from_today" | "always" | null;
-            allergens: string[];
-            dislikes: string[];
+            allergens?: components["schemas"]["Lists"];
+            dislikes?: components["schemas"]["Lists"];
         };
+        /** @description Something new needs all of it; a change names its version and sends only what changed. */
         SaltFields: {
-            name: string;
-            gramsPerTablespoon: number;
-            sodiumPer100g: number;
-            iodised: boolean;
-            antiCaking: boolean;
-            potassium: boolean;
+            /** @description That was open when it was changed. */
+            version?: number;
+            name?: string;
+            gramsPerTablespoon?: number;
+            sodiumPer100g?: number;
+            iodised?: boolean;
+            antiCaking?: boolean;
+            potassium?: boolean;
         };
+        /** @description Something new needs all of it; a change names its version and sends only what changed. */
         FoodFields: {
-            name: string;
-            use: string;
+            /** @description That was open when it was changed. */
+            version?: number;
+            name?: string;
+            use?: string;
             sodiumPer100g?: number | null;
             labelSodiumMg?: number | null;
             labelServingGrams?: number | null;
             labelSaltPer100g?: number | null;
-            waterPer100g: number;
-            density: number;
-            shape: components["schemas"]["Shape"];
-            tissue: string;
-            hollow: boolean;
-            live: boolean;
-            allergens: string[];
-            notFor: string[];
+            waterPer100g?: number;
+            density?: number;
+            shape?: components["schemas"]["Shape"];
+            tissue?: string;
+            hollow?: boolean;
+            live?: boolean;
+            allergens?: components["schemas"]["Lists"];
+            traits?: components["schemas"]["Lists"];
+            notFor?: components["schemas"]["Lists"];
         };
+        /** @description Something new needs all of it; a change names its version and sends only what changed. */
         JarFields: {
-            name: string;
-            nominalMl: number;
-            mouthMm: number;
-            bodyMm: number;
-            cover: components["schemas"]["Cover"];
-            howMany: number;
+            /** @description That was open when it was changed. */
+            version?: number;
+            name?: string;
+            nominalMl?: number;
+            mouthMm?: number;
+            bodyMm?: number;
+            cover?: components["schemas"]["Cover"];
+            howMany?: number;
         };
+        /** @description Something new needs all of it; a change names its version and sends only what changed. */
         HoldDownFields: {
-            name: string;
-            volumeMl: number;
-            howMany: number;
+            /** @description That was open when it was changed. */
+            version?: number;
+            name?: string;
+            volumeMl?: number;
+            howMany?: number;
         };
         FormulaInList: {
             id: string;
@@ -2202,11 +2276,12 @@ export interface components {
                 cover: string;
                 holdDown: string;
             };
+            /** @description By its method, its foods and its own text, the strictest. */
             keeping: {
                 days: number;
                 where: string;
                 text: string;
-            } | null;
+            };
             work: string[];
             signs: string[];
             why: string[];
@@ -2215,6 +2290,8 @@ export interface components {
             notes: string[];
         };
         Formula: components["schemas"]["FormulaWorked"] & {
+            /** @description Whether the library has another text since the cook wrote a version of their own. */
+            isCorrected: boolean;
             id: string;
             isArchived: boolean;
             isLibrary: boolean;
@@ -2224,6 +2301,8 @@ export interface components {
                 number: number;
                 /** Format: date-time */
                 writtenAt: string;
+                /** @description Why the library wrote it. */
+                note: string | null;
             }[];
             batches: {
                 id: string;
@@ -2957,6 +3036,9 @@ export interface components {
             way?: components["schemas"]["Way"] | null;
             /** Format: date */
             eatenOn?: string | null;
+            meal?: components["schemas"]["Meal"] | null;
+            /** @description HH:MM by the clock of the kitchen. */
+            eatenAt?: string | null;
             /** @description The planned serving that is eaten with it. */
             plannedId?: string | null;
             requestKey: components["schemas"]["Ulid"];
@@ -2976,6 +3058,9 @@ export interface components {
             way?: components["schemas"]["Way"] | null;
             /** Format: date */
             eatenOn?: string | null;
+            meal?: components["schemas"]["Meal"] | null;
+            /** @description HH:MM by the clock of the kitchen. */
+            eatenAt?: string | null;
             requestKey: components["schemas"]["Ulid"];
         };
         OtherFoodFields: {
@@ -3000,6 +3085,15 @@ export interface components {
         };
     };
     responses: {
+        /** @description That key has written something else already, or what it wrote was undone. */
+        AlreadyWritten: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["AlreadyWritten"];
+            };
+        };
         /** @description What was eaten. */
         Servings: {
             headers: {
@@ -3217,7 +3311,10 @@ export interface components {
             };
         };
     };
-    parameters: never;
+    parameters: {
+        /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+        IdempotencyKey: components["schemas"]["Ulid"];
+    };
     requestBodies: never;
     headers: never;
     pathItems: never;
@@ -3390,7 +3487,10 @@ export interface operations {
     bringKitchen: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -3420,6 +3520,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
@@ -3451,7 +3552,10 @@ export interface operations {
     shelveBought: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -3464,6 +3568,7 @@ export interface operations {
             201: components["responses"]["Batch"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
@@ -3500,7 +3605,10 @@ export interface operations {
     startBatch: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -3523,6 +3631,7 @@ export interface operations {
         responses: {
             201: components["responses"]["Batch"];
             401: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
@@ -3583,7 +3692,10 @@ export interface operations {
     emptyJar: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 batch: string;
             };
@@ -3601,13 +3713,17 @@ export interface operations {
             200: components["responses"]["Batch"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     writeEntry: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 batch: string;
             };
@@ -3627,13 +3743,17 @@ export interface operations {
             201: components["responses"]["Batch"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     reverseEntry: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 batch: string;
                 entry: string;
@@ -3645,6 +3765,7 @@ export interface operations {
             201: components["responses"]["Batch"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
@@ -3738,7 +3859,10 @@ export interface operations {
     moveJar: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 batch: string;
             };
@@ -3756,6 +3880,7 @@ export interface operations {
             200: components["responses"]["Batch"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
@@ -3794,7 +3919,10 @@ export interface operations {
     aimAt: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 batch: string;
             };
@@ -3812,13 +3940,17 @@ export interface operations {
             200: components["responses"]["Batch"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     passGate: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 batch: string;
             };
@@ -3839,6 +3971,7 @@ export interface operations {
             200: components["responses"]["Batch"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
@@ -3861,7 +3994,10 @@ export interface operations {
     writeNote: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 batch: string;
             };
@@ -3876,13 +4012,17 @@ export interface operations {
             201: components["responses"]["Note"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     removeNote: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 note: string;
             };
@@ -3893,6 +4033,7 @@ export interface operations {
             200: components["responses"]["Log"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
         };
     };
     readPhoto: {
@@ -3922,7 +4063,10 @@ export interface operations {
     keepPhoto: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 note: string;
             };
@@ -3943,6 +4087,7 @@ export interface operations {
             201: components["responses"]["Note"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
@@ -3965,7 +4110,10 @@ export interface operations {
     writeCheck: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 batch: string;
             };
@@ -3983,6 +4131,7 @@ export interface operations {
             201: components["responses"]["Checked"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
@@ -4025,7 +4174,10 @@ export interface operations {
     answerPractice: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -4042,6 +4194,7 @@ export interface operations {
         responses: {
             201: components["responses"]["Practice"];
             401: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
@@ -4061,7 +4214,10 @@ export interface operations {
     markChores: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -4097,13 +4253,17 @@ export interface operations {
             };
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     unmarkChore: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 mark: string;
             };
@@ -4114,6 +4274,7 @@ export interface operations {
             200: components["responses"]["Chores"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
         };
     };
     readRooms: {
@@ -4132,7 +4293,10 @@ export interface operations {
     changeRoom: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 place: string;
             };
@@ -4141,9 +4305,10 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": {
-                    usualCelsius: number;
-                    swingCelsius: number;
-                    warmestHour: number;
+                    version: number;
+                    usualCelsius?: number;
+                    swingCelsius?: number;
+                    warmestHour?: number;
                 };
             };
         };
@@ -4151,13 +4316,17 @@ export interface operations {
             200: components["responses"]["Rooms"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     keepReadings: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 place: string;
             };
@@ -4176,13 +4345,17 @@ export interface operations {
             201: components["responses"]["Rooms"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     bringLog: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 place: string;
             };
@@ -4200,13 +4373,17 @@ export interface operations {
             200: components["responses"]["LogRead"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     expectSpell: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 place: string;
             };
@@ -4227,13 +4404,17 @@ export interface operations {
             201: components["responses"]["Rooms"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     forgetSpell: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 place: string;
                 spell: string;
@@ -4245,6 +4426,7 @@ export interface operations {
             200: components["responses"]["Rooms"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
         };
     };
     readCalendar: {
@@ -4263,7 +4445,10 @@ export interface operations {
     makeCalendarLink: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -4271,12 +4456,16 @@ export interface operations {
         responses: {
             201: components["responses"]["CalendarLink"];
             401: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
         };
     };
     revokeCalendarLink: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -4284,6 +4473,7 @@ export interface operations {
         responses: {
             200: components["responses"]["CalendarLink"];
             401: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
         };
     };
     readCalendarFile: {
@@ -4310,7 +4500,10 @@ export interface operations {
     changeHousehold: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -4322,13 +4515,17 @@ export interface operations {
         responses: {
             200: components["responses"]["Kitchen"];
             401: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     addPerson: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -4340,13 +4537,17 @@ export interface operations {
         responses: {
             201: components["responses"]["Kitchen"];
             401: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     changePerson: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 person: string;
             };
@@ -4361,13 +4562,17 @@ export interface operations {
             200: components["responses"]["Kitchen"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     removePerson: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 person: string;
             };
@@ -4378,12 +4583,16 @@ export interface operations {
             200: components["responses"]["Kitchen"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
         };
     };
     addSalt: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -4395,13 +4604,17 @@ export interface operations {
         responses: {
             201: components["responses"]["Kitchen"];
             401: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     changeSalt: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 salt: string;
             };
@@ -4416,13 +4629,17 @@ export interface operations {
             200: components["responses"]["Kitchen"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     removeSalt: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 salt: string;
             };
@@ -4433,6 +4650,7 @@ export interface operations {
             200: components["responses"]["Kitchen"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
         };
     };
     searchFoods: {
@@ -4453,7 +4671,10 @@ export interface operations {
     addFood: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -4465,13 +4686,17 @@ export interface operations {
         responses: {
             201: components["responses"]["Kitchen"];
             401: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     changeFood: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 food: string;
             };
@@ -4486,13 +4711,17 @@ export interface operations {
             200: components["responses"]["Kitchen"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     removeFood: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 food: string;
             };
@@ -4503,12 +4732,16 @@ export interface operations {
             200: components["responses"]["Kitchen"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
         };
     };
     addJar: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -4520,13 +4753,17 @@ export interface operations {
         responses: {
             201: components["responses"]["Kitchen"];
             401: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     changeJar: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 jar: string;
             };
@@ -4541,13 +4778,17 @@ export interface operations {
             200: components["responses"]["Kitchen"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     removeJar: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 jar: string;
             };
@@ -4558,12 +4799,16 @@ export interface operations {
             200: components["responses"]["Kitchen"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
         };
     };
     addHoldDown: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -4575,13 +4820,17 @@ export interface operations {
         responses: {
             201: components["responses"]["Kitchen"];
             401: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     changeHoldDown: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 holdDown: string;
             };
@@ -4596,13 +4845,17 @@ export interface operations {
             200: components["responses"]["Kitchen"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     removeHoldDown: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 holdDown: string;
             };
@@ -4613,6 +4866,7 @@ export interface operations {
             200: components["responses"]["Kitchen"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
         };
     };
     exportFoods: {
@@ -4639,7 +4893,10 @@ export interface operations {
     restoreFood: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 food: string;
             };
@@ -4650,12 +4907,16 @@ export interface operations {
             200: components["responses"]["Kitchen"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
         };
     };
     calibrateSpoon: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 salt: string;
             };
@@ -4674,13 +4935,17 @@ export interface operations {
             200: components["responses"]["Kitchen"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     forgetCalibration: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 salt: string;
             };
@@ -4691,6 +4956,7 @@ export interface operations {
             200: components["responses"]["Kitchen"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
         };
     };
     readFormulas: {
@@ -4719,7 +4985,10 @@ export interface operations {
     writeFormula: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -4737,6 +5006,7 @@ export interface operations {
         responses: {
             201: components["responses"]["Formula"];
             401: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
@@ -4809,7 +5079,10 @@ export interface operations {
     importFormulas: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -4826,6 +5099,7 @@ export interface operations {
         responses: {
             201: components["responses"]["Ids"];
             401: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
@@ -4883,7 +5157,10 @@ export interface operations {
     changeFormula: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 formula: string;
             };
@@ -4905,6 +5182,7 @@ export interface operations {
             200: components["responses"]["Formula"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
@@ -4939,7 +5217,10 @@ export interface operations {
     archiveFormula: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 formula: string;
             };
@@ -4956,13 +5237,17 @@ export interface operations {
             200: components["responses"]["Formula"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     startFromFormula: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 formula: string;
             };
@@ -4991,6 +5276,7 @@ export interface operations {
             201: components["responses"]["Batch"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
@@ -5129,7 +5415,10 @@ export interface operations {
     changeWeek: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 /** @description A day of the week, YYYY-MM-DD, or "today". */
                 date: string;
@@ -5151,13 +5440,17 @@ export interface operations {
             200: components["responses"]["Week"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     fillWeek: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 /** @description A day of the week, YYYY-MM-DD, or "today". */
                 date: string;
@@ -5176,13 +5469,17 @@ export interface operations {
             200: components["responses"]["Week"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     clearWeek: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 /** @description A day of the week, YYYY-MM-DD, or "today". */
                 date: string;
@@ -5200,13 +5497,17 @@ export interface operations {
             200: components["responses"]["Week"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     copyWeek: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 /** @description A day of the week, YYYY-MM-DD, or "today". */
                 date: string;
@@ -5224,13 +5525,17 @@ export interface operations {
             200: components["responses"]["Week"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     undoWeek: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 /** @description A day of the week, YYYY-MM-DD, or "today". */
                 date: string;
@@ -5242,13 +5547,17 @@ export interface operations {
             200: components["responses"]["Week"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     redoWeek: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 /** @description A day of the week, YYYY-MM-DD, or "today". */
                 date: string;
@@ -5260,6 +5569,7 @@ export interface operations {
             200: components["responses"]["Week"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
@@ -5318,7 +5628,10 @@ export interface operations {
     planBatch: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -5341,13 +5654,17 @@ export interface operations {
             201: components["responses"]["PlannedBatch"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     letPlannedBatchBe: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 plannedBatch: string;
             };
@@ -5358,6 +5675,7 @@ export interface operations {
             200: components["responses"]["PlannedBatch"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
         };
     };
     readRotation: {
@@ -5384,7 +5702,10 @@ export interface operations {
     keepRotation: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -5405,6 +5726,7 @@ export interface operations {
             };
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
@@ -5506,7 +5828,10 @@ export interface operations {
     bringIntake: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -5531,6 +5856,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
@@ -5564,7 +5890,10 @@ export interface operations {
     writeOtherFood: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -5577,13 +5906,17 @@ export interface operations {
             201: components["responses"]["OtherFood"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     changeOtherFood: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 otherFood: string;
             };
@@ -5598,13 +5931,17 @@ export interface operations {
             200: components["responses"]["OtherFood"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     takeBackOtherFood: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 otherFood: string;
             };
@@ -5615,12 +5952,16 @@ export interface operations {
             200: components["responses"]["OtherFood"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
         };
     };
     serve: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -5633,13 +5974,17 @@ export interface operations {
             201: components["responses"]["Serving"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     serveTogether: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -5652,13 +5997,17 @@ export interface operations {
             201: components["responses"]["Servings"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     changeServing: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 serving: string;
             };
@@ -5673,13 +6022,17 @@ export interface operations {
             200: components["responses"]["Serving"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
     undoServing: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 serving: string;
             };
@@ -5690,12 +6043,16 @@ export interface operations {
             200: components["responses"]["Serving"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
         };
     };
     changeDish: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path: {
                 serving: string;
             };
@@ -5710,6 +6067,7 @@ export interface operations {
             200: components["responses"]["Servings"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Household;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * A row that counts its changes, so that one made from an older window is not written over a newer one unseen.
+ *
+ * @property int $version
+ */
+trait HasVersion
+{
+    public static function bootHasVersion(): void
+    {
+        static::updating(static function (Model $row): void {
+            if (! $row->isDirty('version') && array_diff(array_keys($row->getDirty()), self::UNCOUNTED) !== []) {
+                $row->setAttribute('version', (int) $row->getOriginal('version') + 1);
+            }
+        });
+    }
+
+    /**
+     * Refuses a change that was made from another version. The row is locked by the caller.
+     *
+     * @param  int|null  $version  null: whatever it is now
+     *
+     * @throws ValidationException at "version"
+     */
+    public function refuseUnless(?int $version): static
+    {
+        if ($version !== null && $version !== $this->version) {
+            throw ValidationException::withMessages(['version' => 'This was changed in another window. What you typed is kept: look at it, then save again.']);
+        }
+
+        return $this;
+    }
+}

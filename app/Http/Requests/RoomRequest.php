@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Room;
+use Illuminate\Foundation\Http\FormRequest;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+use Tempesal\Core\Method\Place;
+
+/**
+ * How warm a place usually is.
+ */
+final class RoomRequest extends FormRequest
+{
+    use ChangesPart;
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            ...$this->versionRules(),
+            'usualCelsius' => ['required', 'numeric', 'min:-5', 'max:45'],
+            'swingCelsius' => ['required', 'numeric', 'min:0', 'max:15'],
+            'warmestHour' => ['required', 'integer', 'min:0', 'max:23'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            ...$this->versionMessages(),
+            'usualCelsius.*' => 'A place lies between -5 and 45 °C.', 'swingCelsius.*' => 'The warmest hour lies 0 to 15 degrees above the mean.',
+            'warmestHour.*' => 'An hour of the day goes from 0 to 23.',
+        ];
+    }
+
+    public function place(): Place
+    {
+        return Place::tryFrom((string) $this->route('place')) ?? throw new NotFoundHttpException;
+    }
+
+    /** @return array<string, mixed> */
+    protected function before(): array
+    {
+        $room = Room::at($this->place());
+
+        return ['usualCelsius' => $room->usual_celsius, 'swingCelsius' => $room->swing_celsius, 'warmestHour' => $room->warmest_hour];
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Responses;
+
+use App\Models\Household;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+
+/**
+ * Who is signed in, and whether the demo kitchen may be entered.
+ */
+final class SessionState
+{
+    public static function answer(?User $user, int $status = 200): JsonResponse
+    {
+        return new JsonResponse([
+            'isSignedIn' => $user !== null,
+            'demoIsOpen' => self::demoCook() !== null,
+            'household' => $user === null ? null : [
+                'id' => $user->household->id,
+                'name' => $user->household->name,
+                'timeZone' => $user->household->time_zone,
+                'today' => $user->household->today(),
+                'isDemo' => $user->household->is_demo,
+            ],
+        ], $status);
+    }
+
+    /** The cook of the demo kitchen; null where none is laid out. */
+    public static function demoCook(): ?User
+    {
+        if (config('app.demo') !== true) {
+            return null;
+        }
+        $household = Household::query()->where('is_demo', true)->first();
+
+        return $household === null ? null : User::query()->where('household_id', $household->id)->first();
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ledger;
+
+use App\Climate\Climates;
+use App\Models\Batch;
+use App\Models\BatchEntry;
+use Carbon\CarbonImmutable;
+use Tempesal\Core\Ledger\Entry\Soak;
+use Tempesal\Core\Ledger\Ledger;
+use Tempesal\Core\Ledger\Line;
+use Tempesal\Core\Method\Place;
+use WeakMap;
+
+/**
+ * Batches as the core's ledger, told anew only where an entry came or a temperature changed.
+ */
+final class Ledgers
+{
+    /** @var WeakMap<Batch, array{string, Ledger}>|null histories, and by which entries and temperatures they were told */
+    private static ?WeakMap $known = null;
+
+    /**
+     * The whole history, in the order in which things happened, without entries that were reversed. What stands in one of
+     * the kitchen's places has the temperatures that are known of it.
+     */
+    public static function history(Batch $batch): Ledger
+    {
+        self::$known ??= new WeakMap;
+        $edition = count($batch->entries).' '.app(Climates::class)->edition();
+        if ((self::$known[$batch][0] ?? null) !== $edition) {
+            self::$known[$batch] = [$edition, new Ledger(array_map(static fn (BatchEntry $line): Line => self::line($batch, $line), $batch->standing()))];
+        }
+
+        return self::$known[$batch][1];
+    }
+
+    /** The batch as it is now, or was or will be at another moment. */
+    public static function of(Batch $batch, ?CarbonImmutable $at = null): Ledger
+    {
+        return self::history($batch)->asOf($batch->secondsSinceStart($at ?? CarbonImmutable::now()));
+    }
+
+    private static function line(Batch $batch, BatchEntry $line): Line
+    {
+        $entry = $line->read();
+        $place = $entry instanceof Soak && $entry->room !== null ? Place::tryFrom($entry->room) : null;
+
+        return new Line(
+            $entry instanceof Soak && $place !== null ? $entry->at(app(Climates::class)->from($place, $line->happened_at)) : $entry,
+            $batch->secondsSinceStart($line->happened_at),
+        );
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Advice;
+
+use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\Entry\Salt;
+use Tempesal\Core\Ledger\Entry\Soak;
+use Tempesal\Core\Ledger\Ledger;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\SodiumChloride;
+use Tempesal\Core\Method\Hazards;
+use Tempesal\Core\Method\Method;
+use Tempesal\Core\Method\SaltedContents;
+
+/**
+ * What is to be said about a batch as its ledger tells it.
+ */
+final class BatchAdvice
+{
+    /**
+     * @param  Method|null  $method  by which it was made; null where nobody said, so that only what its entries show is told
+     * @param  Ledger|null  $history  with what is still to be done, where the batch is looked at on its way
+     * @return list<Advice> heaviest first
+     */
+    public static function on(Ledger $ledger, ?Method $method = null, ?Ledger $history = null): array
+    {
+        $state = $ledger->state();
+        $method ??= SaltedContents::methodOf($ledger);
+        $hazards = Hazards::of($ledger, $method);
+        $all = array_values(array_filter([
+            ...SaltAdvice::on($history ?? $ledger, $method, $history === null ? null : $state),
+            self::undissolved($ledger),
+            $hazards->hasEgg ? Advice::rawEgg() : null,
+            $hazards->hasPlantsInOil ? Advice::plantsInOil() : null,
+            $hazards->isLowAcidPuree ? Advice::lowAcidPuree() : null,
+            self::potassium($ledger) ? Advice::potassium() : null,
+            $method->isFerment() && ! $state->live ? Advice::notLive() : null,
+        ]));
+
+        return Severity::sorted($all);
+    }
+
+    private static function undissolved(Ledger $ledger): ?Advice
+    {
+        $worst = 0.0;
+        $salt = 0.0;
+        $trail = $ledger->trail();
+        foreach ($ledger->entries() as $i => $entry) {
+            [$left, $there] = self::left($trail[$i - 1] ?? BatchState::empty());
+            if ($entry instanceof Soak && $left > $worst) {
+                [$worst, $salt] = [$left, $there];
+            }
+        }
+
+        return $worst < 0.05 ? null : new Advice('will_not_dissolve', Severity::Careful, sprintf(
+            '%.1f g of the salt will not dissolve: water takes 35.9 g in 100 g at 20 °C. %.0f g of salt need %.0f g of water.',
+            $worst, $salt, SodiumChloride::waterToDissolve($salt),
+        ));
+    }
+
+    /** @return array{float, float} grams of salt that the brine cannot hold, and of salt in it */
+    private static function left(BatchState $state): array
+    {
+        $brine = $state->phase(Phase::Brine);
+        $salt = SodiumChloride::gramsFor($brine->sodiumMg);
+
+        return [SodiumChloride::undissolved($salt, $brine->waterG), $salt];
+    }
+
+    private static function potassium(Ledger $ledger): bool
+    {
+        foreach ($ledger->entries() as $entry) {
+            if ($entry instanceof Salt && $entry->dose->product->potassium) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Method;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Ledger\Phase;
+
+/**
+ * A way to bring salt and food together. All that is usual, least or allowed for it stands in its profile.
+ */
+enum Method: string
+{
+    case DrySalting = 'dry_salting';
+    case PouredBrine = 'poured_brine';
+    case EquilibriumBrine = 'equilibrium_brine';
+    case Mash = 'mash';
+    case KimchiDrySalted = 'kimchi_dry_salted';
+    case KimchiSoaked = 'kimchi_soaked';
+    case SaltAndDrain = 'salt_and_drain';
+    case QuickSaltPickle = 'quick_salt_pickle';
+    case CulturedCondiment = 'cultured_condiment';
+    case ReusedBrine = 'reused_brine';
+    case Transform = 'transform';
+    case Bought = 'bought';
+
+    public function profile(): MethodProfile
+    {
+        return MethodProfile::of($this);
+    }
+
+    public function label(): string
+    {
+        return $this->profile()->label;
+    }
+
+    /**
+     * One by which something is made, as it is documented.
+     *
+     * @throws InvalidField
+     */
+    public static function read(Fields $fields): self
+    {
+        $method = $fields->choice('method', self::class);
+
+        return $method->isMade() ? $method : throw $fields->invalid('method', 'what is bought is not made; it goes onto the shelf as it is.');
+    }
+
+    public function isMade(): bool
+    {
+        return $this !== self::Bought;
+    }
+
+    /** @return list<self> those by which a cook makes something */
+    public static function made(): array
+    {
+        return array_values(array_filter(self::cases(), static fn (self $method): bool => $method->isMade()));
+    }
+
+    /** Whether all work in it is done when the jar is closed; its days ask for nothing. */
+    public function isDone(): bool
+    {
+        return $this === self::Transform || $this === self::Bought;
+    }
+
+    /** Whether the cook eats it for its living cultures; a quick pickle never is one. */
+    public function isFerment(): bool
+    {
+        return $this !== self::QuickSaltPickle;
+    }
+
+    /** Whether a brine is mixed for it from salt and water. */
+    public function hasPouredBrine(): bool
+    {
+        return $this->keepsPouredBrine() || $this === self::KimchiSoaked;
+    }
+
+    /** Whether that brine stays in the jar. */
+    public function keepsPouredBrine(): bool
+    {
+        return $this === self::PouredBrine || $this === self::EquilibriumBrine || $this === self::QuickSaltPickle;
+    }
+
+    /** Whether food lies in a liquid that was poured over it, mixed or from another jar. */
+    public function hasLiquid(): bool
+    {
+        return $this->hasPouredBrine() || $this === self::ReusedBrine;
+    }
+
+    /** Whether it is salted, drained and then dressed. */
+    public function isDressed(): bool
+    {
+        return $this === self::KimchiDrySalted || $this === self::KimchiSoaked || $this === self::SaltAndDrain;
+    }
+
+    /** What is served from such a batch. */
+    public function servedPhase(): Phase
+    {
+        return $this->profile()->eaten->phase;
+    }
+}
