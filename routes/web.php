@@ -41,9 +41,9 @@ Route::prefix('api')->group(function (): void {
     });
 
     Route::middleware(['auth', 'household', 'once'])->group(function (): void {
-        Route::delete('session', [SessionController::class, 'destroy']);
+        Route::delete('session', [SessionController::class, 'destroy'])->withoutMiddleware('once');
         Route::get('kitchen', [KitchenController::class, 'show']);
-        Route::post('bench', BenchController::class);
+        Route::post('bench', BenchController::class)->withoutMiddleware('once');
         Route::get('batches', [BatchController::class, 'index']);
         Route::post('batches/bought', [BatchController::class, 'shelve']);
         Route::post('batches', [BatchController::class, 'store']);
@@ -52,9 +52,9 @@ Route::prefix('api')->group(function (): void {
         Route::put('batches/{batch}/emptied', [BatchController::class, 'emptied']);
         Route::post('batches/{batch}/entries', [LedgerController::class, 'store']);
         Route::post('batches/{batch}/entries/{entry}/reversal', [LedgerController::class, 'reverse']);
-        Route::post('batches/{batch}/entries/{entry}/reversal/preview', [LedgerController::class, 'previewReversal']);
-        Route::post('batches/{batch}/preview', [LedgerController::class, 'preview'])->name('preview');
-        Route::post('batches/{batch}/questions', [LedgerController::class, 'ask']);
+        Route::post('batches/{batch}/entries/{entry}/reversal/preview', [LedgerController::class, 'previewReversal'])->withoutMiddleware('once');
+        Route::post('batches/{batch}/preview', [LedgerController::class, 'preview'])->name('preview')->withoutMiddleware('once');
+        Route::post('batches/{batch}/questions', [LedgerController::class, 'ask'])->withoutMiddleware('once');
         Route::get('batches/{batch}/savings', [SavingController::class, 'ofBatch']);
         Route::put('batches/{batch}/place', [StandController::class, 'move']);
         Route::put('batches/{batch}/aim', [StandController::class, 'aim']);
@@ -66,7 +66,7 @@ Route::prefix('api')->group(function (): void {
         Route::post('notes/{note}/photo', [LogController::class, 'keepPhoto']);
         Route::get('batches/{batch}/check', [CheckController::class, 'show']);
         Route::post('batches/{batch}/check', [CheckController::class, 'store']);
-        Route::post('batches/{batch}/check/preview', [CheckController::class, 'preview']);
+        Route::post('batches/{batch}/check/preview', [CheckController::class, 'preview'])->withoutMiddleware('once');
         Route::get('practice', [CheckController::class, 'practice']);
         Route::post('practice', [CheckController::class, 'answer']);
         Route::get('chores', [ChoreController::class, 'index']);
@@ -99,8 +99,8 @@ Route::prefix('api')->group(function (): void {
         Route::delete('salts/{salt}/calibration', [PantryController::class, 'forgetCalibration']);
         Route::get('formulas', [FormulaController::class, 'index']);
         Route::post('formulas', [FormulaController::class, 'store']);
-        Route::post('formulas/compute', [FormulaController::class, 'compute']);
-        Route::post('formulas/preview', [FormulaController::class, 'preview']);
+        Route::post('formulas/compute', [FormulaController::class, 'compute'])->withoutMiddleware('once');
+        Route::post('formulas/preview', [FormulaController::class, 'preview'])->withoutMiddleware('once');
         Route::post('formulas/import', [FormulaController::class, 'bring']);
         Route::get('formulas/export', [FormulaController::class, 'export']);
         Route::get('formulas/{formula}', [FormulaController::class, 'show']);
@@ -125,7 +125,7 @@ Route::prefix('api')->group(function (): void {
         Route::put('rotation', [WeekController::class, 'keepRotation']);
         Route::get('intake', [IntakeController::class, 'show']);
         Route::get('intake/export', [IntakeController::class, 'export']);
-        Route::post('intake/preview', [IntakeController::class, 'preview']);
+        Route::post('intake/preview', [IntakeController::class, 'preview'])->withoutMiddleware('once');
         Route::post('intake/import', [IntakeController::class, 'bring']);
         Route::get('other-foods', [OtherFoodController::class, 'known']);
         Route::post('other-foods', [OtherFoodController::class, 'store']);

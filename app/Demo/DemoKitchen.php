@@ -234,7 +234,7 @@ final class DemoKitchen
     private function eats(Batch $batch, Person $person, float $grams, int $daysAgo): void
     {
         ($this->serve)(
-            $batch->id, $person->id, Grams::of($grams), null, CarbonImmutable::parse($this->current->get()->today())->subDays($daysAgo)->toDateString(),
+            $batch->id, $person->id, Grams::of($grams), null, new ServingMoment(CarbonImmutable::parse($this->current->get()->today())->subDays($daysAgo)->toDateString()),
             (string) Str::ulid(), CarbonImmutable::now()->subDays($daysAgo),
         );
     }

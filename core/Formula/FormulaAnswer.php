@@ -34,6 +34,9 @@ final readonly class FormulaAnswer
     /** Times the floor above which a formula has salt to spare. */
     private const MORE = 1.02;
 
+    /** Less salt than this, in grams, is none to save. */
+    private const A_PINCH_G = 0.05;
+
     /** Halvings that find the floor: to a millionth of the salt. */
     private const BISECTIONS = 20;
 
@@ -139,7 +142,15 @@ final readonly class FormulaAnswer
             }
         }
 
-        return $this->with($high);
+        $lighter = $this->with($high);
+
+        return $this->saltG() - $lighter->saltG() > self::A_PINCH_G ? $lighter : null;
+    }
+
+    /** Grams of salt that are put in as such. */
+    private function saltG(): float
+    {
+        return array_sum(array_map(static fn (FormulaLine $line): float => $line->salt === null ? 0.0 : $line->grams, $this->lines));
     }
 
     /** @throws InvalidField */

@@ -43,12 +43,12 @@ it('starts one jar for one press of the button', function (): void {
     $first = $this->startJar(['requestKey' => $key])
         ->assertCreated()
         ->json('id');
-    expect(
-        $this->startJar(['requestKey' => $key, 'name' => 'Again'])
-            ->assertCreated()
-            ->json('id'),
-    )
+    $same = $this->startJar(['requestKey' => $key])->assertCreated();
+    $other = $this->startJar(['requestKey' => $key, 'name' => 'Again'])->assertConflict();
+    expect($same->json('id'))
         ->toBe($first)
+        ->and($other->json('written.answer.name'))
+        ->toBe('Carrots')
         ->and(Batch::query()->count())
         ->toBe(1);
 });

@@ -207,12 +207,12 @@ it('advises without stopping', function (array $change, string $code, string $we
         ->and($advice[$code]['text'])
         ->toContain($words);
 })->with([
-    'below the floor' => [['strengthPercent' => '1.5'], 'below_floor', 'careful', 'Below 2.0 % of the water'],
+    'below the floor' => [['strengthPercent' => '1.5'], 'below_floor', 'careful', 'is 1.5 % of the water. This method needs at least 2 %'],
     'salt past solubility' => [
         ['fixed' => 'salt', 'saltAmount' => '300 g'],
         'will_not_dissolve',
         'careful',
-        '300 g of salt need 836 g of water',
+        '300 g of salt need 835 g of water',
     ],
     'larder' => [['fixed' => 'salt', 'saltAmount' => '150 g'], 'larder_only', 'careful', 'larder'],
     'slow' => [['fixed' => 'salt', 'saltAmount' => '80 g'], 'slow', 'note', 'slowly'],
@@ -226,7 +226,7 @@ it('advises without stopping', function (array $change, string $code, string $we
         fn() => ['vegetableId' => Ingredient::query()->where('key', 'cucumber')->sole()->id],
         'below_floor',
         'careful',
-        '3.0 % of the water',
+        'Cucumber needs at least 3 %',
     ],
     'hollow' => [
         fn() => [

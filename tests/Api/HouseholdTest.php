@@ -99,6 +99,7 @@ beforeEach(function (): void {
         'celsius' => 25,
     ])->assertCreated();
     $this->putJson('/api/rooms/counter', [
+        'version' => 0,
         'usualCelsius' => 21,
         'swingCelsius' => 1,
         'warmestHour' => 15,

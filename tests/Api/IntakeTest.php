@@ -107,7 +107,7 @@ it('serves several at once, all or none, and shares a dish', function (): void {
             ['personId' => $this->bo, 'amount' => '1 oz'],
         ],
         'way' => 'rinsed',
-        'eatenOn' => '2026-11-24',
+        'eatenOn' => '2026-11-25',
         'requestKey' => (string) Str::ulid(),
     ];
     expect($together($body)->assertCreated()->json('servings'))->toHaveCount(2);
@@ -115,7 +115,7 @@ it('serves several at once, all or none, and shares a dish', function (): void {
     expect(Serving::query()->count())
         ->toBe(2)
         ->and(Serving::query()->pluck('eaten_on')->unique()->all())
-        ->toBe(['2026-11-24']);
+        ->toBe(['2026-11-25']);
     $together([
         'portions' => [
             ['personId' => $this->ada, 'amount' => '10 g'],
@@ -211,11 +211,11 @@ it('puts a serving right at the moment at which it was eaten', function (): void
     $change(['requestKey' => (string) Str::ulid()])
         ->assertUnprocessable()
         ->assertJsonValidationErrors('serving');
-    // Rinsed, from the same jar, on another day.
+    // Rinsed, from the same jar, at a moment that is said; no day before it was begun.
     $rinsed = $this->putJson("/api/servings/{$right['id']}", [
         ...$body,
         'way' => 'rinsed',
-        'eatenOn' => '2026-11-24',
+        'eatenOn' => '2026-11-25',
         'requestKey' => (string) Str::ulid(),
     ])
         ->assertOk()
@@ -225,7 +225,7 @@ it('puts a serving right at the moment at which it was eaten', function (): void
         ->and($rinsed['sodium']['typical'])
         ->toBeLessThan($right['sodium']['typical'])
         ->and($rinsed['eatenOn'])
-        ->toBe('2026-11-24');
+        ->toBe('2026-11-25');
 });
 
 it('changes a dish as a whole, and only as a whole', function (): void {
@@ -316,6 +316,7 @@ it('holds a day against the target and the estimate of its time', function (): v
     $ada = $this->getJson('/api/kitchen')->json('people.0');
     $save = fn(array $as): array => $this->putJson("/api/people/{$ada['id']}", [
         ...array_diff_key($ada, ['id' => 0, 'before' => 0]),
+        'version' => Person::query()->findOrFail($ada['id'])->version,
         'targetMg' => 1500,
         'restOfDiet' => self::restOfDiet(250),
         ...$as,
@@ -818,7 +819,7 @@ it('says of a formula what would make a serving low in sodium', function (): voi
         ->and($found['savings'][0]['isEnough'])
         ->toBeTrue()
         ->and(collect($found['savings'])->firstWhere('kind', 'at_floor')['text'])
-        ->toContain('the least for this method');
+        ->toContain('the least that is safe for it');
     expect($this->getJson("/api/formulas/{$formula}/savings?mg=5000")->json('savings'))->toBe([]);
     $this->getJson("/api/formulas/{$formula}/savings?mg=-1")->assertJsonValidationErrors('mg');
 });

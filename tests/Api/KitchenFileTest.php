@@ -142,7 +142,7 @@ it('takes over nothing of what does not hold together', function (Closure $spoil
     'no document' => [fn(): string => 'kitchen', 'no kitchen'],
     'a cut one' => [fn(array $all): string => substr((string) json_encode($all), 0, 4000), 'no kitchen'],
     'another document' => [fn(array $all): array => [...$all, 'tempesal' => 'formula'], 'no kitchen'],
-    'a later version' => [fn(array $all): array => [...$all, 'version' => 2], 'version 1'],
+    'a later version' => [fn(array $all): array => [...$all, 'version' => 3], 'versions 1 to 2'],
     'the same row twice' => [
         function (array $all): array {
             $all['rows']['people'][] = $all['rows']['people'][0];

@@ -84,6 +84,7 @@ it('knows what a kitchen owns', function (): void {
 
 it('changes how the kitchen measures', function (): void {
     $this->putJson('/api/household', [
+        'version' => 1,
         'name' => 'Kitchen above the bakery',
         'timeZone' => 'Europe/Lisbon',
         'spoonSystem' => 'australian',
@@ -104,6 +105,7 @@ it('changes how the kitchen measures', function (): void {
             'aim' => 'young',
         ]);
     $this->putJson('/api/household', [
+        'version' => 2,
         'name' => '',
         'timeZone' => 'Mars/Olympus',
         'spoonSystem' => 'imperial',
@@ -139,6 +141,7 @@ it('seats someone at the table and knows their limit, dislikes and portions', fu
     $changed = $this->putJson(
         "/api/people/{$cleo['id']}",
         ($this->person)([
+            'version' => 1,
             'preset' => 'nasem_child_9',
             'restOfDiet' => [7 => ['morning' => 400, 'noon' => 900, 'evening' => 0]] + self::restOfDiet(300),
         ]),
@@ -225,6 +228,7 @@ it('takes other values for a food it knows, and gives the table back', function 
     $this->putJson(
         "/api/foods/{$carrot->id}",
         ($this->food)([
+            'version' => 1,
             'name' => 'carrot',
             'use' => 'vegetable',
             'labelSodiumMg' => null,
@@ -351,13 +355,13 @@ it('keeps salts of its own', function (): void {
     $kitchen = $this->postJson('/api/salts', ($this->salt)())->assertCreated()->json();
     $own = collect($kitchen['salts'])->firstWhere('name', 'Salt from the bay');
     expect($own['gramsPerTablespoon'])->toEqual(['low' => 11.9, 'typical' => 14, 'high' => 16.1]);
-    $this->putJson("/api/salts/{$own['id']}", ($this->salt)(['name' => 'Bay salt']))->assertOk();
+    $this->putJson("/api/salts/{$own['id']}", ['version' => 1, 'name' => 'Bay salt'])->assertOk();
     expect(Salt::query()->find($own['id'])->name)->toBe('Bay salt');
     $this->deleteJson("/api/salts/{$own['id']}")
         ->assertOk()
         ->assertJsonCount(10, 'salts');
     $pickling = Salt::query()->where('key', 'pickling')->sole();
-    $this->putJson("/api/salts/{$pickling->id}", ($this->salt)())->assertNotFound();
+    $this->putJson("/api/salts/{$pickling->id}", ($this->salt)(['version' => 1]))->assertNotFound();
     $this->postJson('/api/salts', ($this->salt)(['gramsPerTablespoon' => 90, 'sodiumPer100g' => 50000]))
         ->assertUnprocessable()
         ->assertJsonValidationErrors(['gramsPerTablespoon', 'sodiumPer100g']);
@@ -408,6 +412,7 @@ it('keeps weights', function (): void {
         ->json();
     $stone = collect($kitchen['holdDowns'])->firstWhere('name', 'River stone');
     $this->putJson("/api/hold-downs/{$stone['id']}", [
+        'version' => 1,
         'name' => 'Stone',
         'volumeMl' => 95,
         'howMany' => 2,

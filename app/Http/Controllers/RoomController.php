@@ -11,6 +11,7 @@ use App\Http\Requests\RoomRequest;
 use App\Models\Batch;
 use App\Views\RoomsView;
 use Carbon\CarbonImmutable;
+use Closure;
 use DateTimeImmutable;
 use DateTimeZone;
 use Illuminate\Http\JsonResponse;
@@ -96,15 +97,12 @@ final readonly class RoomController
     {
         $at = self::place($place);
         $asked = $request->validate([
-            'fromOn' => ['bail', 'required', 'string', 'date_format:Y-m-d'], 'toOn' => ['bail', 'required', 'string', 'date_format:Y-m-d'],
+            'fromOn' => ['bail', 'required', 'string', 'date_format:Y-m-d'], 'toOn' => ['bail', 'required', 'string', 'date_format:Y-m-d', self::notBefore($request->input('fromOn'))],
             'celsius' => ['required', 'numeric', 'min:-30', 'max:60'],
         ], [
             'fromOn.*' => 'A date is written like 2026-11-24.', 'toOn.*' => 'A date is written like 2026-11-24.',
             'celsius.*' => 'A temperature lies between -30 and 60 °C.',
         ]);
-        if ($asked['toOn'] < $asked['fromOn']) {
-            throw ValidationException::withMessages(['toOn' => 'It ends before it begins.']);
-        }
         if (CarbonImmutable::parse($asked['fromOn'])->diffInDays(CarbonImmutable::parse($asked['toOn'])) > 120.0) {
             throw ValidationException::withMessages(['toOn' => 'Four months at most. For longer, set how warm the place usually is.']);
         }
@@ -118,6 +116,16 @@ final readonly class RoomController
         $this->change->forget(self::place($place), $spell);
 
         return $this->index();
+    }
+
+    /** A rule for a day that comes no earlier than another. */
+    private static function notBefore(mixed $first): Closure
+    {
+        return static function (string $field, mixed $day, Closure $fail) use ($first): void {
+            if (is_string($first) && $day < $first) {
+                $fail('It ends before it begins.');
+            }
+        };
     }
 
     private static function place(string $place): Place

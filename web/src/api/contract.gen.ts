@@ -4034,6 +4034,7 @@ export interface operations {
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
         };
     };
     readPhoto: {
@@ -4275,6 +4276,7 @@ export interface operations {
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
         };
     };
     readRooms: {
@@ -4427,6 +4429,7 @@ export interface operations {
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
         };
     };
     readCalendar: {
@@ -4457,6 +4460,7 @@ export interface operations {
             201: components["responses"]["CalendarLink"];
             401: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
         };
     };
     revokeCalendarLink: {
@@ -4474,6 +4478,7 @@ export interface operations {
             200: components["responses"]["CalendarLink"];
             401: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
         };
     };
     readCalendarFile: {
@@ -4584,6 +4589,7 @@ export interface operations {
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
         };
     };
     addSalt: {
@@ -4651,6 +4657,7 @@ export interface operations {
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
         };
     };
     searchFoods: {
@@ -4733,6 +4740,7 @@ export interface operations {
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
         };
     };
     addJar: {
@@ -4800,6 +4808,7 @@ export interface operations {
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
         };
     };
     addHoldDown: {
@@ -4867,6 +4876,7 @@ export interface operations {
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
         };
     };
     exportFoods: {
@@ -4908,6 +4918,7 @@ export interface operations {
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
         };
     };
     calibrateSpoon: {
@@ -4957,6 +4968,7 @@ export interface operations {
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
         };
     };
     readFormulas: {
@@ -5676,6 +5688,7 @@ export interface operations {
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
         };
     };
     readRotation: {
@@ -5953,6 +5966,7 @@ export interface operations {
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
         };
     };
     serve: {
@@ -6044,6 +6058,7 @@ export interface operations {
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
         };
     };
     changeDish: {
