@@ -104,11 +104,12 @@ final class FoodTable
     /** Reads pasted recipes with the foods that Tempesal knows. */
     public static function recipeText(SpoonSystem $spoons = SpoonSystem::Us): RecipeText
     {
-        $names = $all = $densities = [];
+        $names = $all = $densities = $starters = [];
         foreach (self::all() as $food) {
             $names[$food['key']] = $food['name'];
             $all[$food['key']] = [$food['name'], ...$food['also']];
             $densities[$food['key']] = $food['density'];
+            $starters = $food['use'] === 'starter' ? [...$starters, $food['key']] : $starters;
         }
         $saltNames = $saltDensities = [];
         foreach (StartingSalts::all() as $salt) {
@@ -116,6 +117,6 @@ final class FoodTable
             $saltDensities[$salt->id] = $salt->density()->band->typical;
         }
 
-        return new RecipeText(new NameIndex($all), new FoodFacts($names, $densities, $saltNames, $saltDensities), $spoons);
+        return new RecipeText(new NameIndex($all), new FoodFacts($names, $densities, $saltNames, $saltDensities, $starters), $spoons);
     }
 }

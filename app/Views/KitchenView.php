@@ -15,6 +15,7 @@ use App\Models\Salt;
 use App\Pictures\JarPicture;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
+use Tempesal\Core\Formula\Beginning;
 use Tempesal\Core\Intake\TargetPreset;
 use Tempesal\Core\Intake\Way;
 use Tempesal\Core\Method\Aim;
@@ -78,7 +79,7 @@ final class KitchenView
                 'labelServingGrams' => $ingredient->label_serving_g, 'colour' => $ingredient->colour, 'source' => $ingredient->source,
             ])->values()->all(),
             'holdDowns' => $holdDowns->map(static fn (HoldDown $one): array => ['id' => $one->id, 'version' => $one->version, 'name' => $one->name, 'volumeMl' => $one->volume_ml, 'howMany' => $one->how_many])->values()->all(),
-            'places' => array_map(static fn (Place $place): array => ['id' => $place->value, 'label' => $place->label(), 'usualCelsius' => Room::at($place)->usual_celsius], Place::cases()),
+            'places' => array_map(static fn (Place $place): array => ['id' => $place->value, 'name' => $place->name(), 'label' => $place->label(), 'usualCelsius' => Room::at($place)->usual_celsius], Place::cases()),
             'covers' => array_column(Cover::cases(), 'value'),
             'allergens' => array_map(static fn (Allergen $one): string => $one->value, Allergen::cases()),
             'tissues' => array_map(static fn (Tissue $one): array => ['id' => $one->value, 'label' => $one->label()], Tissue::cases()),
@@ -117,10 +118,8 @@ final class KitchenView
             'covers' => array_map(static fn (Cover $cover): string => $cover->value, $profile->storage->covers), 'fridgeDays' => $profile->storage->fridgeDays,
             'saltingMinutes' => $profile->preparation->salting === null ? null : $profile->preparation->salting->value / 60.0,
             'rinseSeconds' => $profile->preparation->rinse?->value,
-            'window' => $profile->eaten->window === null ? null : [
-                'youngDays' => $profile->eaten->window->youngDays, 'readyDays' => $profile->eaten->window->readyDays,
-                'longDays' => $profile->eaten->window->longDays, 'celsius' => $profile->eaten->window->temperature->value,
-            ],
+            // One that is made of another batch is begun from that batch, not from a formula.
+            'begins' => $method->isOfAnotherBatch() ? null : Beginning::of($method),
         ];
     }
 

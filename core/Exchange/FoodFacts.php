@@ -16,14 +16,25 @@ final readonly class FoodFacts
      * @param  array<string, float>  $densities  of foods by id, g/ml in the spoon
      * @param  array<string, string>  $saltNames  by id
      * @param  array<string, float>  $saltDensities  by id, g/ml in the spoon
+     * @param  list<string>  $starters  ids of foods that bring cultures
      */
-    public function __construct(private array $names, private array $densities, private array $saltNames, private array $saltDensities)
-    {
+    public function __construct(
+        private array $names,
+        private array $densities,
+        private array $saltNames,
+        private array $saltDensities,
+        private array $starters = [],
+    ) {
     }
 
     public function nameOf(string $id): string
     {
         return $this->names[$id] ?? $id;
+    }
+
+    public function isStarter(string $id): bool
+    {
+        return in_array($id, $this->starters, true);
     }
 
     public function densityOf(string $id, bool $isSalt): float

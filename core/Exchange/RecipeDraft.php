@@ -4,17 +4,16 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Exchange;
 
+use Tempesal\Core\Formula\Beginning;
 use Tempesal\Core\Formula\Formula;
 use Tempesal\Core\Method\Method;
+use Tempesal\Core\Process\Parts;
 
 /**
  * A formula begun from the lines of a recipe. What is not settled yet stays with it as a note, word for word.
  */
 final class RecipeDraft
 {
-    /** Foods that bring cultures: a recipe with one of them is cultured. */
-    private const STARTERS = ['whey', 'kefir', 'water-kefir', 'kombucha', 'cider-vinegar', 'live-brine', 'kraut-juice', 'beet-kvass'];
-
     /**
      * @param  list<RecipeLine>  $lines
      * @param  list<string>  $work  what to do, beyond the lines that say so
@@ -35,7 +34,7 @@ final class RecipeDraft
                 match (true) {
                     $line->kind === 'water' => $water += $line->grams,
                     $line->kind === 'salt' => [$salt, $saltId] = [$salt + $line->grams, $saltId ?? $line->id],
-                    in_array($line->id, self::STARTERS, true) => $starters[] = ['liquid' => $line->id, 'grams' => round($line->grams, 2)],
+                    $line->isStarter => $starters[] = ['liquid' => $line->id, 'grams' => round($line->grams, 2)],
                     default => $foods[] = ['ingredient' => $line->id, 'grams' => round($line->grams, 2)],
                 };
             }
@@ -44,11 +43,8 @@ final class RecipeDraft
 
         return [
             'tempesal' => Formula::FORMAT, 'version' => Formula::VERSION, 'name' => trim($name) === '' ? 'A pasted recipe' : trim($name),
-            'method' => $method->value, 'group' => 'pasted', 'isLive' => $method->isFerment(),
+            'method' => $method->value, 'group' => 'pasted', ...Beginning::of($method),
             'steps' => $foods === [] ? [] : self::steps($method, $foods, $water, $salt, $saltId, $starters),
-            'serving' => ['phase' => $method->servedPhase()->value, 'grams' => $method->servedPhase()->value === 'sauce' ? 15 : 40],
-            'vessel' => ['nominalMl' => 946, 'headspaceMm' => $method->profile()->storage->headspace->value, 'cover' => 'screw lid'],
-            'window' => ['youngDays' => 3, 'readyDays' => 10, 'longDays' => 21, 'celsius' => 20],
             'work' => $work, 'signs' => [], 'why' => [], 'schools' => [], 'cautions' => [], 'notes' => $notes,
         ];
     }
@@ -72,14 +68,12 @@ final class RecipeDraft
     {
         $dose = ['product' => $saltId ?? 'fine-sea', 'grams' => round($salt, 2)];
         $starter = array_shift($starters);
-        $step = ['kind' => 'process', 'method' => $method->value, ...match ($method) {
-            Method::CulturedCondiment => ['base' => $foods, ...($salt > 0.0 ? ['salt' => $dose] : [])],
-            Method::PouredBrine, Method::EquilibriumBrine => ['vegetables' => $foods, 'water' => round($water, 2), 'salt' => $dose],
-            Method::KimchiSoaked => ['vegetables' => $foods, 'water' => round($water, 2), 'salt' => $dose],
-            Method::QuickSaltPickle => ['vegetables' => $foods, 'water' => round($water, 2), 'salt' => $dose, 'soak' => ['hours' => 4, 'celsius' => 20]],
-            default => ['vegetables' => $foods, 'salt' => $dose],
-        }];
-        $takesStarter = in_array($method, [Method::DrySalting, Method::PouredBrine, Method::EquilibriumBrine, Method::Mash, Method::CulturedCondiment], true);
+        $step = [
+            'kind' => 'process', 'method' => $method->value, Parts::lists($method)[0] => $foods,
+            ...($method->hasPouredBrine() ? ['water' => round($water, 2)] : []),
+            ...($salt > 0.0 || $method->profile()->salting->mindsFoods ? ['salt' => $dose] : []),
+        ];
+        $takesStarter = $method->profile()->preparation->takesStarter;
         if ($starter !== null && $takesStarter) {
             $step['starter'] = $starter;
             $starter = null;

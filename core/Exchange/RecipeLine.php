@@ -15,6 +15,7 @@ final readonly class RecipeLine
      * @param  string|null  $id  of the food or salt
      * @param  float|null  $grams  null where no amount was understood
      * @param  string|null  $problem  what the cook has to settle
+     * @param  bool  $isStarter  whether it is a food that brings cultures
      */
     public function __construct(
         public int $number,
@@ -23,6 +24,7 @@ final readonly class RecipeLine
         public ?string $id = null,
         public ?float $grams = null,
         public ?string $problem = null,
+        public bool $isStarter = false,
     ) {
     }
 

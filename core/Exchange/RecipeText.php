@@ -107,13 +107,14 @@ final class RecipeText
     private function weighed(int $number, string $line, string $kind, string $id, ?string $amount, ?string $counted): RecipeLine
     {
         $grams = $this->grams($amount, $this->facts->densityOf($id, false));
+        $isStarter = $this->facts->isStarter($id);
         if ($grams !== null && $counted === null && ! self::isBare($amount)) {
-            return new RecipeLine($number, $line, $kind, $id, $grams);
+            return new RecipeLine($number, $line, $kind, $id, $grams, null, $isStarter);
         }
         $one = PieceWeight::of($id, $counted);
         $count = $amount === null ? null : self::count($amount);
         if ($one !== null && $count !== null) {
-            return new RecipeLine($number, $line, $kind, $id, round($count * $one->typical, 1));
+            return new RecipeLine($number, $line, $kind, $id, round($count * $one->typical, 1), null, $isStarter);
         }
 
         return new RecipeLine($number, $line, $kind, $id, null, 'How much of it was not understood.');

@@ -72,10 +72,11 @@ final readonly class Formula
         foreach (['signs', 'why', 'schools', 'cautions', 'notes'] as $key) {
             $texts[$key] = $fields->texts($key, self::MOST_LINES);
         }
+        $method = Method::read($fields);
         $formula = new self(
-            $raw, $fields, trim($fields->text('name')), Method::read($fields),
+            $raw, $fields, trim($fields->text('name')), $method,
             $fields->has('group') ? $fields->text('group') : 'other', $fields->flag('isLive'),
-            Serve::read($fields->child('serving')), Window::read($fields->child('window')), Vessel::read($fields->child('vessel')),
+            Serve::read($fields->child('serving')), Window::read($fields->child('window')), Vessel::read($fields->child('vessel'), $method),
             $fields->texts('work', self::MOST_LINES), $texts,
         );
         foreach (['key', 'summary', 'colour', 'keeping', 'sanity', 'season'] as $known) {

@@ -8,6 +8,7 @@ use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Measure\Millilitres;
 use Tempesal\Core\Measure\Millimetres;
+use Tempesal\Core\Method\Method;
 
 /**
  * What it is made in.
@@ -18,8 +19,12 @@ final readonly class Vessel
     {
     }
 
-    /** @throws InvalidField */
-    public static function read(Fields $fields): self
+    /**
+     * Without a cover it is the one that is usual for the method.
+     *
+     * @throws InvalidField
+     */
+    public static function read(Fields $fields, Method $method): self
     {
         $nominal = $fields->quantity('nominalMl', Millilitres::class);
         if ($nominal->value < 20.0) {
@@ -28,7 +33,7 @@ final readonly class Vessel
 
         return new self(
             $nominal, $fields->quantity('headspaceMm', Millimetres::class),
-            $fields->has('cover') ? $fields->text('cover') : 'screw lid', $fields->has('holdDown') ? $fields->text('holdDown') : '',
+            $fields->has('cover') ? $fields->text('cover') : $method->profile()->storage->cover()->value, $fields->has('holdDown') ? $fields->text('holdDown') : '',
         );
     }
 }

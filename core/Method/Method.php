@@ -59,6 +59,12 @@ enum Method: string
         return array_values(array_filter(self::cases(), static fn (self $method): bool => $method->isMade()));
     }
 
+    /** Whether it needs something of another batch to begin with. */
+    public function isOfAnotherBatch(): bool
+    {
+        return $this === self::ReusedBrine || $this === self::Transform;
+    }
+
     /** Whether all work in it is done when the jar is closed; its days ask for nothing. */
     public function isDone(): bool
     {

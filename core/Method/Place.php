@@ -15,13 +15,20 @@ enum Place: string
     case Cool = 'cool';
     case Fridge = 'fridge';
 
-    public function label(): string
+    /** What the place itself is called. */
+    public function name(): string
     {
         return match ($this) {
-            self::Counter => 'on the counter',
-            self::Cool => 'in the cool place',
-            self::Fridge => 'in the fridge',
+            self::Counter => 'counter',
+            self::Cool => 'cool place',
+            self::Fridge => 'fridge',
         };
+    }
+
+    /** Where a jar stands that stands there. */
+    public function label(): string
+    {
+        return ($this === self::Counter ? 'on' : 'in')." the {$this->name()}";
     }
 
     /** The mean of an ordinary day there. */

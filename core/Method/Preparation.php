@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Method;
 
+use LogicException;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Seconds;
 
@@ -29,6 +30,18 @@ final readonly class Preparation
         private ?Band $draw = null,
         public bool $takesStarter = false,
     ) {
+    }
+
+    /** How long it rests or soaks, by a method that has such a step. */
+    public function salting(): Seconds
+    {
+        return $this->salting ?? throw new LogicException('Nothing is salted beforehand by this method.');
+    }
+
+    /** How long it is rinsed, by a method that has such a step. */
+    public function rinse(): Seconds
+    {
+        return $this->rinse ?? throw new LogicException('Nothing is rinsed by this method.');
     }
 
     /** Under a brine pieces may take up a little, or give a little. */

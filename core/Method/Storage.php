@@ -14,12 +14,18 @@ final readonly class Storage
     private const VEGETABLE_DAYS = 180;
 
     /**
-     * @param  list<Cover>  $covers  that suit it, the usual one first
+     * @param  non-empty-list<Cover>  $covers  that suit it, the usual one first
      * @param  int  $fridgeDays  whole days in the fridge after which it has kept as long as it does
      * @param  bool  $isStrict  whether it is thrown out then, counted from the day on which it was made
      */
     private function __construct(public Millimetres $headspace, public array $covers, public int $fridgeDays, public bool $isStrict)
     {
+    }
+
+    /** What usually lies on it. */
+    public function cover(): Cover
+    {
+        return $this->covers[0];
     }
 
     public static function vegetables(float $headspaceMm): self

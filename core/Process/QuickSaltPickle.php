@@ -49,7 +49,7 @@ final readonly class QuickSaltPickle implements Process
         return new self(
             $vegetables, $water, $salt,
             $fields->band('draw', Method::QuickSaltPickle->profile()->preparation->draw(PouredBrine::strength($salt, $water)), -0.3, 0.9),
-            Parts::soak($fields->child('soak'), 'soak'),
+            $fields->has('soak') ? Parts::soak($fields->child('soak'), 'soak') : Soak::lasting(Method::QuickSaltPickle->profile()->preparation->salting()),
             $freshen === null ? null : Freshen::read($freshen),
             $freshen === null ? null : Parts::soak($freshen, 'soak'),
         );

@@ -17,7 +17,6 @@ use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Washing;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
-use Tempesal\Core\Measure\Seconds;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Produce\Ingredient;
 use Tempesal\Core\Salt\SaltDose;
@@ -68,7 +67,7 @@ final readonly class SaltedAndDressed implements Process
             Amount::readAll($fields, 'alongside'),
             $fields->band('draw', $method->profile()->preparation->draw(0.0), -0.3, 0.9),
             $fields->has('salting') ? Parts::soak($fields->child('salting'), $water === null ? 'rest' : 'soak') : self::usualSalting($method),
-            $rinse ?? ($isKimchi ? Washing::underTheTap($method->profile()->preparation->rinse ?? Seconds::of(120.0)) : null),
+            $rinse ?? ($isKimchi ? Washing::underTheTap($method->profile()->preparation->rinse()) : null),
             $fields->has('squeeze') ? Squeeze::read($fields->child('squeeze')) : ($isKimchi ? Squeeze::firm() : null),
             Amount::readAll($fields, 'paste'),
             Parts::ferment($fields),
@@ -94,7 +93,7 @@ final readonly class SaltedAndDressed implements Process
 
     private static function usualSalting(Method $method): Soak
     {
-        $salting = Soak::lasting($method->profile()->preparation->salting ?? Seconds::ofHours(1.0));
+        $salting = Soak::lasting($method->profile()->preparation->salting());
 
         return $method === Method::KimchiSoaked ? $salting : $salting->called('rest');
     }

@@ -7,9 +7,6 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Str;
-use Tempesal\Core\Intake\RestOfWeek;
-use Tempesal\Core\Ledger\Entry\Heat;
-use Tempesal\Core\Method\Method;
 
 return new class extends Migration
 {
@@ -78,14 +75,14 @@ return new class extends Migration
         });
         foreach (DB::table('people')->get() as $person) {
             $sums = array_map(intval(...), DB::table('rest_of_diet')->where('person_id', $person->id)->pluck('sodium_mg', 'weekday')->all());
-            $rest = RestOfWeek::sharedOut($sums, array_map(floatval(...), json_decode((string) $person->meal_shares, true)));
+            $rest = self::sharedOut($sums, array_map(floatval(...), json_decode((string) $person->meal_shares, true)));
             DB::table('yardsticks')->insert([
                 'id' => (string) Str::ulid(), 'household_id' => $person->household_id, 'person_id' => $person->id, 'since' => '2000-01-01',
-                'target_sodium_mg' => $person->target_sodium_mg, 'target_source' => $person->target_source, 'rest' => json_encode($rest->toArray()),
+                'target_sodium_mg' => $person->target_sodium_mg, 'target_source' => $person->target_source, 'rest' => json_encode($rest),
                 'created_at' => $person->created_at, 'updated_at' => $person->updated_at,
             ]);
             foreach (DB::table('other_foods')->where('person_id', $person->id)->where('instead_mg', '>', 0)->get() as $food) {
-                DB::table('other_foods')->where('id', $food->id)->update(['instead_of' => json_encode(self::meals($rest->toArray()[(int) date('N', (int) strtotime($food->eaten_on))], (float) $food->instead_mg))]);
+                DB::table('other_foods')->where('id', $food->id)->update(['instead_of' => json_encode(self::meals($rest[(int) date('N', (int) strtotime($food->eaten_on))], (float) $food->instead_mg))]);
             }
         }
     }
@@ -93,14 +90,37 @@ return new class extends Migration
     /** What never was a ferment, or was heated before, was not live. */
     private function tellLive(): void
     {
-        $still = array_map(static fn (Method $method): string => $method->value, array_filter(Method::cases(), static fn (Method $method): bool => ! $method->isFerment()));
-        DB::table('servings')->whereIn('batch_id', DB::table('batches')->whereIn('method', $still)->select('id'))->update(['is_live' => false]);
+        DB::table('servings')->whereIn('batch_id', DB::table('batches')->where('method', 'quick_salt_pickle')->select('id'))->update(['is_live' => false]);
         $taken = DB::table('batch_entries')->whereNotNull('reverses_id')->select('reverses_id');
-        foreach (DB::table('batch_entries')->where('kind', Heat::kind())->whereNotIn('id', $taken)->get() as $heat) {
+        foreach (DB::table('batch_entries')->where('kind', 'heat')->whereNotIn('id', $taken)->get() as $heat) {
             DB::table('servings')->where('batch_id', $heat->batch_id)
                 ->whereIn('batch_entry_id', DB::table('batch_entries')->where('batch_id', $heat->batch_id)->where('happened_at', '>=', $heat->happened_at)->select('id'))
                 ->update(['is_live' => false]);
         }
+    }
+
+    /**
+     * Days of which only the sum is known, by meal; every sum stays what it was.
+     *
+     * @param  array<int, int>  $sums  milligrams by ISO weekday
+     * @param  array<string, float>  $shares  of each meal
+     * @return array<int, array<string, int>>
+     */
+    private static function sharedOut(array $sums, array $shares): array
+    {
+        $all = array_sum($shares);
+        $milligrams = [];
+        for ($weekday = 1; $weekday <= 7; $weekday++) {
+            $sum = $sums[$weekday] ?? 0;
+            $before = $part = 0.0;
+            foreach (['morning', 'noon', 'evening'] as $meal) {
+                $part += $all > 0.0 ? ($shares[$meal] ?? 0.0) / $all : 1.0 / 3.0;
+                $milligrams[$weekday][$meal] = (int) (round($sum * $part) - $before);
+                $before = round($sum * $part);
+            }
+        }
+
+        return $milligrams;
     }
 
     /**

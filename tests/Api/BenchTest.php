@@ -207,7 +207,12 @@ it('advises without stopping', function (array $change, string $code, string $we
         ->and($advice[$code]['text'])
         ->toContain($words);
 })->with([
-    'below the floor' => [['strengthPercent' => '1.5'], 'below_floor', 'careful', 'is 1.5 % of the water. This method needs at least 2 %'],
+    'below the floor' => [
+        ['strengthPercent' => '1.5'],
+        'below_floor',
+        'careful',
+        'is 1.5 % of the water. This method needs at least 2 %',
+    ],
     'salt past solubility' => [
         ['fixed' => 'salt', 'saltAmount' => '300 g'],
         'will_not_dissolve',

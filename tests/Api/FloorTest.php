@@ -66,7 +66,9 @@ function floorOnBench(Tests\TestCase $test, string $method, array $case, string 
         'waterAmount' => isset($case['water']) ? "{$case['water']} g" : '',
         'starterId' => isset($case['brine']) ? $id('kraut-juice') : null,
         'starterAmount' => isset($case['brine']) ? "{$case['brine']} g" : '',
-        'paste' => isset($case['paste']) ? [['foodId' => $id('fish-sauce'), 'amount' => "{$case['paste']} g"]] : [],
+        'paste' => isset($case['paste'])
+            ? [['foodId' => $id('fish-sauce'), 'amount' => "{$case['paste']} g"]]
+            : [],
         'servingAmount' => '40 g',
         ...$salt,
     ];
@@ -124,7 +126,10 @@ it('says the same of the salt wherever it is asked', function (string $method): 
     foreach ($foods as $food) {
         foreach (['at' => 0.0, 'below' => -0.001, 'above' => 0.001] as $where => $step) {
             $grams = round(floorGrams($case, $case['least'] + $step), 3);
-            $typed = floorOnBench($this, $method, $case, $food, ['fixed' => 'salt', 'saltAmount' => "{$grams} g"]);
+            $typed = floorOnBench($this, $method, $case, $food, [
+                'fixed' => 'salt',
+                'saltAmount' => "{$grams} g",
+            ]);
             $document = [
                 'tempesal' => 'formula',
                 'version' => 1,
@@ -141,7 +146,9 @@ it('says the same of the salt wherever it is asked', function (string $method): 
                 'bench' => warnsOfFloor($this->postJson('/api/bench', $typed)->assertOk()->json('advice')),
                 'batch' => warnsOfFloor($this->getJson("/api/batches/{$jar->json('id')}")->json('advice')),
                 'formula' => warnsOfFloor(
-                    $this->postJson('/api/formulas/compute', ['document' => $document])->assertOk()->json('advice'),
+                    $this->postJson('/api/formulas/compute', ['document' => $document])
+                        ->assertOk()
+                        ->json('advice'),
                 ),
                 'document' => warnsOfFloor(
                     ComputeDoor::compute(
@@ -154,7 +161,10 @@ it('says the same of the salt wherever it is asked', function (string $method): 
                     )['batches'][0]['advice'],
                 ),
             ];
-            expect($says)->toBe(array_fill_keys(array_keys($says), $where === 'below'), "{$food} {$where} {$grams} g");
+            expect($says)->toBe(
+                array_fill_keys(array_keys($says), $where === 'below'),
+                "{$food} {$where} {$grams} g",
+            );
         }
 
         // What asks backwards stops at the same line: never below it, and no more above it than a scale can tell.
@@ -168,10 +178,19 @@ it('says the same of the salt wherever it is asked', function (string $method): 
             ->toBeFalse();
 
         $twice = [...$document, 'steps' => floorSteps($method, $case, $food, 2.0 * $least + 5.0)];
-        $saved = $this->postJson('/api/formulas', ['document' => $twice, 'requestKey' => (string) Str::ulid()]);
-        $savings = $this->getJson("/api/formulas/{$saved->json('id')}/savings?mg=1")->assertOk()->json('savings');
+        $saved = $this->postJson('/api/formulas', [
+            'document' => $twice,
+            'requestKey' => (string) Str::ulid(),
+        ]);
+        $savings = $this->getJson("/api/formulas/{$saved->json('id')}/savings?mg=1")
+            ->assertOk()
+            ->json('savings');
         $lighter = collect($savings)->firstWhere('kind', 'at_floor');
         preg_match('/salt it with ([\d.]+) %/', (string) ($lighter['text'] ?? ''), $percent);
-        expect((float) ($percent[1] ?? 0.0))->toEqualWithDelta($case['least'] * 100.0, 0.051, "savings, {$food}");
+        expect((float) ($percent[1] ?? 0.0))->toEqualWithDelta(
+            $case['least'] * 100.0,
+            0.051,
+            "savings, {$food}",
+        );
     }
 })->with(array_keys(floorCases()));

@@ -577,7 +577,10 @@ it('agrees to the milligram with a tally of its own over a month of three people
         expect($state->account(Account::Eaten)->sodiumMg)
             ->toEqualWithDelta($eaten[$jar], max(1.0, $eaten[$jar] * 1e-6))
             ->and(array_sum($state->whereabouts()))
-            ->toEqualWithDelta(array_sum(Ledgers::of($begun, $begun->started_at)->state()->whereabouts()), 1e-6);
+            ->toEqualWithDelta(
+                array_sum(Ledgers::of($begun, $begun->started_at)->state()->whereabouts()),
+                1e-6,
+            );
     }
 });
 

@@ -36,9 +36,7 @@ it('shows the life of a jar: what was done, what comes, and where its salt is', 
             'code' => 'burp',
             'on' => now()->addDay()->toDateString(),
             // A week at 21 °C, on a counter of 20 °C (Q10 2.25).
-            'until' => now()
-                ->addSeconds((int) (7 * 86_400 * 2.25 ** 0.1))
-                ->toDateString(),
+            'until' => now()->addSeconds((int) (7 * 86_400 * 2.25 ** 0.1))->toDateString(),
             'every' => 1,
         ])
         ->and(array_column($batch['coming'], 'code'))

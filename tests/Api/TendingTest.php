@@ -643,7 +643,10 @@ it('hands the chores to a calendar that a strict reader finds nothing wrong with
         ->and((string) $burp->DTSTART['VALUE'])
         ->toBe('DATE')
         ->and((string) $burp->RRULE)
-        ->toBe('FREQ=DAILY;INTERVAL=1;COUNT=' . (1 + (int) now()->startOfDay()->diffInDays(lively(now()->subDays(2)->setTime(12, 0)))))
+        ->toBe(
+            'FREQ=DAILY;INTERVAL=1;COUNT=' .
+                (1 + (int) now()->startOfDay()->diffInDays(lively(now()->subDays(2)->setTime(12, 0)))),
+        )
         ->and((string) $burp->SUMMARY)
         ->toContain('Carrots, with; "odd" \\ name and 🥕')
         ->and((string) $burp->DESCRIPTION)
@@ -680,7 +683,9 @@ it('keeps a chore on its day in every time zone and over a change of the clocks'
         $wanted = [];
         for (
             $day = CarbonImmutable::parse($asked)->startOfDay();
-            $day->lessThanOrEqualTo(lively(CarbonImmutable::parse($begun, $zone))->shiftTimezone('UTC')->endOfDay());
+            $day->lessThanOrEqualTo(
+                lively(CarbonImmutable::parse($begun, $zone))->shiftTimezone('UTC')->endOfDay(),
+            );
             $day = $day->addDay()
         ) {
             $wanted[] = $day->toDateString();

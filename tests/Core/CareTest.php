@@ -66,7 +66,10 @@ it('moves its day when it is moved to another place', function (): void {
         new Line(Soak::fromNowOn(TemperatureHistory::constant(Celsius::of(4))), 5 * A_DAY),
     ]);
     // Half of it is done after five days; the other half goes 2.25^1.6 times as slowly, sixteen degrees colder.
-    expect(RipenessForecast::of($moved, $window)->ready / A_DAY)->toEqualWithDelta(5.0 + 5.0 * 2.25 ** 1.6, 0.01);
+    expect(RipenessForecast::of($moved, $window)->ready / A_DAY)->toEqualWithDelta(
+        5.0 + 5.0 * 2.25 ** 1.6,
+        0.01,
+    );
     $frozen = RipenessForecast::of(standingAt(-2), Window::of(400, 500, 999, Celsius::of(30)));
     expect($frozen->long)->toBeNull();
 });

@@ -91,7 +91,12 @@ function found(Situation $jar, Sign ...$found): array
 }
 
 const SAUCE = ['method' => Method::CulturedCondiment, 'isOnePhase' => true, 'cover' => Cover::LooseLid];
-const QUICK = ['method' => Method::QuickSaltPickle, 'isLive' => false, 'cover' => Cover::ScrewLid, 'day' => 2];
+const QUICK = [
+    'method' => Method::QuickSaltPickle,
+    'isLive' => false,
+    'cover' => Cover::ScrewLid,
+    'day' => 2,
+];
 
 /** What each rule is tried on: the jar, and what is found in it. */
 function cases(): array
@@ -113,9 +118,18 @@ function cases(): array
         'bulge_bought' => [['method' => Method::Bought, 'cover' => Cover::ScrewLid], [Sign::LidBulging]],
         'cloudy_quick' => [QUICK, [Sign::BrineCloudy]],
         'kept_too_long' => [[...QUICK, 'day' => 7], []],
-        'egg_warm' => [[...SAUCE, 'day' => 0, 'hazards' => new Hazards(hasEgg: true), 'warmHours' => 10.1], []],
-        'egg_two_hours' => [[...SAUCE, 'day' => 0, 'hazards' => new Hazards(hasEgg: true), 'warmHours' => 2.1], []],
-        'egg_broken' => [[...SAUCE, 'day' => 0, 'hazards' => new Hazards(hasEgg: true), 'warmHours' => 1.0], [Sign::Broken]],
+        'egg_warm' => [
+            [...SAUCE, 'day' => 0, 'hazards' => new Hazards(hasEgg: true), 'warmHours' => 10.1],
+            [],
+        ],
+        'egg_two_hours' => [
+            [...SAUCE, 'day' => 0, 'hazards' => new Hazards(hasEgg: true), 'warmHours' => 2.1],
+            [],
+        ],
+        'egg_broken' => [
+            [...SAUCE, 'day' => 0, 'hazards' => new Hazards(hasEgg: true), 'warmHours' => 1.0],
+            [Sign::Broken],
+        ],
         'never_started' => [['ripenedDays' => 14.1], [Sign::NoBubbles, Sign::SmellRaw]],
         'tasted_not_sour' => [['ripenedDays' => 14.1, 'hasSoured' => false], [Sign::SmellFunky]],
         'puree_not_acid' => [
@@ -399,13 +413,7 @@ it('asks for the stricter thing exactly where its line is passed', function (
             Verdict::Fine,
             Verdict::DoNotEat,
         ],
-        'a purée after a day' => [
-            [...$puree, 'warmHours' => 24.0],
-            $puree,
-            [],
-            Verdict::Fine,
-            Verdict::Wait,
-        ],
+        'a purée after a day' => [[...$puree, 'warmHours' => 24.0], $puree, [], Verdict::Fine, Verdict::Wait],
     ];
 });
 

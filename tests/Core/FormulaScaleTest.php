@@ -172,7 +172,9 @@ it('salts down to the floor of its method and no further', function (): void {
         }
         // At its nearest line, to a millionth of the salt that there was, and never below it.
         $line = $lighter->floor()->binding($lighter->salted());
-        $own = array_sum(array_map(fn($one): float => $one->salt === null ? 0.0 : $one->grams, $lighter->lines));
+        $own = array_sum(
+            array_map(fn($one): float => $one->salt === null ? 0.0 : $one->grams, $lighter->lines),
+        );
         // Where a starter's salt is enough, no salt of its own is left.
         expect($line?->shareOf($lighter->salted()) / $line?->least)
             ->toBeGreaterThanOrEqual(1.0, $document['key'])

@@ -187,7 +187,9 @@ it('mixes the volume of brine that was fixed', function (): void {
 });
 
 it('brings a serving to the sodium that was wished for', function (Method $method, array $more): void {
-    $making = Making::from(onBench($method, SaltWish::sodium(420, $method->profile()->salting->basis), $more));
+    $making = Making::from(
+        onBench($method, SaltWish::sodium(420, $method->profile()->salting->basis), $more),
+    );
     expect($making->serving()->band->typical)
         ->toEqualWithDelta(420, 6)
         ->and($making->unreachedMg)
@@ -423,7 +425,9 @@ it('warns below each method\'s floor and stays silent at its usual salt', functi
     ];
     $codes = fn(float $share): array => array_column(
         BenchAdvice::on(
-            Making::from(onBench($method, SaltWish::strength($share, $method->profile()->salting->basis), $more)),
+            Making::from(
+                onBench($method, SaltWish::strength($share, $method->profile()->salting->basis), $more),
+            ),
         ),
         'code',
     );

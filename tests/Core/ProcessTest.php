@@ -215,8 +215,13 @@ it('names what is missing from a process', function (string $method, array $more
     ],
     [
         'quick_salt_pickle',
-        ['vegetables' => cabbage(500), 'water' => 300, 'salt' => ['product' => 'pure', 'grams' => 3]],
-        'step.soak',
+        [
+            'vegetables' => cabbage(500),
+            'water' => 300,
+            'salt' => ['product' => 'pure', 'grams' => 3],
+            'soak' => ['celsius' => 20],
+        ],
+        'step.soak.hours',
     ],
     ['cultured_condiment', ['salt' => ['product' => 'pure', 'grams' => 3]], 'step.base'],
     ['reused_brine', ['vegetables' => cabbage(500)], 'step.brine'],
@@ -264,14 +269,13 @@ it('lists what goes in, with the salt it comes to', function (): void {
     );
     expect(
         array_map(fn(FormulaLine $line): array => [$line->part, $line->name, round($line->grams, 6)], $lines),
-    )
-        ->toEqual([
-            ['vegetables', 'carrot', 480.0],
-            ['vegetables', 'garlic', 20.0],
-            ['water', 'water', 360.0],
-            ['salt', 'fine sea salt', 10.8],
-            ['starter', 'sweet whey', 30.0],
-        ]);
+    )->toEqual([
+        ['vegetables', 'carrot', 480.0],
+        ['vegetables', 'garlic', 20.0],
+        ['water', 'water', 360.0],
+        ['salt', 'fine sea salt', 10.8],
+        ['starter', 'sweet whey', 30.0],
+    ]);
 });
 
 it('says amounts as kitchens without a scale do', function (

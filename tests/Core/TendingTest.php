@@ -271,7 +271,12 @@ it('lets gas out for a week at 21 °C, sooner where it is warm and for longer wh
     int $day,
     bool $asked,
 ): void {
-    $change = ['cover' => Cover::Clamp, 'livelyUntil' => $livelyUntil, 'day' => $day, 'done' => ['burp' => $day - 1]];
+    $change = [
+        'cover' => Cover::Clamp,
+        'livelyUntil' => $livelyUntil,
+        'day' => $day,
+        'done' => ['burp' => $day - 1],
+    ];
     expect(array_key_exists('burp', days($change)))->toBe($asked);
 })->with([[4, 4, true], [4, 5, false], [13, 12, true], [13, 14, false], [null, 90, true]]);
 
@@ -441,7 +446,10 @@ it('asks for acid in a hardly salted purée of low-acid plants', function (
 
 it('says what is raw egg on every batch with egg, fermenting or not', function (): void {
     $egg = new Ingredient('egg', 'egg', 76, Band::exact(140), allergens: [Allergen::Egg]);
-    $codes = fn(Ledger $ledger, Method $method): array => array_column(BatchAdvice::on($ledger, $method), 'code');
+    $codes = fn(Ledger $ledger, Method $method): array => array_column(
+        BatchAdvice::on($ledger, $method),
+        'code',
+    );
     $still = new Ledger([new Add($egg, Band::exact(100), Phase::Sauce)]);
     expect($codes($still, Method::CulturedCondiment))
         ->toContain('raw_egg')
@@ -495,7 +503,10 @@ it('keeps nothing longer than the strictest that is in it, and that is said of i
 it('says of a formula of the library no longer than of its jar', function (): void {
     foreach (FormulaLibrary::documents() as $document) {
         $answer = FormulaAnswer::of(Formula::read($document, FoodTable::pantry()));
-        expect((float) $document['keeping']['days'])->toBe((float) $answer->shelfLife()->days, $document['key']);
+        expect((float) $document['keeping']['days'])->toBe(
+            (float) $answer->shelfLife()->days,
+            $document['key'],
+        );
     }
 });
 

@@ -194,17 +194,18 @@ final readonly class FormulaController
 
     private function recipeText(): RecipeText
     {
-        $names = $all = $densities = $saltNames = $saltDensities = [];
+        $names = $all = $densities = $saltNames = $saltDensities = $starters = [];
         foreach (Ingredient::query()->get() as $food) {
             $names[$food->key] = $food->name;
             $all[$food->key] = [$food->name, ...array_filter(explode(', ', $food->also))];
             $densities[$food->key] = $food->density_g_per_ml;
+            $starters = $food->use === 'starter' ? [...$starters, $food->key] : $starters;
         }
         foreach (Salt::query()->get() as $salt) {
             $saltNames[$salt->key] = $salt->name;
             $saltDensities[$salt->key] = $salt->product()->density()->band->typical;
         }
 
-        return new RecipeText(new NameIndex($all), new FoodFacts($names, $densities, $saltNames, $saltDensities), $this->current->get()->spoon_system);
+        return new RecipeText(new NameIndex($all), new FoodFacts($names, $densities, $saltNames, $saltDensities, $starters), $this->current->get()->spoon_system);
     }
 }

@@ -69,6 +69,14 @@ export type Place = Schemas['Place'];
 export type Aim = Schemas['Aim'];
 export type Task = Schemas['Task'];
 export type Verdict = Schemas['Verdict'];
+export type PersonFields = Schemas['PersonFields'];
+export type SaltFields = Schemas['SaltFields'];
+export type FoodFields = Schemas['FoodFields'];
+export type JarFields = Schemas['JarFields'];
+export type HoldDownFields = Schemas['HoldDownFields'];
+export type HouseholdFields = Schemas['HouseholdFields'];
+export type RoomFields = paths['/rooms/{place}']['put']['requestBody']['content']['application/json'];
+export type KitchenMethod = Kitchen['methods'][number];
 export type Chore = Schemas['Chore'];
 export type Note = Schemas['Note'];
 export type NoteFields = Schemas['NoteFields'];
@@ -85,12 +93,16 @@ export type FormulaDocument = Record<string, unknown>;
 /** The status of a refusal that no server gave. */
 export const NO_ANSWER = 0;
 
+/** What a key has written already. */
+export type Written = Schemas['AlreadyWritten']['written'];
+
 /** A request that was refused: a sentence, and sentences by field where there are any. */
 export class Refusal extends Error {
   constructor(
     readonly status: number,
     message: string,
     readonly fields: Record<string, string[]> = {},
+    readonly written: Written | null = null,
   ) {
     super(message);
   }
@@ -143,10 +155,11 @@ export async function answered<T>(
   if (response.ok && data !== undefined) {
     return data;
   }
-  const said = (error ?? {}) as { message?: string; errors?: Record<string, string[]> };
+  const said = (error ?? {}) as { message?: string; errors?: Record<string, string[]>; written?: Written };
   throw new Refusal(
     response.status,
     said.message ?? 'Something went wrong. Nothing was changed.',
     said.errors,
+    said.written ?? null,
   );
 }

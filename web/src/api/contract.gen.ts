@@ -1580,6 +1580,8 @@ export interface components {
             }[];
             places: {
                 id: components["schemas"]["Place"];
+                /** @description The place itself. */
+                name: string;
                 label: string;
                 usualCelsius: number;
             }[];
@@ -1679,11 +1681,24 @@ export interface components {
                 covers: components["schemas"]["Cover"][];
                 /** @description How long it keeps in the fridge. */
                 fridgeDays: number;
-                window: {
-                    youngDays: number;
-                    readyDays: number;
-                    longDays: number;
-                    celsius: number;
+                /** @description How a formula by it begins; null where it is made of another batch. */
+                begins: {
+                    isLive: boolean;
+                    serving: {
+                        phase: components["schemas"]["Phase"];
+                        grams: number;
+                    };
+                    vessel: {
+                        nominalMl: number;
+                        headspaceMm: number;
+                        cover: components["schemas"]["Cover"];
+                    };
+                    window: {
+                        youngDays: number;
+                        readyDays: number;
+                        longDays: number;
+                        celsius: number;
+                    };
                 } | null;
                 id: components["schemas"]["Method"];
                 label: string;
@@ -2063,6 +2078,7 @@ export interface components {
                 place: components["schemas"]["Place"];
                 /** @description 0 where nothing was said of it yet. */
                 version: number;
+                name: string;
                 label: string;
                 usualCelsius: number;
                 swingCelsius: number;

@@ -11,7 +11,8 @@ import {
   type TogetherFields,
   type Way,
 } from './client';
-import { useChange } from './queries';
+import { grams, mg } from '../app/numbers';
+import { defineChange, keyed } from './change';
 
 /** Whose days, which, and what stands beside them. */
 export interface IntakeAsked {
@@ -36,44 +37,76 @@ export const useKnownFoods = () =>
     queryFn: async () => (await answered(api.GET('/other-foods'))).foods,
   });
 
-/** Writes down what is not from a jar, or puts right what was written down as such. */
-export const useWriteOtherFood = (instead?: OtherFood) =>
-  useChange((body: OtherFoodFields) =>
-    answered(
-      instead
-        ? api.PUT('/other-foods/{otherFood}', { params: { path: { otherFood: instead.id } }, body })
-        : api.POST('/other-foods', { body }),
-    ),
-  );
+type Eaten = Omit<OtherFoodFields, 'requestKey'>;
 
-export const useTakeOtherFoodBack = () =>
-  useChange((otherFood: string) =>
-    answered(api.DELETE('/other-foods/{otherFood}', { params: { path: { otherFood } } })),
-  );
+/** Writes down what is not from a jar, or puts right what was written down as such. */
+export const useWriteOtherFood = defineChange(
+  'write other food',
+  (instead: string | null) => (body: Eaten, requestKey) =>
+    instead === null
+      ? answered(api.POST('/other-foods', { body: { ...body, requestKey } }))
+      : answered(
+          api.PUT('/other-foods/{otherFood}', {
+            params: { path: { otherFood: instead } },
+            body: { ...body, requestKey },
+          }),
+        ),
+  {
+    subject: ({ personId, eatenOn }) => `${personId} ${eatenOn ?? ''}`,
+    says: (food: OtherFood) => `${food.name}, ${mg(Math.round(food.sodiumMg))},`,
+    instead: (food, body, requestKey) =>
+      answered(
+        api.PUT('/other-foods/{otherFood}', {
+          params: { path: { otherFood: food.id } },
+          body: { ...body, requestKey },
+        }),
+      ),
+  },
+);
+
+export const useTakeOtherFoodBack = defineChange(
+  'undo other food',
+  () => (otherFood: string, key) =>
+    answered(api.DELETE('/other-foods/{otherFood}', { params: { path: { otherFood }, ...keyed(key) } })),
+  { subject: (otherFood) => otherFood },
+);
 
 /** Puts a serving right that was written down wrongly. */
-export const useChangeServing = (serving: string) =>
-  useChange((body: ServeFields) =>
-    answered(api.PUT('/servings/{serving}', { params: { path: { serving } }, body })),
-  );
+export const useChangeServing = defineChange(
+  'change a serving',
+  (serving: string) => (body: Omit<ServeFields, 'requestKey'>, requestKey) =>
+    answered(
+      api.PUT('/servings/{serving}', { params: { path: { serving } }, body: { ...body, requestKey } }),
+    ),
+);
 
 /** Several at once or a dish in shares; or a dish put right, by any share of it. */
-export const useServeTogether = (instead?: Serving) =>
-  useChange((body: TogetherFields) =>
-    answered(
-      instead
-        ? api.PUT('/servings/{serving}/dish', { params: { path: { serving: instead.id } }, body })
-        : api.POST('/servings/together', { body }),
-    ),
-  );
+export const useServeTogether = defineChange(
+  'serve together',
+  (instead: string | null) => (body: Omit<TogetherFields, 'requestKey'>, requestKey) =>
+    instead === null
+      ? answered(api.POST('/servings/together', { body: { ...body, requestKey } }))
+      : answered(
+          api.PUT('/servings/{serving}/dish', {
+            params: { path: { serving: instead } },
+            body: { ...body, requestKey },
+          }),
+        ),
+  {
+    says: ({ servings }: { servings: Serving[] }) =>
+      servings.map((one) => `${grams(one.grams)} of ${one.batchName} for ${one.personName}`).join(', '),
+  },
+);
 
 export const usePreviewIntake = () =>
   useMutation<IntakeRead, Refusal, string>({
     mutationFn: (text) => answered(api.POST('/intake/preview', { body: { text } })),
   });
 
-export const useBringIntake = () =>
-  useChange((body: { text: string; requestKey: string }) => answered(api.POST('/intake/import', { body })));
+export const useBringIntake = defineChange(
+  'import intake',
+  () => (text: string, requestKey) => answered(api.POST('/intake/import', { body: { text, requestKey } })),
+);
 
 /** What would make someone's serving from a jar hold less sodium. */
 export const useSavings = (

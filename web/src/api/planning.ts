@@ -1,14 +1,6 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import {
-  answered,
-  api,
-  type MeantServing,
-  type Refusal,
-  type Rotation,
-  type Shopping,
-  type Week,
-} from './client';
-import { requestKey, useChange } from './queries';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { answered, api, type MeantServing, type Rotation, type Shopping, type Week } from './client';
+import { defineChange, keyed } from './change';
 
 /** A week by any of its days, or "today". */
 export const useWeek = (date: string) =>
@@ -24,40 +16,44 @@ export type WeekStep =
   | { step: 'fill'; rest: boolean }
   | { step: 'clear' | 'copy' | 'undo' | 'redo' };
 
-/** Makes a step; the answer is the week as it then is, and stands on the screen at once. */
-export function useWeekStep(date: string) {
-  const queries = useQueryClient();
-  return useMutation<Week, Refusal, WeekStep>({
-    mutationFn: (made) => {
-      const params = { path: { date } };
-      const key = { requestKey: requestKey() };
-      switch (made.step) {
-        case 'change':
-          return answered(
-            api.POST('/weeks/{date}/changes', {
-              params,
-              body: { put: made.put, remove: made.remove, what: made.what, ...key },
-            }),
-          );
-        case 'fill':
-          return answered(api.POST('/weeks/{date}/fill', { params, body: { rest: made.rest, ...key } }));
-        case 'clear':
-          return answered(api.POST('/weeks/{date}/clear', { params, body: key }));
-        case 'copy':
-          return answered(api.POST('/weeks/{date}/copy', { params, body: key }));
-        case 'undo':
-          return answered(api.POST('/weeks/{date}/undo', { params }));
-        case 'redo':
-          return answered(api.POST('/weeks/{date}/redo', { params }));
-      }
-    },
-    onSuccess: (week) => {
+/** Sends a step under its key; the answer is the week as it then is. */
+function sendStep(date: string, made: WeekStep, requestKey: string): Promise<Week> {
+  const params = { path: { date } };
+  switch (made.step) {
+    case 'change':
+      return answered(
+        api.POST('/weeks/{date}/changes', {
+          params,
+          body: { put: made.put, remove: made.remove, what: made.what, requestKey },
+        }),
+      );
+    case 'fill':
+      return answered(api.POST('/weeks/{date}/fill', { params, body: { rest: made.rest, requestKey } }));
+    case 'clear':
+      return answered(api.POST('/weeks/{date}/clear', { params, body: { requestKey } }));
+    case 'copy':
+      return answered(api.POST('/weeks/{date}/copy', { params, body: { requestKey } }));
+    case 'undo':
+      return answered(api.POST('/weeks/{date}/undo', { params: { ...params, ...keyed(requestKey) } }));
+    case 'redo':
+      return answered(api.POST('/weeks/{date}/redo', { params: { ...params, ...keyed(requestKey) } }));
+  }
+}
+
+/** Makes a step in a week's plan; the week stands on the screen at once. */
+export const useWeekStep = defineChange(
+  'plan a week',
+  (date: string) => (made: WeekStep, key) => sendStep(date, made, key),
+  {
+    subject: (made) => JSON.stringify(made),
+    refetches: false,
+    settles: (queries, week: Week, date) => {
       queries.setQueryData(['weeks', date], week);
       void queries.invalidateQueries({ queryKey: ['days'] });
       void queries.invalidateQueries({ queryKey: ['timeline'] });
     },
-  });
-}
+  },
+);
 
 /** What comes round in this kitchen. */
 export const useRotation = () =>
@@ -65,8 +61,10 @@ export const useRotation = () =>
 
 export type RotationFields = Pick<Rotation, 'lines' | 'perDay' | 'hasNew' | 'weights'>;
 
-export const useKeepRotation = () =>
-  useChange((body: RotationFields) => answered(api.PUT('/rotation', { body })));
+export const useKeepRotation = defineChange(
+  'keep the rotation',
+  () => (body: RotationFields, key) => answered(api.PUT('/rotation', { params: keyed(key), body })),
+);
 
 /** How the weeks ahead would be with one more jar, or in a warmer kitchen. */
 export interface WhatIf {
@@ -88,19 +86,26 @@ export const useShopping = () =>
     queryFn: async () => (await answered(api.GET('/timeline/shopping'))) as Shopping,
   });
 
-export const usePlanBatch = () =>
-  useChange(
-    (body: {
-      formulaId: string;
-      lineId: string | null;
-      jarId: string;
-      startOn: string;
-      share: number;
-      requestKey: string;
-    }) => answered(api.POST('/timeline/batches', { body })),
-  );
+interface BatchPlan {
+  formulaId: string;
+  lineId: string | null;
+  jarId: string;
+  startOn: string;
+  share: number;
+}
 
-export const useLetBatchBe = () =>
-  useChange((plannedBatch: string) =>
-    answered(api.DELETE('/timeline/batches/{plannedBatch}', { params: { path: { plannedBatch } } })),
-  );
+export const usePlanBatch = defineChange(
+  'plan a batch',
+  () => (body: BatchPlan, requestKey) =>
+    answered(api.POST('/timeline/batches', { body: { ...body, requestKey } })),
+  { subject: ({ formulaId, jarId, startOn }) => `${formulaId} ${jarId} ${startOn}` },
+);
+
+export const useLetBatchBe = defineChange(
+  'drop a planned batch',
+  () => (plannedBatch: string, key) =>
+    answered(
+      api.DELETE('/timeline/batches/{plannedBatch}', { params: { path: { plannedBatch }, ...keyed(key) } }),
+    ),
+  { subject: (plannedBatch) => plannedBatch },
+);

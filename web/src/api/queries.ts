@@ -7,7 +7,8 @@ import {
   type QueryClient,
 } from '@tanstack/react-query';
 import { useCallback } from 'react';
-import { ulid } from 'ulid';
+import { grams } from '../app/numbers';
+import { defineChange, keyed } from './change';
 import {
   answered,
   api,
@@ -22,9 +23,10 @@ import {
   type FormulaDocument,
   type FormulaWorked,
   type ImportCandidate,
-  type Kitchen,
   type NewKitchen,
+  type Place,
   type ServeFields,
+  type Serving,
 } from './client';
 
 export const useSession = () =>
@@ -35,6 +37,18 @@ export const usePresets = () =>
 
 export const useKitchen = () =>
   useQuery({ queryKey: ['kitchen'], queryFn: () => answered(api.GET('/kitchen')) });
+
+/** The kitchen's places, as the server names them. */
+export const usePlaces = () => useKitchen().data?.places ?? [];
+
+/** How it is said that a jar stands in a place. */
+export function usePlaceLabel(): (place: Place) => string {
+  const places = usePlaces();
+  return (place) => places.find(({ id }) => id === place)?.label ?? '';
+}
+
+/** What a kitchen knows of a method. */
+export const useMethods = () => useKitchen().data?.methods ?? [];
 
 export const useShelf = () =>
   useQuery({ queryKey: ['batches'], queryFn: () => answered(api.GET('/batches')) });
@@ -91,34 +105,19 @@ function benchAnswer(fields: BenchFields, queries: QueryClient) {
 
 const lastGoodAnswer = ['bench', 'last good answer'];
 
-/** A change of what the server holds; everything on the screen is asked for anew after it. */
-export function useChange<Input, Output>(change: (input: Input) => Promise<Output>, asksAnew = true) {
-  const queries = useQueryClient();
-  return useMutation<Output, Refusal, Input>({
-    mutationFn: change,
-    onSuccess: () => (asksAnew ? queries.invalidateQueries() : undefined),
-  });
-}
+type NewJar = BenchFields & { name: string; place: Place; startedOn: string | null; isPacked: boolean };
 
-/** A key that makes a second press of the same button do nothing. */
-export const requestKey = ulid;
-
-export const useStartBatch = () =>
-  useChange(
-    (
-      body: BenchFields & {
-        name: string;
-        place: 'counter' | 'cool' | 'fridge';
-        startedOn: string | null;
-        isPacked: boolean;
-        requestKey: string;
-      },
-    ) => answered(api.POST('/batches', { body })),
-  );
+export const useStartBatch = defineChange(
+  'start a batch',
+  () => (body: NewJar, requestKey) => answered(api.POST('/batches', { body: { ...body, requestKey } })),
+);
 
 /** Puts a jar from a shop on the shelf. */
-export const useShelveBought = () =>
-  useChange((body: BoughtFields) => answered(api.POST('/batches/bought', { body })));
+export const useShelveBought = defineChange(
+  'shelve a bought jar',
+  () => (body: Omit<BoughtFields, 'requestKey'>, requestKey) =>
+    answered(api.POST('/batches/bought', { body: { ...body, requestKey } })),
+);
 
 /** What an entry would do to a batch; nothing is written. */
 export const useEntryPreview = (batch: string, entry: Entry | null) =>
@@ -183,40 +182,72 @@ export const useLabels = (batches: string) =>
   });
 
 /** Takes a batch off the shelf, or puts it back. */
-export const useEmptyJar = () =>
-  useChange(({ batch, isEmptied }: { batch: string; isEmptied: boolean }) =>
-    answered(api.PUT('/batches/{batch}/emptied', { params: { path: { batch } }, body: { isEmptied } })),
-  );
+export const useEmptyJar = defineChange(
+  'empty a jar',
+  () =>
+    ({ batch, isEmptied }: { batch: string; isEmptied: boolean }, key) =>
+      answered(
+        api.PUT('/batches/{batch}/emptied', {
+          params: { path: { batch }, ...keyed(key) },
+          body: { isEmptied },
+        }),
+      ),
+  { subject: ({ batch, isEmptied }) => `${batch} ${String(isEmptied)}` },
+);
 
-export const useWriteEntry = (batch: string) =>
-  useChange((body: { entry: Entry; requestKey: string }) =>
-    answered(api.POST('/batches/{batch}/entries', { params: { path: { batch } }, body })),
-  );
+export const useWriteEntry = defineChange(
+  'write an entry',
+  (batch: string) => (entry: Entry, requestKey) =>
+    answered(
+      api.POST('/batches/{batch}/entries', { params: { path: { batch } }, body: { entry, requestKey } }),
+    ),
+);
 
-export const useTakeBack = (batch: string) =>
-  useChange((entry: string) =>
-    answered(api.POST('/batches/{batch}/entries/{entry}/reversal', { params: { path: { batch, entry } } })),
-  );
+export const useTakeBack = defineChange(
+  'reverse an entry',
+  (batch: string) => (entry: string, key) =>
+    answered(
+      api.POST('/batches/{batch}/entries/{entry}/reversal', {
+        params: { path: { batch, entry }, ...keyed(key) },
+      }),
+    ),
+  { subject: (entry) => entry },
+);
 
-export const useServe = () => useChange((body: ServeFields) => answered(api.POST('/servings', { body })));
+type Portion = Omit<ServeFields, 'requestKey'>;
 
-export const useUndoServing = () =>
-  useChange((serving: string) =>
-    answered(api.DELETE('/servings/{serving}', { params: { path: { serving } } })),
-  );
+/** A portion for somebody; where the same press was answered with another portion, that one is changed. */
+export const useServe = defineChange(
+  'serve',
+  () => (body: Portion, requestKey) => answered(api.POST('/servings', { body: { ...body, requestKey } })),
+  {
+    subject: ({ batchId, personId, plannedId }) => plannedId ?? `${batchId} ${personId}`,
+    says: (serving: Serving) => `${grams(serving.grams)} of ${serving.batchName} for ${serving.personName}`,
+    instead: (serving, body, requestKey) =>
+      answered(
+        api.PUT('/servings/{serving}', {
+          params: { path: { serving: serving.id } },
+          body: { ...body, requestKey },
+        }),
+      ),
+  },
+);
+
+export const useUndoServing = defineChange(
+  'undo a serving',
+  () => (serving: string, key) =>
+    answered(api.DELETE('/servings/{serving}', { params: { path: { serving }, ...keyed(key) } })),
+  { subject: (serving) => serving },
+);
 
 /** Takes over a whole kitchen from its file. */
-export const useBringKitchen = () =>
-  useChange((file: File) => {
-    const form = new FormData();
-    form.append('file', file);
-    return answered(api.POST('/kitchen/file', { body: { file: '' }, bodySerializer: () => form }));
-  });
-
-/** Anything that changes the kitchen; the answer is the kitchen as it then is. */
-export function useChangeKitchen<Input>(change: (input: Input) => Promise<Kitchen>) {
-  return useChange(change);
-}
+export const useBringKitchen = defineChange('import a kitchen', () => (file: File, key) => {
+  const form = new FormData();
+  form.append('file', file);
+  return answered(
+    api.POST('/kitchen/file', { params: keyed(key), body: { file: '' }, bodySerializer: () => form }),
+  );
+});
 
 /** Days, jars and formulas that may be meant. */
 export const useFind = (query: string) =>
@@ -286,36 +317,51 @@ export function useComputedFormula(document: FormulaDocument) {
   });
 }
 
-export const useWriteFormula = () =>
-  useChange((body: { document: FormulaDocument; requestKey: string }) =>
-    answered(api.POST('/formulas', { body })),
-  );
+export const useWriteFormula = defineChange(
+  'write a formula',
+  () => (document: FormulaDocument, requestKey) =>
+    answered(api.POST('/formulas', { body: { document, requestKey } })),
+  { subject: (document) => nameOf(document) },
+);
 
-export const useChangeFormula = (id: string) =>
-  useChange((body: { document: FormulaDocument; basedOn: number; requestKey: string }) =>
-    answered(api.PUT('/formulas/{formula}', { params: { path: { formula: id } }, body })),
-  );
-
-export const useArchiveFormula = (id: string) =>
-  useChange((archived: boolean) =>
+export const useChangeFormula = defineChange(
+  'change a formula',
+  (formula: string) => (body: { document: FormulaDocument; basedOn: number }, requestKey) =>
     answered(
-      api.PUT('/formulas/{formula}/archive', { params: { path: { formula: id } }, body: { archived } }),
+      api.PUT('/formulas/{formula}', { params: { path: { formula } }, body: { ...body, requestKey } }),
     ),
-  );
+);
 
-export const useStartFromFormula = (id: string) =>
-  useChange(
-    (
-      body: FormulaScale & {
-        intoJarId: string | null;
-        name: string;
-        place: 'counter' | 'cool' | 'fridge';
-        startedOn: string | null;
-        plannedBatchId: string | null;
-        requestKey: string;
-      },
-    ) => answered(api.POST('/formulas/{formula}/batches', { params: { path: { formula: id } }, body })),
-  );
+export const useArchiveFormula = defineChange(
+  'archive a formula',
+  (formula: string) => (archived: boolean, key) =>
+    answered(
+      api.PUT('/formulas/{formula}/archive', {
+        params: { path: { formula }, ...keyed(key) },
+        body: { archived },
+      }),
+    ),
+  { subject: String },
+);
+
+type JarFromFormula = FormulaScale & {
+  intoJarId: string | null;
+  name: string;
+  place: Place;
+  startedOn: string | null;
+  plannedBatchId: string | null;
+};
+
+export const useStartFromFormula = defineChange(
+  'start from a formula',
+  (formula: string) => (body: JarFromFormula, requestKey) =>
+    answered(
+      api.POST('/formulas/{formula}/batches', {
+        params: { path: { formula } },
+        body: { ...body, requestKey },
+      }),
+    ),
+);
 
 export const usePreviewImport = () =>
   useMutation<ImportCandidate[], Refusal, string>({
@@ -323,17 +369,26 @@ export const usePreviewImport = () =>
       (await answered(api.POST('/formulas/preview', { body: { text } }))).candidates,
   });
 
-export const useImportFormulas = () =>
-  useChange((body: { documents: FormulaDocument[]; requestKey: string }) =>
-    answered(api.POST('/formulas/import', { body })),
-  );
+export const useImportFormulas = defineChange(
+  'import formulas',
+  () => (documents: FormulaDocument[], requestKey) =>
+    answered(api.POST('/formulas/import', { body: { documents, requestKey } })),
+);
 
-export const useSignIn = () =>
-  useChange((body: { email: string; password: string }) => answered(api.POST('/session', { body })));
+// Signing in and out and opening a kitchen are answered by who is signed in then: twice is once without a key.
+export const useSignIn = defineChange(
+  'sign in',
+  () => (body: { email: string; password: string }) => answered(api.POST('/session', { body })),
+);
 
-export const useEnterDemo = () => useChange<undefined, unknown>(() => answered(api.POST('/session/demo')));
+export const useEnterDemo = defineChange('enter the demo', () => () => answered(api.POST('/session/demo')));
 
-export const useSignOut = () => useChange<undefined, unknown>(() => answered(api.DELETE('/session')));
+export const useSignOut = defineChange('sign out', () => () => answered(api.DELETE('/session')));
 
-export const useOpenKitchen = () =>
-  useChange((body: NewKitchen) => answered(api.POST('/kitchens', { body })));
+export const useOpenKitchen = defineChange(
+  'open a kitchen',
+  () => (body: NewKitchen) => answered(api.POST('/kitchens', { body })),
+);
+
+const nameOf = (document: FormulaDocument): string =>
+  typeof document.name === 'string' ? document.name : '';

@@ -1,6 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
-import { answered, api, type Aim, type NoteFields, type Place, type Rooms, type Task } from './client';
-import { useChange } from './queries';
+import { answered, api, type Aim, type NoteFields, type Place, type RoomFields, type Task } from './client';
+import type { Logged } from '../instruments/Instrument';
+import { defineChange, keyed } from './change';
+import { numbered } from './intentions';
 
 /** What the jars ask for; looked at again by itself, since hours count for some. */
 export const useChores = () =>
@@ -10,37 +12,57 @@ export const useChores = () =>
     refetchInterval: 60_000,
   });
 
+interface ChoresMarked {
+  chores: { batchId: string; task: Task; dueOn: string }[];
+  /** Until when they are put off; none: they are done. */
+  until?: string | null;
+}
+
 /** Says that chores are done, or puts them off. */
-export const useMarkChores = () =>
-  useChange(
-    (body: {
-      chores: { batchId: string; task: Task; dueOn: string }[];
-      until?: string | null;
-      requestKey: string;
-    }) => answered(api.POST('/chores/marks', { body })),
-  );
+export const useMarkChores = defineChange(
+  'mark chores',
+  () => (body: ChoresMarked, requestKey) =>
+    answered(api.POST('/chores/marks', { body: { ...body, requestKey } })),
+  { subject: ({ chores, until }) => `${JSON.stringify(chores)} ${until ? 'later' : 'done'}` },
+);
 
-export const useUnmarkChores = () =>
-  useChange(async (marks: string[]) => {
-    for (const mark of marks) {
-      await answered(api.DELETE('/chores/marks/{mark}', { params: { path: { mark } } }));
+export const useUnmarkChores = defineChange(
+  'unmark chores',
+  () => async (marks: string[], key) => {
+    for (const [at, mark] of marks.entries()) {
+      await answered(
+        api.DELETE('/chores/marks/{mark}', { params: { path: { mark }, ...keyed(numbered(key, at)) } }),
+      );
     }
-  });
+  },
+  { subject: (marks) => marks.join(' ') },
+);
 
-export const useMoveJar = () =>
-  useChange(({ batch, ...body }: { batch: string; place: Place; requestKey: string }) =>
-    answered(api.PUT('/batches/{batch}/place', { params: { path: { batch } }, body })),
-  );
+export const useMoveJar = defineChange(
+  'move a jar',
+  () =>
+    ({ batch, place }: { batch: string; place: Place }, requestKey) =>
+      answered(
+        api.PUT('/batches/{batch}/place', { params: { path: { batch } }, body: { place, requestKey } }),
+      ),
+  { subject: ({ batch, place }) => `${batch} ${place}` },
+);
 
-export const useAimAt = (batch: string) =>
-  useChange((aim: Aim | null) =>
-    answered(api.PUT('/batches/{batch}/aim', { params: { path: { batch } }, body: { aim } })),
-  );
+export const useAimAt = defineChange(
+  'aim at',
+  (batch: string) => (aim: Aim | null, key) =>
+    answered(api.PUT('/batches/{batch}/aim', { params: { path: { batch }, ...keyed(key) }, body: { aim } })),
+  { subject: String },
+);
 
-export const usePassGate = (batch: string) =>
-  useChange((body: { purpose: 'bottle' | 'give_away'; grams: number | null; requestKey: string }) =>
-    answered(api.POST('/batches/{batch}/gates', { params: { path: { batch } }, body })),
-  );
+export const usePassGate = defineChange(
+  'release a batch',
+  (batch: string) => (body: { purpose: 'bottle' | 'give_away'; grams: number | null }, requestKey) =>
+    answered(
+      api.POST('/batches/{batch}/gates', { params: { path: { batch } }, body: { ...body, requestKey } }),
+    ),
+  { subject: ({ purpose }) => purpose },
+);
 
 /** What was written down of a batch, and its like beside it. */
 export const useLog = (batch: string) =>
@@ -50,26 +72,37 @@ export const useLog = (batch: string) =>
     retry: false,
   });
 
-/** Writes a note, and its photo after it. */
-export const useWriteNote = (batch: string) =>
-  useChange(async ({ photo, ...body }: NoteFields & { photo: File | null }) => {
-    const note = await answered(api.POST('/batches/{batch}/notes', { params: { path: { batch } }, body }));
-    if (photo === null) {
-      return note;
-    }
-    const form = new FormData();
-    form.append('photo', await smaller(photo), 'jar.jpg');
-    return answered(
-      api.POST('/notes/{note}/photo', {
-        params: { path: { note: note.id } },
-        body: { photo: '' },
-        bodySerializer: () => form,
-      }),
-    );
-  });
+type NewNote = Omit<NoteFields, 'requestKey'> & { photo: File | null };
 
-export const useRemoveNote = () =>
-  useChange((note: string) => answered(api.DELETE('/notes/{note}', { params: { path: { note } } })));
+/** Writes a note, and its photo after it. */
+export const useWriteNote = defineChange(
+  'write a note',
+  (batch: string) =>
+    async ({ photo, ...body }: NewNote, requestKey) => {
+      const note = await answered(
+        api.POST('/batches/{batch}/notes', { params: { path: { batch } }, body: { ...body, requestKey } }),
+      );
+      if (photo === null) {
+        return note;
+      }
+      const form = new FormData();
+      form.append('photo', await smaller(photo), 'jar.jpg');
+      return answered(
+        api.POST('/notes/{note}/photo', {
+          params: { path: { note: note.id }, ...keyed(numbered(requestKey, 1)) },
+          body: { photo: '' },
+          bodySerializer: () => form,
+        }),
+      );
+    },
+);
+
+export const useRemoveNote = defineChange(
+  'remove a note',
+  () => (note: string, key) =>
+    answered(api.DELETE('/notes/{note}', { params: { path: { note }, ...keyed(key) } })),
+  { subject: (note) => note },
+);
 
 export const useQuestions = (batch: string) =>
   useQuery({
@@ -92,10 +125,13 @@ export const useInspection = (batch: string, found: string[]) =>
     gcTime: 10_000,
   });
 
-export const useWriteCheck = (batch: string) =>
-  useChange((body: { found: string[]; requestKey: string }) =>
-    answered(api.POST('/batches/{batch}/check', { params: { path: { batch } }, body })),
-  );
+export const useWriteCheck = defineChange(
+  'write a check',
+  (batch: string) => (found: string[], requestKey) =>
+    answered(
+      api.POST('/batches/{batch}/check', { params: { path: { batch } }, body: { found, requestKey } }),
+    ),
+);
 
 export const usePractice = () =>
   useQuery({
@@ -104,31 +140,65 @@ export const usePractice = () =>
     staleTime: Infinity,
   });
 
-export const useAnswerPractice = () =>
-  useChange(
-    (body: { number: number; answer: 'nothing' | 'skim' | 'wait' | 'out'; requestKey: string }) =>
-      answered(api.POST('/practice', { body })),
-    // The drawn jar stays until the next one is asked for.
-    false,
-  );
+type PracticeAnswer = 'nothing' | 'skim' | 'wait' | 'out';
+
+export const useAnswerPractice = defineChange(
+  'answer a drawn jar',
+  () => (body: { number: number; answer: PracticeAnswer }, requestKey) =>
+    answered(api.POST('/practice', { body: { ...body, requestKey } })),
+  // The drawn jar stays until the next one is asked for.
+  { subject: ({ number }) => String(number), refetches: false },
+);
 
 export const useRooms = () => useQuery({ queryKey: ['rooms'], queryFn: () => answered(api.GET('/rooms')) });
 
-/** Anything that changes what is known of how warm a place is. */
-export const useChangeRoom = <Input>(change: (input: Input) => Promise<Rooms>) => useChange(change);
+/** How warm a place usually is. */
+export const useChangeRoom = defineChange(
+  'change a room',
+  (place: Place) => (body: RoomFields, key) =>
+    answered(api.PUT('/rooms/{place}', { params: { path: { place }, ...keyed(key) }, body })),
+);
 
-export const useBringLog = (place: Place) =>
-  useChange((body: { text: string; isPreview: boolean }) =>
-    answered(api.POST('/rooms/{place}/log', { params: { path: { place } }, body })),
-  );
+export const useKeepReadings = defineChange(
+  'keep readings',
+  (place: Place) => (body: { readings: Logged[]; source: 'typed' | 'logger' }, key) =>
+    answered(api.POST('/rooms/{place}/readings', { params: { path: { place }, ...keyed(key) }, body })),
+);
+
+export const useExpectSpell = defineChange(
+  'expect a spell',
+  (place: Place) => (body: { fromOn: string; toOn: string; celsius: number }, key) =>
+    answered(api.POST('/rooms/{place}/spells', { params: { path: { place }, ...keyed(key) }, body })),
+);
+
+export const useForgetSpell = defineChange(
+  'forget a spell',
+  (place: Place) => (spell: string, key) =>
+    answered(
+      api.DELETE('/rooms/{place}/spells/{spell}', { params: { path: { place, spell }, ...keyed(key) } }),
+    ),
+  { subject: (spell) => spell },
+);
+
+export const useBringLog = defineChange(
+  'import a log',
+  (place: Place) => (body: { text: string; isPreview: boolean }, key) =>
+    answered(api.POST('/rooms/{place}/log', { params: { path: { place }, ...keyed(key) }, body })),
+  { subject: ({ isPreview }) => String(isPreview) },
+);
 
 export const useCalendarLink = () =>
   useQuery({ queryKey: ['calendar'], queryFn: () => answered(api.GET('/calendar')) });
 
-export const useMakeCalendarLink = () => useChange<undefined, unknown>(() => answered(api.POST('/calendar')));
+export const useMakeCalendarLink = defineChange(
+  'make a calendar link',
+  () => (_: undefined, key) => answered(api.POST('/calendar', { params: keyed(key) })),
+);
 
-export const useRevokeCalendarLink = () =>
-  useChange<undefined, unknown>(() => answered(api.DELETE('/calendar')));
+export const useRevokeCalendarLink = defineChange(
+  'revoke the calendar link',
+  () => (_: undefined, key) => answered(api.DELETE('/calendar', { params: keyed(key) })),
+);
 
 /** Dots along the longer side beyond which nothing is gained. */
 const LONGEST = 2000;

@@ -1,5 +1,6 @@
 import { Button, Drawer } from 'antd';
 import type { ReactNode } from 'react';
+import type { Refusal } from '../api/client';
 
 interface Props {
   title: string;
@@ -8,13 +9,24 @@ interface Props {
   keepAs?: string;
   keep: () => void;
   isKeeping: boolean;
+  /** Why it was not kept, where somebody else had changed it. */
+  refusal?: Refusal | null;
   /** Other ways out, with what they do. */
   others?: { says: string; do: () => void }[];
   children: ReactNode;
 }
 
 /** Something to change, beside the page it belongs to. */
-export function KeepDrawer({ title, close, keepAs = 'Keep', keep, isKeeping, others = [], children }: Props) {
+export function KeepDrawer({
+  title,
+  close,
+  keepAs = 'Keep',
+  keep,
+  isKeeping,
+  refusal,
+  others = [],
+  children,
+}: Props) {
   return (
     <Drawer
       open
@@ -34,6 +46,11 @@ export function KeepDrawer({ title, close, keepAs = 'Keep', keep, isKeeping, oth
         </div>
       }
     >
+      {refusal?.of('version') && (
+        <p className="complaint" role="alert">
+          {refusal.of('version')}
+        </p>
+      )}
       {children}
     </Drawer>
   );

@@ -1,8 +1,8 @@
 import { App, Button, InputNumber, Select } from 'antd';
 import { useState } from 'react';
-import { answered, api, type Place } from '../api/client';
+import type { Place } from '../api/client';
 import { useKitchen } from '../api/queries';
-import { useChangeRoom } from '../api/tending';
+import { useKeepReadings } from '../api/tending';
 import type { Logger } from './Instrument';
 import { SimulatedLogger } from './simulated';
 
@@ -15,21 +15,17 @@ export function RoomLogger() {
   const kitchen = useKitchen();
   const [place, setPlace] = useState<Place>('counter');
   const [mean, setMean] = useState(simulated.mean);
-  const keep = useChangeRoom((readings: { at: string; celsius: number }[]) =>
-    answered(
-      api.POST('/rooms/{place}/readings', {
-        params: { path: { place } },
-        body: { readings, source: 'logger' },
-      }),
-    ),
-  );
+  const keep = useKeepReadings(place);
   const fetch = () => {
     const readings = logger.fetch();
-    keep.mutate(readings, {
-      onSuccess: () =>
-        void message.success(`${String(readings.length)} readings fetched; the jars’ days follow.`),
-      onError: (refusal) => void message.error(refusal.message),
-    });
+    keep.mutate(
+      { readings, source: 'logger' },
+      {
+        onSuccess: () =>
+          void message.success(`${String(readings.length)} readings fetched; the jars’ days follow.`),
+        onError: (refusal) => void message.error(refusal.message),
+      },
+    );
   };
 
   return (

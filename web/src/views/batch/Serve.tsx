@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useSavings } from '../../api/intake';
 import { Savings } from '../../app/Savings';
 import type { Batch, Serving, Way } from '../../api/client';
-import { requestKey, useServe, useUndoServing } from '../../api/queries';
+import { useServe, useUndoServing } from '../../api/queries';
 import { grams, percent, sodium, sodiumBand } from '../../app/numbers';
 
 /** How something can come to the table: pieces in several ways, brine or sauce as it is. */
@@ -26,7 +26,7 @@ export function Serve({ batch }: { batch: Batch }) {
   const give = (personId: string, amount: string) => {
     setComplaint(null);
     serve.mutate(
-      { batchId: batch.id, personId, amount, ...manner, requestKey: requestKey() },
+      { batchId: batch.id, personId, amount, ...manner },
       {
         onSuccess: (serving) =>
           void message.open({

@@ -2,9 +2,8 @@ import { App, Button, Dropdown, InputNumber, Modal } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Aim, Batch, Place } from '../../api/client';
-import { requestKey, useKitchen } from '../../api/queries';
+import { useKitchen, usePlaceLabel, usePlaces } from '../../api/queries';
 import { useAimAt, useMoveJar, usePassGate } from '../../api/tending';
-import { placeWords } from './words';
 
 type Gate = Batch['gates'][number];
 
@@ -15,13 +14,14 @@ export function Stand({ batch }: { batch: Batch }) {
   const move = useMoveJar();
   const aim = useAimAt(batch.id);
   const [isPassing, setIsPassing] = useState(false);
-  const places = (Object.keys(placeWords) as Place[]).filter((place) => place !== batch.place);
+  const label = usePlaceLabel();
+  const places = usePlaces().filter(({ id }) => id !== batch.place);
 
   const to = (place: Place) =>
     move.mutate(
-      { batch: batch.id, place, requestKey: requestKey() },
+      { batch: batch.id, place },
       {
-        onSuccess: () => void message.success(`It stands ${placeWords[place]} from now on.`),
+        onSuccess: () => void message.success(`It stands ${label(place)} from now on.`),
         onError: (refusal) => void message.error(refusal.of('place') ?? refusal.message, 10),
       },
     );
@@ -33,7 +33,7 @@ export function Stand({ batch }: { batch: Batch }) {
       <Dropdown
         trigger={['click']}
         menu={{
-          items: places.map((place) => ({ key: place, label: placeWords[place], onClick: () => to(place) })),
+          items: places.map((place) => ({ key: place.id, label: place.label, onClick: () => to(place.id) })),
         }}
       >
         <Button type="text" loading={move.isPending}>
@@ -84,7 +84,7 @@ function GateRow({ batch, gate, close }: { batch: Batch; gate: Gate; close: () =
   const pass = usePassGate(batch.id);
   const move = useMoveJar();
   const [grams, setGrams] = useState<number | null>(null);
-  const [key] = useState(requestKey);
+  const label = usePlaceLabel();
   const refusal = pass.error ?? move.error;
   const done = (words: string) => {
     void message.success(words);
@@ -93,13 +93,10 @@ function GateRow({ batch, gate, close }: { batch: Batch; gate: Gate; close: () =
   const go = () =>
     gate.purpose === 'store_out'
       ? move.mutate(
-          { batch: batch.id, place: 'cool', requestKey: key },
-          { onSuccess: () => done('It stands in the cool place from now on.') },
+          { batch: batch.id, place: 'cool' },
+          { onSuccess: () => done(`It stands ${label('cool')} from now on.`) },
         )
-      : pass.mutate(
-          { purpose: gate.purpose, grams, requestKey: key },
-          { onSuccess: () => done('Written down.') },
-        );
+      : pass.mutate({ purpose: gate.purpose, grams }, { onSuccess: () => done('Written down.') });
 
   return (
     <section className="gate" aria-label={gate.label}>

@@ -1,7 +1,6 @@
 import { App, Button, InputNumber, Select } from 'antd';
-import { useState } from 'react';
 import type { Batch, Refusal } from '../../api/client';
-import { requestKey, useEntryPreview, useKitchen, useShelf, useWriteEntry } from '../../api/queries';
+import { useEntryPreview, useKitchen, useShelf, useWriteEntry } from '../../api/queries';
 import { kept, useKept } from '../../app/kept';
 import { Effect } from './Effect';
 import {
@@ -25,7 +24,6 @@ export function WriteDown({ batch }: { batch: Batch }) {
   const shelf = useShelf();
   const [told, change, forget] = useKept<Draft>(keptAs(batch.id), () => draftOf(batch.id));
   const { what } = told;
-  const [key, setKey] = useState(requestKey);
   const entry = what === null ? null : entryOf(what, told);
   const preview = useEntryPreview(batch.id, entry);
   const write = useWriteEntry(batch.id);
@@ -33,28 +31,21 @@ export function WriteDown({ batch }: { batch: Batch }) {
 
   const tell = (part: Partial<Draft>) => {
     change(part);
-    setKey(requestKey());
     write.reset();
   };
   const begin = (next: HappeningName | null) => tell({ ...nothing, what: next });
   const keep = () =>
     entry &&
-    write.mutate(
-      { entry, requestKey: key },
-      {
-        onSuccess: (after) => {
-          forget();
-          setKey(requestKey());
-          const others = writtenElsewhere(batch, after);
-          void message.success(
-            others === ''
-              ? 'Written down.'
-              : `Written down. Another window had written meanwhile: ${others}.`,
-            others === '' ? 3 : 10,
-          );
-        },
+    write.mutate(entry, {
+      onSuccess: (after) => {
+        forget();
+        const others = writtenElsewhere(batch, after);
+        void message.success(
+          others === '' ? 'Written down.' : `Written down. Another window had written meanwhile: ${others}.`,
+          others === '' ? 3 : 10,
+        );
       },
-    );
+    });
 
   const fields: Record<Question, React.ReactElement> = {
     grams: (

@@ -4,12 +4,6 @@ import { shade } from '../../drawings/jarShape';
 /** How the parts of a jar are called. */
 export const phaseWords = { pieces: 'pieces', brine: 'brine', sauce: 'sauce' } as const;
 
-export const placeWords = {
-  counter: 'on the counter',
-  cool: 'in the cool place',
-  fridge: 'in the fridge',
-} as const;
-
 /** How the sides of the salt flow are called. */
 export const streamWords: Record<string, string> = {
   salt: 'salt',

@@ -1,9 +1,8 @@
 import { App, Button, Input, InputNumber, Segmented, Select } from 'antd';
 import dayjs from 'dayjs';
-import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { BenchAnswer } from '../../api/client';
-import { requestKey, useKitchen, useStartBatch } from '../../api/queries';
+import { usePlaces, useStartBatch } from '../../api/queries';
 import { fieldsOf, forgetDraft, type Change, type Draft } from './draft';
 
 interface Props {
@@ -17,8 +16,8 @@ interface Props {
 
 /** The last line of the bench: name, place, day, and off it goes. */
 export function Start({ draft, change, name, answer, isReady }: Props) {
-  const [key, setKey] = useState(requestKey);
-  const there = useKitchen().data?.places.find(({ id }) => id === draft.place);
+  const places = usePlaces();
+  const there = places.find(({ id }) => id === draft.place);
   const start = useStartBatch();
   const navigate = useNavigate();
   const { message } = App.useApp();
@@ -35,12 +34,10 @@ export function Start({ draft, change, name, answer, isReady }: Props) {
         place: draft.place,
         startedOn: draft.startedOn || null,
         isPacked: draft.isPacked,
-        requestKey: key,
       },
       {
         onSuccess: (batch) => {
           forgetDraft();
-          setKey(requestKey());
           void message.success(
             isBlend
               ? `${batch.name} is blended.`
@@ -67,11 +64,7 @@ export function Start({ draft, change, name, answer, isReady }: Props) {
           value={draft.place}
           onChange={(place) => change({ place, roomCelsius: null })}
           style={{ width: 124 }}
-          options={[
-            { value: 'counter', label: 'counter' },
-            { value: 'cool', label: 'cool place' },
-            { value: 'fridge', label: 'fridge' },
-          ]}
+          options={places.map(({ id, name }) => ({ value: id, label: name }))}
         />
         <InputNumber
           aria-label="Temperature there"

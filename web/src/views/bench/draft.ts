@@ -1,5 +1,5 @@
 import { useCallback } from 'react';
-import type { BenchFields, BenchPart, Kitchen, ShelfBatch } from '../../api/client';
+import type { BenchFields, BenchPart, Kitchen, KitchenMethod, ShelfBatch } from '../../api/client';
 import { useAskBench } from '../../api/queries';
 import { forget, kept, useKept } from '../../app/kept';
 
@@ -55,7 +55,7 @@ export function fieldsOf(draft: Draft): BenchFields {
 /** The bench for another method: what is particular to a method is as it usually is there. */
 export function forMethod(draft: Draft, kitchen: Kitchen, id: Draft['method']): Partial<Draft> {
   const method = kitchen.methods.find((one) => one.id === id);
-  const isMadeOfAnything = id === 'cultured_condiment';
+  const isMadeOfAnything = method?.lists[0] === 'base';
   const food = kitchen.ingredients.find((one) => one.id === draft.vegetableId);
   const vegetable = food?.use === 'vegetable' || isMadeOfAnything ? food : usualVegetable(kitchen);
 
@@ -72,8 +72,11 @@ export function forMethod(draft: Draft, kitchen: Kitchen, id: Draft['method']): 
     isSqueezed: null,
     isPacked: false,
     waterAs: 'water',
+    servingAmount: usualServing(method),
   };
 }
+
+const usualServing = (method: KitchenMethod | undefined): string => `${String(method?.portionGrams ?? 0)} g`;
 
 /** A fresh bench: carrots in the smallest free jar, at the method's usual strength. */
 function fresh(kitchen: Kitchen): Draft {
@@ -99,7 +102,7 @@ function fresh(kitchen: Kitchen): Draft {
     saltId: salt?.id ?? '',
     saltUnit: kitchen.measureBy === 'spoons' ? 'spoons' : 'grams',
     fixed: 'strength',
-    strengthPercent: String(method?.percent ?? 3),
+    strengthPercent: String(method?.percent ?? ''),
     strengthBasis: method?.basis ?? 'of_water',
     saltAmount: '',
     tastings: [''],
@@ -113,7 +116,7 @@ function fresh(kitchen: Kitchen): Draft {
     rinseSeconds: null,
     isSqueezed: null,
     roomCelsius: null,
-    servingAmount: '40 g',
+    servingAmount: usualServing(method),
     name: '',
     place: 'counter',
     startedOn: '',

@@ -1,8 +1,7 @@
 import { Button } from 'antd';
-import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Batch, Inspection, Question } from '../../api/client';
-import { requestKey, useBatch, useEmptyJar } from '../../api/queries';
+import { useBatch, useEmptyJar } from '../../api/queries';
 import { useInspection, useQuestions, useWriteCheck } from '../../api/tending';
 import { kept, useKept } from '../../app/kept';
 import { PageState } from '../../app/PageState';
@@ -125,18 +124,14 @@ function Said({ batch, found, inspection, left, forget }: SaidProps) {
   const navigate = useNavigate();
   const write = useWriteCheck(batch.id);
   const empty = useEmptyJar();
-  const [key] = useState(requestKey);
   const isOut = inspection.verdict === 'do_not_eat';
   const keep = (then: () => void) =>
-    write.mutate(
-      { found, requestKey: key },
-      {
-        onSuccess: () => {
-          forget();
-          then();
-        },
+    write.mutate(found, {
+      onSuccess: () => {
+        forget();
+        then();
       },
-    );
+    });
 
   return (
     <>

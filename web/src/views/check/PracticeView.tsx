@@ -1,8 +1,6 @@
 import { Button } from 'antd';
-import { useState } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
 import type { Practice } from '../../api/client';
-import { requestKey } from '../../api/queries';
 import { useAnswerPractice, usePractice } from '../../api/tending';
 import { PageState } from '../../app/PageState';
 import { Opened, type OnTop } from '../../drawings/Opened';
@@ -20,7 +18,6 @@ export function PracticeView() {
 function Jar({ asked }: { asked: Practice }) {
   const answer = useAnswerPractice();
   const queries = useQueryClient();
-  const [key] = useState(requestKey);
   const { said, score } = answer.data ?? asked;
 
   return (
@@ -57,7 +54,7 @@ function Jar({ asked }: { asked: Practice }) {
                 <Button
                   key={one.id}
                   loading={answer.isPending && answer.variables.answer === one.id}
-                  onClick={() => answer.mutate({ number: asked.number, answer: one.id, requestKey: key })}
+                  onClick={() => answer.mutate({ number: asked.number, answer: one.id })}
                 >
                   {one.label}
                 </Button>

@@ -2,7 +2,7 @@ import { Button, Checkbox, Input, InputNumber, Select, Upload } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { ImportCandidate, Kitchen } from '../../api/client';
-import { requestKey, useImportFormulas, useKitchen, usePreviewImport } from '../../api/queries';
+import { useImportFormulas, useKitchen, usePreviewImport } from '../../api/queries';
 import { grams } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import type { Amount, Document, Step } from './document';
@@ -86,7 +86,6 @@ interface Settled {
 function Candidates({ kitchen, candidates }: { kitchen: Kitchen; candidates: ImportCandidate[] }) {
   const bring = useImportFormulas();
   const navigate = useNavigate();
-  const [key, setKey] = useState(requestKey);
   const [all, setAll] = useState<Settled[]>(() =>
     candidates.map((candidate) => ({
       candidate,
@@ -141,10 +140,9 @@ function Candidates({ kitchen, candidates }: { kitchen: Kitchen; candidates: Imp
         loading={bring.isPending}
         onClick={() =>
           bring.mutate(
-            { documents: wanted.map((one) => one.document as Document), requestKey: key },
+            wanted.map((one) => one.document as Document),
             {
               onSuccess: ({ ids }) => {
-                setKey(requestKey());
                 void navigate(ids.length === 1 ? `/formulas/${ids[0]}/change` : '/formulas');
               },
             },

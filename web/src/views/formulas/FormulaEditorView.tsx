@@ -1,9 +1,8 @@
 import { Button, Checkbox, Input, InputNumber, Select } from 'antd';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import type { Formula, Kitchen, Refusal } from '../../api/client';
+import type { Formula, Kitchen, KitchenMethod, Refusal } from '../../api/client';
 import {
-  requestKey,
   useChangeFormula,
   useComputedFormula,
   useFormula,
@@ -13,7 +12,7 @@ import {
 import { Field } from '../../app/Field';
 import { NumberField } from '../../app/NumberField';
 import { PageState } from '../../app/PageState';
-import { blank, byMethod, methods, tidy, type Document } from './document';
+import { begun, byMethod, tidy, type Document } from './document';
 import { StepEditor } from './StepEditor';
 import { Worked } from './Worked';
 import './FormulaView.css';
@@ -40,12 +39,11 @@ export function FormulaEditorView() {
 }
 
 function Editor({ kitchen, formula }: { kitchen: Kitchen; formula: Formula | null }) {
-  const [document, change, forget, wasKept] = useKeptDocument(formula);
+  const [document, change, forget, wasKept] = useKeptDocument(kitchen, formula);
   const sent = useMemo(() => tidy(document), [document]);
   const computed = useComputedFormula(useDeferredValue(sent));
   const write = useWriteFormula();
   const rewrite = useChangeFormula(formula?.id ?? '');
-  const [key, setKey] = useState(requestKey);
   const navigate = useNavigate();
   const refusal = computed.data?.refusal ?? null;
   const failed = (formula ? rewrite : write).error;
@@ -53,13 +51,12 @@ function Editor({ kitchen, formula }: { kitchen: Kitchen; formula: Formula | nul
   const save = () => {
     const onSuccess = (made: Formula) => {
       forget();
-      setKey(requestKey());
       void navigate(`/formulas/${made.id}`);
     };
     if (formula) {
-      rewrite.mutate({ document: sent, basedOn: formula.newest, requestKey: key }, { onSuccess });
+      rewrite.mutate({ document: sent, basedOn: formula.newest }, { onSuccess });
     } else {
-      write.mutate({ document: sent, requestKey: key }, { onSuccess });
+      write.mutate(sent, { onSuccess });
     }
   };
 
@@ -94,7 +91,7 @@ function Editor({ kitchen, formula }: { kitchen: Kitchen; formula: Formula | nul
       )}
       <div className="formula-body">
         <section aria-label="What goes in">
-          <Head document={document} change={change} refusal={refusal} isNew={formula === null} />
+          <Head document={document} change={change} refusal={refusal} kitchen={formula ? null : kitchen} />
           {document.steps.map((step, i) => (
             <StepEditor
               key={i}
@@ -128,7 +125,7 @@ interface PartProps {
   refusal: Refusal | null;
 }
 
-function Head({ document, change, refusal, isNew }: PartProps & { isNew: boolean }) {
+function Head({ document, change, refusal, kitchen }: PartProps & { kitchen: Kitchen | null }) {
   const { serving, window: when } = document;
   const days = (key: 'youngDays' | 'readyDays' | 'longDays', label: string) => (
     <Field label={label} name={`document.window.${key}`} refusal={refusal}>
@@ -151,12 +148,16 @@ function Head({ document, change, refusal, isNew }: PartProps & { isNew: boolean
       <Field label="Family" name="document.group" refusal={refusal}>
         <Input value={document.group ?? ''} onChange={(event) => change({ group: event.target.value })} />
       </Field>
-      {isNew && (
+      {kitchen && (
         <Field label="Method" name="document.method" refusal={refusal}>
           <Select
             value={document.method}
-            onChange={(method: string) => change(byMethod(document, method))}
-            options={methods}
+            onChange={(_, chosen) =>
+              !Array.isArray(chosen) && chosen && change(byMethod(document, chosen.method))
+            }
+            options={kitchen.methods
+              .filter((method) => method.begins !== null)
+              .map((method) => ({ value: method.id as string, label: method.label, method }))}
           />
         </Field>
       )}
@@ -216,12 +217,17 @@ function Words({ document, change, refusal }: PartProps) {
   );
 }
 
+/** The one by which most formulas of vegetables are written. */
+const usualMethod = ({ methods }: Kitchen) =>
+  methods.find(({ id }) => id === 'poured_brine') ?? (methods[0] as KitchenMethod);
+
 /** The document on the desk, kept on this device with every key stroke so that a reload loses nothing. */
 function useKeptDocument(
+  kitchen: Kitchen,
   formula: Formula | null,
 ): [Document, (part: Partial<Document>) => void, () => void, boolean] {
   const keptAs = `tempesal.formula.${formula?.id ?? 'new'}.${formula?.newest ?? 0}`;
-  const written = (formula?.document ?? blank) as unknown as Document;
+  const written = formula ? (formula.document as unknown as Document) : begun(usualMethod(kitchen));
   const [wasKept, setWasKept] = useState(() => localStorage.getItem(keptAs) !== null);
   const [document, setDocument] = useState<Document>(() => {
     try {

@@ -1,9 +1,9 @@
 import { App, Button, Input, InputNumber, Segmented, Select } from 'antd';
 import { useDeferredValue, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import type { Formula } from '../../api/client';
+import type { Formula, Place } from '../../api/client';
 import {
-  requestKey,
+  usePlaces,
   useArchiveFormula,
   useFormula,
   useKitchen,
@@ -281,8 +281,8 @@ function Lighter({ formula }: { formula: Formula }) {
       </div>
       {savings.data && <Savings found={savings.data} />}
       <p className="soft">
-        140 mg in a serving is “low sodium” on labels. Its salt stays: below the method’s floor the wrong
-        microbes can win.
+        140 mg in a serving is “low sodium” on labels. Its salt stays at what is safe for it: with less,
+        spoilage bacteria can win.
       </p>
     </section>
   );
@@ -293,8 +293,8 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
   const start = useStartFromFormula(formula.id);
   const navigate = useNavigate();
   const planned = useSearchParams()[0].get('planned');
-  const [key, setKey] = useState(requestKey);
-  const [place, setPlace] = useState<'counter' | 'cool' | 'fridge'>('counter');
+  const places = usePlaces();
+  const [place, setPlace] = useState<Place>('counter');
   const [jar, setJar] = useState<string | null>(null);
   const large = (kitchen.data?.jars ?? [])
     .filter((one) => one.nominalMl >= formula.vessel.nominalMl * 0.95)
@@ -321,11 +321,7 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
         aria-label="Place"
         value={place}
         onChange={setPlace}
-        options={[
-          { value: 'counter' as const, label: 'counter' },
-          { value: 'cool' as const, label: 'cool place' },
-          { value: 'fridge' as const, label: 'fridge' },
-        ]}
+        options={places.map(({ id, name }) => ({ value: id, label: name }))}
       />
       <Button
         type="primary"
@@ -339,11 +335,9 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
               place,
               startedOn: null,
               plannedBatchId: planned,
-              requestKey: key,
             },
             {
               onSuccess: (batch) => {
-                setKey(requestKey());
                 void navigate(`/shelf/${batch.id}`);
               },
             },
@@ -393,10 +387,7 @@ function Doings({ formula }: { formula: Formula }) {
         loading={copy.isPending}
         onClick={() =>
           copy.mutate(
-            {
-              document: { ...formula.document, name: `${formula.name}, a copy` },
-              requestKey: requestKey(),
-            },
+            { ...formula.document, name: `${formula.name}, a copy` },
             { onSuccess: (made) => void navigate(`/formulas/${made.id}/change`) },
           )
         }

@@ -1,7 +1,7 @@
 import { Button, InputNumber, Segmented, Select } from 'antd';
 import type { Kitchen, Refusal } from '../../api/client';
 import { Field } from '../../app/Field';
-import { lists, type Amount, type Step } from './document';
+import { usualSalt, type Amount, type Step } from './document';
 
 interface Props {
   step: Step;
@@ -19,6 +19,8 @@ const names: Record<string, string> = {
   paste: 'Paste',
   additions: 'At the end',
 };
+
+const methodOf = (step: Step, kitchen: Kitchen) => kitchen.methods.find(({ id }) => id === step.method);
 
 const foodOptions = (kitchen: Kitchen) => [
   { value: 'water', label: 'water' },
@@ -38,7 +40,7 @@ export function StepEditor({ step, path, change, kitchen, refusal }: Props) {
       />
     );
   }
-  const has = lists[step.method ?? ''] ?? [];
+  const has = methodOf(step, kitchen)?.lists ?? [];
 
   return (
     <fieldset className="step">
@@ -153,6 +155,7 @@ function AmountRow({ amount, path, kitchen, refusal, change, remove }: AmountPro
 function SaltRow({ step, path, change, kitchen, refusal }: Props) {
   const salt = step.salt ?? { product: 'fine-sea', grams: 10 };
   const isShare = salt.share !== undefined;
+  const method = methodOf(step, kitchen);
   const set = (part: object) => change({ ...step, salt: { ...salt, ...part } });
   const complaint = ['share', 'grams', 'product', 'basis']
     .map((key) => refusal?.of(`${path}.${key}`))
@@ -176,7 +179,7 @@ function SaltRow({ step, path, change, kitchen, refusal }: Props) {
               ...step,
               salt:
                 by === 'share'
-                  ? { product: salt.product, share: 0.025, basis: 'of_vegetable' }
+                  ? { product: salt.product, ...(method ? usualSalt(method) : { share: 0 }) }
                   : { product: salt.product, grams: 10 },
             });
           }}
@@ -196,7 +199,7 @@ function SaltRow({ step, path, change, kitchen, refusal }: Props) {
             />
             <Select
               aria-label="Percent of what"
-              value={salt.basis ?? 'of_vegetable'}
+              value={salt.basis ?? method?.basis ?? ''}
               onChange={(basis: string) => set({ basis })}
               options={kitchen.bases.map((basis) => ({ value: basis.id, label: basis.label }))}
             />

@@ -1,7 +1,6 @@
 import { App, Button, Input } from 'antd';
 import { useState } from 'react';
 import { useBringIntake, usePreviewIntake } from '../../api/intake';
-import { requestKey } from '../../api/queries';
 import { KeepDrawer } from '../../app/KeepDrawer';
 import { mg } from '../../app/numbers';
 
@@ -10,7 +9,6 @@ export function BringIntake({ close }: { close: () => void }) {
   const { message } = App.useApp();
   const preview = usePreviewIntake();
   const bring = useBringIntake();
-  const [key] = useState(requestKey);
   const [text, setText] = useState('');
   const read = preview.data;
 
@@ -25,7 +23,7 @@ export function BringIntake({ close }: { close: () => void }) {
           preview.mutate(text);
           return;
         }
-        void bring.mutateAsync({ text, requestKey: key }).then(
+        void bring.mutateAsync(text).then(
           ({ count }) => {
             void message.success(`Taken over: ${String(count)} rows.`);
             close();

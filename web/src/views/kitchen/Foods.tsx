@@ -1,7 +1,9 @@
 import { Button, Checkbox, Input, Segmented, Select } from 'antd';
 import { useDeferredValue, useState } from 'react';
-import { answered, api, type Kitchen, type KitchenFood } from '../../api/client';
-import { useChangeKitchen, useFoodSearch } from '../../api/queries';
+import type { Kitchen, KitchenFood } from '../../api/client';
+import { useEdits } from '../../api/edits';
+import { useRemoveFood, useRestoreFood, useSaveFood } from '../../api/kitchen';
+import { useFoodSearch } from '../../api/queries';
 import { AllergensField } from '../../app/AllergensField';
 import { Field } from '../../app/Field';
 import { KeepDrawer } from '../../app/KeepDrawer';
@@ -24,7 +26,7 @@ export function Foods({ kitchen }: { kitchen: Kitchen }) {
   const [query, setQuery] = useState('');
   const [use, setUse] = useState('all');
   const [all, setAll] = useState(false);
-  const [changing, setChanging] = useState<KitchenFood | 'new' | null>(null);
+  const [changing, setChanging] = useState<string | null>(null);
   const search = useFoodSearch(useDeferredValue(query));
   const isSearching = query.trim() !== '';
 
@@ -75,7 +77,7 @@ export function Foods({ kitchen }: { kitchen: Kitchen }) {
               {food.isEdited && <span className="word">your value</span>}
             </span>
             <span className="soft food-source">{food.source}</span>
-            <Button size="small" onClick={() => setChanging(food)} aria-label={`Change ${food.name}`}>
+            <Button size="small" onClick={() => setChanging(food.id)} aria-label={`Change ${food.name}`}>
               Change
             </Button>
           </li>
@@ -95,7 +97,7 @@ export function Foods({ kitchen }: { kitchen: Kitchen }) {
       {changing !== null && (
         <FoodDrawer
           kitchen={kitchen}
-          food={changing === 'new' ? null : changing}
+          food={kitchen.ingredients.find(({ id }) => id === changing) ?? null}
           close={() => setChanging(null)}
         />
       )}
@@ -109,42 +111,68 @@ interface DrawerProps {
   close: () => void;
 }
 
+/** A food from its label, before anything is typed. */
+const newFood = {
+  name: '',
+  use: 'pantry' as KitchenFood['use'],
+  sodiumPer100g: null as number | null,
+  labelSodiumMg: null as number | null,
+  labelServingGrams: null as number | null,
+  labelSaltPer100g: null as number | null,
+  waterPer100g: 60,
+  density: 1,
+  shape: 'pulp' as KitchenFood['shape'],
+  tissue: 'root',
+  hollow: false,
+  live: false,
+  /** None yet: then its name and what it is for tell. */
+  traits: [] as KitchenFood['traits'],
+  allergens: [] as string[],
+  notFor: [] as string[],
+};
+
+const fieldsOf = (food: KitchenFood): typeof newFood => ({
+  ...newFood,
+  name: food.name,
+  use: food.use,
+  sodiumPer100g: food.labelSodiumMg === null ? food.sodiumPer100g : null,
+  labelSodiumMg: food.labelSodiumMg,
+  labelServingGrams: food.labelServingGrams,
+  waterPer100g: food.waterPer100g,
+  density: food.density,
+  shape: food.shape,
+  tissue: food.tissue,
+  hollow: food.hollow,
+  live: food.live,
+  traits: food.traits,
+  allergens: food.allergens,
+  notFor: food.notFor,
+});
+
+/** What of a food decides how much care it asks for. */
+const traitWords: Record<KitchenFood['traits'][number], string> = {
+  liquid: 'a liquid',
+  oil: 'an oil or fat',
+  low_acid_plant: 'a plant that is not sour: vegetable, herb, nut, pulse',
+  sweet: 'sweet: fruit, honey, sugar',
+};
+
 function FoodDrawer({ kitchen, food, close }: DrawerProps) {
-  const [fields, setFields] = useState({
-    name: food?.name ?? '',
-    use: food?.use ?? ('pantry' as KitchenFood['use']),
-    sodiumPer100g: food && food.labelSodiumMg === null ? food.sodiumPer100g : null,
-    labelSodiumMg: food?.labelSodiumMg ?? null,
-    labelServingGrams: food?.labelServingGrams ?? null,
-    labelSaltPer100g: null as number | null,
-    waterPer100g: food?.waterPer100g ?? 60,
-    density: food?.density ?? 1,
-    shape: food?.shape ?? ('pulp' as KitchenFood['shape']),
-    tissue: food?.tissue ?? 'root',
-    hollow: food?.hollow ?? false,
-    live: food?.live ?? false,
-    allergens: food?.allergens ?? [],
-    notFor: food?.notFor ?? [],
-  });
-  const save = useChangeKitchen((body: typeof fields) =>
-    answered(
-      food
-        ? api.PUT('/foods/{food}', { params: { path: { food: food.id } }, body })
-        : api.POST('/foods', { body }),
-    ),
+  const { fields, change, body, onError } = useEdits(
+    food && { version: food.version, fields: fieldsOf(food) },
+    newFood,
   );
-  const path = { params: { path: { food: food?.id ?? '' } } };
-  const remove = useChangeKitchen(() => answered(api.DELETE('/foods/{food}', path)));
-  const restore = useChangeKitchen(() => answered(api.POST('/foods/{food}/restoration', path)));
-  const change = (part: Partial<typeof fields>) => setFields({ ...fields, ...part });
-  const keep = () => save.mutate(fields, { onSuccess: close });
+  const save = useSaveFood(food?.id ?? null);
+  const remove = useRemoveFood(food?.id ?? '');
+  const restore = useRestoreFood(food?.id ?? '');
 
   return (
     <KeepDrawer
       title={food ? food.name : 'A food from its label'}
       close={close}
-      keep={keep}
+      keep={() => save.mutate(body(), { onSuccess: close, onError })}
       isKeeping={save.isPending}
+      refusal={save.error}
       others={[
         ...(food?.isOwn
           ? [{ says: 'No longer here', do: () => remove.mutate(undefined, { onSuccess: close }) }]
@@ -219,6 +247,13 @@ function FoodDrawer({ kitchen, food, close }: DrawerProps) {
         >
           not vegan
         </Checkbox>
+      </div>
+      <div className="drawer-part" role="group" aria-label="What it is">
+        <Checkbox.Group
+          value={fields.traits}
+          onChange={(traits: KitchenFood['traits']) => change({ traits })}
+          options={kitchen.traits.map((value) => ({ value, label: traitWords[value] }))}
+        />
       </div>
     </KeepDrawer>
   );

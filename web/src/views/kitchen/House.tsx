@@ -1,7 +1,7 @@
 import { Button, Input, Segmented, Select } from 'antd';
-import { useState } from 'react';
-import { answered, api, type Kitchen } from '../../api/client';
-import { useChangeKitchen } from '../../api/queries';
+import type { Kitchen } from '../../api/client';
+import { useEdits } from '../../api/edits';
+import { useChangeHousehold } from '../../api/kitchen';
 import { Field } from '../../app/Field';
 import { Calendar } from './Calendar';
 import { WholeKitchen } from './WholeKitchen';
@@ -11,7 +11,7 @@ const zones = Intl.supportedValuesOf('timeZone');
 
 /** How the kitchen measures and counts its days. */
 export function House({ kitchen }: { kitchen: Kitchen }) {
-  const [fields, setFields] = useState({
+  const now = {
     name: kitchen.name,
     timeZone: kitchen.timeZone,
     spoonSystem: kitchen.spoonSystem,
@@ -20,16 +20,16 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
     quietFrom: kitchen.quietFrom,
     quietTo: kitchen.quietTo,
     aim: kitchen.aim,
-  });
-  const save = useChangeKitchen((body: typeof fields) => answered(api.PUT('/household', { body })));
-  const change = (part: Partial<typeof fields>) => setFields({ ...fields, ...part });
+  };
+  const { fields, change, body, saved, onError } = useEdits({ version: kitchen.version, fields: now }, now);
+  const save = useChangeHousehold();
 
   return (
     <form
       className="house"
       onSubmit={(event) => {
         event.preventDefault();
-        save.mutate(fields);
+        save.mutate(body(), { onSuccess: (after) => saved(after.version), onError });
       }}
     >
       <div className="fields">

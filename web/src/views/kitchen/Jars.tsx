@@ -1,8 +1,9 @@
 import { Button, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { answered, api, type HoldDown, type Kitchen, type KitchenJar } from '../../api/client';
-import { useChangeKitchen } from '../../api/queries';
+import type { HoldDown, Kitchen, KitchenJar } from '../../api/client';
+import { useEdits } from '../../api/edits';
+import { useRemoveHoldDown, useRemoveJar, useSaveHoldDown, useSaveJar } from '../../api/kitchen';
 import { Field } from '../../app/Field';
 import { KeepDrawer } from '../../app/KeepDrawer';
 import { NumberField } from '../../app/NumberField';
@@ -13,8 +14,8 @@ const SCALE = 0.62;
 
 /** The jars on their board, all in one proportion, with who holds which; and what keeps food under. */
 export function Jars({ kitchen }: { kitchen: Kitchen }) {
-  const [jar, setJar] = useState<KitchenJar | 'new' | null>(null);
-  const [weight, setWeight] = useState<HoldDown | 'new' | null>(null);
+  const [jar, setJar] = useState<string | null>(null);
+  const [weight, setWeight] = useState<string | null>(null);
 
   return (
     <>
@@ -24,7 +25,7 @@ export function Jars({ kitchen }: { kitchen: Kitchen }) {
             <button
               type="button"
               className="bare"
-              onClick={() => setJar(one)}
+              onClick={() => setJar(one.id)}
               aria-label={`Change ${one.name}`}
             >
               <JarDrawing jar={one.picture} scale={SCALE} label={`${one.name}, ${one.cover}`} seed={one.id} />
@@ -42,7 +43,7 @@ export function Jars({ kitchen }: { kitchen: Kitchen }) {
             <span>
               {Math.max(0, one.howMany - one.inUse)} of {one.howMany} free
             </span>
-            <Button size="small" onClick={() => setJar(one)} aria-label={`Change the ${one.name}`}>
+            <Button size="small" onClick={() => setJar(one.id)} aria-label={`Change the ${one.name}`}>
               Change
             </Button>
             {one.heldBy.map((batch) => (
@@ -68,7 +69,7 @@ export function Jars({ kitchen }: { kitchen: Kitchen }) {
                 takes {ml(one.volumeMl)} of room; {one.howMany} there
               </span>
             </span>
-            <Button size="small" onClick={() => setWeight(one)} aria-label={`Change ${one.name}`}>
+            <Button size="small" onClick={() => setWeight(one.id)} aria-label={`Change ${one.name}`}>
               Change
             </Button>
           </li>
@@ -76,33 +77,47 @@ export function Jars({ kitchen }: { kitchen: Kitchen }) {
       </ul>
       <Button onClick={() => setWeight('new')}>Another weight</Button>
       {jar !== null && (
-        <JarDrawer kitchen={kitchen} jar={jar === 'new' ? null : jar} close={() => setJar(null)} />
+        <JarDrawer
+          kitchen={kitchen}
+          jar={kitchen.jars.find(({ id }) => id === jar) ?? null}
+          close={() => setJar(null)}
+        />
       )}
       {weight !== null && (
-        <WeightDrawer weight={weight === 'new' ? null : weight} close={() => setWeight(null)} />
+        <WeightDrawer
+          weight={kitchen.holdDowns.find(({ id }) => id === weight) ?? null}
+          close={() => setWeight(null)}
+        />
       )}
     </>
   );
 }
 
+const newJar = {
+  name: '',
+  nominalMl: 1000,
+  mouthMm: 80,
+  bodyMm: 100,
+  cover: 'screw lid' as KitchenJar['cover'],
+  howMany: 1,
+};
+
+const jarFields = ({ name, nominalMl, mouthMm, bodyMm, cover, howMany }: KitchenJar): typeof newJar => ({
+  name,
+  nominalMl,
+  mouthMm,
+  bodyMm,
+  cover,
+  howMany,
+});
+
 function JarDrawer({ kitchen, jar, close }: { kitchen: Kitchen; jar: KitchenJar | null; close: () => void }) {
-  const [fields, setFields] = useState({
-    name: jar?.name ?? '',
-    nominalMl: jar?.nominalMl ?? 1000,
-    mouthMm: jar?.mouthMm ?? 80,
-    bodyMm: jar?.bodyMm ?? 100,
-    cover: jar?.cover ?? ('screw lid' as KitchenJar['cover']),
-    howMany: jar?.howMany ?? 1,
-  });
-  const save = useChangeKitchen((body: typeof fields) =>
-    answered(
-      jar ? api.PUT('/jars/{jar}', { params: { path: { jar: jar.id } }, body }) : api.POST('/jars', { body }),
-    ),
+  const { fields, change, body, onError } = useEdits(
+    jar && { version: jar.version, fields: jarFields(jar) },
+    newJar,
   );
-  const remove = useChangeKitchen((id: string) =>
-    answered(api.DELETE('/jars/{jar}', { params: { path: { jar: id } } })),
-  );
-  const change = (part: Partial<typeof fields>) => setFields({ ...fields, ...part });
+  const save = useSaveJar(jar?.id ?? null);
+  const remove = useRemoveJar();
   const number = (key: 'nominalMl' | 'mouthMm' | 'bodyMm' | 'howMany', label: string, unit: string) => (
     <Field label={label} name={key} refusal={save.error}>
       <InputNumber value={fields[key]} onChange={(value) => change({ [key]: value ?? 0 })} suffix={unit} />
@@ -113,8 +128,9 @@ function JarDrawer({ kitchen, jar, close }: { kitchen: Kitchen; jar: KitchenJar 
     <KeepDrawer
       title={jar ? jar.name : 'Another jar'}
       close={close}
-      keep={() => save.mutate(fields, { onSuccess: close })}
+      keep={() => save.mutate(body(), { onSuccess: close, onError })}
       isKeeping={save.isPending}
+      refusal={save.error}
       others={jar ? [{ says: 'No longer here', do: () => remove.mutate(jar.id, { onSuccess: close }) }] : []}
     >
       <div className="fields">
@@ -137,46 +153,43 @@ function JarDrawer({ kitchen, jar, close }: { kitchen: Kitchen; jar: KitchenJar 
   );
 }
 
+const newWeight = { name: '', volumeMl: 50, howMany: 1 };
+
+const weightFields = ({ name, volumeMl, howMany }: HoldDown): typeof newWeight => ({
+  name,
+  volumeMl,
+  howMany,
+});
+
 function WeightDrawer({ weight, close }: { weight: HoldDown | null; close: () => void }) {
-  const [fields, setFields] = useState({
-    name: weight?.name ?? '',
-    volumeMl: weight?.volumeMl ?? 50,
-    howMany: weight?.howMany ?? 1,
-  });
-  const save = useChangeKitchen((body: typeof fields) =>
-    answered(
-      weight
-        ? api.PUT('/hold-downs/{holdDown}', { params: { path: { holdDown: weight.id } }, body })
-        : api.POST('/hold-downs', { body }),
-    ),
+  const { fields, change, body, onError } = useEdits(
+    weight && { version: weight.version, fields: weightFields(weight) },
+    newWeight,
   );
-  const remove = useChangeKitchen((id: string) =>
-    answered(api.DELETE('/hold-downs/{holdDown}', { params: { path: { holdDown: id } } })),
-  );
+  const save = useSaveHoldDown(weight?.id ?? null);
+  const remove = useRemoveHoldDown();
 
   return (
     <KeepDrawer
       title={weight ? weight.name : 'Another weight'}
       close={close}
-      keep={() => save.mutate(fields, { onSuccess: close })}
+      keep={() => save.mutate(body(), { onSuccess: close, onError })}
       isKeeping={save.isPending}
+      refusal={save.error}
       others={
         weight ? [{ says: 'No longer here', do: () => remove.mutate(weight.id, { onSuccess: close }) }] : []
       }
     >
       <div className="fields">
         <Field label="Name" name="name" refusal={save.error} wide>
-          <Input
-            value={fields.name}
-            onChange={(event) => setFields({ ...fields, name: event.target.value })}
-          />
+          <Input value={fields.name} onChange={(event) => change({ name: event.target.value })} />
         </Field>
         <NumberField
           label="Takes room"
           name="volumeMl"
           refusal={save.error}
           value={fields.volumeMl}
-          change={(value) => setFields({ ...fields, volumeMl: value })}
+          change={(value) => change({ volumeMl: value })}
           unit="ml"
         />
         <NumberField
@@ -184,7 +197,7 @@ function WeightDrawer({ weight, close }: { weight: HoldDown | null; close: () =>
           name="howMany"
           refusal={save.error}
           value={fields.howMany}
-          change={(value) => setFields({ ...fields, howMany: value })}
+          change={(value) => change({ howMany: value })}
         />
       </div>
     </KeepDrawer>

@@ -1,8 +1,10 @@
 import { Button, Input, InputNumber, Select } from 'antd';
 import dayjs from 'dayjs';
 import { Fragment, useState } from 'react';
-import { answered, api, type Kitchen, type KitchenPerson } from '../../api/client';
-import { useChangeKitchen, usePresets } from '../../api/queries';
+import type { Kitchen, KitchenPerson } from '../../api/client';
+import { useEdits } from '../../api/edits';
+import { useRemovePerson, useSavePerson } from '../../api/kitchen';
+import { usePresets } from '../../api/queries';
 import { AllergensField } from '../../app/AllergensField';
 import { Field } from '../../app/Field';
 import { KeepDrawer } from '../../app/KeepDrawer';
@@ -15,7 +17,7 @@ const OWN = 'own';
 
 /** Who eats, up to which limit, and how much of it the rest of the diet takes. */
 export function People({ kitchen }: { kitchen: Kitchen }) {
-  const [changing, setChanging] = useState<KitchenPerson | 'new' | null>(null);
+  const [changing, setChanging] = useState<string | null>(null);
 
   return (
     <>
@@ -28,7 +30,7 @@ export function People({ kitchen }: { kitchen: Kitchen }) {
           <article key={person.id} className="person">
             <header>
               <h2>{person.name}</h2>
-              <Button onClick={() => setChanging(person)} aria-label={`Change ${person.name}`}>
+              <Button onClick={() => setChanging(person.id)} aria-label={`Change ${person.name}`}>
                 Change
               </Button>
             </header>
@@ -66,7 +68,7 @@ export function People({ kitchen }: { kitchen: Kitchen }) {
       {changing !== null && (
         <PersonDrawer
           kitchen={kitchen}
-          person={changing === 'new' ? null : changing}
+          person={kitchen.people.find(({ id }) => id === changing) ?? null}
           close={() => setChanging(null)}
         />
       )}
@@ -136,46 +138,59 @@ interface DrawerProps {
   close: () => void;
 }
 
+/** Someone new, before anything is typed. */
+const newPerson = {
+  name: '',
+  preset: 'who_adult' as string | null,
+  targetMg: null as number | null,
+  targetSource: null as string | null,
+  usualServingGrams: 40,
+  usualCondimentGrams: 10,
+  liveGoal: 1,
+  limitIsHard: false,
+  restOfDiet: Object.fromEntries(
+    weekdays.map((_, i) => [String(i + 1), { morning: 320, noon: 460, evening: 520 }]),
+  ) as KitchenPerson['restOfDiet'],
+  holds: 'from_today' as 'from_today' | 'always',
+  allergens: [] as string[],
+  dislikes: [] as string[],
+};
+
+const fieldsOf = (person: KitchenPerson): typeof newPerson => ({
+  name: person.name,
+  preset: null,
+  targetMg: person.targetMg,
+  targetSource: person.targetSource,
+  usualServingGrams: person.usualServingGrams,
+  usualCondimentGrams: person.usualCondimentGrams,
+  liveGoal: person.liveGoal,
+  limitIsHard: person.limitIsHard,
+  restOfDiet: person.restOfDiet,
+  holds: 'from_today',
+  allergens: person.allergens,
+  dislikes: person.dislikes,
+});
+
 function PersonDrawer({ kitchen, person, close }: DrawerProps) {
   const presets = usePresets();
-  const [fields, setFields] = useState(() => ({
-    name: person?.name ?? '',
-    preset: person ? null : ('who_adult' as string | null),
-    targetMg: person?.targetMg ?? null,
-    targetSource: person?.targetSource ?? null,
-    usualServingGrams: person?.usualServingGrams ?? 40,
-    usualCondimentGrams: person?.usualCondimentGrams ?? 10,
-    liveGoal: person?.liveGoal ?? 1,
-    limitIsHard: person?.limitIsHard ?? false,
-    restOfDiet:
-      person?.restOfDiet ??
-      Object.fromEntries(weekdays.map((_, i) => [String(i + 1), { morning: 320, noon: 460, evening: 520 }])),
-    holds: 'from_today' as 'from_today' | 'always',
-    allergens: person?.allergens ?? [],
-    dislikes: person?.dislikes ?? [],
-  }));
-  const save = useChangeKitchen((body: typeof fields) =>
-    answered(
-      person
-        ? api.PUT('/people/{person}', { params: { path: { person: person.id } }, body })
-        : api.POST('/people', { body }),
-    ),
+  const { fields, change, body, onError } = useEdits(
+    person && { version: person.version, fields: fieldsOf(person) },
+    newPerson,
   );
-  const leave = useChangeKitchen((id: string) =>
-    answered(api.DELETE('/people/{person}', { params: { path: { person: id } } })),
-  );
+  const save = useSavePerson(person?.id ?? null);
+  const leave = useRemovePerson();
   const isNew =
     fields.preset !== null ||
     fields.targetMg !== person?.targetMg ||
     JSON.stringify(fields.restOfDiet) !== JSON.stringify(person.restOfDiet);
-  const change = (part: Partial<typeof fields>) => setFields({ ...fields, ...part });
 
   return (
     <KeepDrawer
       title={person ? person.name : 'Someone else'}
       close={close}
-      keep={() => save.mutate(fields, { onSuccess: close })}
+      keep={() => save.mutate(body(), { onSuccess: close, onError })}
       isKeeping={save.isPending}
+      refusal={save.error}
       others={
         person && kitchen.people.length > 1
           ? [{ says: 'No longer eats here', do: () => leave.mutate(person.id, { onSuccess: close }) }]

@@ -2,8 +2,16 @@ import { App, Button, DatePicker, Input, InputNumber } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { answered, api, type LogRead, type Room, type Rooms as RoomsAnswer } from '../../api/client';
-import { useBringLog, useChangeRoom, useRooms } from '../../api/tending';
+import type { LogRead, Room, Rooms as RoomsRead } from '../../api/client';
+import { useEdits } from '../../api/edits';
+import {
+  useBringLog,
+  useChangeRoom,
+  useExpectSpell,
+  useForgetSpell,
+  useKeepReadings,
+  useRooms,
+} from '../../api/tending';
 import { Field } from '../../app/Field';
 import { KeepDrawer } from '../../app/KeepDrawer';
 import { NumberField } from '../../app/NumberField';
@@ -11,7 +19,8 @@ import { PageState } from '../../app/PageState';
 import { Warmth } from '../../drawings/Warmth';
 import './Rooms.css';
 
-const names = { counter: 'The counter', cool: 'The cool place', fridge: 'The fridge' } as const;
+/** A place as the beginning of a sentence. */
+const the = (room: Room): string => `The ${room.name}`;
 
 /** How warm it is where the jars stand; their days follow. */
 export function Rooms() {
@@ -38,14 +47,14 @@ export function Rooms() {
 
 type Open = 'usual' | 'spell' | 'log' | null;
 
-function Place({ room, firm }: { room: Room; firm: RoomsAnswer['firm'] }) {
+function Place({ room, firm }: { room: Room; firm: RoomsRead['firm'] }) {
   const [open, setOpen] = useState<Open>(null);
   const close = () => setOpen(null);
 
   return (
-    <section className="room" aria-label={names[room.place]}>
+    <section className="room" aria-label={the(room)}>
       <div className="room-head">
-        <h2>{names[room.place]}</h2>
+        <h2>{the(room)}</h2>
         <span>
           <b>{room.nowCelsius.toFixed(1)} °C</b>{' '}
           <span className="soft">
@@ -61,7 +70,7 @@ function Place({ room, firm }: { room: Room; firm: RoomsAnswer['firm'] }) {
         readings={room.readings.map(({ at, celsius }) => ({ at: Date.parse(at), celsius }))}
         now={Date.parse(room.now)}
         firm={firm}
-        label={`${names[room.place]}: ${room.nowCelsius.toFixed(1)} °C now, two weeks back and ten days ahead`}
+        label={`${the(room)}: ${room.nowCelsius.toFixed(1)} °C now, two weeks back and ten days ahead`}
       />
       <div className="room-foot">
         <div className="words">
@@ -74,7 +83,7 @@ function Place({ room, firm }: { room: Room; firm: RoomsAnswer['firm'] }) {
         </div>
         <Spells room={room} />
         {room.jars.length > 0 && (
-          <ul className="quiet-list room-jars" aria-label={`Jars there, ${names[room.place]}`}>
+          <ul className="quiet-list room-jars" aria-label={`Jars there, ${the(room)}`}>
             {room.jars.map((jar) => (
               <li key={jar.id} style={{ borderColor: jar.colour }}>
                 <Link to={`/shelf/${jar.id}`}>{jar.name}</Link>{' '}
@@ -99,14 +108,7 @@ function Place({ room, firm }: { room: Room; firm: RoomsAnswer['firm'] }) {
 function ReadNow({ room }: { room: Room }) {
   const { message } = App.useApp();
   const [celsius, setCelsius] = useState<number | null>(null);
-  const keep = useChangeRoom((value: number) =>
-    answered(
-      api.POST('/rooms/{place}/readings', {
-        params: { path: { place: room.place } },
-        body: { readings: [{ at: new Date().toISOString(), celsius: value }], source: 'typed' },
-      }),
-    ),
-  );
+  const keep = useKeepReadings(room.place);
 
   return (
     <form
@@ -114,15 +116,18 @@ function ReadNow({ room }: { room: Room }) {
       onSubmit={(event) => {
         event.preventDefault();
         if (celsius !== null) {
-          keep.mutate(celsius, {
-            onSuccess: () => setCelsius(null),
-            onError: (refusal) => void message.error(refusal.of('readings.0.celsius') ?? refusal.message),
-          });
+          keep.mutate(
+            { readings: [{ at: new Date().toISOString(), celsius }], source: 'typed' },
+            {
+              onSuccess: () => setCelsius(null),
+              onError: (refusal) => void message.error(refusal.of('readings.0.celsius') ?? refusal.message),
+            },
+          );
         }
       }}
     >
       <InputNumber
-        aria-label={`Read in ${names[room.place].toLowerCase()}`}
+        aria-label={`Read in the ${room.name}`}
         placeholder="read now"
         value={celsius}
         step={0.5}
@@ -139,9 +144,7 @@ function ReadNow({ room }: { room: Room }) {
 
 function Spells({ room }: { room: Room }) {
   const { message } = App.useApp();
-  const forget = useChangeRoom((spell: string) =>
-    answered(api.DELETE('/rooms/{place}/spells/{spell}', { params: { path: { place: room.place, spell } } })),
-  );
+  const forget = useForgetSpell(room.place);
 
   return room.spells.map((spell) => (
     <p key={spell.id} className="spell">
@@ -164,22 +167,21 @@ interface DrawerProps {
 }
 
 function Usual({ room, close }: DrawerProps) {
-  const [fields, setFields] = useState({
+  const now = {
     usualCelsius: room.usualCelsius,
     swingCelsius: room.swingCelsius,
     warmestHour: room.warmestHour,
-  });
-  const keep = useChangeRoom((body: typeof fields) =>
-    answered(api.PUT('/rooms/{place}', { params: { path: { place: room.place } }, body })),
-  );
-  const change = (part: Partial<typeof fields>) => setFields({ ...fields, ...part });
+  };
+  const { fields, change, body, onError } = useEdits({ version: room.version, fields: now }, now);
+  const keep = useChangeRoom(room.place);
 
   return (
     <KeepDrawer
-      title={`${names[room.place]}, on an ordinary day`}
+      title={`${the(room)}, on an ordinary day`}
       close={close}
       isKeeping={keep.isPending}
-      keep={() => keep.mutate(fields, { onSuccess: close })}
+      refusal={keep.error}
+      keep={() => keep.mutate(body(), { onSuccess: close, onError })}
     >
       <div className="fields">
         <NumberField
@@ -220,13 +222,11 @@ function Usual({ room, close }: DrawerProps) {
 function Expect({ room, close }: DrawerProps) {
   const [days, setDays] = useState<[dayjs.Dayjs, dayjs.Dayjs]>([dayjs(), dayjs().add(4, 'day')]);
   const [celsius, setCelsius] = useState(room.usualCelsius + 6);
-  const keep = useChangeRoom((body: { fromOn: string; toOn: string; celsius: number }) =>
-    answered(api.POST('/rooms/{place}/spells', { params: { path: { place: room.place } }, body })),
-  );
+  const keep = useExpectSpell(room.place);
 
   return (
     <KeepDrawer
-      title={`${names[room.place]}: another temperature for some days`}
+      title={`${the(room)}: another temperature for some days`}
       close={close}
       isKeeping={keep.isPending}
       keep={() =>
@@ -271,7 +271,7 @@ function Bring({ room, close }: DrawerProps) {
 
   return (
     <KeepDrawer
-      title={`A log of ${names[room.place].toLowerCase()}`}
+      title={`A log of the ${room.name}`}
       close={close}
       keepAs={look === null ? 'Look at it' : `Keep ${String(look.readings)} readings`}
       isKeeping={bring.isPending}

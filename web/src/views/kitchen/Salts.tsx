@@ -1,7 +1,8 @@
 import { Button, Checkbox, Input, InputNumber, Segmented } from 'antd';
 import { useState } from 'react';
-import { answered, api, type Kitchen, type KitchenSalt } from '../../api/client';
-import { useChangeKitchen } from '../../api/queries';
+import type { Kitchen, KitchenSalt } from '../../api/client';
+import { useEdits } from '../../api/edits';
+import { useCalibrateSalt, useForgetCalibration, useRemoveSalt, useSaveSalt } from '../../api/kitchen';
 import { Field } from '../../app/Field';
 import { KeepDrawer } from '../../app/KeepDrawer';
 import { NumberField } from '../../app/NumberField';
@@ -11,7 +12,7 @@ import { SpoonDrawing } from '../../drawings/SpoonDrawing';
 /** The salts, each as it lies in the spoon; weighing one spoon narrows every number made with it. */
 export function Salts({ kitchen }: { kitchen: Kitchen }) {
   const [weighing, setWeighing] = useState<KitchenSalt | null>(null);
-  const [own, setOwn] = useState<KitchenSalt | 'new' | null>(null);
+  const [own, setOwn] = useState<string | null>(null);
 
   return (
     <>
@@ -49,7 +50,7 @@ export function Salts({ kitchen }: { kitchen: Kitchen }) {
                     Weigh a spoon
                   </Button>
                   {salt.isOwn && (
-                    <Button size="small" type="text" onClick={() => setOwn(salt)}>
+                    <Button size="small" type="text" onClick={() => setOwn(salt.id)}>
                       Change
                     </Button>
                   )}
@@ -63,7 +64,9 @@ export function Salts({ kitchen }: { kitchen: Kitchen }) {
         Another salt
       </Button>
       {weighing && <WeighDrawer salt={weighing} close={() => setWeighing(null)} />}
-      {own !== null && <SaltDrawer salt={own === 'new' ? null : own} close={() => setOwn(null)} />}
+      {own !== null && (
+        <SaltDrawer salt={kitchen.salts.find(({ id }) => id === own) ?? null} close={() => setOwn(null)} />
+      )}
     </>
   );
 }
@@ -71,11 +74,8 @@ export function Salts({ kitchen }: { kitchen: Kitchen }) {
 function WeighDrawer({ salt, close }: { salt: KitchenSalt; close: () => void }) {
   const [weight, setWeight] = useState<number | null>(null);
   const [spoon, setSpoon] = useState<'tsp' | 'tbsp'>('tbsp');
-  const path = { params: { path: { salt: salt.id } } };
-  const calibrate = useChangeKitchen((body: { grams: number; spoon: 'tsp' | 'tbsp' }) =>
-    answered(api.PUT('/salts/{salt}/calibration', { ...path, body })),
-  );
-  const forget = useChangeKitchen(() => answered(api.DELETE('/salts/{salt}/calibration', path)));
+  const calibrate = useCalibrateSalt(salt.id);
+  const forget = useForgetCalibration(salt.id);
 
   return (
     <KeepDrawer
@@ -105,33 +105,39 @@ function WeighDrawer({ salt, close }: { salt: KitchenSalt; close: () => void }) 
   );
 }
 
+const newSalt = {
+  name: '',
+  gramsPerTablespoon: 15,
+  sodiumPer100g: 38_700,
+  iodised: false,
+  antiCaking: false,
+  potassium: false,
+};
+
+const fieldsOf = (salt: KitchenSalt): typeof newSalt => ({
+  name: salt.name,
+  gramsPerTablespoon: salt.gramsPerTablespoon.typical,
+  sodiumPer100g: salt.sodiumPer100g.typical,
+  iodised: salt.iodised,
+  antiCaking: salt.antiCaking,
+  potassium: salt.potassium,
+});
+
 function SaltDrawer({ salt, close }: { salt: KitchenSalt | null; close: () => void }) {
-  const [fields, setFields] = useState({
-    name: salt?.name ?? '',
-    gramsPerTablespoon: salt?.gramsPerTablespoon.typical ?? 15,
-    sodiumPer100g: salt?.sodiumPer100g.typical ?? 38_700,
-    iodised: salt?.iodised ?? false,
-    antiCaking: salt?.antiCaking ?? false,
-    potassium: salt?.potassium ?? false,
-  });
-  const save = useChangeKitchen((body: typeof fields) =>
-    answered(
-      salt
-        ? api.PUT('/salts/{salt}', { params: { path: { salt: salt.id } }, body })
-        : api.POST('/salts', { body }),
-    ),
+  const { fields, change, body, onError } = useEdits(
+    salt && { version: salt.version, fields: fieldsOf(salt) },
+    newSalt,
   );
-  const remove = useChangeKitchen((id: string) =>
-    answered(api.DELETE('/salts/{salt}', { params: { path: { salt: id } } })),
-  );
-  const change = (part: Partial<typeof fields>) => setFields({ ...fields, ...part });
+  const save = useSaveSalt(salt?.id ?? null);
+  const remove = useRemoveSalt();
 
   return (
     <KeepDrawer
       title={salt ? salt.name : 'Another salt'}
       close={close}
-      keep={() => save.mutate(fields, { onSuccess: close })}
+      keep={() => save.mutate(body(), { onSuccess: close, onError })}
       isKeeping={save.isPending}
+      refusal={save.error}
       others={salt ? [{ says: 'Used up', do: () => remove.mutate(salt.id, { onSuccess: close }) }] : []}
     >
       <div className="fields">

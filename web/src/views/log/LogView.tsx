@@ -1,9 +1,9 @@
-import { App, Button, Input, InputNumber } from 'antd';
+import { App, Button, Input, InputNumber, Segmented } from 'antd';
 import dayjs from 'dayjs';
 import { useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Batch, Log, Note, Refusal } from '../../api/client';
-import { requestKey, useBatch } from '../../api/queries';
+import { useBatch } from '../../api/queries';
 import { useLog, useRemoveNote, useWriteNote } from '../../api/tending';
 import { kept, useKept } from '../../app/kept';
 import { Field } from '../../app/Field';
@@ -94,6 +94,8 @@ interface Draft {
   bubbles: string | null;
   celsius: number | null;
   ph: number | null;
+  phBy: 'meter' | 'strips' | null;
+  phMargin: number | null;
   text: string;
 }
 
@@ -104,6 +106,8 @@ const nothing: Draft = {
   bubbles: null,
   celsius: null,
   ph: null,
+  phBy: 'meter',
+  phMargin: 0.1,
   text: '',
 };
 
@@ -112,7 +116,6 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
   const name = `tempesal.note.${batch.id}`;
   const [draft, change, forget] = useKept<Draft>(name, () => ({ ...nothing, ...kept<Draft>(name) }));
   const [photo, setPhoto] = useState<File | null>(null);
-  const [key, setKey] = useState(requestKey);
   const choose = useRef<HTMLInputElement>(null);
   const write = useWriteNote(batch.id);
   const tell = (part: Partial<Draft>) => {
@@ -127,12 +130,11 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
       onSubmit={(event) => {
         event.preventDefault();
         write.mutate(
-          { ...draft, photo, requestKey: key },
+          { ...draft, photo },
           {
             onSuccess: () => {
               forget();
               setPhoto(null);
-              setKey(requestKey());
               void message.success('Written down.');
             },
           },
@@ -152,6 +154,31 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
             onChange={(ph) => tell({ ph })}
           />
         </Field>
+        {draft.ph !== null && (
+          <>
+            <Field label="Read with" name="phBy" refusal={write.error}>
+              <Segmented
+                value={draft.phBy ?? 'meter'}
+                onChange={(phBy) => tell({ phBy })}
+                options={[
+                  { value: 'meter' as const, label: 'a meter' },
+                  { value: 'strips' as const, label: 'strips' },
+                ]}
+              />
+            </Field>
+            {draft.phBy !== 'strips' && (
+              <Field label="It can be off by" name="phMargin" refusal={write.error}>
+                <InputNumber
+                  value={draft.phMargin}
+                  step={0.05}
+                  min={0}
+                  max={1}
+                  onChange={(phMargin) => tell({ phMargin })}
+                />
+              </Field>
+            )}
+          </>
+        )}
         <Field label="Temperature of the jar" name="celsius" refusal={write.error}>
           <InputNumber
             value={draft.celsius}
@@ -227,7 +254,9 @@ function Complaint({ refusal }: { refusal: Refusal | null }) {
   if (!refusal) {
     return null;
   }
-  const elsewhere = Object.keys(refusal.fields).filter((field) => !['ph', 'celsius', 'text'].includes(field));
+  const elsewhere = Object.keys(refusal.fields).filter(
+    (field) => !['ph', 'phBy', 'phMargin', 'celsius', 'text'].includes(field),
+  );
   const sentence =
     elsewhere.length > 0 ? refusal.of(elsewhere[0] ?? '') : refusal.status === 422 ? null : refusal.message;
   return sentence ? (

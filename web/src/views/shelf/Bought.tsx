@@ -2,17 +2,20 @@ import { Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { BoughtFields, Kitchen } from '../../api/client';
-import { requestKey, useShelveBought } from '../../api/queries';
+import { usePlaces, useShelveBought } from '../../api/queries';
 import { AllergensField } from '../../app/AllergensField';
 import { Field } from '../../app/Field';
 import { KeepDrawer } from '../../app/KeepDrawer';
 import { LabelFields, noLabel } from '../../app/LabelFields';
 
+type NewBought = Omit<BoughtFields, 'requestKey'>;
+
 /** A jar from a shop: what its label says is what its ledger begins with. */
 export function Bought({ kitchen, close }: { kitchen: Kitchen; close: () => void }) {
   const shelve = useShelveBought();
   const navigate = useNavigate();
-  const [fields, setFields] = useState<BoughtFields>(() => ({
+  const places = usePlaces().toReversed();
+  const [fields, setFields] = useState<NewBought>(() => ({
     name: '',
     foodId: kitchen.ingredients.find((food) => food.key === 'green-cabbage')?.id ?? '',
     amount: '',
@@ -22,10 +25,9 @@ export function Bought({ kitchen, close }: { kitchen: Kitchen; close: () => void
     allergens: [],
     useBy: null,
     place: 'fridge',
-    requestKey: requestKey(),
   }));
   const [label, setLabel] = useState(noLabel);
-  const change = (part: Partial<BoughtFields>) => setFields({ ...fields, ...part });
+  const change = (part: Partial<NewBought>) => setFields({ ...fields, ...part });
   const refusal = shelve.error;
 
   return (
@@ -90,11 +92,7 @@ export function Bought({ kitchen, close }: { kitchen: Kitchen; close: () => void
           <Select
             value={fields.place}
             onChange={(place) => change({ place })}
-            options={[
-              { value: 'fridge' as const, label: 'in the fridge' },
-              { value: 'cool' as const, label: 'in the cool place' },
-              { value: 'counter' as const, label: 'on the counter' },
-            ]}
+            options={places.map(({ id, label: says }) => ({ value: id, label: says }))}
           />
         </Field>
         <AllergensField

@@ -2,7 +2,8 @@ import { Button, Input, Segmented } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { EmptyJar, ShelfBatch } from '../../api/client';
-import { useKitchen, useShelf } from '../../api/queries';
+import { useKitchen, usePlaces, useShelf } from '../../api/queries';
+import { sentence } from '../../app/sentence';
 import { grams, mg, percent } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { JarDrawing } from '../../drawings/JarDrawing';
@@ -11,12 +12,6 @@ import { Bought } from './Bought';
 import { days } from './days';
 import { moveAlong } from './moveAlong';
 import './ShelfView.css';
-
-const places = [
-  { id: 'counter', name: 'On the counter' },
-  { id: 'cool', name: 'In the cool place' },
-  { id: 'fridge', name: 'In the fridge' },
-] as const;
 
 const filters = {
   all: { says: 'all', keeps: () => true },
@@ -38,6 +33,7 @@ export function ShelfView() {
   const [sought, setSought] = useState('');
   const [isBuying, setBuying] = useState(false);
   const kitchen = useKitchen();
+  const places = usePlaces();
   if (!shelf.data) {
     return <PageState query={shelf} />;
   }
@@ -101,8 +97,8 @@ export function ShelfView() {
         {places.map((place) => {
           const here = shown.filter((batch) => batch.place === place.id);
           return here.length === 0 ? null : (
-            <section key={place.id} className="board" aria-label={place.name}>
-              <h2>{place.name}</h2>
+            <section key={place.id} className="board" aria-label={sentence(place.label)}>
+              <h2>{sentence(place.label)}</h2>
               <div className="board-jars">
                 {here.map((batch) => (
                   <JarOnBoard key={batch.id} batch={batch} />

@@ -4,7 +4,6 @@ import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import type { KindAhead, Suggestion, Timeline } from '../../api/client';
 import { useLetBatchBe, usePlanBatch, useShopping, useTimeline, type WhatIf } from '../../api/planning';
-import { requestKey } from '../../api/queries';
 import { grams } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { Lanes } from '../../drawings/Lanes';
@@ -116,7 +115,6 @@ function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
           jarId: one.jarId,
           startOn: one.startOn,
           share: one.share,
-          requestKey: requestKey(),
         })
         .then(
           () => void message.success(`Planned: ${one.name}. It is called for on ${day(one.startOn)}.`),

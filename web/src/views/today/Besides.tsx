@@ -2,7 +2,7 @@ import { AutoComplete, Button, Checkbox, InputNumber, Segmented } from 'antd';
 import { useState } from 'react';
 import type { DayPerson, LabelSodium, Meal, OtherFood } from '../../api/client';
 import { useKnownFoods, useWriteOtherFood } from '../../api/intake';
-import { requestKey, useKitchen } from '../../api/queries';
+import { useKitchen } from '../../api/queries';
 import { Field } from '../../app/Field';
 import { KeepDrawer } from '../../app/KeepDrawer';
 import { mg } from '../../app/numbers';
@@ -24,10 +24,9 @@ interface Props {
 
 /** Something that is not from a jar: as its package or the menu says it, or once more what was written down before. */
 export function Besides({ person, date, food: wrong, close }: Props) {
-  const write = useWriteOtherFood(wrong);
+  const write = useWriteOtherFood(wrong?.id ?? null);
   const known = useKnownFoods();
   const kitchen = useKitchen();
-  const [key] = useState(requestKey);
   const [name, setName] = useState(wrong?.name ?? '');
   const [how, setHow] = useState<LabelSodium>(wrong?.how ?? { by: 'mg' });
   const [printed, setPrinted] = useState<'sodium' | 'salt'>(
@@ -52,7 +51,7 @@ export function Besides({ person, date, food: wrong, close }: Props) {
       keepAs={wrong ? 'Put it right' : 'Write it down'}
       keep={() => {
         void write
-          .mutateAsync({ personId: person.id, name, eatenOn: date, how, insteadOf, requestKey: key })
+          .mutateAsync({ personId: person.id, name, eatenOn: date, how, insteadOf })
           .then(close, () => undefined);
       }}
       isKeeping={write.isPending}

@@ -3,7 +3,7 @@ import dayjs from 'dayjs';
 import { useCallback } from 'react';
 import { Link } from 'react-router';
 import type { Chore, Refusal } from '../../api/client';
-import { requestKey, useEmptyJar } from '../../api/queries';
+import { useEmptyJar, usePlaceLabel } from '../../api/queries';
 import { useChores, useMarkChores, useMoveJar, useUnmarkChores } from '../../api/tending';
 import { useKey } from '../../app/keys';
 import { JarDrawing } from '../../drawings/JarDrawing';
@@ -46,7 +46,6 @@ export function Chores() {
       mark.mutate(
         {
           chores: some.map(({ batchId, task, dueOn }) => ({ batchId, task, dueOn })),
-          requestKey: requestKey(),
         },
         {
           onSuccess: ({ marks }) =>
@@ -66,7 +65,6 @@ export function Chores() {
       {
         chores: [{ batchId: chore.batchId, task: chore.task, dueOn: chore.dueOn }],
         until: until.toISOString(),
-        requestKey: requestKey(),
       },
       {
         onSuccess: ({ marks }) => say(`Put off until ${until.format('ddd HH:mm')}.`, marks),
@@ -208,6 +206,7 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
   const { message } = App.useApp();
   const move = useMoveJar();
   const empty = useEmptyJar();
+  const placeLabel = usePlaceLabel();
   const label = (word: string) => `${word}: ${chore.text} (${chore.batchName})`;
   const failed = (refusal: Refusal) => message.error(refusal.message, 8);
 
@@ -231,8 +230,8 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
           onClick={() =>
             // The tag goes when the jar has moved; what is said of it stays.
             void move
-              .mutateAsync({ batch: chore.batchId, place: 'fridge', requestKey: requestKey() })
-              .then(() => message.success(`${chore.batchName} stands in the fridge.`), failed)
+              .mutateAsync({ batch: chore.batchId, place: 'fridge' })
+              .then(() => message.success(`${chore.batchName} stands ${placeLabel('fridge')}.`), failed)
           }
         >
           Into the fridge

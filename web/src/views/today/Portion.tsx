@@ -3,16 +3,15 @@ import dayjs from 'dayjs';
 import { useState } from 'react';
 import type { Day, Serving } from '../../api/client';
 import { useChangeServing } from '../../api/intake';
-import { requestKey } from '../../api/queries';
 import { Field } from '../../app/Field';
 import { KeepDrawer } from '../../app/KeepDrawer';
 import { jarsToChoose } from './jarsToChoose';
-import { asked, mannerOf, manners } from './manners';
+import { asked, mannerOf, useManners } from './manners';
 
 /** A serving that was written down wrongly, put right; it keeps the moment at which it was eaten. */
 export function Portion({ serving, day, close }: { serving: Serving; day: Day; close: () => void }) {
   const change = useChangeServing(serving.id);
-  const [key] = useState(requestKey);
+  const manners = useManners();
   const [personId, setPersonId] = useState(serving.personId);
   const [batchId, setBatchId] = useState(serving.batchId);
   const [amount, setAmount] = useState(`${String(serving.grams)} g`);
@@ -28,7 +27,7 @@ export function Portion({ serving, day, close }: { serving: Serving; day: Day; c
       isKeeping={change.isPending}
       keep={() => {
         void change
-          .mutateAsync({ batchId, personId, amount, ...asked(manner), eatenOn, requestKey: key })
+          .mutateAsync({ batchId, personId, amount, ...asked(manner), eatenOn })
           .then(close, () => undefined);
       }}
     >

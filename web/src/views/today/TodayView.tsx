@@ -3,7 +3,7 @@ import dayjs from 'dayjs';
 import { useCallback, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Day, DayPerson, OtherFood, ServeFields, Serving } from '../../api/client';
-import { requestKey, useDay, useServe, useUndoServing } from '../../api/queries';
+import { useDay, useServe, useUndoServing } from '../../api/queries';
 import { useKey } from '../../app/keys';
 import { grams, sodium } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
@@ -62,7 +62,7 @@ export function TodayView() {
 
   const give = (portion: Pick<ServeFields, 'batchId' | 'personId' | 'amount' | 'way' | 'plannedId'>) => {
     serve.mutate(
-      { ...portion, eatenOn: day.data.date, requestKey: requestKey() },
+      { ...portion, eatenOn: day.data.date },
       {
         onSuccess: (serving) =>
           void message.open({

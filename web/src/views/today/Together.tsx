@@ -3,10 +3,9 @@ import dayjs from 'dayjs';
 import { useState } from 'react';
 import type { Day, Serving } from '../../api/client';
 import { useServeTogether } from '../../api/intake';
-import { requestKey } from '../../api/queries';
 import { Field } from '../../app/Field';
 import { KeepDrawer } from '../../app/KeepDrawer';
-import { asked, mannerOf, manners } from './manners';
+import { asked, mannerOf, useManners } from './manners';
 import { jarsToChoose } from './jarsToChoose';
 
 interface Props {
@@ -20,8 +19,8 @@ interface Props {
 export function Together({ day, shares: known = [], close }: Props) {
   const [first] = known;
   const dish = first?.dish ?? null;
-  const serve = useServeTogether(first);
-  const [key] = useState(requestKey);
+  const serve = useServeTogether(first?.id ?? null);
+  const manners = useManners();
   const [batchId, setBatchId] = useState(first?.batchId ?? day.jars[0]?.id ?? '');
   const [manner, setManner] = useState(first ? mannerOf(first) : 'drained');
   const [isDish, setIsDish] = useState(dish !== null);
@@ -64,7 +63,6 @@ export function Together({ day, shares: known = [], close }: Props) {
             dishAmount: isDish ? dishAmount : null,
             ...asked(manner),
             eatenOn: day.date,
-            requestKey: key,
           })
           .then(close, () => undefined);
       }}

@@ -1,19 +1,19 @@
 import type { Serving, Way } from '../../api/client';
+import { useKitchen } from '../../api/queries';
 
-/** The ways in which a portion comes to the plate. */
-export const manners: { value: string; label: string; phase: Serving['phase'] | null; way: Way | null }[] = [
-  { value: 'drained', label: 'as usual, drained', phase: null, way: 'drained' },
-  { value: 'rinsed', label: 'rinsed half a minute', phase: null, way: 'rinsed' },
-  { value: 'with_juice', label: 'with a spoon of juice', phase: null, way: 'with_juice' },
-  { value: 'brine', label: 'the brine alone', phase: 'brine', way: null },
-];
+/** The brine alone is no way of serving pieces: it is another part of the jar. */
+const BRINE = 'brine';
+
+/** The ways in which a portion comes to the plate, to choose from. */
+export function useManners(): { value: string; label: string }[] {
+  const ways = useKitchen().data?.waysToServe ?? [];
+  return [...ways.map(({ id, label }) => ({ value: id, label })), { value: BRINE, label: 'the brine alone' }];
+}
 
 /** What a manner asks for. */
-export function asked(manner: string): { phase: Serving['phase'] | null; way: Way | null } {
-  const { phase, way } = manners.find((one) => one.value === manner) ?? { phase: null, way: null };
-  return { phase, way };
-}
+export const asked = (manner: string): { phase: Serving['phase'] | null; way: Way | null } =>
+  manner === BRINE ? { phase: 'brine', way: null } : { phase: null, way: manner as Way };
 
 /** In which of them something was served. */
 export const mannerOf = (serving: Pick<Serving, 'phase' | 'way'>): string =>
-  serving.phase === 'brine' ? 'brine' : serving.way;
+  serving.phase === 'brine' ? BRINE : serving.way;

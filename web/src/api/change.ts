@@ -1,0 +1,111 @@
+import { useMutation, useQueryClient, type QueryClient, type UseMutationResult } from '@tanstack/react-query';
+import { App } from 'antd';
+import { NO_ANSWER, Refusal, type Written } from './client';
+import { Intentions, numbered } from './intentions';
+
+/** Sends a change under the key of the intention it belongs to. */
+type Send<Input, Output> = (input: Input, key: string) => Promise<Output>;
+
+/** What to do about something that was already saved with other values. */
+export type Choice = 'leave' | 'change' | 'new';
+
+type Decide = (written: Written, says: string | null, canChange: boolean) => Promise<Choice>;
+
+interface Options<Params extends unknown[], Input, Output> {
+  /** What the cook is doing with it, where one screen does it for several things; the same thing keeps its key. */
+  subject?: (input: Input) => string;
+  /** What was saved, in a few words. */
+  says?: (answer: Output) => string;
+  /** Makes of what was already saved what is typed now. */
+  instead?: (answer: Output, input: Input, key: string) => Promise<Output>;
+  /** Whether everything on the screen is asked for again after it. */
+  refetches?: boolean;
+  /** What else is done with the answer. */
+  settles?: (queries: QueryClient, answer: Output, ...params: Params) => void;
+}
+
+/** A change of what the server holds, as it is sent. */
+export interface Change<Params extends unknown[], Input, Output> extends Options<Params, Input, Output> {
+  name: string;
+  make: (...params: Params) => Send<Input, Output>;
+}
+
+/** The key as a header, for requests whose body has no place for it. */
+export const keyed = (key: string) => ({ header: { 'Idempotency-Key': key } });
+
+/** Every change there is, by its name; a test walks them. */
+export const changes = new Map<string, Change<never[], never, unknown>>();
+
+const intentions = new Intentions(window.sessionStorage);
+
+/**
+ * Sends a change. The key stays until it is answered; without an answer the next try carries the same one. Where the key has
+ * written something else already, the cook decides.
+ */
+export async function perform<Params extends unknown[], Input, Output>(
+  change: Change<Params, Input, Output>,
+  params: Params,
+  input: Input,
+  decide: Decide,
+  keys = intentions,
+): Promise<Output> {
+  const intention = [change.name, ...params.map(String), change.subject?.(input) ?? ''].join(' ');
+  const key = keys.keyOf(intention);
+  try {
+    const output = await change.make(...params)(input, key);
+    keys.answered(intention);
+    return output;
+  } catch (refusal) {
+    if (!(refusal instanceof Refusal) || refusal.status === NO_ANSWER || refusal.status >= 500) {
+      throw refusal;
+    }
+    const { written } = refusal;
+    if (written === null) {
+      keys.answered(intention);
+      throw refusal;
+    }
+    const answer = written.answer as Output;
+    const choice = written.isUndone
+      ? 'new'
+      : await decide(written, change.says?.(answer) ?? null, change.instead !== undefined);
+    // The key stays until what was chosen is answered too.
+    const output =
+      choice === 'change' && change.instead ? await change.instead(answer, input, numbered(key, 1)) : answer;
+    keys.answered(intention);
+    return choice === 'new' ? perform(change, params, input, decide, keys) : output;
+  }
+}
+
+/** A hook that makes a change; every change of the application is defined by this. */
+export function defineChange<Input, Output, Params extends unknown[] = []>(
+  name: string,
+  make: (...params: Params) => Send<Input, Output>,
+  options: Options<Params, Input, Output> = {},
+): (...params: Params) => UseMutationResult<Output, Refusal, Input> {
+  const change: Change<Params, Input, Output> = { name, make, ...options };
+  changes.set(name, change as unknown as Change<never[], never, unknown>);
+
+  return function useChange(...params: Params) {
+    const queries = useQueryClient();
+    const { modal } = App.useApp();
+    const decide: Decide = (written, says, canChange) =>
+      new Promise((choose) => {
+        modal.confirm({
+          title: 'This was already saved',
+          content: `${says ?? 'It'} was saved at ${new Date(written.at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}, and you have typed something else since.`,
+          okText: canChange ? 'Change it' : 'Save as new',
+          cancelText: 'Leave it as it is',
+          onOk: () => choose(canChange ? 'change' : 'new'),
+          onCancel: () => choose('leave'),
+        });
+      });
+
+    return useMutation<Output, Refusal, Input>({
+      mutationFn: (input) => perform(change, params, input, decide),
+      onSuccess: (answer) => {
+        options.settles?.(queries, answer, ...params);
+        return options.refetches === false ? undefined : queries.invalidateQueries();
+      },
+    });
+  };
+}
