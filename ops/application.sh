@@ -1,3 +1,4 @@
+# shellcheck shell=bash
 # Libraries, screens, web server.
 
 ensure_php_libraries() {
@@ -55,7 +56,7 @@ start_web() { # port
   URL="http://$host:$port"
   export APP_URL=$URL
   # Settings and addresses are read once, into files beside this start's own data: other starts never see them.
-  export APP_CONFIG_CACHE="$STATE/settings-$DB_DATABASE.php" APP_ROUTES_CACHE="$STATE/addresses-$DB_DATABASE.php"
+  export APP_CONFIG_CACHE="$PRIVATE/settings-$DB_DATABASE.php" APP_ROUTES_CACHE="$PRIVATE/addresses-$DB_DATABASE.php"
   rm -f "$APP_CONFIG_CACHE" "$APP_ROUTES_CACHE"
   { php artisan config:cache && php artisan route:cache; } >>"$LOG" 2>&1 || fail "The settings could not be read; see $LOG."
   PHP_CLI_SERVER_WORKERS=4 setsid php -d opcache.validate_timestamps=0 -d variables_order=EGPCS -d upload_max_filesize=48M -d post_max_size=50M -d memory_limit=512M \
@@ -64,7 +65,7 @@ start_web() { # port
   unset APP_CONFIG_CACHE APP_ROUTES_CACHE
   until curl -fs -o /dev/null "$URL/api/session"; do
     tries=$((tries + 1))
-    kill -0 "$WEB_PID" 2>/dev/null && [ "$tries" -lt 100 ] || fail "The web server did not start; see $LOG."
+    { kill -0 "$WEB_PID" 2>/dev/null && [ "$tries" -lt 100 ]; } || fail "The web server did not start; see $LOG."
     sleep 0.1
   done
 }

@@ -15,12 +15,20 @@ pest() {
   vendor/bin/pest --parallel --processes=2 --compact --colors=never | sed -u 's/\x1b\[[0-9;]*[A-Za-z]//g'
 }
 
+# What is known against the libraries is said, and fails nothing: without a network nothing is known.
+audit() {
+  COMPOSER_ALLOW_SUPERUSER=1 timeout 60 composer audit --no-interaction 2>&1 || printf 'Reported only; see above.\n'
+}
+
+check 'Shell scripts' shellcheck -x tempesal .ci/run ops/*.sh
 check 'PHP formatting' vendor/bin/pint --test
 check 'Analysis of the core' vendor/bin/phpstan analyse --no-progress --memory-limit=1G
 check 'Analysis of the application' vendor/bin/phpstan analyse -c phpstan-app.neon --no-progress --memory-limit=1G
 check 'Formatting of the screens' npm run --silent format:check
 check 'Lint of the screens' npm run --silent lint
 check 'Types of the screens' npm run --silent types
+check 'Vitest' npm run --silent screens
+check 'Known weaknesses of the libraries' audit
 check 'Pest' pest
 check 'Playwright' npm run --silent browser
 

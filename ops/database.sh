@@ -1,3 +1,4 @@
+# shellcheck shell=bash
 # MariaDB on loopback, from a data folder of the project's own.
 
 DATABASE_PID=
@@ -11,14 +12,14 @@ prepare_environment() {
   STATE="${TEMPESAL_STATE:-$(state_home)}/$purpose"
   mkdir -p "$STATE"
   STATE=$(cd "$STATE" && pwd)
+  # What is written from here on is nobody else's: secrets, settings, sessions, photos.
+  umask 077
+  keep_private
   SOCKET="/tmp/tempesal-$digest.sock"
   LOG="$ROOT/storage/logs/$purpose.log"
-  SECRETS="$STATE/secrets"
+  SECRETS="$PRIVATE/secrets"
   if [ ! -f "$SECRETS" ]; then
-    (
-      umask 077
-      printf 'APP_KEY=base64:%s\nDB_PASSWORD=%s\n' "$(head -c32 /dev/urandom | base64)" "$(head -c18 /dev/urandom | base64 | tr -d '/+=')" >"$SECRETS"
-    )
+    printf 'APP_KEY=base64:%s\nDB_PASSWORD=%s\n' "$(head -c32 /dev/urandom | base64)" "$(head -c18 /dev/urandom | base64 | tr -d '/+=')" >"$SECRETS"
   fi
   set -a
   # shellcheck disable=SC1090
@@ -26,8 +27,22 @@ prepare_environment() {
   set +a
   export APP_ENV=production
   [ "$purpose" != test ] || export APP_ENV=testing
-  export TEMPESAL_PHOTOS="$STATE/photos"
+  export TEMPESAL_PHOTOS="$PRIVATE/photos"
   export DB_HOST=127.0.0.1 DB_USERNAME=tempesal
+}
+
+# A folder that only its owner opens, beside the database's own; what lay outside it before goes in.
+keep_private() {
+  PRIVATE="$STATE/private"
+  mkdir -p "$PRIVATE"
+  local kept
+  for kept in secrets photos; do
+    if [ -e "$STATE/$kept" ] && [ ! -e "$PRIVATE/$kept" ]; then
+      mv "$STATE/$kept" "$PRIVATE/$kept"
+    fi
+  done
+  rm -f "$STATE"/settings-*.php "$STATE"/addresses-*.php
+  chmod -R u=rwX,go= "$PRIVATE" storage/framework/sessions
 }
 
 # In the checkout where the database's user can reach it, otherwise where root keeps such things.
@@ -63,7 +78,8 @@ start_database() { # purpose, database name
   owner=$(id -un)
   if [ "$(id -u)" -eq 0 ]; then
     user=(--user=mysql)
-    chmod 755 "$STATE"
+    # Its user passes through to the data, and sees nothing else.
+    chmod 711 "$STATE"
   fi
   if [ ! -d "$data/mysql" ]; then
     say "Making a database of Tempesal's own."
@@ -85,14 +101,15 @@ start_database() { # purpose, database name
   local tries=0
   until database_answers; do
     tries=$((tries + 1))
-    kill -0 "$DATABASE_PID" 2>/dev/null && [ "$tries" -lt 300 ] || fail "The database did not start; see $LOG."
+    { kill -0 "$DATABASE_PID" 2>/dev/null && [ "$tries" -lt 300 ]; } || fail "The database did not start; see $LOG."
     sleep 0.1
   done
   make_database "$name"
 }
 
 make_database() { # name
-  as_admin -e "CREATE DATABASE IF NOT EXISTS \`$1\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
+  # Not as an argument: those are seen by every account of the machine.
+  as_admin <<<"CREATE DATABASE IF NOT EXISTS \`$1\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
     CREATE USER IF NOT EXISTS 'tempesal'@'127.0.0.1' IDENTIFIED BY '$DB_PASSWORD';
     ALTER USER 'tempesal'@'127.0.0.1' IDENTIFIED BY '$DB_PASSWORD';
     GRANT ALL ON \`tempesal%\`.* TO 'tempesal'@'127.0.0.1';"

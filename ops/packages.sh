@@ -1,3 +1,4 @@
+# shellcheck shell=bash
 # What Tempesal needs from Debian.
 
 NODE_AT_LEAST=20.19
@@ -21,7 +22,22 @@ missing_packages() {
   command -v curl >/dev/null || printf 'curl '
   if [ "$purpose" = test ]; then
     [ -x /usr/bin/chromium ] || printf 'chromium '
+    command -v shellcheck >/dev/null || printf 'shellcheck '
   fi
+}
+
+LOCK_WAIT_S=600
+
+# Fetches the lists of packages; they have a lock of their own, for which apt does not wait by itself.
+update_lists() {
+  local until=$((SECONDS + LOCK_WAIT_S)) said
+  until said=$(LC_ALL=C apt-get update -qq 2>&1); do
+    if [[ $said != *'Could not get lock'* ]] || [ "$SECONDS" -ge "$until" ]; then
+      printf '%s\n' "$said"
+      return 1
+    fi
+    sleep 2
+  done
 }
 
 ensure_packages() {
@@ -34,8 +50,10 @@ Install them as root, then start again:  apt-get update && apt-get install -y $m
     fi
     say "Installing Debian packages: $missing"
     mkdir -p storage/logs
+    # Another installer may be at work; it is waited for.
+    local wait=(-o "DPkg::Lock::Timeout=$LOCK_WAIT_S")
     # shellcheck disable=SC2086
-    { apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq $missing; } >storage/logs/packages.log 2>&1 \
+    { update_lists && DEBIAN_FRONTEND=noninteractive apt-get "${wait[@]}" install -y -qq $missing; } >storage/logs/packages.log 2>&1 \
       || fail "The packages could not be installed; see storage/logs/packages.log."
   fi
   [ "$1" = core ] || ensure_node

@@ -1,3 +1,4 @@
+# shellcheck shell=bash
 # How the command speaks.
 
 say() { printf '%s\n' "$*"; }

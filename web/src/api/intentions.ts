@@ -37,7 +37,7 @@ export class Intentions {
 
   private read(): Record<string, string> {
     try {
-      return JSON.parse(this.store.getItem(Intentions.NAME) ?? '{}') as Record<string, string>;
+      return (JSON.parse(this.store.getItem(Intentions.NAME) ?? '{}') ?? {}) as Record<string, string>;
     } catch {
       return {};
     }

@@ -44,7 +44,7 @@ export interface Document extends FormulaDocument {
 
 /** The salt of a step, as it usually is by a method. */
 export const usualSalt = (method: KitchenMethod): Omit<Salt, 'product'> => ({
-  share: method.percent / 100,
+  share: Math.round(method.percent * 100) / 10_000,
   basis: method.basis,
 });
 

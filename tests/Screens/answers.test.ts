@@ -1,0 +1,32 @@
+import { expect, it } from 'vitest';
+import { answered, Refusal } from '../../web/src/api/client';
+
+const answer = (status: number, error?: unknown, data?: unknown) =>
+  answered(Promise.resolve({ data, error, response: new Response(null, { status }) }));
+
+it('gives the body of an answer', async () => {
+  await expect(answer(200, undefined, { id: 'b1' })).resolves.toEqual({ id: 'b1' });
+});
+
+it('says what was refused, by field', async () => {
+  const refusal = await answer(422, {
+    message: 'Not so.',
+    errors: { 'shares[1].grams': ['More.', 'Less.'] },
+  }).catch((one: unknown) => one as Refusal);
+
+  expect(refusal).toBeInstanceOf(Refusal);
+  expect(refusal).toMatchObject({ status: 422, message: 'Not so.', written: null });
+  expect((refusal as Refusal).of('shares[1].grams')).toBe('More.');
+  expect((refusal as Refusal).of('shares[0].grams')).toBeUndefined();
+});
+
+it('has a sentence where the server has none, and where there is no server', async () => {
+  await expect(answer(500)).rejects.toMatchObject({
+    status: 500,
+    message: 'Something went wrong. Nothing was changed.',
+  });
+  await expect(answered(Promise.reject(new TypeError('Failed to fetch')))).rejects.toMatchObject({
+    status: 0,
+    message: 'No connection to Tempesal. What you typed is kept; try again in a moment.',
+  });
+});

@@ -1,0 +1,8 @@
+const Absolute = globalThis.Request;
+
+/** As in a page: a path is one of the page's own server. */
+globalThis.Request = class extends Absolute {
+  constructor(input: RequestInfo | URL, init?: RequestInit) {
+    super(typeof input === 'string' && input.startsWith('/') ? `http://tempesal.test${input}` : input, init);
+  }
+};

@@ -1,0 +1,13 @@
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  root: fileURLToPath(new URL('../..', import.meta.url)),
+  test: {
+    environment: 'jsdom',
+    include: ['tests/Screens/**/*.test.ts'],
+    setupFiles: ['tests/Screens/setup.ts'],
+    restoreMocks: true,
+    unstubGlobals: true,
+  },
+});
