@@ -26,7 +26,7 @@ use Tests\Support\Contract;
 abstract class TestCase extends LaravelTestCase
 {
     /** A cook with a stocked kitchen of their own; the second eater has a limit of 1500 mg. */
-    protected function cook(string $email = 'cook@example.org', string $timeZone = 'UTC'): User
+    public function cook(string $email = 'cook@example.org', string $timeZone = 'UTC'): User
     {
         return app(
             OpenKitchen::class,
@@ -82,7 +82,7 @@ abstract class TestCase extends LaravelTestCase
      * @param  array<string, mixed>  $change
      * @return array<string, mixed>
      */
-    protected function bench(array $change = []): array
+    public function bench(array $change = []): array
     {
         return [
             'method' => 'poured_brine',

@@ -55,7 +55,8 @@ final class Refusals
 
     private static function isApi(Request $request): bool
     {
-        return $request->is('api/*');
+        // Whatever bytes the rest of the address is made of.
+        return str_starts_with($request->getPathInfo(), '/api/');
     }
 
     private static function say(int $status, ?string $message = null): JsonResponse

@@ -41,7 +41,7 @@ final class AppServiceProvider extends ServiceProvider
             $translator, $data, BoundedLists::prune($data, $rules), $messages, $attributes,
         ));
         RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(20)
-            ->by(($request->ip() ?? '').'|'.$request->string('email')->lower()->limit(190)));
+            ->by(($request->ip() ?? '').'|'.(is_string($request->input('email')) ? mb_strtolower(mb_substr($request->input('email'), 0, 190)) : '')));
     }
 
     /** What is read once for each change is read anew after one. */

@@ -43,6 +43,7 @@ final class BatchSummary
             'methodLabel' => $batch->method->label(),
             'colour' => $batch->colour,
             'place' => $batch->place->value,
+            'placeLabel' => $batch->place->label(),
             'jarName' => $batch->jar?->name,
             'startedAt' => $batch->started_at->toIso8601String(),
             'startedOn' => $household->dateOf($batch->started_at),

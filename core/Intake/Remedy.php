@@ -25,7 +25,7 @@ enum Remedy: string
     {
         return vsprintf(match ($this) {
             self::Drain => 'drain it, without the juice',
-            self::Rinse => 'rinse it half a minute',
+            self::Rinse => sprintf('rinse it %d s', Way::RINSED_S),
             self::Smaller => '%d g instead of %d g',
             self::AtFloor => 'salt it with %s %% instead of %s %%, the least that is safe for it',
             self::OtherDay => 'on %s instead',

@@ -20,7 +20,7 @@ enum Way: string
     case Rinsed = 'rinsed';
     case WithJuice = 'with_juice';
 
-    private const RINSED_S = 30.0;
+    public const RINSED_S = 30.0;
 
     private const JUICE_G = 15.0;
 

@@ -1,6 +1,6 @@
 import ICAL from 'ical.js';
 import { ulid } from 'ulid';
-import { expect, number, signIn, startCarrots, test, write } from './kitchen';
+import { expect, kitchenOf, number, signIn, startCarrots, test, write } from './kitchen';
 
 /** Noon of a day, by which the words on the screen are told apart. */
 const shown = (date: string) =>
@@ -35,15 +35,11 @@ test('today’s chores are done in a tap, all at once, undone, or put off', asyn
 test('what falls due while one looks elsewhere is called out', async ({ page, cook }) => {
   await page.clock.install();
   await signIn(page, cook);
+  const kitchen = await kitchenOf(page);
   await write(page, 'put', '/household', {
-    name: 'Kitchen of the test',
-    timeZone: 'UTC',
-    spoonSystem: 'us',
-    measureBy: 'grams',
-    weekStart: 1,
+    version: kitchen.version,
     quietFrom: '00:00',
     quietTo: '00:00',
-    aim: 'own',
   });
   await page.goto('/formulas');
   await expect(page.getByRole('link', { name: 'No jar asks for anything' })).toBeVisible();

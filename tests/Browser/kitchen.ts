@@ -94,12 +94,17 @@ export async function write(
   return answer.json();
 }
 
+/** The kitchen as it is now. */
+export async function kitchenOf(page: Page): Promise<Schemas['Kitchen']> {
+  return (await (await page.request.get('/api/kitchen')).json()) as Schemas['Kitchen'];
+}
+
 /** Carrot sticks in brine, begun some days ago; in a jar, where one is named. */
 export async function startCarrots(
   page: Page,
   { name, daysAgo, jar }: { name: string; daysAgo: number; jar?: string },
 ): Promise<Schemas['Batch']> {
-  const kitchen = (await (await page.request.get('/api/kitchen')).json()) as Schemas['Kitchen'];
+  const kitchen = await kitchenOf(page);
   return (await write(page, 'post', '/batches', {
     method: 'poured_brine',
     vegetableId: kitchen.ingredients.find((one) => one.name === 'carrot')?.id,

@@ -2383,6 +2383,8 @@ export interface components {
             methodLabel: string;
             colour: string;
             place: components["schemas"]["Place"];
+            /** @description Where it stands, in words. */
+            placeLabel: string;
             jarName: string | null;
             /** Format: date-time */
             startedAt: string;

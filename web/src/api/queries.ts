@@ -41,12 +41,6 @@ export const useKitchen = () =>
 /** The kitchen's places, as the server names them. */
 export const usePlaces = () => useKitchen().data?.places ?? [];
 
-/** How it is said that a jar stands in a place. */
-export function usePlaceLabel(): (place: Place) => string {
-  const places = usePlaces();
-  return (place) => places.find(({ id }) => id === place)?.label ?? '';
-}
-
 /** What a kitchen knows of a method. */
 export const useMethods = () => useKitchen().data?.methods ?? [];
 

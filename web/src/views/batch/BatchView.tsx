@@ -2,7 +2,7 @@ import { App, Button } from 'antd';
 import dayjs from 'dayjs';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Batch } from '../../api/client';
-import { useBatch, useCourse, useEmptyJar, usePlaceLabel } from '../../api/queries';
+import { useBatch, useCourse, useEmptyJar } from '../../api/queries';
 import { grams, percent, sodium, sodiumBand } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { Advice } from '../../app/Advice';
@@ -29,7 +29,6 @@ export function BatchView() {
 }
 
 function Whole({ batch }: { batch: Batch }) {
-  const placeLabel = usePlaceLabel();
   const widest = batch.contributions[0];
 
   return (
@@ -54,8 +53,8 @@ function Whole({ batch }: { batch: Batch }) {
           {batch.methodLabel}
           {batch.strengthPercent !== null &&
             `, ${percent(batch.strengthPercent)} ${batch.strengthBasis}`};{' '}
-          {batch.jarName ?? (batch.method === 'bought' ? 'in its own jar' : 'no jar')},{' '}
-          {placeLabel(batch.place)}, {days(batch.dayCount)}
+          {batch.jarName ?? (batch.method === 'bought' ? 'in its own jar' : 'no jar')}, {batch.placeLabel},{' '}
+          {days(batch.dayCount)}
         </p>
         <section aria-label="Sodium in 100 g">
           <div className="phases">
@@ -100,7 +99,6 @@ function Whole({ batch }: { batch: Batch }) {
 /** What hangs on the jar: its days, and what one does with the jar as a whole. */
 function Tag({ batch }: { batch: Batch }) {
   const { message } = App.useApp();
-  const placeLabel = usePlaceLabel();
   const empty = useEmptyJar();
   const navigate = useNavigate();
   const on = (date: string | null | undefined) => (date ? dayjs(date).format('D MMM') : null);
@@ -139,7 +137,7 @@ function Tag({ batch }: { batch: Batch }) {
           </>
         )}
         <dt>stands</dt>
-        <dd>{placeLabel(batch.place)}</dd>
+        <dd>{batch.placeLabel}</dd>
         <dt>cultures</dt>
         <dd>{batch.isLive ? 'live' : 'not live'}</dd>
         {batch.allergens.length > 0 && (

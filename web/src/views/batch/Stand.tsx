@@ -2,7 +2,7 @@ import { App, Button, Dropdown, InputNumber, Modal } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Aim, Batch, Place } from '../../api/client';
-import { useKitchen, usePlaceLabel, usePlaces } from '../../api/queries';
+import { useKitchen, usePlaces } from '../../api/queries';
 import { useAimAt, useMoveJar, usePassGate } from '../../api/tending';
 
 type Gate = Batch['gates'][number];
@@ -14,14 +14,13 @@ export function Stand({ batch }: { batch: Batch }) {
   const move = useMoveJar();
   const aim = useAimAt(batch.id);
   const [isPassing, setIsPassing] = useState(false);
-  const label = usePlaceLabel();
   const places = usePlaces().filter(({ id }) => id !== batch.place);
 
   const to = (place: Place) =>
     move.mutate(
       { batch: batch.id, place },
       {
-        onSuccess: () => void message.success(`It stands ${label(place)} from now on.`),
+        onSuccess: (moved) => void message.success(`It stands ${moved.placeLabel} from now on.`),
         onError: (refusal) => void message.error(refusal.of('place') ?? refusal.message, 10),
       },
     );
@@ -84,7 +83,6 @@ function GateRow({ batch, gate, close }: { batch: Batch; gate: Gate; close: () =
   const pass = usePassGate(batch.id);
   const move = useMoveJar();
   const [grams, setGrams] = useState<number | null>(null);
-  const label = usePlaceLabel();
   const refusal = pass.error ?? move.error;
   const done = (words: string) => {
     void message.success(words);
@@ -94,7 +92,7 @@ function GateRow({ batch, gate, close }: { batch: Batch; gate: Gate; close: () =
     gate.purpose === 'store_out'
       ? move.mutate(
           { batch: batch.id, place: 'cool' },
-          { onSuccess: () => done(`It stands ${label('cool')} from now on.`) },
+          { onSuccess: (moved) => done(`It stands ${moved.placeLabel} from now on.`) },
         )
       : pass.mutate({ purpose: gate.purpose, grams }, { onSuccess: () => done('Written down.') });
 

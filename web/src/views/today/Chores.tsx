@@ -3,7 +3,7 @@ import dayjs from 'dayjs';
 import { useCallback } from 'react';
 import { Link } from 'react-router';
 import type { Chore, Refusal } from '../../api/client';
-import { useEmptyJar, usePlaceLabel } from '../../api/queries';
+import { useEmptyJar } from '../../api/queries';
 import { useChores, useMarkChores, useMoveJar, useUnmarkChores } from '../../api/tending';
 import { useKey } from '../../app/keys';
 import { JarDrawing } from '../../drawings/JarDrawing';
@@ -206,7 +206,6 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
   const { message } = App.useApp();
   const move = useMoveJar();
   const empty = useEmptyJar();
-  const placeLabel = usePlaceLabel();
   const label = (word: string) => `${word}: ${chore.text} (${chore.batchName})`;
   const failed = (refusal: Refusal) => message.error(refusal.message, 8);
 
@@ -231,7 +230,7 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
             // The tag goes when the jar has moved; what is said of it stays.
             void move
               .mutateAsync({ batch: chore.batchId, place: 'fridge' })
-              .then(() => message.success(`${chore.batchName} stands ${placeLabel('fridge')}.`), failed)
+              .then((moved) => message.success(`${moved.name} stands ${moved.placeLabel}.`), failed)
           }
         >
           Into the fridge
