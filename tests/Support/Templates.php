@@ -571,6 +571,7 @@ final class Templates
     {
         $cook ??= $this->cook;
         Cache::flush();
+        app()->forgetScopedInstances();
         $this->test->actingAs($cook->fresh() ?? $cook);
         app(CurrentHousehold::class)->set($cook->household);
     }
