@@ -194,3 +194,114 @@ it('says the same of the salt wherever it is asked', function (string $method): 
         );
     }
 })->with(array_keys(floorCases()));
+
+/** A seed that is printed with a failure; TEMPESAL_SEED sets it. */
+function floorSeed(): int
+{
+    return (int) (getenv('TEMPESAL_SEED') ?: random_int(1, 999_999));
+}
+
+/**
+ * The least grams of salt for foods in grams, from the sentences of the trade: the method's least on its own basis; the strictest
+ * food that is a tenth or more of the solids, of the water where it is poured, half of that of everything otherwise; and 1 % of
+ * everything wherever something ferments in brine.
+ *
+ * @param  array<string, float>  $grams  of each food
+ * @param  array<string, float>  $floors  of the water, of each food
+ */
+function leastSaltOf(string $method, array $grams, array $floors, float $water): float
+{
+    $all = array_sum($grams);
+    $counting = array_keys(array_filter($grams, fn(float $one): bool => $one / $all >= 0.1));
+    $food = max(array_map(fn(string $key): float => $floors[$key], $counting));
+
+    return match ($method) {
+        'poured_brine' => max(max(0.02, $food) * $water, 0.01 * ($all + $water)),
+        'equilibrium_brine' => max(0.01, $food / 2) * ($all + $water),
+        'dry_salting', 'mash' => max(0.02, $food / 2) * $all,
+    };
+}
+
+it('judges mixed jars by the strictest food that counts, everywhere the same', function (): void {
+    $seed = floorSeed();
+    $chance = new Random\Randomizer(new Random\Engine\Mt19937($seed));
+    $between = fn(float $low, float $high): float => $low + (($high - $low) * $chance->getInt(0, 1_000_000)) / 1e6;
+    $this->asCook($this->cook());
+    $foods = Ingredient::query()->where('use', 'vegetable')->get()->keyBy('key');
+    $floors = $foods->map(fn(Ingredient $food): float => $food->brine_floor_of_water)->all();
+    $warned = 0;
+    for ($round = 0; $round < 40; $round++) {
+        $method = ['poured_brine', 'equilibrium_brine', 'dry_salting', 'mash'][$round % 4];
+        $keys = $chance->pickArrayKeys($foods->all(), $chance->getInt(2, 4));
+        $grams = [$keys[0] => (float) $chance->getInt(300, 600)];
+        foreach (array_slice($keys, 1) as $key) {
+            // About a tenth, a little more and much more.
+            $grams[$key] = round($grams[$keys[0]] * $between(0.03, 0.5), 1);
+        }
+        $water = in_array($method, ['poured_brine', 'equilibrium_brine'], true) ? (float) $chance->getInt(300, 700) : 0.0;
+        $least = leastSaltOf($method, $grams, $floors, $water);
+        $isEnough = $chance->getInt(0, 1) === 1;
+        $salt = round($least * ($isEnough ? $between(1.03, 1.5) : $between(0.6, 0.97)), 1);
+        $said = "seed {$seed}, round {$round}: {$method}, {$salt} g for " . json_encode([...$grams, 'water' => $water]) . ", least {$least}";
+
+        $typed = [
+            ...floorOnBench($this, $method, ['water' => (int) $water], $keys[0], ['fixed' => 'salt', 'saltAmount' => "{$salt} g"]),
+            'vegetableAmount' => "{$grams[$keys[0]]} g",
+            'waterAmount' => $water > 0.0 ? "{$water} g" : '',
+            'alongside' => array_map(fn(string $key): array => ['foodId' => $foods[$key]->id, 'amount' => "{$grams[$key]} g"], array_slice($keys, 1)),
+        ];
+        $steps = [
+            [
+                'kind' => 'process',
+                'method' => $method,
+                'vegetables' => array_map(fn(string $key): array => ['ingredient' => $key, 'grams' => $grams[$key]], $keys),
+                ...$water > 0.0 ? ['water' => $water] : [],
+                'salt' => ['product' => 'pickling', 'grams' => $salt],
+            ],
+        ];
+        $bench = $this->postJson('/api/bench', $typed)->assertOk();
+        $jar = $this->startJar([...$typed, 'isPacked' => false])->assertCreated();
+        $document = [
+            'tempesal' => 'formula',
+            'version' => 1,
+            'name' => 'Mixed',
+            'method' => $method,
+            'isLive' => true,
+            'steps' => $steps,
+            'serving' => ['phase' => Method::from($method)->servedPhase()->value, 'grams' => 20],
+            'vessel' => ['nominalMl' => 1500, 'headspaceMm' => 20],
+            'window' => ['youngDays' => 1, 'readyDays' => 2, 'longDays' => 5, 'celsius' => 20],
+        ];
+        $batch = ['tempesal' => 'batch', 'version' => 1, 'method' => $method, 'steps' => $steps];
+        $says = array_map(warnsOfFloor(...), [
+            'bench' => $bench->json('advice'),
+            'batch' => $jar->json('advice'),
+            'formula' => $this->postJson('/api/formulas/compute', ['document' => $document])->assertOk()->json('advice'),
+            'document' => ComputeDoor::compute(json_encode($batch))['batches'][0]['advice'],
+        ]);
+        expect($says)->toBe(array_fill_keys(array_keys($says), !$isEnough), $said);
+        $warned += $isEnough ? 0 : 1;
+
+        $least = max($least, 0.1);
+        $fixed = $this->postJson('/api/bench', [...$typed, 'fixed' => 'sodium', 'sodiumWanted' => '1'])->assertOk()->json('saltGrams');
+        expect($fixed)->toBeGreaterThanOrEqual($least - 0.051, $said)->toBeLessThanOrEqual($least + 0.101, $said);
+    }
+    expect($warned)->toBeGreaterThan(4);
+});
+
+it('says nothing of the salt of a jar that is empty, and says it of one that was thinned', function (): void {
+    $this->asCook($this->cook());
+    $carrots = ['vegetableAmount' => '500 g', 'waterAmount' => '500 g', 'strengthPercent' => '2.6', 'jarId' => null];
+    $thinned = $this->startJar($carrots)->assertCreated();
+    expect(warnsOfFloor($thinned->json('advice')))->toBeFalse();
+    $this->postJson("/api/batches/{$thinned->json('id')}/entries", [
+        'entry' => ['kind' => 'top_up', 'grams' => 600],
+        'requestKey' => (string) Str::ulid(),
+    ])->assertSuccessful();
+    expect(warnsOfFloor($this->getJson("/api/batches/{$thinned->json('id')}")->json('advice')))->toBeTrue();
+
+    $weak = $this->startJar([...$carrots, 'strengthPercent' => '1'])->assertCreated();
+    expect(warnsOfFloor($weak->json('advice')))->toBeTrue();
+    $empty = $this->putJson("/api/batches/{$weak->json('id')}/emptied", ['isEmptied' => true])->assertOk();
+    expect(warnsOfFloor($empty->json('advice')))->toBeFalse();
+});
