@@ -225,7 +225,8 @@ function leastSaltOf(string $method, array $grams, array $floors, float $water):
 it('judges mixed jars by the strictest food that counts, everywhere the same', function (): void {
     $seed = floorSeed();
     $chance = new Random\Randomizer(new Random\Engine\Mt19937($seed));
-    $between = fn(float $low, float $high): float => $low + (($high - $low) * $chance->getInt(0, 1_000_000)) / 1e6;
+    $between = fn(float $low, float $high): float => $low +
+        (($high - $low) * $chance->getInt(0, 1_000_000)) / 1e6;
     $this->asCook($this->cook());
     $foods = Ingredient::query()->where('use', 'vegetable')->get()->keyBy('key');
     $floors = $foods->map(fn(Ingredient $food): float => $food->brine_floor_of_water)->all();
@@ -238,23 +239,37 @@ it('judges mixed jars by the strictest food that counts, everywhere the same', f
             // About a tenth, a little more and much more.
             $grams[$key] = round($grams[$keys[0]] * $between(0.03, 0.5), 1);
         }
-        $water = in_array($method, ['poured_brine', 'equilibrium_brine'], true) ? (float) $chance->getInt(300, 700) : 0.0;
+        $water = in_array($method, ['poured_brine', 'equilibrium_brine'], true)
+            ? (float) $chance->getInt(300, 700)
+            : 0.0;
         $least = leastSaltOf($method, $grams, $floors, $water);
         $isEnough = $chance->getInt(0, 1) === 1;
         $salt = round($least * ($isEnough ? $between(1.03, 1.5) : $between(0.6, 0.97)), 1);
-        $said = "seed {$seed}, round {$round}: {$method}, {$salt} g for " . json_encode([...$grams, 'water' => $water]) . ", least {$least}";
+        $said =
+            "seed {$seed}, round {$round}: {$method}, {$salt} g for " .
+            json_encode([...$grams, 'water' => $water]) .
+            ", least {$least}";
 
         $typed = [
-            ...floorOnBench($this, $method, ['water' => (int) $water], $keys[0], ['fixed' => 'salt', 'saltAmount' => "{$salt} g"]),
+            ...floorOnBench($this, $method, ['water' => (int) $water], $keys[0], [
+                'fixed' => 'salt',
+                'saltAmount' => "{$salt} g",
+            ]),
             'vegetableAmount' => "{$grams[$keys[0]]} g",
             'waterAmount' => $water > 0.0 ? "{$water} g" : '',
-            'alongside' => array_map(fn(string $key): array => ['foodId' => $foods[$key]->id, 'amount' => "{$grams[$key]} g"], array_slice($keys, 1)),
+            'alongside' => array_map(
+                fn(string $key): array => ['foodId' => $foods[$key]->id, 'amount' => "{$grams[$key]} g"],
+                array_slice($keys, 1),
+            ),
         ];
         $steps = [
             [
                 'kind' => 'process',
                 'method' => $method,
-                'vegetables' => array_map(fn(string $key): array => ['ingredient' => $key, 'grams' => $grams[$key]], $keys),
+                'vegetables' => array_map(
+                    fn(string $key): array => ['ingredient' => $key, 'grams' => $grams[$key]],
+                    $keys,
+                ),
                 ...$water > 0.0 ? ['water' => $water] : [],
                 'salt' => ['product' => 'pickling', 'grams' => $salt],
             ],
@@ -276,22 +291,33 @@ it('judges mixed jars by the strictest food that counts, everywhere the same', f
         $says = array_map(warnsOfFloor(...), [
             'bench' => $bench->json('advice'),
             'batch' => $jar->json('advice'),
-            'formula' => $this->postJson('/api/formulas/compute', ['document' => $document])->assertOk()->json('advice'),
+            'formula' => $this->postJson('/api/formulas/compute', ['document' => $document])
+                ->assertOk()
+                ->json('advice'),
             'document' => ComputeDoor::compute(json_encode($batch))['batches'][0]['advice'],
         ]);
         expect($says)->toBe(array_fill_keys(array_keys($says), !$isEnough), $said);
         $warned += $isEnough ? 0 : 1;
 
         $least = max($least, 0.1);
-        $fixed = $this->postJson('/api/bench', [...$typed, 'fixed' => 'sodium', 'sodiumWanted' => '1'])->assertOk()->json('saltGrams');
-        expect($fixed)->toBeGreaterThanOrEqual($least - 0.051, $said)->toBeLessThanOrEqual($least + 0.101, $said);
+        $fixed = $this->postJson('/api/bench', [...$typed, 'fixed' => 'sodium', 'sodiumWanted' => '1'])
+            ->assertOk()
+            ->json('saltGrams');
+        expect($fixed)
+            ->toBeGreaterThanOrEqual($least - 0.051, $said)
+            ->toBeLessThanOrEqual($least + 0.101, $said);
     }
     expect($warned)->toBeGreaterThan(4);
 });
 
 it('says nothing of the salt of a jar that is empty, and says it of one that was thinned', function (): void {
     $this->asCook($this->cook());
-    $carrots = ['vegetableAmount' => '500 g', 'waterAmount' => '500 g', 'strengthPercent' => '2.6', 'jarId' => null];
+    $carrots = [
+        'vegetableAmount' => '500 g',
+        'waterAmount' => '500 g',
+        'strengthPercent' => '2.6',
+        'jarId' => null,
+    ];
     $thinned = $this->startJar($carrots)->assertCreated();
     expect(warnsOfFloor($thinned->json('advice')))->toBeFalse();
     $this->postJson("/api/batches/{$thinned->json('id')}/entries", [

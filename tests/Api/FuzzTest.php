@@ -42,7 +42,11 @@ function fuzzRows(): string
         ', ',
         array_map(
             fn(string $table): string => "`{$table}`",
-            array_diff(array_column(Schema::getTables(DB::getDatabaseName()), 'name'), ['migrations', 'cache', 'cache_locks']),
+            array_diff(array_column(Schema::getTables(DB::getDatabaseName()), 'name'), [
+                'migrations',
+                'cache',
+                'cache_locks',
+            ]),
         ),
     );
 
@@ -53,15 +57,57 @@ function fuzzRows(): string
 function fuzzValue(Randomizer $chance, mixed $value): mixed
 {
     $odd = [
-        null, true, false, '', ' ', 0, -1, 1, 1e308, -1e308, 0.1, 2 ** 53, PHP_INT_MAX, '0', '-5 g', '1e999', "\0", "a\0b", "\u{202E}x", '😀',
-        [], [[]], new stdClass(), ['a' => ['b' => ['c' => 1]]], [null], ['x', 1, null], '2026-02-30', '0000-00-00', '9999-12-31', '2020-01-01',
-        '2026-11-26T25:61:00Z', '%00', '../../etc', "' OR 1=1 --", '<b>x</b>', 'NaN', 'Infinity', '1/0', '⅓ cup', '3 tbsp 2 tsp', '=1+1',
-        (string) Str::ulid(), '01ARZ3NDEKTSV4RRFFQ69G5FAV', str_repeat('x', 300), str_repeat('9', 400), str_repeat('a ', 3000),
+        null,
+        true,
+        false,
+        '',
+        ' ',
+        0,
+        -1,
+        1,
+        1e308,
+        -1e308,
+        0.1,
+        2 ** 53,
+        PHP_INT_MAX,
+        '0',
+        '-5 g',
+        '1e999',
+        "\0",
+        "a\0b",
+        "\u{202E}x",
+        '😀',
+        [],
+        [[]],
+        new stdClass(),
+        ['a' => ['b' => ['c' => 1]]],
+        [null],
+        ['x', 1, null],
+        '2026-02-30',
+        '0000-00-00',
+        '9999-12-31',
+        '2020-01-01',
+        '2026-11-26T25:61:00Z',
+        '%00',
+        '../../etc',
+        "' OR 1=1 --",
+        '<b>x</b>',
+        'NaN',
+        'Infinity',
+        '1/0',
+        '⅓ cup',
+        '3 tbsp 2 tsp',
+        '=1+1',
+        (string) Str::ulid(),
+        '01ARZ3NDEKTSV4RRFFQ69G5FAV',
+        str_repeat('x', 300),
+        str_repeat('9', 400),
+        str_repeat('a ', 3000),
     ];
     $kind = $chance->getInt(0, 9);
 
     return match (true) {
-        $kind === 0 => array_fill(0, 2400, is_array($value) ? ($value[0] ?? 'x') : $value),
+        $kind === 0 => array_fill(0, 2400, is_array($value) ? $value[0] ?? 'x' : $value),
         $kind === 1 => is_array($value) ? [...$value, ...$value] : [$value],
         $kind === 2 => ['added' => [$value], 'removed' => [$value]],
         $kind === 3 && is_numeric($value) => $value * [-1, 1000, 1e-9, 1e12][$chance->getInt(0, 3)],
@@ -96,7 +142,21 @@ function fuzzBody(Randomizer $chance, mixed $body): mixed
 function fuzzPath(Randomizer $chance, string $path): string
 {
     [$path, $query] = [...explode('?', $path, 2), ''];
-    $odd = ['%00', 'x', '..%2f..', str_repeat('y', 200), '0', '%F0%9F%98%80', '-1', '2026-13-45', '1999-01-01', '9999-12-31', (string) Str::ulid(), '%FF', '%27'];
+    $odd = [
+        '%00',
+        'x',
+        '..%2f..',
+        str_repeat('y', 200),
+        '0',
+        '%F0%9F%98%80',
+        '-1',
+        '2026-13-45',
+        '1999-01-01',
+        '9999-12-31',
+        (string) Str::ulid(),
+        '%FF',
+        '%27',
+    ];
     if ($query !== '' && strlen($query) < 2000 && $chance->getInt(0, 2) > 0) {
         parse_str($query, $asked);
         $asked = fuzzBody($chance, $asked);
@@ -105,7 +165,16 @@ function fuzzPath(Randomizer $chance, string $path): string
     }
     $parts = explode('/', $path);
     if (count($parts) < 3) {
-        return "{$path}?" . ['q[]=x', 'q=%00', 'by[]=1&batches[]=x', 'version=x', 'personId[a][b]=c', 'days=-1', 'warmer=1e9'][$chance->getInt(0, 6)];
+        return "{$path}?" .
+            [
+                'q[]=x',
+                'q=%00',
+                'by[]=1&batches[]=x',
+                'version=x',
+                'personId[a][b]=c',
+                'days=-1',
+                'warmer=1e9',
+            ][$chance->getInt(0, 6)];
     }
     $parts[$chance->getInt(2, count($parts) - 1)] = $odd[$chance->getInt(0, count($odd) - 1)];
 
@@ -121,13 +190,26 @@ function fuzzSend(TestCase $test, string $method, array $request): TestResponse
     );
     $body = $request['body'] ?? null;
     $isForm = $files !== [];
-    $content = $isForm || $body === null ? '' : (is_string($body) ? $body : (string) json_encode($body, JSON_PARTIAL_OUTPUT_ON_ERROR));
+    $content =
+        $isForm || $body === null
+            ? ''
+            : (is_string($body)
+                ? $body
+                : (string) json_encode($body, JSON_PARTIAL_OUTPUT_ON_ERROR));
 
-    return $test->call($method, "/api{$request['path']}", $isForm && is_array($body) ? $body : [], [], $files, [
-        'CONTENT_TYPE' => $isForm ? 'multipart/form-data' : 'application/json',
-        'CONTENT_LENGTH' => strlen($content),
-        'HTTP_ACCEPT' => 'application/json',
-    ], $content);
+    return $test->call(
+        $method,
+        "/api{$request['path']}",
+        $isForm && is_array($body) ? $body : [],
+        [],
+        $files,
+        [
+            'CONTENT_TYPE' => $isForm ? 'multipart/form-data' : 'application/json',
+            'CONTENT_LENGTH' => strlen($content),
+            'HTTP_ACCEPT' => 'application/json',
+        ],
+        $content,
+    );
 }
 
 it('succeeds with each operation of the contract', function (): void {
@@ -141,13 +223,16 @@ it('succeeds with each operation of the contract', function (): void {
         $templates->signIn($request['cook'] ?? null);
         $answer = fuzzSend($this, $method, $request);
         if (!$answer->isSuccessful()) {
-            $failed[$operation] = "{$answer->getStatusCode()} " . mb_substr((string) $answer->getContent(), 0, 300);
+            $failed[$operation] =
+                "{$answer->getStatusCode()} " . mb_substr((string) $answer->getContent(), 0, 300);
         }
     }
     expect($failed)->toBe([]);
 });
 
-it('answers whatever is sent, soon and in a sentence, and a refusal changes nothing', function (int $part): void {
+it('answers whatever is sent, soon and in a sentence, and a refusal changes nothing', function (
+    int $part,
+): void {
     $seed = fuzzSeed() + $part;
     $chance = new Randomizer(new Mt19937($seed));
     $this->asCook($this->cook());
@@ -167,13 +252,18 @@ it('answers whatever is sent, soon and in a sentence, and a refusal changes noth
             if (isset($request['body']) && is_array($request['body']) && $chance->getInt(0, 5) > 0) {
                 $request['body'] = fuzzBody($chance, $request['body']);
             } elseif (isset($request['files']) && $chance->getInt(0, 1) === 0) {
-                $request['files'] = array_map(fn(string $content): string => substr($content, 0, $chance->getInt(0, 400)), $request['files']);
+                $request['files'] = array_map(
+                    fn(string $content): string => substr($content, 0, $chance->getInt(0, 400)),
+                    $request['files'],
+                );
             } else {
                 $request['path'] = fuzzPath($chance, $request['path']);
             }
         }
         if (isset($request['body']) && $chance->getInt(0, 39) === 0) {
-            $request['body'] = ['{', '[]', '"x"', 'null', '{"a":' . str_repeat('[', 600), "\xff"][$chance->getInt(0, 5)];
+            $request['body'] = ['{', '[]', '"x"', 'null', '{"a":' . str_repeat('[', 600), "\xff"][
+                $chance->getInt(0, 5)
+            ];
         }
         $templates->signIn($request['cook'] ?? null);
         $before = fuzzRows();
@@ -189,7 +279,9 @@ it('answers whatever is sent, soon and in a sentence, and a refusal changes noth
                 'an error of ours' => $status >= 500,
                 'slow' => $took > FUZZ_SLOW_S,
                 'refused, and a row is changed' => $status >= 400 && $before !== $after,
-                'refused without a sentence' => $status >= 400 && !is_string(json_decode((string) $answer->getContent(), true)['message'] ?? null),
+                'refused without a sentence' =>
+                    $status >= 400 &&
+                    !is_string(json_decode((string) $answer->getContent(), true)['message'] ?? null),
             ]),
         );
         if ($wrong !== [] && count($failed) < FUZZ_MOST_SHOWN) {

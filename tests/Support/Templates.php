@@ -227,7 +227,10 @@ final class Templates
     private function add(string $path): array
     {
         $fields = $this->owned()[$path];
-        $kitchen = $this->test->postJson("/api/{$path}", [...$fields, 'requestKey' => $this->key()])->assertSuccessful()->json();
+        $kitchen = $this->test
+            ->postJson("/api/{$path}", [...$fields, 'requestKey' => $this->key()])
+            ->assertSuccessful()
+            ->json();
 
         return collect($kitchen[self::LISTED[$path]])->sortBy('id')->where('name', $fields['name'])->last();
     }
@@ -270,7 +273,10 @@ final class Templates
     {
         $key = fn(): array => ['requestKey' => $this->key()];
         $get = fn(string $path): Closure => fn(): array => ['path' => $path];
-        $step = fn(string $path, Closure $body): Closure => fn(): array => ['path' => $path, 'body' => $body()];
+        $step = fn(string $path, Closure $body): Closure => fn(): array => [
+            'path' => $path,
+            'body' => $body(),
+        ];
         $week = "/weeks/{$this->today}";
         $batch = "/batches/{$this->batch}";
         $jar = collect($this->kitchen['jars'])->firstWhere('howMany', 4)['id'];
@@ -294,65 +300,96 @@ final class Templates
         $intake = (string) $this->test->get('/api/intake/export?as=csv')->getContent();
         $all = [
             'GET /session' => $get('/session'),
-            'POST /session' => $step('/session', fn() => [
-                'email' => $this->cook->email,
-                'password' => 'a long enough password',
-            ]),
+            'POST /session' => $step(
+                '/session',
+                fn() => [
+                    'email' => $this->cook->email,
+                    'password' => 'a long enough password',
+                ],
+            ),
             'POST /session/demo' => function (): array {
                 config(['app.demo' => true]);
-                Household::query()->whereKey($this->cook->household_id)->update(['is_demo' => true]);
+                Household::query()
+                    ->whereKey($this->cook->household_id)
+                    ->update(['is_demo' => true]);
 
                 return ['path' => '/session/demo'];
             },
             'DELETE /session' => $get('/session'),
-            'POST /kitchens' => $step('/kitchens', fn() => [
-                'name' => 'Another kitchen',
-                'email' => Str::random(12) . '@example.org',
-                'password' => 'a long enough password',
-                'timeZone' => 'UTC',
-                'spoonSystem' => 'us',
-                'people' => [['name' => 'Dot', 'preset' => 'who_adult', 'restOfDietMg' => 1000]],
-                'jarCounts' => [1],
-            ]),
+            'POST /kitchens' => $step(
+                '/kitchens',
+                fn() => [
+                    'name' => 'Another kitchen',
+                    'email' => Str::random(12) . '@example.org',
+                    'password' => 'a long enough password',
+                    'timeZone' => 'UTC',
+                    'spoonSystem' => 'us',
+                    'people' => [['name' => 'Dot', 'preset' => 'who_adult', 'restOfDietMg' => 1000]],
+                    'jarCounts' => [1],
+                ],
+            ),
             'GET /batches/{batch}/savings' => $get(
                 "{$batch}/savings?personId={$this->person()}&way=drained&phase=pieces&grams=40",
             ),
             'POST /bench' => $step('/bench', fn() => $this->test->bench()),
-            'POST /batches' => $step('/batches', fn() => [
-                ...$this->test->bench(),
-                'name' => 'More sticks',
-                'place' => 'counter',
-                'startedOn' => null,
-                'isPacked' => false,
-                ...$key(),
-            ]),
+            'POST /batches' => $step(
+                '/batches',
+                fn() => [
+                    ...$this->test->bench(),
+                    'name' => 'More sticks',
+                    'place' => 'counter',
+                    'startedOn' => null,
+                    'isPacked' => false,
+                    ...$key(),
+                ],
+            ),
             'POST /batches/bought' => $step('/batches/bought', fn() => [...$this->olives(), ...$key()]),
-            'PUT /batches/{batch}/emptied' => $step("/batches/{$this->bought}/emptied", fn() => ['isEmptied' => true, ...$key()]),
-            'POST /batches/{batch}/entries' => $step("{$batch}/entries", fn() => [
-                'entry' => ['kind' => 'top_up', 'grams' => 10],
-                ...$key(),
-            ]),
-            'POST /batches/{batch}/preview' => $step("{$batch}/preview", fn() => [
-                'entry' => ['kind' => 'top_up', 'grams' => 10],
-            ]),
-            'POST /batches/{batch}/questions' => $step("{$batch}/questions", fn() => [
-                'question' => ['question' => 'portion', 'sodiumMg' => 140],
-            ]),
+            'PUT /batches/{batch}/emptied' => $step(
+                "/batches/{$this->bought}/emptied",
+                fn() => ['isEmptied' => true, ...$key()],
+            ),
+            'POST /batches/{batch}/entries' => $step(
+                "{$batch}/entries",
+                fn() => [
+                    'entry' => ['kind' => 'top_up', 'grams' => 10],
+                    ...$key(),
+                ],
+            ),
+            'POST /batches/{batch}/preview' => $step(
+                "{$batch}/preview",
+                fn() => [
+                    'entry' => ['kind' => 'top_up', 'grams' => 10],
+                ],
+            ),
+            'POST /batches/{batch}/questions' => $step(
+                "{$batch}/questions",
+                fn() => [
+                    'question' => ['question' => 'portion', 'sodiumMg' => 140],
+                ],
+            ),
             'PUT /batches/{batch}/place' => $step("{$batch}/place", fn() => ['place' => 'fridge', ...$key()]),
             'PUT /batches/{batch}/aim' => $step("{$batch}/aim", fn() => ['aim' => 'young', ...$key()]),
             'POST /batches/{batch}/gates' => function () use ($key): array {
-                $sour = $this->test->startJar(['name' => 'Sour sticks', 'startedOn' => $this->day(-20)])->json('id');
+                $sour = $this->test
+                    ->startJar(['name' => 'Sour sticks', 'startedOn' => $this->day(-20)])
+                    ->json('id');
                 $this->test->postJson("/api/batches/{$sour}/notes", $this->reading());
 
-                return ['path' => "/batches/{$sour}/gates", 'body' => ['purpose' => 'give_away', 'grams' => 5, ...$key()]];
+                return [
+                    'path' => "/batches/{$sour}/gates",
+                    'body' => ['purpose' => 'give_away', 'grams' => 5, ...$key()],
+                ];
             },
-            'POST /batches/{batch}/notes' => $step("{$batch}/notes", fn() => [
-                'marks' => ['crunch' => 4],
-                'smell' => 'sour',
-                'text' => 'good',
-                'at' => null,
-                ...$key(),
-            ]),
+            'POST /batches/{batch}/notes' => $step(
+                "{$batch}/notes",
+                fn() => [
+                    'marks' => ['crunch' => 4],
+                    'smell' => 'sour',
+                    'text' => 'good',
+                    'at' => null,
+                    ...$key(),
+                ],
+            ),
             'DELETE /notes/{note}' => fn(): array => ['path' => "/notes/{$this->note()}", 'body' => $key()],
             'POST /notes/{note}/photo' => fn(): array => [
                 'path' => "/notes/{$this->note()}/photo",
@@ -361,26 +398,45 @@ final class Templates
             ],
             'GET /notes/{note}/photo' => function (): array {
                 $note = $this->note();
-                $this->test->call('POST', "/api/notes/{$note}/photo", [], [], [
-                    'photo' => UploadedFile::fake()->createWithContent('jar.jpg', $this->photo()),
-                ]);
+                $this->test->call(
+                    'POST',
+                    "/api/notes/{$note}/photo",
+                    [],
+                    [],
+                    [
+                        'photo' => UploadedFile::fake()->createWithContent('jar.jpg', $this->photo()),
+                    ],
+                );
 
                 return ['path' => "/notes/{$note}/photo"];
             },
-            'POST /batches/{batch}/check' => $step("{$batch}/check", fn() => ['found' => ['film_flat'], ...$key()]),
-            'POST /batches/{batch}/check/preview' => $step("{$batch}/check/preview", fn() => ['found' => ['film_flat']]),
+            'POST /batches/{batch}/check' => $step(
+                "{$batch}/check",
+                fn() => ['found' => ['film_flat'], ...$key()],
+            ),
+            'POST /batches/{batch}/check/preview' => $step(
+                "{$batch}/check/preview",
+                fn() => ['found' => ['film_flat']],
+            ),
             'POST /practice' => $step('/practice', fn() => ['number' => 0, 'answer' => 'skim', ...$key()]),
-            'POST /chores/marks' => $step('/chores/marks', fn() => [
-                'chores' => [['batchId' => $this->batch, 'task' => 'burp', 'dueOn' => $this->today]],
-                ...$key(),
-            ]),
+            'POST /chores/marks' => $step(
+                '/chores/marks',
+                fn() => [
+                    'chores' => [['batchId' => $this->batch, 'task' => 'burp', 'dueOn' => $this->today]],
+                    ...$key(),
+                ],
+            ),
             'DELETE /chores/marks/{mark}' => fn(): array => [
-                'path' => '/chores/marks/' . $this->test
-                    ->postJson('/api/chores/marks', [
-                        'chores' => [['batchId' => $this->batch, 'task' => 'taste', 'dueOn' => $this->today]],
-                        ...$key(),
-                    ])
-                    ->json('marks.0'),
+                'path' =>
+                    '/chores/marks/' .
+                    $this->test
+                        ->postJson('/api/chores/marks', [
+                            'chores' => [
+                                ['batchId' => $this->batch, 'task' => 'taste', 'dueOn' => $this->today],
+                            ],
+                            ...$key(),
+                        ])
+                        ->json('marks.0'),
                 'body' => $key(),
             ],
             'PUT /rooms/{place}' => fn(): array => [
@@ -393,22 +449,35 @@ final class Templates
                     ...$key(),
                 ],
             ],
-            'POST /rooms/{place}/readings' => $step('/rooms/counter/readings', fn() => [
-                'readings' => [['at' => CarbonImmutable::now()->subHour()->toIso8601String(), 'celsius' => 21.5]],
-                'source' => 'typed',
-                ...$key(),
-            ]),
-            'POST /rooms/{place}/log' => $step('/rooms/counter/log', fn() => [
-                'text' => "time,temperature\n{$this->day(-2)}T10:00:00Z,21.5\n{$this->day(-2)}T11:00:00Z,21.75\n",
-                'isPreview' => false,
-                ...$key(),
-            ]),
-            'POST /rooms/{place}/spells' => $step('/rooms/counter/spells', fn() => [
-                'fromOn' => $this->day(2),
-                'toOn' => $this->day(5),
-                'celsius' => 27,
-                ...$key(),
-            ]),
+            'POST /rooms/{place}/readings' => $step(
+                '/rooms/counter/readings',
+                fn() => [
+                    'readings' => [
+                        ['at' => CarbonImmutable::now()->subHour()->toIso8601String(), 'celsius' => 21.5],
+                    ],
+                    'source' => 'typed',
+                    ...$key(),
+                ],
+            ),
+            'POST /rooms/{place}/log' => $step(
+                '/rooms/counter/log',
+                fn() => [
+                    'text' => "time,temperature\n{$this->day(-2)}T10:00:00Z,21.5\n{$this->day(
+                        -2,
+                    )}T11:00:00Z,21.75\n",
+                    'isPreview' => false,
+                    ...$key(),
+                ],
+            ),
+            'POST /rooms/{place}/spells' => $step(
+                '/rooms/counter/spells',
+                fn() => [
+                    'fromOn' => $this->day(2),
+                    'toOn' => $this->day(5),
+                    'celsius' => 27,
+                    ...$key(),
+                ],
+            ),
             'DELETE /rooms/{place}/spells/{spell}' => function () use ($key): array {
                 $rooms = $this->test
                     ->postJson('/api/rooms/cool/spells', [
@@ -439,17 +508,34 @@ final class Templates
                 'path' => '/kitchen/file',
                 'body' => $key(),
                 'cook' => $this->test->cook(Str::random(12) . '@example.org'),
-                'files' => ['file' => (string) file_get_contents(dirname(__DIR__) . '/fixtures/kitchen-1.json')],
+                'files' => [
+                    'file' => (string) file_get_contents(dirname(__DIR__) . '/fixtures/kitchen-1.json'),
+                ],
             ],
-            'POST /foods/{food}/restoration' => fn(): array => ['path' => "/foods/{$this->food('carrot')}/restoration", 'body' => $key()],
-            'PUT /salts/{salt}/calibration' => $step("/salts/{$this->kitchen['salts'][0]['id']}/calibration", fn() => ['grams' => 15, 'spoon' => 'tbsp', ...$key()]),
-            'DELETE /salts/{salt}/calibration' => $step("/salts/{$this->kitchen['salts'][0]['id']}/calibration", $key),
+            'POST /foods/{food}/restoration' => fn(): array => [
+                'path' => "/foods/{$this->food('carrot')}/restoration",
+                'body' => $key(),
+            ],
+            'PUT /salts/{salt}/calibration' => $step(
+                "/salts/{$this->kitchen['salts'][0]['id']}/calibration",
+                fn() => ['grams' => 15, 'spoon' => 'tbsp', ...$key()],
+            ),
+            'DELETE /salts/{salt}/calibration' => $step(
+                "/salts/{$this->kitchen['salts'][0]['id']}/calibration",
+                $key,
+            ),
             'POST /formulas' => $step('/formulas', fn() => ['document' => $this->document(), ...$key()]),
             'POST /formulas/compute' => $step('/formulas/compute', fn() => ['document' => $this->document()]),
-            'POST /formulas/preview' => $step('/formulas/preview', fn() => [
-                'text' => "Beets:\n2 lb beets\n1 quart water\n2 tbsp pickling salt",
-            ]),
-            'POST /formulas/import' => $step('/formulas/import', fn() => ['documents' => [$this->document()], ...$key()]),
+            'POST /formulas/preview' => $step(
+                '/formulas/preview',
+                fn() => [
+                    'text' => "Beets:\n2 lb beets\n1 quart water\n2 tbsp pickling salt",
+                ],
+            ),
+            'POST /formulas/import' => $step(
+                '/formulas/import',
+                fn() => ['documents' => [$this->document()], ...$key()],
+            ),
             'PUT /formulas/{formula}' => fn(): array => [
                 'path' => "/formulas/{$this->formula}",
                 'body' => [
@@ -458,17 +544,23 @@ final class Templates
                     ...$key(),
                 ],
             ],
-            'PUT /formulas/{formula}/archive' => $step("/formulas/{$this->formula}/archive", fn() => ['archived' => false, ...$key()]),
-            'POST /formulas/{formula}/batches' => $step("/formulas/{$this->formula}/batches", fn() => [
-                'by' => 'servings',
-                'servings' => 6,
-                'name' => 'Beets',
-                'place' => 'counter',
-                'startedOn' => null,
-                'intoJarId' => null,
-                'plannedBatchId' => null,
-                ...$key(),
-            ]),
+            'PUT /formulas/{formula}/archive' => $step(
+                "/formulas/{$this->formula}/archive",
+                fn() => ['archived' => false, ...$key()],
+            ),
+            'POST /formulas/{formula}/batches' => $step(
+                "/formulas/{$this->formula}/batches",
+                fn() => [
+                    'by' => 'servings',
+                    'servings' => 6,
+                    'name' => 'Beets',
+                    'place' => 'counter',
+                    'startedOn' => null,
+                    'intoJarId' => null,
+                    'plannedBatchId' => null,
+                    ...$key(),
+                ],
+            ),
             'GET /formulas/{formula}' => $get("/formulas/{$this->formula}?by=sodium&sodiumMg=120"),
             'GET /formulas/{formula}/savings' => $get("/formulas/{$this->formula}/savings?mg=120"),
             'GET /labels' => $get("/labels?batches={$this->batch}"),
@@ -501,45 +593,78 @@ final class Templates
             },
             'GET /timeline' => $get("/timeline?jarId={$jar}&warmer=2"),
             'POST /timeline/batches' => $step('/timeline/batches', $plan),
-            'DELETE /timeline/batches/{plannedBatch}' => fn(): array => ['path' => "/timeline/batches/{$planned()}", 'body' => $key()],
-            'PUT /rotation' => $step('/rotation', fn() => [
-                'lines' => [
-                    [
-                        'id' => null,
-                        'name' => 'Roots',
-                        'formulaId' => $this->formula,
-                        'likenesses' => [],
-                        'weekdays' => [1, 3],
-                        'timesAWeek' => 2,
-                        'months' => [],
+            'DELETE /timeline/batches/{plannedBatch}' => fn(): array => [
+                'path' => "/timeline/batches/{$planned()}",
+                'body' => $key(),
+            ],
+            'PUT /rotation' => $step(
+                '/rotation',
+                fn() => [
+                    'lines' => [
+                        [
+                            'id' => null,
+                            'name' => 'Roots',
+                            'formulaId' => $this->formula,
+                            'likenesses' => [],
+                            'weekdays' => [1, 3],
+                            'timesAWeek' => 2,
+                            'months' => [],
+                        ],
                     ],
+                    'perDay' => 2,
+                    'hasNew' => false,
+                    'weights' => ['short' => 100],
+                    ...$key(),
                 ],
-                'perDay' => 2,
-                'hasNew' => false,
-                'weights' => ['short' => 100],
-                ...$key(),
-            ]),
+            ),
             'GET /formulas/export' => $get('/formulas/export?as=json'),
             'GET /intake' => $get("/intake?personId={$this->person()}&days=14"),
             'GET /intake/export' => $get('/intake/export?as=json'),
             'POST /intake/preview' => $step('/intake/preview', fn() => ['text' => $intake]),
             'POST /intake/import' => $step('/intake/import', fn() => ['text' => $intake, ...$key()]),
             'POST /other-foods' => $step('/other-foods', $this->bread(...)),
-            'PUT /other-foods/{otherFood}' => fn(): array => ['path' => "/other-foods/{$this->write()}", 'body' => $this->bread()],
-            'DELETE /other-foods/{otherFood}' => fn(): array => ['path' => "/other-foods/{$this->write()}", 'body' => $key()],
+            'PUT /other-foods/{otherFood}' => fn(): array => [
+                'path' => "/other-foods/{$this->write()}",
+                'body' => $this->bread(),
+            ],
+            'DELETE /other-foods/{otherFood}' => fn(): array => [
+                'path' => "/other-foods/{$this->write()}",
+                'body' => $key(),
+            ],
             'POST /servings' => $step('/servings', $this->portion(...)),
             'POST /servings/together' => $step('/servings/together', $this->dish(...)),
-            'PUT /servings/{serving}' => fn(): array => ['path' => "/servings/{$this->serve()}", 'body' => $this->portion()],
+            'PUT /servings/{serving}' => fn(): array => [
+                'path' => "/servings/{$this->serve()}",
+                'body' => $this->portion(),
+            ],
             'PUT /servings/{serving}/dish' => fn(): array => [
-                'path' => '/servings/' . $this->test->postJson('/api/servings/together', $this->dish())->json('servings.0.id') . '/dish',
+                'path' =>
+                    '/servings/' .
+                    $this->test->postJson('/api/servings/together', $this->dish())->json('servings.0.id') .
+                    '/dish',
                 'body' => $this->dish(),
             ],
-            'DELETE /servings/{serving}' => fn(): array => ['path' => "/servings/{$this->serve()}", 'body' => $key()],
+            'DELETE /servings/{serving}' => fn(): array => [
+                'path' => "/servings/{$this->serve()}",
+                'body' => $key(),
+            ],
         ];
         foreach (['/reversal' => true, '/reversal/preview' => false] as $end => $isWritten) {
-            $all["POST /batches/{batch}/entries/{entry}{$end}"] = function () use ($batch, $end, $key): array {
-                $this->test->postJson("/api{$batch}/entries", ['entry' => ['kind' => 'top_up', 'grams' => 5], ...$key()])->assertSuccessful();
-                $entry = collect($this->test->getJson("/api{$batch}")->json('entries'))->where('id', '!=', null)->sortBy('id')->last();
+            $all["POST /batches/{batch}/entries/{entry}{$end}"] = function () use (
+                $batch,
+                $end,
+                $key,
+            ): array {
+                $this->test
+                    ->postJson("/api{$batch}/entries", [
+                        'entry' => ['kind' => 'top_up', 'grams' => 5],
+                        ...$key(),
+                    ])
+                    ->assertSuccessful();
+                $entry = collect($this->test->getJson("/api{$batch}")->json('entries'))
+                    ->where('id', '!=', null)
+                    ->sortBy('id')
+                    ->last();
 
                 return ['path' => "{$batch}/entries/{$entry['id']}{$end}", 'body' => $key()];
             };
@@ -551,9 +676,15 @@ final class Templates
                 $added = $this->add($path);
                 $name = $this->owned()[$path]['name'] . ' two';
 
-                return ['path' => "/{$path}/{$added['id']}", 'body' => ['version' => $added['version'], 'name' => $name, ...$key()]];
+                return [
+                    'path' => "/{$path}/{$added['id']}",
+                    'body' => ['version' => $added['version'], 'name' => $name, ...$key()],
+                ];
             };
-            $all["DELETE /{$path}/{{$one}}"] = fn(): array => ['path' => "/{$path}/{$this->add($path)['id']}", 'body' => $key()];
+            $all["DELETE /{$path}/{{$one}}"] = fn(): array => [
+                'path' => "/{$path}/{$this->add($path)['id']}",
+                'body' => $key(),
+            ];
         }
         foreach (Contract::read()->operations() as $operation) {
             // What is only read from a fixed place, or of the jar.
