@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Models\Ingredient;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Tempesal\Core\Produce\Ingredient as Produce;
 
 /**
  * Puts a food of the cook's own on the shelf, or other values beside one that Tempesal knows. Old jars keep what they were
@@ -24,7 +25,7 @@ final readonly class SaveFood
             if ($id === null) {
                 return Ingredient::create([
                     ...$columns, 'key' => 'own-'.Str::lower((string) Str::ulid()), 'own' => true, 'colour' => '#b9ab99',
-                    'brine_floor_of_water' => 0.02, 'also' => '',
+                    'brine_floor_of_water' => Produce::USUAL_BRINE_FLOOR, 'also' => '',
                 ]);
             }
             $food = Ingredient::query()->lockForUpdate()->findOrFail($id)->refuseUnless($version);

@@ -33,6 +33,14 @@ enum Way: string
         };
     }
 
+    /** All of them, in a sentence. */
+    public static function sentence(): string
+    {
+        $labels = array_map(static fn (self $way): string => $way->label(), self::cases());
+
+        return ucfirst(implode(', ', array_slice($labels, 0, -1))).' or '.$labels[count($labels) - 1].'.';
+    }
+
     /** In which of them a portion was served. */
     public static function ofPlate(Serve $plate): self
     {

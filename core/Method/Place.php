@@ -31,6 +31,14 @@ enum Place: string
         return ($this === self::Counter ? 'on' : 'in')." the {$this->name()}";
     }
 
+    /** All of them, in a sentence. */
+    public static function sentence(): string
+    {
+        $labels = array_map(static fn (self $place): string => $place->label(), self::cases());
+
+        return 'A jar stands '.implode(', ', array_slice($labels, 0, -1)).' or '.$labels[count($labels) - 1].'.';
+    }
+
     /** The mean of an ordinary day there. */
     public function usual(): Celsius
     {

@@ -18,7 +18,7 @@ use Tempesal\Core\Uptake\Tissue;
  */
 final readonly class Ingredient
 {
-    private const USUAL_BRINE_FLOOR = 0.02;
+    public const USUAL_BRINE_FLOOR = 0.02;
 
     private Uncertain $sodium;
 

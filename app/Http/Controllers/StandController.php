@@ -28,7 +28,7 @@ final readonly class StandController
     {
         $asked = $request->validate(
             ['place' => ['required', 'string', Rule::enum(Place::class)], 'requestKey' => ['required', 'string', 'ulid']],
-            ['place.*' => 'A jar stands on the counter, in the cool place or in the fridge.', 'requestKey.*' => 'The request is missing its key; reload the page.'],
+            ['place.*' => Place::sentence(), 'requestKey.*' => 'The request is missing its key; reload the page.'],
         );
         $stand($batch, Place::from($asked['place']), $asked['requestKey']);
 

@@ -6,7 +6,9 @@ namespace App\Http\Requests;
 
 use App\Household\CurrentHousehold;
 use Carbon\CarbonImmutable;
+use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Method\Place;
 
 /**
  * What every jar is given when it is started: a name, a place, and the day on which it was started, when that was not
@@ -19,7 +21,7 @@ trait StartsJar
     {
         return [
             'name' => ['required', 'string', 'max:120'],
-            'place' => ['required', 'string', 'in:counter,cool,fridge'],
+            'place' => ['required', 'string', Rule::enum(Place::class)],
             'startedOn' => ['nullable', 'string', 'date_format:Y-m-d'],
             'requestKey' => ['required', 'string', 'ulid'],
         ];
@@ -31,7 +33,7 @@ trait StartsJar
         return [
             'name.required' => 'Give the jar a name.',
             'name.max' => 'A name has at most 120 letters.',
-            'place.*' => 'A jar stands on the counter, in the cool place or in the fridge.',
+            'place.*' => Place::sentence(),
             'startedOn.*' => 'A date is written like 2026-11-24.',
             'requestKey.*' => 'The request is missing its key; reload the page.',
         ];

@@ -44,7 +44,7 @@ final class WeekChangeRequest extends FormRequest
             'put.*.batchId.*' => 'Say from which jar.',
             'put.*.date.*' => 'A day is written like 2026-11-24.',
             'put.*.grams.*' => 'A portion lies above 0 and at most at '.self::MOST_G.' g.',
-            'put.*.way.*' => 'Drained, rinsed or with juice.',
+            'put.*.way.*' => Way::sentence(),
             'put.*.isLocked.*' => 'Say whether it is locked.',
             'put.*' => 'At most 200 servings at once.',
             'remove.*' => 'At most 200 servings at once, by their ids.',

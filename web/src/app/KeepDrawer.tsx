@@ -9,8 +9,8 @@ interface Props {
   keepAs?: string;
   keep: () => void;
   isKeeping: boolean;
-  /** Why it was not kept, where somebody else had changed it. */
-  refusal?: Refusal | null;
+  /** Why it was not kept; what belongs to a field is said beside it. */
+  refusal: Refusal | null;
   /** Other ways out, with what they do. */
   others?: { says: string; do: () => void }[];
   children: ReactNode;
@@ -27,6 +27,9 @@ export function KeepDrawer({
   others = [],
   children,
 }: Props) {
+  const isOfFields = refusal !== null && Object.keys(refusal.fields).length > 0;
+  const complaint = isOfFields ? refusal.of('version') : refusal?.message;
+
   return (
     <Drawer
       open
@@ -46,9 +49,9 @@ export function KeepDrawer({
         </div>
       }
     >
-      {refusal?.of('version') && (
+      {complaint && (
         <p className="complaint" role="alert">
-          {refusal.of('version')}
+          {complaint}
         </p>
       )}
       {children}

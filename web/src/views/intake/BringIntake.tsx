@@ -12,12 +12,15 @@ export function BringIntake({ close }: { close: () => void }) {
   const [text, setText] = useState('');
   const read = preview.data;
 
+  const refusal = preview.error ?? bring.error;
+
   return (
     <KeepDrawer
       title="Bring in what was eaten"
       close={close}
       keepAs={read ? `Take over ${String(read.rows.length)} rows` : 'Look at it'}
       isKeeping={preview.isPending || bring.isPending}
+      refusal={refusal}
       keep={() => {
         if (!read) {
           preview.mutate(text);
@@ -56,9 +59,9 @@ export function BringIntake({ close }: { close: () => void }) {
           preview.reset();
         }}
       />
-      {(preview.error ?? bring.error) && (
+      {refusal?.of('text') && (
         <p className="complaint" role="alert">
-          {(preview.error ?? bring.error)?.of('text') ?? (preview.error ?? bring.error)?.message}
+          {refusal.of('text')}
         </p>
       )}
       {read && (

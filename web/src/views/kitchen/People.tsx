@@ -9,9 +9,9 @@ import { AllergensField } from '../../app/AllergensField';
 import { Field } from '../../app/Field';
 import { KeepDrawer } from '../../app/KeepDrawer';
 import { NumberField } from '../../app/NumberField';
+import { meals } from '../../app/meals';
 import { grams, mg } from '../../app/numbers';
 
-const meals = ['morning', 'noon', 'evening'] as const;
 const weekdays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 const OWN = 'own';
 

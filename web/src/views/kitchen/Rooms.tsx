@@ -229,6 +229,7 @@ function Expect({ room, close }: DrawerProps) {
       title={`${the(room)}: another temperature for some days`}
       close={close}
       isKeeping={keep.isPending}
+      refusal={keep.error}
       keep={() =>
         keep.mutate(
           { fromOn: days[0].format('YYYY-MM-DD'), toOn: days[1].format('YYYY-MM-DD'), celsius },
@@ -275,6 +276,7 @@ function Bring({ room, close }: DrawerProps) {
       close={close}
       keepAs={look === null ? 'Look at it' : `Keep ${String(look.readings)} readings`}
       isKeeping={bring.isPending}
+      refusal={bring.error}
       keep={() =>
         bring.mutate(
           { text, isPreview: look === null },

@@ -84,6 +84,7 @@ function WeighDrawer({ salt, close }: { salt: KitchenSalt; close: () => void }) 
       keepAs="That is my spoon"
       keep={() => calibrate.mutate({ grams: weight ?? 0, spoon }, { onSuccess: close })}
       isKeeping={calibrate.isPending}
+      refusal={calibrate.error}
       others={
         salt.isCalibrated
           ? [{ says: 'Forget it', do: () => forget.mutate(undefined, { onSuccess: close }) }]

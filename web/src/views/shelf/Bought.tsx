@@ -36,6 +36,7 @@ export function Bought({ kitchen, close }: { kitchen: Kitchen; close: () => void
       close={close}
       keepAs="Onto the shelf"
       isKeeping={shelve.isPending}
+      refusal={refusal}
       keep={() => {
         void shelve.mutateAsync({ ...fields, ...label }).then(
           (batch) => void navigate(`/shelf/${batch.id}`),

@@ -55,6 +55,7 @@ export function Besides({ person, date, food: wrong, close }: Props) {
           .then(close, () => undefined);
       }}
       isKeeping={write.isPending}
+      refusal={write.error}
     >
       {!wrong && (known.data ?? []).length > 0 && (
         <div className="words known-foods" role="group" aria-label="Written down before">

@@ -1,10 +1,11 @@
 import { DatePicker, Input, Select } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
-import type { Day, Serving } from '../../api/client';
+import type { Day, Meal, Serving } from '../../api/client';
 import { useChangeServing } from '../../api/intake';
 import { Field } from '../../app/Field';
 import { KeepDrawer } from '../../app/KeepDrawer';
+import { meals } from '../../app/meals';
 import { jarsToChoose } from './jarsToChoose';
 import { asked, mannerOf, useManners } from './manners';
 
@@ -17,6 +18,7 @@ export function Portion({ serving, day, close }: { serving: Serving; day: Day; c
   const [amount, setAmount] = useState(`${String(serving.grams)} g`);
   const [manner, setManner] = useState(mannerOf(serving));
   const [eatenOn, setEatenOn] = useState(serving.eatenOn);
+  const [meal, setMeal] = useState<Meal | null>(null);
   const refusal = change.error;
 
   return (
@@ -25,9 +27,10 @@ export function Portion({ serving, day, close }: { serving: Serving; day: Day; c
       close={close}
       keepAs="Put it right"
       isKeeping={change.isPending}
+      refusal={refusal}
       keep={() => {
         void change
-          .mutateAsync({ batchId, personId, amount, ...asked(manner), eatenOn })
+          .mutateAsync({ batchId, personId, amount, ...asked(manner), eatenOn, meal })
           .then(close, () => undefined);
       }}
     >
@@ -54,6 +57,17 @@ export function Portion({ serving, day, close }: { serving: Serving; day: Day; c
             format="dddd, D MMMM YYYY"
             value={dayjs(eatenOn)}
             onChange={(date: dayjs.Dayjs | null) => date && setEatenOn(date.format('YYYY-MM-DD'))}
+          />
+        </Field>
+        <Field label="At which meal" name="meal" refusal={refusal} wide>
+          <Select
+            allowClear
+            placeholder={
+              eatenOn === serving.eatenOn ? 'as it was written down' : eatenOn === day.today ? 'now' : 'noon'
+            }
+            value={meal}
+            onChange={(next: Meal | undefined) => setMeal(next ?? null)}
+            options={meals.map((one) => ({ value: one, label: one }))}
           />
         </Field>
       </div>

@@ -1,10 +1,11 @@
-import { App, Button } from 'antd';
+import { App, Button, Segmented } from 'antd';
 import dayjs from 'dayjs';
 import { useCallback, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import type { Day, DayPerson, OtherFood, ServeFields, Serving } from '../../api/client';
+import type { Day, DayPerson, Meal, OtherFood, ServeFields, Serving } from '../../api/client';
 import { useDay, useServe, useUndoServing } from '../../api/queries';
 import { useKey } from '../../app/keys';
+import { meals } from '../../app/meals';
 import { grams, sodium } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { useTakeOtherFoodBack } from '../../api/intake';
@@ -27,6 +28,7 @@ export function TodayView() {
   const day = useDay(date);
   const [eating, setEating] = useState<string | null>(null);
   const [beside, setBeside] = useState<Beside | null>(null);
+  const [pastMeal, setPastMeal] = useState<Meal>('noon');
   const takeFoodBack = useTakeOtherFoodBack();
   const { message } = App.useApp();
   const serve = useServe();
@@ -59,10 +61,12 @@ export function TodayView() {
   }
   const { people, jars } = day.data;
   const isToday = day.data.date === day.data.today;
+  // Today it is eaten now; on a day that is over, at a meal.
+  const meal = day.data.date < day.data.today ? pastMeal : null;
 
   const give = (portion: Pick<ServeFields, 'batchId' | 'personId' | 'amount' | 'way' | 'plannedId'>) => {
     serve.mutate(
-      { ...portion, eatenOn: day.data.date },
+      { ...portion, eatenOn: day.data.date, meal },
       {
         onSuccess: (serving) =>
           void message.open({
@@ -83,7 +87,7 @@ export function TodayView() {
               </span>
             ),
           }),
-        onError: (refusal) => void message.error(refusal.of('amount') ?? refusal.message),
+        onError: (refusal) => void message.error(Object.values(refusal.fields)[0]?.[0] ?? refusal.message),
       },
     );
   };
@@ -135,6 +139,17 @@ export function TodayView() {
         </span>
       </div>
       {isToday && <Chores />}
+      {meal !== null && (
+        <div className="today-past">
+          <Segmented
+            aria-label="At which meal"
+            value={meal}
+            onChange={setPastMeal}
+            options={meals.map((one) => ({ value: one, label: one }))}
+          />
+          <span className="soft">What is written down for this day is of the jars as they were then.</span>
+        </div>
+      )}
       {people.map((person) => (
         <Eater
           key={person.id}
@@ -156,7 +171,7 @@ export function TodayView() {
         <Portion serving={beside.serving} day={day.data} close={() => setBeside(null)} />
       )}
       {beside?.what === 'together' && (
-        <Together day={day.data} shares={beside.shares} close={() => setBeside(null)} />
+        <Together day={day.data} meal={meal} shares={beside.shares} close={() => setBeside(null)} />
       )}
       {jars.length === 0 && (
         <p>

@@ -1,7 +1,7 @@
 import { Checkbox, Input, InputNumber, Select } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
-import type { Day, Serving } from '../../api/client';
+import type { Day, Meal, Serving } from '../../api/client';
 import { useServeTogether } from '../../api/intake';
 import { Field } from '../../app/Field';
 import { KeepDrawer } from '../../app/KeepDrawer';
@@ -10,13 +10,15 @@ import { jarsToChoose } from './jarsToChoose';
 
 interface Props {
   day: Day;
+  /** At which it was eaten, on a day that is over. */
+  meal: Meal | null;
   /** The shares of a dish that is to be put right; none: something new. */
   shares?: Serving[];
   close: () => void;
 }
 
 /** Several people at once, or a condiment inside a dish of which each eats a share. */
-export function Together({ day, shares: known = [], close }: Props) {
+export function Together({ day, meal, shares: known = [], close }: Props) {
   const [first] = known;
   const dish = first?.dish ?? null;
   const serve = useServeTogether(first?.id ?? null);
@@ -44,6 +46,7 @@ export function Together({ day, shares: known = [], close }: Props) {
     `${String(jar?.portions.find((one) => one.personId === personId)?.grams ?? 30)} g`;
   const eaters = day.people.filter((person) => !left.includes(person.id));
   const refusal = serve.error;
+  const ofAll = refusal?.of('portions') ?? refusal?.of('serving') ?? refusal?.of('eatenOn');
 
   return (
     <KeepDrawer
@@ -51,6 +54,7 @@ export function Together({ day, shares: known = [], close }: Props) {
       close={close}
       keepAs={first ? 'Put it right' : 'Eaten'}
       isKeeping={serve.isPending}
+      refusal={refusal}
       keep={() => {
         void serve
           .mutateAsync({
@@ -63,6 +67,7 @@ export function Together({ day, shares: known = [], close }: Props) {
             dishAmount: isDish ? dishAmount : null,
             ...asked(manner),
             eatenOn: day.date,
+            meal: first ? null : meal,
           })
           .then(close, () => undefined);
       }}
@@ -133,9 +138,9 @@ export function Together({ day, shares: known = [], close }: Props) {
           </div>
         );
       })}
-      {refusal && (
+      {ofAll && (
         <p className="complaint" role="alert">
-          {refusal.of('portions') ?? refusal.of('serving') ?? refusal.message}
+          {ofAll}
         </p>
       )}
     </KeepDrawer>

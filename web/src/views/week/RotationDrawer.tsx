@@ -46,6 +46,7 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
         void keep.mutateAsync(fields).then(close, () => undefined);
       }}
       isKeeping={keep.isPending}
+      refusal={refusal}
     >
       <p className="soft">
         The first in the list goes first. What has no days of its own is spread over the week. A plan puts

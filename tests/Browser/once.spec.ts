@@ -1,0 +1,145 @@
+import { ulid } from 'ulid';
+import type { components } from '../../web/src/api/contract.gen';
+import { choose, expect, kitchenOf, signIn, startCarrots, test, write } from './kitchen';
+
+type Schemas = components['schemas'];
+
+test('a serving whose answer was lost is there once, however often it is pressed', async ({ page, cook }) => {
+  await signIn(page, cook);
+  await startCarrots(page, { name: 'Sticks', daysAgo: 12 });
+  await page.goto('/today');
+  const ada = page.getByRole('region', { name: 'Ada' });
+  const served = ada.getByRole('button', { name: 'Change Sticks of Ada' });
+  const press = async () => {
+    await ada.getByRole('button', { name: 'Ada eats…' }).click();
+    await ada.getByRole('button', { name: /^Sticks/ }).click();
+  };
+  let cut = 0;
+  await page.route('**/api/servings', async (route) => {
+    await route.fetch();
+    cut += 1;
+    await route.abort('connectionreset');
+  });
+  await press();
+  await expect(page.getByText('No connection to Tempesal.').first()).toBeVisible();
+  await press();
+  await expect.poll(() => cut).toBe(2);
+  await page.unroute('**/api/servings');
+  await press();
+  await expect(served).toHaveCount(1);
+  await page.reload();
+  await expect(served).toHaveCount(1);
+
+  // What was answered is over: the next press is another portion.
+  await press();
+  await expect(served).toHaveCount(2);
+});
+
+test('what was written although its answer was lost is there when the page is loaded again', async ({
+  page,
+  cook,
+}) => {
+  await signIn(page, cook);
+  const { id } = await startCarrots(page, { name: 'Sticks', daysAgo: 12 });
+  await page.goto(`/shelf/${id}`);
+  await page.route('**/api/batches/*/emptied', async (route) => {
+    await route.fetch();
+    await route.abort('connectionreset');
+  });
+  await page.getByRole('button', { name: 'Empty the jar' }).click();
+  await expect(page.getByText('No connection to Tempesal.').first()).toBeVisible();
+  await page.unroute('**/api/batches/*/emptied');
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Put it back' })).toBeVisible();
+});
+
+test('what was saved with other values is changed, left, or saved as new', async ({ page, cook }) => {
+  await signIn(page, cook);
+  await startCarrots(page, { name: 'Sticks', daysAgo: 12 });
+  await page.goto('/today');
+  const ada = page.getByRole('region', { name: 'Ada' });
+  await page.route('**/api/other-foods', async (route) => {
+    if (route.request().method() === 'POST') {
+      await route.fetch();
+      await route.abort('connectionreset');
+    } else {
+      await route.continue();
+    }
+  });
+  await ada.getByRole('button', { name: 'Ada ate something else' }).click();
+  const drawer = page.getByRole('dialog', { name: /Ada/ });
+  await drawer.getByLabel('What').fill('Soup');
+  await drawer.getByRole('spinbutton', { name: 'Sodium' }).fill('600');
+  await drawer.getByRole('button', { name: 'Write it down' }).click();
+  await expect(drawer.getByRole('alert')).toContainText('No connection');
+  await page.unroute('**/api/other-foods');
+  await drawer.getByRole('spinbutton', { name: 'Sodium' }).fill('450');
+  await drawer.getByRole('button', { name: 'Write it down' }).click();
+  const ask = page.getByRole('dialog', { name: 'This was already saved' });
+  await expect(ask).toContainText('Soup, 600 mg, was saved at');
+  await ask.getByRole('button', { name: 'Change it' }).click();
+  const foods = ada.getByRole('list', { name: 'Besides the jars, Ada' });
+  await expect(foods.getByRole('listitem')).toHaveCount(1);
+  await expect(foods).toContainText('Soup, 450 mg');
+});
+
+test('an allergy entered in one window stays when the other is saved', async ({ page, cook, context }) => {
+  await signIn(page, cook, '/kitchen');
+  const other = await context.newPage();
+  await other.goto('/kitchen');
+  for (const one of [page, other]) {
+    await one.getByRole('button', { name: 'Change Ada' }).click();
+    await expect(one.getByRole('dialog').getByLabel('Name')).toHaveValue('Ada');
+  }
+  await choose(page, 'Allergies', 'fish');
+  await page.keyboard.press('Escape');
+  await page.getByRole('dialog').getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText('no fish')).toBeVisible();
+
+  const drawer = other.getByRole('dialog');
+  await drawer.getByLabel('Name').fill('Adelheid');
+  await drawer.getByRole('button', { name: 'Keep' }).click();
+  await expect(drawer.getByRole('alert')).toContainText('changed in another window');
+  // Theirs is shown with one's own on top.
+  await expect(drawer.locator('.ant-select-selection-item', { hasText: 'fish' })).toBeVisible();
+  await expect(drawer.getByLabel('Name')).toHaveValue('Adelheid');
+  await drawer.getByRole('button', { name: 'Keep' }).click();
+  await expect(other.getByRole('heading', { name: 'Adelheid' })).toBeVisible();
+  const { people } = await kitchenOf(page);
+  expect(people[0]).toMatchObject({ name: 'Adelheid', allergens: ['fish'] });
+});
+
+test('a portion written down later has the figure of its day', async ({ page, cook }) => {
+  await signIn(page, cook);
+  const { id } = await startCarrots(page, { name: 'Sticks', daysAgo: 3 });
+  // The jar was thinned today: what was eaten before holds more than what is eaten now.
+  await write(page, 'post', `/batches/${id}/entries`, {
+    entry: { kind: 'top_up', grams: 400 },
+    requestKey: ulid(),
+  });
+  await page.goto('/today');
+  await page.getByRole('link', { name: 'The day before' }).click();
+  await expect(page.getByText('of the jars as they were then')).toBeVisible();
+  await page.getByText('evening', { exact: true }).click();
+  const ada = page.getByRole('region', { name: 'Ada' });
+  const answer = page.waitForResponse((one) => one.url().endsWith('/api/servings'));
+  await ada.getByRole('button', { name: 'Ada eats…' }).click();
+  await ada.getByRole('button', { name: /^Sticks/ }).click();
+  const late = (await (await answer).json()) as Schemas['Serving'];
+
+  const day = new Date(Date.now() - 86_400_000).toISOString().slice(0, 10);
+  const serve = async (body: object) =>
+    (await write(page, 'post', '/servings', {
+      batchId: id,
+      personId: late.personId,
+      amount: `${String(late.grams)} g`,
+      requestKey: ulid(),
+      ...body,
+    })) as Schemas['Serving'];
+  const evening = await serve({ eatenOn: day, meal: 'evening' });
+  const now = await serve({});
+  expect(late.eatenOn).toBe(day);
+  expect(late.sodium.typical).toBeCloseTo(evening.sodium.typical, 3);
+  await expect(ada).toContainText(`${String(late.sodium.shown)} mg`);
+  expect(late.sodium.typical - now.sodium.typical).toBeGreaterThan(5);
+});
