@@ -117,7 +117,10 @@ make_database() { # name
 
 stop_left_over_database() {
   if [ -f "$STATE/mariadb/mariadb.pid" ] && database_answers; then
-    kill "$(cat "$STATE/mariadb/mariadb.pid")"
+    local left
+    left=$(cat "$STATE/mariadb/mariadb.pid")
+    kill "$left"
+    while kill -0 "$left" 2>/dev/null; do sleep 0.1; done
     say "Stopped the database."
   else
     say "No database of Tempesal's is running."
