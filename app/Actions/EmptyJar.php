@@ -46,7 +46,7 @@ final readonly class EmptyJar
     }
 
     /**
-     * Does something to a jar at a moment before it was emptied: what was thrown away then is taken back and thrown away anew.
+     * Does something to a jar at a moment before it was emptied: what was thrown away then is undone and thrown away once more.
      *
      * @template T
      *

@@ -15,7 +15,7 @@ use Tempesal\Core\Method\Place;
 use WeakMap;
 
 /**
- * Batches as the core's ledger, told anew only where an entry came or a temperature changed.
+ * Batches as the core's ledger, computed again only where an entry came or a temperature changed.
  */
 final class Ledgers
 {

@@ -44,7 +44,7 @@ final class AppServiceProvider extends ServiceProvider
             ->by(($request->ip() ?? '').'|'.(is_string($request->input('email')) ? mb_strtolower(mb_substr($request->input('email'), 0, 190)) : '')));
     }
 
-    /** What is read once for each change is read anew after one. */
+    /** What is read once for each change is read again after one. */
     private static function forgetWhatChanged(): void
     {
         Note::saved(static fn () => app(OwnTastes::class)->forget());

@@ -190,6 +190,14 @@ function fuzzSend(TestCase $test, string $method, array $request): TestResponse
     );
     $body = $request['body'] ?? null;
     $isForm = $files !== [];
+    // A form carries texts and lists of them.
+    $form =
+        $isForm && is_array($body)
+            ? (array) json_decode((string) json_encode($body, JSON_PARTIAL_OUTPUT_ON_ERROR), true)
+            : [];
+    array_walk_recursive($form, function (mixed &$value): void {
+        $value = strval($value);
+    });
     $content =
         $isForm || $body === null
             ? ''
@@ -200,7 +208,7 @@ function fuzzSend(TestCase $test, string $method, array $request): TestResponse
     return $test->call(
         $method,
         "/api{$request['path']}",
-        $isForm && is_array($body) ? $body : [],
+        $form,
         [],
         $files,
         [

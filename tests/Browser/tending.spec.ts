@@ -103,9 +103,7 @@ test('loses no entry when two windows write into one jar', async ({ page, cook }
   await page.getByRole('button', { name: 'Write it down' }).click();
   await expect(page.getByText('Written down.')).toBeVisible();
   await other.getByRole('button', { name: 'Write it down' }).click();
-  await expect(
-    other.getByText('Another window had written meanwhile: Topped up with 11 g water.'),
-  ).toBeVisible();
+  await expect(other.getByText('Another window has written since: Topped up with 11 g water.')).toBeVisible();
   await page.reload();
   await expect(page.getByText('Topped up with 11 g water')).toBeVisible();
   await expect(page.getByText('Topped up with 13 g water')).toBeVisible();

@@ -66,7 +66,7 @@ final class PersonRequest extends FormRequest
     {
         $before = KitchenView::person(Person::query()->findOrFail((string) $this->route('person')));
 
-        // A preset is chosen anew or not at all.
+        // A preset is chosen in this very change or not at all.
         return [...array_diff_key($before, ['id' => 0, 'version' => 0, 'before' => 0]), 'restOfDiet' => (array) $before['restOfDiet']];
     }
 

@@ -16,7 +16,7 @@ use Tempesal\Core\Method\Place;
  */
 trait StartsJar
 {
-    /** @return array<string, list<string>> */
+    /** @return array<string, list<string|\Illuminate\Validation\Rules\Enum>> */
     private function jarRules(): array
     {
         return [

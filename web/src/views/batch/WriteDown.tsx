@@ -41,7 +41,7 @@ export function WriteDown({ batch }: { batch: Batch }) {
         forget();
         const others = writtenElsewhere(batch, after);
         void message.success(
-          others === '' ? 'Written down.' : `Written down. Another window had written meanwhile: ${others}.`,
+          others === '' ? 'Written down.' : `Written down. Another window has written since: ${others}.`,
           others === '' ? 3 : 10,
         );
       },

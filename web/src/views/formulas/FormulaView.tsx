@@ -357,9 +357,13 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
 
 /** Where it comes from, and the jars that were made from it with the version they keep. */
 function Provenance({ formula }: { formula: Formula }) {
+  const note = formula.versions.find(({ number }) => number === formula.version)?.note;
+
   return (
     <p className="soft formula-from">
       {formula.isLibrary ? 'From the library, version' : 'Version'} {formula.version}
+      {note && `: ${note}`}
+      {formula.isCorrected && '; the library has corrected its own since'}
       {formula.batches.length > 0 && '; made as '}
       {formula.batches.map((batch, i) => (
         <span key={batch.id}>
