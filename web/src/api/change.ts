@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient, type QueryClient, type UseMutationResult } from '@tanstack/react-query';
 import { App } from 'antd';
+import dayjs from 'dayjs';
 import { NO_ANSWER, Refusal, type Written } from './client';
 import { Intentions, numbered } from './intentions';
 
@@ -92,7 +93,7 @@ export function defineChange<Input, Output, Params extends unknown[] = []>(
       new Promise((choose) => {
         modal.confirm({
           title: 'This was already saved',
-          content: `${says ?? 'It'} was saved at ${new Date(written.at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}, and you have typed something else since.`,
+          content: `${says ?? 'It'} was saved at ${dayjs(written.at).format('HH:mm')}, and you have typed something else since.`,
           okText: canChange ? 'Change it' : 'Save as new',
           cancelText: 'Leave it as it is',
           onOk: () => choose(canChange ? 'change' : 'new'),

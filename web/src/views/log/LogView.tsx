@@ -106,7 +106,8 @@ const nothing: Draft = {
   bubbles: null,
   celsius: null,
   ph: null,
-  phBy: 'meter',
+  // What is believed less, until the cook says that it was a meter.
+  phBy: 'strips',
   phMargin: 0.1,
   text: '',
 };
@@ -158,7 +159,7 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
           <>
             <Field label="Read with" name="phBy" refusal={write.error}>
               <Segmented
-                value={draft.phBy ?? 'meter'}
+                value={draft.phBy ?? 'strips'}
                 onChange={(phBy) => tell({ phBy })}
                 options={[
                   { value: 'meter' as const, label: 'a meter' },
@@ -166,7 +167,7 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
                 ]}
               />
             </Field>
-            {draft.phBy !== 'strips' && (
+            {draft.phBy === 'meter' && (
               <Field label="It can be off by" name="phMargin" refusal={write.error}>
                 <InputNumber
                   value={draft.phMargin}
