@@ -116,12 +116,6 @@ final readonly class FormulaAnswer
         return SaltFloor::of($this->salted());
     }
 
-    /** Whether the salt is below that. */
-    public function isBelowFloor(): bool
-    {
-        return $this->floor()->missed($this->salted()) !== null;
-    }
-
     /**
      * The same with no more salt than its floor asks for; null where it has no more than that.
      *

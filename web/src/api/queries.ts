@@ -41,9 +41,6 @@ export const useKitchen = () =>
 /** The kitchen's places, as the server names them. */
 export const usePlaces = () => useKitchen().data?.places ?? [];
 
-/** What a kitchen knows of a method. */
-export const useMethods = () => useKitchen().data?.methods ?? [];
-
 export const useShelf = () =>
   useQuery({ queryKey: ['batches'], queryFn: () => answered(api.GET('/batches')) });
 
