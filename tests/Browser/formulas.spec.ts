@@ -88,6 +88,7 @@ test('changes a formula while the numbers follow, and keeps both versions', asyn
   await expect(page.getByText('Version 2')).toBeVisible();
   await expect(page.getByRole('region', { name: 'How it is made' })).toContainText('Pour the brine over.');
   await page.getByRole('button', { name: 'Archive', exact: true }).click();
+  await expect(page.getByText('In the archive.')).toBeVisible();
   await page.goto('/formulas');
   await expect(page.getByRole('link', { name: 'Carrot sticks with garlic, a copy' })).toBeHidden();
   await page.getByLabel('the archive').check();
