@@ -18,12 +18,14 @@ use Tempesal\Core\Measure\Grams;
  */
 final readonly class ChangeServing
 {
-    public function __construct(private UndoServing $undo, private ServePortion $serve, private ServeTogether $together, private KeepLedger $ledger, private HouseholdTransaction $transaction)
+    public function __construct(private UndoServing $undo, private ServePortion $serve, private ServeTogether $together,
+        private KeepLedger $ledger, private HouseholdTransaction $transaction)
     {
     }
 
     /** @param  string  $requestKey  the same key never changes twice */
-    public function one(string $servingId, string $batchId, string $personId, Grams $grams, ?Phase $phase, Way $way, ServingMoment $when, string $requestKey): Serving
+    public function one(string $servingId, string $batchId, string $personId, Grams $grams, ?Phase $phase, Way $way,
+        ServingMoment $when, string $requestKey): Serving
     {
         return ($this->transaction)(function () use ($servingId, $batchId, $personId, $grams, $phase, $way, $when, $requestKey): Serving {
             $known = Serving::query()->where('request_key', $requestKey)->first();
@@ -36,7 +38,8 @@ final readonly class ChangeServing
             }
             $planned = [$personId, $batchId] === [$before->person_id, $before->batch_id] ? $before->planned_serving_id : null;
 
-            return ($this->serve)($batchId, $personId, $grams, $phase, $when, $requestKey, self::moment($before, $batchId, $when), $way, $planned);
+            return ($this->serve)($batchId, $personId, $grams, $phase, $when, $requestKey,
+                self::moment($before, $batchId, $when), $way, $planned);
         });
     }
 
@@ -46,7 +49,8 @@ final readonly class ChangeServing
      * @param  non-empty-list<array{personId: string, grams: Grams}>  $portions
      * @return list<Serving>
      */
-    public function dish(string $servingId, string $batchId, array $portions, Grams $dish, ?Phase $phase, Way $way, ServingMoment $when, string $requestKey): array
+    public function dish(string $servingId, string $batchId, array $portions, Grams $dish, ?Phase $phase, Way $way,
+        ServingMoment $when, string $requestKey): array
     {
         return ($this->transaction)(function () use ($servingId, $batchId, $portions, $dish, $phase, $way, $when, $requestKey): array {
             $known = Serving::query()->where('dish', $requestKey)->get();

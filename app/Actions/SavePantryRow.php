@@ -28,7 +28,8 @@ final readonly class SavePantryRow
     public function salt(?string $id, array $columns, ?int $version): void
     {
         ($this->transaction)(static fn () => $id === null
-            ? Salt::create([...$columns, 'key' => 'own-'.Str::lower((string) Str::ulid()), 'position' => 1 + (int) Salt::query()->max('position')])
+            ? Salt::create([...$columns, 'key' => 'own-'.Str::lower((string) Str::ulid()),
+                'position' => 1 + (int) Salt::query()->max('position')])
             : Salt::query()->where('own', true)->lockForUpdate()->findOrFail($id)->refuseUnless($version)->update($columns));
     }
 

@@ -37,9 +37,12 @@ final readonly class ServePortion
      * @param  CarbonImmutable|null  $at  the very moment, where it is known
      * @param  array{name: string, grams: Grams}|null  $dish  of which it is a share
      */
-    public function __invoke(string $batchId, string $personId, Grams $grams, ?Phase $phase, ServingMoment $when, string $requestKey, ?CarbonImmutable $at = null, Way $way = Way::Drained, ?string $plannedId = null, ?array $dish = null): Serving
+    public function __invoke(string $batchId, string $personId, Grams $grams, ?Phase $phase, ServingMoment $when,
+        string $requestKey, ?CarbonImmutable $at = null, Way $way = Way::Drained, ?string $plannedId = null,
+        ?array $dish = null): Serving
     {
-        return DB::transaction(function () use ($batchId, $personId, $grams, $phase, $when, $requestKey, $at, $way, $plannedId, $dish): Serving {
+        return DB::transaction(function () use ($batchId, $personId, $grams, $phase, $when, $requestKey, $at, $way,
+            $plannedId, $dish): Serving {
             $batch = $this->ledger->lock($batchId);
             $served = Serving::query()->where('request_key', $requestKey)->first();
             if ($served !== null) {

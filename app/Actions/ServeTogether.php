@@ -29,7 +29,8 @@ final readonly class ServeTogether
     /** Shares of a dish that are nothing. */
     private const ROUNDING = 1e-6;
 
-    public function __construct(private ServePortion $serve, private KeepLedger $ledger, private HouseholdTransaction $transaction, private CurrentHousehold $current, private EmptyJar $empty)
+    public function __construct(private ServePortion $serve, private KeepLedger $ledger,
+        private HouseholdTransaction $transaction, private CurrentHousehold $current, private EmptyJar $empty)
     {
     }
 
@@ -38,7 +39,8 @@ final readonly class ServeTogether
      * @param  Grams|null  $dish  what went into a dish; null: there is none
      * @return list<Serving>
      */
-    public function __invoke(string $batchId, array $portions, ?Grams $dish, ?Phase $phase, Way $way, ServingMoment $when, string $requestKey, ?CarbonImmutable $at = null): array
+    public function __invoke(string $batchId, array $portions, ?Grams $dish, ?Phase $phase, Way $way,
+        ServingMoment $when, string $requestKey, ?CarbonImmutable $at = null): array
     {
         return ($this->transaction)(function () use ($batchId, $portions, $dish, $phase, $way, $when, $requestKey, $at): array {
             $servings = [];
@@ -46,7 +48,9 @@ final readonly class ServeTogether
             $isNew = Serving::query()->where('request_key', self::keyOf($requestKey, 0))->doesntExist();
             foreach ($portions as $i => $portion) {
                 try {
-                    $servings[] = ($this->serve)($batchId, $portion['personId'], $portion['grams'], $phase, $when, self::keyOf($requestKey, $i), $at, $way, dish: $dish === null ? null : ['name' => $requestKey, 'grams' => $dish]);
+                    $servings[] = ($this->serve)($batchId, $portion['personId'], $portion['grams'], $phase, $when,
+                        self::keyOf($requestKey, $i), $at, $way,
+                        dish: $dish === null ? null : ['name' => $requestKey, 'grams' => $dish]);
                 } catch (ValidationException $refusal) {
                     throw ValidationException::withMessages([$dish === null ? "portions.{$i}.amount" : 'dishAmount' => array_merge(...array_values($refusal->errors()))]);
                 }

@@ -35,7 +35,8 @@ final readonly class ShelveBought
      */
     public function __invoke(Produce $produce, Ingredient $food, Grams $grams, Grams $serving, Phase $phase, bool $isLive, Place $place, ?string $useBy, string $requestKey): Batch
     {
-        return ($this->transaction)(function () use ($produce, $food, $grams, $serving, $phase, $isLive, $place, $useBy, $requestKey): Batch {
+        return ($this->transaction)(function () use ($produce, $food, $grams, $serving, $phase, $isLive, $place, $useBy,
+            $requestKey): Batch {
             $there = Batch::query()->where('request_key', $requestKey)->first();
             if ($there !== null) {
                 return $there;
@@ -43,7 +44,8 @@ final readonly class ShelveBought
             $now = CarbonImmutable::now();
             $batch = Batch::create([
                 'jar_id' => null, 'name' => $produce->name, 'method' => Method::Bought, 'shape' => $produce->shape, 'colour' => $food->colour, 'density_g_per_ml' => $produce->density,
-                'headspace_mm' => Method::Bought->profile()->storage->headspace->value, 'weight_ml' => 0.0, 'serving_g' => $serving->value, 'sheet' => ['grams' => $grams->value], 'strengths' => [],
+                'headspace_mm' => Method::Bought->profile()->storage->headspace->value, 'weight_ml' => 0.0,
+                'serving_g' => $serving->value, 'sheet' => ['grams' => $grams->value], 'strengths' => [],
                 'place' => $place, 'started_in' => $place, 'likeness' => mb_substr('bought:'.Str::slug($produce->name), 0, 120), 'started_at' => $now, 'use_by' => $useBy, 'request_key' => $requestKey,
             ])->load(['entries', 'jar']);
             $this->ledger->append($batch, $now, new Add($produce, Band::exact($grams->value), $phase));

@@ -33,7 +33,8 @@ final readonly class StartFromFormula
      */
     public function __invoke(FormulaVersion $version, Formula $scaled, ?string $jarId, string $name, string $place, ?CarbonImmutable $startedAt, string $requestKey, ?string $plannedBatchId = null): Batch
     {
-        return ($this->transaction)(function () use ($version, $scaled, $jarId, $name, $place, $startedAt, $requestKey, $plannedBatchId): Batch {
+        return ($this->transaction)(function () use ($version, $scaled, $jarId, $name, $place, $startedAt, $requestKey,
+            $plannedBatchId): Batch {
             $started = Batch::query()->where('request_key', $requestKey)->first();
             if ($started !== null) {
                 return $started;

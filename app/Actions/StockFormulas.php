@@ -30,7 +30,8 @@ final readonly class StockFormulas
                     $versions[] = ['formula_id' => $id, 'number' => 1, 'document' => $document];
                 } elseif ($known->newest->isOfLibrary() && $known->newest->document != $document) {
                     $known->update(['name' => $document['name'], 'version' => $known->version + 1]);
-                    $versions[] = ['formula_id' => $known->id, 'number' => $known->version, 'document' => $document, 'note' => self::CORRECTED];
+                    $versions[] = ['formula_id' => $known->id, 'number' => $known->version, 'document' => $document,
+                        'note' => self::CORRECTED];
                 }
             }
             Formula::createMany($formulas);

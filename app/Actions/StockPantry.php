@@ -72,7 +72,8 @@ final readonly class StockPantry
             'key' => $food['key'], 'name' => $food['name'], 'use' => $food['use'], 'colour' => $food['colour'], 'source' => $food['source'],
             'water_g_per_100g' => $food['water'], ...Ingredient::sodium()->write(Band::of(...array_values($food['sodium']))),
             'density_g_per_ml' => $food['density'], 'shape' => $food['shape'], 'tissue' => $food['tissue'], 'hollow' => $food['hollow'],
-            'live' => $food['live'], 'brine_floor_of_water' => $food['brineFloor'], 'ph' => $food['ph'], 'traits' => $food['traits'], 'allergens' => $food['allergens'],
+            'live' => $food['live'], 'brine_floor_of_water' => $food['brineFloor'], 'ph' => $food['ph'],
+            'traits' => $food['traits'], 'allergens' => $food['allergens'],
             'not_for' => $food['notFor'], 'also' => implode(', ', $food['also']),
         ], FoodTable::all());
     }

@@ -40,7 +40,8 @@ final readonly class WriteNote
 
             return Note::create([
                 'marks' => [], 'text' => '', ...$columns,
-                'batch_id' => $batch->id, 'happened_at' => $moment, 'ripened_s' => Ledgers::of($batch, $moment)->state()->ripened, 'request_key' => $requestKey,
+                'batch_id' => $batch->id, 'happened_at' => $moment,
+                'ripened_s' => Ledgers::of($batch, $moment)->state()->ripened, 'request_key' => $requestKey,
             ]);
         });
     }

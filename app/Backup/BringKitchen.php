@@ -37,7 +37,8 @@ final readonly class BringKitchen
 
     private const ULID = '/[0-9a-hjkmnp-tv-z]{26}/i';
 
-    public function __construct(private CurrentHousehold $current, private HouseholdTransaction $transaction, private KeepPhoto $photos, private StockPantry $pantry, private StockFormulas $formulas)
+    public function __construct(private CurrentHousehold $current, private HouseholdTransaction $transaction,
+        private KeepPhoto $photos, private StockPantry $pantry, private StockFormulas $formulas)
     {
     }
 
@@ -54,7 +55,8 @@ final readonly class BringKitchen
         }
         $version = $document['version'] ?? null;
         if (! is_int($version) || $version < KitchenUpgrades::OLDEST || $version > KitchenFile::VERSION) {
-            throw self::refusal(sprintf('This Tempesal reads versions %d to %d of a kitchen.', KitchenUpgrades::OLDEST, KitchenFile::VERSION));
+            throw self::refusal(sprintf('This Tempesal reads versions %d to %d of a kitchen.', KitchenUpgrades::OLDEST,
+                KitchenFile::VERSION));
         }
         $document = KitchenUpgrades::toCurrent($document);
         $photos = array_filter(is_array($document['photos'] ?? null) ? $document['photos'] : [], static fn (mixed $bytes, string|int $name): bool => is_string($bytes) && KeepPhoto::isName((string) $name), ARRAY_FILTER_USE_BOTH);

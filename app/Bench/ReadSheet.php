@@ -85,12 +85,14 @@ final class ReadSheet
             Millilitres::of((float) ($typed['weightMl'] ?? 0.0)),
         ));
         $wish = $salt === null ? null : self::wish($errors, $typed, $method, $salt->product(), $spoons);
-        [$starter, $lender, $lendable] = $method->profile()->preparation->takesStarter ? $this->starter($errors, $typed, $method, $spoons, $at) : [null, null, null];
+        [$starter, $lender, $lendable] = $method->profile()->preparation->takesStarter ? $this->starter($errors, $typed,
+            $method, $spoons, $at) : [null, null, null];
         $brine = $isBrine ? self::volume($errors, 'waterAmount', $typed['waterAmount'] ?? null, $spoons) : null;
         $alongside = self::parts($errors, 'alongside', $typed['alongside'] ?? [], $spoons);
         $paste = $method->isDressed() ? self::parts($errors, 'paste', $typed['paste'] ?? [], $spoons) : [];
         $kept = self::liquid($errors, 'keptBrine', $typed['keptBrine'] ?? null, $spoons, 1.0);
-        $food = $source !== null ? self::blended($source) : ($vegetable === null ? null : $vegetable->produce()->cut(self::cut($typed, $method, $vegetable->shape)));
+        $food = $source !== null ? self::blended($source) : ($vegetable === null ? null : $vegetable->produce()->cut(self::cut($typed,
+            $method, $vegetable->shape)));
         $errors->throwIfAny();
         assert($food !== null && $salt !== null && $packing !== null && $wish !== null);
 
@@ -103,7 +105,8 @@ final class ReadSheet
                 $alongside, $paste, $water, $brine, $starter,
                 isset($typed['saltingMinutes']) ? Seconds::of($typed['saltingMinutes'] * 60.0) : $method->profile()->preparation->salting,
                 $rinse === null || $method === Method::SaltAndDrain ? null : Seconds::of((float) $rinse),
-                $typed['isSqueezed'] ?? ($method->profile()->preparation->rinse !== null), ($source === null ? null : Ledgers::of($source, $at)), $kept, $typed['isHeated'] ?? false,
+                $typed['isSqueezed'] ?? ($method->profile()->preparation->rinse !== null),
+                ($source === null ? null : Ledgers::of($source, $at)), $kept, $typed['isHeated'] ?? false,
             ),
             $source === null ? $vegetable->colour ?? '#b9ab99' : $source->colour, $jars, $lender, $lendable, $source,
         );
@@ -197,13 +200,14 @@ final class ReadSheet
                 continue;
             }
             $food = self::row($errors, "{$field}.{$i}.foodId", $foods->get($part['foodId']), 'food');
-            $amount = $food === null ? null : $errors->reading("{$field}.{$i}.amount", static function () use ($amount, $spoons, $food): Band {
-                $read = KitchenAmount::parse($amount, $spoons);
-                $grams = $read->isVolume() ? Grams::of($read->millilitres()->value * $food->density_g_per_ml) : $read->grams();
+            $amount = $food === null ? null : $errors->reading("{$field}.{$i}.amount",
+                static function () use ($amount, $spoons, $food): Band {
+                    $read = KitchenAmount::parse($amount, $spoons);
+                    $grams = $read->isVolume() ? Grams::of($read->millilitres()->value * $food->density_g_per_ml) : $read->grams();
 
-                return $grams->isZero() ? throw new InvalidQuantity('More than nothing is needed here.')
-                    : ($read->isVolume() ? Band::of(...self::SPOONED)->times($grams->value) : Band::exact($grams->value));
-            });
+                    return $grams->isZero() ? throw new InvalidQuantity('More than nothing is needed here.')
+                        : ($read->isVolume() ? Band::of(...self::SPOONED)->times($grams->value) : Band::exact($grams->value));
+                });
             if ($food !== null && $amount !== null) {
                 $parts[] = new Amount($food->produce(), $amount);
             }

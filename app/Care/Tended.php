@@ -77,7 +77,8 @@ final readonly class Tended
         $dues = $batch->emptied_at !== null ? [] : Tending::of(new Stand(
             $batch->method, $batch->cover(), $today, max(0, $day($batch->created_at)), $batch->place->isWarm(),
             $chilledAt === null ? null : $day($chilledAt), $dayOf($outlook?->young), $dayOf($outlook?->ready), $outlook?->ready,
-            $dayOf(RipenessForecast::whenRipened($history, Rhythm::LIVELY_RIPENED_DAYS)), $hazards, $shelfLife, $state->live, self::gramsIn($batch, $state) <= self::NOTHING_G,
+            $dayOf(RipenessForecast::whenRipened($history, Rhythm::LIVELY_RIPENED_DAYS)), $hazards, $shelfLife,
+            $state->live, self::gramsIn($batch, $state) <= self::NOTHING_G,
             $condemned === null ? null : $day($condemned->happened_at), self::done($batch, $day),
             $batch->use_by === null ? null : Household::daysBetween($began, $batch->use_by),
         ));
@@ -226,7 +227,8 @@ final readonly class Tended
     {
         return new Situation(
             $this->batch->method, $this->batch->cover(), $this->day, $this->state->ripened / 86_400.0, $this->batch->place->isWarm(),
-            $this->state->isOnePhase(), $this->state->live, $this->hazards, $this->shelfLife, $this->standingReading()?->ph, $this->warmHours(), $this->hasSoured(),
+            $this->state->isOnePhase(), $this->state->live, $this->hazards, $this->shelfLife,
+            $this->standingReading()?->ph, $this->warmHours(), $this->hasSoured(),
         );
     }
 

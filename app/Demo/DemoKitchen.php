@@ -188,7 +188,9 @@ final class DemoKitchen
         // Chilli mash went into last night's soup: two shares of it, and a bowl for a guest.
         $portions = array_values($people->whereIn('name', ['Marit', 'Jory'])->map(static fn (Person $person): array => ['personId' => $person->id, 'grams' => Grams::of(6.0)])->all());
         if ($portions !== []) {
-            ($this->together)($mash->id, $portions, Grams::of(20.0), null, Way::Drained, new ServingMoment(CarbonImmutable::parse($household->today())->subDay()->toDateString()), (string) Str::ulid(), CarbonImmutable::now()->subDay());
+            ($this->together)($mash->id, $portions, Grams::of(20.0), null, Way::Drained,
+                new ServingMoment(CarbonImmutable::parse($household->today())->subDay()->toDateString()),
+                (string) Str::ulid(), CarbonImmutable::now()->subDay());
         }
         $this->besidesTheJars($people);
         $this->comesRound($household, ['dry_salting' => [$kraut, $red], 'carrots' => [$carrots], 'spears' => [$spears]]);
@@ -234,7 +236,8 @@ final class DemoKitchen
     private function eats(Batch $batch, Person $person, float $grams, int $daysAgo): void
     {
         ($this->serve)(
-            $batch->id, $person->id, Grams::of($grams), null, new ServingMoment(CarbonImmutable::parse($this->current->get()->today())->subDays($daysAgo)->toDateString()),
+            $batch->id, $person->id, Grams::of($grams), null,
+            new ServingMoment(CarbonImmutable::parse($this->current->get()->today())->subDays($daysAgo)->toDateString()),
             (string) Str::ulid(), CarbonImmutable::now()->subDays($daysAgo),
         );
     }
@@ -383,7 +386,8 @@ final class DemoKitchen
     {
         return [
             'id' => null, 'name' => $name, 'formula_id' => Formula::query()->where('key', $formula)->firstOrFail()->id,
-            'likenesses' => array_map(static fn (Batch $batch): string => $batch->likeness, $batches), 'weekdays' => $weekdays, 'times_a_week' => $times, 'months' => $months,
+            'likenesses' => array_map(static fn (Batch $batch): string => $batch->likeness, $batches),
+            'weekdays' => $weekdays, 'times_a_week' => $times, 'months' => $months,
         ];
     }
 
@@ -400,7 +404,8 @@ final class DemoKitchen
             'servingAmount' => '40 g',
             ...$fixed,
         ];
-        $batch = ($this->start)($typed, $name, $place, (string) Str::ulid(), $startedAt ?? CarbonImmutable::now()->subDays($daysAgo)->subHours(3));
+        $batch = ($this->start)($typed, $name, $place, (string) Str::ulid(),
+            $startedAt ?? CarbonImmutable::now()->subDays($daysAgo)->subHours(3));
         // It has stood on this shelf since.
         $batch->update(['created_at' => $batch->started_at]);
 

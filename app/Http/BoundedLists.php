@@ -20,7 +20,8 @@ final class BoundedLists
         foreach ($rules as $key => $rule) {
             $most = self::most($rule);
             if ($most !== null && self::largest($data, explode('.', $key)) > $most) {
-                $rules = array_filter($rules, static fn (string $other): bool => ! str_starts_with($other, "{$key}."), ARRAY_FILTER_USE_KEY);
+                $rules = array_filter($rules, static fn (string $other): bool => ! str_starts_with($other, "{$key}."),
+                    ARRAY_FILTER_USE_KEY);
             }
         }
 
@@ -31,7 +32,8 @@ final class BoundedLists
     private static function most(mixed $rule): ?int
     {
         $parts = array_filter(is_string($rule) ? explode('|', $rule) : (is_array($rule) ? $rule : []), is_string(...));
-        $isList = array_filter($parts, static fn (string $part): bool => $part === 'array' || $part === 'list' || str_starts_with($part, 'array:')) !== [];
+        $isList = array_filter($parts,
+            static fn (string $part): bool => $part === 'array' || $part === 'list' || str_starts_with($part, 'array:')) !== [];
         $most = null;
         foreach ($parts as $part) {
             $most = preg_match('/^(?:max|size):(\d+)$/', $part, $found) === 1 ? (int) $found[1] : $most;
@@ -51,6 +53,7 @@ final class BoundedLists
             return 0;
         }
 
-        return $first === '*' ? max([0, ...array_map(static fn (mixed $one): int => self::largest($one, $path), array_values($data))]) : self::largest($data[$first] ?? null, $path);
+        return $first === '*' ? max([0, ...array_map(static fn (mixed $one): int => self::largest($one, $path), array_values($data))]) : self::largest($data[$first] ?? null,
+            $path);
     }
 }

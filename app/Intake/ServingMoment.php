@@ -39,12 +39,14 @@ final readonly class ServingMoment
             throw ValidationException::withMessages(['eatenOn' => 'That day has not come yet.']);
         }
         if ($this->day < $household->dateOf($batch->started_at)) {
-            throw ValidationException::withMessages(['eatenOn' => sprintf('%s was started on %s. Choose that day or a later one.', $batch->name, CarbonImmutable::parse($household->dateOf($batch->started_at))->format('j M Y'))]);
+            throw ValidationException::withMessages(['eatenOn' => sprintf('%s was started on %s. Choose that day or a later one.',
+                $batch->name, CarbonImmutable::parse($household->dateOf($batch->started_at))->format('j M Y'))]);
         }
         if ($this->hour === null && $this->meal === null && $this->day === $household->today()) {
             return $now;
         }
-        $moment = CarbonImmutable::parse($this->day.' '.($this->hour ?? $this->meal?->hour() ?? self::SOMETIME), $household->time_zone)->utc();
+        $moment = CarbonImmutable::parse($this->day.' '.($this->hour ?? $this->meal?->hour() ?? self::SOMETIME),
+            $household->time_zone)->utc();
         if ($this->hour !== null && $moment->isAfter($now)) {
             throw ValidationException::withMessages(['eatenAt' => 'That hour has not come yet.']);
         }

@@ -70,7 +70,8 @@ final class LabelPrint
         $print = new self($address);
         $pages = array_map(static fn (array $some): string => implode('', array_map(
             static fn (array $label, int $place): string => $print->label(
-                $label, self::LEFT + ($place % self::COLUMNS) * (self::WIDTH + self::BETWEEN), self::TOP + intdiv($place, self::COLUMNS) * self::HEIGHT, true,
+                $label, self::LEFT + ($place % self::COLUMNS) * (self::WIDTH + self::BETWEEN),
+                self::TOP + intdiv($place, self::COLUMNS) * self::HEIGHT, true,
             ), $some, array_keys($some),
         )), array_chunk($labels, self::COLUMNS * self::ROWS));
 
@@ -101,9 +102,11 @@ final class LabelPrint
         $style = '@page { margin: 0 } body { margin: 0; font-family: "'.self::FONT.'"; line-height: 1.05 } div { position: absolute; overflow: hidden }'
             .' .page { position: relative; page-break-after: always } .page.last { page-break-after: auto }';
         $last = count($pages) - 1;
-        $body = implode('', array_map(static fn (string $page, int $i): string => '<section class="page'.($i === $last ? ' last' : '')."\">{$page}</section>", $pages, array_keys($pages)));
+        $body = implode('',
+            array_map(static fn (string $page, int $i): string => '<section class="page'.($i === $last ? ' last' : '')."\">{$page}</section>", $pages, array_keys($pages)));
         $this->pdf->setPaper($paper);
-        $this->pdf->loadHtml("<html><head><title>{$this->safe($title)}</title><style>{$style}</style></head><body>{$body}</body></html>", 'UTF-8');
+        $this->pdf->loadHtml("<html><head><title>{$this->safe($title)}</title><style>{$style}</style></head><body>{$body}</body></html>",
+            'UTF-8');
         $this->pdf->render();
         $this->pdf->addInfo('Creator', 'Tempesal');
 
@@ -129,13 +132,15 @@ final class LabelPrint
             $top += self::ROW;
         }
         $parts[] = $this->text(LabelWords::foot($label), $left, $y + self::HEIGHT - 12.0, $width - self::QR - 2.0, 9.0, 9.5, '', 2);
-        $parts[] = $this->code($this->address.$label['path'], $x + self::WIDTH - self::PADDING - self::QR + 2.0, $y + self::HEIGHT - self::QR - 3.0);
+        $parts[] = $this->code($this->address.$label['path'], $x + self::WIDTH - self::PADDING - self::QR + 2.0,
+            $y + self::HEIGHT - self::QR - 3.0);
 
         return implode('', $parts);
     }
 
     /** Text in a box; where it is too long for its lines, it becomes smaller until it fits. */
-    private function text(string $text, float $x, float $y, float $width, float $height, float $points, string $style = '', int $lines = 1): string
+    private function text(string $text, float $x, float $y, float $width, float $height, float $points,
+        string $style = '', int $lines = 1): string
     {
         $metrics = $this->pdf->getFontMetrics();
         $font = (string) $metrics->getFont(self::FONT, str_contains($style, 'bold') ? 'bold' : 'normal');
@@ -145,7 +150,8 @@ final class LabelPrint
             $points -= 0.5;
         }
 
-        return self::box($x, $y, $width, $height, "font-size: {$points}pt; {$style}".($lines === 1 ? '; white-space: nowrap' : ''), $this->safe($text));
+        return self::box($x, $y, $width, $height,
+            "font-size: {$points}pt; {$style}".($lines === 1 ? '; white-space: nowrap' : ''), $this->safe($text));
     }
 
     /** The address as a QR code: rows of dark modules, each run one box. */
@@ -161,14 +167,17 @@ final class LabelPrint
                 }
             }
         }
-        $picture = sprintf('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %1$d %1$d" width="%1$d" height="%1$d">%2$s</svg>', count($modules), $svg);
+        $picture = sprintf('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %1$d %1$d" width="%1$d" height="%1$d">%2$s</svg>',
+            count($modules), $svg);
 
-        return self::box($x, $y, self::QR, self::QR, '', sprintf('<img style="width: %1$smm; height: %1$smm" src="data:image/svg+xml;base64,%2$s">', self::QR, base64_encode($picture)));
+        return self::box($x, $y, self::QR, self::QR, '',
+            sprintf('<img style="width: %1$smm; height: %1$smm" src="data:image/svg+xml;base64,%2$s">', self::QR, base64_encode($picture)));
     }
 
     private static function box(float $x, float $y, float $width, float $height, string $style, string $inside = ''): string
     {
-        return sprintf('<div style="left: %.2Fmm; top: %.2Fmm; width: %.2Fmm; height: %.2Fmm; %s">%s</div>', $x, $y, $width, $height, $style, $inside);
+        return sprintf('<div style="left: %.2Fmm; top: %.2Fmm; width: %.2Fmm; height: %.2Fmm; %s">%s</div>', $x, $y,
+            $width, $height, $style, $inside);
     }
 
     private function safe(string $text): string

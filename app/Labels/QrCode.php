@@ -18,7 +18,8 @@ final class QrCode
     private const CORRECTION = [1 => 10, 16, 26, 18, 24, 16, 18, 22, 22, 26];
 
     /** Blocks by version: how many, and data codewords in each; blocks of a second kind hold one more. */
-    private const BLOCKS = [1 => [[1, 16]], [[1, 28]], [[1, 44]], [[2, 32]], [[2, 43]], [[4, 27]], [[4, 31]], [[2, 38], [2, 39]], [[3, 36], [2, 37]], [[4, 43], [1, 44]]];
+    private const BLOCKS = [1 => [[1, 16]], [[1, 28]], [[1, 44]], [[2, 32]], [[2, 43]], [[4, 27]], [[4, 31]],
+        [[2, 38], [2, 39]], [[3, 36], [2, 37]], [[4, 43], [1, 44]]];
 
     /** Centres of the alignment patterns, by version. */
     private const ALIGNMENT = [1 => [], [6, 18], [6, 22], [6, 26], [6, 30], [6, 34], [6, 22, 38], [6, 24, 42], [6, 26, 46], [6, 28, 50]];
@@ -318,8 +319,10 @@ final class QrCode
     private function penalty(): int
     {
         $penalty = $count = 0;
-        $rows = array_map(static fn (array $row): string => implode('', array_map(static fn (bool $one): string => $one ? '1' : '0', $row)), $this->dark);
-        $columns = array_map(static fn (int $x): string => implode('', array_map(static fn (string $row): string => $row[$x], $rows)), range(0, $this->size - 1));
+        $rows = array_map(static fn (array $row): string => implode('', array_map(static fn (bool $one): string => $one ? '1' : '0', $row)),
+            $this->dark);
+        $columns = array_map(static fn (int $x): string => implode('', array_map(static fn (string $row): string => $row[$x], $rows)),
+            range(0, $this->size - 1));
         foreach ([...$rows, ...$columns] as $line) {
             foreach (preg_match_all('/0{5,}|1{5,}/', $line, $runs) > 0 ? $runs[0] : [] as $run) {
                 $penalty += strlen($run) - 2;

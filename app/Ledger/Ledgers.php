@@ -31,7 +31,8 @@ final class Ledgers
         self::$known ??= new WeakMap;
         $edition = count($batch->entries).' '.app(Climates::class)->edition();
         if ((self::$known[$batch][0] ?? null) !== $edition) {
-            self::$known[$batch] = [$edition, new Ledger(array_map(static fn (BatchEntry $line): Line => self::line($batch, $line), $batch->standing()))];
+            self::$known[$batch] = [$edition,
+                new Ledger(array_map(static fn (BatchEntry $line): Line => self::line($batch, $line), $batch->standing()))];
         }
 
         return self::$known[$batch][1];

@@ -80,7 +80,8 @@ final class Ingredient extends Model
             'version' => 'integer',
             'water_g_per_100g' => 'float', 'density_g_per_ml' => 'float', 'brine_floor_of_water' => 'float',
             'shape' => PieceShape::class, 'hollow' => 'boolean', 'live' => 'boolean', 'tissue' => Tissue::class, 'ph' => 'float',
-            'traits' => 'array', 'allergens' => 'array', 'not_for' => 'array', 'own' => 'boolean', 'edited' => 'boolean', 'label_sodium_mg' => 'float', 'label_serving_g' => 'float',
+            'traits' => 'array', 'allergens' => 'array', 'not_for' => 'array', 'own' => 'boolean',
+            'edited' => 'boolean', 'label_sodium_mg' => 'float', 'label_serving_g' => 'float',
         ];
     }
 }

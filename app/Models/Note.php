@@ -69,7 +69,8 @@ final class Note extends Model
     protected function casts(): array
     {
         return [
-            'happened_at' => 'immutable_datetime', 'ripened_s' => 'float', 'marks' => 'array', 'celsius' => 'float', 'ph' => 'float', 'ph_margin' => 'float',
+            'happened_at' => 'immutable_datetime', 'ripened_s' => 'float', 'marks' => 'array', 'celsius' => 'float',
+            'ph' => 'float', 'ph_margin' => 'float',
             'found' => 'array', 'verdict' => Verdict::class, 'removed_at' => 'immutable_datetime',
         ];
     }

@@ -74,6 +74,8 @@ final class Person extends Model
 
     protected function casts(): array
     {
-        return ['version' => 'integer', 'usual_serving_g' => 'float', 'usual_condiment_g' => 'float', 'position' => 'integer', 'live_goal' => 'integer', 'limit_is_hard' => 'boolean', 'allergens' => 'array', 'dislikes' => 'array', 'created_at' => 'immutable_datetime'];
+        return ['version' => 'integer', 'usual_serving_g' => 'float', 'usual_condiment_g' => 'float',
+            'position' => 'integer', 'live_goal' => 'integer', 'limit_is_hard' => 'boolean', 'allergens' => 'array',
+            'dislikes' => 'array', 'created_at' => 'immutable_datetime'];
     }
 }

@@ -59,7 +59,8 @@ final class Salt extends Model
 
     protected function casts(): array
     {
-        return ['version' => 'integer', 'water_g_per_100g' => 'float', 'iodised' => 'boolean', 'anti_caking' => 'boolean', 'potassium' => 'boolean', 'calibrated' => 'boolean', 'own' => 'boolean'];
+        return ['version' => 'integer', 'water_g_per_100g' => 'float', 'iodised' => 'boolean',
+            'anti_caking' => 'boolean', 'potassium' => 'boolean', 'calibrated' => 'boolean', 'own' => 'boolean'];
     }
 
     public static function density(): BandColumns

@@ -51,7 +51,8 @@ final class FoodTable
             $foods[$food['key']] = [
                 'id' => $food['key'], 'name' => $food['name'], 'waterPer100g' => $food['water'], 'sodiumPer100g' => $food['sodium'],
                 'density' => $food['density'], 'shape' => $food['shape'], 'tissue' => $food['tissue'], 'hollow' => $food['hollow'],
-                'live' => $food['live'], 'brineFloor' => $food['brineFloor'], 'traits' => $food['traits'], 'allergens' => $food['allergens'],
+                'live' => $food['live'], 'brineFloor' => $food['brineFloor'], 'traits' => $food['traits'],
+                'allergens' => $food['allergens'],
                 ...($food['ph'] === null ? [] : ['ph' => $food['ph']]),
             ];
         }

@@ -55,7 +55,8 @@ final class JarPicture
         );
         $liquid = Millilitres::of(max(0.0, $brine->weightG()) / BrineTable::density($brine->brineStrength()));
 
-        $picture = self::draw($fit, $liquid, $shape->value, $batch->colour, $batch->jar->cover ?? $batch->method->profile()->storage->cover()->value, $served === Phase::Sauce);
+        $picture = self::draw($fit, $liquid, $shape->value, $batch->colour,
+            $batch->jar->cover ?? $batch->method->profile()->storage->cover()->value, $served === Phase::Sauce);
 
         // A bought jar's brine is no part of its ledger, but stands there all the same.
         return $batch->method->isMade() ? $picture : [...$picture, 'liquidMm' => $picture['foodMm']];

@@ -37,11 +37,13 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         JsonResource::withoutWrapping();
         self::forgetWhatChanged();
-        Validator::resolver(static fn (Translator $translator, array $data, array $rules, array $messages, array $attributes): \Illuminate\Validation\Validator => new \Illuminate\Validation\Validator(
-            $translator, $data, BoundedLists::prune($data, $rules), $messages, $attributes,
-        ));
+        Validator::resolver(static fn (Translator $translator, array $data, array $rules, array $messages,
+            array $attributes): \Illuminate\Validation\Validator => new \Illuminate\Validation\Validator(
+                $translator, $data, BoundedLists::prune($data, $rules), $messages, $attributes,
+            ));
         RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(20)
-            ->by(($request->ip() ?? '').'|'.(is_string($request->input('email')) ? mb_strtolower(mb_substr($request->input('email'), 0, 190)) : '')));
+            ->by(($request->ip() ?? '').'|'.(is_string($request->input('email')) ? mb_strtolower(mb_substr($request->input('email'),
+                0, 190)) : '')));
     }
 
     /** What is read once for each change is read again after one. */

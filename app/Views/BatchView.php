@@ -124,7 +124,8 @@ final class BatchView
             'strengthNowPercent' => $strength === null ? null : $strength * 100.0,
             'expectedPh' => $tended->expectedPh(),
             'advice' => array_map(static fn (Advice $advice): array => $advice->toArray(), [
-                ...BatchAdvice::on($ledger, $batch->method, Ledgers::history($batch)), ...array_filter([$batch->place->isWarm() ? Comfort::of($batch->method, $state) : null]),
+                ...BatchAdvice::on($ledger, $batch->method, Ledgers::history($batch)),
+                ...array_filter([$batch->place->isWarm() ? Comfort::of($batch->method, $state) : null]),
             ]),
         ];
     }

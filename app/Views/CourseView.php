@@ -39,7 +39,8 @@ final class CourseView
             $at = $line->at ?? 0.0;
             array_push($moments, ...($at > 1.0 ? [$at - 1.0, $at] : [$at]));
         }
-        $moments = array_values(array_unique([min($now, max($end, $last)), ...array_filter($moments, static fn (float $moment): bool => $moment <= max($end, $last))], SORT_NUMERIC));
+        $moments = array_values(array_unique([min($now, max($end, $last)), ...array_filter($moments, static fn (float $moment): bool => $moment <= max($end, $last))],
+            SORT_NUMERIC));
         sort($moments);
         $course = $history->course($moments);
 

@@ -70,7 +70,8 @@ final class FormulaView
         $ours = $row->versions->last(static fn (FormulaVersion $one): bool => $one->isOfLibrary());
         $library = $row->key === null ? null : FormulaLibrary::document($row->key);
 
-        return $library !== null && $ours !== null && $row->versions->firstWhere('number', $row->version)?->isOfLibrary() === false && $ours->document != $library;
+        return $library !== null && $ours !== null && $row->versions->firstWhere('number',
+            $row->version)?->isOfLibrary() === false && $ours->document != $library;
     }
 
     /**
@@ -89,7 +90,8 @@ final class FormulaView
 
         return [
             'name' => $read->name, 'summary' => $read->summary(), 'group' => $read->group, 'method' => $read->method->value,
-            'methodLabel' => $read->method->label(), 'methodNote' => $read->method->profile()->note, 'isLive' => $read->isLive, 'colour' => $read->colour(),
+            'methodLabel' => $read->method->label(), 'methodNote' => $read->method->profile()->note,
+            'isLive' => $read->isLive, 'colour' => $read->colour(),
             'document' => $read->document, 'factor' => $factor,
             'lines' => array_map(static fn (FormulaLine $line): array => self::line($line, $spoons), $answer->lines),
             'makesGrams' => $answer->makesG(), 'servings' => $answer->servings(),

@@ -70,11 +70,13 @@ final class KitchenView
                 'potassium' => $salt->potassium, 'isOwn' => $salt->own, 'notes' => SaltNotes::on($salt->product()),
             ])->values()->all(),
             'ingredients' => $ingredients->map(static fn (Ingredient $ingredient): array => [
-                'id' => $ingredient->id, 'version' => $ingredient->version, 'key' => $ingredient->key, 'name' => $ingredient->name, 'use' => $ingredient->use,
+                'id' => $ingredient->id, 'version' => $ingredient->version, 'key' => $ingredient->key,
+                'name' => $ingredient->name, 'use' => $ingredient->use,
                 'waterPer100g' => $ingredient->water_g_per_100g, 'sodiumPer100g' => $ingredient->produce()->sodiumPer100g->typical,
                 'sodiumBand' => $ingredient->produce()->sodiumPer100g->toArray(), 'density' => $ingredient->density_g_per_ml,
                 'shape' => $ingredient->shape->value, 'tissue' => $ingredient->tissue->value, 'hollow' => $ingredient->hollow, 'live' => $ingredient->live,
-                'traits' => array_column($ingredient->traits(), 'value'), 'allergens' => $ingredient->allergens, 'notFor' => $ingredient->not_for, 'also' => $ingredient->also,
+                'traits' => array_column($ingredient->traits(), 'value'), 'allergens' => $ingredient->allergens,
+                'notFor' => $ingredient->not_for, 'also' => $ingredient->also,
                 'isOwn' => $ingredient->own, 'isEdited' => $ingredient->edited, 'labelSodiumMg' => $ingredient->label_sodium_mg,
                 'labelServingGrams' => $ingredient->label_serving_g, 'colour' => $ingredient->colour, 'source' => $ingredient->source,
             ])->values()->all(),
@@ -95,7 +97,8 @@ final class KitchenView
     public static function person(Person $person): array
     {
         return [
-            'id' => $person->id, 'version' => $person->version, 'name' => $person->name, 'targetMg' => $person->yardstick()->target_sodium_mg,
+            'id' => $person->id, 'version' => $person->version, 'name' => $person->name,
+            'targetMg' => $person->yardstick()->target_sodium_mg,
             'targetSource' => $person->yardstick()->target_source, 'usualServingGrams' => $person->usual_serving_g,
             'usualCondimentGrams' => $person->usual_condiment_g, 'liveGoal' => $person->live_goal, 'limitIsHard' => $person->limit_is_hard,
             'allergens' => $person->allergens, 'dislikes' => $person->dislikes,
@@ -115,7 +118,8 @@ final class KitchenView
             'headspaceMm' => $profile->storage->headspace->value, 'hasPouredBrine' => $method->hasPouredBrine(),
             'takesStarter' => $profile->preparation->takesStarter, 'isDressed' => $method->isDressed(), 'lists' => Parts::lists($method),
             'servedPhase' => $profile->eaten->phase->value, 'portionGrams' => $profile->eaten->portion->value,
-            'covers' => array_map(static fn (Cover $cover): string => $cover->value, $profile->storage->covers), 'fridgeDays' => $profile->storage->fridgeDays,
+            'covers' => array_map(static fn (Cover $cover): string => $cover->value, $profile->storage->covers),
+            'fridgeDays' => $profile->storage->fridgeDays,
             'saltingMinutes' => $profile->preparation->salting === null ? null : $profile->preparation->salting->value / 60.0,
             'rinseSeconds' => $profile->preparation->rinse?->value,
             // One that is made of another batch is begun from that batch, not from a formula.

@@ -62,7 +62,8 @@ final readonly class RoomsView
         $readings = RoomReading::query()->where('place', $place->value)->where('read_at', '>=', $since)->get()->sortBy('read_at');
 
         return [
-            'place' => $place->value, 'version' => $room->version, 'name' => $place->name(), 'label' => $place->label(), 'usualCelsius' => $room->usual_celsius, 'swingCelsius' => $room->swing_celsius,
+            'place' => $place->value, 'version' => $room->version, 'name' => $place->name(), 'label' => $place->label(),
+            'usualCelsius' => $room->usual_celsius, 'swingCelsius' => $room->swing_celsius,
             'warmestHour' => $room->warmest_hour, 'nowCelsius' => $at($now), 'now' => $now->utc()->toIso8601String(), 'course' => $course,
             'readings' => $readings->map(static fn (RoomReading $reading): array => ['at' => $reading->read_at->utc()->toIso8601String(), 'celsius' => $reading->celsius])->values()->all(),
             'readingsInAll' => RoomReading::query()->where('place', $place->value)->count(),

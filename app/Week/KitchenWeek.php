@@ -109,7 +109,8 @@ final readonly class KitchenWeek
         return new self($household, $dates, $people, $tended, $planned, $eaten, $planning, $rest, new WeekPlan(
             self::eaters($people, $eaten, $rest, $dates), $jars,
             array_values($planned->map(static fn (PlannedServing $one): WeekServing => new WeekServing(
-                $one->id, (int) ($personPlace[$one->person_id] ?? 0), $dayPlace[$one->planned_on], $jarPlace[$one->batch_id], $one->grams, $one->way, $one->is_locked,
+                $one->id, (int) ($personPlace[$one->person_id] ?? 0), $dayPlace[$one->planned_on],
+                $jarPlace[$one->batch_id], $one->grams, $one->way, $one->is_locked,
             ))->all()),
             $today, $planning->perDay, $planning->weights, $had,
         ));

@@ -34,12 +34,14 @@ final readonly class Advice
 
     public static function plantsInOil(): self
     {
-        return new self('plants_in_oil', Severity::Careful, 'Garlic, herbs or vegetables in oil can grow botulinum toxin, which you cannot see, smell or taste. Keep it in the fridge and use it within 4 days.');
+        return new self('plants_in_oil', Severity::Careful,
+            'Garlic, herbs or vegetables in oil can grow botulinum toxin, which you cannot see, smell or taste. Keep it in the fridge and use it within 4 days.');
     }
 
     public static function lowAcidPuree(): self
     {
-        return new self('low_acid_puree', Severity::Careful, 'This purée is low in acid and salt. Acidify it first and read pH 4.6 or lower, or keep it in the fridge.');
+        return new self('low_acid_puree', Severity::Careful,
+            'This purée is low in acid and salt. Acidify it first and read pH 4.6 or lower, or keep it in the fridge.');
     }
 
     public static function notLive(): self

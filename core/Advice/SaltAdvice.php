@@ -42,10 +42,11 @@ final class SaltAdvice
                 ? new Advice('larder_only', Severity::Careful, sprintf('%s of everything is salt. That is larder strength: it will hardly ferment.', Percent::of($share))) : null,
             $share !== null && $share > SaltFloor::SLOW && $share <= SaltFloor::LARDER
                 ? new Advice('slow', Severity::Note, sprintf('%s of everything is salt. It will ferment slowly.', Percent::of($share))) : null,
-            $share !== null && $share < SaltFloor::LOW && $jar->isWild && $jar->method->keepsPouredBrine() ? new Advice('low_salt', Severity::Note, sprintf(
-                'Only %s of everything is salt, which is low for a start without a starter. Keep it below 21 °C, add a spoon of live brine, and taste it or read its pH by day 5.',
-                Percent::of($share),
-            )) : null,
+            $share !== null && $share < SaltFloor::LOW && $jar->isWild && $jar->method->keepsPouredBrine() ? new Advice('low_salt',
+                Severity::Note, sprintf(
+                    'Only %s of everything is salt, which is low for a start without a starter. Keep it below 21 °C, add a spoon of live brine, and taste it or read its pH by day 5.',
+                    Percent::of($share),
+                )) : null,
         ]));
     }
 
@@ -54,13 +55,15 @@ final class SaltAdvice
         $share = Percent::apart($line->shareOf($jar) ?? 0.0, $line->least);
         if (! $jar->method->isFerment()) {
             return new Advice('below_floor', Severity::Careful, sprintf(
-                'The salt is %s %s. A quick pickle needs %s or more. Weaker than that, treat it as fresh food.', $share, $line->basis->label(), Percent::of($line->least),
+                'The salt is %s %s. A quick pickle needs %s or more. Weaker than that, treat it as fresh food.', $share,
+                $line->basis->label(), Percent::of($line->least),
             ));
         }
 
         return new Advice('below_floor', Severity::Careful, sprintf(
             'The salt is %s %s. %s needs at least %s: with less, spoilage bacteria can win. %s',
-            $share, $line->basis->label(), $line->food === null ? 'This method' : ucfirst($line->food), Percent::of($line->least), self::LOWER_LATER,
+            $share, $line->basis->label(), $line->food === null ? 'This method' : ucfirst($line->food),
+            Percent::of($line->least), self::LOWER_LATER,
         ));
     }
 }

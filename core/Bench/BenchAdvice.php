@@ -97,7 +97,8 @@ final class BenchAdvice
         }
         $brine = $making->state->phase(Phase::Brine);
         if ($making->sheet->method->hasPouredBrine() || $making->sheet->method === Method::ReusedBrine || $brine->waterG <= 0.0) {
-            return new Advice('not_covered', Severity::Careful, sprintf('About %s ml of brine are missing to cover the food.', self::grams($short)));
+            return new Advice('not_covered', Severity::Careful,
+                sprintf('About %s ml of brine are missing to cover the food.', self::grams($short)));
         }
         $salt = $short * SodiumChloride::gramsFor($brine->sodiumMg) / $brine->waterG;
 

@@ -500,7 +500,8 @@ final readonly class Making
     private static function measured(Sheet $sheet, Work $work, float $grams, bool $isLeast = false): Work
     {
         if ($sheet->saltUnit === SaltUnit::Grams) {
-            return $work->salted(SaltDose::weighed($sheet->salt, Grams::of($isLeast ? ceil($grams * 10.0 - self::SCALE_ROUNDING) / 10.0 : round($grams, 1))));
+            return $work->salted(SaltDose::weighed($sheet->salt,
+                Grams::of($isLeast ? ceil($grams * 10.0 - self::SCALE_ROUNDING) / 10.0 : round($grams, 1))));
         }
         $volume = Millilitres::of($grams / Point::typical()->of($sheet->salt->density()));
         $spoons = $isLeast ? SpoonPhrase::atLeast($volume, $sheet->spoons) : SpoonPhrase::nearest($volume, $sheet->spoons);

@@ -151,7 +151,8 @@ final readonly class Work
         $vegetables = [new Amount($sheet->vegetable, Band::exact($this->vegetable->value)), ...$sheet->alongside];
         $dose = $this->doses[0] ?? SaltDose::weighed($sheet->salt, Grams::zero());
         $someSalt = $dose->grams()->isZero() ? null : $dose;
-        $draw = $sheet->method->profile()->preparation->draw(PouredBrine::strength(SaltDose::weighed($sheet->salt, $this->salt()), $this->water));
+        $draw = $sheet->method->profile()->preparation->draw(PouredBrine::strength(SaltDose::weighed($sheet->salt, $this->salt()),
+            $this->water));
         $room = TemperatureHistory::constant($sheet->room);
         $ferment = Soak::fromNowOn($room);
         $salting = $sheet->salting ?? $sheet->method->profile()->preparation->salting;

@@ -43,16 +43,17 @@ final readonly class Gate
             default => null,
         };
 
-        return new self($reason === null, $reason ?? sprintf('It was read at pH %s.', self::shown($reading->ph)), array_values(array_filter([
-            $reason === null && ! $reading->isAtMost(self::CAREFUL_PH) ? sprintf('Careful makers wait for pH %.1f.', self::CAREFUL_PH) : null,
-            $purpose === Purpose::StoreOut ? 'Out of the fridge is still advised against: it goes on working, softens, and may press its lid off.' : null,
-            $purpose === Purpose::Bottle && $isLive ? 'It is live: a sealed bottle builds up pressure and can burst. Keep it cold and open it over the sink.' : null,
-            $purpose === Purpose::GiveAway ? 'Say what is in it, and that it stays cold. Selling is governed by local cottage-food rules.' : null,
-            $hazards->hasEgg ? 'It holds egg: not for pregnant, very young, old or immune-compromised eaters.' : null,
-            $hazards->hasPlantsInOil ? Advice::plantsInOil()->text : null,
-            $isLive ? null : 'Heated: it no longer counts as live, and nothing in it holds mould back once it is open.',
-            'A reading does not make a jar safe by itself. Follow the current guidance of a recognised food-safety authority.',
-        ])));
+        return new self($reason === null, $reason ?? sprintf('It was read at pH %s.', self::shown($reading->ph)),
+            array_values(array_filter([
+                $reason === null && ! $reading->isAtMost(self::CAREFUL_PH) ? sprintf('Careful makers wait for pH %.1f.', self::CAREFUL_PH) : null,
+                $purpose === Purpose::StoreOut ? 'Out of the fridge is still advised against: it goes on working, softens, and may press its lid off.' : null,
+                $purpose === Purpose::Bottle && $isLive ? 'It is live: a sealed bottle builds up pressure and can burst. Keep it cold and open it over the sink.' : null,
+                $purpose === Purpose::GiveAway ? 'Say what is in it, and that it stays cold. Selling is governed by local cottage-food rules.' : null,
+                $hazards->hasEgg ? 'It holds egg: not for pregnant, very young, old or immune-compromised eaters.' : null,
+                $hazards->hasPlantsInOil ? Advice::plantsInOil()->text : null,
+                $isLive ? null : 'Heated: it no longer counts as live, and nothing in it holds mould back once it is open.',
+                'A reading does not make a jar safe by itself. Follow the current guidance of a recognised food-safety authority.',
+            ])));
     }
 
     private static function tooHigh(AcidReading $reading): string
@@ -62,10 +63,12 @@ final readonly class Gate
         return match (true) {
             $reading->ph > self::LINE_PH => sprintf('It was read at pH %s, above %s. %s', self::apart($reading->ph, self::LINE_PH), self::LINE_PH, $leave),
             $reading->isByMeter => sprintf(
-                'It was read at pH %s. Your meter can be off by %s, so it may be above %s. %s', self::shown($reading->ph), round($reading->margin, 2), self::LINE_PH, $leave,
+                'It was read at pH %s. Your meter can be off by %s, so it may be above %s. %s',
+                self::shown($reading->ph), round($reading->margin, 2), self::LINE_PH, $leave,
             ),
             default => sprintf(
-                'It was read at pH %s by strips, which count only at %.1f or below. Read it with a meter, or let it sour further.', self::shown($reading->ph), self::CAREFUL_PH,
+                'It was read at pH %s by strips, which count only at %.1f or below. Read it with a meter, or let it sour further.',
+                self::shown($reading->ph), self::CAREFUL_PH,
             ),
         };
     }

@@ -58,7 +58,8 @@ final readonly class Example
     public function rule(): Rule
     {
         $jar = new Situation(
-            Method::PouredBrine, Cover::LooseLid, 6, 6.0, true, false, true, new Hazards, ShelfLife::of(Method::PouredBrine, new Hazards), null, 144.0,
+            Method::PouredBrine, Cover::LooseLid, 6, 6.0, true, false, true, new Hazards,
+            ShelfLife::of(Method::PouredBrine, new Hazards), null, 144.0,
         );
         foreach (Rules::all() as $rule) {
             if ($rule->signs === [$this->sign] && $rule->appliesTo($jar, $this->signs())) {

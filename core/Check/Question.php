@@ -40,7 +40,8 @@ final readonly class Question
                 Sign::ColourAsExpected, ...($jar->hasPieces() ? [Sign::ColourOlive, Sign::GarlicBlue] : []), Sign::BrownTop, Sign::ColourOdd,
             ], true),
             $jar->hasTightLid() ? new self('lid', Sense::Eye, 'How is the lid?', 'Look at it before you open it, and open it over the sink.', [
-                Sign::LidFlat, Sign::LidHisses, Sign::LidBulging, Sign::RanOver, ...($jar->cover === Cover::Airlock ? [Sign::AirlockDry] : []),
+                Sign::LidFlat, Sign::LidHisses, Sign::LidBulging, Sign::RanOver,
+                ...($jar->cover === Cover::Airlock ? [Sign::AirlockDry] : []),
             ], true) : null,
             $jar->isFermenting() && $jar->isWarm ? new self('bubbles', Sense::Eye, 'Are there bubbles?', 'Tap the jar and look along the glass.', [
                 Sign::Lively, Sign::FewBubbles, Sign::NoBubbles,

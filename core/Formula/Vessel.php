@@ -33,7 +33,8 @@ final readonly class Vessel
 
         return new self(
             $nominal, $fields->quantity('headspaceMm', Millimetres::class),
-            $fields->has('cover') ? $fields->text('cover') : $method->profile()->storage->cover()->value, $fields->has('holdDown') ? $fields->text('holdDown') : '',
+            $fields->has('cover') ? $fields->text('cover') : $method->profile()->storage->cover()->value,
+            $fields->has('holdDown') ? $fields->text('holdDown') : '',
         );
     }
 }

@@ -45,7 +45,8 @@ enum Method: string
     {
         $method = $fields->choice('method', self::class);
 
-        return $method->isMade() ? $method : throw $fields->invalid('method', 'what is bought is not made; it goes onto the shelf as it is.');
+        return $method->isMade() ? $method : throw $fields->invalid('method',
+            'what is bought is not made; it goes onto the shelf as it is.');
     }
 
     public function isMade(): bool

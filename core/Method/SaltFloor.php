@@ -144,7 +144,8 @@ final readonly class SaltFloor
             return self::with($lines, new SaltLine(Basis::OfWater, $food->brineFloor, false, $food->name));
         }
 
-        return self::with($lines, new SaltLine(Basis::OfEverything, $food->brineFloor * self::WITHOUT_WATER, $salting->leastAtTheEnd !== null, $food->name));
+        return self::with($lines,
+            new SaltLine(Basis::OfEverything, $food->brineFloor * self::WITHOUT_WATER, $salting->leastAtTheEnd !== null, $food->name));
     }
 
     /**

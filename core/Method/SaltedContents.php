@@ -153,10 +153,12 @@ final readonly class SaltedContents
     /** @param  list<Entry>  $since  what was done since it was left to ferment */
     private static function changeOf(array $since, BatchState $begun, BatchState $now): float
     {
-        $changes = array_filter($since, static fn (Entry $entry): bool => $entry instanceof TopUp || $entry instanceof Salt || $entry instanceof ReSalt
+        $changes = array_filter($since,
+            static fn (Entry $entry): bool => $entry instanceof TopUp || $entry instanceof Salt || $entry instanceof ReSalt
             || $entry instanceof Starter || $entry instanceof Evaporate || $entry instanceof Entry\Leak || $entry instanceof Entry\Measured || $entry instanceof Freshen || $entry instanceof Add);
         $became = array_filter($since, static fn (Entry $entry): bool => $entry instanceof Blend || $entry instanceof Heat);
-        [$then, $there] = [Strength::of($begun)->share(Basis::BrineStrength) ?? 0.0, Strength::of($now)->share(Basis::BrineStrength) ?? 0.0];
+        [$then, $there] = [Strength::of($begun)->share(Basis::BrineStrength) ?? 0.0,
+            Strength::of($now)->share(Basis::BrineStrength) ?? 0.0];
         if ($changes === [] || $became !== [] || $then <= 0.0) {
             return 1.0;
         }

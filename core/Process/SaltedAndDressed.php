@@ -58,7 +58,8 @@ final readonly class SaltedAndDressed implements Process
         $water = $method === Method::KimchiSoaked ? $fields->grams('water') : null;
         $rinse = $fields->has('rinse') ? Washing::read($fields->child('rinse')) : null;
         if (! $isKimchi && $rinse !== null) {
-            throw $fields->invalid('rinse', sprintf('%s is not rinsed; that would be %s.', lcfirst($method->label()), lcfirst(Method::KimchiDrySalted->label())));
+            throw $fields->invalid('rinse',
+                sprintf('%s is not rinsed; that would be %s.', lcfirst($method->label()), lcfirst(Method::KimchiDrySalted->label())));
         }
 
         return new self(

@@ -27,7 +27,8 @@ final readonly class FindController
 
     public function __invoke(Request $request): JsonResponse
     {
-        $asked = mb_substr(trim((string) ($request->validate(['q' => ['nullable', 'string', 'max:500']], ['q.*' => 'Search for some words.'])['q'] ?? '')), 0, self::LETTERS);
+        $asked = mb_substr(trim((string) ($request->validate(['q' => ['nullable', 'string', 'max:500']], ['q.*' => 'Search for some words.'])['q'] ?? '')),
+            0, self::LETTERS);
         $household = $this->current->get();
         $days = array_map(
             static fn (string $date): array => ['kind' => 'day', 'id' => $date, 'name' => $date, 'detail' => '', 'colour' => null],

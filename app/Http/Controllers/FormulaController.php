@@ -206,6 +206,8 @@ final readonly class FormulaController
             $saltDensities[$salt->key] = $salt->product()->density()->band->typical;
         }
 
-        return new RecipeText(new NameIndex($all), new FoodFacts($names, $densities, $saltNames, $saltDensities, $starters), $this->current->get()->spoon_system);
+        return new RecipeText(new NameIndex($all),
+            new FoodFacts($names, $densities, $saltNames, $saltDensities, $starters),
+            $this->current->get()->spoon_system);
     }
 }

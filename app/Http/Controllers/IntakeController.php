@@ -61,7 +61,8 @@ final readonly class IntakeController
     {
         $asked = $request->validate(['as' => ['required', 'string', 'in:csv,json'], 'personId' => ['nullable', 'string', 'max:26']], ['as.*' => 'As csv or as json.', 'personId.*' => 'Say whose.']);
         [$from, $to] = $this->span($request);
-        $people = isset($asked['personId']) ? Person::query()->get()->where('id', Person::query()->findOrFail((string) $asked['personId'])->id) : Person::query()->withoutGlobalScope('present')->get();
+        $people = isset($asked['personId']) ? Person::query()->get()->where('id',
+            Person::query()->findOrFail((string) $asked['personId'])->id) : Person::query()->withoutGlobalScope('present')->get();
         $servings = Intakes::servings($from, $to)->whereIn('person_id', $people->pluck('id')->all());
         $foods = Rest::between($from, $to)->written->whereIn('person_id', $people->pluck('id')->all());
         if ($asked['as'] === 'csv') {

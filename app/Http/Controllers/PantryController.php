@@ -47,7 +47,8 @@ final readonly class PantryController
 
     public function savePerson(PersonRequest $request, SavePerson $save, ?string $person = null): JsonResponse
     {
-        $save($person, $request->columns(), $request->figures(), $request->holdsAlways() ? null : $this->current->get()->today(), $request->version());
+        $save($person, $request->columns(), $request->figures(),
+            $request->holdsAlways() ? null : $this->current->get()->today(), $request->version());
 
         return $this->answer($person === null);
     }

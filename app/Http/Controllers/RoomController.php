@@ -40,7 +40,8 @@ final readonly class RoomController
 
     public function update(RoomRequest $request): JsonResponse
     {
-        $this->change->usually($request->place(), $request->float('usualCelsius'), $request->float('swingCelsius'), $request->integer('warmestHour'), $request->version());
+        $this->change->usually($request->place(), $request->float('usualCelsius'), $request->float('swingCelsius'),
+            $request->integer('warmestHour'), $request->version());
 
         return $this->index();
     }
@@ -97,7 +98,8 @@ final readonly class RoomController
     {
         $at = self::place($place);
         $asked = $request->validate([
-            'fromOn' => ['bail', 'required', 'string', 'date_format:Y-m-d'], 'toOn' => ['bail', 'required', 'string', 'date_format:Y-m-d', self::notBefore($request->input('fromOn'))],
+            'fromOn' => ['bail', 'required', 'string', 'date_format:Y-m-d'],
+            'toOn' => ['bail', 'required', 'string', 'date_format:Y-m-d', self::notBefore($request->input('fromOn'))],
             'celsius' => ['required', 'numeric', 'min:-30', 'max:60'],
         ], [
             'fromOn.*' => 'A date is written like 2026-11-24.', 'toOn.*' => 'A date is written like 2026-11-24.',

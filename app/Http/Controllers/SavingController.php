@@ -48,7 +48,8 @@ final readonly class SavingController
         $asked = $request->validate([
             ...self::RULES, 'personId' => ['required', 'string', 'max:26'], 'grams' => ['nullable', 'numeric', 'gt:0', 'max:5000'],
             'way' => ['nullable', 'string', Rule::enum(Way::class)], 'phase' => ['nullable', 'string', Rule::enum(Phase::class)],
-        ], [...self::MESSAGES, 'personId.*' => 'Say whose.', 'grams.*' => 'A portion lies above 0 and at most at 5000 g.', 'way.*' => Way::sentence(), 'phase.*' => 'Pieces, brine or sauce.']);
+        ],
+            [...self::MESSAGES, 'personId.*' => 'Say whose.', 'grams.*' => 'A portion lies above 0 and at most at 5000 g.', 'way.*' => Way::sentence(), 'phase.*' => 'Pieces, brine or sauce.']);
         $person = Person::query()->findOrFail((string) $asked['personId']);
         $state = Ledgers::of($row)->state();
         $phase = isset($asked['phase']) ? Phase::from($asked['phase']) : Tended::servedPhase($row, $state);

@@ -19,7 +19,8 @@ final class RefuseOddRequests
     /** Bytes of a body; files of a whole kitchen, recipes, logs and intake are larger than what is typed. */
     private const MOST_TYPED = 512 * 1024;
 
-    private const LARGE = ['api/kitchen/file' => 50 * 1024 * 1024, 'api/notes/*/photo' => 10 * 1024 * 1024, 'api/*/import' => 12 * 1024 * 1024, 'api/*/preview' => 8 * 1024 * 1024, 'api/rooms/*/log' => 4 * 1024 * 1024];
+    private const LARGE = ['api/kitchen/file' => 50 * 1024 * 1024, 'api/notes/*/photo' => 10 * 1024 * 1024,
+        'api/*/import' => 12 * 1024 * 1024, 'api/*/preview' => 8 * 1024 * 1024, 'api/rooms/*/log' => 4 * 1024 * 1024];
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response

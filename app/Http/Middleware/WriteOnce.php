@@ -42,7 +42,8 @@ final readonly class WriteOnce
             return $next($request);
         }
         if (! is_string($key) || ! Str::isUlid($key)) {
-            return new JsonResponse(['message' => 'The request is missing its key; reload the page.', 'errors' => ['requestKey' => ['The request is missing its key; reload the page.']]], 422);
+            return new JsonResponse(['message' => 'The request is missing its key; reload the page.', 'errors' => ['requestKey' => ['The request is missing its key; reload the page.']]],
+                422);
         }
         try {
             return ($this->transaction)(fn (): Response => $this->once(strtoupper($key), $request, $next));
@@ -97,7 +98,8 @@ final readonly class WriteOnce
     private static function digest(string $operation, Request $request): string
     {
         $body = $request->except(['requestKey', ...array_keys($request->allFiles())]);
-        $files = array_map(static fn (mixed $file): string => $file instanceof UploadedFile && $file->isValid() ? (string) hash_file('sha256', $file->getPathname()) : '', $request->allFiles());
+        $files = array_map(static fn (mixed $file): string => $file instanceof UploadedFile && $file->isValid() ? (string) hash_file('sha256', $file->getPathname()) : '',
+            $request->allFiles());
 
         return hash('sha256', json_encode([$operation, self::sorted($body), $files], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
     }

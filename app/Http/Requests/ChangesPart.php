@@ -29,7 +29,8 @@ trait ChangesPart
             if (is_array($now) && array_is_list($now) && is_array($change) && (isset($change['added']) || isset($change['removed']))) {
                 $added = is_array($change['added'] ?? []) ? $change['added'] ?? [] : [];
                 $removed = is_array($change['removed'] ?? []) ? $change['removed'] ?? [] : [];
-                $lists[$field] = array_values(array_unique([...array_filter($now, static fn (mixed $one): bool => ! in_array($one, $removed, true)), ...$added], SORT_REGULAR));
+                $lists[$field] = array_values(array_unique([...array_filter($now, static fn (mixed $one): bool => ! in_array($one, $removed, true)), ...$added],
+                    SORT_REGULAR));
             }
         }
         $this->merge([...$before, ...$this->all(), ...$lists]);

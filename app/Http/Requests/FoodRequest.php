@@ -66,7 +66,8 @@ final class FoodRequest extends FormRequest
         $sodium = $this->hasAny(self::SODIUM) ? [] : ['sodiumPer100g' => $food->produce()->sodiumPer100g->typical];
 
         return [
-            ...$sodium, 'name' => $food->name, 'use' => $food->use, 'waterPer100g' => $food->water_g_per_100g, 'density' => $food->density_g_per_ml,
+            ...$sodium, 'name' => $food->name, 'use' => $food->use, 'waterPer100g' => $food->water_g_per_100g,
+            'density' => $food->density_g_per_ml,
             'shape' => $food->shape->value, 'tissue' => $food->tissue->value, 'hollow' => $food->hollow, 'live' => $food->live,
             'traits' => array_column($food->traits(), 'value'), 'allergens' => $food->allergens, 'notFor' => $food->not_for,
         ];

@@ -19,7 +19,8 @@ final class HoldDownRequest extends FormRequest
     {
         return [
             ...$this->versionRules(),
-            'name' => ['required', 'string', 'max:80'], 'volumeMl' => ['required', 'numeric', 'min:0', 'max:5000'], 'howMany' => ['required', 'integer', 'min:0', 'max:200'],
+            'name' => ['required', 'string', 'max:80'], 'volumeMl' => ['required', 'numeric', 'min:0', 'max:5000'],
+            'howMany' => ['required', 'integer', 'min:0', 'max:200'],
         ];
     }
 
@@ -28,14 +29,16 @@ final class HoldDownRequest extends FormRequest
     {
         return [
             ...$this->versionMessages(),
-            'name.*' => 'Give it a name.', 'volumeMl.*' => 'A weight takes between 0 and 5000 ml.', 'howMany.*' => 'Between 0 and 200 of them.',
+            'name.*' => 'Give it a name.', 'volumeMl.*' => 'A weight takes between 0 and 5000 ml.',
+            'howMany.*' => 'Between 0 and 200 of them.',
         ];
     }
 
     /** @return array<string, mixed> columns of the row */
     public function columns(): array
     {
-        return ['name' => $this->string('name')->trim()->value(), 'volume_ml' => $this->float('volumeMl'), 'how_many' => $this->integer('howMany')];
+        return ['name' => $this->string('name')->trim()->value(), 'volume_ml' => $this->float('volumeMl'),
+            'how_many' => $this->integer('howMany')];
     }
 
     /** @return array<string, mixed> */

@@ -54,8 +54,10 @@ final class HouseholdRequest extends FormRequest
         $household = app(CurrentHousehold::class)->get();
 
         return [
-            'name' => $household->name, 'timeZone' => $household->time_zone, 'spoonSystem' => $household->spoon_system->value, 'measureBy' => $household->measure_by,
-            'weekStart' => $household->week_start, 'quietFrom' => $household->quiet_from, 'quietTo' => $household->quiet_to, 'aim' => $household->aim->value,
+            'name' => $household->name, 'timeZone' => $household->time_zone,
+            'spoonSystem' => $household->spoon_system->value, 'measureBy' => $household->measure_by,
+            'weekStart' => $household->week_start, 'quietFrom' => $household->quiet_from,
+            'quietTo' => $household->quiet_to, 'aim' => $household->aim->value,
         ];
     }
 

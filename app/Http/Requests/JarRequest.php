@@ -55,7 +55,8 @@ final class JarRequest extends FormRequest
         $jar = Jar::query()->findOrFail((string) $this->route('jar'));
 
         return [
-            'name' => $jar->name, 'nominalMl' => $jar->nominal_ml, 'mouthMm' => $jar->mouth_mm, 'bodyMm' => $jar->body_mm, 'cover' => $jar->cover, 'howMany' => $jar->how_many,
+            'name' => $jar->name, 'nominalMl' => $jar->nominal_ml, 'mouthMm' => $jar->mouth_mm,
+            'bodyMm' => $jar->body_mm, 'cover' => $jar->cover, 'howMany' => $jar->how_many,
         ];
     }
 

@@ -71,7 +71,9 @@ final class NoteRequest extends FormRequest
             'marks' => array_map(intval(...), array_filter(is_array($marks) ? $marks : [], is_numeric(...))),
             'smell' => $word('smell'), 'colour' => $word('colour'), 'bubbles' => $word('bubbles'),
             'celsius' => $number('celsius'), 'ph' => $number('ph'),
-            'ph_by' => $number('ph') === null ? null : $word('phBy'), 'ph_margin' => $number('ph') === null || $word('phBy') !== 'meter' ? null : $number('phMargin'), 'text' => trim($word('text') ?? ''),
+            'ph_by' => $number('ph') === null ? null : $word('phBy'),
+            'ph_margin' => $number('ph') === null || $word('phBy') !== 'meter' ? null : $number('phMargin'),
+            'text' => trim($word('text') ?? ''),
         ];
     }
 

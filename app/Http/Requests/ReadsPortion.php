@@ -59,13 +59,15 @@ trait ReadsPortion
     private static function momentMessages(): array
     {
         return [
-            'eatenOn.*' => 'A date is written like 2026-11-24.', 'eatenAt.*' => 'An hour is written like 18:30.', 'meal.*' => 'Morning, noon or evening.',
+            'eatenOn.*' => 'A date is written like 2026-11-24.', 'eatenAt.*' => 'An hour is written like 18:30.',
+            'meal.*' => 'Morning, noon or evening.',
         ];
     }
 
     public function moment(): ServingMoment
     {
-        return new ServingMoment($this->eatenOn(), $this->enum('meal', Meal::class), $this->filled('eatenAt') ? $this->string('eatenAt')->value() : null);
+        return new ServingMoment($this->eatenOn(), $this->enum('meal', Meal::class),
+            $this->filled('eatenAt') ? $this->string('eatenAt')->value() : null);
     }
 
     /** The day the cook means: the one named, or today in the household's own calendar. */

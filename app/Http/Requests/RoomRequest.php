@@ -32,7 +32,8 @@ final class RoomRequest extends FormRequest
     {
         return [
             ...$this->versionMessages(),
-            'usualCelsius.*' => 'A place lies between -5 and 45 °C.', 'swingCelsius.*' => 'The warmest hour lies 0 to 15 degrees above the mean.',
+            'usualCelsius.*' => 'A place lies between -5 and 45 °C.',
+            'swingCelsius.*' => 'The warmest hour lies 0 to 15 degrees above the mean.',
             'warmestHour.*' => 'An hour of the day goes from 0 to 23.',
         ];
     }

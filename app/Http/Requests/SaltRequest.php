@@ -52,7 +52,8 @@ final class SaltRequest extends FormRequest
         $salt = Salt::query()->findOrFail((string) $this->route('salt'));
 
         return [
-            'name' => $salt->name, 'gramsPerTablespoon' => $salt->product()->gramsPerTablespoon->typical, 'sodiumPer100g' => $salt->product()->sodiumPer100g->typical,
+            'name' => $salt->name, 'gramsPerTablespoon' => $salt->product()->gramsPerTablespoon->typical,
+            'sodiumPer100g' => $salt->product()->sodiumPer100g->typical,
             'iodised' => $salt->iodised, 'antiCaking' => $salt->anti_caking, 'potassium' => $salt->potassium,
         ];
     }

@@ -84,6 +84,7 @@ final class WeekChangeRequest extends FormRequest
     {
         $batch = Batch::query()->with('entries')->findOrFail($batchId);
 
-        return $batch->usualPortion(Person::query()->findOrFail($personId), \App\Care\Tended::servedPhase($batch, Ledgers::of($batch)->state()));
+        return $batch->usualPortion(Person::query()->findOrFail($personId),
+            \App\Care\Tended::servedPhase($batch, Ledgers::of($batch)->state()));
     }
 }

@@ -69,7 +69,8 @@ final readonly class Measured implements Resolvable
         $partition = $state->piece->partition ?? 1.0;
         $perGram = $sodium / $there->waterG * ($other === Phase::Pieces ? $partition : 1.0 / $partition);
 
-        return $next->correct(new Composition(sodiumMg: $perGram * $state->phase($other)->waterG - $state->phase($other)->sodiumMg), $other);
+        return $next->correct(new Composition(sodiumMg: $perGram * $state->phase($other)->waterG - $state->phase($other)->sodiumMg),
+            $other);
     }
 
     public static function read(Fields $fields): self
