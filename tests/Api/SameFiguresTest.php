@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Backup\BringKitchen;
+use App\Doors\ComputeDoor;
+use App\Doors\PlanDoor;
+use App\Models\Batch;
+use App\Models\Formula;
+use App\Models\Person;
+use Carbon\CarbonImmutable;
+
+/*
+ * Every figure that the API and the doors answered for a whole kitchen before sentences moved into the catalogue and names
+ * changed. Words may change, keys may be renamed (RENAMED), figures never: kitchen-1.answers.json.gz is not written again.
+ */
+const ANSWERS = __DIR__ . '/../fixtures/kitchen-1.answers.json.gz';
+
+/** Keys that are called otherwise today, by what they were called then. */
+const RENAMED = [];
+
+/**
+ * The numbers of an answer by their paths; what a message carries and ids are left out.
+ *
+ * @return array<string, int|float|bool>
+ */
+function figuresOf(mixed $answer, string $path = ''): array
+{
+    if (is_int($answer) || is_float($answer) || is_bool($answer)) {
+        return [$path => $answer];
+    }
+    if (!is_array($answer) || (array_key_exists('code', $answer) && array_key_exists('values', $answer))) {
+        return [];
+    }
+    $all = [];
+    $position = 0;
+    foreach ($answer as $key => $value) {
+        $name = preg_match('/^[0-9a-z]{26}$/i', (string) $key) === 1 ? '#' . $position : (string) $key;
+        $all += figuresOf($value, "{$path}/" . (RENAMED[$name] ?? $name));
+        $position++;
+    }
+
+    return $all;
+}
+
+/** @return list<string> */
+function askedPaths(): array
+{
+    $paths = [
+        '/presets',
+        '/kitchen',
+        '/batches',
+        '/practice',
+        '/chores',
+        '/rooms',
+        '/find?q=kraut',
+        '/foods?q=cab',
+        '/formulas',
+        '/labels',
+        '/lineage',
+        '/timeline',
+        '/timeline?warmer=3',
+        '/rotation',
+        '/other-foods',
+    ];
+    foreach (Batch::query()->orderBy('id')->pluck('id') as $id) {
+        array_push(
+            $paths,
+            ...array_map(fn(string $end) => "/batches/{$id}{$end}", ['', '/course', '/log', '/check']),
+        );
+    }
+    foreach (Formula::query()->orderBy('id')->pluck('id') as $id) {
+        array_push($paths, "/formulas/{$id}", "/formulas/{$id}?by=servings&servings=9");
+    }
+    $today = CarbonImmutable::now();
+    foreach ([-9, -1, 0, 1] as $days) {
+        $paths[] = '/days/' . $today->addDays($days)->toDateString();
+    }
+    foreach ([-7, 0, 7] as $days) {
+        $paths[] = '/weeks/' . $today->addDays($days)->toDateString();
+    }
+    foreach (Person::query()->orderBy('id')->pluck('id') as $id) {
+        $paths[] = "/intake?personId={$id}&days=28";
+    }
+
+    return $paths;
+}
+
+it('answers every figure as it did before', function (): void {
+    $then = json_decode(
+        (string) gzdecode((string) file_get_contents(ANSWERS)),
+        true,
+        512,
+        JSON_THROW_ON_ERROR,
+    );
+    $this->travelTo(CarbonImmutable::parse('2026-11-26T22:22:35Z'));
+    $this->asCook($this->cook());
+    app(BringKitchen::class)((string) file_get_contents(__DIR__ . '/../fixtures/kitchen-1.json'));
+
+    $now = [];
+    foreach (askedPaths() as $i => $path) {
+        $now[$i . ' ' . preg_replace('/[0-9a-z]{26}/i', '{id}', $path)] = figuresOf(
+            $this->getJson("/api{$path}")
+                ->assertOk()
+                ->json(),
+        );
+    }
+    foreach (glob(__DIR__ . '/../../docs/formats/examples/*.json') ?: [] as $file) {
+        $now['compute ' . basename($file)] = figuresOf(
+            ComputeDoor::compute((string) file_get_contents($file)),
+        );
+    }
+    $now['plan week.json'] = figuresOf(
+        PlanDoor::plan((string) file_get_contents(__DIR__ . '/../../docs/formats/week.json')),
+    );
+    expect(array_keys($now))->toBe(array_keys($then));
+    foreach ($then as $asked => $figures) {
+        expect(array_keys($now[$asked]))->toBe(array_keys($figures), $asked);
+        foreach ($figures as $path => $figure) {
+            is_bool($figure)
+                ? expect($now[$asked][$path])->toBe($figure, "{$asked} {$path}")
+                : expect($now[$asked][$path])->toEqualWithDelta($figure, 1e-6, "{$asked} {$path}");
+        }
+    }
+});
