@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Plan\Instance;
 use Tempesal\Core\Plan\Planner;
+use Tempesal\Core\Plan\PlanningProblem;
 
 /*
  * How long the largest weeks take to plan, and how far they stay behind the proven optimum; against the whole process of cbc
@@ -19,9 +19,9 @@ foreach ($weeks as $n => ['optimum' => $optimum, 'week' => $week]) {
     if (count($week['eaters']) * count($week['offers']) < 120) {
         continue;
     }
-    $instance = Instance::read(Fields::of($week));
+    $problem = PlanningProblem::read(Fields::of($week));
     $start = hrtime(true);
-    $plan = Planner::plan($instance);
+    $plan = Planner::plan($problem);
     $planned = (hrtime(true) - $start) / 1e9;
     $line = sprintf('week %d, 6 eaters x 7 days x 3 meals x 20 offers: %.2f s, %.2f %% behind the optimum', $n, $planned, 100.0 * ($optimum - $plan->objective) / abs($optimum));
     if ($cbc) {

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Http\ApiErrors;
+use App\Http\Middleware\ApplyIdempotencyKey;
 use App\Http\Middleware\BindHousehold;
-use App\Http\Middleware\RefuseOddRequests;
-use App\Http\Middleware\WriteOnce;
-use App\Http\Refusals;
+use App\Http\Middleware\RejectMalformedRequests;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -18,12 +18,12 @@ $app = Application::configure(basePath: dirname(__DIR__))
     )
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class);
-        $middleware->alias(['household' => BindHousehold::class, 'once' => WriteOnce::class]);
-        $middleware->prepend(RefuseOddRequests::class);
+        $middleware->alias(['household' => BindHousehold::class, 'once' => ApplyIdempotencyKey::class]);
+        $middleware->prepend(RejectMalformedRequests::class);
         $middleware->redirectGuestsTo('/sign-in');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        Refusals::register($exceptions);
+        ApiErrors::register($exceptions);
     })
     ->create();
 

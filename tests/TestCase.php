@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests;
 
-use App\Actions\OpenKitchen;
+use App\Actions\CreateHousehold;
 use App\Actions\SavePerson;
 use App\Household\CurrentHousehold;
 use App\Models\Ingredient;
@@ -16,7 +16,7 @@ use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tempesal\Core\Intake\Meal;
-use Tempesal\Core\Intake\RestOfWeek;
+use Tempesal\Core\Intake\BackgroundDiet;
 use Tempesal\Core\Measure\SpoonSystem;
 use Tests\Support\Contract;
 
@@ -29,7 +29,7 @@ abstract class TestCase extends LaravelTestCase
     public function cook(string $email = 'cook@example.org', string $timeZone = 'UTC'): User
     {
         return app(
-            OpenKitchen::class,
+            CreateHousehold::class,
         )('Test kitchen', $email, 'a long enough password', $timeZone, SpoonSystem::Us, [['name' => 'Ada', 'targetSodiumMg' => 2000, 'targetSource' => 'test', 'usualServingG' => 40.0, 'restOfDietMg' => 1200], ['name' => 'Bo', 'targetSodiumMg' => 1500, 'targetSource' => 'test', 'usualServingG' => 25.0, 'restOfDietMg' => [1 => 900, 2 => 900, 3 => 900, 4 => 900, 5 => 900, 6 => 1100, 7 => 1100]]], [0 => 2, 1 => 4, 2 => 2]);
     }
 
@@ -42,7 +42,7 @@ abstract class TestCase extends LaravelTestCase
             [
                 'target_sodium_mg' => $targetMg,
                 'target_source' => 'test',
-                'rest' => RestOfWeek::of([])->toArray(),
+                'rest' => BackgroundDiet::of([])->toArray(),
             ],
             null,
         );
@@ -54,7 +54,7 @@ abstract class TestCase extends LaravelTestCase
         Person::query()
             ->where('name', $name)
             ->sole()
-            ->yardstick()
+            ->currentTarget()
             ->update(['target_sodium_mg' => $targetMg]);
     }
 

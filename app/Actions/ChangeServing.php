@@ -9,7 +9,7 @@ use App\Intake\ServingMoment;
 use App\Models\Serving;
 use Carbon\CarbonImmutable;
 use Illuminate\Validation\ValidationException;
-use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 
@@ -18,13 +18,13 @@ use Tempesal\Core\Measure\Grams;
  */
 final readonly class ChangeServing
 {
-    public function __construct(private UndoServing $undo, private ServePortion $serve, private ServeTogether $together,
-        private KeepLedger $ledger, private HouseholdTransaction $transaction)
+    public function __construct(private UndoServing $undo, private ServePortion $serve, private ServeDish $together,
+        private LedgerWriter $ledger, private HouseholdTransaction $transaction)
     {
     }
 
     /** @param  string  $requestKey  the same key never changes twice */
-    public function one(string $servingId, string $batchId, string $personId, Grams $grams, ?Phase $phase, Way $way,
+    public function one(string $servingId, string $batchId, string $personId, Grams $grams, ?Phase $phase, ServingStyle $way,
         ServingMoment $when, string $requestKey): Serving
     {
         return ($this->transaction)(function () use ($servingId, $batchId, $personId, $grams, $phase, $way, $when, $requestKey): Serving {
@@ -33,7 +33,7 @@ final readonly class ChangeServing
                 return $known;
             }
             $before = $this->takeBack($servingId);
-            if ($before->dish !== null) {
+            if ($before->dish_key !== null) {
                 throw ValidationException::withMessages(['serving' => 'That was a share of a dish; the dish is changed as a whole.']);
             }
             $planned = [$personId, $batchId] === [$before->person_id, $before->batch_id] ? $before->planned_serving_id : null;
@@ -49,16 +49,16 @@ final readonly class ChangeServing
      * @param  non-empty-list<array{personId: string, grams: Grams}>  $portions
      * @return list<Serving>
      */
-    public function dish(string $servingId, string $batchId, array $portions, Grams $dish, ?Phase $phase, Way $way,
+    public function dish(string $servingId, string $batchId, array $portions, Grams $dish, ?Phase $phase, ServingStyle $way,
         ServingMoment $when, string $requestKey): array
     {
         return ($this->transaction)(function () use ($servingId, $batchId, $portions, $dish, $phase, $way, $when, $requestKey): array {
-            $known = Serving::query()->where('dish', $requestKey)->get();
+            $known = Serving::query()->where('dish_key', $requestKey)->get();
             if ($known->isNotEmpty()) {
                 return array_values($known->all());
             }
             $before = $this->takeBack($servingId);
-            if ($before->dish === null) {
+            if ($before->dish_key === null) {
                 throw ValidationException::withMessages(['serving' => 'That was no share of a dish.']);
             }
 

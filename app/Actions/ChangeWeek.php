@@ -14,15 +14,15 @@ use App\Week\KitchenWeek;
 use Carbon\CarbonImmutable;
 use Closure;
 use Illuminate\Validation\ValidationException;
-use Tempesal\Core\Intake\Way;
-use Tempesal\Core\Plan\Instance;
+use Tempesal\Core\Intake\ServingStyle;
+use Tempesal\Core\Plan\PlanningProblem;
 use Tempesal\Core\Plan\WeekFiller;
 use Tempesal\Core\Plan\WeekServing;
 
 /**
  * Changes a week's plan: one step, that can be taken back. Twice with one key is once.
  *
- * @phpstan-type Meant array{personId: string, batchId: string, date: string, grams: float, way: Way, isLocked: bool}
+ * @phpstan-type Meant array{personId: string, batchId: string, date: string, grams: float, way: ServingStyle, isLocked: bool}
  */
 final readonly class ChangeWeek
 {
@@ -55,10 +55,10 @@ final readonly class ChangeWeek
             if ($week->plan->first() >= count($week->dates)) {
                 throw ValidationException::withMessages(['week' => 'That week is over.']);
             }
-            if (count($week->plan->eaters) > Instance::MOST_EATERS || count($week->plan->jars) > Instance::MOST_OFFERS) {
+            if (count($week->plan->eaters) > PlanningProblem::MOST_EATERS || count($week->plan->jars) > PlanningProblem::MOST_OFFERS) {
                 throw ValidationException::withMessages(['week' => sprintf(
                     'A week is planned for at most %d people and %d jars at once; there are %d and %d.',
-                    Instance::MOST_EATERS, Instance::MOST_OFFERS, count($week->plan->eaters), count($week->plan->jars),
+                    PlanningProblem::MOST_EATERS, PlanningProblem::MOST_OFFERS, count($week->plan->eaters), count($week->plan->jars),
                 )]);
             }
             $filled = WeekFiller::fill($week->plan, $isRest, $week->rotation()->wanted($isRest ? $week->plan : $week->plan->having(

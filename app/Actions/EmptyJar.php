@@ -24,7 +24,7 @@ final readonly class EmptyJar
     /** Grams that are not worth a line. */
     private const TRACE_G = 0.05;
 
-    public function __construct(private KeepLedger $ledger)
+    public function __construct(private LedgerWriter $ledger)
     {
     }
 
@@ -36,7 +36,7 @@ final readonly class EmptyJar
                 return $batch;
             }
             try {
-                $isEmptied ? $this->throwAway($batch, WriteEntry::moment($batch, $at)->startOfSecond()) : $this->putBack($batch, $batch->emptied_at ?? CarbonImmutable::now());
+                $isEmptied ? $this->throwAway($batch, RecordEntry::moment($batch, $at)->startOfSecond()) : $this->putBack($batch, $batch->emptied_at ?? CarbonImmutable::now());
             } catch (NotEnough $refusal) {
                 throw ValidationException::withMessages(['isEmptied' => $refusal->getMessage()]);
             }

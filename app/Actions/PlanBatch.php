@@ -35,7 +35,7 @@ final readonly class PlanBatch
         });
     }
 
-    public function letBe(string $id): void
+    public function cancel(string $id): void
     {
         ($this->transaction)(static function () use ($id): void {
             $planned = PlannedBatch::query()->where('batch_id', null)->findOrFail($id);

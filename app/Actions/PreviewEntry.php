@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Care\Tended;
+use App\Care\BatchStatus;
 use App\Household\CurrentHousehold;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
@@ -21,7 +21,7 @@ use Illuminate\Validation\ValidationException;
  */
 final readonly class PreviewEntry
 {
-    public function __construct(private WriteEntry $write, private ReverseEntry $reverse, private CurrentHousehold $current)
+    public function __construct(private RecordEntry $write, private ReverseEntry $reverse, private CurrentHousehold $current)
     {
     }
 
@@ -71,6 +71,6 @@ final readonly class PreviewEntry
         $batch = Batch::whole()->findOrFail($batchId);
         $ledger = Ledgers::of($batch);
 
-        return BatchView::numbers(Tended::of($batch, $ledger, $this->current->get()), $ledger, Person::atTable());
+        return BatchView::numbers(BatchStatus::of($batch, $ledger, $this->current->get()), $ledger, Person::atTable());
     }
 }

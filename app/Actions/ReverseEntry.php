@@ -21,7 +21,7 @@ use Tempesal\Core\Ledger\NotEnough;
  */
 final readonly class ReverseEntry
 {
-    public function __construct(private KeepLedger $ledger, private UndoServing $undo)
+    public function __construct(private LedgerWriter $ledger, private UndoServing $undo)
     {
     }
 
@@ -38,7 +38,7 @@ final readonly class ReverseEntry
             }
             $twin = $this->twin($mistake);
             $locked = [];
-            foreach (collect([$batchId, $twin?->batch_id])->filter()->unique()->sort() as $id) {
+            foreach (collect([$batchId, $twin?->batch_id])->whereNotNull()->unique()->sort() as $id) {
                 $locked[$id] = $this->ledger->lock($id);
             }
             if ($mistake->kind === BatchEntry::REVERSAL) {
@@ -67,7 +67,7 @@ final readonly class ReverseEntry
     /** A share of the dish whose rest the line gave away. */
     private static function shareOf(BatchEntry $line): ?Serving
     {
-        return $line->kind !== Give::kind() || $line->request_key === null ? null : Serving::query()->where('dish', $line->request_key)->first();
+        return $line->kind !== Give::kind() || $line->request_key === null ? null : Serving::query()->where('dish_key', $line->request_key)->first();
     }
 
     /** The line that another jar wrote at the same time: the lender's for a starter, the borrower's for what was given. */

@@ -40,7 +40,7 @@ final readonly class SaveFood
     {
         return DB::transaction(static function () use ($id): Ingredient {
             $food = Ingredient::query()->lockForUpdate()->findOrFail($id);
-            foreach (StockPantry::ingredients() as $row) {
+            foreach (SeedPantry::ingredients() as $row) {
                 if ($row['key'] === $food->key) {
                     $food->update([...$row, 'edited' => false, 'label_sodium_mg' => null, 'label_serving_g' => null]);
                 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Household\HouseholdTransaction;
-use App\Ledger\ReadEntries;
+use App\Ledger\EntryReader;
 use App\Models\Formula;
 use App\Models\FormulaVersion;
 use Illuminate\Validation\ValidationException;
@@ -89,7 +89,7 @@ final readonly class SaveFormula
     public static function check(array $document, string $path): Read
     {
         try {
-            $read = Read::read($document, ReadEntries::pantry());
+            $read = Read::read($document, EntryReader::pantry());
             FormulaAnswer::of($read);
 
             return $read;

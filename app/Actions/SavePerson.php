@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\IntakeTarget;
 use App\Models\Person;
-use App\Models\Yardstick;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -33,25 +33,25 @@ final readonly class SavePerson
             }
             self::hold($person, $figures, $since);
 
-            return $person->load('yardsticks');
+            return $person->load('intakeTargets');
         });
     }
 
     /** @param  Figures  $figures */
     private static function hold(Person $person, array $figures, ?string $since): void
     {
-        $there = $person->yardsticks->last();
+        $there = $person->intakeTargets->last();
         if ($there !== null && $since !== null && self::isSame($there, $figures)) {
             return;
         }
         if ($there !== null && $since === null) {
-            Yardstick::query()->whereIn('id', $person->yardsticks->pluck('id'))->delete();
+            IntakeTarget::query()->whereIn('id', $person->intakeTargets->pluck('id'))->delete();
         }
-        Yardstick::query()->updateOrCreate(['person_id' => $person->id, 'since' => $since ?? Yardstick::ALWAYS], $figures);
+        IntakeTarget::query()->updateOrCreate(['person_id' => $person->id, 'since' => $since ?? IntakeTarget::ALWAYS], $figures);
     }
 
     /** @param  Figures  $figures */
-    private static function isSame(Yardstick $there, array $figures): bool
+    private static function isSame(IntakeTarget $there, array $figures): bool
     {
         return $there->target_sodium_mg === $figures['target_sodium_mg'] && $there->target_source === $figures['target_source'] && $there->rest == $figures['rest'];
     }

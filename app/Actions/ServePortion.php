@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Care\Tended;
+use App\Care\BatchStatus;
 use App\Household\CurrentHousehold;
 use App\Intake\ServingMoment;
 use App\Ledger\Ledgers;
@@ -15,7 +15,7 @@ use App\Models\Serving;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
@@ -25,7 +25,7 @@ use Tempesal\Core\Measure\Grams;
  */
 final readonly class ServePortion
 {
-    public function __construct(private KeepLedger $ledger, private CurrentHousehold $current, private EmptyJar $empty)
+    public function __construct(private LedgerWriter $ledger, private CurrentHousehold $current, private EmptyJar $empty)
     {
     }
 
@@ -38,7 +38,7 @@ final readonly class ServePortion
      * @param  array{name: string, grams: Grams}|null  $dish  of which it is a share
      */
     public function __invoke(string $batchId, string $personId, Grams $grams, ?Phase $phase, ServingMoment $when,
-        string $requestKey, ?CarbonImmutable $at = null, Way $way = Way::Drained, ?string $plannedId = null,
+        string $requestKey, ?CarbonImmutable $at = null, ServingStyle $way = ServingStyle::Drained, ?string $plannedId = null,
         ?array $dish = null): Serving
     {
         return DB::transaction(function () use ($batchId, $personId, $grams, $phase, $when, $requestKey, $at, $way,
@@ -57,7 +57,7 @@ final readonly class ServePortion
             $ledger = Ledgers::of($batch, $at);
             try {
                 $state = $ledger->state();
-                $entry = $way->plate($phase ?? Tended::servedPhase($batch, $state), $grams)->bookedAt($state);
+                $entry = $way->plate($phase ?? BatchStatus::servedPhase($batch, $state), $grams)->bookedAt($state);
                 $sodium = $ledger->serving($entry);
                 $line = $this->empty->before($batch, $at, function () use ($batch, $at, $entry): BatchEntry {
                     $line = $this->ledger->append($batch, $at, $entry);
@@ -79,7 +79,7 @@ final readonly class ServePortion
                 'grams' => $grams->value,
                 ...Serving::sodiumColumns()->write($sodium->band),
                 'undone_at' => null,
-                'dish' => $dish['name'] ?? null,
+                'dish_key' => $dish['name'] ?? null,
                 'dish_g' => $dish === null ? null : $dish['grams']->value,
                 'planned_serving_id' => $planned?->id,
                 'request_key' => $requestKey,

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Bench\BenchFields;
-use App\Bench\BenchOrder;
-use App\Bench\ReadSheet;
+use App\Bench\BenchParser;
+use App\Bench\ParsedBench;
 use App\Household\HouseholdTransaction;
 use App\Models\Batch;
 use App\Models\BatchEntry;
@@ -16,14 +16,14 @@ use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Advice\Severity;
 use Tempesal\Core\Bench\BenchAdvice;
-use Tempesal\Core\Bench\IncompleteSheet;
-use Tempesal\Core\Bench\Making;
+use Tempesal\Core\Bench\BenchSolution;
+use Tempesal\Core\Bench\IncompleteBench;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Method\Place;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 
 /**
  * Turns what stands on the bench into jars on the shelf: one, or several filled from one bowl. A sauce is made of a batch
@@ -33,7 +33,7 @@ use Tempesal\Core\Salt\Basis;
  */
 final readonly class StartBatch
 {
-    public function __construct(private ReadSheet $readSheet, private KeepLedger $ledger, private HouseholdTransaction $transaction)
+    public function __construct(private BenchParser $readSheet, private LedgerWriter $ledger, private HouseholdTransaction $transaction)
     {
     }
 
@@ -58,16 +58,16 @@ final readonly class StartBatch
             }
             $at = $startedAt ?? CarbonImmutable::now();
             $order = ($this->readSheet)($typed, $at);
-            $making = self::workOut($order);
-            self::refuseWhatCannotBe($making);
+            $solution = self::workOut($order);
+            self::refuseWhatCannotBe($solution);
             if ($order->source !== null) {
-                return $this->blend($order, $order->source, $making, $name, $place, $requestKey, $at);
+                return $this->blend($order, $order->source, $solution, $name, $place, $requestKey, $at);
             }
             $jars = $order->jars === [] ? [null] : $order->jars;
-            $begun = $isPacked ? $at->subSeconds((int) round($making->timetable()->seconds)) : $at;
+            $begun = $isPacked ? $at->subSeconds((int) round($solution->timetable()->seconds)) : $at;
             foreach ($jars as $i => $jar) {
                 $called = count($jars) === 1 ? $name : sprintf('%s, jar %d', $name, $i + 1);
-                $batch = $this->write($order, $making, $i, $jar, $typed, $called, $place, $i === 0 ? $requestKey : (string) Str::ulid(), $begun);
+                $batch = $this->write($order, $solution, $i, $jar, $typed, $called, $place, $i === 0 ? $requestKey : (string) Str::ulid(), $begun);
                 $started ??= $batch;
             }
 
@@ -76,28 +76,28 @@ final readonly class StartBatch
     }
 
     /** @throws ValidationException */
-    public static function workOut(BenchOrder $order): Making
+    public static function workOut(ParsedBench $order): BenchSolution
     {
         try {
-            $making = Making::from($order->sheet);
-        } catch (IncompleteSheet $open) {
+            $solution = BenchSolution::from($order->input);
+        } catch (IncompleteBench $open) {
             throw ValidationException::withMessages([$open->field => $open->getMessage()]);
         }
-        $wanted = $making->work->starter->grams->value ?? 0.0;
+        $wanted = $solution->work->starter->grams->value ?? 0.0;
         if ($order->lendable !== null && $wanted > $order->lendable * (1.0 + BatchState::ROUNDING)) {
             throw ValidationException::withMessages(['starterAmount' => sprintf(
                 'Only %d g of brine are left in %s%s.', (int) floor($order->lendable), $order->lender->name ?? '',
-                $order->sheet->starter?->grams->isZero() === true ? sprintf('; the jar would take %d g. Say how much goes in', (int) ceil($wanted)) : '',
+                $order->input->starter?->grams->isZero() === true ? sprintf('; the jar would take %d g. Say how much goes in', (int) ceil($wanted)) : '',
             )]);
         }
 
-        return $making;
+        return $solution;
     }
 
     /** @throws ValidationException */
-    private static function refuseWhatCannotBe(Making $making): void
+    private static function refuseWhatCannotBe(BenchSolution $solution): void
     {
-        foreach (BenchAdvice::on($making) as $advice) {
+        foreach (BenchAdvice::on($solution) as $advice) {
             if ($advice->severity === Severity::Stop) {
                 throw ValidationException::withMessages(['jarId' => $advice->text]);
             }
@@ -105,29 +105,29 @@ final readonly class StartBatch
     }
 
     /** @param  Typed  $typed */
-    private function write(BenchOrder $order, Making $making, int $number, ?Jar $jar, array $typed, string $name, string $place, string $requestKey, CarbonImmutable $at): Batch
+    private function write(ParsedBench $order, BenchSolution $solution, int $number, ?Jar $jar, array $typed, string $name, string $place, string $requestKey, CarbonImmutable $at): Batch
     {
-        $sheet = $order->sheet;
+        $input = $order->input;
         $batch = Batch::create([
             'jar_id' => $jar?->id,
             'name' => $name,
-            'method' => $sheet->method,
-            'shape' => $sheet->vegetable->shape,
+            'method' => $input->method,
+            'shape' => $input->vegetable->shape,
             'colour' => $order->colour,
-            'density_g_per_ml' => $sheet->vegetable->density,
-            'headspace_mm' => $sheet->packing->headspace->value,
-            'weight_ml' => $sheet->packing->weightVolume->value,
-            'serving_g' => $sheet->serving->value,
-            'sheet' => $typed,
-            'strengths' => self::strengths($making),
+            'density_g_per_ml' => $input->vegetable->density,
+            'headspace_mm' => $input->packing->headspace->value,
+            'weight_ml' => $input->packing->weightVolume->value,
+            'serving_g' => $input->serving->value,
+            'bench_input' => $typed,
+            'strengths' => self::strengths($solution),
             'place' => $place,
             'started_in' => $place,
-            'likeness' => "{$sheet->method->value}:".($typed['vegetableId'] ?? ''),
+            'likeness' => "{$input->method->value}:".($typed['vegetableId'] ?? ''),
             'started_at' => $at,
             'request_key' => $requestKey,
         ])->load(['entries', 'jar']);
 
-        foreach ($making->linesOf($number) as $line) {
+        foreach ($solution->linesOf($number) as $line) {
             $moment = $at->addSeconds((int) round($line->at ?? 0.0));
             $this->ledger->append($batch, $moment, self::standing($line->entry, $place, $typed));
             if ($line->entry instanceof Starter && $order->lender !== null) {
@@ -148,20 +148,20 @@ final readonly class StartBatch
         return $entry instanceof Soak && $entry->duration === null && ! $entry->even && ($typed['roomCelsius'] ?? null) === null ? $entry->in($place) : $entry;
     }
 
-    private function blend(BenchOrder $order, Batch $source, Making $making, string $name, string $place, string $requestKey, CarbonImmutable $at): Batch
+    private function blend(ParsedBench $order, Batch $source, BenchSolution $solution, string $name, string $place, string $requestKey, CarbonImmutable $at): Batch
     {
         $batch = $this->ledger->lock($source->id);
-        foreach ($making->timetable()->lines as $line) {
+        foreach ($solution->timetable()->lines as $line) {
             $this->ledger->append($batch, $at, $line->entry, $requestKey);
         }
         if ($batch->place->value !== $place) {
-            $this->ledger->append($batch, $at, StandJar::standing(Place::from($place)));
+            $this->ledger->append($batch, $at, MoveJar::standing(Place::from($place)));
         }
         $this->ledger->check($batch);
         $batch->update([
-            'name' => $name, 'place' => $place, 'serving_g' => $order->sheet->serving->value, 'strengths' => self::strengths($making),
+            'name' => $name, 'place' => $place, 'serving_g' => $order->input->serving->value, 'strengths' => self::strengths($solution),
             ...($order->jars === [] ? [] : [
-                'jar_id' => $order->jars[0]->id, 'headspace_mm' => $order->sheet->packing->headspace->value, 'weight_ml' => 0.0,
+                'jar_id' => $order->jars[0]->id, 'headspace_mm' => $order->input->packing->headspace->value, 'weight_ml' => 0.0,
             ]),
         ]);
 
@@ -169,11 +169,11 @@ final readonly class StartBatch
     }
 
     /** @return array<string, float|null> shares of salt by basis, as made */
-    private static function strengths(Making $making): array
+    private static function strengths(BenchSolution $solution): array
     {
         $strengths = [];
-        foreach (Basis::cases() as $basis) {
-            $strengths[$basis->value] = $making->strength($basis);
+        foreach (SaltBasis::cases() as $basis) {
+            $strengths[$basis->value] = $solution->strength($basis);
         }
 
         return $strengths;

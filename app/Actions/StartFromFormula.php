@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Household\HouseholdTransaction;
-use App\Ledger\ReadEntries;
+use App\Ledger\EntryReader;
 use App\Models\Batch;
 use App\Models\FormulaVersion;
 use App\Models\Jar;
@@ -16,14 +16,14 @@ use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Formula\FormulaLine;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Produce\PieceShape;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 
 /**
  * Starts a jar from a version of a formula. The jar keeps that version, whatever becomes of the formula.
  */
 final readonly class StartFromFormula
 {
-    public function __construct(private KeepLedger $ledger, private HouseholdTransaction $transaction)
+    public function __construct(private LedgerWriter $ledger, private HouseholdTransaction $transaction)
     {
     }
 
@@ -45,14 +45,14 @@ final readonly class StartFromFormula
             $lead = collect($answer->lines)->filter(static fn (FormulaLine $line): bool => $line->food !== null && $line->part !== 'water')->sortByDesc('grams')->first();
             $at = $startedAt ?? CarbonImmutable::now();
             $strengths = [];
-            foreach (Basis::cases() as $basis) {
+            foreach (SaltBasis::cases() as $basis) {
                 $strengths[$basis->value] = $answer->salted()?->share($basis);
             }
             $batch = Batch::create([
                 'jar_id' => $jar?->id, 'formula_version_id' => $version->id, 'name' => $name, 'method' => $scaled->method,
                 'shape' => $lead->food->shape ?? PieceShape::Chunks, 'colour' => $scaled->colour(), 'density_g_per_ml' => $lead->food->density ?? 1.0,
                 'headspace_mm' => $scaled->vessel->headspace->value, 'weight_ml' => 0.0, 'serving_g' => $scaled->serving->grams->value,
-                'sheet' => [], 'strengths' => $strengths, 'place' => $place, 'started_in' => $place, 'likeness' => "formula:{$version->formula_id}", 'started_at' => $at, 'request_key' => $requestKey,
+                'bench_input' => [], 'strengths' => $strengths, 'place' => $place, 'started_in' => $place, 'likeness' => "formula:{$version->formula_id}", 'started_at' => $at, 'request_key' => $requestKey,
             ])->load(['entries', 'jar']);
             foreach ($scaled->entries() as $entry) {
                 $this->ledger->append($batch, $at, $entry instanceof Soak && $entry->duration === null && ! $entry->even ? $entry->in($place) : $entry);
@@ -66,6 +66,6 @@ final readonly class StartFromFormula
     /** The version as the core reads it. */
     public static function read(FormulaVersion $version): Formula
     {
-        return Formula::read($version->document, ReadEntries::pantry());
+        return Formula::read($version->document, EntryReader::pantry());
     }
 }

@@ -17,7 +17,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class UndoServing
 {
-    public function __construct(private KeepLedger $ledger)
+    public function __construct(private LedgerWriter $ledger)
     {
     }
 
@@ -35,9 +35,9 @@ final readonly class UndoServing
                 $this->ledger->reverse($batch, $line, $now);
             }
             $rows = Serving::query();
-            $serving->dish === null ? $rows->where('id', $serving->id) : $rows->where('dish', $serving->dish);
+            $serving->dish_key === null ? $rows->where('id', $serving->id) : $rows->where('dish_key', $serving->dish_key);
             $rows->update(['undone_at' => $now]);
-            IdempotencyKey::spend($serving->dish ?? $serving->request_key);
+            IdempotencyKey::spend($serving->dish_key ?? $serving->request_key);
 
             return $serving->refresh();
         });
@@ -46,13 +46,13 @@ final readonly class UndoServing
     /** @return list<BatchEntry> what it wrote */
     private function lines(Batch $batch, Serving $serving): array
     {
-        if ($serving->dish === null) {
+        if ($serving->dish_key === null) {
             return [$batch->entries->firstOrFail('id', $serving->batch_entry_id)];
         }
         $rows = Serving::query();
-        $rows->where('dish', $serving->dish);
+        $rows->where('dish_key', $serving->dish_key);
         $shares = $rows->pluck('batch_entry_id');
 
-        return array_values($batch->entries->filter(static fn (BatchEntry $line): bool => $shares->contains($line->id) || $line->request_key === $serving->dish)->all());
+        return array_values($batch->entries->filter(static fn (BatchEntry $line): bool => $shares->contains($line->id) || $line->request_key === $serving->dish_key)->all());
     }
 }

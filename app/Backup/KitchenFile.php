@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Backup;
 
-use App\Actions\KeepPhoto;
+use App\Actions\SavePhoto;
 use App\Models\Household;
 use App\Models\Note;
 use Carbon\CarbonImmutable;
@@ -16,11 +16,11 @@ use Illuminate\Support\Facades\File;
  */
 final class KitchenFile
 {
-    public const VERSION = 2;
+    public const VERSION = 3;
 
     /** The tables of a kitchen, each after those to which it points. */
     public const TABLES = [
-        'people', 'yardsticks', 'salts', 'ingredients', 'jars', 'hold_downs', 'rooms', 'room_readings', 'room_spells', 'formulas', 'formula_versions',
+        'people', 'intake_targets', 'salts', 'ingredients', 'jars', 'hold_downs', 'rooms', 'room_readings', 'room_spells', 'formulas', 'formula_versions',
         'batches', 'batch_entries', 'notes', 'chore_marks', 'practice_answers', 'week_changes', 'planned_servings', 'rotation_lines', 'planned_batches',
         'servings', 'other_foods',
     ];
@@ -52,7 +52,7 @@ final class KitchenFile
     {
         $photos = [];
         foreach (Note::query()->where('photo', '!=', null)->get() as $note) {
-            $path = KeepPhoto::path($note);
+            $path = SavePhoto::path($note);
             if ($path !== null && File::exists($path)) {
                 $photos[(string) $note->photo] = base64_encode(File::get($path));
             }

@@ -22,6 +22,7 @@ final class KitchenUpgrades
         while ($document['version'] < KitchenFile::VERSION) {
             $document = match ($document['version']) {
                 1 => self::from1($document),
+                2 => self::from2($document),
                 default => [...$document, 'version' => KitchenFile::VERSION],
             };
         }
@@ -39,5 +40,37 @@ final class KitchenUpgrades
     private static function from1(array $document): array
     {
         return [...$document, 'version' => 2];
+    }
+
+    /**
+     * Version 3 calls the targets of people "intake_targets" what shares of a dish have in common "dish_key", and what
+     * was typed at the bench "bench_input". Changes of a week keep the words in which they were written.
+     *
+     * @param  array<string, mixed>  $document
+     * @return array<string, mixed>
+     */
+    private static function from2(array $document): array
+    {
+        $rows = is_array($document['rows'] ?? null) ? $document['rows'] : [];
+        $rows['intake_targets'] = $rows['yardsticks'] ?? [];
+        unset($rows['yardsticks']);
+        $rows['servings'] = self::renamed($rows['servings'] ?? [], 'dish', 'dish_key');
+        $rows['batches'] = self::renamed($rows['batches'] ?? [], 'sheet', 'bench_input');
+
+        return [...$document, 'rows' => $rows, 'version' => 3];
+    }
+
+    /** Rows with a column under its new name; what is no list of rows stays as it is, and is refused later. */
+    private static function renamed(mixed $rows, string $from, string $to): mixed
+    {
+        return ! is_array($rows) ? $rows : array_map(static function (mixed $row) use ($from, $to): mixed {
+            if (! is_array($row) || ! array_key_exists($from, $row)) {
+                return $row;
+            }
+            $row[$to] = $row[$from];
+            unset($row[$from]);
+
+            return $row;
+        }, $rows);
     }
 }

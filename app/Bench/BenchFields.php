@@ -10,7 +10,7 @@ use Illuminate\Validation\Rules\In;
 use Tempesal\Core\Formula\SaltUnit;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Produce\PieceShape;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 
 /**
  * The fields of the bench as they come over the wire: amounts as typed, choices as words, rows by id.
@@ -47,7 +47,7 @@ final class BenchFields
             'saltUnit' => ['required', 'string', Rule::enum(SaltUnit::class)],
             'fixed' => ['required', 'string', Rule::in(self::FIXED)],
             'strengthPercent' => ['nullable', 'string', 'max:20'],
-            'strengthBasis' => ['required', 'string', Rule::enum(Basis::class)],
+            'strengthBasis' => ['required', 'string', Rule::enum(SaltBasis::class)],
             'saltAmount' => $amount,
             'tastings' => ['nullable', 'list', 'max:12'],
             'tastings.*' => $amount,

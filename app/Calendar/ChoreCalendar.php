@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Calendar;
 
-use App\Care\Tended;
+use App\Care\BatchStatus;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
@@ -12,7 +12,7 @@ use App\Models\PlannedBatch;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Sabre\VObject\Component\VCalendar;
-use Tempesal\Core\Care\Due;
+use Tempesal\Core\Care\DueChore;
 
 /**
  * The kitchen's chores as an iCalendar (RFC 5545). What is wanted on a day is an event of that whole day, without a clock or
@@ -37,9 +37,9 @@ final class ChoreCalendar
             'X-WR-CALNAME' => "{$household->name}: jars",
         ]);
         foreach ($batches as $batch) {
-            $tended = Tended::of($batch, Ledgers::of($batch), $household);
-            foreach ($tended->dues as $due) {
-                self::event($calendar, $tended, $due);
+            $status = BatchStatus::of($batch, Ledgers::of($batch), $household);
+            foreach ($status->dues as $due) {
+                self::event($calendar, $status, $due);
             }
         }
         foreach ($planned as $one) {
@@ -71,24 +71,24 @@ final class ChoreCalendar
         return rtrim((string) config('app.url'), '/').$path;
     }
 
-    private static function event(VCalendar $calendar, Tended $tended, Due $due): void
+    private static function event(VCalendar $calendar, BatchStatus $status, DueChore $due): void
     {
-        $today = $tended->household->today();
-        $on = CarbonImmutable::parse(max($today, $tended->dateOf($due)));
+        $today = $status->household->today();
+        $on = CarbonImmutable::parse(max($today, $status->dateOf($due)));
         $task = $due->chore->task;
-        $late = $due->lateOn($tended->day);
+        $late = $due->lateOn($status->day);
         $event = $calendar->createComponent('VEVENT', [
-            'UID' => "{$tended->batch->id}-{$task->value}@tempesal",
+            'UID' => "{$status->batch->id}-{$task->value}@tempesal",
             'DTSTAMP' => CarbonImmutable::now('UTC')->toDateTime(),
-            'SUMMARY' => "{$tended->batch->name}: {$task->text()}",
+            'SUMMARY' => "{$status->batch->name}: {$task->text()}",
             'DESCRIPTION' => $late > 0 ? $task->whenLate($late) : $task->text(),
-            'URL' => self::address("/shelf/{$tended->batch->id}"),
+            'URL' => self::address("/shelf/{$status->batch->id}"),
             'TRANSP' => 'TRANSPARENT',
             'CATEGORIES' => 'Kitchen',
         ]);
         $calendar->add($event);
         if ($due->at !== null) {
-            $moment = $tended->callAt($due)->utc();
+            $moment = $status->callAt($due)->utc();
             $event->add('DTSTART', $moment->toDateTime());
             $event->add('DTEND', $moment->addMinutes(self::TAKES_MINUTES)->toDateTime());
             $event->add('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => $task->text(), 'TRIGGER' => 'PT0S']);
@@ -97,20 +97,20 @@ final class ChoreCalendar
         }
         $event->add('DTSTART', $on->format('Ymd'), ['VALUE' => 'DATE']);
         $event->add('DTEND', $on->addDay()->format('Ymd'), ['VALUE' => 'DATE']);
-        $count = self::times($tended, $due, $on);
+        $count = self::times($status, $due, $on);
         if ($count > 1) {
             $event->add('RRULE', "FREQ=DAILY;INTERVAL={$due->chore->every};COUNT={$count}");
         }
     }
 
     /** How often it comes from a day on, that day included. */
-    private static function times(Tended $tended, Due $due, CarbonImmutable $on): int
+    private static function times(BatchStatus $status, DueChore $due, CarbonImmutable $on): int
     {
         if ($due->chore->every === 0) {
             return 1;
         }
-        $first = Household::daysBetween($tended->household->dateOf($tended->batch->started_at), $on->toDateString());
-        $last = min($due->chore->last ?? PHP_INT_MAX, $tended->day + self::AHEAD_DAYS);
+        $first = Household::daysBetween($status->household->dateOf($status->batch->started_at), $on->toDateString());
+        $last = min($due->chore->last ?? PHP_INT_MAX, $status->day + self::AHEAD_DAYS);
 
         return max(1, 1 + intdiv($last - $first, $due->chore->every));
     }

@@ -24,6 +24,6 @@ final class RipeningWindows
     {
         $window = $batch->usualWindow();
 
-        return $window === null ? null : app(OwnTastes::class)->daysOf($batch->likeness, $window->temperature);
+        return $window === null ? null : app(TastingHistory::class)->daysOf($batch->likeness, $window->temperature);
     }
 }

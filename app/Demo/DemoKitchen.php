@@ -4,24 +4,24 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use App\Actions\AddBoughtJar;
 use App\Actions\CalibrateSpoon;
 use App\Actions\ChangeWeek;
+use App\Actions\CreateHousehold;
 use App\Actions\EmptyJar;
-use App\Actions\KeepPhoto;
-use App\Actions\KeepReadings;
-use App\Actions\KeepRotation;
-use App\Actions\OpenKitchen;
+use App\Actions\MoveJar;
 use App\Actions\PlanBatch;
+use App\Actions\RecordNote;
+use App\Actions\RecordOtherFood;
 use App\Actions\SaveFood;
 use App\Actions\SavePerson;
+use App\Actions\SavePhoto;
+use App\Actions\SaveReadings;
+use App\Actions\SaveRotation;
+use App\Actions\ServeDish;
 use App\Actions\ServePortion;
-use App\Actions\ServeTogether;
-use App\Actions\ShelveBought;
-use App\Actions\StandJar;
 use App\Actions\StartBatch;
 use App\Actions\StartFromFormula;
-use App\Actions\WriteNote;
-use App\Actions\WriteOtherFood;
 use App\Household\CurrentHousehold;
 use App\Intake\ServingMoment;
 use App\Models\Batch;
@@ -42,10 +42,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
 use Tempesal\Core\Care\Task;
-use Tempesal\Core\Check\Sign;
+use Tempesal\Core\Check\Finding;
 use Tempesal\Core\Intake\LabelSodium;
+use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Intake\TargetPreset;
-use Tempesal\Core\Intake\Way;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
@@ -65,23 +65,23 @@ final class DemoKitchen
     private const EMAIL = 'cook@larkfield.example';
 
     public function __construct(
-        private readonly OpenKitchen $open,
+        private readonly CreateHousehold $open,
         private readonly StartBatch $start,
         private readonly ServePortion $serve,
         private readonly StartFromFormula $startFromFormula,
         private readonly CalibrateSpoon $calibrate,
         private readonly SaveFood $saveFood,
-        private readonly StandJar $stand,
+        private readonly MoveJar $stand,
         private readonly EmptyJar $empty,
-        private readonly WriteNote $writeNote,
-        private readonly KeepReadings $keepReadings,
-        private readonly KeepRotation $keepRotation,
+        private readonly RecordNote $writeNote,
+        private readonly SaveReadings $keepReadings,
+        private readonly SaveRotation $keepRotation,
         private readonly ChangeWeek $changeWeek,
         private readonly PlanBatch $planBatch,
-        private readonly WriteOtherFood $writeOther,
+        private readonly RecordOtherFood $writeOther,
         private readonly SavePerson $savePerson,
-        private readonly ServeTogether $together,
-        private readonly ShelveBought $shelve,
+        private readonly ServeDish $together,
+        private readonly AddBoughtJar $shelve,
         private readonly CurrentHousehold $current,
     ) {
     }
@@ -110,7 +110,7 @@ final class DemoKitchen
     private static function clear(Household $household): void
     {
         DB::transaction(static function () use ($household): void {
-            File::deleteDirectory(KeepPhoto::folderOf($household->id));
+            File::deleteDirectory(SavePhoto::folderOf($household->id));
             DB::table('servings')->where('household_id', $household->id)->delete();
             DB::table('batch_entries')->where('household_id', $household->id)->whereNotNull('reverses_id')->delete();
             $household->delete();
@@ -158,9 +158,9 @@ final class DemoKitchen
         ]);
         $this->kimchi();
         $this->particulars();
-        $this->yardsticks($household);
+        $this->intakeTargets($household);
         $this->bought();
-        $this->tended([
+        $this->status([
             [$kraut, Task::Press, 1, 3], [$kraut, Task::Airlock, 14, 14], [$red, Task::Press, 1, 3], [$red, Task::Burp, 1, 7],
             [$carrots, Task::Burp, 1, 3], [$mash, Task::Stir, 1, 7], [$mash, Task::Burp, 1, 7],
         ]);
@@ -170,7 +170,7 @@ final class DemoKitchen
         $this->note($mash, 12, ['ph' => 3.9, 'marks' => ['heat' => 5, 'sour' => 3], 'bubbles' => 'few']);
         $this->note($spears, 0, ['marks' => ['salty' => 3, 'sour' => 2, 'crunch' => 5, 'liked' => 5], 'text' => 'Half sour, just as the name says.']);
         $this->writeNote->check($mash->id, [
-            Sign::FilmFlat, Sign::ColourAsExpected, Sign::LidFlat, Sign::FewBubbles, Sign::SmellSour, Sign::Smooth,
+            Finding::FilmFlat, Finding::ColourAsExpected, Finding::LidFlat, Finding::FewBubbles, Finding::SmellSour, Finding::Smooth,
         ], (string) Str::ulid());
         $people = Person::atTable()->keyBy('name');
         $meals = [
@@ -188,7 +188,7 @@ final class DemoKitchen
         // Chilli mash went into last night's soup: two shares of it, and a bowl for a guest.
         $portions = array_values($people->whereIn('name', ['Marit', 'Jory'])->map(static fn (Person $person): array => ['personId' => $person->id, 'grams' => Grams::of(6.0)])->all());
         if ($portions !== []) {
-            ($this->together)($mash->id, $portions, Grams::of(20.0), null, Way::Drained,
+            ($this->together)($mash->id, $portions, Grams::of(20.0), null, ServingStyle::Drained,
                 new ServingMoment(CarbonImmutable::parse($household->today())->subDay()->toDateString()),
                 (string) Str::ulid(), CarbonImmutable::now()->subDay());
         }
@@ -220,7 +220,7 @@ final class DemoKitchen
         $meant = [];
         foreach ([1, 3, 5] as $day) {
             foreach ($people as $person) {
-                $meant[] = ['personId' => $person->id, 'batchId' => $red->id, 'date' => $monday->subDays(7 - $day)->toDateString(), 'grams' => $person->usual_serving_g, 'way' => Way::Drained, 'isLocked' => false];
+                $meant[] = ['personId' => $person->id, 'batchId' => $red->id, 'date' => $monday->subDays(7 - $day)->toDateString(), 'grams' => $person->usual_serving_g, 'way' => ServingStyle::Drained, 'isLocked' => false];
             }
         }
         ($this->changeWeek)($monday->subDays(7)->toDateString(), $meant, [], 'red kraut three times', (string) Str::ulid());
@@ -297,7 +297,7 @@ final class DemoKitchen
     }
 
     /** @param  list<array{Batch, Task, int, int}>  $chores  done from one day of a jar's life to another */
-    private function tended(array $chores): void
+    private function status(array $chores): void
     {
         foreach ($chores as [$batch, $task, $from, $to]) {
             for ($day = $from; $day <= $to; $day++) {
@@ -340,15 +340,15 @@ final class DemoKitchen
     }
 
     /** Marit's clinician has asked for less since a while; Jory has a small lunch on weekdays. */
-    private function yardsticks(Household $household): void
+    private function intakeTargets(Household $household): void
     {
         $today = CarbonImmutable::parse($household->today());
-        $figures = static fn (Person $person): array => ['target_sodium_mg' => $person->yardstick()->target_sodium_mg, 'target_source' => $person->yardstick()->target_source, 'rest' => $person->yardstick()->rest];
+        $figures = static fn (Person $person): array => ['target_sodium_mg' => $person->currentTarget()->target_sodium_mg, 'target_source' => $person->currentTarget()->target_source, 'rest' => $person->currentTarget()->rest];
         $marit = Person::query()->where('name', 'Marit')->firstOrFail();
         ($this->savePerson)($marit->id, [], [...$figures($marit), 'target_sodium_mg' => 1800, 'target_source' => 'Agreed with her clinician in spring'], null);
         ($this->savePerson)($marit->id, [], $figures($marit), $today->subDays(17)->toDateString());
         $jory = Person::query()->where('name', 'Jory')->firstOrFail();
-        $rest = $jory->yardstick()->rest;
+        $rest = $jory->currentTarget()->rest;
         foreach (range(1, 5) as $weekday) {
             $rest[$weekday] = ['morning' => 380, 'noon' => 260, 'evening' => 750];
         }

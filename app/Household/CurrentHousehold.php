@@ -18,10 +18,10 @@ final class CurrentHousehold
         $this->household = $household;
     }
 
-    /** @throws NoHousehold when none was set */
+    /** @throws MissingHousehold when none was set */
     public function get(): Household
     {
-        return $this->household ?? throw new NoHousehold;
+        return $this->household ?? throw new MissingHousehold;
     }
 
     public function id(): string

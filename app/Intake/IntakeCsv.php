@@ -74,7 +74,7 @@ final class IntakeCsv
         $key = static fn (string $person, string $date, string $name, float $sodium): string => sprintf('%s %s %.6f %s', $person, $date, $sodium, mb_strtolower(trim($name)));
         $there = [];
         [$from, $to] = [min(array_column($rows, 'date')), max(array_column($rows, 'date'))];
-        foreach (Rest::between($from, $to)->written as $food) {
+        foreach (BackgroundIntake::between($from, $to)->written as $food) {
             $there[] = $key($food->person_id, $food->eaten_on, $food->name, $food->sodium_mg);
         }
         foreach (Intakes::servings($from, $to) as $serving) {
@@ -107,25 +107,25 @@ final class IntakeCsv
         $rows = $complaints = [];
         $ids = $people->mapWithKeys(static fn (Person $person): array => [mb_strtolower($person->name) => $person->id]);
         $lines = self::lines($text);
-        $header = array_map(static fn (string $cell): string => trim(mb_strtolower($cell)), $lines === [] ? [] : $lines[array_key_first($lines)]);
+        $header = array_map(static fn (string $assignment): string => trim(mb_strtolower($assignment)), $lines === [] ? [] : $lines[array_key_first($lines)]);
         unset($lines[array_key_first($lines)]);
         foreach (['date', 'person', 'name', 'sodium_mg'] as $needed) {
             if (! in_array($needed, $header, true)) {
                 return ['rows' => [], 'complaints' => [['line' => 1, 'text' => "The first line must name the columns; \"{$needed}\" is missing."]]];
             }
         }
-        foreach ($lines as $number => $cells) {
+        foreach ($lines as $number => $assignments) {
             if (count($rows) >= self::MOST_ROWS) {
                 $complaints[] = ['line' => $number, 'text' => sprintf('More than %d rows at once are too many; bring the rest in a second file.', self::MOST_ROWS)];
                 break;
             }
-            $cells = array_map(self::spoken(...), $cells);
-            if (count($cells) !== count($header)) {
-                $complaints[] = ['line' => $number, 'text' => sprintf('It has %d cells, the first line has %d.', count($cells), count($header))];
+            $assignments = array_map(self::spoken(...), $assignments);
+            if (count($assignments) !== count($header)) {
+                $complaints[] = ['line' => $number, 'text' => sprintf('It has %d cells, the first line has %d.', count($assignments), count($header))];
 
                 continue;
             }
-            $row = array_combine($header, $cells);
+            $row = array_combine($header, $assignments);
             $personId = $ids[mb_strtolower(trim($row['person']))] ?? null;
             $meals = self::meals($row['instead_of'] ?? '');
             $complaint = match (true) {
@@ -158,10 +158,10 @@ final class IntakeCsv
         rewind($file);
         $lines = [];
         $number = 1;
-        for ($from = 0; ($cells = fgetcsv($file, escape: '')) !== false; $from = $to) {
+        for ($from = 0; ($assignments = fgetcsv($file, escape: '')) !== false; $from = $to) {
             $to = (int) ftell($file);
-            if (trim(implode('', $cells)) !== '') {
-                $lines[$number] = array_map(strval(...), $cells);
+            if (trim(implode('', $assignments)) !== '') {
+                $lines[$number] = array_map(strval(...), $assignments);
             }
             $number += substr_count((string) stream_get_contents($file, $to - $from, $from), "\n");
             fseek($file, $to);
@@ -172,9 +172,9 @@ final class IntakeCsv
     }
 
     /** A cell without what kept a spreadsheet from taking it for a formula. */
-    private static function spoken(string $cell): string
+    private static function spoken(string $assignment): string
     {
-        return preg_match('/^\'[=+\-@\t\r\n]/', $cell) === 1 ? substr($cell, 1) : $cell;
+        return preg_match('/^\'[=+\-@\t\r\n]/', $assignment) === 1 ? substr($assignment, 1) : $assignment;
     }
 
     /** @return list<string>|null meals, with spaces between them; null where it is something else */

@@ -11,7 +11,7 @@ use App\Models\Serving;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Tempesal\Core\Intake\IntakeDay;
-use Tempesal\Core\Intake\Period;
+use Tempesal\Core\Intake\IntakePeriod;
 use Tempesal\Core\Ledger\Phase;
 
 /**
@@ -19,17 +19,17 @@ use Tempesal\Core\Ledger\Phase;
  */
 final class Intakes
 {
-    /** @return Period|null null where nothing was kept of them yet */
-    public static function of(Person $person, string $from, string $to): ?Period
+    /** @return IntakePeriod|null null where nothing was kept of them yet */
+    public static function of(Person $person, string $from, string $to): ?IntakePeriod
     {
         $from = max($from, self::since($person));
-        $rest = Rest::between($from, $to, $person);
+        $rest = BackgroundIntake::between($from, $to, $person);
         $servings = self::servings($from, $to, $person);
         $days = [];
         for ($day = CarbonImmutable::parse($from), $last = CarbonImmutable::parse($to); $day->lessThanOrEqualTo($last); $day = $day->addDay()) {
             $date = $day->toDateString();
             $days[] = new IntakeDay(
-                $date, (float) $person->yardstickOn($date)->target_sodium_mg, $rest->estimate($person, $date), $rest->written($person, $date),
+                $date, (float) $person->targetOn($date)->target_sodium_mg, $rest->estimate($person, $date), $rest->written($person, $date),
                 array_values($servings->where('eaten_on', $date)->map(static fn (Serving $one): array => [
                     'source' => $one->batch_id, 'name' => $one->batch->name, 'group' => $one->batch->likeness,
                     'isCondiment' => $one->phase !== Phase::Pieces, 'isLive' => $one->is_live, 'sodiumMg' => $one->sodium(),
@@ -37,7 +37,7 @@ final class Intakes
             );
         }
 
-        return $days === [] ? null : new Period($days);
+        return $days === [] ? null : new IntakePeriod($days);
     }
 
     /** The first day of which something is kept: they came to the table, or something of theirs was written down. */

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
-use App\Care\Tended;
+use App\Care\BatchStatus;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
 use App\Models\Person;
 use Tempesal\Core\Estimate\Point;
-use Tempesal\Core\Intake\Remedy;
-use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Intake\RemedyKind;
+use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Measure\Grams;
 
 /**
@@ -22,23 +22,23 @@ final class OtherJars
     /**
      * Portions for someone from other jars that are ready, live where this one is, and hold less.
      *
-     * @return list<array{remedy: Remedy, text: string, milligrams: float}>
+     * @return list<array{remedy: RemedyKind, text: string, milligrams: float}>
      */
     public static function of(Batch $batch, Person $person, float $now, Household $household): array
     {
         $others = [];
         foreach (Batch::onShelf()->get()->where('id', '!=', $batch->id) as $other) {
-            $tended = Tended::of($other, Ledgers::of($other), $household);
-            $phase = Tended::servedPhase($other, $tended->state);
+            $status = BatchStatus::of($other, Ledgers::of($other), $household);
+            $phase = BatchStatus::servedPhase($other, $status->state);
             $grams = $other->usualPortion($person, $phase);
-            $clash = array_intersect(array_map(static fn ($one): string => $one->value, $tended->state->allergens()), $person->allergens);
-            if (($tended->readyIn() ?? 1) > 0 || $tended->isSpokenAgainst() || $clash !== [] || $tended->gramsLeft() < $grams || ! $other->isLive($tended->state)) {
+            $clash = array_intersect(array_map(static fn ($one): string => $one->value, $status->state->allergens()), $person->allergens);
+            if (($status->readyIn() ?? 1) > 0 || $status->isSpokenAgainst() || $clash !== [] || $status->gramsLeft() < $grams || ! $other->isLive($status->state)) {
                 continue;
             }
-            $milligrams = Way::Drained->plate($phase, Grams::of($grams))->sodiumMg($tended->state, Point::typical());
+            $milligrams = ServingStyle::Drained->plate($phase, Grams::of($grams))->sodiumMg($status->state, Point::typical());
             if ($milligrams < $now) {
-                $remedy = $other->likeness === $batch->likeness && $other->started_at->greaterThan($batch->started_at) ? Remedy::YoungerJar : Remedy::OtherJar;
-                $others[] = ['remedy' => $remedy, 'text' => $remedy->text($other->name), 'milligrams' => $milligrams];
+                $kind = $other->likeness === $batch->likeness && $other->started_at->greaterThan($batch->started_at) ? RemedyKind::YoungerJar : RemedyKind::OtherJar;
+                $others[] = ['remedy' => $kind, 'text' => $kind->text($other->name), 'milligrams' => $milligrams];
             }
         }
         usort($others, static fn (array $one, array $other): int => $one['milligrams'] <=> $other['milligrams']);

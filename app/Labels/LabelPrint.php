@@ -125,13 +125,13 @@ final class LabelPrint
             $this->text($label['name'], $left, $y + 4.0, $width, 13.0, 20.0, 'font-weight: bold', 2),
         ];
         $top = $y + 19.0;
-        foreach (LabelWords::rows($label) as [$what, $said]) {
+        foreach (LabelText::rows($label) as [$what, $said]) {
             $beside = $top + self::ROW > $y + self::HEIGHT - self::QR - 3.0 ? self::QR : 0.0;
             $parts[] = $this->text($what, $left, $top + 0.9, self::TITLES, 6.0, 10.0, 'color: #554b43');
             $parts[] = $this->text($said, $left + self::TITLES, $top, $width - self::TITLES - $beside, 6.5, 13.0, 'font-weight: bold');
             $top += self::ROW;
         }
-        $parts[] = $this->text(LabelWords::foot($label), $left, $y + self::HEIGHT - 12.0, $width - self::QR - 2.0, 9.0, 9.5, '', 2);
+        $parts[] = $this->text(LabelText::foot($label), $left, $y + self::HEIGHT - 12.0, $width - self::QR - 2.0, 9.0, 9.5, '', 2);
         $parts[] = $this->code($this->address.$label['path'], $x + self::WIDTH - self::PADDING - self::QR + 2.0,
             $y + self::HEIGHT - self::QR - 3.0);
 

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Ledger;
 
-use App\Climate\Climates;
+use App\Climate\RoomClimates;
 use App\Models\Batch;
 use App\Models\BatchEntry;
 use Carbon\CarbonImmutable;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Ledger;
-use Tempesal\Core\Ledger\Line;
+use Tempesal\Core\Ledger\LedgerLine;
 use Tempesal\Core\Method\Place;
 use WeakMap;
 
@@ -29,10 +29,10 @@ final class Ledgers
     public static function history(Batch $batch): Ledger
     {
         self::$known ??= new WeakMap;
-        $edition = count($batch->entries).' '.app(Climates::class)->edition();
+        $edition = count($batch->entries).' '.app(RoomClimates::class)->edition();
         if ((self::$known[$batch][0] ?? null) !== $edition) {
             self::$known[$batch] = [$edition,
-                new Ledger(array_map(static fn (BatchEntry $line): Line => self::line($batch, $line), $batch->standing()))];
+                new Ledger(array_map(static fn (BatchEntry $line): LedgerLine => self::line($batch, $line), $batch->standing()))];
         }
 
         return self::$known[$batch][1];
@@ -44,13 +44,13 @@ final class Ledgers
         return self::history($batch)->asOf($batch->secondsSinceStart($at ?? CarbonImmutable::now()));
     }
 
-    private static function line(Batch $batch, BatchEntry $line): Line
+    private static function line(Batch $batch, BatchEntry $line): LedgerLine
     {
         $entry = $line->read();
         $place = $entry instanceof Soak && $entry->room !== null ? Place::tryFrom($entry->room) : null;
 
-        return new Line(
-            $entry instanceof Soak && $place !== null ? $entry->at(app(Climates::class)->from($place, $line->happened_at)) : $entry,
+        return new LedgerLine(
+            $entry instanceof Soak && $place !== null ? $entry->at(app(RoomClimates::class)->from($place, $line->happened_at)) : $entry,
             $batch->secondsSinceStart($line->happened_at),
         );
     }

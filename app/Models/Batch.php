@@ -33,7 +33,7 @@ use Tempesal\Core\Produce\PieceShape;
  * @property float $headspace_mm
  * @property float $weight_ml
  * @property float $serving_g
- * @property array<string, mixed> $sheet
+ * @property array<string, mixed> $bench_input  what was typed at the bench
  * @property array<string, float|null> $strengths
  * @property Place $place
  * @property Place $started_in
@@ -193,7 +193,7 @@ final class Batch extends Model
         return [
             'place' => Place::class, 'started_in' => Place::class, 'aim' => Aim::class, 'created_at' => 'immutable_datetime',
             'method' => Method::class, 'shape' => PieceShape::class, 'density_g_per_ml' => 'float', 'headspace_mm' => 'float',
-            'weight_ml' => 'float', 'serving_g' => 'float', 'sheet' => 'array', 'strengths' => 'array', 'started_at' => 'immutable_datetime', 'emptied_at' => 'immutable_datetime',
+            'weight_ml' => 'float', 'serving_g' => 'float', 'bench_input' => 'array', 'strengths' => 'array', 'started_at' => 'immutable_datetime', 'emptied_at' => 'immutable_datetime',
         ];
     }
 }

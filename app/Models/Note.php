@@ -9,8 +9,8 @@ use App\Household\CanBeRemoved;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Tempesal\Core\Care\Gate;
-use Tempesal\Core\Check\Sign;
+use Tempesal\Core\Care\ReleaseCheck;
+use Tempesal\Core\Check\Finding;
 use Tempesal\Core\Check\Verdict;
 
 /**
@@ -56,8 +56,8 @@ final class Note extends Model
     public function showsSouring(): bool
     {
         return in_array($this->bubbles, ['few', 'lively'], true) || in_array($this->smell, ['sour', 'funky', 'sharp'], true)
-            || ($this->marks['sour'] ?? 0) > 1 || ($this->ph !== null && $this->ph <= Gate::LINE_PH)
-            || array_intersect($this->found ?? [], array_column(Sign::ofLife(), 'value')) !== [];
+            || ($this->marks['sour'] ?? 0) > 1 || ($this->ph !== null && $this->ph <= ReleaseCheck::LINE_PH)
+            || array_intersect($this->found ?? [], array_column(Finding::ofLife(), 'value')) !== [];
     }
 
     /** @return BelongsTo<Batch, $this> */

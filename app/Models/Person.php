@@ -25,7 +25,7 @@ use LogicException;
  * @property list<string> $allergens
  * @property list<string> $dislikes
  * @property CarbonImmutable $created_at
- * @property Collection<int, Yardstick> $yardsticks  oldest first, never none
+ * @property Collection<int, IntakeTarget> $intakeTargets  oldest first, never none
  */
 final class Person extends Model
 {
@@ -39,7 +39,7 @@ final class Person extends Model
     protected $guarded = [];
 
     /** @var list<string> */
-    protected $with = ['yardsticks'];
+    protected $with = ['intakeTargets'];
 
     /**
      * Everyone who eats here, in their order.
@@ -51,25 +51,25 @@ final class Person extends Model
         return self::query()->get()->sortBy('position')->values();
     }
 
-    /** @return HasMany<Yardstick, $this> */
-    public function yardsticks(): HasMany
+    /** @return HasMany<IntakeTarget, $this> */
+    public function intakeTargets(): HasMany
     {
-        $rows = $this->hasMany(Yardstick::class);
+        $rows = $this->hasMany(IntakeTarget::class);
         $rows->orderBy('since');
 
         return $rows;
     }
 
     /** What their days are held against now. */
-    public function yardstick(): Yardstick
+    public function currentTarget(): IntakeTarget
     {
-        return $this->yardsticks->last() ?? throw new LogicException('Someone without a yardstick.');
+        return $this->intakeTargets->last() ?? throw new LogicException('Someone without a target.');
     }
 
     /** What a day of theirs is held against, YYYY-MM-DD. */
-    public function yardstickOn(string $date): Yardstick
+    public function targetOn(string $date): IntakeTarget
     {
-        return $this->yardsticks->last(static fn (Yardstick $one): bool => $one->since <= $date) ?? $this->yardsticks->firstOrFail();
+        return $this->intakeTargets->last(static fn (IntakeTarget $one): bool => $one->since <= $date) ?? $this->intakeTargets->firstOrFail();
     }
 
     protected function casts(): array

@@ -8,7 +8,7 @@ use App\Household\BelongsToHousehold;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Intake\ServingStyle;
 
 /**
  * A serving that is meant for someone on a day. It is never changed: a change takes it away and puts another in its place.
@@ -17,7 +17,7 @@ use Tempesal\Core\Intake\Way;
  * @property string $batch_id
  * @property string $planned_on
  * @property float $grams
- * @property Way $way
+ * @property ServingStyle $way
  * @property bool $is_locked
  * @property string $added_by
  * @property string|null $removed_by
@@ -67,6 +67,6 @@ final class PlannedServing extends Model
 
     protected function casts(): array
     {
-        return ['grams' => 'float', 'way' => Way::class, 'is_locked' => 'boolean'];
+        return ['grams' => 'float', 'way' => ServingStyle::class, 'is_locked' => 'boolean'];
     }
 }

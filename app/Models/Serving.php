@@ -9,7 +9,7 @@ use App\Support\BandColumns;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Band;
@@ -22,7 +22,7 @@ use Tempesal\Core\Measure\Band;
  * @property string $batch_entry_id
  * @property string $eaten_on
  * @property string|null $planned_serving_id
- * @property string|null $dish  shares of one dish name the same
+ * @property string|null $dish_key  shares of one dish name the same
  * @property float|null $dish_g  of the jar in the whole dish
  * @property bool $is_live  at the moment at which it was eaten
  * @property Phase $phase
@@ -61,11 +61,11 @@ final class Serving extends Model
         return $this->belongsTo(BatchEntry::class, 'batch_entry_id');
     }
 
-    public function way(): Way
+    public function way(): ServingStyle
     {
         $entry = $this->entry->read();
 
-        return $entry instanceof Serve ? Way::ofPlate($entry) : Way::Drained;
+        return $entry instanceof Serve ? ServingStyle::ofPlate($entry) : ServingStyle::Drained;
     }
 
     public function sodium(): Band

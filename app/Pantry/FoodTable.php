@@ -6,8 +6,8 @@ namespace App\Pantry;
 
 use RuntimeException;
 use Tempesal\Core\Document\Pantry;
-use Tempesal\Core\Exchange\FoodFacts;
-use Tempesal\Core\Exchange\RecipeText;
+use Tempesal\Core\Interchange\FoodFacts;
+use Tempesal\Core\Interchange\RecipeText;
 use Tempesal\Core\Measure\SpoonSystem;
 use Tempesal\Core\Produce\Ingredient;
 use Tempesal\Core\Salt\SaltProduct;
@@ -35,8 +35,8 @@ final class FoodTable
         $file = fopen(dirname(__DIR__, 2).'/database/data/foods.csv', 'r') ?: throw new RuntimeException('The table of foods is missing.');
         $head = array_map(strval(...), fgetcsv($file, escape: '') ?: []);
         $foods = [];
-        while (($cells = fgetcsv($file, escape: '')) !== false) {
-            $foods[] = self::food(array_combine($head, array_map(strval(...), $cells)));
+        while (($assignments = fgetcsv($file, escape: '')) !== false) {
+            $foods[] = self::food(array_combine($head, array_map(strval(...), $assignments)));
         }
         fclose($file);
 
@@ -97,9 +97,9 @@ final class FoodTable
      * @param  non-empty-string  $between
      * @return list<string>
      */
-    private static function words(string $cell, string $between): array
+    private static function words(string $assignment, string $between): array
     {
-        return $cell === '' ? [] : explode($between, $cell);
+        return $assignment === '' ? [] : explode($between, $assignment);
     }
 
     /** Reads pasted recipes with the foods that Tempesal knows. */

@@ -6,7 +6,7 @@ namespace App\Pictures;
 
 use App\Models\Batch;
 use App\Models\Jar;
-use Tempesal\Core\Bench\Making;
+use Tempesal\Core\Bench\BenchSolution;
 use Tempesal\Core\Jar\Jar as Geometry;
 use Tempesal\Core\Jar\JarFit;
 use Tempesal\Core\Jar\Packing;
@@ -29,11 +29,11 @@ final class JarPicture
      * @param  float  $share  of everything that goes into it
      * @return array<string, mixed>
      */
-    public static function ofMaking(Making $making, JarFit $fit, float $share, string $colour, string $cover): array
+    public static function ofMaking(BenchSolution $solution, JarFit $fit, float $share, string $colour, string $cover): array
     {
         return self::draw(
-            $fit, $making->liquid()->times($share), $making->sheet->vegetable->shape->value, $colour, $cover,
-            $making->servedPhase() === Phase::Sauce, ! $making->holdsTheFood(),
+            $fit, $solution->liquid()->times($share), $solution->input->vegetable->shape->value, $colour, $cover,
+            $solution->servedPhase() === Phase::Sauce, ! $solution->holdsTheFood(),
         );
     }
 
@@ -65,7 +65,7 @@ final class JarPicture
     /** The jar in which a shop sells so much: common practice, no source. */
     private static function asBought(Batch $batch): ?Geometry
     {
-        $grams = $batch->sheet['grams'] ?? null;
+        $grams = $batch->bench_input['grams'] ?? null;
         if ($batch->method->isMade() || ! is_numeric($grams)) {
             return null;
         }

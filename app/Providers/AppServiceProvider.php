@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-use App\Care\OwnTastes;
-use App\Climate\Climates;
+use App\Care\TastingHistory;
+use App\Climate\RoomClimates;
 use App\Household\CurrentHousehold;
 use App\Http\BoundedLists;
 use App\Models\Note;
@@ -27,8 +27,8 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(CurrentHousehold::class);
-        $this->app->scoped(Climates::class);
-        $this->app->scoped(OwnTastes::class);
+        $this->app->scoped(RoomClimates::class);
+        $this->app->scoped(TastingHistory::class);
     }
 
     public function boot(): void
@@ -49,9 +49,9 @@ final class AppServiceProvider extends ServiceProvider
     /** What is read once for each change is read again after one. */
     private static function forgetWhatChanged(): void
     {
-        Note::saved(static fn () => app(OwnTastes::class)->forget());
-        Room::saved(static fn () => app(Climates::class)->forget());
-        RoomSpell::saved(static fn () => app(Climates::class)->forget());
-        RoomSpell::deleted(static fn () => app(Climates::class)->forget());
+        Note::saved(static fn () => app(TastingHistory::class)->forget());
+        Room::saved(static fn () => app(RoomClimates::class)->forget());
+        RoomSpell::saved(static fn () => app(RoomClimates::class)->forget());
+        RoomSpell::deleted(static fn () => app(RoomClimates::class)->forget());
     }
 }

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Views;
 
+use App\Care\BatchStatus;
 use App\Care\RipeningWindows;
-use App\Care\Tended;
 use App\Pictures\JarPicture;
-use Tempesal\Core\Care\Attention;
-use Tempesal\Core\Care\Glance;
+use Tempesal\Core\Care\ShelfAlert;
+use Tempesal\Core\Care\ShelfSnapshot;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Method\Aim;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 
 /**
  * What one sees of a batch from before the shelf.
@@ -23,17 +23,17 @@ final class BatchSummary
     private const TRACE_G = 2.0;
 
     /** @return array<string, mixed> */
-    public static function of(Tended $tended): array
+    public static function of(BatchStatus $status): array
     {
-        $batch = $tended->batch;
-        $household = $tended->household;
-        $state = $tended->state;
-        $served = Tended::servedPhase($batch, $state);
+        $batch = $status->batch;
+        $household = $status->household;
+        $state = $status->state;
+        $served = BatchStatus::servedPhase($batch, $state);
         $liquid = $state->phase($state->liquid());
         $basis = $batch->method->profile()->salting->basis;
         $share = $batch->strengths[$basis->value] ?? null;
         $picture = JarPicture::ofBatch($batch, $state);
-        $left = $tended->gramsLeft();
+        $left = $status->gramsLeft();
         $servings = (int) floor($left / $batch->serving_g + BatchState::ROUNDING);
 
         return [
@@ -48,13 +48,13 @@ final class BatchSummary
             'startedAt' => $batch->started_at->toIso8601String(),
             'startedOn' => $household->dateOf($batch->started_at),
             'emptiedOn' => $batch->emptied_at === null ? null : $household->dateOf($batch->emptied_at),
-            'dayCount' => $tended->day,
+            'dayCount' => $status->day,
             'strengthPercent' => $share === null ? null : $share * 100.0,
             'strengthBasis' => $basis->label(),
-            'strengths' => array_map(static fn (Basis $one): array => [
+            'strengths' => array_map(static fn (SaltBasis $one): array => [
                 'basis' => $one->value, 'label' => $one->label(),
                 'percent' => isset($batch->strengths[$one->value]) ? $batch->strengths[$one->value] * 100.0 : null,
-            ], Basis::cases()),
+            ], SaltBasis::cases()),
             'servedPhase' => $served->value,
             'gramsLeft' => $left,
             'servingGrams' => $batch->serving_g,
@@ -62,38 +62,38 @@ final class BatchSummary
             'sodiumPer100g' => $state->phase($served)->sodiumPer100g(),
             'liquidGrams' => max(0.0, $liquid->weightG()),
             'liquidPercent' => $liquid->weightG() > self::TRACE_G ? $liquid->brineStrength() * 100.0 : null,
-            'window' => self::window($tended),
-            'isReady' => $servings > 0 && ($tended->outlook === null || ($tended->daysSince($tended->outlook->ready) ?? -1) >= 0),
-            'attention' => $batch->emptied_at !== null ? null : self::attention($tended, new Glance(
-                $tended->day,
+            'window' => self::window($status),
+            'isReady' => $servings > 0 && ($status->forecast === null || ($status->daysSince($status->forecast->ready) ?? -1) >= 0),
+            'attention' => $batch->emptied_at !== null ? null : self::attention($status, new ShelfSnapshot(
+                $status->day,
                 $picture === null || $served === Phase::Sauce ? 0.0 : $picture['foodMm'] - $picture['liquidMm'],
-                $tended->daysSince($tended->outlook?->long),
+                $status->daysSince($status->forecast?->long),
                 $servings,
-                $tended->isNothing(),
+                $status->isNothing(),
             )),
             'jar' => $picture,
         ];
     }
 
     /** @return array{youngOn: string|null, readyOn: string|null, longOn: string|null, aim: string, aimLabel: string, ownDays: float|null}|null */
-    private static function window(Tended $tended): ?array
+    private static function window(BatchStatus $status): ?array
     {
-        if ($tended->outlook === null) {
+        if ($status->forecast === null) {
             return null;
         }
-        $aim = $tended->batch->aim ?? $tended->household->aim;
-        $own = RipeningWindows::ownDays($tended->batch);
+        $aim = $status->batch->aim ?? $status->household->aim;
+        $own = RipeningWindows::ownDays($status->batch);
 
         return [
-            'youngOn' => $tended->on($tended->outlook->young), 'readyOn' => $tended->on($tended->outlook->ready), 'longOn' => $tended->on($tended->outlook->long),
+            'youngOn' => $status->on($status->forecast->young), 'readyOn' => $status->on($status->forecast->ready), 'longOn' => $status->on($status->forecast->long),
             'aim' => $aim->value, 'aimLabel' => ($aim === Aim::Own && $own === null ? Aim::Middle : $aim)->label(), 'ownDays' => $own,
         ];
     }
 
     /** @return array{rank: int, code: string, text: string}|null */
-    private static function attention(Tended $tended, Glance $glance): ?array
+    private static function attention(BatchStatus $status, ShelfSnapshot $snapshot): ?array
     {
-        $attention = Attention::of($glance, $tended->dueNow());
+        $attention = ShelfAlert::of($snapshot, $status->dueNow());
 
         return $attention === null ? null : ['rank' => $attention->rank, 'code' => $attention->code, 'text' => $attention->text];
     }

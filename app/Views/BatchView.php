@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Views;
 
-use App\Care\Tended;
+use App\Care\BatchStatus;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
@@ -14,11 +14,11 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Tempesal\Core\Advice\Advice;
 use Tempesal\Core\Advice\BatchAdvice;
-use Tempesal\Core\Advice\Comfort;
-use Tempesal\Core\Care\Purpose;
+use Tempesal\Core\Advice\TemperatureAdvice;
+use Tempesal\Core\Care\ReleasePurpose;
 use Tempesal\Core\Estimate\Estimate;
 use Tempesal\Core\Intake\PortionSize;
-use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Ledger;
@@ -27,7 +27,7 @@ use Tempesal\Core\Ledger\SaltFlow;
 use Tempesal\Core\Ledger\Strength;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Produce\Allergen;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 
 /**
  * A batch as its own page and the tables it is served at show it.
@@ -48,15 +48,15 @@ final class BatchView
     public static function atHand(Batch $batch, Household $household, Collection $people, array $room, ?CarbonImmutable $at = null): array
     {
         $ledger = Ledgers::of($batch, $at);
-        $ways = [Way::Drained];
+        $ways = [ServingStyle::Drained];
         $plates = self::plates($batch, $ledger, $people, $ways);
         $estimates = array_combine(array_keys($plates), $ledger->estimates(...array_values($plates))['servings']);
 
-        $tended = Tended::of($batch, $ledger, $household);
-        $plate = Way::Drained->plate(Tended::servedPhase($batch, $tended->state), Grams::of(1.0));
+        $status = BatchStatus::of($batch, $ledger, $household);
+        $plate = ServingStyle::Drained->plate(BatchStatus::servedPhase($batch, $status->state), Grams::of(1.0));
 
-        return [...BatchSummary::of($tended), 'portions' => array_map(
-            static fn (array $one): array => [...$one, 'fitsGrams' => PortionSize::most($tended->state, $plate, $room[$one['personId']] ?? 0.0, $tended->gramsLeft())],
+        return [...BatchSummary::of($status), 'portions' => array_map(
+            static fn (array $one): array => [...$one, 'fitsGrams' => PortionSize::most($status->state, $plate, $room[$one['personId']] ?? 0.0, $status->gramsLeft())],
             self::portions($batch, $ledger, $people, $ways, $estimates),
         )];
     }
@@ -72,19 +72,19 @@ final class BatchView
     {
         $ledger = Ledgers::of($batch, $at);
         $at ??= CarbonImmutable::now();
-        $tended = Tended::of($batch, $ledger, $household);
-        $summary = BatchSummary::of($tended);
+        $status = BatchStatus::of($batch, $ledger, $household);
+        $summary = BatchSummary::of($status);
         $flow = SaltFlow::of($ledger);
 
         return [
             ...$summary,
             'at' => $at->utc()->toIso8601String(),
-            ...self::numbers($tended, $ledger, $people),
+            ...self::numbers($status, $ledger, $people),
             'flow' => ['from' => self::streams($flow->from), 'to' => self::streams($flow->to)],
-            'entries' => BatchLife::entries($batch, $at),
-            'coming' => BatchLife::coming($tended, $summary['window']),
-            'lastReading' => self::reading($tended),
-            'gates' => array_map(static fn (Purpose $purpose): array => self::gate($purpose, $tended), Purpose::cases()),
+            'entries' => BatchHistory::entries($batch, $at),
+            'coming' => BatchHistory::coming($status, $summary['window']),
+            'lastReading' => self::reading($status),
+            'gates' => array_map(static fn (ReleasePurpose $purpose): array => self::gate($purpose, $status), ReleasePurpose::cases()),
             'servings' => $servings->map(static fn (Serving $serving): array => ServingView::of($serving))->values()->all(),
         ];
     }
@@ -95,15 +95,15 @@ final class BatchView
      * @param  Collection<int, Person>  $people
      * @return array<string, mixed>
      */
-    public static function numbers(Tended $tended, Ledger $ledger, Collection $people): array
+    public static function numbers(BatchStatus $status, Ledger $ledger, Collection $people): array
     {
-        $batch = $tended->batch;
-        $state = $tended->state;
-        $served = Tended::servedPhase($batch, $state);
-        $ways = Way::of($served, $state->phase(Phase::Brine)->weightG() > self::TRACE_G);
+        $batch = $status->batch;
+        $state = $status->state;
+        $served = BatchStatus::servedPhase($batch, $state);
+        $ways = ServingStyle::of($served, $state->phase(Phase::Brine)->weightG() > self::TRACE_G);
         $plates = self::plates($batch, $ledger, $people, $ways);
         $concentrations = $ledger->estimates(...array_values($plates));
-        $strength = Strength::of($state)->share(Basis::BrineStrength);
+        $strength = Strength::of($state)->share(SaltBasis::BrineStrength);
 
         return [
             'phases' => array_values(array_map(
@@ -112,38 +112,38 @@ final class BatchView
                     'grams' => max(0.0, $state->phase($phase)->weightG()),
                     'waterGrams' => max(0.0, $state->phase($phase)->waterG),
                     'sodiumMg' => max(0.0, $state->phase($phase)->sodiumMg),
-                    'per100g' => Shown::sodium($concentrations["{$phase->value}Per100g"]->band),
+                    'per100g' => WireNumbers::sodium($concentrations["{$phase->value}Per100g"]->band),
                 ],
                 array_filter(Phase::cases(), static fn (Phase $phase): bool => $state->phase($phase)->weightG() > self::TRACE_G),
             )),
-            'contributions' => Shown::contributions($concentrations["{$served->value}Per100g"]),
+            'contributions' => WireNumbers::contributions($concentrations["{$served->value}Per100g"]),
             'whereabouts' => self::whereabouts($state),
             'portions' => self::portions($batch, $ledger, $people, $ways, array_combine(array_keys($plates), $concentrations['servings'])),
             'isLive' => $batch->isLive($state),
             'allergens' => array_map(static fn (Allergen $allergen): string => $allergen->value, $state->allergens()),
             'strengthNowPercent' => $strength === null ? null : $strength * 100.0,
-            'expectedPh' => $tended->expectedPh(),
+            'expectedPh' => $status->expectedPh(),
             'advice' => array_map(static fn (Advice $advice): array => $advice->toArray(), [
                 ...BatchAdvice::on($ledger, $batch->method, Ledgers::history($batch)),
-                ...array_filter([$batch->place->isWarm() ? Comfort::of($batch->method, $state) : null]),
+                ...array_filter([$batch->place->isWarm() ? TemperatureAdvice::of($batch->method, $state) : null]),
             ]),
         ];
     }
 
     /** @return array{ph: float, on: string, stands: bool}|null the last reading of its acid, and whether nothing was put in since */
-    private static function reading(Tended $tended): ?array
+    private static function reading(BatchStatus $status): ?array
     {
-        $reading = $tended->reading();
+        $reading = $status->reading();
 
         return $reading === null ? null : [
-            'ph' => (float) $reading->ph, 'on' => $tended->household->dateOf($reading->happened_at), 'stands' => $tended->standingReading() !== null,
+            'ph' => (float) $reading->ph, 'on' => $status->household->dateOf($reading->happened_at), 'stands' => $status->standingReading() !== null,
         ];
     }
 
     /** @return array<string, mixed> */
-    private static function gate(Purpose $purpose, Tended $tended): array
+    private static function gate(ReleasePurpose $purpose, BatchStatus $status): array
     {
-        $gate = $tended->gate($purpose);
+        $gate = $status->gate($purpose);
 
         return ['purpose' => $purpose->value, 'label' => $purpose->label(), 'isOpen' => $gate->isOpen, 'reason' => $gate->reason, 'cautions' => $gate->cautions];
     }
@@ -152,12 +152,12 @@ final class BatchView
      * Everyone's usual portion in each of some ways of serving it, as far as the jar holds it.
      *
      * @param  Collection<int, Person>  $people
-     * @param  list<Way>  $ways
+     * @param  list<ServingStyle>  $ways
      * @return array<string, Serve> by their grams and way
      */
     private static function plates(Batch $batch, Ledger $ledger, Collection $people, array $ways): array
     {
-        $phase = Tended::servedPhase($batch, $ledger->state());
+        $phase = BatchStatus::servedPhase($batch, $ledger->state());
         $plates = [];
         foreach ($people as $person) {
             $grams = Grams::of($batch->usualPortion($person, $phase));
@@ -173,29 +173,29 @@ final class BatchView
      * Each person's usual portion, taken now; its sodium is null when the jar holds less than that.
      *
      * @param  Collection<int, Person>  $people
-     * @param  list<Way>  $ways
+     * @param  list<ServingStyle>  $ways
      * @param  array<string, Estimate>  $estimates  by their grams and way
      * @return list<array<string, mixed>>
      */
     private static function portions(Batch $batch, Ledger $ledger, Collection $people, array $ways, array $estimates): array
     {
         $state = $ledger->state();
-        $phase = Tended::servedPhase($batch, $state);
+        $phase = BatchStatus::servedPhase($batch, $state);
         $allergens = array_map(static fn (Allergen $allergen): string => $allergen->value, $state->allergens());
 
         return array_values($people->map(static function (Person $person) use ($batch, $phase, $allergens, $ways, $estimates): array {
             $grams = $batch->usualPortion($person, $phase);
-            $sodium = static function (Way $way) use ($estimates, $grams): ?array {
+            $sodium = static function (ServingStyle $way) use ($estimates, $grams): ?array {
                 $estimate = $estimates["{$grams} g {$way->value}"] ?? null;
 
-                return $estimate === null ? null : Shown::sodium($estimate->band);
+                return $estimate === null ? null : WireNumbers::sodium($estimate->band);
             };
 
             return [
-                'personId' => $person->id, 'name' => $person->name, 'grams' => $grams, 'targetMg' => $person->yardstick()->target_sodium_mg,
+                'personId' => $person->id, 'name' => $person->name, 'grams' => $grams, 'targetMg' => $person->currentTarget()->target_sodium_mg,
                 'clashes' => array_values(array_intersect($allergens, $person->allergens)),
-                'sodium' => $sodium(Way::Drained),
-                'ways' => array_map(static fn (Way $way): array => ['way' => $way->value, 'label' => $way->label(), 'sodium' => $sodium($way)], $ways),
+                'sodium' => $sodium(ServingStyle::Drained),
+                'ways' => array_map(static fn (ServingStyle $way): array => ['way' => $way->value, 'label' => $way->label(), 'sodium' => $sodium($way)], $ways),
             ];
         })->all());
     }

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Models\PracticeAnswer;
-use Tempesal\Core\Check\Example;
+use Tempesal\Core\Check\CheckedJar;
+use Tempesal\Core\Check\CheckQuestion;
+use Tempesal\Core\Check\CheckRule;
+use Tempesal\Core\Check\Finding;
 use Tempesal\Core\Check\Inspection;
-use Tempesal\Core\Check\Question;
-use Tempesal\Core\Check\Rule;
-use Tempesal\Core\Check\Sign;
-use Tempesal\Core\Check\Situation;
+use Tempesal\Core\Check\PracticeJar;
 
 /**
  * Looking into a jar: what is asked, and what comes of it.
@@ -29,12 +29,12 @@ final class CheckView
     ];
 
     /** @return list<array<string, mixed>> */
-    public static function questions(Situation $jar): array
+    public static function questions(CheckedJar $jar): array
     {
-        return array_map(static fn (Question $question): array => [
+        return array_map(static fn (CheckQuestion $question): array => [
             'code' => $question->code, 'sense' => $question->sense->value, 'text' => $question->text, 'how' => $question->how, 'isMany' => $question->isMany,
-            'signs' => array_map(static fn (Sign $sign): array => ['id' => $sign->value, 'label' => $sign->label()], $question->signs),
-        ], Question::of($jar));
+            'signs' => array_map(static fn (Finding $sign): array => ['id' => $sign->value, 'label' => $sign->label()], $question->signs),
+        ], CheckQuestion::of($jar));
     }
 
     /** @return array<string, mixed> */
@@ -43,7 +43,7 @@ final class CheckView
         return [
             'verdict' => $inspection->verdict->value, 'label' => $inspection->verdict->label(), 'because' => $inspection->because(),
             'toDo' => $inspection->toDo(), 'cautions' => $inspection->cautions(), 'open' => $inspection->open,
-            'rules' => array_map(static fn (Rule $rule): string => $rule->id, $inspection->rules),
+            'rules' => array_map(static fn (CheckRule $rule): string => $rule->id, $inspection->rules),
         ];
     }
 
@@ -52,15 +52,15 @@ final class CheckView
      *
      * @return array<string, mixed>
      */
-    public static function practice(Example $example, ?string $answer = null): array
+    public static function practice(PracticeJar $example, ?string $answer = null): array
     {
         $rule = $example->rule();
         $lately = PracticeAnswer::query()->latest('id')->limit(self::LATELY)->get();
 
         return [
             'number' => $example->number, 'food' => $example->food, 'colour' => $example->colour, 'shape' => $example->shape, 'amount' => $example->amount,
-            'signs' => array_map(static fn (Sign $sign): string => $sign->value, $example->signs()),
-            'answers' => array_map(static fn (string $id): array => ['id' => $id, 'label' => self::ANSWERS[$id]], Example::ANSWERS),
+            'signs' => array_map(static fn (Finding $sign): string => $sign->value, $example->signs()),
+            'answers' => array_map(static fn (string $id): array => ['id' => $id, 'label' => self::ANSWERS[$id]], PracticeJar::ANSWERS),
             'said' => $answer === null ? null : [
                 'answer' => $answer, 'isRight' => $example->isRight($answer), 'right' => $example->right, 'sign' => $example->sign->label(),
                 'verdict' => $rule->verdict->value, 'because' => $rule->because, 'caution' => $rule->caution,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Views;
 
-use App\Care\Tended;
+use App\Care\BatchStatus;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
@@ -12,7 +12,7 @@ use App\Models\PlannedBatch;
 use App\Pictures\JarPicture;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
-use Tempesal\Core\Care\Due;
+use Tempesal\Core\Care\DueChore;
 
 /**
  * What the kitchen's jars ask for today, and in the days to come.
@@ -31,13 +31,13 @@ final class ChoresView
     {
         $now = $soon = [];
         foreach ($batches as $batch) {
-            $tended = Tended::of($batch, Ledgers::of($batch), $household);
-            $due = $tended->dueNow();
-            foreach ($tended->dues as $one) {
-                $chore = self::chore($tended, $one);
+            $status = BatchStatus::of($batch, Ledgers::of($batch), $household);
+            $due = $status->dueNow();
+            foreach ($status->dues as $one) {
+                $chore = self::chore($status, $one);
                 if (in_array($one, $due, true)) {
                     $now[] = $chore;
-                } elseif ($one->day <= $tended->day + self::AHEAD_DAYS) {
+                } elseif ($one->day <= $status->day + self::AHEAD_DAYS) {
                     $soon[] = $chore;
                 }
             }
@@ -59,25 +59,25 @@ final class ChoresView
     }
 
     /** @return array<string, mixed> */
-    private static function chore(Tended $tended, Due $due): array
+    private static function chore(BatchStatus $status, DueChore $due): array
     {
         $task = $due->chore->task;
-        $late = $due->at === null ? $due->lateOn($tended->day) : 0;
+        $late = $due->at === null ? $due->lateOn($status->day) : 0;
 
         return [
-            'id' => "{$tended->batch->id} {$task->value}",
-            'batchId' => $tended->batch->id,
-            'batchName' => $tended->batch->name,
-            'colour' => $tended->batch->colour,
-            'jar' => JarPicture::ofBatch($tended->batch, $tended->state),
+            'id' => "{$status->batch->id} {$task->value}",
+            'batchId' => $status->batch->id,
+            'batchName' => $status->batch->name,
+            'colour' => $status->batch->colour,
+            'jar' => JarPicture::ofBatch($status->batch, $status->state),
             'task' => $task->value,
             'text' => $task->text(),
-            'dueOn' => $tended->dateOf($due),
-            'at' => $due->at === null ? null : $tended->callAt($due)->utc()->toIso8601String(),
+            'dueOn' => $status->dateOf($due),
+            'at' => $due->at === null ? null : $status->callAt($due)->utc()->toIso8601String(),
             'lateDays' => $late,
             'whenLate' => $late === 0 ? null : $task->whenLate($late),
             'doneBy' => $task->doneBy(),
-            'snoozedUntil' => $tended->snoozedUntil($due)?->utc()->toIso8601String(),
+            'snoozedUntil' => $status->snoozedUntil($due)?->utc()->toIso8601String(),
         ];
     }
 }

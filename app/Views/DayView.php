@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Views;
 
-use App\Care\Tended;
-use App\Intake\Rest;
+use App\Care\BatchStatus;
+use App\Intake\BackgroundIntake;
 use App\Intake\ServingMoment;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
@@ -27,12 +27,12 @@ final class DayView
     /**
      * @param  Collection<int, Person>  $people
      * @param  Collection<int, Serving>  $servings  of that day, not undone
-     * @param  Rest  $rest  of that day
+     * @param  BackgroundIntake  $rest  of that day
      * @param  Collection<int, PlannedServing>  $planned  for that day, not eaten yet
      * @param  Collection<int, Batch>  $batches  at hand
      * @return array<string, mixed>
      */
-    public static function of(string $date, Household $household, Collection $people, Collection $servings, Rest $rest, Collection $planned, Collection $batches): array
+    public static function of(string $date, Household $household, Collection $people, Collection $servings, BackgroundIntake $rest, Collection $planned, Collection $batches): array
     {
         $eaters = $people->map(static fn (Person $person): array => self::person(
             $person, $date, $rest, $servings->where('person_id', $person->id),
@@ -63,7 +63,7 @@ final class DayView
         $sodium = null;
         if ($batch !== null) {
             $ledger = Ledgers::of($batch);
-            $phase = Tended::servedPhase($batch, $ledger->state());
+            $phase = BatchStatus::servedPhase($batch, $ledger->state());
             $grams = Grams::of($planned->grams);
             $sodium = $ledger->servingsLeft($phase, $grams) > 0 ? $ledger->serving($planned->way->plate($phase, $grams))->band : null;
         }
@@ -71,7 +71,7 @@ final class DayView
         return [
             'id' => $planned->id, 'batchId' => $planned->batch_id, 'batchName' => $planned->batch->name, 'colour' => $planned->batch->colour,
             'grams' => $planned->grams, 'way' => $planned->way->value, 'wayLabel' => $planned->way->label(),
-            'sodium' => $sodium === null ? null : Shown::sodium($sodium),
+            'sodium' => $sodium === null ? null : WireNumbers::sodium($sodium),
         ];
     }
 
@@ -80,24 +80,24 @@ final class DayView
      * @param  list<array<string, mixed>>  $planned
      * @return array<string, mixed>
      */
-    private static function person(Person $person, string $date, Rest $rest, Collection $servings, array $planned): array
+    private static function person(Person $person, string $date, BackgroundIntake $rest, Collection $servings, array $planned): array
     {
-        $yardstick = $person->yardstickOn($date);
-        $day = new SodiumDay($yardstick->target_sodium_mg, $rest->sum($person, $date), array_values($servings->map(
+        $target = $person->targetOn($date);
+        $day = new SodiumDay($target->target_sodium_mg, $rest->sum($person, $date), array_values($servings->map(
             static fn (Serving $serving): array => ['source' => $serving->batch_id, 'sodiumMg' => $serving->sodium()],
         )->all()));
 
         return [
             'id' => $person->id,
             'name' => $person->name,
-            'targetMg' => $yardstick->target_sodium_mg,
-            'targetSource' => $yardstick->target_source,
+            'targetMg' => $target->target_sodium_mg,
+            'targetSource' => $target->target_source,
             'usualServingGrams' => $person->usual_serving_g,
             'meals' => $rest->meals($person, $date),
             'restMg' => $rest->estimate($person, $date),
             'writtenMg' => $rest->written($person, $date),
             'otherFoods' => $rest->foods($person, $date)->map(static fn (OtherFood $food): array => IntakeView::food($food))->values()->all(),
-            'ferments' => Shown::sodium($day->ferments()),
+            'ferments' => WireNumbers::sodium($day->ferments()),
             'marginMg' => $day->marginMg(),
             'roomMg' => $day->marginMg() - array_sum(array_map(static fn (array $one): float => $one['sodium']['typical'] ?? 0.0, $planned)),
             'planned' => $planned,

@@ -96,8 +96,8 @@ final class FormulaView
             'lines' => array_map(static fn (FormulaLine $line): array => self::line($line, $spoons), $answer->lines),
             'makesGrams' => $answer->makesG(), 'servings' => $answer->servings(),
             'serving' => [
-                'phase' => $read->serving->phase->value, 'grams' => $answer->plate()->grams->value, 'sodium' => Shown::sodium($serving->band),
-                'contributions' => Shown::contributions($serving),
+                'phase' => $read->serving->phase->value, 'grams' => $answer->plate()->grams->value, 'sodium' => WireNumbers::sodium($serving->band),
+                'contributions' => WireNumbers::contributions($serving),
             ],
             'per100gMg' => $answer->state->phase($read->servedPhase())->sodiumPer100g(),
             'strength' => ['percent' => $strength === null ? null : $strength * 100.0, 'basis' => ($floor->basis ?? $read->method->profile()->salting->basis)->label(), 'floorPercent' => ($floor->least ?? 0.0) * 100.0],
@@ -154,7 +154,7 @@ final class FormulaView
 
             return [
                 'personId' => $person->id, 'name' => $person->name, 'grams' => $plate->grams->value, 'sodiumMg' => LabelRounding::milligrams($sodium),
-                'targetMg' => $person->yardstick()->target_sodium_mg, 'percentOfTarget' => $sodium / max(1, $person->yardstick()->target_sodium_mg) * 100.0,
+                'targetMg' => $person->currentTarget()->target_sodium_mg, 'percentOfTarget' => $sodium / max(1, $person->currentTarget()->target_sodium_mg) * 100.0,
                 'allergens' => array_values(array_intersect($person->allergens, $allergens)),
                 'dislikes' => array_values($disliked->only($person->dislikes)->all()),
             ];

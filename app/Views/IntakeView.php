@@ -9,7 +9,7 @@ use App\Models\OtherFood;
 use App\Models\Person;
 use Illuminate\Database\Eloquent\Collection;
 use Tempesal\Core\Intake\IntakeDay;
-use Tempesal\Core\Intake\Period;
+use Tempesal\Core\Intake\IntakePeriod;
 use Tempesal\Core\Measure\Band;
 
 /**
@@ -18,20 +18,20 @@ use Tempesal\Core\Measure\Band;
 final class IntakeView
 {
     /**
-     * @param  Period|null  $beside  another period, or someone else's
+     * @param  IntakePeriod|null  $beside  another period, or someone else's
      * @return array<string, mixed>
      */
-    public static function of(Person $person, Period $period, ?Period $beside, string $besideName): array
+    public static function of(Person $person, IntakePeriod $period, ?IntakePeriod $beside, string $besideName): array
     {
         return [
-            'person' => ['id' => $person->id, 'name' => $person->name, 'targetMg' => $person->yardstick()->target_sodium_mg, 'targetSource' => $person->yardstick()->target_source, 'liveGoal' => $person->live_goal],
+            'person' => ['id' => $person->id, 'name' => $person->name, 'targetMg' => $person->currentTarget()->target_sodium_mg, 'targetSource' => $person->currentTarget()->target_source, 'liveGoal' => $person->live_goal],
             'days' => array_map(self::day(...), $period->days),
             'mean' => self::mean($period),
             'mean7' => self::mean($period->last(7)),
             'mean28' => self::mean($period->last(28)),
             ...self::sums($period),
             'sources' => self::sources($period),
-            'weeks' => array_map(static fn (array $days): array => self::week(new Period($days)), self::weeks($period)),
+            'weeks' => array_map(static fn (array $days): array => self::week(new IntakePeriod($days)), self::weeks($period)),
             'beside' => $beside === null ? null : ['name' => $besideName, 'mean' => self::mean($beside), 'days' => array_map(self::day(...), $beside->days), ...self::sums($beside)],
         ];
     }
@@ -56,11 +56,11 @@ final class IntakeView
     }
 
     /** @return array{days: int, sodium: array<string, float|int>, targetMg: float, percent: float} */
-    private static function mean(Period $period): array
+    private static function mean(IntakePeriod $period): array
     {
         $mean = $period->mean();
 
-        return ['days' => count($period->days), 'sodium' => Shown::sodium($mean), 'targetMg' => $period->meanTarget(), 'percent' => $mean->typical / max(1.0, $period->meanTarget()) * 100.0];
+        return ['days' => count($period->days), 'sodium' => WireNumbers::sodium($mean), 'targetMg' => $period->meanTarget(), 'percent' => $mean->typical / max(1.0, $period->meanTarget()) * 100.0];
     }
 
     /** @return array<string, mixed> */
@@ -68,18 +68,18 @@ final class IntakeView
     {
         return [
             'date' => $day->date, 'targetMg' => $day->targetMg, 'estimateMg' => $day->estimateMg, 'writtenMg' => $day->writtenMg,
-            'fermentsMg' => $day->of(false), 'condimentsMg' => $day->of(true), 'ferments' => Shown::sodium($day->ferments()), 'totalMg' => $day->totalMg(), 'live' => $day->live(), 'byJarMg' => (object) (new Period([$day]))->meanBySource(),
+            'fermentsMg' => $day->of(false), 'condimentsMg' => $day->of(true), 'ferments' => WireNumbers::sodium($day->ferments()), 'totalMg' => $day->totalMg(), 'live' => $day->live(), 'byJarMg' => (object) (new IntakePeriod([$day]))->meanBySource(),
         ];
     }
 
     /** @return array<string, mixed> */
-    private static function sums(Period $period): array
+    private static function sums(IntakePeriod $period): array
     {
         return ['shares' => $period->shares(), 'daysPast' => $period->daysPast(), 'live' => $period->live(), 'kinds' => $period->kinds(), 'without' => $period->without()];
     }
 
     /** @return list<array<string, mixed>> */
-    private static function sources(Period $period): array
+    private static function sources(IntakePeriod $period): array
     {
         $colours = Batch::query()->whereIn('id', array_keys($period->sources()))->pluck('colour', 'id');
 
@@ -90,7 +90,7 @@ final class IntakeView
     }
 
     /** @return list<non-empty-list<IntakeDay>> whole weeks back from the last day, oldest first */
-    private static function weeks(Period $period): array
+    private static function weeks(IntakePeriod $period): array
     {
         $weeks = [];
         for ($end = count($period->days); $end > 0; $end -= 7) {
@@ -104,7 +104,7 @@ final class IntakeView
     }
 
     /** @return array<string, mixed> the mean of its days */
-    private static function week(Period $week): array
+    private static function week(IntakePeriod $week): array
     {
         $count = count($week->days);
         $shares = $week->shares();
@@ -115,9 +115,9 @@ final class IntakeView
             'date' => $week->days[0]->date, 'to' => $week->days[$count - 1]->date, 'targetMg' => $week->meanTarget(),
             'estimateMg' => $shares['estimate'] / $count, 'writtenMg' => $shares['written'] / $count,
             'fermentsMg' => $shares['ferments'] / $count, 'condimentsMg' => $shares['condiments'] / $count,
-            'ferments' => Shown::sodium(Band::of(max(0.0, $mean->low - $rest), max(0.0, $mean->typical - $rest), max(0.0, $mean->high - $rest))),
+            'ferments' => WireNumbers::sodium(Band::of(max(0.0, $mean->low - $rest), max(0.0, $mean->typical - $rest), max(0.0, $mean->high - $rest))),
             'byJarMg' => (object) $week->meanBySource(),
-            'totalMg' => $mean->typical, 'mean' => Shown::sodium($mean), 'live' => $week->live(), 'kinds' => $week->kinds(),
+            'totalMg' => $mean->typical, 'mean' => WireNumbers::sodium($mean), 'live' => $week->live(), 'kinds' => $week->kinds(),
         ];
     }
 }

@@ -15,18 +15,18 @@ use App\Models\Salt;
 use App\Pictures\JarPicture;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
-use Tempesal\Core\Formula\Beginning;
+use Tempesal\Core\Formula\FormulaDefaults;
+use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Intake\TargetPreset;
-use Tempesal\Core\Intake\Way;
 use Tempesal\Core\Method\Aim;
 use Tempesal\Core\Method\Cover;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\Place;
-use Tempesal\Core\Process\Parts;
+use Tempesal\Core\Process\ProcessFields;
 use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Produce\FoodTrait;
 use Tempesal\Core\Produce\PieceShape;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 use Tempesal\Core\Salt\SaltNotes;
 use Tempesal\Core\Uptake\Tissue;
 
@@ -86,9 +86,9 @@ final class KitchenView
             'allergens' => array_map(static fn (Allergen $one): string => $one->value, Allergen::cases()),
             'tissues' => array_map(static fn (Tissue $one): array => ['id' => $one->value, 'label' => $one->label()], Tissue::cases()),
             'methods' => array_map(self::method(...), Method::made()),
-            'waysToServe' => array_map(static fn (Way $way): array => ['id' => $way->value, 'label' => $way->label()], Way::cases()),
+            'waysToServe' => array_map(static fn (ServingStyle $way): array => ['id' => $way->value, 'label' => $way->label()], ServingStyle::cases()),
             'traits' => array_column(FoodTrait::cases(), 'value'),
-            'bases' => array_map(static fn (Basis $basis): array => ['id' => $basis->value, 'label' => $basis->label()], Basis::cases()),
+            'bases' => array_map(static fn (SaltBasis $basis): array => ['id' => $basis->value, 'label' => $basis->label()], SaltBasis::cases()),
             'shapes' => array_map(static fn (PieceShape $shape): string => $shape->value, PieceShape::cases()),
         ];
     }
@@ -98,11 +98,11 @@ final class KitchenView
     {
         return [
             'id' => $person->id, 'version' => $person->version, 'name' => $person->name,
-            'targetMg' => $person->yardstick()->target_sodium_mg,
-            'targetSource' => $person->yardstick()->target_source, 'usualServingGrams' => $person->usual_serving_g,
+            'targetMg' => $person->currentTarget()->target_sodium_mg,
+            'targetSource' => $person->currentTarget()->target_source, 'usualServingGrams' => $person->usual_serving_g,
             'usualCondimentGrams' => $person->usual_condiment_g, 'liveGoal' => $person->live_goal, 'limitIsHard' => $person->limit_is_hard,
             'allergens' => $person->allergens, 'dislikes' => $person->dislikes,
-            'restOfDiet' => (object) $person->yardstick()->restOfWeek()->toArray(),
+            'restOfDiet' => (object) $person->currentTarget()->restOfWeek()->toArray(),
             'before' => self::targetsBefore($person),
         ];
     }
@@ -116,14 +116,14 @@ final class KitchenView
             'id' => $method->value, 'label' => $profile->label, 'note' => $profile->note, 'isFerment' => $method->isFerment(),
             'basis' => $profile->salting->basis->value, 'percent' => $profile->salting->usual * 100.0,
             'headspaceMm' => $profile->storage->headspace->value, 'hasPouredBrine' => $method->hasPouredBrine(),
-            'takesStarter' => $profile->preparation->takesStarter, 'isDressed' => $method->isDressed(), 'lists' => Parts::lists($method),
+            'takesStarter' => $profile->preparation->takesStarter, 'isDressed' => $method->isDressed(), 'lists' => ProcessFields::lists($method),
             'servedPhase' => $profile->eaten->phase->value, 'portionGrams' => $profile->eaten->portion->value,
             'covers' => array_map(static fn (Cover $cover): string => $cover->value, $profile->storage->covers),
             'fridgeDays' => $profile->storage->fridgeDays,
             'saltingMinutes' => $profile->preparation->salting === null ? null : $profile->preparation->salting->value / 60.0,
             'rinseSeconds' => $profile->preparation->rinse?->value,
             // One that is made of another batch is begun from that batch, not from a formula.
-            'begins' => $method->isOfAnotherBatch() ? null : Beginning::of($method),
+            'begins' => $method->isOfAnotherBatch() ? null : FormulaDefaults::of($method),
         ];
     }
 
@@ -140,7 +140,7 @@ final class KitchenView
     {
         $before = [];
         $last = null;
-        foreach ($person->yardsticks as $next) {
+        foreach ($person->intakeTargets as $next) {
             if ($last !== null && $last->target_sodium_mg !== $next->target_sodium_mg) {
                 array_unshift($before, ['until' => CarbonImmutable::parse($next->since)->subDay()->toDateString(), 'targetMg' => $last->target_sodium_mg, 'targetSource' => $last->target_source]);
             }

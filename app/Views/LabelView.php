@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Views;
 
-use App\Care\Tended;
+use App\Care\BatchStatus;
 use App\Labels\LabelPrint;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
@@ -28,9 +28,9 @@ final class LabelView
     public static function of(Batch $batch, Household $household): array
     {
         $ledger = Ledgers::of($batch);
-        $tended = Tended::of($batch, $ledger, $household);
-        $summary = BatchSummary::of($tended);
-        $state = $tended->state;
+        $status = BatchStatus::of($batch, $ledger, $household);
+        $summary = BatchSummary::of($status);
+        $state = $status->state;
 
         return [
             'batchId' => $batch->id,
@@ -44,7 +44,7 @@ final class LabelView
             'strengthPercent' => $summary['strengthPercent'],
             'strengthBasis' => $summary['strengthBasis'],
             'servingGrams' => $batch->serving_g,
-            'sodium' => self::serving($ledger, Tended::servedPhase($batch, $state), Grams::of($batch->serving_g)),
+            'sodium' => self::serving($ledger, BatchStatus::servedPhase($batch, $state), Grams::of($batch->serving_g)),
             'allergens' => array_map(static fn (Allergen $allergen): string => $allergen->value, $state->allergens()),
             'isLive' => $batch->isLive($state),
             'isMade' => $batch->method->isMade(),
@@ -56,6 +56,6 @@ final class LabelView
     /** @return array<string, float|int>|null null when less than a serving is left */
     private static function serving(Ledger $ledger, Phase $phase, Grams $grams): ?array
     {
-        return $ledger->servingsLeft($phase, $grams) < 1 ? null : Shown::sodium($ledger->settled()->serving(Serve::of($phase, $grams))->band);
+        return $ledger->servingsLeft($phase, $grams) < 1 ? null : WireNumbers::sodium($ledger->settled()->serving(Serve::of($phase, $grams))->band);
     }
 }

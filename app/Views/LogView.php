@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Views;
 
+use App\Care\BatchStatus;
 use App\Care\RipeningWindows;
-use App\Care\Tended;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
 use App\Models\Note;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
-use Tempesal\Core\Care\Warmth;
-use Tempesal\Core\Ferment\OwnTaste;
+use Tempesal\Core\Care\BatchTemperature;
+use Tempesal\Core\Ferment\PreferredRipeness;
 
 /**
  * What was written down of a batch, and how it stands beside others of its kind.
@@ -24,16 +24,16 @@ final class LogView
      * @param  Collection<int, Batch>  $alike  whole, this one among them
      * @return array<string, mixed>
      */
-    public static function of(Tended $tended, Collection $alike): array
+    public static function of(BatchStatus $status, Collection $alike): array
     {
         return [
-            'notes' => $tended->batch->notes->reverse()->map(static fn (Note $note): array => self::note($note, $tended->household, $tended->batch))->values()->all(),
+            'notes' => $status->batch->notes->reverse()->map(static fn (Note $note): array => self::note($note, $status->household, $status->batch))->values()->all(),
             'marks' => Note::MARKS,
             'words' => Note::WORDS,
-            'expectedPh' => $tended->expectedPh(),
-            'ownDays' => RipeningWindows::ownDays($tended->batch),
-            'tastingsNeeded' => max(0, OwnTaste::ENOUGH - $alike->sum(static fn (Batch $batch): int => $batch->notes->filter(static fn (Note $note): bool => isset($note->marks['liked']))->count())),
-            'alike' => $alike->map(static fn (Batch $batch): array => self::beside($batch, $tended->household, $batch->id === $tended->batch->id))->values()->all(),
+            'expectedPh' => $status->expectedPh(),
+            'ownDays' => RipeningWindows::ownDays($status->batch),
+            'tastingsNeeded' => max(0, PreferredRipeness::ENOUGH - $alike->sum(static fn (Batch $batch): int => $batch->notes->filter(static fn (Note $note): bool => isset($note->marks['liked']))->count())),
+            'alike' => $alike->map(static fn (Batch $batch): array => self::beside($batch, $status->household, $batch->id === $status->batch->id))->values()->all(),
         ];
     }
 
@@ -70,7 +70,7 @@ final class LogView
             'startedOn' => $household->dateOf($batch->started_at), 'emptiedOn' => $batch->emptied_at === null ? null : $household->dateOf($batch->emptied_at),
             'warmDays' => max(0.0, $batch->started_at->diffInDays($warmUntil)),
             'strengthPercent' => $share === null ? null : $share * 100.0, 'strengthBasis' => $basis->label(),
-            'meanCelsius' => Warmth::mean(Ledgers::history($batch), $batch->secondsSinceStart($warmUntil))?->value,
+            'meanCelsius' => BatchTemperature::mean(Ledgers::history($batch), $batch->secondsSinceStart($warmUntil))?->value,
             'ph' => $batch->notes->last(static fn (Note $note): bool => $note->ph !== null)?->ph,
             'marks' => (object) $marks,
             'tastings' => $batch->notes->filter(static fn (Note $note): bool => $note->marks !== [])->count(),

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Views;
 
-use App\Care\Tended;
-use App\Climate\Climates;
+use App\Care\BatchStatus;
+use App\Climate\RoomClimates;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
@@ -14,7 +14,7 @@ use App\Models\RoomReading;
 use App\Models\RoomSpell;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
-use Tempesal\Core\Advice\Comfort;
+use Tempesal\Core\Advice\TemperatureAdvice;
 use Tempesal\Core\Ferment\Climate;
 use Tempesal\Core\Method\Place;
 
@@ -30,7 +30,7 @@ final readonly class RoomsView
     /** Hours between the points of the course. */
     private const STEP_HOURS = 6;
 
-    public function __construct(private Climates $climates)
+    public function __construct(private RoomClimates $climates)
     {
     }
 
@@ -40,7 +40,7 @@ final readonly class RoomsView
      */
     public function of(Household $household, Collection $batches): array
     {
-        return ['firm' => ['from' => Comfort::COLD_CELSIUS, 'to' => Comfort::WARM_CELSIUS], 'rooms' => array_map(fn (Place $place): array => $this->room($place, $household, $batches->filter(static fn (Batch $batch): bool => $batch->place === $place)), Place::cases())];
+        return ['firm' => ['from' => TemperatureAdvice::COLD_CELSIUS, 'to' => TemperatureAdvice::WARM_CELSIUS], 'rooms' => array_map(fn (Place $place): array => $this->room($place, $household, $batches->filter(static fn (Batch $batch): bool => $batch->place === $place)), Place::cases())];
     }
 
     /**
@@ -70,9 +70,9 @@ final readonly class RoomsView
             'spells' => RoomSpell::query()->where('place', $place->value)->where('to_on', '>=', $household->dateOf($since))->get()->sortBy('from_on')
                 ->map(static fn (RoomSpell $spell): array => ['id' => $spell->id, 'fromOn' => $spell->from_on, 'toOn' => $spell->to_on, 'celsius' => $spell->celsius])->values()->all(),
             'jars' => $batches->map(static function (Batch $batch) use ($household): array {
-                $tended = Tended::of($batch, Ledgers::of($batch), $household);
+                $status = BatchStatus::of($batch, Ledgers::of($batch), $household);
 
-                return ['id' => $batch->id, 'name' => $batch->name, 'colour' => $batch->colour, 'readyOn' => $tended->on($tended->outlook?->ready)];
+                return ['id' => $batch->id, 'name' => $batch->name, 'colour' => $batch->colour, 'readyOn' => $status->on($status->forecast?->ready)];
             })->values()->all(),
         ];
     }

@@ -25,10 +25,10 @@ final class ServingView
             'grams' => $serving->grams,
             'way' => $serving->way()->value,
             'wayLabel' => $serving->way()->label(),
-            'dish' => $serving->dish === null ? null : ['key' => $serving->dish, 'grams' => $serving->dish_g],
+            'dish' => $serving->dish_key === null ? null : ['key' => $serving->dish_key, 'grams' => $serving->dish_g],
             'eatenOn' => $serving->eaten_on,
             'loggedAt' => $serving->created_at->toIso8601String(),
-            'sodium' => Shown::sodium($serving->sodium()),
+            'sodium' => WireNumbers::sodium($serving->sodium()),
             'isUndone' => $serving->undone_at !== null,
         ];
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Views;
 
-use App\Care\Tended;
+use App\Care\BatchStatus;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
@@ -28,7 +28,7 @@ final class ShelfView
     {
         return [
             'batches' => array_values($batches
-                ->map(static fn (Batch $batch): array => BatchSummary::of(Tended::of($batch, Ledgers::of($batch), $household)))
+                ->map(static fn (Batch $batch): array => BatchSummary::of(BatchStatus::of($batch, Ledgers::of($batch), $household)))
                 ->sortBy(static fn (array $batch): int => $batch['attention']['rank'] ?? self::NOTHING_TO_DO)->all()),
             'emptyJars' => array_values($jars->map(static fn (Jar $jar): array => [
                 'jarId' => $jar->id, 'name' => $jar->name, 'free' => $jar->how_many - (int) $jar->getAttribute('batches_count'),

@@ -6,9 +6,9 @@ namespace App\Views;
 
 use App\Models\Jar;
 use App\Models\PlannedBatch;
-use App\Week\ShelfAhead;
-use Tempesal\Core\Supply\Kind;
-use Tempesal\Core\Supply\Lot;
+use App\Week\StockAhead;
+use Tempesal\Core\Restock\Product;
+use Tempesal\Core\Restock\ScheduledBatch;
 
 /**
  * The weeks ahead: the jars as lanes, what runs out when, and what to start.
@@ -16,20 +16,20 @@ use Tempesal\Core\Supply\Lot;
 final class TimelineView
 {
     /** @return array<string, mixed> */
-    public static function of(ShelfAhead $ahead, ?ShelfAhead $asItIs = null): array
+    public static function of(StockAhead $ahead, ?StockAhead $asItIs = null): array
     {
         $names = Jar::query()->pluck('name', 'id');
 
         return [
             'today' => $ahead->household->today(),
-            'days' => ShelfAhead::DAYS,
-            'dates' => array_map($ahead->date(...), range(0, ShelfAhead::DAYS - 1)),
+            'days' => StockAhead::DAYS,
+            'dates' => array_map($ahead->date(...), range(0, StockAhead::DAYS - 1)),
             'gapDays' => $ahead->gapDays(),
             'gapDaysAsItIs' => ($asItIs ?? $ahead)->gapDays(),
             'jars' => Jar::query()->get()->sortBy('position')->map(static fn (Jar $jar): array => ['id' => $jar->id, 'name' => $jar->name, 'howMany' => $jar->how_many])->values()->all(),
             'lanes' => self::lanes($ahead),
-            'kinds' => array_map(static fn (Kind $kind): array => self::kind($ahead, $kind), $ahead->kinds()),
-            'suggestions' => array_map(static fn (Lot $lot): array => self::suggestion($ahead, $lot, (string) ($names[$lot->size] ?? '')), self::inTime($ahead->outlook->added)),
+            'kinds' => array_map(static fn (Product $kind): array => self::kind($ahead, $kind), $ahead->kinds()),
+            'suggestions' => array_map(static fn (ScheduledBatch $lot): array => self::suggestion($ahead, $lot, (string) ($names[$lot->size] ?? '')), self::inTime($ahead->forecast->added)),
             'planned' => $ahead->planned->map(static fn (PlannedBatch $one): array => [
                 'id' => $one->id, 'formulaId' => $one->formula_id, 'name' => $one->formula->name, 'jarId' => $one->jar_id, 'jarName' => $one->jar->name, 'startOn' => $one->start_on,
             ])->values()->all(),
@@ -37,22 +37,22 @@ final class TimelineView
     }
 
     /**
-     * @param  list<Lot>  $lots
-     * @return list<Lot> soonest first
+     * @param  list<ScheduledBatch>  $lots
+     * @return list<ScheduledBatch> soonest first
      */
     private static function inTime(array $lots): array
     {
-        usort($lots, static fn (Lot $one, Lot $other): int => [$one->start, $one->kind] <=> [$other->start, $other->kind]);
+        usort($lots, static fn (ScheduledBatch $one, ScheduledBatch $other): int => [$one->start, $one->kind] <=> [$other->start, $other->kind]);
 
         return $lots;
     }
 
     /** @return list<array<string, mixed>> jars that hold something at some time */
-    private static function lanes(ShelfAhead $ahead): array
+    private static function lanes(StockAhead $ahead): array
     {
         $names = Jar::query()->withoutGlobalScope('present')->pluck('name', 'id');
         $lanes = [];
-        foreach (self::inTime($ahead->outlook->lots) as $lot) {
+        foreach (self::inTime($ahead->forecast->lots) as $lot) {
             $key = $lot->vessel ?? "without {$lot->id}";
             $lanes[$key] ??= ['id' => $key, 'jarName' => (string) ($names[$lot->size] ?? 'no jar of the kitchen'), 'lots' => []];
             $lanes[$key]['lots'][] = self::lot($ahead, $lot);
@@ -63,19 +63,19 @@ final class TimelineView
     }
 
     /** @return array<string, mixed> */
-    private static function lot(ShelfAhead $ahead, Lot $lot): array
+    private static function lot(StockAhead $ahead, ScheduledBatch $lot): array
     {
-        $run = $ahead->outlook->runs[$lot->kind];
-        $tended = $ahead->tended[$lot->id] ?? null;
+        $run = $ahead->forecast->runs[$lot->kind];
+        $status = $ahead->status[$lot->id] ?? null;
         $empty = $run->emptyOn[$lot->id] ?? null;
         $first = $run->firstOn[$lot->id] ?? null;
 
         return [
             'id' => $lot->id,
-            'is' => $tended !== null ? 'standing' : (in_array($lot, $ahead->outlook->added, true) ? 'suggested' : 'planned'),
-            'batchId' => $tended?->batch->id,
-            'name' => $tended->batch->name ?? $ahead->lines[$lot->kind]->name,
-            'colour' => $tended->batch->colour ?? self::colour($ahead, $lot->kind),
+            'is' => $status !== null ? 'standing' : (in_array($lot, $ahead->forecast->added, true) ? 'suggested' : 'planned'),
+            'batchId' => $status?->batch->id,
+            'name' => $status->batch->name ?? $ahead->lines[$lot->kind]->name,
+            'colour' => $status->batch->colour ?? self::colour($ahead, $lot->kind),
             'start' => max(0, $lot->start),
             'ready' => $lot->ready,
             'first' => $first,
@@ -87,15 +87,15 @@ final class TimelineView
         ];
     }
 
-    private static function colour(ShelfAhead $ahead, string $kind): string
+    private static function colour(StockAhead $ahead, string $kind): string
     {
         return isset($ahead->answers[$kind]) ? $ahead->answers[$kind]->formula->colour() : '#b9ab99';
     }
 
     /** @return array<string, mixed> */
-    private static function kind(ShelfAhead $ahead, Kind $kind): array
+    private static function kind(StockAhead $ahead, Product $kind): array
     {
-        $out = $ahead->outlook->runsOutOn($kind);
+        $out = $ahead->forecast->runsOutOn($kind);
         $start = $out === null || $kind->leadDays === [] ? null : $kind->lastStart($out);
 
         return [
@@ -109,15 +109,15 @@ final class TimelineView
             'isTooLate' => $out !== null && $kind->leadDays !== [] && $start === null,
             'months' => $ahead->lines[$kind->id]->months,
             'isInSeason' => $kind->mayStart === [] || $kind->mayStart[0],
-            'left' => $ahead->outlook->runs[$kind->id]->left,
+            'left' => $ahead->forecast->runs[$kind->id]->left,
             'gaps' => array_map(static fn (array $gap): array => [
                 'from' => $ahead->date($gap['from']), 'to' => $ahead->date($gap['to']), 'fromDay' => $gap['from'], 'days' => $gap['to'] - $gap['from'] + 1, 'reason' => $gap['reason'],
-            ], $ahead->outlook->gaps($kind)),
+            ], $ahead->forecast->gaps($kind)),
         ];
     }
 
     /** @return array<string, mixed> */
-    private static function suggestion(ShelfAhead $ahead, Lot $lot, string $jarName): array
+    private static function suggestion(StockAhead $ahead, ScheduledBatch $lot, string $jarName): array
     {
         $line = $ahead->lines[$lot->kind];
 

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\Views;
 
-use App\Care\Tended;
+use App\Care\BatchStatus;
 use App\Models\Person;
 use App\Models\Serving;
 use App\Models\WeekChange;
 use App\Week\KitchenWeek;
 use Carbon\CarbonImmutable;
+use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Intake\SodiumDay;
-use Tempesal\Core\Intake\Way;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Plan\Conflict;
-use Tempesal\Core\Plan\Lever;
+use Tempesal\Core\Plan\Suggestion;
 use Tempesal\Core\Plan\WeekJar;
 use Tempesal\Core\Plan\WeekServing;
 
@@ -58,14 +58,14 @@ final class WeekView
                 ...array_values($eaten->map(static fn (Serving $one): array => ['source' => $one->batch_id, 'sodiumMg' => $one->sodium()])->all()),
                 ...array_map(static fn (WeekServing $one): array => ['source' => $week->plan->jars[$one->jar]->id, 'sodiumMg' => self::band($week, $one)], $coming),
             ];
-            $sum = new SodiumDay($person->yardstickOn($date)->target_sodium_mg, $week->rest->sum($person, $date), $parts);
+            $sum = new SodiumDay($person->targetOn($date)->target_sodium_mg, $week->rest->sum($person, $date), $parts);
             $live = $eaten->filter(static fn (Serving $one): bool => $one->is_live)->count()
                 + count(array_filter($coming, static fn (WeekServing $one): bool => $week->plan->jars[$one->jar]->isLive));
             $days[] = [
                 'date' => $date,
-                'targetMg' => $person->yardstickOn($date)->target_sodium_mg,
+                'targetMg' => $person->targetOn($date)->target_sodium_mg,
                 'restMg' => $week->rest->sum($person, $date),
-                'ferments' => Shown::sodium($sum->ferments()),
+                'ferments' => WireNumbers::sodium($sum->ferments()),
                 'marginMg' => $sum->marginMg(),
                 'live' => $live,
                 'eaten' => $eaten->map(static fn (Serving $one): array => [
@@ -80,7 +80,7 @@ final class WeekView
         ];
 
         return [
-            'id' => $person->id, 'name' => $person->name, 'targetMg' => $person->yardstick()->target_sodium_mg, 'isHard' => $person->limit_is_hard,
+            'id' => $person->id, 'name' => $person->name, 'targetMg' => $person->currentTarget()->target_sodium_mg, 'isHard' => $person->limit_is_hard,
             'liveGoal' => $person->live_goal, 'kinds' => count(array_unique($kinds)), 'days' => $days,
         ];
     }
@@ -90,15 +90,15 @@ final class WeekView
     {
         $jar = $week->plan->jars[$place];
         $short = $week->plan->runsShortOn($place);
-        $tended = $week->tended[$place];
+        $status = $week->status[$place];
 
         return [
-            ...self::sign($tended),
+            ...self::sign($status),
             'isLive' => $jar->isLive,
             'grams' => $jar->stock,
             'left' => $week->plan->left($place),
             'shortOn' => $short === null ? null : $week->dates[$short],
-            'readyOn' => $tended->outlook === null ? null : $tended->on($tended->outlook->ready),
+            'readyOn' => $status->forecast === null ? null : $status->on($status->forecast->ready),
             'closed' => $jar->closed,
             'portions' => array_map(static fn (int $eater): array => [
                 'personId' => $week->plan->eaters[$eater]->id,
@@ -109,14 +109,14 @@ final class WeekView
                     'objection' => $jar->objection($eater, $day),
                 ], array_keys($week->dates)),
             ], array_keys($week->plan->eaters)),
-            'ways' => array_map(static fn (Way $way): array => ['way' => $way->value, 'label' => $way->label()], $jar->ways()),
+            'ways' => array_map(static fn (ServingStyle $way): array => ['way' => $way->value, 'label' => $way->label()], $jar->ways()),
         ];
     }
 
     /** @return array<string, mixed> a jar as it is drawn small */
-    private static function sign(Tended $tended): array
+    private static function sign(BatchStatus $status): array
     {
-        $summary = BatchSummary::of($tended);
+        $summary = BatchSummary::of($status);
 
         return ['id' => $summary['id'], 'name' => $summary['name'], 'colour' => $summary['colour'], 'place' => $summary['place'], 'jar' => $summary['jar']];
     }
@@ -129,7 +129,7 @@ final class WeekView
         return [
             'id' => $serving->id, 'personId' => $week->plan->eaters[$serving->eater]->id, 'date' => $week->dates[$serving->day], 'batchId' => $jar->id,
             'name' => $jar->name, 'grams' => $serving->grams, 'way' => $serving->way->value, 'wayLabel' => $serving->way->label(),
-            'sodium' => Shown::sodium(self::band($week, $serving)), 'isLocked' => $serving->isLocked, 'isLive' => $jar->isLive,
+            'sodium' => WireNumbers::sodium(self::band($week, $serving)), 'isLocked' => $serving->isLocked, 'isLive' => $jar->isLive,
             'isOver' => $serving->day < $week->plan->today,
         ];
     }
@@ -153,10 +153,10 @@ final class WeekView
             'date' => $conflict->day === null ? null : ($week->dates[$conflict->day] ?? null),
             'batchId' => $conflict->jar === null ? null : $week->plan->jars[$conflict->jar]->id,
             'servings' => $conflict->servings,
-            'levers' => array_map(static fn (Lever $lever): array => [
-                'kind' => $lever->remedy->value,
+            'levers' => array_map(static fn (Suggestion $lever): array => [
+                'kind' => $lever->kind->value,
                 'text' => "{$jar($lever->serving)->name}: {$lever->text}",
-                'cost' => $lever->remedy->cost(),
+                'cost' => $lever->kind->cost(),
                 'savesMg' => $lever->savesMg,
                 'isEnough' => $lever->isEnough,
                 'servingId' => $lever->serving->id,
@@ -164,7 +164,7 @@ final class WeekView
                     'personId' => $week->plan->eaters[$lever->instead->eater]->id, 'date' => $week->dates[$lever->instead->day], 'batchId' => $jar($lever->instead)->id,
                     'grams' => $lever->instead->grams, 'way' => $lever->instead->way->value, 'isLocked' => $lever->instead->isLocked,
                 ],
-            ], $conflict->levers),
+            ], $conflict->suggestions),
         ];
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Week;
 
-use App\Care\Tended;
-use App\Intake\Rest;
+use App\Care\BatchStatus;
+use App\Intake\BackgroundIntake;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
@@ -41,7 +41,7 @@ final readonly class KitchenWeek
     /**
      * @param  list<string>  $dates  of its days, YYYY-MM-DD
      * @param  Collection<int, Person>  $people
-     * @param  list<Tended>  $tended  the jars of the plan, in its order
+     * @param  list<BatchStatus>  $status  the jars of the plan, in its order
      * @param  Collection<int, PlannedServing>  $planned  not eaten
      * @param  Collection<int, Serving>  $eaten  in this week
      */
@@ -49,11 +49,11 @@ final readonly class KitchenWeek
         public Household $household,
         public array $dates,
         public Collection $people,
-        public array $tended,
+        public array $status,
         public Collection $planned,
         public Collection $eaten,
         public Planning $planning,
-        public Rest $rest,
+        public BackgroundIntake $rest,
         public WeekPlan $plan,
     ) {
     }
@@ -89,12 +89,12 @@ final readonly class KitchenWeek
             $batches = $batches->concat(Batch::whole()->whereIn('id', $gone)->get());
         }
         $today = Household::daysBetween($from, $household->today());
-        $tended = $jars = [];
+        $status = $jars = [];
         foreach ($batches as $batch) {
-            $tended[] = $one = Tended::of($batch, Ledgers::of($batch), $household);
+            $status[] = $one = BatchStatus::of($batch, Ledgers::of($batch), $household);
             $jars[] = self::jar($one, $people, $dates, $today);
         }
-        $rest = Rest::between($from, $to);
+        $rest = BackgroundIntake::between($from, $to);
         $planning = Planning::of($household->planning);
         $personPlace = $people->pluck('id')->flip();
         $jarPlace = array_flip(array_map(static fn (WeekJar $jar): string => $jar->id, $jars));
@@ -106,7 +106,7 @@ final readonly class KitchenWeek
             }
         }
 
-        return new self($household, $dates, $people, $tended, $planned, $eaten, $planning, $rest, new WeekPlan(
+        return new self($household, $dates, $people, $status, $planned, $eaten, $planning, $rest, new WeekPlan(
             self::eaters($people, $eaten, $rest, $dates), $jars,
             array_values($planned->map(static fn (PlannedServing $one): WeekServing => new WeekServing(
                 $one->id, (int) ($personPlace[$one->person_id] ?? 0), $dayPlace[$one->planned_on],
@@ -149,17 +149,17 @@ final readonly class KitchenWeek
      * @param  list<string>  $dates
      * @return list<Eater>
      */
-    private static function eaters(Collection $people, Collection $eaten, Rest $rest, array $dates): array
+    private static function eaters(Collection $people, Collection $eaten, BackgroundIntake $rest, array $dates): array
     {
         return array_values($people->map(static function (Person $person) use ($eaten, $rest, $dates): Eater {
             $allowance = $goal = [];
             foreach ($dates as $date) {
                 $there = $eaten->where('person_id', $person->id)->where('eaten_on', $date);
-                $allowance[] = $person->yardstickOn($date)->target_sodium_mg - $rest->sum($person, $date) - $there->sum(static fn (Serving $serving): float => $serving->sodium()->typical);
+                $allowance[] = $person->targetOn($date)->target_sodium_mg - $rest->sum($person, $date) - $there->sum(static fn (Serving $serving): float => $serving->sodium()->typical);
                 $goal[] = max(0, $person->live_goal - $there->filter(static fn (Serving $serving): bool => $serving->is_live)->count());
             }
 
-            return new Eater($person->id, $person->name, (float) $person->yardstick()->target_sodium_mg, $allowance, $person->limit_is_hard, $goal);
+            return new Eater($person->id, $person->name, (float) $person->currentTarget()->target_sodium_mg, $allowance, $person->limit_is_hard, $goal);
         })->all());
     }
 
@@ -167,23 +167,23 @@ final readonly class KitchenWeek
      * @param  Collection<int, Person>  $people
      * @param  non-empty-list<string>  $dates
      */
-    private static function jar(Tended $tended, Collection $people, array $dates, int $today): WeekJar
+    private static function jar(BatchStatus $status, Collection $people, array $dates, int $today): WeekJar
     {
-        $batch = $tended->batch;
-        $zone = $tended->household->time_zone;
-        $phase = Tended::servedPhase($batch, $tended->state);
+        $batch = $status->batch;
+        $zone = $status->household->time_zone;
+        $phase = BatchStatus::servedPhase($batch, $status->state);
         $states = array_map(static function (string $date) use ($batch, $zone): BatchState {
             $noon = CarbonImmutable::parse("{$date} 12:00", $zone);
 
             return Ledgers::of($batch, $noon->isPast() ? CarbonImmutable::now() : $noon)->state();
         }, $dates);
-        $band = $tended->gramsLeft() > 1.0 ? Ledgers::of($batch)->estimates()["{$phase->value}Per100g"]->band : null;
-        $allergens = array_map(static fn (Allergen $one): string => $one->value, $tended->state->allergens());
+        $band = $status->gramsLeft() > 1.0 ? Ledgers::of($batch)->estimates()["{$phase->value}Per100g"]->band : null;
+        $allergens = array_map(static fn (Allergen $one): string => $one->value, $status->state->allergens());
         $names = self::disliked($batch, $people);
 
         return new WeekJar(
-            $batch->id, $batch->name, $batch->isLive($tended->state), $batch->likeness, $phase, $tended->gramsLeft(),
-            $today + ($tended->readyIn() ?? self::NEVER), $today + ($tended->keepsFor() ?? self::NEVER),
+            $batch->id, $batch->name, $batch->isLive($status->state), $batch->likeness, $phase, $status->gramsLeft(),
+            $today + ($status->readyIn() ?? self::NEVER), $today + ($status->keepsFor() ?? self::NEVER),
             $states,
             array_values($people->map(static fn (Person $person): float => $batch->usualPortion($person, $phase))->all()),
             array_values($people->map(static function (Person $person) use ($allergens, $names): ?string {
@@ -196,17 +196,17 @@ final readonly class KitchenWeek
                     default => null,
                 };
             })->all()),
-            self::closed($tended),
+            self::closed($status),
             $band === null || $band->typical <= 0.0 ? 1.0 : $band->low / $band->typical, $band === null || $band->typical <= 0.0 ? 1.0 : $band->high / $band->typical,
         );
     }
 
     /** Why nobody eats from it, whatever the day. */
-    private static function closed(Tended $tended): ?string
+    private static function closed(BatchStatus $status): ?string
     {
         return match (true) {
-            $tended->batch->emptied_at !== null => 'Its jar was emptied.',
-            $tended->isSpokenAgainst() => 'The last check spoke against eating from it.',
+            $status->batch->emptied_at !== null => 'Its jar was emptied.',
+            $status->isSpokenAgainst() => 'The last check spoke against eating from it.',
             default => null,
         };
     }

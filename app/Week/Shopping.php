@@ -27,7 +27,7 @@ final readonly class Shopping
     {
     }
 
-    public static function of(ShelfAhead $ahead, int $days): self
+    public static function of(StockAhead $ahead, int $days): self
     {
         $last = $ahead->date($days - 1);
         $jars = Jar::query()->pluck('name', 'id');
@@ -46,7 +46,7 @@ final readonly class Shopping
                 $take(self::scaled(StartFromFormula::read($one->formula->newest), $one), $one->formula->name, $one->jar->name, $one->start_on, true);
             }
         }
-        foreach ($ahead->outlook->added as $lot) {
+        foreach ($ahead->forecast->added as $lot) {
             if ($lot->start < $days) {
                 $answer = $ahead->answers[$lot->kind];
                 $take($answer->formula->scaled($lot->grams / $answer->makesG()), $answer->formula->name, (string) ($jars[$lot->size] ?? ''), $ahead->date($lot->start), false);

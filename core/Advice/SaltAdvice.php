@@ -11,7 +11,7 @@ use Tempesal\Core\Method\Percent;
 use Tempesal\Core\Method\SaltedContents;
 use Tempesal\Core\Method\SaltFloor;
 use Tempesal\Core\Method\SaltLine;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 
 /**
  * What is said about the strength of a batch's salt, in the same words on the bench, beside a formula, on a batch's page and in
@@ -35,7 +35,7 @@ final class SaltAdvice
         if ($missed !== null) {
             return [self::belowFloor($jar, $missed)];
         }
-        $share = $jar->ferments ? ($jar->share(Basis::OfEverything) ?? 0.0) * $jar->change : null;
+        $share = $jar->ferments ? ($jar->share(SaltBasis::OfEverything) ?? 0.0) * $jar->change : null;
 
         return array_values(array_filter([
             $share !== null && $share > SaltFloor::LARDER

@@ -8,13 +8,13 @@ use Tempesal\Core\Advice\Advice;
 use Tempesal\Core\Advice\BatchAdvice;
 use Tempesal\Core\Advice\Severity;
 use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Inverse\InverseQuestions;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\SodiumChloride;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\SaltedContents;
 use Tempesal\Core\Method\SaltFloor;
 use Tempesal\Core\Produce\PieceShape;
-use Tempesal\Core\Question\Questions;
 use Tempesal\Core\Salt\SaltNotes;
 
 /**
@@ -23,80 +23,80 @@ use Tempesal\Core\Salt\SaltNotes;
 final class BenchAdvice
 {
     /** @return list<Advice> heaviest first */
-    public static function on(Making $making): array
+    public static function on(BenchSolution $solution): array
     {
         $all = array_values(array_filter([
-            ...BatchAdvice::on($making->finished, $making->sheet->method),
-            self::sodiumOutOfReach($making),
-            self::tooFull($making),
-            self::overRim($making),
-            self::juice($making),
-            self::hollow($making),
-            ...self::salt($making),
+            ...BatchAdvice::on($solution->finished, $solution->input->method),
+            self::sodiumOutOfReach($solution),
+            self::tooFull($solution),
+            self::overRim($solution),
+            self::juice($solution),
+            self::hollow($solution),
+            ...self::salt($solution),
         ]));
 
         return Severity::sorted($all);
     }
 
     /** The serving cannot hold so little: the salt stays at the floor, and what else would bring it there is said. */
-    private static function sodiumOutOfReach(Making $making): ?Advice
+    private static function sodiumOutOfReach(BenchSolution $solution): ?Advice
     {
-        if ($making->unreachedMg === null) {
+        if ($solution->unreachedMg === null) {
             return null;
         }
-        $least = SaltedContents::of($making->finished, $making->sheet->method);
+        $least = SaltedContents::of($solution->finished, $solution->input->method);
         $line = $least === null ? null : SaltFloor::of($least)->binding($least);
-        $asked = ['sodiumMg' => $making->unreachedMg, 'phase' => $making->servedPhase()->value];
-        $ways = [Questions::read(Fields::of(['question' => 'portion', ...$asked]))->answer($making->finished)->sentence];
-        if ($making->servedPhase() === Phase::Pieces) {
-            $ways[] = Questions::read(Fields::of(['question' => 'rinse_time', 'grams' => $making->servingWeight()->value, ...$asked]))->answer($making->finished)->sentence;
+        $asked = ['sodiumMg' => $solution->unreachedMg, 'phase' => $solution->servedPhase()->value];
+        $ways = [InverseQuestions::read(Fields::of(['question' => 'portion', ...$asked]))->answer($solution->finished)->sentence];
+        if ($solution->servedPhase() === Phase::Pieces) {
+            $ways[] = InverseQuestions::read(Fields::of(['question' => 'rinse_time', 'grams' => $solution->servingWeight()->value, ...$asked]))->answer($solution->finished)->sentence;
         }
 
         return new Advice('sodium_out_of_reach', Severity::Careful, sprintf(
             'Less salt cannot bring a serving of %s g to %s mg%s. What would: %s',
-            self::grams($making->servingWeight()->value), number_format($making->unreachedMg),
+            self::grams($solution->servingWeight()->value), number_format($solution->unreachedMg),
             $line === null ? '' : sprintf(': it stays at %s, the least that is safe', $line->text()), implode(' Or: ', $ways),
         ));
     }
 
-    private static function tooFull(Making $making): ?Advice
+    private static function tooFull(BenchSolution $solution): ?Advice
     {
-        if ($making->holdsTheFood()) {
+        if ($solution->holdsTheFood()) {
             return null;
         }
-        $fits = $making->vegetableThatFits()->value;
+        $fits = $solution->vegetableThatFits()->value;
 
         return new Advice('too_full', Severity::Stop, $fits < 1.0
             ? 'No room is left in this jar under its headspace and weight. Choose a larger jar.'
             : sprintf(
                 'The jar is too small for the food: %s g fit under the headspace, %s g are over. Choose a larger jar, or fill %d of these.',
-                self::grams(floor($fits)), self::grams(max(1.0, ceil($making->vegetable()->value - $fits))),
-                max(2, count($making->sheet->jars) * (int) ceil($making->vegetable()->value / $fits)),
+                self::grams(floor($fits)), self::grams(max(1.0, ceil($solution->vegetable()->value - $fits))),
+                max(2, count($solution->input->jars) * (int) ceil($solution->vegetable()->value / $fits)),
             ));
     }
 
-    private static function overRim(Making $making): ?Advice
+    private static function overRim(BenchSolution $solution): ?Advice
     {
-        $fits = $making->settledFits();
-        $shares = $making->sheet->row()?->shares() ?? [];
+        $fits = $solution->settledFits();
+        $shares = $solution->input->row()?->shares() ?? [];
         $over = 0.0;
         foreach ($fits as $i => $fit) {
-            $over += $fit->overflow($making->liquid()->times($shares[$i] ?? 1.0))->value;
+            $over += $fit->overflow($solution->liquid()->times($shares[$i] ?? 1.0))->value;
         }
 
-        return $over < 1.0 || ! $making->holdsTheFood() ? null : new Advice('overflow', Severity::Careful, sprintf(
+        return $over < 1.0 || ! $solution->holdsTheFood() ? null : new Advice('overflow', Severity::Careful, sprintf(
             'About %s ml would run over the rim. Take less water, or leave it out and top up later.', self::grams($over),
         ));
     }
 
-    private static function juice(Making $making): ?Advice
+    private static function juice(BenchSolution $solution): ?Advice
     {
-        $short = $making->liquidShort();
+        $short = $solution->liquidShort();
         if ($short < 5.0) {
             return null;
         }
-        $brine = $making->state->phase(Phase::Brine);
-        if ($making->sheet->method->hasPouredBrine() || $making->sheet->method === Method::ReusedBrine || $brine->waterG <= 0.0) {
+        $brine = $solution->state->phase(Phase::Brine);
+        if ($solution->input->method->hasPouredBrine() || $solution->input->method === Method::ReusedBrine || $brine->waterG <= 0.0) {
             return new Advice('not_covered', Severity::Careful,
                 sprintf('About %s ml of brine are missing to cover the food.', self::grams($short)));
         }
@@ -108,18 +108,18 @@ final class BenchAdvice
         ));
     }
 
-    private static function hollow(Making $making): ?Advice
+    private static function hollow(BenchSolution $solution): ?Advice
     {
-        return $making->sheet->vegetable->hollow && $making->sheet->vegetable->shape === PieceShape::Whole
+        return $solution->input->vegetable->hollow && $solution->input->vegetable->shape === PieceShape::Whole
             ? new Advice('hollow', Severity::Careful, 'Split or pierce each one: air inside keeps the brine out and lifts it to the top.')
             : null;
     }
 
     /** @return list<Advice|null> */
-    private static function salt(Making $making): array
+    private static function salt(BenchSolution $solution): array
     {
-        $salt = $making->sheet->salt;
-        if ($making->salt->isZero()) {
+        $salt = $solution->input->salt;
+        if ($solution->salt->isZero()) {
             return [];
         }
 

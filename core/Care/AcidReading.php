@@ -28,7 +28,7 @@ final readonly class AcidReading
     /** Whether it is at or below a line, its margin counted. */
     public function isAtMost(float $line): bool
     {
-        return $this->isByMeter ? $this->highest() <= $line + self::ROUNDING : $this->ph <= min($line, Gate::CAREFUL_PH) + self::ROUNDING;
+        return $this->isByMeter ? $this->highest() <= $line + self::ROUNDING : $this->ph <= min($line, ReleaseCheck::CAREFUL_PH) + self::ROUNDING;
     }
 
     /** The highest that it may be by a meter. */

@@ -10,7 +10,7 @@ namespace Tempesal\Core\Check;
 final readonly class Inspection
 {
     /**
-     * @param  list<Rule>  $rules  those that give the verdict, or for a jar in which nothing is wrong those that explain what looked odd
+     * @param  list<CheckRule>  $rules  those that give the verdict, or for a jar in which nothing is wrong those that explain what looked odd
      * @param  list<string>  $open  codes of questions without an answer
      */
     private function __construct(public Verdict $verdict, public array $rules, public array $open)
@@ -20,11 +20,11 @@ final readonly class Inspection
     /**
      * Anything that speaks for throwing it out ends the looking; otherwise a question left open means to look again.
      *
-     * @param  list<Sign>  $found
+     * @param  list<Finding>  $found
      */
-    public static function of(Situation $jar, array $found): self
+    public static function of(CheckedJar $jar, array $found): self
     {
-        $speaking = array_values(array_filter(Rules::all(), static fn (Rule $rule): bool => $rule->appliesTo($jar, $found)));
+        $speaking = array_values(array_filter(CheckRules::all(), static fn (CheckRule $rule): bool => $rule->appliesTo($jar, $found)));
         $verdict = Verdict::Fine;
         foreach ($speaking as $rule) {
             $verdict = $rule->verdict->strictness() > $verdict->strictness() ? $rule->verdict : $verdict;
@@ -34,13 +34,13 @@ final readonly class Inspection
             $verdict = Verdict::Wait;
         }
 
-        return new self($verdict, array_values(array_filter($speaking, static fn (Rule $rule): bool => $rule->verdict === $verdict)), $open);
+        return new self($verdict, array_values(array_filter($speaking, static fn (CheckRule $rule): bool => $rule->verdict === $verdict)), $open);
     }
 
     /** The verdict's reasons, never empty. */
     public function because(): string
     {
-        $reasons = array_map(static fn (Rule $rule): string => $rule->because, $this->rules);
+        $reasons = array_map(static fn (CheckRule $rule): string => $rule->because, $this->rules);
         if ($this->open !== []) {
             $reasons[] = 'Not everything was looked at, so that nothing is concluded yet.';
         }
@@ -54,27 +54,27 @@ final readonly class Inspection
     /** @return list<string> what to do next, each once */
     public function toDo(): array
     {
-        return array_values(array_unique(array_filter(array_map(static fn (Rule $rule): ?string => $rule->do, $this->rules))));
+        return array_values(array_unique(array_filter(array_map(static fn (CheckRule $rule): ?string => $rule->do, $this->rules))));
     }
 
     /** @return list<string> what not to do, each once; the last one always stands */
     public function cautions(): array
     {
         return [
-            ...array_values(array_unique(array_filter(array_map(static fn (Rule $rule): ?string => $rule->caution, $this->rules)))),
+            ...array_values(array_unique(array_filter(array_map(static fn (CheckRule $rule): ?string => $rule->caution, $this->rules)))),
             'A look finds what can be seen, smelled and felt, no more. In doubt, throw it out.',
         ];
     }
 
     /**
-     * @param  list<Sign>  $found
+     * @param  list<Finding>  $found
      * @return list<string>
      */
-    private static function unanswered(Situation $jar, array $found): array
+    private static function unanswered(CheckedJar $jar, array $found): array
     {
         $open = [];
-        foreach (Question::of($jar) as $question) {
-            if (array_filter($question->signs, static fn (Sign $sign): bool => in_array($sign, $found, true)) === []) {
+        foreach (CheckQuestion::of($jar) as $question) {
+            if (array_filter($question->signs, static fn (Finding $sign): bool => in_array($sign, $found, true)) === []) {
                 $open[] = $question->code;
             }
         }

@@ -8,8 +8,8 @@ use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Document\Pantry;
 use Tempesal\Core\Ledger\Ledger;
-use Tempesal\Core\Ledger\Lending;
 use Tempesal\Core\Ledger\NotEnough;
+use Tempesal\Core\Ledger\StarterTransfer;
 
 /**
  * One or more batches in Tempesal's documented form, version 1, and what follows from them.
@@ -140,7 +140,7 @@ final class BatchDocument
     }
 
     /** @throws InvalidField */
-    private function lend(Loan $loan, string $borrower): void
+    private function lend(PendingTransfer $loan, string $borrower): void
     {
         $lender = $this->batches[$loan->lender];
         if ($loan->afterStep !== null && $loan->afterStep > $lender->count()) {
@@ -148,7 +148,7 @@ final class BatchDocument
         }
         $ledger = new Ledger($lender->linesUpTo($loan->afterStep));
         try {
-            $lending = Lending::from($loan->lender, $lender->name, $ledger);
+            $lending = StarterTransfer::from($loan->lender, $lender->name, $ledger);
             [$starter, $give] = $lending->lend($loan->grams, $loan->into, $borrower);
         } catch (NotEnough $refusal) {
             throw $refusal->lineNumber === null ? new InvalidField("{$loan->path}.grams", $refusal->getMessage()) : $lender->refusal($refusal);

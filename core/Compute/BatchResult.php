@@ -9,6 +9,7 @@ use Tempesal\Core\Advice\BatchAdvice;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Estimate\BandReport;
 use Tempesal\Core\Intake\LabelRounding;
+use Tempesal\Core\Inverse\InverseQuestion;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry\Starter;
@@ -17,8 +18,7 @@ use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Strength;
 use Tempesal\Core\Produce\Allergen;
-use Tempesal\Core\Question\Question;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 
 /**
  * What follows from one batch of a document.
@@ -45,9 +45,9 @@ final class BatchResult
                 'sodiumPer100g' => BandReport::of($bands["{$phase->value}Per100g"]),
             ], $phases),
             'strength' => [
-                'brineStrength' => Strength::of($state)->share(Basis::BrineStrength),
-                'ofWater' => Strength::of($state)->share(Basis::OfWater),
-                'ofEverything' => Strength::of($state)->share(Basis::OfEverything),
+                'brineStrength' => Strength::of($state)->share(SaltBasis::BrineStrength),
+                'ofWater' => Strength::of($state)->share(SaltBasis::OfWater),
+                'ofEverything' => Strength::of($state)->share(SaltBasis::OfEverything),
             ],
             'serving' => self::serving($steps, $ledger),
             'whereaboutsMg' => $state->whereabouts(),
@@ -61,7 +61,7 @@ final class BatchResult
             'allergens' => array_map(static fn (Allergen $allergen): string => $allergen->value, $state->allergens()),
             'starters' => self::starters($ledger),
             'advice' => array_map(static fn (Advice $advice): array => $advice->toArray(), BatchAdvice::on($ledger, $steps->method)),
-            'answers' => array_map(static fn (Question $question): array => $question->answer($ledger)->toArray(), $steps->questions),
+            'answers' => array_map(static fn (InverseQuestion $question): array => $question->answer($ledger)->toArray(), $steps->questions),
         ];
     }
 

@@ -6,7 +6,9 @@ namespace Tempesal\Core\Compute;
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
-use Tempesal\Core\Formula\Steps;
+use Tempesal\Core\Formula\FormulaStep;
+use Tempesal\Core\Inverse\InverseQuestion;
+use Tempesal\Core\Inverse\InverseQuestions;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Give;
 use Tempesal\Core\Ledger\Entry\Serve;
@@ -15,8 +17,6 @@ use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Produce\Ingredient;
-use Tempesal\Core\Question\Question;
-use Tempesal\Core\Question\Questions;
 
 /**
  * The steps of one batch of a document, each an entry or a whole process, expanded into the entries of a ledger.
@@ -29,8 +29,8 @@ final class BatchSteps
 
     /**
      * @param  list<array{entry: Entry|null, step: int, path: string}>  $lines  a loan's entry is null until it is settled
-     * @param  array<int, Loan>  $loans  by the line they belong to
-     * @param  list<Question>  $questions
+     * @param  array<int, PendingTransfer>  $loans  by the line they belong to
+     * @param  list<InverseQuestion>  $questions
      * @param  Method|null  $method  by which it is judged; null where nobody said
      */
     private function __construct(
@@ -54,10 +54,10 @@ final class BatchSteps
         $lines = $loans = [];
         foreach ($steps as $number => $step) {
             foreach (self::expand($step) as $entry) {
-                if ($entry instanceof Loan) {
+                if ($entry instanceof PendingTransfer) {
                     $loans[count($lines)] = $entry;
                 }
-                $lines[] = ['entry' => $entry instanceof Loan ? null : $entry, 'step' => $number + 1, 'path' => $step->at()];
+                $lines[] = ['entry' => $entry instanceof PendingTransfer ? null : $entry, 'step' => $number + 1, 'path' => $step->at()];
             }
         }
 
@@ -65,7 +65,7 @@ final class BatchSteps
             $fields->has('name') ? $fields->text('name') : $id,
             $lines, $loans,
             $fields->has('serving') ? Serve::read($fields->child('serving')) : null,
-            array_map(Questions::read(...), $fields->each('questions')),
+            array_map(InverseQuestions::read(...), $fields->each('questions')),
             count($steps),
             $fields->has('method') ? Method::read($fields) : self::methodOf($steps),
         );
@@ -81,7 +81,7 @@ final class BatchSteps
     private static function methodOf(array $steps): ?Method
     {
         foreach ($steps as $step) {
-            if ($step->text('kind') === Steps::PROCESS) {
+            if ($step->text('kind') === FormulaStep::PROCESS) {
                 return Method::read($step);
             }
         }
@@ -95,7 +95,7 @@ final class BatchSteps
         return $this->count;
     }
 
-    /** @return list<Loan> in the order of the steps */
+    /** @return list<PendingTransfer> in the order of the steps */
     public function borrowed(): array
     {
         $loans = [];
@@ -107,7 +107,7 @@ final class BatchSteps
     }
 
     /** Puts the starter that was lent where its step stands. */
-    public function settle(Loan $loan, Starter $starter): void
+    public function settle(PendingTransfer $loan, Starter $starter): void
     {
         $this->lines[$loan->place]['entry'] = $starter;
     }
@@ -156,28 +156,28 @@ final class BatchSteps
     }
 
     /**
-     * @return list<Entry|Loan>
+     * @return list<Entry|PendingTransfer>
      *
      * @throws InvalidField
      */
     private static function expand(Fields $step): array
     {
         $kind = $step->text('kind');
-        if ($kind === Steps::PROCESS) {
+        if ($kind === FormulaStep::PROCESS) {
             return self::process($step);
         }
         if ($kind === Starter::kind() && self::isLoan($step)) {
             return [self::loan($step)];
         }
 
-        return Steps::expand($step);
+        return FormulaStep::expand($step);
     }
 
     /**
      * The entries of a whole process. A starter that is to come from another batch stands in for itself as water until
      * its lender is worked out.
      *
-     * @return list<Entry|Loan>
+     * @return list<Entry|PendingTransfer>
      *
      * @throws InvalidField
      */
@@ -192,8 +192,8 @@ final class BatchSteps
         }
 
         return array_map(
-            static fn (Entry $entry): Entry|Loan => $loan !== null && $entry instanceof Starter ? $loan->into($entry->into) : $entry,
-            Steps::expand($step),
+            static fn (Entry $entry): Entry|PendingTransfer => $loan !== null && $entry instanceof Starter ? $loan->into($entry->into) : $entry,
+            FormulaStep::expand($step),
         );
     }
 
@@ -203,14 +203,14 @@ final class BatchSteps
     }
 
     /** @throws InvalidField */
-    private static function loan(Fields $starter): Loan
+    private static function loan(Fields $starter): PendingTransfer
     {
         $afterStep = $starter->has('afterStep') ? (int) $starter->number('afterStep') : null;
         if ($afterStep !== null && $afterStep < 1) {
             throw $starter->invalid('afterStep', 'steps count from 1.');
         }
 
-        return new Loan(
+        return new PendingTransfer(
             0, $starter->text('fromBatch'), $starter->grams(),
             $starter->has('into') ? $starter->choice('into', Phase::class) : null, $afterStep, $starter->at(),
         );

@@ -20,7 +20,7 @@ final class BandReport
                 'input' => $contribution->input->key,
                 'label' => $contribution->input->label,
                 'share' => $contribution->share,
-                'remedy' => $contribution->input->remedy,
+                'remedy' => $contribution->input->howToNarrow,
                 'without' => $estimate->without($contribution->input->key)->toArray(),
             ], $estimate->contributions),
         ];
@@ -35,8 +35,8 @@ final class BandReport
         }
         $text = sprintf('%d %% of this band is %s', (int) round($widest->share * 100.0), $widest->input->label);
 
-        return $widest->input->remedy === null ? "{$text}." : sprintf(
-            '%s; %s, and ±%d %% becomes ±%d %%.', $text, $widest->input->remedy,
+        return $widest->input->howToNarrow === null ? "{$text}." : sprintf(
+            '%s; %s, and ±%d %% becomes ±%d %%.', $text, $widest->input->howToNarrow,
             self::percent($estimate->band), self::percent($estimate->without($widest->input->key)),
         );
     }

@@ -15,13 +15,13 @@ final readonly class Uncertain
     /**
      * @param  string  $key  which quantity of the world this is, for example "salt:flaky:density"
      * @param  string  $label  how the cook would call it, for example "how densely flaky kosher salt lies in the spoon"
-     * @param  string|null  $remedy  what the cook could do to know it better
+     * @param  string|null  $howToNarrow  what the cook could do to know it better
      */
     public function __construct(
         public string $key,
         public string $label,
         public Band $band,
-        public ?string $remedy = null,
+        public ?string $howToNarrow = null,
     ) {
     }
 

@@ -42,7 +42,7 @@ final readonly class Formula
         public bool $isLive,
         public Serve $serving,
         public Window $window,
-        public Vessel $vessel,
+        public JarChoice $vessel,
         public array $work,
         public array $texts,
     ) {
@@ -76,12 +76,12 @@ final readonly class Formula
         $formula = new self(
             $raw, $fields, trim($fields->text('name')), $method,
             $fields->has('group') ? $fields->text('group') : 'other', $fields->flag('isLive'),
-            Serve::read($fields->child('serving')), Window::read($fields->child('window')), Vessel::read($fields->child('vessel'), $method),
+            Serve::read($fields->child('serving')), Window::read($fields->child('window')), JarChoice::read($fields->child('vessel'), $method),
             $fields->texts('work', self::MOST_LINES), $texts,
         );
         foreach (['key', 'summary', 'colour', 'keeping', 'sanity', 'season'] as $known) {
             if ($fields->has($known)) {
-                $known === 'keeping' ? Keeping::read($fields->child('keeping')) : ($known === 'sanity' ? $fields->band('sanity') : $fields->text($known));
+                $known === 'keeping' ? StatedShelfLife::read($fields->child('keeping')) : ($known === 'sanity' ? $fields->band('sanity') : $fields->text($known));
             }
         }
         $formula->entries();
@@ -132,9 +132,9 @@ final readonly class Formula
         return preg_match('/^#[0-9a-f]{6}$/', $colour) === 1 ? $colour : '#b9ab99';
     }
 
-    public function keeping(): ?Keeping
+    public function keeping(): ?StatedShelfLife
     {
-        return $this->filled->has('keeping') ? Keeping::read($this->filled->child('keeping')) : null;
+        return $this->filled->has('keeping') ? StatedShelfLife::read($this->filled->child('keeping')) : null;
     }
 
     /**
@@ -148,7 +148,7 @@ final readonly class Formula
     {
         $entries = [];
         foreach ($this->filled->each('steps') as $step) {
-            array_push($entries, ...Steps::expand($step));
+            array_push($entries, ...FormulaStep::expand($step));
         }
 
         return $entries === [] ? throw new InvalidField('steps', 'at least one step is needed here.') : $entries;

@@ -7,8 +7,8 @@ namespace Tempesal\Core\Formula;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Method\Method;
-use Tempesal\Core\Process\Amount;
-use Tempesal\Core\Process\Parts;
+use Tempesal\Core\Process\IngredientAmount;
+use Tempesal\Core\Process\ProcessFields;
 use Tempesal\Core\Produce\Ingredient;
 use Tempesal\Core\Salt\SaltDose;
 
@@ -41,7 +41,7 @@ final readonly class FormulaLine
     public static function ofStep(Fields $step): array
     {
         $kind = $step->text('kind');
-        if ($kind === Steps::PROCESS) {
+        if ($kind === FormulaStep::PROCESS) {
             return self::ofProcess($step);
         }
 
@@ -65,7 +65,7 @@ final readonly class FormulaLine
         $method = Method::read($step);
         $lines = $lists = [];
         foreach (self::LISTS as $part) {
-            $lists[$part] = Amount::readAll($step, $part);
+            $lists[$part] = IngredientAmount::readAll($step, $part);
             foreach ($lists[$part] as $amount) {
                 $lines[$part][] = self::food($part, $amount->ingredient, $amount->grams->typical);
             }
@@ -82,7 +82,7 @@ final readonly class FormulaLine
         return [
             ...($lines['vegetables'] ?? []), ...($lines['base'] ?? []),
             ...($water === null || $water->isZero() ? [] : [self::food('water', Ingredient::water(), $water->value)]),
-            ...($step->has('salt') ? [self::salted(Parts::salt($step, $method, $salted, $water))] : []),
+            ...($step->has('salt') ? [self::salted(ProcessFields::salt($step, $method, $salted, $water))] : []),
             ...($lines['alongside'] ?? []), ...$starters, ...($lines['paste'] ?? []), ...($lines['additions'] ?? []),
             ...($step->has('freshen') ? [self::food('fresh water', Ingredient::water(), $step->child('freshen')->grams('water')->value)] : []),
         ];

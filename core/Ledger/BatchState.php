@@ -31,7 +31,7 @@ final readonly class BatchState
      * @param  array<string, true>  $allergens  by the value of Allergen
      * @param  float  $clock  seconds since the batch was begun
      * @param  float  $bathedFor  seconds at 20 °C since pieces and brine were last mixed anew; INF: at rest
-     * @param  Bath|null  $bath  a rest that goes on
+     * @param  SoakInProgress|null  $bath  a rest that goes on
      * @param  Piece|null  $piece  of the heaviest food among the pieces
      * @param  float  $pieceGrams  of that food
      * @param  float  $ripened  seconds at the reference temperature in which it has ripened
@@ -43,7 +43,7 @@ final readonly class BatchState
         private array $allergens = [],
         public float $clock = 0.0,
         public float $bathedFor = 0.0,
-        public ?Bath $bath = null,
+        public ?SoakInProgress $bath = null,
         public ?Piece $piece = null,
         private float $pieceGrams = 0.0,
         public float $ripened = 0.0,
@@ -179,7 +179,7 @@ final readonly class BatchState
     /** A rest begins now and goes on. */
     public function bathing(TemperatureHistory $temperature, ?Piece $piece): self
     {
-        return $this->timed($this->clock, $this->bathedFor, new Bath($this->clock, $temperature, $piece));
+        return $this->timed($this->clock, $this->bathedFor, new SoakInProgress($this->clock, $temperature, $piece));
     }
 
     /**
@@ -263,7 +263,7 @@ final readonly class BatchState
         return new self($phases, $this->accounts, $this->live, $this->allergens, $this->clock, $this->bathedFor, $this->bath, $this->piece, $this->pieceGrams, $this->ripened);
     }
 
-    private function timed(float $clock, float $bathedFor, ?Bath $bath): self
+    private function timed(float $clock, float $bathedFor, ?SoakInProgress $bath): self
     {
         return new self($this->phases, $this->accounts, $this->live, $this->allergens, $clock, $bathedFor, $bath, $this->piece, $this->pieceGrams, $this->ripened);
     }

@@ -20,25 +20,25 @@ final class Ledger
     /** Grams of a phase that are nothing to speak of. */
     private const TRACE_G = 0.05;
 
-    /** @var list<Line> */
+    /** @var list<LedgerLine> */
     public readonly array $lines;
 
-    /** @var list<Line>|null the lines as they were carried out */
+    /** @var list<LedgerLine>|null the lines as they were carried out */
     private ?array $resolved = null;
 
     /** @var list<BatchState> the typical state after each of them */
     private array $trail = [];
 
     /**
-     * @param  list<Entry|Line>  $lines
+     * @param  list<Entry|LedgerLine>  $lines
      * @param  float|null  $horizon  seconds since the batch was begun at which it is looked at; null: after the last line
      */
     public function __construct(array $lines, private readonly ?float $horizon = null)
     {
-        $this->lines = array_map(static fn (Entry|Line $line): Line => $line instanceof Line ? $line : new Line($line), $lines);
+        $this->lines = array_map(static fn (Entry|LedgerLine $line): LedgerLine => $line instanceof LedgerLine ? $line : new LedgerLine($line), $lines);
     }
 
-    public function with(Entry|Line ...$lines): self
+    public function with(Entry|LedgerLine ...$lines): self
     {
         return new self([...$this->lines, ...array_values($lines)], $this->horizon);
     }
@@ -46,13 +46,13 @@ final class Ledger
     /** The batch with entries written at the moment at which it is looked at. */
     public function then(Entry ...$entries): self
     {
-        return $this->with(...array_map(fn (Entry $entry): Line => new Line($entry, $this->horizon), array_values($entries)));
+        return $this->with(...array_map(fn (Entry $entry): LedgerLine => new LedgerLine($entry, $this->horizon), array_values($entries)));
     }
 
     /** The batch as it was or will be, some seconds after it was begun. Lines without a moment always count. */
     public function asOf(float $seconds): self
     {
-        $then = new self(array_values(array_filter($this->lines, static fn (Line $line): bool => $line->at === null || $line->at <= $seconds)), $seconds);
+        $then = new self(array_values(array_filter($this->lines, static fn (LedgerLine $line): bool => $line->at === null || $line->at <= $seconds)), $seconds);
         if (count($then->lines) === count($this->lines)) {
             // The same lines come to the same.
             [$then->resolved, $then->trail] = [$this->resolved, $this->trail];
@@ -70,13 +70,13 @@ final class Ledger
     /** @return list<Entry> */
     public function entries(): array
     {
-        return array_map(static fn (Line $line): Entry => $line->entry, $this->lines);
+        return array_map(static fn (LedgerLine $line): Entry => $line->entry, $this->lines);
     }
 
     /**
      * The lines as they were carried out, with everything that was open worked out.
      *
-     * @return list<Line>
+     * @return list<LedgerLine>
      *
      * @throws NotEnough when a line takes more than there was
      */
@@ -90,13 +90,13 @@ final class Ledger
         $resolved = $trail = [];
         foreach ($this->lines as $number => $line) {
             try {
-                $state = $line->at === null ? $state : Passage::until($state, $line->at, $point);
+                $state = $line->at === null ? $state : TimeStep::until($state, $line->at, $point);
                 $entry = $line->entry instanceof Resolvable ? $line->entry->resolve($state) : $line->entry;
                 $state = $entry->applyTo($state, $point);
             } catch (NotEnough $refusal) {
                 throw $refusal->onLine($number);
             }
-            $resolved[] = $entry === $line->entry ? $line : new Line($entry, $line->at);
+            $resolved[] = $entry === $line->entry ? $line : new LedgerLine($entry, $line->at);
             $trail[] = $state;
         }
         $this->trail = $trail;
@@ -130,10 +130,10 @@ final class Ledger
         }
         $point ??= Point::typical();
         foreach ($lines as $line) {
-            $state = $line->entry->applyTo($line->at === null ? $state : Passage::until($state, $line->at, $point), $point);
+            $state = $line->entry->applyTo($line->at === null ? $state : TimeStep::until($state, $line->at, $point), $point);
         }
 
-        return $this->horizon === null ? $state : Passage::until($state, $this->horizon, $point);
+        return $this->horizon === null ? $state : TimeStep::until($state, $this->horizon, $point);
     }
 
     /**
@@ -154,9 +154,9 @@ final class Ledger
             foreach ($moments as $i => $moment) {
                 while (isset($lines[$next]) && ($lines[$next]->at ?? 0.0) <= $moment) {
                     $line = $lines[$next++];
-                    $state = $line->entry->applyTo($line->at === null ? $state : Passage::until($state, $line->at, $point), $point);
+                    $state = $line->entry->applyTo($line->at === null ? $state : TimeStep::until($state, $line->at, $point), $point);
                 }
-                $state = Passage::until($state, $moment, $point);
+                $state = TimeStep::until($state, $moment, $point);
                 foreach (Phase::cases() as $phase) {
                     $masses = $state->phase($phase);
                     $values["{$i} {$phase->value}"] = $masses->weightG() > self::TRACE_G ? $masses->sodiumPer100g() : 0.0;

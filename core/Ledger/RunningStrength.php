@@ -11,8 +11,8 @@ use Tempesal\Core\Ledger\Entry\Rinse;
 use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Measure\Grams;
-use Tempesal\Core\Salt\Basis;
 use Tempesal\Core\Salt\JarContents;
+use Tempesal\Core\Salt\SaltBasis;
 
 /**
  * How strong a batch was after each of several salts, as a cook reckons it who salts to taste: the salt that has gone in
@@ -21,7 +21,7 @@ use Tempesal\Core\Salt\JarContents;
 final class RunningStrength
 {
     /** @return array<int, float> the share after the salt of a line, by that line's place; empty where one salt was all */
-    public static function of(Ledger $ledger, Basis $basis): array
+    public static function of(Ledger $ledger, SaltBasis $basis): array
     {
         $salts = [];
         $vegetable = $water = $other = 0.0;

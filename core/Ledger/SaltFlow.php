@@ -42,7 +42,7 @@ final readonly class SaltFlow
         $from = $to = [];
         $isDrained = false;
         foreach ($ledger->resolved() as $line) {
-            $before = $line->at === null ? $state : Passage::until($state, $line->at, $point);
+            $before = $line->at === null ? $state : TimeStep::until($state, $line->at, $point);
             $state = $line->entry->applyTo($before, $point);
             $isDrained = $isDrained || $line->entry instanceof Drain || $line->entry instanceof Rinse;
             foreach (Account::cases() as $account) {

@@ -8,8 +8,8 @@ use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Measure\Composition;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\SodiumChloride;
-use Tempesal\Core\Salt\Basis;
-use Tempesal\Core\Salt\NoBasis;
+use Tempesal\Core\Salt\EmptyBasis;
+use Tempesal\Core\Salt\SaltBasis;
 use Tempesal\Core\Salt\SaltProduct;
 
 /**
@@ -37,23 +37,23 @@ final readonly class Strength
     }
 
     /** The share on a basis; null where there is nothing for it to be a share of. */
-    public function share(Basis $basis): ?float
+    public function share(SaltBasis $basis): ?float
     {
-        $whole = $this->whole($basis) + ($basis === Basis::BrineStrength ? $this->saltG : 0.0);
+        $whole = $this->whole($basis) + ($basis === SaltBasis::BrineStrength ? $this->saltG : 0.0);
 
-        return $whole > 0.0 && $basis !== Basis::OfVegetable ? $this->saltG / $whole : null;
+        return $whole > 0.0 && $basis !== SaltBasis::OfVegetable ? $this->saltG / $whole : null;
     }
 
     /**
      * The weight of a salt that brings the batch to a share; none when it is there already. The salt's own moisture counts.
      */
-    public function saltToAdd(float $share, Basis $basis, SaltProduct $product): Grams
+    public function saltToAdd(float $share, SaltBasis $basis, SaltProduct $product): Grams
     {
         $one = $product->masses(1.0, Point::typical());
         $saltIn = SodiumChloride::gramsFor($one->sodiumMg);
-        $ratio = $basis === Basis::BrineStrength ? $share / (1.0 - $share) : $share;
+        $ratio = $basis === SaltBasis::BrineStrength ? $share / (1.0 - $share) : $share;
         $missing = $ratio * $this->whole($basis) - $this->saltG;
-        $perGram = $saltIn - $ratio * ($basis === Basis::OfEverything ? $one->saltFreeG() : $one->waterG);
+        $perGram = $saltIn - $ratio * ($basis === SaltBasis::OfEverything ? $one->saltFreeG() : $one->waterG);
 
         return Grams::of($missing <= 0.0 || $perGram <= 0.0 ? 0.0 : min(1e6, $missing / $perGram));
     }
@@ -61,14 +61,14 @@ final readonly class Strength
     /**
      * The water that thins the batch to a share; none when it is that weak already.
      *
-     * @throws NoBasis for a share of nothing
+     * @throws EmptyBasis for a share of nothing
      */
-    public function waterToAdd(float $share, Basis $basis): Grams
+    public function waterToAdd(float $share, SaltBasis $basis): Grams
     {
         if ($share <= 0.0) {
-            throw NoBasis::nothingToBe($basis);
+            throw EmptyBasis::nothingToBe($basis);
         }
-        $ratio = $basis === Basis::BrineStrength ? $share / (1.0 - $share) : $share;
+        $ratio = $basis === SaltBasis::BrineStrength ? $share / (1.0 - $share) : $share;
 
         return Grams::of(min(1e6, max(0.0, $this->saltG / $ratio - $this->whole($basis))));
     }
@@ -78,12 +78,12 @@ final readonly class Strength
      *
      * @param  Composition  $liquid  any weight of it
      */
-    public function roomFor(Composition $liquid, float $share, Basis $basis): ?Grams
+    public function roomFor(Composition $liquid, float $share, SaltBasis $basis): ?Grams
     {
-        $ratio = $basis === Basis::BrineStrength ? $share / (1.0 - $share) : $share;
+        $ratio = $basis === SaltBasis::BrineStrength ? $share / (1.0 - $share) : $share;
         $room = $ratio * $this->whole($basis) - $this->saltG;
         $weight = $liquid->weightG();
-        $adds = (SodiumChloride::gramsFor($liquid->sodiumMg) - $ratio * ($basis === Basis::OfEverything ? $liquid->saltFreeG() : $liquid->waterG)) / max(1e-12, $weight);
+        $adds = (SodiumChloride::gramsFor($liquid->sodiumMg) - $ratio * ($basis === SaltBasis::OfEverything ? $liquid->saltFreeG() : $liquid->waterG)) / max(1e-12, $weight);
         if ($adds <= 0.0) {
             return $room >= 0.0 ? null : Grams::zero();
         }
@@ -91,8 +91,8 @@ final readonly class Strength
         return Grams::of(min(1e6, max(0.0, $room / $adds)));
     }
 
-    private function whole(Basis $basis): float
+    private function whole(SaltBasis $basis): float
     {
-        return $basis === Basis::OfEverything ? $this->saltFreeG : $this->waterG;
+        return $basis === SaltBasis::OfEverything ? $this->saltFreeG : $this->waterG;
     }
 }

@@ -17,7 +17,7 @@ final readonly class KitchenAmount
     private const HINT = 'Write it like 250 g, 1 1/2 tbsp or 1 lb 4 oz.';
 
     /**
-     * @param  non-empty-list<Term>  $terms
+     * @param  non-empty-list<AmountTerm>  $terms
      */
     private function __construct(public array $terms, public string $typed)
     {
@@ -100,7 +100,7 @@ final readonly class KitchenAmount
     }
 
     /**
-     * @return array{Term, string} the term and the text after it
+     * @return array{AmountTerm, string} the term and the text after it
      *
      * @throws InvalidQuantity
      */
@@ -125,7 +125,7 @@ final readonly class KitchenAmount
             throw InvalidQuantity::notUnderstood($typed, 'Only a spoon can be rounded, heaped or scant.');
         }
 
-        return [new Term($amount, $unit, $fill), substr($text, strlen((string) $m[0]))];
+        return [new AmountTerm($amount, $unit, $fill), substr($text, strlen((string) $m[0]))];
     }
 
     /**
@@ -190,13 +190,13 @@ final readonly class KitchenAmount
     }
 
     /**
-     * @param  non-empty-list<Term>  $terms
+     * @param  non-empty-list<AmountTerm>  $terms
      *
      * @throws InvalidQuantity
      */
     private static function refuseMixture(array $terms, string $typed): void
     {
-        $kinds = array_unique(array_map(static fn (Term $term): string => $term->unit === null ? '' : $term->unit::class, $terms));
+        $kinds = array_unique(array_map(static fn (AmountTerm $term): string => $term->unit === null ? '' : $term->unit::class, $terms));
         if (count($kinds) > 1) {
             throw InvalidQuantity::notUnderstood($typed, 'Weights, volumes and bare numbers cannot be added to each other.');
         }

@@ -11,7 +11,7 @@ use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Produce\FoodTrait;
 use Tempesal\Core\Produce\Ingredient;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 
 /**
  * What in a batch asks for more care than salt and sourness give, from the foods that went in.
@@ -64,7 +64,7 @@ final readonly class Hazards
             $hasEgg && $method->isMade(),
             $by[FoodTrait::LowAcidPlant->value] > 0.0 && $share(FoodTrait::Oil) >= self::LIES_IN_OIL,
             $isSauce && $method !== Method::Transform && $method->isMade() && $share(FoodTrait::LowAcidPlant) >= self::IS_LOW_ACID
-                && (SaltedContents::of($ledger, $method)?->contents->shareOrNull(Basis::OfEverything) ?? 1.0) < self::HARDLY_SALTED * 0.995,
+                && (SaltedContents::of($ledger, $method)?->contents->shareOrNull(SaltBasis::OfEverything) ?? 1.0) < self::HARDLY_SALTED * 0.995,
             $isSauce && $share(FoodTrait::Sweet) >= self::IS_SWEET,
         );
     }

@@ -8,7 +8,7 @@ use Tempesal\Core\Ferment\Ripening;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Seconds;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 
 /**
  * All that is usual, least or allowed for a method, once: everything else asks here.
@@ -38,7 +38,7 @@ final class MethodProfile
         public readonly string $note,
         public readonly Salting $salting,
         public readonly Preparation $preparation,
-        public readonly Eaten $eaten,
+        public readonly EdiblePart $eaten,
         public readonly Storage $storage,
     ) {
     }
@@ -65,9 +65,9 @@ final class MethodProfile
     {
         return new self(
             'Dry salting', 'Salt on the cut vegetable; it makes its own juice.',
-            Salting::of(Basis::OfVegetable, usual: 0.0225, least: 0.02)->mindingFoods(),
+            Salting::of(SaltBasis::OfVegetable, usual: 0.0225, least: 0.02)->mindingFoods(),
             new Preparation(draw: Band::of(0.10, 0.20, 0.30), takesStarter: true),
-            Eaten::pieces(self::window(7.0, 21.0, 42.0)),
+            EdiblePart::pieces(self::window(7.0, 21.0, 42.0)),
             Storage::vegetables(self::PACKED_HEADSPACE_MM),
         );
     }
@@ -76,9 +76,9 @@ final class MethodProfile
     {
         return new self(
             'Poured brine', 'Salt on the water; the vegetable takes about half of it.',
-            Salting::of(Basis::OfWater, usual: 0.03, least: 0.02)->mindingFoods()->leastOfEverything(SaltFloor::FERMENTING),
+            Salting::of(SaltBasis::OfWater, usual: 0.03, least: 0.02)->mindingFoods()->leastOfEverything(SaltFloor::FERMENTING),
             new Preparation(draw: Preparation::brineDraw(), takesStarter: true),
-            Eaten::pieces(self::window(4.0, 9.0, 28.0)),
+            EdiblePart::pieces(self::window(4.0, 9.0, 28.0)),
             Storage::vegetables(self::BRINED_HEADSPACE_MM),
         );
     }
@@ -87,9 +87,9 @@ final class MethodProfile
     {
         return new self(
             'Equilibrium brine', 'Salt on vegetable and water together; what you set is what it ends at.',
-            Salting::of(Basis::OfEverything, usual: 0.025, least: SaltFloor::FERMENTING)->mindingFoods(),
+            Salting::of(SaltBasis::OfEverything, usual: 0.025, least: SaltFloor::FERMENTING)->mindingFoods(),
             new Preparation(draw: Preparation::brineDraw(), takesStarter: true),
-            Eaten::pieces(self::window(4.0, 9.0, 28.0)),
+            EdiblePart::pieces(self::window(4.0, 9.0, 28.0)),
             Storage::vegetables(self::BRINED_HEADSPACE_MM),
         );
     }
@@ -98,9 +98,9 @@ final class MethodProfile
     {
         return new self(
             'Mash', 'Chopped or blended, salt on its weight, no water; stir daily in the first week.',
-            Salting::of(Basis::OfVegetable, usual: 0.03, least: 0.02)->mindingFoods(),
+            Salting::of(SaltBasis::OfVegetable, usual: 0.03, least: 0.02)->mindingFoods(),
             new Preparation(takesStarter: true),
-            Eaten::sauce(self::window(7.0, 21.0, 90.0)),
+            EdiblePart::sauce(self::window(7.0, 21.0, 90.0)),
             Storage::vegetables(self::MASH_HEADSPACE_MM),
         );
     }
@@ -109,9 +109,9 @@ final class MethodProfile
     {
         return new self(
             'Kimchi style, salted dry', 'Salted dry for an hour, rinsed, squeezed, dressed with a paste that brings salt of its own.',
-            Salting::of(Basis::OfVegetable, usual: 0.03, least: 0.015)->mindingFoods()->leastAtTheEnd(SaltFloor::FERMENTING),
+            Salting::of(SaltBasis::OfVegetable, usual: 0.03, least: 0.015)->mindingFoods()->leastAtTheEnd(SaltFloor::FERMENTING),
             new Preparation(Seconds::ofHours(1.0), Seconds::of(Preparation::RINSED_S), Band::of(0.10, 0.15, 0.25)),
-            Eaten::pieces(self::window(2.0, 5.0, 30.0)),
+            EdiblePart::pieces(self::window(2.0, 5.0, 30.0)),
             Storage::vegetables(self::PACKED_HEADSPACE_MM),
         );
     }
@@ -120,9 +120,9 @@ final class MethodProfile
     {
         return new self(
             'Kimchi style, soaked', 'Soaked in strong brine, rinsed, squeezed, dressed with a paste that brings salt of its own.',
-            Salting::of(Basis::OfWater, usual: 0.065, least: 0.05)->mindingFoods()->leastAtTheEnd(SaltFloor::FERMENTING),
+            Salting::of(SaltBasis::OfWater, usual: 0.065, least: 0.05)->mindingFoods()->leastAtTheEnd(SaltFloor::FERMENTING),
             new Preparation(Seconds::ofHours(18.0), Seconds::of(Preparation::RINSED_S), Band::of(0.10, 0.15, 0.25)),
-            Eaten::pieces(self::window(2.0, 5.0, 30.0)),
+            EdiblePart::pieces(self::window(2.0, 5.0, 30.0)),
             Storage::vegetables(self::PACKED_HEADSPACE_MM),
         );
     }
@@ -131,9 +131,9 @@ final class MethodProfile
     {
         return new self(
             'Salt and drain', 'Salted for an hour, drained but not rinsed, dressed and eaten fresh or fermented on.',
-            Salting::of(Basis::OfVegetable, usual: 0.03, least: 0.015)->mindingFoods()->leastAtTheEnd(SaltFloor::FERMENTING),
+            Salting::of(SaltBasis::OfVegetable, usual: 0.03, least: 0.015)->mindingFoods()->leastAtTheEnd(SaltFloor::FERMENTING),
             new Preparation(Seconds::ofHours(1.0), draw: Band::of(0.10, 0.20, 0.30)),
-            Eaten::pieces(self::window(1.0, 3.0, 14.0)),
+            EdiblePart::pieces(self::window(1.0, 3.0, 14.0)),
             Storage::vegetables(self::BRINED_HEADSPACE_MM),
         );
     }
@@ -142,9 +142,9 @@ final class MethodProfile
     {
         return new self(
             'Quick salt pickle', 'Hours in strong cooled brine, then the fridge, eaten within a week. It is not a ferment.',
-            Salting::of(Basis::OfWater, usual: 0.20, least: 0.10),
+            Salting::of(SaltBasis::OfWater, usual: 0.20, least: 0.10),
             new Preparation(Seconds::ofHours(4.0), draw: Preparation::brineDraw()),
-            Eaten::pieces(null),
+            EdiblePart::pieces(null),
             Storage::strictly(self::BRINED_HEADSPACE_MM, days: 7),
         );
     }
@@ -153,9 +153,9 @@ final class MethodProfile
     {
         return new self(
             'Cultured condiment', 'A purée or emulsion with live brine or whey stirred in.',
-            Salting::of(Basis::OfEverything, usual: 0.01, least: 0.005),
+            Salting::of(SaltBasis::OfEverything, usual: 0.01, least: 0.005),
             new Preparation(takesStarter: true),
-            Eaten::sauce(self::window(1.0, 2.0, 5.0)),
+            EdiblePart::sauce(self::window(1.0, 2.0, 5.0)),
             Storage::sauce(self::SAUCE_HEADSPACE_MM, days: 60),
         );
     }
@@ -164,9 +164,9 @@ final class MethodProfile
     {
         return new self(
             'Re-used brine', 'A finished jar\'s brine over a fresh batch, salted up again.',
-            Salting::of(Basis::OfEverything, usual: 0.025, least: SaltFloor::FERMENTING)->mindingFoods(),
+            Salting::of(SaltBasis::OfEverything, usual: 0.025, least: SaltFloor::FERMENTING)->mindingFoods(),
             new Preparation(draw: Preparation::brineDraw(), takesStarter: true),
-            Eaten::pieces(self::window(3.0, 7.0, 21.0)),
+            EdiblePart::pieces(self::window(3.0, 7.0, 21.0)),
             Storage::vegetables(self::BRINED_HEADSPACE_MM),
         );
     }
@@ -175,9 +175,9 @@ final class MethodProfile
     {
         return new self(
             'Sauce from a batch', 'Strain, keep some brine, blend, thin; heated it is no longer live.',
-            Salting::of(Basis::OfEverything, usual: 0.02),
+            Salting::of(SaltBasis::OfEverything, usual: 0.02),
             new Preparation,
-            Eaten::sauce(null),
+            EdiblePart::sauce(null),
             Storage::sauce(self::SAUCE_HEADSPACE_MM, days: 180),
         );
     }
@@ -186,9 +186,9 @@ final class MethodProfile
     {
         return new self(
             'Bought', 'From a shop: its label says its sodium. Live only when it was not heated and was kept cold.',
-            Salting::of(Basis::OfEverything, usual: 0.0),
+            Salting::of(SaltBasis::OfEverything, usual: 0.0),
             new Preparation,
-            Eaten::pieces(null),
+            EdiblePart::pieces(null),
             Storage::sauce(self::SAUCE_HEADSPACE_MM, days: 60),
         );
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tempesal\Core\Method;
 
 use Tempesal\Core\Produce\Ingredient;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 
 /**
  * The one answer to "is this salt enough?", for everything that warns, asks backwards or suggests. Salt is part of the safety:
@@ -63,10 +63,10 @@ final readonly class SaltFloor
         $salting = $method->profile()->salting;
         $lines = $salting->least === null ? [] : [new SaltLine($salting->basis, $salting->least)];
         if ($salting->leastOfEverything !== null) {
-            $lines[] = new SaltLine(Basis::OfEverything, $salting->leastOfEverything);
+            $lines[] = new SaltLine(SaltBasis::OfEverything, $salting->leastOfEverything);
         }
         if ($salting->leastAtTheEnd !== null) {
-            $lines[] = new SaltLine(Basis::OfEverything, $salting->leastAtTheEnd, true);
+            $lines[] = new SaltLine(SaltBasis::OfEverything, $salting->leastAtTheEnd, true);
         }
 
         return new self($food === null || ! $salting->mindsFoods ? $lines : self::raised($lines, $food, $salting));
@@ -140,12 +140,12 @@ final readonly class SaltFloor
      */
     private static function raised(array $lines, Ingredient $food, Salting $salting): array
     {
-        if ($salting->basis === Basis::OfWater && $salting->leastAtTheEnd === null) {
-            return self::with($lines, new SaltLine(Basis::OfWater, $food->brineFloor, false, $food->name));
+        if ($salting->basis === SaltBasis::OfWater && $salting->leastAtTheEnd === null) {
+            return self::with($lines, new SaltLine(SaltBasis::OfWater, $food->brineFloor, false, $food->name));
         }
 
         return self::with($lines,
-            new SaltLine(Basis::OfEverything, $food->brineFloor * self::WITHOUT_WATER, $salting->leastAtTheEnd !== null, $food->name));
+            new SaltLine(SaltBasis::OfEverything, $food->brineFloor * self::WITHOUT_WATER, $salting->leastAtTheEnd !== null, $food->name));
     }
 
     /**

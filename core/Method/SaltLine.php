@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Method;
 
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 
 /**
  * The least share of salt on a basis, and whose it is.
@@ -22,7 +22,7 @@ final readonly class SaltLine
      * @param  bool  $isAtTheEnd  of everything in the jar once it is dressed
      * @param  string|null  $food  the name of the food that asks for it; null where the method does
      */
-    public function __construct(public Basis $basis, public float $least, public bool $isAtTheEnd = false, public ?string $food = null)
+    public function __construct(public SaltBasis $basis, public float $least, public bool $isAtTheEnd = false, public ?string $food = null)
     {
     }
 
@@ -35,7 +35,7 @@ final readonly class SaltLine
         $made = $jar->contents->shareOrNull($this->basis);
 
         // A share of everything moves with every change; one of what was poured or cut is of that day, and only more salt mends it.
-        return $made === null ? null : $made * ($this->basis === Basis::OfEverything ? $jar->change : max(1.0, $jar->change));
+        return $made === null ? null : $made * ($this->basis === SaltBasis::OfEverything ? $jar->change : max(1.0, $jar->change));
     }
 
     /** Whether the salt falls short of it, by more than a scale can tell. */

@@ -20,8 +20,8 @@ use Tempesal\Core\Ledger\Entry\TopUp;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Strength;
 use Tempesal\Core\Measure\Grams;
-use Tempesal\Core\Salt\Basis;
 use Tempesal\Core\Salt\JarContents;
+use Tempesal\Core\Salt\SaltBasis;
 
 /**
  * What a batch was salted with and what that salt lies on, read from its ledger, so that the bench, a formula, a batch and a
@@ -89,7 +89,7 @@ final readonly class SaltedContents
             $method === Method::Transform ? $tally->method() : $method,
             $tally->contents($method->hasLiquid() || $method === Method::Transform),
             $tally->solids(), $tally->isWild(), $closed !== null,
-            $method->isDressed() ? Strength::of($begun)->share(Basis::OfEverything) : null,
+            $method->isDressed() ? Strength::of($begun)->share(SaltBasis::OfEverything) : null,
             $state->clock < $begun->clock ? 1.0 : self::changeOf(array_slice($entries, ($closed ?? count($entries)) + 1), $begun, $state),
         );
     }
@@ -107,9 +107,9 @@ final readonly class SaltedContents
     }
 
     /** The share on a basis; for a dressed batch of everything that ends up in the jar, where the basis is that. Null where it has no meaning. */
-    public function share(Basis $basis): ?float
+    public function share(SaltBasis $basis): ?float
     {
-        $isOfTheEnd = $this->endShare !== null && $basis === Basis::OfEverything;
+        $isOfTheEnd = $this->endShare !== null && $basis === SaltBasis::OfEverything;
 
         return $isOfTheEnd ? $this->endShare : $this->contents->shareOrNull($basis);
     }
@@ -157,8 +157,8 @@ final readonly class SaltedContents
             static fn (Entry $entry): bool => $entry instanceof TopUp || $entry instanceof Salt || $entry instanceof ReSalt
             || $entry instanceof Starter || $entry instanceof Evaporate || $entry instanceof Entry\Leak || $entry instanceof Entry\Measured || $entry instanceof Freshen || $entry instanceof Add);
         $became = array_filter($since, static fn (Entry $entry): bool => $entry instanceof Blend || $entry instanceof Heat);
-        [$then, $there] = [Strength::of($begun)->share(Basis::BrineStrength) ?? 0.0,
-            Strength::of($now)->share(Basis::BrineStrength) ?? 0.0];
+        [$then, $there] = [Strength::of($begun)->share(SaltBasis::BrineStrength) ?? 0.0,
+            Strength::of($now)->share(SaltBasis::BrineStrength) ?? 0.0];
         if ($changes === [] || $became !== [] || $then <= 0.0) {
             return 1.0;
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Method;
 
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 
 /**
  * How strongly a method is salted: the basis on which its salt is said, what is usual, and what it needs at least. Shares
@@ -19,7 +19,7 @@ final readonly class Salting
      * @param  bool  $mindsFoods  whether foods with a floor of their own count; not where a starter or strong brine does the work
      */
     private function __construct(
-        public Basis $basis,
+        public SaltBasis $basis,
         public float $usual,
         public ?float $least,
         public ?float $leastOfEverything = null,
@@ -28,7 +28,7 @@ final readonly class Salting
     ) {
     }
 
-    public static function of(Basis $basis, float $usual, ?float $least = null): self
+    public static function of(SaltBasis $basis, float $usual, ?float $least = null): self
     {
         return new self($basis, $usual, $least);
     }

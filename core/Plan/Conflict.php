@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Plan;
 
-use Tempesal\Core\Intake\Remedy;
+use Tempesal\Core\Intake\RemedyKind;
 
 /**
  * Something in a week that does not go together, in words, and what would help.
@@ -16,10 +16,10 @@ final readonly class Conflict
 
     /**
      * @param  int|null  $eater  whom it concerns; null: everyone who eats of the jar
-     * @param  list<Lever>  $levers
+     * @param  list<Suggestion>  $suggestions
      * @param  list<string>  $servings  ids of the servings it is about
      */
-    private function __construct(public string $code, public string $text, public ?int $eater, public ?int $day, public ?int $jar, public array $servings, public array $levers)
+    private function __construct(public string $code, public string $text, public ?int $eater, public ?int $day, public ?int $jar, public array $servings, public array $suggestions)
     {
     }
 
@@ -56,7 +56,7 @@ final readonly class Conflict
                 default => ['too_late', 'It has kept its time by then: look into it first.'],
             };
             $found[] = new self($code, "{$jar->name} on {$dayNames[$serving->day]}: {$text}", $serving->eater, $serving->day, $serving->jar, [$serving->id],
-                array_slice(Levers::awayFrom($week, $serving, $dayNames), 0, self::LEVERS));
+                array_slice(Suggestions::awayFrom($week, $serving, $dayNames), 0, self::LEVERS));
         }
 
         return $found;
@@ -76,12 +76,12 @@ final readonly class Conflict
             }
             $after = array_values(array_filter($week->coming, static fn (WeekServing $one): bool => $one->jar === $i && $one->day >= $day));
             $left = $week->left($i);
-            $levers = [];
+            $suggestions = [];
             foreach ($after as $serving) {
-                array_push($levers, ...array_filter(Levers::awayFrom($week, $serving, $dayNames), static fn (Lever $lever): bool => $lever->remedy !== Remedy::OtherDay));
+                array_push($suggestions, ...array_filter(Suggestions::awayFrom($week, $serving, $dayNames), static fn (Suggestion $lever): bool => $lever->kind !== RemedyKind::OtherDay));
             }
             $found[] = new self('runs_short', sprintf('%s runs out on %s: %d g too little by the end of the week.', $jar->name, $dayNames[$day], (int) ceil(-end($left))),
-                null, $day, $i, array_column($after, 'id'), array_slice($levers, 0, self::LEVERS));
+                null, $day, $i, array_column($after, 'id'), array_slice($suggestions, 0, self::LEVERS));
         }
 
         return $found;
@@ -106,7 +106,7 @@ final readonly class Conflict
                     $eater->isHard ? 'past_limit' : 'past_target',
                     sprintf('%s on %s: %d mg past the %s%s.', $eater->name, $dayNames[$day], (int) round($over), $eater->isHard ? 'limit that is kept to' : 'target',
                         $allowance <= 0.0 ? ', and the rest of the day fills it without any ferment' : ''),
-                    $m, $day, null, array_column($there, 'id'), array_slice(Levers::of($week, $there, min($over, array_sum(array_map($week->milligrams(...), $there))), $dayNames), 0, self::LEVERS),
+                    $m, $day, null, array_column($there, 'id'), array_slice(Suggestions::of($week, $there, min($over, array_sum(array_map($week->milligrams(...), $there))), $dayNames), 0, self::LEVERS),
                 );
             }
         }

@@ -12,34 +12,34 @@ final class Feasibility
     private const ROUNDING = 1e-6;
 
     /**
-     * @param  list<Cell>  $cells
+     * @param  list<Assignment>  $assignments
      * @param  bool  $mayPassLimit  what a cook has locked may pass a hard limit; nothing is added to such a day then
      * @return string|null null when nothing is broken
      */
-    public static function trouble(Instance $instance, array $cells, bool $mayPassLimit = false): ?string
+    public static function trouble(PlanningProblem $problem, array $assignments, bool $mayPassLimit = false): ?string
     {
         $atMeal = $onDay = $sodium = [];
-        $used = array_fill(0, count($instance->offers), 0.0);
+        $used = array_fill(0, count($problem->options), 0.0);
         $locked = [];
-        foreach ($instance->locked as $cell) {
-            $locked["{$cell->eater} {$cell->day}"] = ($locked["{$cell->eater} {$cell->day}"] ?? 0.0) + $instance->offers[$cell->offer]->sodium[$cell->eater][$cell->day];
+        foreach ($problem->locked as $assignment) {
+            $locked["{$assignment->eater} {$assignment->day}"] = ($locked["{$assignment->eater} {$assignment->day}"] ?? 0.0) + $problem->options[$assignment->option]->sodium[$assignment->eater][$assignment->day];
         }
-        foreach ($cells as $cell) {
-            $offer = $instance->offers[$cell->offer];
-            $eater = $instance->eaters[$cell->eater];
-            $day = "{$cell->eater} {$cell->day}";
-            $atMeal["{$day} {$cell->meal}"] = ($atMeal["{$day} {$cell->meal}"] ?? 0) + 1;
-            $onDay["{$day} {$cell->offer}"] = ($onDay["{$day} {$cell->offer}"] ?? 0) + 1;
-            $sodium[$day] = ($sodium[$day] ?? 0.0) + $offer->sodium[$cell->eater][$cell->day];
-            $used[$cell->offer] += $offer->portion[$cell->eater];
+        foreach ($assignments as $assignment) {
+            $option = $problem->options[$assignment->option];
+            $eater = $problem->eaters[$assignment->eater];
+            $day = "{$assignment->eater} {$assignment->day}";
+            $atMeal["{$day} {$assignment->meal}"] = ($atMeal["{$day} {$assignment->meal}"] ?? 0) + 1;
+            $onDay["{$day} {$assignment->option}"] = ($onDay["{$day} {$assignment->option}"] ?? 0) + 1;
+            $sodium[$day] = ($sodium[$day] ?? 0.0) + $option->sodium[$assignment->eater][$assignment->day];
+            $used[$assignment->option] += $option->portion[$assignment->eater];
             $trouble = match (true) {
-                ! $offer->isFor[$cell->eater] => "{$offer->name} is not for {$eater->name}.",
-                ! $offer->isServedOn($cell->day) => "{$offer->name} is not to be served on day {$cell->day}.",
-                ! in_array($cell->meal, $offer->meals, true) => "{$offer->name} is not suited for {$instance->meals[$cell->meal]}.",
-                $atMeal["{$day} {$cell->meal}"] > $instance->perMeal => "More than {$instance->perMeal} at {$instance->meals[$cell->meal]} on day {$cell->day} for {$eater->name}.",
-                $onDay["{$day} {$cell->offer}"] > 1 => "{$offer->name} is served twice on day {$cell->day} to {$eater->name}.",
-                $used[$cell->offer] > $offer->stock + self::ROUNDING => "More of {$offer->name} is served than is left.",
-                ! $mayPassLimit && $sodium[$day] > max($eater->limit($cell->day), $locked[$day] ?? 0.0) + self::ROUNDING => "{$eater->name} passes a hard limit on day {$cell->day}.",
+                ! $option->isFor[$assignment->eater] => "{$option->name} is not for {$eater->name}.",
+                ! $option->isServedOn($assignment->day) => "{$option->name} is not to be served on day {$assignment->day}.",
+                ! in_array($assignment->meal, $option->meals, true) => "{$option->name} is not suited for {$problem->meals[$assignment->meal]}.",
+                $atMeal["{$day} {$assignment->meal}"] > $problem->perMeal => "More than {$problem->perMeal} at {$problem->meals[$assignment->meal]} on day {$assignment->day} for {$eater->name}.",
+                $onDay["{$day} {$assignment->option}"] > 1 => "{$option->name} is served twice on day {$assignment->day} to {$eater->name}.",
+                $used[$assignment->option] > $option->stock + self::ROUNDING => "More of {$option->name} is served than is left.",
+                ! $mayPassLimit && $sodium[$day] > max($eater->limit($assignment->day), $locked[$day] ?? 0.0) + self::ROUNDING => "{$eater->name} passes a hard limit on day {$assignment->day}.",
                 default => null,
             };
             if ($trouble !== null) {

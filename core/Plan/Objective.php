@@ -9,29 +9,29 @@ namespace Tempesal\Core\Plan;
  */
 final class Objective
 {
-    /** @param  list<Cell>  $cells */
-    public static function of(Instance $instance, array $cells): float
+    /** @param  list<Assignment>  $assignments */
+    public static function of(PlanningProblem $problem, array $assignments): float
     {
-        $weights = $instance->weights;
+        $weights = $problem->weights;
         $served = [];
         $value = 0.0;
-        foreach ($cells as $cell) {
-            $served[$cell->eater][$cell->day][$cell->offer] = true;
+        foreach ($assignments as $assignment) {
+            $served[$assignment->eater][$assignment->day][$assignment->option] = true;
         }
-        foreach ($instance->eaters as $m => $eater) {
+        foreach ($problem->eaters as $m => $eater) {
             $groups = [];
-            for ($d = 0; $d < $instance->days; $d++) {
+            for ($d = 0; $d < $problem->days; $d++) {
                 $today = $served[$m][$d] ?? [];
                 $sodium = 0.0;
                 $live = 0;
                 foreach (array_keys($today) as $i) {
-                    $offer = $instance->offers[$i];
-                    $sodium += $offer->sodium[$m][$d];
-                    $live += $offer->isLive ? 1 : 0;
-                    if ($offer->group !== Offer::NO_CULTURE) {
-                        $groups[$offer->group] = true;
+                    $option = $problem->options[$i];
+                    $sodium += $option->sodium[$m][$d];
+                    $live += $option->isLive ? 1 : 0;
+                    if ($option->group !== ServingOption::NO_CULTURE) {
+                        $groups[$option->group] = true;
                     }
-                    $value += $weights->urgency * $offer->urgency($d);
+                    $value += $weights->urgency * $option->urgency($d);
                     $value -= isset($served[$m][$d - 1][$i]) ? $weights->repeat : 0.0;
                 }
                 $value -= $weights->short * max(0, $eater->liveGoal[$d] - $live) + $weights->sodium * $sodium / $eater->target;

@@ -10,10 +10,10 @@ namespace Tempesal\Core\Plan;
 final readonly class Plan
 {
     /**
-     * @param  list<Cell>  $cells
+     * @param  list<Assignment>  $assignments
      * @param  float  $bound  that no week can pass
      */
-    public function __construct(public Instance $instance, public array $cells, public float $objective, public float $bound)
+    public function __construct(public PlanningProblem $problem, public array $assignments, public float $objective, public float $bound)
     {
     }
 
@@ -26,7 +26,7 @@ final readonly class Plan
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        $instance = $this->instance;
+        $problem = $this->problem;
 
         return [
             'tempesal' => 'planned',
@@ -34,9 +34,9 @@ final readonly class Plan
             'objective' => round($this->objective, 6),
             'bound' => round($this->bound, 6),
             'gap' => round($this->gap(), 6),
-            'cells' => array_map(static fn (Cell $cell): array => [
-                'eater' => $instance->eaters[$cell->eater]->id, 'day' => $cell->day, 'meal' => $instance->meals[$cell->meal], 'offer' => $instance->offers[$cell->offer]->id,
-            ], $this->cells),
+            'cells' => array_map(static fn (Assignment $assignment): array => [
+                'eater' => $problem->eaters[$assignment->eater]->id, 'day' => $assignment->day, 'meal' => $problem->meals[$assignment->meal], 'offer' => $problem->options[$assignment->option]->id,
+            ], $this->assignments),
             'days' => Shortfall::days($this),
             'shortfalls' => array_map(static fn (Shortfall $one): array => $one->toArray(), Shortfall::of($this)),
         ];

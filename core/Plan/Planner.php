@@ -12,23 +12,23 @@ final class Planner
     /** Where the rows of numbers begin for the searches; those after the first are for weeks in which a limit leaves someone short, unless they are so large that it would take long. */
     private const LOTS = [17, 777_777, 888_888];
 
-    public static function plan(Instance $instance): Plan
+    public static function plan(PlanningProblem $problem): Plan
     {
-        $cells = [];
+        $assignments = [];
         $objective = -INF;
         foreach (self::LOTS as $lot) {
-            $search = new Search($instance, $lot);
-            $found = self::shareOut($instance, $search->run());
-            $worth = Objective::of($instance, $found);
+            $search = new Search($problem, $lot);
+            $found = self::shareOut($problem, $search->run());
+            $worth = Objective::of($problem, $found);
             if ($worth > $objective) {
-                [$cells, $objective] = [$found, $worth];
+                [$assignments, $objective] = [$found, $worth];
             }
             if (! $search->isTight() || $search->isLarge()) {
                 break;
             }
         }
 
-        return new Plan($instance, $cells, $objective, Bound::of($instance, $objective));
+        return new Plan($problem, $assignments, $objective, UpperBound::of($problem, $objective));
     }
 
     /**
@@ -36,42 +36,42 @@ final class Planner
      * on (an augmenting path).
      *
      * @param  list<array{int, int}>  $served  plate and offer
-     * @return list<Cell>
+     * @return list<Assignment>
      */
-    private static function shareOut(Instance $instance, array $served): array
+    private static function shareOut(PlanningProblem $problem, array $served): array
     {
         $locked = [];
-        foreach ($instance->locked as $cell) {
-            $locked[$cell->eater * $instance->days + $cell->day][$cell->offer] = $cell->meal;
+        foreach ($problem->locked as $assignment) {
+            $locked[$assignment->eater * $problem->days + $assignment->day][$assignment->option] = $assignment->meal;
         }
         $plates = [];
-        foreach ($served as [$plate, $offer]) {
-            $plates[$plate][] = $offer;
+        foreach ($served as [$plate, $option]) {
+            $plates[$plate][] = $option;
         }
         ksort($plates);
-        $cells = [];
-        foreach ($plates as $plate => $offers) {
-            $meals = array_fill(0, count($instance->meals), []);
-            foreach ($offers as $offer) {
-                if (isset($locked[$plate][$offer])) {
-                    $meals[$locked[$plate][$offer]][] = $offer;
+        $assignments = [];
+        foreach ($plates as $plate => $options) {
+            $meals = array_fill(0, count($problem->meals), []);
+            foreach ($options as $option) {
+                if (isset($locked[$plate][$option])) {
+                    $meals[$locked[$plate][$option]][] = $option;
                 }
             }
-            foreach ($offers as $offer) {
-                if (! isset($locked[$plate][$offer])) {
+            foreach ($options as $option) {
+                if (! isset($locked[$plate][$option])) {
                     $seen = [];
-                    self::seat($instance, $meals, $offer, $locked[$plate] ?? [], $seen);
+                    self::seat($problem, $meals, $option, $locked[$plate] ?? [], $seen);
                 }
             }
             foreach ($meals as $meal => $there) {
                 sort($there);
-                foreach ($there as $offer) {
-                    $cells[] = new Cell(intdiv($plate, $instance->days), $plate % $instance->days, $meal, $offer);
+                foreach ($there as $option) {
+                    $assignments[] = new Assignment(intdiv($plate, $problem->days), $plate % $problem->days, $meal, $option);
                 }
             }
         }
 
-        return $cells;
+        return $assignments;
     }
 
     /**
@@ -79,21 +79,21 @@ final class Planner
      * @param  array<int, int>  $locked  meals by offer that stay where they are
      * @param  array<int, true>  $seen  meals that were tried
      */
-    private static function seat(Instance $instance, array &$meals, int $offer, array $locked, array &$seen): bool
+    private static function seat(PlanningProblem $problem, array &$meals, int $option, array $locked, array &$seen): bool
     {
-        foreach ($instance->offers[$offer]->meals as $meal) {
+        foreach ($problem->options[$option]->meals as $meal) {
             if (isset($seen[$meal])) {
                 continue;
             }
             $seen[$meal] = true;
-            if (count($meals[$meal]) < $instance->perMeal) {
-                $meals[$meal][] = $offer;
+            if (count($meals[$meal]) < $problem->perMeal) {
+                $meals[$meal][] = $option;
 
                 return true;
             }
             foreach ($meals[$meal] as $at => $other) {
-                if (! isset($locked[$other]) && self::seat($instance, $meals, $other, $locked, $seen)) {
-                    $meals[$meal][$at] = $offer;
+                if (! isset($locked[$other]) && self::seat($problem, $meals, $other, $locked, $seen)) {
+                    $meals[$meal][$at] = $option;
 
                     return true;
                 }

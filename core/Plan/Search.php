@@ -43,7 +43,7 @@ final class Search
 
     private int $days;
 
-    private int $offers;
+    private int $options;
 
     /** @var array<int, array<int, float>> by plate and offer: what a serving brings by itself */
     private array $gain = [];
@@ -114,48 +114,48 @@ final class Search
     private array $left = [];
 
     /** @param  int  $lot  where the row of numbers begins that chance is taken from: above 0, below 2^31 - 1 */
-    public function __construct(private readonly Instance $instance, private int $lot)
+    public function __construct(private readonly PlanningProblem $problem, private int $lot)
     {
-        $this->days = $instance->days;
-        $this->offers = count($instance->offers);
-        $sets = 1 << count($instance->meals);
+        $this->days = $problem->days;
+        $this->options = count($problem->options);
+        $sets = 1 << count($problem->meals);
         for ($set = 0; $set < $sets; $set++) {
-            $this->room[] = $instance->perMeal * substr_count(decbin($set), '1');
+            $this->room[] = $problem->perMeal * substr_count(decbin($set), '1');
         }
-        $groups = array_flip(array_values(array_unique(array_column($instance->offers, 'group'))));
-        foreach ($instance->offers as $offer) {
-            $suited = array_sum(array_map(static fn (int $meal): int => 1 << $meal, $offer->meals));
-            $this->group[] = $groups[$offer->group];
-            $this->live[] = $offer->isLive ? 1 : 0;
+        $groups = array_flip(array_values(array_unique(array_column($problem->options, 'group'))));
+        foreach ($problem->options as $option) {
+            $suited = array_sum(array_map(static fn (int $meal): int => 1 << $meal, $option->meals));
+            $this->group[] = $groups[$option->group];
+            $this->live[] = $option->isLive ? 1 : 0;
             $this->holding[] = array_values(array_filter(range(0, $sets - 1), static fn (int $set): bool => ($set & $suited) === $suited));
-            $this->left[] = $offer->stock;
+            $this->left[] = $option->stock;
             $this->where[] = [];
         }
-        foreach ($instance->eaters as $m => $eater) {
-            $this->portion[] = array_map(static fn (Offer $offer): float => $offer->portion[$m], $instance->offers);
+        foreach ($problem->eaters as $m => $eater) {
+            $this->portion[] = array_map(static fn (ServingOption $option): float => $option->portion[$m], $problem->options);
             $met = array_fill(0, max(1, count($groups)), 0);
-            if (isset($groups[Offer::NO_CULTURE])) {
+            if (isset($groups[ServingOption::NO_CULTURE])) {
                 // As if it had been met: nothing of it is thanked for.
-                $met[$groups[Offer::NO_CULTURE]] = 1;
+                $met[$groups[ServingOption::NO_CULTURE]] = 1;
             }
             $this->met[] = $met;
             for ($d = 0; $d < $this->days; $d++) {
-                $this->lay($eater, $m, $d, $sets);
+                $this->assign($eater, $m, $d, $sets);
             }
         }
-        foreach ($instance->before as $cell) {
-            $this->gain[$cell->eater * $this->days + $cell->day][$cell->offer] += $instance->weights->keep;
+        foreach ($problem->before as $assignment) {
+            $this->gain[$assignment->eater * $this->days + $assignment->day][$assignment->option] += $problem->weights->keep;
         }
-        foreach ($instance->locked as $cell) {
-            $p = $cell->eater * $this->days + $cell->day;
-            $this->isLocked[$p][$cell->offer] = true;
-            $this->put($p, $cell->offer);
+        foreach ($problem->locked as $assignment) {
+            $p = $assignment->eater * $this->days + $assignment->day;
+            $this->isLocked[$p][$assignment->option] = true;
+            $this->put($p, $assignment->option);
             $this->limit[$p] = max($this->limit[$p], $this->eaten[$p]);
         }
-        foreach ($instance->before as $cell) {
-            $p = $cell->eater * $this->days + $cell->day;
-            if (! $this->on[$p][$cell->offer] && isset($this->isOffered[$p][$cell->offer]) && $this->fits($p, $cell->offer)) {
-                $this->put($p, $cell->offer);
+        foreach ($problem->before as $assignment) {
+            $p = $assignment->eater * $this->days + $assignment->day;
+            if (! $this->on[$p][$assignment->option] && isset($this->isOffered[$p][$assignment->option]) && $this->fits($p, $assignment->option)) {
+                $this->put($p, $assignment->option);
             }
         }
     }
@@ -170,12 +170,12 @@ final class Search
             $this->anneal($heat, intdiv($steps, count(self::HEATS)));
         }
         for ($round = 0; $round < self::RELAYS && $this->isTight(); $round++) {
-            $this->layAnew(self::RELAYS_PER_PLATE * count($this->may));
+            $this->initialise(self::RELAYS_PER_PLATE * count($this->may));
         }
         $this->climb();
         $served = [];
-        foreach ($this->list as $p => $offers) {
-            foreach ($offers as $i) {
+        foreach ($this->list as $p => $options) {
+            foreach ($options as $i) {
                 $served[] = [$p, $i];
             }
         }
@@ -210,7 +210,7 @@ final class Search
     }
 
     /** Lays whole plates anew, exactly, in exchange with others; cools down like the rest of the search. */
-    private function layAnew(int $times): void
+    private function initialise(int $times): void
     {
         $heat = self::RELAY_HEAT;
         $best = $this->list;
@@ -224,7 +224,7 @@ final class Search
             $heat *= $cooling;
             $before = [];
             $ready = $heat * -log(($this->draw(1_000_000) + 1) / 1_000_000.0);
-            $delta = $this->relay($plates[$this->draw(count($plates))], self::BLUR * $heat, 2, $before);
+            $delta = $this->reoptimise($plates[$this->draw(count($plates))], self::BLUR * $heat, 2, $before);
             if ($delta < -$ready) {
                 $this->restore($before);
 
@@ -247,7 +247,7 @@ final class Search
      * @param  int  $depth  how far a chain of exchanges goes on
      * @param  array<int, array<int, int>>  $before  what stood on the plates that were touched
      */
-    private function relay(int $p, float $blur, int $depth, array &$before): float
+    private function reoptimise(int $p, float $blur, int $depth, array &$before): float
     {
         $before[$p] ??= $this->list[$p];
         $delta = 0.0;
@@ -265,11 +265,11 @@ final class Search
             }
             $worth = $this->worth($p, $i);
             if ($this->live[$i] === 1 && $this->lively[$p] < $this->goal[$p]) {
-                $worth -= $this->instance->weights->short;
+                $worth -= $this->problem->weights->short;
             }
             if (! $this->isHard[$p]) {
                 $over = $this->eaten[$p] - $this->allowance[$p];
-                $worth += $this->instance->weights->over * (max(0.0, $over + $this->sodium[$p][$i]) - max(0.0, $over));
+                $worth += $this->problem->weights->over * (max(0.0, $over + $this->sodium[$p][$i]) - max(0.0, $over));
             }
             if ($this->portion[$m][$i] > $this->left[$i] + self::EPS) {
                 if ($depth === 0 || $this->where[$i] === []) {
@@ -287,9 +287,9 @@ final class Search
             $worth += $blur * ($this->draw(2001) / 1000.0 - 1.0);
             $candidates[] = [$worth, $this->sodium[$p][$i], $this->live[$i], $i, false];
         }
-        [, $chosen] = Plate::fill(
-            $candidates, $this->room[count($this->room) - 1] - count($this->list[$p]), max(0, $this->goal[$p] - $this->lively[$p]), $this->instance->weights->short,
-            $this->isHard[$p] ? 0.0 : $this->instance->weights->over, $this->allowance[$p] - $this->eaten[$p], $this->limit[$p] - $this->eaten[$p],
+        [, $chosen] = DayPlate::fill(
+            $candidates, $this->room[count($this->room) - 1] - count($this->list[$p]), max(0, $this->goal[$p] - $this->lively[$p]), $this->problem->weights->short,
+            $this->isHard[$p] ? 0.0 : $this->problem->weights->over, $this->allowance[$p] - $this->eaten[$p], $this->limit[$p] - $this->eaten[$p],
         );
         $robbed = [];
         foreach ($chosen as $i) {
@@ -305,7 +305,7 @@ final class Search
             }
         }
         foreach (array_keys($robbed) as $q) {
-            $delta += $this->relay($q, $blur, $depth - 1, $before);
+            $delta += $this->reoptimise($q, $blur, $depth - 1, $before);
         }
 
         return $delta;
@@ -329,14 +329,14 @@ final class Search
         return false;
     }
 
-    private function lay(Eater $eater, int $m, int $d, int $sets): void
+    private function assign(Eater $eater, int $m, int $d, int $sets): void
     {
-        $weights = $this->instance->weights;
+        $weights = $this->problem->weights;
         $gain = $sodium = $may = [];
-        foreach ($this->instance->offers as $i => $offer) {
-            $sodium[] = $offer->sodium[$m][$d];
-            $gain[] = $weights->urgency * $offer->urgency($d) - $weights->sodium * $offer->sodium[$m][$d] / $eater->target;
-            if ($offer->isFor[$m] && $offer->isServedOn($d) && $offer->meals !== [] && $offer->portion[$m] <= $offer->stock + self::EPS && $offer->sodium[$m][$d] <= $eater->limit($d) + self::EPS) {
+        foreach ($this->problem->options as $i => $option) {
+            $sodium[] = $option->sodium[$m][$d];
+            $gain[] = $weights->urgency * $option->urgency($d) - $weights->sodium * $option->sodium[$m][$d] / $eater->target;
+            if ($option->isFor[$m] && $option->isServedOn($d) && $option->meals !== [] && $option->portion[$m] <= $option->stock + self::EPS && $option->sodium[$m][$d] <= $eater->limit($d) + self::EPS) {
                 $may[] = $i;
             }
         }
@@ -348,8 +348,8 @@ final class Search
         $this->limit[] = $eater->limit($d);
         $this->isHard[] = $eater->isHard;
         $this->goal[] = $eater->liveGoal[$d];
-        $this->isLocked[] = array_fill(0, max(1, $this->offers), false);
-        $this->on[] = array_fill(0, max(1, $this->offers), false);
+        $this->isLocked[] = array_fill(0, max(1, $this->options), false);
+        $this->on[] = array_fill(0, max(1, $this->options), false);
         $this->list[] = [];
         $this->eaten[] = 0.0;
         $this->lively[] = 0;
@@ -537,7 +537,7 @@ final class Search
     /** What putting something on a plate brings. */
     private function worth(int $p, int $i): float
     {
-        $weights = $this->instance->weights;
+        $weights = $this->problem->weights;
         $worth = $this->gain[$p][$i];
         if ($this->live[$i] === 1 && $this->lively[$p] < $this->goal[$p]) {
             $worth += $weights->short;

@@ -16,12 +16,12 @@ final readonly class Shortfall
     /** @return list<self> */
     public static function of(Plan $plan): array
     {
-        $instance = $plan->instance;
+        $problem = $plan->problem;
         $all = [];
-        foreach ($instance->eaters as $m => $eater) {
-            for ($d = 0; $d < $instance->days; $d++) {
-                $today = array_values(array_filter($plan->cells, static fn (Cell $cell): bool => $cell->eater === $m && $cell->day === $d));
-                $live = count(array_filter($today, static fn (Cell $cell): bool => $instance->offers[$cell->offer]->isLive));
+        foreach ($problem->eaters as $m => $eater) {
+            for ($d = 0; $d < $problem->days; $d++) {
+                $today = array_values(array_filter($plan->assignments, static fn (Assignment $assignment): bool => $assignment->eater === $m && $assignment->day === $d));
+                $live = count(array_filter($today, static fn (Assignment $assignment): bool => $problem->options[$assignment->option]->isLive));
                 if ($live < $eater->liveGoal[$d]) {
                     $all[] = new self($eater->id, $d, $eater->liveGoal[$d] - $live, self::reason($plan, $m, $d, $today));
                 }
@@ -39,14 +39,14 @@ final readonly class Shortfall
     public static function days(Plan $plan): array
     {
         $days = [];
-        foreach ($plan->instance->eaters as $m => $eater) {
-            for ($d = 0; $d < $plan->instance->days; $d++) {
+        foreach ($plan->problem->eaters as $m => $eater) {
+            for ($d = 0; $d < $plan->problem->days; $d++) {
                 $sodium = 0.0;
                 $live = 0;
-                foreach ($plan->cells as $cell) {
-                    if ($cell->eater === $m && $cell->day === $d) {
-                        $sodium += $plan->instance->offers[$cell->offer]->sodium[$m][$d];
-                        $live += $plan->instance->offers[$cell->offer]->isLive ? 1 : 0;
+                foreach ($plan->assignments as $assignment) {
+                    if ($assignment->eater === $m && $assignment->day === $d) {
+                        $sodium += $plan->problem->options[$assignment->option]->sodium[$m][$d];
+                        $live += $plan->problem->options[$assignment->option]->isLive ? 1 : 0;
                     }
                 }
                 $days[] = ['eater' => $eater->id, 'day' => $d, 'sodiumMg' => $sodium, 'leftMg' => $eater->allowance[$d] - $sodium, 'live' => $live, 'liveGoal' => $eater->liveGoal[$d]];
@@ -62,24 +62,24 @@ final readonly class Shortfall
         return ['eater' => $this->eater, 'day' => $this->day, 'missing' => $this->missing, 'reason' => $this->reason];
     }
 
-    /** @param  list<Cell>  $today */
+    /** @param  list<Assignment>  $today */
     private static function reason(Plan $plan, int $m, int $d, array $today): string
     {
-        $instance = $plan->instance;
-        $eater = $instance->eaters[$m];
-        $there = array_map(static fn (Cell $cell): int => $cell->offer, $today);
-        $left = array_map(static fn (Offer $offer): float => $offer->stock, $instance->offers);
-        foreach ($plan->cells as $cell) {
-            $left[$cell->offer] -= $instance->offers[$cell->offer]->portion[$cell->eater];
+        $problem = $plan->problem;
+        $eater = $problem->eaters[$m];
+        $there = array_map(static fn (Assignment $assignment): int => $assignment->option, $today);
+        $left = array_map(static fn (ServingOption $option): float => $option->stock, $problem->options);
+        foreach ($plan->assignments as $assignment) {
+            $left[$assignment->option] -= $problem->options[$assignment->option]->portion[$assignment->eater];
         }
-        $live = array_filter($instance->offers, static fn (Offer $offer): bool => $offer->isLive);
-        $ready = array_filter($live, static fn (Offer $offer): bool => $offer->isServedOn($d));
-        $eaten = array_filter($ready, static fn (Offer $offer): bool => $offer->isFor[$m]);
+        $live = array_filter($problem->options, static fn (ServingOption $option): bool => $option->isLive);
+        $ready = array_filter($live, static fn (ServingOption $option): bool => $option->isServedOn($d));
+        $eaten = array_filter($ready, static fn (ServingOption $option): bool => $option->isFor[$m]);
         $more = array_filter($eaten, static fn (int $i): bool => ! in_array($i, $there, true), ARRAY_FILTER_USE_KEY);
-        $stocked = array_filter($more, static fn (Offer $offer, int $i): bool => $offer->portion[$m] <= $left[$i] + 1e-9, ARRAY_FILTER_USE_BOTH);
-        $sodium = array_sum(array_map(static fn (int $i): float => $instance->offers[$i]->sodium[$m][$d], $there));
+        $stocked = array_filter($more, static fn (ServingOption $option, int $i): bool => $option->portion[$m] <= $left[$i] + 1e-9, ARRAY_FILTER_USE_BOTH);
+        $sodium = array_sum(array_map(static fn (int $i): float => $problem->options[$i]->sodium[$m][$d], $there));
         $margin = $eater->limit($d) - $sodium;
-        $least = $stocked === [] ? 0.0 : min(array_map(static fn (Offer $offer): float => $offer->sodium[$m][$d], $stocked));
+        $least = $stocked === [] ? 0.0 : min(array_map(static fn (ServingOption $option): float => $option->sodium[$m][$d], $stocked));
 
         return match (true) {
             $live === [] => 'Nothing live is on the shelf.',
@@ -88,7 +88,7 @@ final readonly class Shortfall
             $more === [] => 'Everything live that is ready is served already.',
             $stocked === [] => 'What is live and ready is used up by other servings.',
             $margin + 1e-9 < $least => sprintf('%d mg are left after the rest of the diet, nothing live fits under it; the least takes %d mg.', (int) floor(max(0.0, $margin)), (int) ceil($least)),
-            count($today) >= $instance->perMeal * count($instance->meals) => 'Every meal of the day is full.',
+            count($today) >= $problem->perMeal * count($problem->meals) => 'Every meal of the day is full.',
             default => 'What is live is not suited for the meals that are free, or costs more elsewhere than it brings here.',
         };
     }

@@ -44,9 +44,9 @@ final readonly class WeekFiller
         if ($filler->first >= WeekPlan::DAYS || $week->eaters === []) {
             return null;
         }
-        [$instance, $cells] = $filler->instance($week->coming, []);
+        [$problem, $assignments] = $filler->problem($week->coming, []);
 
-        return new Plan($instance, $cells, 0.0, 0.0);
+        return new Plan($problem, $assignments, 0.0, 0.0);
     }
 
     /**
@@ -65,12 +65,12 @@ final readonly class WeekFiller
                 $fixed = $fixed->having([...$fixed->servings, $one]);
             }
         }
-        [$instance] = $this->instance([...$kept, ...$asked], $before);
-        $plan = Planner::plan($instance);
+        [$problem] = $this->problem([...$kept, ...$asked], $before);
+        $plan = Planner::plan($problem);
         $past = array_filter($this->week->servings, fn (WeekServing $serving): bool => $serving->day < $this->week->today);
         $servings = [...array_values($past), ...$kept];
-        foreach ($plan->cells as $cell) {
-            $serving = $this->week->usual($cell->eater, $cell->day + $this->first, $cell->offer);
+        foreach ($plan->assignments as $assignment) {
+            $serving = $this->week->usual($assignment->eater, $assignment->day + $this->first, $assignment->option);
             if (self::like($serving, $servings) === null) {
                 $servings[] = self::like($serving, $before) ?? $serving;
             }
@@ -82,20 +82,20 @@ final readonly class WeekFiller
     /**
      * @param  list<WeekServing>  $kept
      * @param  list<WeekServing>  $before
-     * @return array{Instance, list<Cell>} and the cells of what is kept
+     * @return array{PlanningProblem, list<Assignment>} and the cells of what is kept
      */
-    private function instance(array $kept, array $before): array
+    private function problem(array $kept, array $before): array
     {
-        $instance = $this->build([], [], []);
+        $problem = $this->build([], [], []);
         $locked = $outside = [];
         foreach ($kept as $serving) {
-            $cell = $this->cell($serving);
-            $isFine = Feasibility::trouble($instance, [...$locked, $cell], true) === null;
-            $isFine ? $locked[] = $cell : $outside[] = $serving;
+            $assignment = $this->assignment($serving);
+            $isFine = Feasibility::trouble($problem, [...$locked, $assignment], true) === null;
+            $isFine ? $locked[] = $assignment : $outside[] = $serving;
         }
-        $cells = array_map($this->cell(...), array_values(array_filter($before, fn (WeekServing $serving): bool => $this->week->jars[$serving->jar]->objection($serving->eater, $serving->day) === null)));
+        $assignments = array_map($this->assignment(...), array_values(array_filter($before, fn (WeekServing $serving): bool => $this->week->jars[$serving->jar]->objection($serving->eater, $serving->day) === null)));
 
-        return [$this->build($kept, $outside, $locked, $cells), $locked];
+        return [$this->build($kept, $outside, $locked, $assignments), $locked];
     }
 
     /** @param  list<WeekServing>  $all */
@@ -110,9 +110,9 @@ final readonly class WeekFiller
         return null;
     }
 
-    private function cell(WeekServing $serving): Cell
+    private function assignment(WeekServing $serving): Assignment
     {
-        return new Cell($serving->eater, $serving->day - $this->first, 0, $serving->jar);
+        return new Assignment($serving->eater, $serving->day - $this->first, 0, $serving->jar);
     }
 
     /**
@@ -120,10 +120,10 @@ final readonly class WeekFiller
      *
      * @param  list<WeekServing>  $kept
      * @param  list<WeekServing>  $outside
-     * @param  list<Cell>  $locked
-     * @param  list<Cell>  $before
+     * @param  list<Assignment>  $locked
+     * @param  list<Assignment>  $before
      */
-    private function build(array $kept, array $outside, array $locked, array $before = []): Instance
+    private function build(array $kept, array $outside, array $locked, array $before = []): PlanningProblem
     {
         $week = $this->week;
         $days = WeekPlan::DAYS - $this->first;
@@ -137,7 +137,7 @@ final readonly class WeekFiller
             }
             $eaters[] = new Eater($eater->id, $eater->name, $eater->target, $allowance, $eater->isHard, $goal);
         }
-        $offers = [];
+        $options = [];
         foreach ($week->jars as $i => $jar) {
             $sodium = [];
             foreach (array_keys($eaters) as $m) {
@@ -154,13 +154,13 @@ final readonly class WeekFiller
                     $stock -= $serving->grams - (in_array($serving, $outside, true) ? 0.0 : $jar->portions[$serving->eater]);
                 }
             }
-            $offers[] = new Offer(
-                $jar->id, $jar->name, $jar->isLive, $jar->isLive ? $jar->group : Offer::NO_CULTURE, $jar->closed === null ? max(0.0, $stock) : 0.0,
+            $options[] = new ServingOption(
+                $jar->id, $jar->name, $jar->isLive, $jar->isLive ? $jar->group : ServingOption::NO_CULTURE, $jar->closed === null ? max(0.0, $stock) : 0.0,
                 $jar->readyOn - $this->first, $jar->useBy - $this->first, [0], array_values(array_map(array_values(...), $sodium)), $jar->portions,
                 array_map(static fn (?string $why): bool => $why === null, $jar->notFor),
             );
         }
 
-        return new Instance($days, [self::MEAL], $week->perDay, $eaters, $offers, $locked, $before, $week->weights);
+        return new PlanningProblem($days, [self::MEAL], $week->perDay, $eaters, $options, $locked, $before, $week->weights);
     }
 }

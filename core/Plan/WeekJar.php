@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tempesal\Core\Plan;
 
 use Tempesal\Core\Estimate\Point;
-use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
@@ -48,15 +48,15 @@ final class WeekJar
     }
 
     /** Milligrams of sodium in a portion taken on a day. */
-    public function milligrams(int $day, float $grams, Way $way): float
+    public function milligrams(int $day, float $grams, ServingStyle $way): float
     {
         return $this->known["{$day} {$grams} {$way->value}"] ??= $way->plate($this->phase, Grams::of($grams))->sodiumMg($this->states[$day], Point::typical());
     }
 
-    /** @return non-empty-list<Way> */
+    /** @return non-empty-list<ServingStyle> */
     public function ways(): array
     {
-        return Way::of($this->phase);
+        return ServingStyle::of($this->phase);
     }
 
     /** Why an eater should not be served from it on a day; null when nothing speaks against it. */

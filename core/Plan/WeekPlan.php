@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Plan;
 
-use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Intake\ServingStyle;
 
 /**
  * A week as the cook has it before them: who eats, the jars at hand, what is meant for whom, and what that comes to.
@@ -37,7 +37,7 @@ final readonly class WeekPlan
         public array $servings,
         public int $today,
         public int $perDay = self::USUAL_PER_DAY,
-        public Weights $weights = new Weights,
+        public ObjectiveWeights $weights = new ObjectiveWeights,
         public array $had = [],
     ) {
         $this->coming = array_values(array_filter($servings, static fn (WeekServing $serving): bool => $serving->day >= $today));
@@ -131,11 +131,11 @@ final readonly class WeekPlan
     /** The usual portion of a jar for someone on a day. */
     public function usual(int $eater, int $day, int $jar): WeekServing
     {
-        return new WeekServing('', $eater, $day, $jar, $this->jars[$jar]->portions[$eater], Way::Drained, false);
+        return new WeekServing('', $eater, $day, $jar, $this->jars[$jar]->portions[$eater], ServingStyle::Drained, false);
     }
 
     public function isUsual(WeekServing $serving): bool
     {
-        return $serving->way === Way::Drained && abs($serving->grams - $this->jars[$serving->jar]->portions[$serving->eater]) < self::ROUNDING;
+        return $serving->way === ServingStyle::Drained && abs($serving->grams - $this->jars[$serving->jar]->portions[$serving->eater]) < self::ROUNDING;
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Plan;
 
-use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Intake\ServingStyle;
 
 /**
  * A serving that the cook means for someone on a day; eater, day and jar by their places in the week.
@@ -12,7 +12,7 @@ use Tempesal\Core\Intake\Way;
 final readonly class WeekServing
 {
     /** @param  string  $id  by which the cook's plan calls it; empty while it is only thought of */
-    public function __construct(public string $id, public int $eater, public int $day, public int $jar, public float $grams, public Way $way, public bool $isLocked)
+    public function __construct(public string $id, public int $eater, public int $day, public int $jar, public float $grams, public ServingStyle $way, public bool $isLocked)
     {
     }
 

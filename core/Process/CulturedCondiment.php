@@ -17,27 +17,27 @@ use Tempesal\Core\Salt\SaltDose;
  */
 final readonly class CulturedCondiment implements Process
 {
-    /** @param  non-empty-list<Amount>  $base */
+    /** @param  non-empty-list<IngredientAmount>  $base */
     public function __construct(private array $base, private ?SaltDose $salt, private ?Starter $starter, private Soak $ferment)
     {
     }
 
     public static function read(Fields $fields): self
     {
-        /** @var non-empty-list<Amount> $base */
-        $base = Amount::readAll($fields, 'base', true);
+        /** @var non-empty-list<IngredientAmount> $base */
+        $base = IngredientAmount::readAll($fields, 'base', true);
 
         return new self(
             $base,
-            $fields->has('salt') ? Parts::salt($fields, Method::CulturedCondiment, $base) : null,
-            Parts::starter($fields), Parts::ferment($fields),
+            $fields->has('salt') ? ProcessFields::salt($fields, Method::CulturedCondiment, $base) : null,
+            ProcessFields::starter($fields), ProcessFields::ferment($fields),
         );
     }
 
     public function entries(): array
     {
         return [
-            ...Amount::allInto(Phase::Sauce, $this->base),
+            ...IngredientAmount::allInto(Phase::Sauce, $this->base),
             ...($this->salt === null ? [] : [new Salt($this->salt, Phase::Sauce)]),
             ...($this->starter === null ? [] : [$this->starter->into(Phase::Sauce)]),
             $this->ferment,

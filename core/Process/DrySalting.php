@@ -20,7 +20,7 @@ use Tempesal\Core\Salt\SaltDose;
 final readonly class DrySalting implements Process
 {
     /**
-     * @param  non-empty-list<Amount>  $vegetables
+     * @param  non-empty-list<IngredientAmount>  $vegetables
      * @param  Band  $draw  juice, as a share of the vegetable's weight
      */
     public function __construct(
@@ -34,15 +34,15 @@ final readonly class DrySalting implements Process
 
     public static function read(Fields $fields): self
     {
-        /** @var non-empty-list<Amount> $vegetables */
-        $vegetables = Amount::readAll($fields, 'vegetables', true);
+        /** @var non-empty-list<IngredientAmount> $vegetables */
+        $vegetables = IngredientAmount::readAll($fields, 'vegetables', true);
 
         return new self(
             $vegetables,
-            Parts::salt($fields, Method::DrySalting, $vegetables),
+            ProcessFields::salt($fields, Method::DrySalting, $vegetables),
             $fields->band('draw', Method::DrySalting->profile()->preparation->draw(0.0), -0.3, 0.9),
-            Parts::starter($fields),
-            Parts::ferment($fields),
+            ProcessFields::starter($fields),
+            ProcessFields::ferment($fields),
         );
     }
 
@@ -51,7 +51,7 @@ final readonly class DrySalting implements Process
         return [
             new Salt($this->salt, Phase::Brine),
             ...($this->starter === null ? [] : [$this->starter->into(Phase::Brine)]),
-            ...Amount::allInto(Phase::Pieces, $this->vegetables),
+            ...IngredientAmount::allInto(Phase::Pieces, $this->vegetables),
             new Draw($this->draw),
             $this->ferment,
         ];

@@ -17,17 +17,17 @@ use Tempesal\Core\Salt\SaltDose;
  */
 final readonly class Mash implements Process
 {
-    /** @param  non-empty-list<Amount>  $vegetables */
+    /** @param  non-empty-list<IngredientAmount>  $vegetables */
     public function __construct(private array $vegetables, private SaltDose $salt, private ?Starter $starter, private Soak $ferment)
     {
     }
 
     public static function read(Fields $fields): self
     {
-        /** @var non-empty-list<Amount> $vegetables */
-        $vegetables = Amount::readAll($fields, 'vegetables', true);
+        /** @var non-empty-list<IngredientAmount> $vegetables */
+        $vegetables = IngredientAmount::readAll($fields, 'vegetables', true);
 
-        return new self($vegetables, Parts::salt($fields, Method::Mash, $vegetables), Parts::starter($fields), Parts::ferment($fields));
+        return new self($vegetables, ProcessFields::salt($fields, Method::Mash, $vegetables), ProcessFields::starter($fields), ProcessFields::ferment($fields));
     }
 
     public function entries(): array
@@ -35,7 +35,7 @@ final readonly class Mash implements Process
         return [
             new Salt($this->salt, Phase::Sauce),
             ...($this->starter === null ? [] : [$this->starter->into(Phase::Sauce)]),
-            ...Amount::allInto(Phase::Sauce, $this->vegetables),
+            ...IngredientAmount::allInto(Phase::Sauce, $this->vegetables),
             $this->ferment,
         ];
     }

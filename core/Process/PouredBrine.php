@@ -24,7 +24,7 @@ use Tempesal\Core\Salt\SaltDose;
 final readonly class PouredBrine implements Process
 {
     /**
-     * @param  non-empty-list<Amount>  $vegetables
+     * @param  non-empty-list<IngredientAmount>  $vegetables
      * @param  Grams  $water  measured out, spare brine included
      * @param  float  $spare  brine mixed beyond what the jar takes, as a share of that
      * @param  Band  $draw  juice, as a share of the vegetable's weight
@@ -43,15 +43,15 @@ final readonly class PouredBrine implements Process
     public static function read(Fields $fields): self
     {
         $method = $fields->choice('method', Method::class);
-        /** @var non-empty-list<Amount> $vegetables */
-        $vegetables = Amount::readAll($fields, 'vegetables', true);
+        /** @var non-empty-list<IngredientAmount> $vegetables */
+        $vegetables = IngredientAmount::readAll($fields, 'vegetables', true);
         $water = $fields->grams('water');
-        $salt = Parts::salt($fields, $method, $vegetables, $water);
+        $salt = ProcessFields::salt($fields, $method, $vegetables, $water);
 
         return new self(
             $vegetables, $water, $salt, $fields->share('spare', 0.0),
             $fields->band('draw', $method->profile()->preparation->draw(self::strength($salt, $water)), -0.3, 0.9),
-            Parts::starter($fields), Parts::ferment($fields),
+            ProcessFields::starter($fields), ProcessFields::ferment($fields),
         );
     }
 
@@ -72,7 +72,7 @@ final readonly class PouredBrine implements Process
             new Salt($this->salt, Phase::Brine),
             ...($this->spare > 0.0 ? [new Discard(Phase::Brine, $brine->times($this->spare / (1.0 + $this->spare)))] : []),
             ...($this->starter === null ? [] : [$this->starter->into(Phase::Brine)]),
-            ...Amount::allInto(Phase::Pieces, $this->vegetables),
+            ...IngredientAmount::allInto(Phase::Pieces, $this->vegetables),
             new Draw($this->draw),
             $this->ferment,
         ];

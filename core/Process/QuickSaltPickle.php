@@ -23,7 +23,7 @@ use Tempesal\Core\Salt\SaltDose;
 final readonly class QuickSaltPickle implements Process
 {
     /**
-     * @param  non-empty-list<Amount>  $vegetables
+     * @param  non-empty-list<IngredientAmount>  $vegetables
      * @param  Band  $draw  juice, as a share of the vegetable's weight
      * @param  Soak|null  $freshSoak  in the fresh water
      */
@@ -40,18 +40,18 @@ final readonly class QuickSaltPickle implements Process
 
     public static function read(Fields $fields): self
     {
-        /** @var non-empty-list<Amount> $vegetables */
-        $vegetables = Amount::readAll($fields, 'vegetables', true);
+        /** @var non-empty-list<IngredientAmount> $vegetables */
+        $vegetables = IngredientAmount::readAll($fields, 'vegetables', true);
         $water = $fields->grams('water');
         $freshen = $fields->has('freshen') ? $fields->child('freshen') : null;
-        $salt = Parts::salt($fields, Method::QuickSaltPickle, $vegetables, $water);
+        $salt = ProcessFields::salt($fields, Method::QuickSaltPickle, $vegetables, $water);
 
         return new self(
             $vegetables, $water, $salt,
             $fields->band('draw', Method::QuickSaltPickle->profile()->preparation->draw(PouredBrine::strength($salt, $water)), -0.3, 0.9),
-            $fields->has('soak') ? Parts::soak($fields->child('soak'), 'soak') : Soak::lasting(Method::QuickSaltPickle->profile()->preparation->salting()),
+            $fields->has('soak') ? ProcessFields::soak($fields->child('soak'), 'soak') : Soak::lasting(Method::QuickSaltPickle->profile()->preparation->salting()),
             $freshen === null ? null : Freshen::read($freshen),
-            $freshen === null ? null : Parts::soak($freshen, 'soak'),
+            $freshen === null ? null : ProcessFields::soak($freshen, 'soak'),
         );
     }
 
@@ -60,7 +60,7 @@ final readonly class QuickSaltPickle implements Process
         return [
             new Add(Ingredient::water(), Band::exact($this->water->value), Phase::Brine),
             new Salt($this->salt, Phase::Brine),
-            ...Amount::allInto(Phase::Pieces, $this->vegetables),
+            ...IngredientAmount::allInto(Phase::Pieces, $this->vegetables),
             new Draw($this->draw),
             $this->soak,
             ...array_filter([$this->freshen, $this->freshSoak]),

@@ -21,7 +21,7 @@ final readonly class ReusedBrine implements Process
 {
     /**
      * @param  Starter  $brine  of the finished jar
-     * @param  non-empty-list<Amount>  $vegetables
+     * @param  non-empty-list<IngredientAmount>  $vegetables
      * @param  ReSalt|Salt|null  $salt  up to a strength, or so much of it
      * @param  Band  $draw  juice, as a share of the vegetable's weight
      */
@@ -31,14 +31,14 @@ final readonly class ReusedBrine implements Process
 
     public static function read(Fields $fields): self
     {
-        /** @var non-empty-list<Amount> $vegetables */
-        $vegetables = Amount::readAll($fields, 'vegetables', true);
+        /** @var non-empty-list<IngredientAmount> $vegetables */
+        $vegetables = IngredientAmount::readAll($fields, 'vegetables', true);
 
         return new self(
             Starter::read($fields->child('brine')), $vegetables,
             $fields->has('reSalt') ? ReSalt::read($fields->child('reSalt')) : null,
             $fields->band('draw', Method::ReusedBrine->profile()->preparation->draw(0.0), -0.3, 0.9),
-            Parts::ferment($fields),
+            ProcessFields::ferment($fields),
         );
     }
 
@@ -46,7 +46,7 @@ final readonly class ReusedBrine implements Process
     {
         return [
             $this->brine->into(Phase::Brine),
-            ...Amount::allInto(Phase::Pieces, $this->vegetables),
+            ...IngredientAmount::allInto(Phase::Pieces, $this->vegetables),
             ...($this->salt === null ? [] : [$this->salt]),
             new Draw($this->draw),
             $this->ferment,

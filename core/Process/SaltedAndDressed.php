@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tempesal\Core\Process;
 
 use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Drain;
 use Tempesal\Core\Ledger\Entry\Draw;
@@ -12,9 +13,8 @@ use Tempesal\Core\Ledger\Entry\Rinse;
 use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Squeeze;
-use Tempesal\Core\Ledger\Film;
 use Tempesal\Core\Ledger\Phase;
-use Tempesal\Core\Ledger\Washing;
+use Tempesal\Core\Ledger\Rinsing;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Method\Method;
@@ -28,12 +28,12 @@ use Tempesal\Core\Salt\SaltDose;
 final readonly class SaltedAndDressed implements Process
 {
     /**
-     * @param  non-empty-list<Amount>  $vegetables
+     * @param  non-empty-list<IngredientAmount>  $vegetables
      * @param  Grams|null  $water  of a soak; null: salted dry
-     * @param  list<Amount>  $alongside  what is salted together with them, sugar for one
+     * @param  list<IngredientAmount>  $alongside  what is salted together with them, sugar for one
      * @param  Band  $draw  juice, as a share of the vegetable's weight
      * @param  Soak  $salting  the rest or soak
-     * @param  list<Amount>  $paste
+     * @param  list<IngredientAmount>  $paste
      */
     public function __construct(
         private array $vegetables,
@@ -42,7 +42,7 @@ final readonly class SaltedAndDressed implements Process
         private array $alongside,
         private Band $draw,
         private Soak $salting,
-        private ?Washing $rinse,
+        private ?Rinsing $rinse,
         private ?Squeeze $squeeze,
         private array $paste,
         private Soak $ferment,
@@ -53,10 +53,10 @@ final readonly class SaltedAndDressed implements Process
     {
         $method = $fields->choice('method', Method::class);
         $isKimchi = $method !== Method::SaltAndDrain;
-        /** @var non-empty-list<Amount> $vegetables */
-        $vegetables = Amount::readAll($fields, 'vegetables', true);
+        /** @var non-empty-list<IngredientAmount> $vegetables */
+        $vegetables = IngredientAmount::readAll($fields, 'vegetables', true);
         $water = $method === Method::KimchiSoaked ? $fields->grams('water') : null;
-        $rinse = $fields->has('rinse') ? Washing::read($fields->child('rinse')) : null;
+        $rinse = $fields->has('rinse') ? Rinsing::read($fields->child('rinse')) : null;
         if (! $isKimchi && $rinse !== null) {
             throw $fields->invalid('rinse',
                 sprintf('%s is not rinsed; that would be %s.', lcfirst($method->label()), lcfirst(Method::KimchiDrySalted->label())));
@@ -64,14 +64,14 @@ final readonly class SaltedAndDressed implements Process
 
         return new self(
             $vegetables, $water,
-            Parts::salt($fields, $method, $vegetables, $water),
-            Amount::readAll($fields, 'alongside'),
+            ProcessFields::salt($fields, $method, $vegetables, $water),
+            IngredientAmount::readAll($fields, 'alongside'),
             $fields->band('draw', $method->profile()->preparation->draw(0.0), -0.3, 0.9),
-            $fields->has('salting') ? Parts::soak($fields->child('salting'), $water === null ? 'rest' : 'soak') : self::usualSalting($method),
-            $rinse ?? ($isKimchi ? Washing::underTheTap($method->profile()->preparation->rinse()) : null),
+            $fields->has('salting') ? ProcessFields::soak($fields->child('salting'), $water === null ? 'rest' : 'soak') : self::usualSalting($method),
+            $rinse ?? ($isKimchi ? Rinsing::underTheTap($method->profile()->preparation->rinse()) : null),
             $fields->has('squeeze') ? Squeeze::read($fields->child('squeeze')) : ($isKimchi ? Squeeze::firm() : null),
-            Amount::readAll($fields, 'paste'),
-            Parts::ferment($fields),
+            IngredientAmount::readAll($fields, 'paste'),
+            ProcessFields::ferment($fields),
         );
     }
 
@@ -80,14 +80,14 @@ final readonly class SaltedAndDressed implements Process
         return [
             ...($this->water === null ? [] : [new Add(Ingredient::water(), Band::exact($this->water->value), Phase::Brine)]),
             new Salt($this->salt, Phase::Brine),
-            ...Amount::allInto(Phase::Brine, $this->alongside),
-            ...Amount::allInto(Phase::Pieces, $this->vegetables),
+            ...IngredientAmount::allInto(Phase::Brine, $this->alongside),
+            ...IngredientAmount::allInto(Phase::Pieces, $this->vegetables),
             new Draw($this->draw),
             $this->salting,
-            new Drain(Film::drained()),
-            ...($this->rinse === null ? [] : [new Rinse($this->rinse, Film::drained())]),
+            new Drain(ClingingBrine::drained()),
+            ...($this->rinse === null ? [] : [new Rinse($this->rinse, ClingingBrine::drained())]),
             ...($this->squeeze === null ? [] : [$this->squeeze]),
-            ...Amount::allInto(Phase::Brine, $this->paste),
+            ...IngredientAmount::allInto(Phase::Brine, $this->paste),
             $this->ferment,
         ];
     }

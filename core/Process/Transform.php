@@ -22,7 +22,7 @@ final readonly class Transform implements Process
 {
     /**
      * @param  Drain|null  $strain  null: all of the brine is blended in
-     * @param  list<Amount>  $additions
+     * @param  list<IngredientAmount>  $additions
      */
     public function __construct(
         private ?Drain $strain,
@@ -35,7 +35,7 @@ final readonly class Transform implements Process
 
     public static function read(Fields $fields): self
     {
-        $additions = Amount::readAll($fields, 'additions');
+        $additions = IngredientAmount::readAll($fields, 'additions');
         $heat = $fields->flag('heat');
         if ($fields->has('simmeredAway') && ! $heat) {
             throw $fields->invalid('simmeredAway', 'water only simmers away when the sauce is heated.');
@@ -44,7 +44,7 @@ final readonly class Transform implements Process
         return new self(
             $fields->has('strain') ? Drain::read($fields->child('strain')) : null,
             $additions,
-            $fields->has('salt') ? Parts::salt($fields, Method::Transform, $additions) : null,
+            $fields->has('salt') ? ProcessFields::salt($fields, Method::Transform, $additions) : null,
             $heat,
             $fields->has('simmeredAway') ? new Evaporate($fields->band('simmeredAway')) : null,
         );
@@ -55,7 +55,7 @@ final readonly class Transform implements Process
         return [
             ...($this->strain === null ? [] : [$this->strain]),
             new Blend,
-            ...Amount::allInto(Phase::Sauce, $this->additions),
+            ...IngredientAmount::allInto(Phase::Sauce, $this->additions),
             ...($this->salt === null ? [] : [new Salt($this->salt, Phase::Sauce)]),
             ...($this->heat ? [new Heat] : []),
             ...($this->simmeredAway === null ? [] : [$this->simmeredAway]),

@@ -23,24 +23,24 @@ final readonly class JarContents
     /**
      * The share of salt on a basis, 0.025 for 2.5 %.
      *
-     * @throws NoBasis when there is nothing that the salt could be a share of
+     * @throws EmptyBasis when there is nothing that the salt could be a share of
      */
-    public function share(Basis $basis): float
+    public function share(SaltBasis $basis): float
     {
-        $of = $this->whole($basis) + ($basis === Basis::BrineStrength ? $this->salt->value : 0.0);
-        if ($of === 0.0 || ($basis === Basis::BrineStrength && $this->water->isZero())) {
-            throw NoBasis::nothingToBe($basis);
+        $of = $this->whole($basis) + ($basis === SaltBasis::BrineStrength ? $this->salt->value : 0.0);
+        if ($of === 0.0 || ($basis === SaltBasis::BrineStrength && $this->water->isZero())) {
+            throw EmptyBasis::nothingToBe($basis);
         }
 
         return $this->salt->value / $of;
     }
 
     /** The share on a basis, or null where the basis has no meaning for this jar. */
-    public function shareOrNull(Basis $basis): ?float
+    public function shareOrNull(SaltBasis $basis): ?float
     {
         try {
             return $this->share($basis);
-        } catch (NoBasis) {
+        } catch (EmptyBasis) {
             return null;
         }
     }
@@ -48,19 +48,19 @@ final readonly class JarContents
     /**
      * The salt that brings the other three weights to a share on a basis.
      *
-     * @throws NoBasis
+     * @throws EmptyBasis
      */
-    public function saltFor(float $share, Basis $basis): Grams
+    public function saltFor(float $share, SaltBasis $basis): Grams
     {
         $whole = $this->whole($basis);
         if ($whole === 0.0) {
-            throw NoBasis::nothingToBe($basis);
+            throw EmptyBasis::nothingToBe($basis);
         }
-        if ($basis !== Basis::BrineStrength) {
+        if ($basis !== SaltBasis::BrineStrength) {
             return Grams::of($share * $whole);
         }
         if ($share >= 1.0) {
-            throw NoBasis::tooStrong();
+            throw EmptyBasis::tooStrong();
         }
 
         return Grams::of($share / (1.0 - $share) * $whole);
@@ -72,12 +72,12 @@ final readonly class JarContents
     }
 
     /** The weight, without the salt, that the basis looks at. */
-    private function whole(Basis $basis): float
+    private function whole(SaltBasis $basis): float
     {
         return match ($basis) {
-            Basis::OfWater, Basis::BrineStrength => $this->water->value,
-            Basis::OfVegetable => $this->vegetable->value,
-            Basis::OfEverything => $this->vegetable->value + $this->water->value + $this->other->value,
+            SaltBasis::OfWater, SaltBasis::BrineStrength => $this->water->value,
+            SaltBasis::OfVegetable => $this->vegetable->value,
+            SaltBasis::OfEverything => $this->vegetable->value + $this->water->value + $this->other->value,
         };
     }
 }

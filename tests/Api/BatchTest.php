@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\Household\CurrentHousehold;
-use App\Household\NoHousehold;
+use App\Household\MissingHousehold;
 use App\Models\Batch;
 use App\Models\BatchEntry;
 use App\Models\Serving;
@@ -209,7 +209,7 @@ it('keeps a household to itself', function (): void {
 it('never asks for rows without saying whose', function (): void {
     app()->forgetInstance(CurrentHousehold::class);
     Batch::query()->count();
-})->throws(NoHousehold::class);
+})->throws(MissingHousehold::class);
 
 it('never changes a ledger line', function (): void {
     $this->startJar();

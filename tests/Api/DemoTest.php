@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\Ledger\Ledgers;
-use App\Actions\KeepPhoto;
+use App\Actions\SavePhoto;
 use App\Demo\DemoKitchen;
 use App\Household\CurrentHousehold;
 use App\Models\Batch;
@@ -88,7 +88,7 @@ it('has a warm spell to come, readings of two weeks, and a kraut before this one
 it('is laid out once a day, and anew with everything that belonged to it', function (): void {
     app(DemoKitchen::class)->layOut();
     expect(Household::query()->where('is_demo', true)->sole()->id)->toBe($this->household->id);
-    $folder = KeepPhoto::folderOf($this->household->id);
+    $folder = SavePhoto::folderOf($this->household->id);
     File::ensureDirectoryExists($folder);
     $this->travel(1)->days();
     app(DemoKitchen::class)->layOut();

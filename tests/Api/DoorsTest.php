@@ -181,7 +181,7 @@ it('answers a body that is none with sentences, never with a fault', function (m
 /** @return array{int, string, string} exit code, standard output, standard error */
 function door(array $arguments, string $input = ''): array
 {
-    $process = new Process([PHP_BINARY, 'ops/door.php', ...$arguments], dirname(__DIR__, 2));
+    $process = new Process([PHP_BINARY, 'ops/console.php', ...$arguments], dirname(__DIR__, 2));
     $process->setInput($input);
     $process->run();
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Doors\ComputeDoor;
+use App\Console\ComputeBatch;
 use App\Models\Ingredient;
 use App\Models\Salt;
 use Illuminate\Support\Str;
@@ -151,7 +151,7 @@ it('says the same of the salt wherever it is asked', function (string $method): 
                         ->json('advice'),
                 ),
                 'document' => warnsOfFloor(
-                    ComputeDoor::compute(
+                    ComputeBatch::compute(
                         json_encode([
                             'tempesal' => 'batch',
                             'version' => 1,
@@ -294,7 +294,7 @@ it('judges mixed jars by the strictest food that counts, everywhere the same', f
             'formula' => $this->postJson('/api/formulas/compute', ['document' => $document])
                 ->assertOk()
                 ->json('advice'),
-            'document' => ComputeDoor::compute(json_encode($batch))['batches'][0]['advice'],
+            'document' => ComputeBatch::compute(json_encode($batch))['batches'][0]['advice'],
         ]);
         expect($says)->toBe(array_fill_keys(array_keys($says), !$isEnough), $said);
         $warned += $isEnough ? 0 : 1;

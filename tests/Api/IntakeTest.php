@@ -338,7 +338,7 @@ it('holds a day against the target and the estimate of its time', function (): v
     $save(['targetMg' => 1600]);
     expect($days()[6])
         ->toBe([1600, 750])
-        ->and(App\Models\Yardstick::query()->count())
+        ->and(App\Models\IntakeTarget::query()->count())
         ->toBe(3);
     expect($save(['holds' => 'always'])['before'])->toBe([]);
     expect($days())->toBe(array_fill(0, 7, [1500, 750]));
@@ -669,8 +669,8 @@ it(
         }
         $out = (string) $this->get('/api/intake/export?as=csv')->assertOk()->getContent();
         foreach (array_slice(explode("\n", trim($out)), 1) as $line) {
-            foreach (str_getcsv($line, escape: '') as $cell) {
-                expect($cell)->not->toMatch('/^[=+\-@]/');
+            foreach (str_getcsv($line, escape: '') as $assignment) {
+                expect($assignment)->not->toMatch('/^[=+\-@]/');
             }
         }
         $json = json_decode((string) $this->get('/api/intake/export?as=json')->getContent(), true);

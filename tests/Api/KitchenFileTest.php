@@ -118,7 +118,7 @@ it('comes back to the last digit beside the kitchen it came from', function (): 
     );
     $kept = Note::query()->where('photo', '!=', null)->sole();
     $this->get("/api/notes/{$kept->id}/photo")->assertOk();
-    $size = getimagesize((string) App\Actions\KeepPhoto::path($kept));
+    $size = getimagesize((string) App\Actions\SavePhoto::path($kept));
     expect([$size[0], $size[1]])->toBe([60, 40]);
     // Another zone and spoon came along with it.
     expect(app(CurrentHousehold::class)->get()->name)->toBe($this->demo->name);
@@ -142,7 +142,7 @@ it('takes over nothing of what does not hold together', function (Closure $spoil
     'no document' => [fn(): string => 'kitchen', 'no kitchen'],
     'a cut one' => [fn(array $all): string => substr((string) json_encode($all), 0, 4000), 'no kitchen'],
     'another document' => [fn(array $all): array => [...$all, 'tempesal' => 'formula'], 'no kitchen'],
-    'a later version' => [fn(array $all): array => [...$all, 'version' => 3], 'versions 1 to 2'],
+    'a later version' => [fn(array $all): array => [...$all, 'version' => 99], 'versions 1 to 3'],
     'the same row twice' => [
         function (array $all): array {
             $all['rows']['people'][] = $all['rows']['people'][0];
@@ -169,7 +169,7 @@ it('takes over nothing of what does not hold together', function (Closure $spoil
     ],
     'a serving of another kitchen' => [
         function (array $all, Tests\TestCase $test): array {
-            $all['rows']['yardsticks'][0]['person_id'] = Person::query()->firstOrFail()->id;
+            $all['rows']['intake_targets'][0]['person_id'] = Person::query()->firstOrFail()->id;
 
             return $all;
         },

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\Ledger\Ledgers;
-use App\Backup\BringKitchen;
+use App\Backup\ImportKitchen;
 use App\Intake\Intakes;
 use App\Models\Batch;
 use App\Models\Person;
@@ -33,7 +33,7 @@ it('comes in from any version before, every figure as it was', function (int $ve
     $this->travelTo(CarbonImmutable::parse($figures['at']));
     $this->asCook($this->cook());
     $json = (string) file_get_contents(dirname(__DIR__) . "/fixtures/kitchen-{$version}.json");
-    $counts = app(BringKitchen::class)($json);
+    $counts = app(ImportKitchen::class)($json);
     expect($counts['batches'])->toBe(count($figures['batches']));
 
     $batches = Batch::whole()->orderBy('id')->get();

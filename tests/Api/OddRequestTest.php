@@ -124,3 +124,14 @@ it('keeps secrets, settings and sessions from every other account of the machine
     ]);
     Illuminate\Support\Facades\File::deleteDirectory($state);
 });
+
+it('knows no jar called 0', function (string $path, array $body): void {
+    $this->asCook($this->cook());
+    $this->postJson($path, [
+        ...$body,
+        'requestKey' => (string) Illuminate\Support\Str::ulid(),
+    ])->assertNotFound();
+})->with([
+    'an entry' => ['/api/batches/0/entries', ['entry' => ['kind' => 'top_up', 'grams' => 10]]],
+    'a reversal' => ['/api/batches/0/entries/0/reversal', []],
+]);

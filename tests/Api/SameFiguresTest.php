@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Backup\BringKitchen;
-use App\Doors\ComputeDoor;
-use App\Doors\PlanDoor;
+use App\Backup\ImportKitchen;
+use App\Console\ComputeBatch;
+use App\Console\PlanWeek;
 use App\Models\Batch;
 use App\Models\Formula;
 use App\Models\Person;
@@ -95,7 +95,7 @@ it('answers every figure as it did before', function (): void {
     );
     $this->travelTo(CarbonImmutable::parse('2026-11-26T22:22:35Z'));
     $this->asCook($this->cook());
-    app(BringKitchen::class)((string) file_get_contents(__DIR__ . '/../fixtures/kitchen-1.json'));
+    app(ImportKitchen::class)((string) file_get_contents(__DIR__ . '/../fixtures/kitchen-1.json'));
 
     $now = [];
     foreach (askedPaths() as $i => $path) {
@@ -107,11 +107,11 @@ it('answers every figure as it did before', function (): void {
     }
     foreach (glob(__DIR__ . '/../../docs/formats/examples/*.json') ?: [] as $file) {
         $now['compute ' . basename($file)] = figuresOf(
-            ComputeDoor::compute((string) file_get_contents($file)),
+            ComputeBatch::compute((string) file_get_contents($file)),
         );
     }
     $now['plan week.json'] = figuresOf(
-        PlanDoor::plan((string) file_get_contents(__DIR__ . '/../../docs/formats/week.json')),
+        PlanWeek::plan((string) file_get_contents(__DIR__ . '/../../docs/formats/week.json')),
     );
     expect(array_keys($now))->toBe(array_keys($then));
     foreach ($then as $asked => $figures) {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Actions\KeepPhoto;
+use App\Actions\SavePhoto;
 use App\Household\CurrentHousehold;
 use App\Models\Batch;
 use App\Models\Note;
@@ -440,7 +440,7 @@ it('writes a photo anew, outside of what is handed out, and refuses what is none
     $large = UploadedFile::fake()->image('jar.png', 3000, 900);
     File::append($large->getPathname(), '<?php echo "hidden";');
     $send($large)->assertCreated();
-    $path = KeepPhoto::path(Note::query()->findOrFail($id));
+    $path = SavePhoto::path(Note::query()->findOrFail($id));
     [$width, $height, $type] = getimagesize($path);
     expect([$width, $height, $type])
         ->toBe([1600, 480, IMAGETYPE_JPEG])
@@ -482,7 +482,7 @@ it('turns a photo upright as the camera was held', function (): void {
     $segment = "\xFF\xE1" . pack('n', strlen($exif) + 2) . $exif;
     file_put_contents($file->getPathname(), substr($jpeg, 0, 2) . $segment . substr($jpeg, 2));
     $this->post("/api/notes/{$id}/photo", ['photo' => $file])->assertCreated();
-    [$width, $height] = getimagesize(KeepPhoto::path(Note::query()->findOrFail($id)));
+    [$width, $height] = getimagesize(SavePhoto::path(Note::query()->findOrFail($id)));
     expect([$width, $height])->toBe([20, 40]);
 });
 

@@ -6,7 +6,7 @@ use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Care\RipenessForecast;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\Window;
-use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Discard;
@@ -16,16 +16,16 @@ use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Starter;
-use Tempesal\Core\Ledger\Film;
+use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Ledger;
-use Tempesal\Core\Ledger\Line;
+use Tempesal\Core\Ledger\LedgerLine;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\RunningStrength;
 use Tempesal\Core\Ledger\SaltFlow;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Produce\PieceShape;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 use Tempesal\Core\Uptake\TemperatureHistory;
 use Tests\Support\Kitchen;
 
@@ -39,12 +39,12 @@ function standingAt(float $celsius): Ledger
 
 it('reaches its days at the temperature at which they are said', function (): void {
     $window = Window::of(4, 9, 28, Celsius::of(19));
-    $outlook = RipenessForecast::of(standingAt(19), $window);
-    expect($outlook->young)
+    $forecast = RipenessForecast::of(standingAt(19), $window);
+    expect($forecast->young)
         ->toEqualWithDelta(4 * A_DAY, 2.0)
-        ->and($outlook->ready)
+        ->and($forecast->ready)
         ->toEqualWithDelta(9 * A_DAY, 2.0)
-        ->and($outlook->long)
+        ->and($forecast->long)
         ->toEqualWithDelta(28 * A_DAY, 2.0);
 });
 
@@ -52,8 +52,8 @@ it('takes five to six weeks in a cool room for what takes three to four in a war
     // USDA Complete Guide to Home Canning, kraut: 3-4 weeks at 70-75 °F, 5-6 weeks at 60-65 °F; from memory.
     $warm = Celsius::of((72.5 - 32.0) / 1.8);
     $cool = (62.5 - 32.0) / 1.8;
-    $outlook = RipenessForecast::of(standingAt($cool), Window::of(21, 24.5, 28, $warm));
-    expect($outlook->ready / A_DAY / 7.0)
+    $forecast = RipenessForecast::of(standingAt($cool), Window::of(21, 24.5, 28, $warm));
+    expect($forecast->ready / A_DAY / 7.0)
         ->toBeGreaterThan(5.0)
         ->toBeLessThan(6.0);
 });
@@ -61,9 +61,12 @@ it('takes five to six weeks in a cool room for what takes three to four in a war
 it('moves its day when it is moved to another place', function (): void {
     $window = Window::of(4, 10, 28, Celsius::of(20));
     $moved = new Ledger([
-        ...array_map(fn(Line $line): Line => new Line($line->entry, 0.0), Kitchen::kraut()->lines),
-        new Line(Soak::fromNowOn(TemperatureHistory::constant(Celsius::of(20))), 0.0),
-        new Line(Soak::fromNowOn(TemperatureHistory::constant(Celsius::of(4))), 5 * A_DAY),
+        ...array_map(
+            fn(LedgerLine $line): LedgerLine => new LedgerLine($line->entry, 0.0),
+            Kitchen::kraut()->lines,
+        ),
+        new LedgerLine(Soak::fromNowOn(TemperatureHistory::constant(Celsius::of(20))), 0.0),
+        new LedgerLine(Soak::fromNowOn(TemperatureHistory::constant(Celsius::of(4))), 5 * A_DAY),
     ]);
     // Half of it is done after five days; the other half goes 2.25^1.6 times as slowly, sixteen degrees colder.
     expect(RipenessForecast::of($moved, $window)->ready / A_DAY)->toEqualWithDelta(
@@ -76,11 +79,14 @@ it('moves its day when it is moved to another place', function (): void {
 
 it('follows sodium through its course, with the bands that each moment has', function (): void {
     $ledger = new Ledger([
-        new Line(new Add(Kitchen::water(), Band::exact(600), Phase::Brine), 0.0),
-        new Line(new Salt(Kitchen::spooned(1.5), Phase::Brine), 0.0),
-        new Line(new Add(Kitchen::carrot()->cut(PieceShape::Sticks), Band::exact(600), Phase::Pieces), 0.0),
-        new Line(Soak::fromNowOn(), 0.0),
-        new Line(new Freshen(Grams::of(500), Film::drained()), 3 * A_DAY),
+        new LedgerLine(new Add(Kitchen::water(), Band::exact(600), Phase::Brine), 0.0),
+        new LedgerLine(new Salt(Kitchen::spooned(1.5), Phase::Brine), 0.0),
+        new LedgerLine(
+            new Add(Kitchen::carrot()->cut(PieceShape::Sticks), Band::exact(600), Phase::Pieces),
+            0.0,
+        ),
+        new LedgerLine(Soak::fromNowOn(), 0.0),
+        new LedgerLine(new Freshen(Grams::of(500), ClingingBrine::drained()), 3 * A_DAY),
     ]);
     $moments = [3600.0, A_DAY, 3 * A_DAY - 1, 3 * A_DAY, 9 * A_DAY];
     $course = $ledger->course($moments);
@@ -105,8 +111,8 @@ it('tells where the salt came from and where it went, with nothing lost', functi
         new Starter($whey, Grams::of(40)),
         Soak::untilEven(),
         Serve::of(Phase::Pieces, Grams::of(80)),
-        Way::Rinsed->plate(Phase::Pieces, Grams::of(50)),
-        new Freshen(Grams::of(300), Film::drained()),
+        ServingStyle::Rinsed->plate(Phase::Pieces, Grams::of(50)),
+        new Freshen(Grams::of(300), ClingingBrine::drained()),
         new Discard(Phase::Brine, Grams::of(20)),
         new Add(Kitchen::food('fish-sauce', 60, 7851), Band::exact(15), Phase::Brine),
     );
@@ -125,7 +131,7 @@ it('tells where the salt came from and where it went, with nothing lost', functi
 
 it('calls what comes in after salting the dressing', function (): void {
     $dressed = Kitchen::kraut()->with(
-        new Drain(Film::drained(), null),
+        new Drain(ClingingBrine::drained(), null),
         new Add(Kitchen::food('fish-sauce', 60, 7851), Band::exact(15), Phase::Brine),
     );
     $flow = SaltFlow::of($dressed);
@@ -142,23 +148,24 @@ it('reckons the strength after each of several pinches', function (): void {
         new Salt(Kitchen::weighed(4), Phase::Brine),
         new Salt(Kitchen::weighed(6), Phase::Brine),
     ]);
-    expect(RunningStrength::of($mash, Basis::OfVegetable))
+    expect(RunningStrength::of($mash, SaltBasis::OfVegetable))
         ->toBe([1 => 0.01, 2 => 0.015, 3 => 0.0225])
-        ->and(RunningStrength::of(Kitchen::kraut(), Basis::OfVegetable))
+        ->and(RunningStrength::of(Kitchen::kraut(), SaltBasis::OfVegetable))
         ->toBe([]);
 });
 
 it('serves pieces in three ways, from the least sodium to the most', function (): void {
     $jar = Kitchen::jarOfCarrots()->with(Soak::untilEven());
-    $sodium = fn(Way $way): float => $jar->serving($way->plate(Phase::Pieces, Grams::of(40)))->band->typical;
-    expect($sodium(Way::Rinsed))
-        ->toBeLessThan($sodium(Way::Drained))
-        ->and($sodium(Way::WithJuice))
-        ->toBeGreaterThan($sodium(Way::Drained))
-        ->and($sodium(Way::Drained))
+    $sodium = fn(ServingStyle $way): float => $jar->serving($way->plate(Phase::Pieces, Grams::of(40)))->band
+        ->typical;
+    expect($sodium(ServingStyle::Rinsed))
+        ->toBeLessThan($sodium(ServingStyle::Drained))
+        ->and($sodium(ServingStyle::WithJuice))
+        ->toBeGreaterThan($sodium(ServingStyle::Drained))
+        ->and($sodium(ServingStyle::Drained))
         ->toEqualWithDelta($jar->serving(Serve::of(Phase::Pieces, Grams::of(40)))->band->typical, 1e-9)
-        ->and(Way::of(Phase::Sauce))
-        ->toBe([Way::Drained])
-        ->and(Way::Rinsed->plate(Phase::Brine, Grams::of(30))->rinse)
+        ->and(ServingStyle::of(Phase::Sauce))
+        ->toBe([ServingStyle::Drained])
+        ->and(ServingStyle::Rinsed->plate(Phase::Brine, Grams::of(30))->rinse)
         ->toBeNull();
 });

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-use Tempesal\Core\Check\Example;
+use Tempesal\Core\Check\PracticeJar;
 use Tempesal\Core\Check\Inspection;
-use Tempesal\Core\Check\Question;
-use Tempesal\Core\Check\Rule;
-use Tempesal\Core\Check\Rules;
-use Tempesal\Core\Check\Sign;
-use Tempesal\Core\Check\Situation;
+use Tempesal\Core\Check\CheckQuestion;
+use Tempesal\Core\Check\CheckRule;
+use Tempesal\Core\Check\CheckRules;
+use Tempesal\Core\Check\Finding;
+use Tempesal\Core\Check\CheckedJar;
 use Tempesal\Core\Check\Verdict;
 use Tempesal\Core\Method\Cover;
 use Tempesal\Core\Method\Hazards;
@@ -20,11 +20,11 @@ use Tempesal\Core\Method\ShelfLife;
  *
  * @param  array<string, mixed>  $change
  */
-function lookedInto(array $change = []): Situation
+function lookedInto(array $change = []): CheckedJar
 {
     $hazards = $change['hazards'] ?? new Hazards();
 
-    return new Situation(
+    return new CheckedJar(
         ...[
             'method' => Method::PouredBrine,
             'cover' => Cover::Airlock,
@@ -45,29 +45,29 @@ function lookedInto(array $change = []): Situation
 /**
  * A jar of a kind in which everything is as it should be.
  *
- * @return list<Sign>
+ * @return list<Finding>
  */
-function allWell(Situation $jar): array
+function allWell(CheckedJar $jar): array
 {
     $well = [
-        Sign::TopClean,
-        Sign::AllUnder,
-        Sign::BrineClear,
-        Sign::ColourAsExpected,
-        Sign::LidFlat,
-        Sign::FewBubbles,
-        Sign::Still,
-        Sign::SmellSour,
-        Sign::Crisp,
-        Sign::Smooth,
+        Finding::TopClean,
+        Finding::AllUnder,
+        Finding::BrineClear,
+        Finding::ColourAsExpected,
+        Finding::LidFlat,
+        Finding::FewBubbles,
+        Finding::Still,
+        Finding::SmellSour,
+        Finding::Crisp,
+        Finding::Smooth,
     ];
 
     return array_values(
         array_filter(
             $well,
-            fn(Sign $sign): bool => array_filter(
-                Question::of($jar),
-                fn(Question $question): bool => in_array($sign, $question->signs, true),
+            fn(Finding $sign): bool => array_filter(
+                CheckQuestion::of($jar),
+                fn(CheckQuestion $question): bool => in_array($sign, $question->signs, true),
             ) !== [],
         ),
     );
@@ -76,14 +76,14 @@ function allWell(Situation $jar): array
 /**
  * The same with something found in it, in the place of what was well there.
  *
- * @return list<Sign>
+ * @return list<Finding>
  */
-function found(Situation $jar, Sign ...$found): array
+function found(CheckedJar $jar, Finding ...$found): array
 {
     $all = allWell($jar);
-    foreach (Question::of($jar) as $question) {
+    foreach (CheckQuestion::of($jar) as $question) {
         if (array_intersect(array_column($question->signs, 'value'), array_column($found, 'value')) !== []) {
-            $all = array_filter($all, fn(Sign $sign): bool => !in_array($sign, $question->signs, true));
+            $all = array_filter($all, fn(Finding $sign): bool => !in_array($sign, $question->signs, true));
         }
     }
 
@@ -102,21 +102,21 @@ const QUICK = [
 function cases(): array
 {
     return [
-        'fuzz_white' => [[], [Sign::FuzzWhite]],
-        'fuzz_coloured' => [[], [Sign::FuzzColoured]],
-        'pink' => [[], [Sign::SpotsPink]],
-        'black' => [[], [Sign::SpotsBlack]],
-        'insects' => [[], [Sign::Insects]],
-        'rotten' => [[], [Sign::SmellRotten]],
-        'slime' => [[], [Sign::Slimy]],
-        'ropy' => [[], [Sign::BrineRopy]],
-        'odd_colour' => [[], [Sign::ColourOdd]],
-        'mush_off' => [[], [Sign::Mushy, Sign::SmellUnsure]],
-        'dry_unsure' => [[], [Sign::AboveDry, Sign::TopUnsure]],
-        'fizz_unfermented' => [QUICK, [Sign::Fizz]],
-        'bulge_unfermented' => [QUICK, [Sign::LidBulging]],
-        'bulge_bought' => [['method' => Method::Bought, 'cover' => Cover::ScrewLid], [Sign::LidBulging]],
-        'cloudy_quick' => [QUICK, [Sign::BrineCloudy]],
+        'fuzz_white' => [[], [Finding::FuzzWhite]],
+        'fuzz_coloured' => [[], [Finding::FuzzColoured]],
+        'pink' => [[], [Finding::SpotsPink]],
+        'black' => [[], [Finding::SpotsBlack]],
+        'insects' => [[], [Finding::Insects]],
+        'rotten' => [[], [Finding::SmellRotten]],
+        'slime' => [[], [Finding::Slimy]],
+        'ropy' => [[], [Finding::BrineRopy]],
+        'odd_colour' => [[], [Finding::ColourOdd]],
+        'mush_off' => [[], [Finding::Mushy, Finding::SmellUnsure]],
+        'dry_unsure' => [[], [Finding::AboveDry, Finding::TopUnsure]],
+        'fizz_unfermented' => [QUICK, [Finding::Fizz]],
+        'bulge_unfermented' => [QUICK, [Finding::LidBulging]],
+        'bulge_bought' => [['method' => Method::Bought, 'cover' => Cover::ScrewLid], [Finding::LidBulging]],
+        'cloudy_quick' => [QUICK, [Finding::BrineCloudy]],
         'kept_too_long' => [[...QUICK, 'day' => 7], []],
         'egg_warm' => [
             [...SAUCE, 'day' => 0, 'hazards' => new Hazards(hasEgg: true), 'warmHours' => 10.1],
@@ -128,10 +128,10 @@ function cases(): array
         ],
         'egg_broken' => [
             [...SAUCE, 'day' => 0, 'hazards' => new Hazards(hasEgg: true), 'warmHours' => 1.0],
-            [Sign::Broken],
+            [Finding::Broken],
         ],
-        'never_started' => [['ripenedDays' => 14.1], [Sign::NoBubbles, Sign::SmellRaw]],
-        'tasted_not_sour' => [['ripenedDays' => 14.1, 'hasSoured' => false], [Sign::SmellFunky]],
+        'never_started' => [['ripenedDays' => 14.1], [Finding::NoBubbles, Finding::SmellRaw]],
+        'tasted_not_sour' => [['ripenedDays' => 14.1, 'hasSoured' => false], [Finding::SmellFunky]],
         'puree_not_acid' => [
             [...SAUCE, 'hazards' => new Hazards(isLowAcidPuree: true), 'warmHours' => 25.0, 'ph' => 4.7],
             [],
@@ -140,38 +140,38 @@ function cases(): array
             [...SAUCE, 'hazards' => new Hazards(isLowAcidPuree: true), 'warmHours' => 25.0],
             [],
         ],
-        'no_start_late' => [['ripenedDays' => 5.0], [Sign::NoBubbles, Sign::SmellRaw]],
+        'no_start_late' => [['ripenedDays' => 5.0], [Finding::NoBubbles, Finding::SmellRaw]],
         'never_soured' => [['ripenedDays' => 14.1, 'ph' => 4.61], []],
-        'top_unsure' => [[], [Sign::TopUnsure]],
-        'smell_unsure' => [[], [Sign::SmellUnsure]],
-        'solvent' => [[], [Sign::SmellSolvent]],
-        'mush' => [[], [Sign::Mushy]],
-        'above_dry' => [[], [Sign::AboveDry]],
-        'brine_odd' => [[], [Sign::BrineOddColour]],
-        'broken' => [SAUCE, [Sign::Broken]],
-        'no_start' => [['ripenedDays' => 4.9], [Sign::NoBubbles, Sign::SmellRaw]],
-        'raw_late' => [['ripenedDays' => 8.0], [Sign::SmellRaw]],
+        'top_unsure' => [[], [Finding::TopUnsure]],
+        'smell_unsure' => [[], [Finding::SmellUnsure]],
+        'solvent' => [[], [Finding::SmellSolvent]],
+        'mush' => [[], [Finding::Mushy]],
+        'above_dry' => [[], [Finding::AboveDry]],
+        'brine_odd' => [[], [Finding::BrineOddColour]],
+        'broken' => [SAUCE, [Finding::Broken]],
+        'no_start' => [['ripenedDays' => 4.9], [Finding::NoBubbles, Finding::SmellRaw]],
+        'raw_late' => [['ripenedDays' => 8.0], [Finding::SmellRaw]],
         'not_sour' => [['ripenedDays' => 8.0, 'ph' => 4.9], []],
-        'airlock_dry_film' => [[], [Sign::AirlockDry, Sign::FilmFlat]],
-        'film_soft_yeasty' => [[], [Sign::FilmFlat, Sign::Soft, Sign::SmellYeasty]],
-        'yeasty_unfermented' => [QUICK, [Sign::SmellYeasty]],
-        'kahm' => [[], [Sign::FilmFlat]],
-        'above_wet' => [[], [Sign::AboveWet]],
-        'hisses' => [[], [Sign::LidHisses]],
-        'bulge' => [[], [Sign::LidBulging]],
-        'ran_over' => [[], [Sign::RanOver]],
-        'airlock_dry' => [[], [Sign::AirlockDry]],
-        'brown_top' => [[], [Sign::BrownTop]],
-        'soft' => [[], [Sign::Soft]],
-        'yeasty' => [[], [Sign::SmellYeasty]],
-        'cloudy' => [[], [Sign::BrineCloudy]],
-        'sediment' => [[], [Sign::SedimentWhite]],
-        'tinted' => [[], [Sign::BrineTinted]],
-        'olive' => [[], [Sign::ColourOlive]],
-        'garlic_blue' => [[], [Sign::GarlicBlue]],
-        'froth' => [[], [Sign::Bubbles]],
-        'no_bubbles_soured' => [[], [Sign::NoBubbles]],
-        'no_bubbles_yet' => [['ripenedDays' => 2.0], [Sign::NoBubbles]],
+        'airlock_dry_film' => [[], [Finding::AirlockDry, Finding::FilmFlat]],
+        'film_soft_yeasty' => [[], [Finding::FilmFlat, Finding::Soft, Finding::SmellYeasty]],
+        'yeasty_unfermented' => [QUICK, [Finding::SmellYeasty]],
+        'kahm' => [[], [Finding::FilmFlat]],
+        'above_wet' => [[], [Finding::AboveWet]],
+        'hisses' => [[], [Finding::LidHisses]],
+        'bulge' => [[], [Finding::LidBulging]],
+        'ran_over' => [[], [Finding::RanOver]],
+        'airlock_dry' => [[], [Finding::AirlockDry]],
+        'brown_top' => [[], [Finding::BrownTop]],
+        'soft' => [[], [Finding::Soft]],
+        'yeasty' => [[], [Finding::SmellYeasty]],
+        'cloudy' => [[], [Finding::BrineCloudy]],
+        'sediment' => [[], [Finding::SedimentWhite]],
+        'tinted' => [[], [Finding::BrineTinted]],
+        'olive' => [[], [Finding::ColourOlive]],
+        'garlic_blue' => [[], [Finding::GarlicBlue]],
+        'froth' => [[], [Finding::Bubbles]],
+        'no_bubbles_soured' => [[], [Finding::NoBubbles]],
+        'no_bubbles_yet' => [['ripenedDays' => 2.0], [Finding::NoBubbles]],
     ];
 }
 
@@ -180,7 +180,7 @@ it('gives the verdict of each rule where it speaks, and not where nothing is wro
     array $jar,
     array $found,
 ): void {
-    $rule = collect(Rules::all())->sole('id', $id);
+    $rule = collect(CheckRules::all())->sole('id', $id);
     $jar = lookedInto($jar);
     $inspection = Inspection::of($jar, found($jar, ...$found));
     expect($inspection->verdict)
@@ -197,7 +197,7 @@ it('gives the verdict of each rule where it speaks, and not where nothing is wro
 })->with(array_map(fn(string $id): array => [$id, ...cases()[$id]], array_keys(cases())));
 
 it('has a case for every rule, and a word of its own for each', function (): void {
-    $ids = array_column(Rules::all(), 'id');
+    $ids = array_column(CheckRules::all(), 'id');
     expect($ids)->toEqualCanonicalizing(array_keys(cases()))->toBe(array_values(array_unique($ids)));
 });
 
@@ -218,7 +218,7 @@ it('finds nothing wrong where nothing is', function (array $jar): void {
 ]);
 
 it('lets no jar with fuzz, colour, rot or slime through, whatever else is found in it', function (
-    Sign $bad,
+    Finding $bad,
 ): void {
     foreach (
         [
@@ -233,7 +233,7 @@ it('lets no jar with fuzz, colour, rot or slime through, whatever else is found 
     ) {
         $jar = lookedInto($kind);
         $asked = array_merge(
-            ...array_map(fn(Question $question): array => $question->signs, Question::of($jar)),
+            ...array_map(fn(CheckQuestion $question): array => $question->signs, CheckQuestion::of($jar)),
         );
         // Alone, with everything else well, and with everything that can be found.
         foreach ([[$bad], found($jar, $bad), [...$asked, $bad]] as $found) {
@@ -246,21 +246,21 @@ it('lets no jar with fuzz, colour, rot or slime through, whatever else is found 
         }
     }
 })->with([
-    Sign::FuzzWhite,
-    Sign::FuzzColoured,
-    Sign::SpotsPink,
-    Sign::SpotsBlack,
-    Sign::SmellRotten,
-    Sign::Slimy,
-    Sign::BrineRopy,
-    Sign::ColourOdd,
+    Finding::FuzzWhite,
+    Finding::FuzzColoured,
+    Finding::SpotsPink,
+    Finding::SpotsBlack,
+    Finding::SmellRotten,
+    Finding::Slimy,
+    Finding::BrineRopy,
+    Finding::ColourOdd,
 ]);
 
 it('never gets milder for finding more that is wrong', function (): void {
     $jar = lookedInto();
-    foreach (Sign::cases() as $one) {
+    foreach (Finding::cases() as $one) {
         $before = Inspection::of($jar, found($jar, $one))->verdict->strictness();
-        foreach (Sign::cases() as $more) {
+        foreach (Finding::cases() as $more) {
             $after = Inspection::of($jar, [...found($jar, $one), $more])->verdict->strictness();
             expect($after)->toBeGreaterThanOrEqual($before);
         }
@@ -269,9 +269,9 @@ it('never gets milder for finding more that is wrong', function (): void {
 
 it('concludes nothing while something was not looked at, and stops when it must go out', function (): void {
     $jar = lookedInto();
-    foreach (Question::of($jar) as $question) {
+    foreach (CheckQuestion::of($jar) as $question) {
         $found = array_values(
-            array_filter(allWell($jar), fn(Sign $sign): bool => !in_array($sign, $question->signs, true)),
+            array_filter(allWell($jar), fn(Finding $sign): bool => !in_array($sign, $question->signs, true)),
         );
         $inspection = Inspection::of($jar, $found);
         expect($inspection->verdict)
@@ -281,11 +281,11 @@ it('concludes nothing while something was not looked at, and stops when it must 
             ->and($inspection->because())
             ->toContain('Not everything was looked at');
     }
-    expect(Inspection::of($jar, [Sign::FuzzWhite])->open)->toBe([]);
+    expect(Inspection::of($jar, [Finding::FuzzWhite])->open)->toBe([]);
 });
 
 it('asks only what matters for the jar', function (array $jar, array $asked): void {
-    expect(array_column(Question::of(lookedInto($jar)), 'code'))->toBe($asked);
+    expect(array_column(CheckQuestion::of(lookedInto($jar)), 'code'))->toBe($asked);
 })->with([
     [[], ['top', 'under', 'brine', 'colour', 'lid', 'bubbles', 'smell', 'touch']],
     [['isWarm' => false], ['top', 'under', 'brine', 'colour', 'lid', 'smell', 'touch']],
@@ -296,8 +296,8 @@ it('asks only what matters for the jar', function (array $jar, array $asked): vo
 
 it('says of no jar that it is safe', function (): void {
     $words = array_map(
-        fn(Rule $rule): string => "{$rule->because} {$rule->do} {$rule->caution}",
-        Rules::all(),
+        fn(CheckRule $rule): string => "{$rule->because} {$rule->do} {$rule->caution}",
+        CheckRules::all(),
     );
     $words = [...$words, ...array_map(fn(Verdict $verdict): string => $verdict->label(), Verdict::cases())];
     foreach ($words as $text) {
@@ -309,18 +309,18 @@ it('gives every sign words, and asks for each of them somewhere', function (): v
     $jars = [[], SAUCE, QUICK, ['method' => Method::DrySalting]];
     $asked = [];
     foreach ($jars as $jar) {
-        foreach (Question::of(lookedInto($jar)) as $question) {
+        foreach (CheckQuestion::of(lookedInto($jar)) as $question) {
             $asked = [...$asked, ...array_column($question->signs, 'value')];
         }
     }
-    expect(array_unique($asked))->toEqualCanonicalizing(array_column(Sign::cases(), 'value'));
+    expect(array_unique($asked))->toEqualCanonicalizing(array_column(Finding::cases(), 'value'));
 });
 
 it('practises film against mould: the same number the same jar, and the rules agree', function (): void {
     $seen = [];
     foreach (range(0, 119) as $number) {
-        $example = Example::number($number);
-        expect(Example::number($number))->toEqual($example);
+        $example = PracticeJar::number($number);
+        expect(PracticeJar::number($number))->toEqual($example);
         $strict = $example->rule()->verdict;
         expect($strict)->toBe(
             match ($example->right) {
@@ -329,7 +329,7 @@ it('practises film against mould: the same number the same jar, and the rules ag
                 'nothing' => Verdict::Fine,
             },
         );
-        foreach (Example::ANSWERS as $answer) {
+        foreach (PracticeJar::ANSWERS as $answer) {
             expect($example->isRight($answer))->toBe($answer === $example->right);
         }
         $seen["{$example->sign->value} {$example->food}"] = true;
@@ -381,28 +381,28 @@ it('asks for the stricter thing exactly where its line is passed', function (
         'raw at two weeks' => [
             ['ripenedDays' => 14.0],
             ['ripenedDays' => 14.1],
-            [Sign::NoBubbles, Sign::SmellRaw],
+            [Finding::NoBubbles, Finding::SmellRaw],
             Verdict::Wait,
             Verdict::DoNotEat,
         ],
         'raw in the fridge, where nobody asks for bubbles' => [
             ['ripenedDays' => 14.0, 'isWarm' => false],
             ['ripenedDays' => 14.1, 'isWarm' => false],
-            [Sign::SmellRaw],
+            [Finding::SmellRaw],
             Verdict::Wait,
             Verdict::DoNotEat,
         ],
         'raw, but it was seen to bubble' => [
             ['ripenedDays' => 30.0, 'hasSoured' => true],
             ['ripenedDays' => 30.0],
-            [Sign::NoBubbles, Sign::SmellRaw],
+            [Finding::NoBubbles, Finding::SmellRaw],
             Verdict::Wait,
             Verdict::DoNotEat,
         ],
         'raw, but read sour' => [
             ['ripenedDays' => 30.0, 'ph' => 4.6],
             ['ripenedDays' => 30.0, 'ph' => 4.61],
-            [Sign::NoBubbles, Sign::SmellRaw],
+            [Finding::NoBubbles, Finding::SmellRaw],
             Verdict::Fine,
             Verdict::DoNotEat,
         ],
@@ -419,7 +419,7 @@ it('asks for the stricter thing exactly where its line is passed', function (
 
 it('offers live brine as a rescue before day 5 only', function (float $days, bool $offered): void {
     $jar = lookedInto(['ripenedDays' => $days]);
-    $do = implode(' ', Inspection::of($jar, found($jar, Sign::NoBubbles, Sign::SmellRaw))->toDo());
+    $do = implode(' ', Inspection::of($jar, found($jar, Finding::NoBubbles, Finding::SmellRaw))->toDo());
     expect(str_contains($do, 'Give it live brine'))->toBe($offered);
 })->with([[4.0, true], [4.9, true], [5.0, false], [9.0, false]]);
 

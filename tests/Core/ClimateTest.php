@@ -3,10 +3,10 @@
 declare(strict_types=1);
 
 use Tempesal\Core\Ferment\Climate;
-use Tempesal\Core\Advice\Comfort;
+use Tempesal\Core\Advice\TemperatureAdvice;
 use Tempesal\Core\Ferment\ExpectedAcid;
 use Tempesal\Core\Care\RipenessForecast;
-use Tempesal\Core\Ferment\OwnTaste;
+use Tempesal\Core\Ferment\PreferredRipeness;
 use Tempesal\Core\Ferment\Ripening;
 use Tempesal\Core\Ferment\TemperatureLog;
 use Tempesal\Core\Method\Aim;
@@ -204,12 +204,12 @@ it('aims where the cook likes it', function (): void {
 });
 
 it('learns from a kitchen\'s own tastings, once there are enough', function (): void {
-    expect(OwnTaste::best([[5.0, 3], [9.0, 5]]))
+    expect(PreferredRipeness::best([[5.0, 3], [9.0, 5]]))
         ->toBeNull()
-        ->and(OwnTaste::best([[5.0, 3], [9.0, 3], [12.0, 2]]))
+        ->and(PreferredRipeness::best([[5.0, 3], [9.0, 3], [12.0, 2]]))
         ->toBeNull()
         // By hand: weights 1, 9 and 4 for 3, 5 and 4 of 5.
-        ->and(OwnTaste::best([[5.0, 3], [9.0, 5], [12.0, 4], [30.0, 1]]))
+        ->and(PreferredRipeness::best([[5.0, 3], [9.0, 5], [12.0, 4], [30.0, 1]]))
         ->toEqualWithDelta((5 * 1 + 9 * 9 + 12 * 4) / 14, 1e-12);
 });
 
@@ -253,7 +253,7 @@ it('says where a batch stands too warm or too cold', function (
         ...Kitchen::kraut()->lines,
         Soak::fromNowOn(TemperatureHistory::constant(Celsius::of($celsius))),
     ]);
-    expect(Comfort::of($method, $kraut->state())?->code)->toBe($code);
+    expect(TemperatureAdvice::of($method, $kraut->state())?->code)->toBe($code);
 })->with([
     [(59.0 - 32.0) / 1.8, Method::DrySalting, 'too_cold'],
     [(60.5 - 32.0) / 1.8, Method::DrySalting, null],

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Doors\ComputeDoor;
-use App\Doors\Refused;
+use App\Console\ComputeBatch;
+use App\Console\InputError;
 use Opis\JsonSchema\Validator;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Ledger\EntryKinds;
@@ -23,13 +23,13 @@ function examples(): array
 
 function computed(array $document): array
 {
-    return ComputeDoor::compute(
+    return ComputeBatch::compute(
         json_encode(['tempesal' => 'batch', 'version' => 1, ...$document], JSON_THROW_ON_ERROR),
     );
 }
 
 it('works out every documented example, its salt adding up', function (string $file): void {
-    foreach (ComputeDoor::compute(file_get_contents($file))['batches'] as $batch) {
+    foreach (ComputeBatch::compute(file_get_contents($file))['batches'] as $batch) {
         $cameIn = array_sum($batch['cameInMg']);
         expect(array_sum($batch['whereaboutsMg']))
             ->toEqualWithDelta($cameIn, 1e-6)
@@ -53,7 +53,7 @@ it('has an example for every method and every kind of step', function (): void {
 });
 
 it('ships a schema that knows its examples and no slip of the pen', function (): void {
-    $schema = json_decode(file_get_contents(__DIR__ . '/../../contract/' . ComputeDoor::SCHEMA));
+    $schema = json_decode(file_get_contents(__DIR__ . '/../../contract/' . ComputeBatch::SCHEMA));
     foreach (examples() as [$file]) {
         $document = json_decode(file_get_contents($file));
         expect((new Validator())->validate($document, $schema)->isValid())->toBeTrue($file);
@@ -63,7 +63,7 @@ it('ships a schema that knows its examples and no slip of the pen', function ():
 });
 
 it('carries brine from batch to batch inside one document', function (): void {
-    $answer = ComputeDoor::compute(file_get_contents(EXAMPLES . '/reused-brine.json'));
+    $answer = ComputeBatch::compute(file_get_contents(EXAMPLES . '/reused-brine.json'));
     [$kraut, $beets] = $answer['batches'];
     expect($kraut['whereaboutsMg']['given_away'])
         ->toEqualWithDelta($beets['cameInMg']['received'], 1e-6)
@@ -97,8 +97,8 @@ it('refuses what cannot be, with the path and the reason', function (
     $text = is_string($document)
         ? $document
         : json_encode(['tempesal' => 'batch', 'version' => 1, ...$document], JSON_THROW_ON_ERROR);
-    expect(fn() => ComputeDoor::compute($text))->toThrow(
-        fn(Refused $refusal) => expect($refusal->getMessage())->toStartWith($start),
+    expect(fn() => ComputeBatch::compute($text))->toThrow(
+        fn(InputError $refusal) => expect($refusal->getMessage())->toStartWith($start),
     );
 })->with([
     'no JSON' => ['{"tempesal": batch}', 'This is not JSON'],

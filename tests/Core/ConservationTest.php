@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Eris\Generators;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\Ledger;
-use Tempesal\Core\Ledger\Lending;
+use Tempesal\Core\Ledger\StarterTransfer;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 use Tests\Support\Kitchen;
@@ -82,7 +82,7 @@ it('loses nothing between two jars that lend to each other', function (): void {
             if ($there < 1.0) {
                 continue;
             }
-            [$starter, $give] = Lending::from('lender', 'lender', $lender)->lend(
+            [$starter, $give] = StarterTransfer::from('lender', 'lender', $lender)->lend(
                 Grams::of(($there * $share) / 100.0),
                 null,
                 'borrower',

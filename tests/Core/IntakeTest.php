@@ -8,13 +8,13 @@ use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Intake\IntakeDay;
 use Tempesal\Core\Intake\LabelSodium;
 use Tempesal\Core\Intake\Meal;
-use Tempesal\Core\Intake\Period;
+use Tempesal\Core\Intake\IntakePeriod;
 use Tempesal\Core\Intake\PortionSize;
-use Tempesal\Core\Intake\Remedy;
-use Tempesal\Core\Intake\RestOfWeek;
-use Tempesal\Core\Intake\Saving;
-use Tempesal\Core\Intake\Savings;
-use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Intake\RemedyKind;
+use Tempesal\Core\Intake\BackgroundDiet;
+use Tempesal\Core\Intake\SodiumSaving;
+use Tempesal\Core\Intake\SodiumSavings;
+use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Salt;
@@ -43,9 +43,9 @@ function eatenOf(string $source, float $low, float $typical, float $high, array 
 }
 
 /** Three days: kraut twice and a sauce, kraut once, nothing from a jar. */
-function threeDays(): Period
+function threeDays(): IntakePeriod
 {
-    return new Period([
+    return new IntakePeriod([
         new IntakeDay('2026-11-23', 1500.0, 900.0, 0.0, [
             eatenOf('kraut', 270.0, 300.0, 340.0),
             eatenOf('kraut', 90.0, 100.0, 112.0),
@@ -151,19 +151,19 @@ function restingJar(): BatchState
         ->state();
 }
 
-/** @return array<string, Saving> by kind */
+/** @return array<string, SodiumSaving> by kind */
 function savingsByKind(array $savings): array
 {
-    return array_combine(array_map(fn(Saving $one): string => $one->remedy->value, $savings), $savings);
+    return array_combine(array_map(fn(SodiumSaving $one): string => $one->kind->value, $savings), $savings);
 }
 
 it('saves what the ledger says, the gentlest first', function (): void {
     $state = restingJar();
     $plate = Serve::of(Phase::Pieces, Grams::of(40.0));
     $now = $plate->sodiumMg($state, Tempesal\Core\Estimate\Point::typical());
-    $savings = Savings::of($state, $plate, null, [
-        ['remedy' => Remedy::OtherJar, 'text' => 'Beet instead', 'milligrams' => 100.0],
-        ['remedy' => Remedy::OtherJar, 'text' => 'Saltier instead', 'milligrams' => 900.0],
+    $savings = SodiumSavings::of($state, $plate, null, [
+        ['remedy' => RemedyKind::OtherJar, 'text' => 'Beet instead', 'milligrams' => 100.0],
+        ['remedy' => RemedyKind::OtherJar, 'text' => 'Saltier instead', 'milligrams' => 900.0],
     ]);
     $by = savingsByKind($savings);
     // Nothing is known of how the pieces are cut: rinsing is taken to wash only the film away.
@@ -193,10 +193,10 @@ it('fits a portion under a wanted number, and says what is not enough by itself'
     float $share,
 ): void {
     $state = restingJar();
-    $plate = Way::WithJuice->plate(Phase::Pieces, Grams::of(60.0));
+    $plate = ServingStyle::WithJuice->plate(Phase::Pieces, Grams::of(60.0));
     $now = $plate->sodiumMg($state, Tempesal\Core\Estimate\Point::typical());
-    $savings = Savings::of($state, $plate, $now * $share);
-    $enough = array_map(fn(Saving $one): bool => $one->isEnough, $savings);
+    $savings = SodiumSavings::of($state, $plate, $now * $share);
+    $enough = array_map(fn(SodiumSaving $one): bool => $one->isEnough, $savings);
     expect($enough)->toBe([...array_filter($enough), ...array_filter($enough, fn(bool $one): bool => !$one)]);
     foreach ($savings as $one) {
         expect($one->milligrams <= $now * $share + 1e-6)->toBe($one->isEnough);
@@ -208,8 +208,8 @@ it('fits a portion under a wanted number, and says what is not enough by itself'
 it('knows of a sauce only less of it, and of a crumb nothing', function (): void {
     $state = restingJar();
     $shot = Serve::of(Phase::Brine, Grams::of(30.0));
-    expect(array_keys(savingsByKind(Savings::of($state, $shot, null))))->toBe(['smaller']);
-    expect(Savings::of($state, Serve::of(Phase::Brine, Grams::of(0.05)), null))->toBe([]);
+    expect(array_keys(savingsByKind(SodiumSavings::of($state, $shot, null))))->toBe(['smaller']);
+    expect(SodiumSavings::of($state, Serve::of(Phase::Brine, Grams::of(0.05)), null))->toBe([]);
 });
 
 it('shares a day out over its meals and keeps every sum', function (): void {
@@ -217,7 +217,7 @@ it('shares a day out over its meals and keeps every sum', function (): void {
     for ($round = 0; $round < 200; $round++) {
         $sums = array_combine(range(1, 7), array_map(fn(): int => mt_rand(0, 5000), range(1, 7)));
         $shares = ['morning' => mt_rand(0, 50), 'noon' => mt_rand(0, 50), 'evening' => mt_rand(0, 50)];
-        $rest = RestOfWeek::sharedOut($sums, $round % 4 === 0 ? null : array_map(floatval(...), $shares));
+        $rest = BackgroundDiet::sharedOut($sums, $round % 4 === 0 ? null : array_map(floatval(...), $shares));
         foreach ($sums as $weekday => $sum) {
             expect($rest->on($weekday))->toBe($sum);
             foreach (Meal::cases() as $meal) {
@@ -226,7 +226,7 @@ it('shares a day out over its meals and keeps every sum', function (): void {
         }
     }
     // A quarter, 35 and 40 %: common practice, no source.
-    $usual = RestOfWeek::sharedOut([1 => 1000, 7 => 999]);
+    $usual = BackgroundDiet::sharedOut([1 => 1000, 7 => 999]);
     expect($usual->toArray()[1])
         ->toBe(['morning' => 250, 'noon' => 350, 'evening' => 400])
         ->and($usual->on(1, [Meal::Noon]))
@@ -237,9 +237,9 @@ it('shares a day out over its meals and keeps every sum', function (): void {
         ->toBe(0)
         ->and($usual->on(3))
         ->toBe(0)
-        ->and(RestOfWeek::of($usual->toArray())->toArray())
+        ->and(BackgroundDiet::of($usual->toArray())->toArray())
         ->toBe($usual->toArray());
-    expect(fn() => RestOfWeek::of([2 => ['noon' => -1]]))->toThrow(InvalidArgumentException::class);
+    expect(fn() => BackgroundDiet::of([2 => ['noon' => -1]]))->toThrow(InvalidArgumentException::class);
 });
 
 it('weighs portions out in steps and never serves less than a mouthful', function (): void {
@@ -261,7 +261,7 @@ it('weighs portions out in steps and never serves less than a mouthful', functio
 
 it('finds the most that fits, and a step more no longer does', function (
     Phase $phase,
-    Way $way,
+    ServingStyle $way,
     float $step,
     float $least,
 ): void {
@@ -285,24 +285,24 @@ it('finds the most that fits, and a step more no longer does', function (
     }
     expect(PortionSize::most($state, $plate, 1e9, 37.0))->toBe(floor(37.0 / $step) * $step);
 })->with([
-    [Phase::Pieces, Way::Drained, 5.0, 10.0],
-    [Phase::Pieces, Way::Rinsed, 5.0, 10.0],
-    [Phase::Brine, Way::Drained, 1.0, 3.0],
+    [Phase::Pieces, ServingStyle::Drained, 5.0, 10.0],
+    [Phase::Pieces, ServingStyle::Rinsed, 5.0, 10.0],
+    [Phase::Brine, ServingStyle::Drained, 1.0, 3.0],
 ]);
 
 it('knows a way from its plate, and ranks the remedies from gentle to stern', function (): void {
-    foreach (Way::cases() as $way) {
-        expect(Way::ofPlate($way->plate(Phase::Pieces, Grams::of(30.0))))->toBe($way);
+    foreach (ServingStyle::cases() as $way) {
+        expect(ServingStyle::ofPlate($way->plate(Phase::Pieces, Grams::of(30.0))))->toBe($way);
     }
-    $ranks = array_map(fn(Remedy $one): int => $one->rank(), Remedy::cases());
+    $ranks = array_map(fn(RemedyKind $one): int => $one->rank(), RemedyKind::cases());
     expect($ranks)
         ->toBe(range(0, count($ranks) - 1))
-        ->and(Remedy::Drain->rank())
-        ->toBeLessThan(Remedy::Smaller->rank())
-        ->and(Remedy::LeaveOut->rank())
+        ->and(RemedyKind::Drain->rank())
+        ->toBeLessThan(RemedyKind::Smaller->rank())
+        ->and(RemedyKind::LeaveOut->rank())
         ->toBe(max($ranks))
-        ->and(Remedy::Smaller->text(25, 40))
+        ->and(RemedyKind::Smaller->text(25, 40))
         ->toBe('25 g instead of 40 g')
-        ->and(Remedy::AtFloor->text(1.5, 2.0))
+        ->and(RemedyKind::AtFloor->text(1.5, 2.0))
         ->toBe('salt it with 1.5 % instead of 2 %, the least that is safe for it');
 });

@@ -28,17 +28,17 @@ use Tempesal\Core\Ledger\Entry\Squeeze;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\Entry\TopUp;
 use Tempesal\Core\Ledger\EntryKinds;
-use Tempesal\Core\Ledger\Film;
+use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Reading;
-use Tempesal\Core\Ledger\Washing;
+use Tempesal\Core\Ledger\Rinsing;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Millimetres;
 use Tempesal\Core\Measure\Seconds;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 use Tempesal\Core\Uptake\Piece;
 use Tempesal\Core\Uptake\PieceForm;
 use Tempesal\Core\Uptake\TemperatureHistory;
@@ -127,7 +127,7 @@ it('narrows the band when the salt is weighed', function (): void {
         ->toBeGreaterThan(3 * ($weighed->band->high - $weighed->band->low))
         ->and($spooned->contributions[0]->input->key)
         ->toBe('salt:flaky-kosher:density')
-        ->and($spooned->contributions[0]->input->remedy)
+        ->and($spooned->contributions[0]->input->kind)
         ->toContain('weigh');
 });
 
@@ -145,26 +145,26 @@ it('comes back from its documented form', function (Entry $entry): void {
     fn() => Soak::fromNowOn(
         TemperatureHistory::ofSpans([[3600.0, Celsius::of(18)], [7200.0, Celsius::of(24)]]),
     ),
-    fn() => new Drain(Film::drained(), Grams::of(120)),
-    fn() => new Rinse(Washing::underTheTap(Seconds::of(180)), Film::drained()),
+    fn() => new Drain(ClingingBrine::drained(), Grams::of(120)),
+    fn() => new Rinse(Rinsing::underTheTap(Seconds::of(180)), ClingingBrine::drained()),
     fn() => Squeeze::firm(),
-    fn() => new Freshen(Grams::of(400), Film::drained()),
+    fn() => new Freshen(Grams::of(400), ClingingBrine::drained()),
     fn() => new TopUp(Grams::of(50), null, Kitchen::salt('pickling')),
     fn() => new TopUp(Grams::of(50), 0.02, Kitchen::salt('pickling')),
     fn() => new Overflow(Band::of(10, 20, 30)),
     fn() => new Leak(Band::of(20, 40, 60), 0.03),
     fn() => new Evaporate(Band::exact(15)),
-    fn() => new ReSalt(0.03, Basis::OfWater, Kitchen::salt('pickling')),
+    fn() => new ReSalt(0.03, SaltBasis::OfWater, Kitchen::salt('pickling')),
     fn() => new Blend(),
     fn() => new Heat(),
     fn() => new Measured(Reading::BrineStrength, Band::of(0.021, 0.022, 0.023), true),
     fn() => new Serve(
         Phase::Pieces,
         Grams::of(40),
-        Film::drained(),
-        rinse: Washing::underTheTap(Seconds::of(30)),
+        ClingingBrine::drained(),
+        rinse: Rinsing::underTheTap(Seconds::of(30)),
     ),
-    fn() => new Serve(Phase::Pieces, Grams::of(40), Film::drained(), Grams::of(10)),
+    fn() => new Serve(Phase::Pieces, Grams::of(40), ClingingBrine::drained(), Grams::of(10)),
     fn() => Serve::of(Phase::Pieces, Grams::of(40))->bookedAt(Kitchen::kraut()->state()),
     fn() => (new Give(Phase::Brine, Grams::of(45), 'batch-2'))->bookedAt(Kitchen::kraut()->state()),
     fn() => new Discard(Phase::Brine, Grams::of(30)),

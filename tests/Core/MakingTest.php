@@ -3,12 +3,12 @@
 declare(strict_types=1);
 
 use Tempesal\Core\Bench\BenchAdvice;
-use Tempesal\Core\Bench\IncompleteSheet;
-use Tempesal\Core\Bench\Making;
-use Tempesal\Core\Bench\SaltWish;
-use Tempesal\Core\Bench\Sheet;
+use Tempesal\Core\Bench\IncompleteBench;
+use Tempesal\Core\Bench\BenchSolution;
+use Tempesal\Core\Bench\SaltTarget;
+use Tempesal\Core\Bench\BenchInput;
 use Tempesal\Core\Measure\Band;
-use Tempesal\Core\Process\Amount;
+use Tempesal\Core\Process\IngredientAmount;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Formula\SaltUnit;
 use Tempesal\Core\Jar\Jar;
@@ -19,9 +19,9 @@ use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\Ledger;
-use Tempesal\Core\Ledger\Line;
+use Tempesal\Core\Ledger\LedgerLine;
 use Tempesal\Core\Ledger\Phase;
-use Tempesal\Core\Ledger\Timetable;
+use Tempesal\Core\Ledger\EntrySchedule;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Millilitres;
@@ -29,12 +29,12 @@ use Tempesal\Core\Measure\Millimetres;
 use Tempesal\Core\Measure\Seconds;
 use Tempesal\Core\Measure\SpoonSystem;
 use Tempesal\Core\Produce\PieceShape;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 use Tempesal\Core\Salt\SaltDose;
 use Tests\Support\Kitchen;
 
 /** @param  array<string, mixed>  $more */
-function onBench(Method $method, SaltWish $wish, array $more = []): Sheet
+function onBench(Method $method, SaltTarget $target, array $more = []): BenchInput
 {
     $given = [
         'vegetable' => Kitchen::carrot()->cut(PieceShape::Sticks),
@@ -49,7 +49,7 @@ function onBench(Method $method, SaltWish $wish, array $more = []): Sheet
         ...$more,
     ];
 
-    return new Sheet(...['method' => $method, 'wish' => $wish, ...$given]);
+    return new BenchInput(...['method' => $method, 'target' => $target, ...$given]);
 }
 
 function quart(): Jar
@@ -57,9 +57,9 @@ function quart(): Jar
     return Jar::of(Millilitres::of(946), Millimetres::of(76), Millimetres::of(95));
 }
 
-function salted(float $grams, Basis $basis = Basis::OfVegetable): SaltWish
+function salted(float $grams, SaltBasis $basis = SaltBasis::OfVegetable): SaltTarget
 {
-    return SaltWish::amount($basis, Kitchen::weighed($grams));
+    return SaltTarget::amount($basis, Kitchen::weighed($grams));
 }
 
 /** Milligrams of sodium in a gram of pure salt, from the atomic masses. */
@@ -67,132 +67,139 @@ const SODIUM_OF_SALT = 393.372;
 
 it('finds the salt for a strength on every basis', function (
     Method $method,
-    Basis $basis,
+    SaltBasis $basis,
     float $share,
     float $grams,
     array $more = [],
 ): void {
-    $making = Making::from(onBench($method, SaltWish::strength($share, $basis), $more));
-    expect($making->salt->value)->toEqualWithDelta($grams, 0.051);
+    $solution = BenchSolution::from(onBench($method, SaltTarget::strength($share, $basis), $more));
+    expect($solution->salt->value)->toEqualWithDelta($grams, 0.051);
 })->with([
-    'of the vegetable' => [Method::DrySalting, Basis::OfVegetable, 0.02, 12.0],
-    'of the water' => [Method::PouredBrine, Basis::OfWater, 0.03, 15.0, ['water' => Grams::of(500)]],
+    'of the vegetable' => [Method::DrySalting, SaltBasis::OfVegetable, 0.02, 12.0],
+    'of the water' => [Method::PouredBrine, SaltBasis::OfWater, 0.03, 15.0, ['water' => Grams::of(500)]],
     'as a strength' => [
         Method::PouredBrine,
-        Basis::BrineStrength,
+        SaltBasis::BrineStrength,
         0.05,
         (500 * 0.05) / 0.95,
         ['water' => Grams::of(500)],
     ],
     'of everything' => [
         Method::EquilibriumBrine,
-        Basis::OfEverything,
+        SaltBasis::OfEverything,
         0.025,
         27.5,
         ['water' => Grams::of(500)],
     ],
-    'a quick pickle' => [Method::QuickSaltPickle, Basis::OfWater, 0.2, 80.0, ['water' => Grams::of(400)]],
-    'a soak' => [Method::KimchiSoaked, Basis::OfWater, 0.065, 39.0],
+    'a quick pickle' => [Method::QuickSaltPickle, SaltBasis::OfWater, 0.2, 80.0, ['water' => Grams::of(400)]],
+    'a soak' => [Method::KimchiSoaked, SaltBasis::OfWater, 0.065, 39.0],
     'with more beside it' => [
         Method::Mash,
-        Basis::OfVegetable,
+        SaltBasis::OfVegetable,
         0.03,
         21.0,
-        ['alongside' => [new Amount(Kitchen::cabbage(), Band::exact(100))]],
+        ['alongside' => [new IngredientAmount(Kitchen::cabbage(), Band::exact(100))]],
     ],
 ]);
 
 it('lets the other number follow when salt and strength are both fixed', function (): void {
-    $both = SaltWish::amountAtStrength(Kitchen::weighed(20), 0.025, Basis::OfVegetable);
-    $kraut = Making::from(onBench(Method::DrySalting, $both, ['vegetableWeight' => null]));
+    $both = SaltTarget::amountAtStrength(Kitchen::weighed(20), 0.025, SaltBasis::OfVegetable);
+    $kraut = BenchSolution::from(onBench(Method::DrySalting, $both, ['vegetableWeight' => null]));
     expect($kraut->vegetable()->value)->toEqualWithDelta(800, 0.06);
 
-    $brine = SaltWish::amountAtStrength(Kitchen::weighed(20), 0.025, Basis::OfWater);
-    expect(Making::from(onBench(Method::PouredBrine, $brine))->work->water->value)->toEqualWithDelta(
+    $brine = SaltTarget::amountAtStrength(Kitchen::weighed(20), 0.025, SaltBasis::OfWater);
+    expect(BenchSolution::from(onBench(Method::PouredBrine, $brine))->work->water->value)->toEqualWithDelta(
         800,
         0.06,
     );
 
-    $all = SaltWish::amountAtStrength(Kitchen::weighed(30), 0.025, Basis::OfEverything);
-    expect(Making::from(onBench(Method::EquilibriumBrine, $all))->work->water->value)->toEqualWithDelta(
-        600,
-        0.06,
-    );
+    $all = SaltTarget::amountAtStrength(Kitchen::weighed(30), 0.025, SaltBasis::OfEverything);
+    expect(
+        BenchSolution::from(onBench(Method::EquilibriumBrine, $all))->work->water->value,
+    )->toEqualWithDelta(600, 0.06);
 });
 
 it('refuses in a sentence, beside the field, where nothing can follow', function (
-    Sheet $sheet,
+    BenchInput $input,
     string $field,
     string $words,
 ): void {
     try {
-        Making::from($sheet);
+        BenchSolution::from($input);
         $this->fail('It was not refused.');
-    } catch (IncompleteSheet $refusal) {
+    } catch (IncompleteBench $refusal) {
         expect($refusal->field)->toBe($field)->and($refusal->getMessage())->toContain($words);
     }
 })->with([
     'the vegetable is fixed too' => fn() => [
         onBench(
             Method::DrySalting,
-            SaltWish::amountAtStrength(Kitchen::weighed(20), 0.02, Basis::OfVegetable),
+            SaltTarget::amountAtStrength(Kitchen::weighed(20), 0.02, SaltBasis::OfVegetable),
         ),
         'vegetableAmount',
         'Leave it empty',
     ],
     'the water is fixed too' => fn() => [
-        onBench(Method::PouredBrine, SaltWish::amountAtStrength(Kitchen::weighed(20), 0.02, Basis::OfWater), [
-            'water' => Grams::of(500),
-        ]),
+        onBench(
+            Method::PouredBrine,
+            SaltTarget::amountAtStrength(Kitchen::weighed(20), 0.02, SaltBasis::OfWater),
+            [
+                'water' => Grams::of(500),
+            ],
+        ),
         'waterAmount',
         'Leave it empty',
     ],
     'too little salt' => fn() => [
         onBench(
             Method::EquilibriumBrine,
-            SaltWish::amountAtStrength(Kitchen::weighed(2), 0.02, Basis::OfEverything),
+            SaltTarget::amountAtStrength(Kitchen::weighed(2), 0.02, SaltBasis::OfEverything),
         ),
         'saltAmount',
         'too little',
     ],
     'no water to be a share of' => fn() => [
-        onBench(Method::DrySalting, SaltWish::strength(0.02, Basis::OfWater)),
+        onBench(Method::DrySalting, SaltTarget::strength(0.02, SaltBasis::OfWater)),
         'strengthBasis',
         'no poured water',
     ],
     'no jar, no weight' => fn() => [
-        onBench(Method::Mash, SaltWish::strength(0.02, Basis::OfVegetable), ['vegetableWeight' => null]),
+        onBench(Method::Mash, SaltTarget::strength(0.02, SaltBasis::OfVegetable), [
+            'vegetableWeight' => null,
+        ]),
         'vegetableAmount',
         'pick a jar',
     ],
     'brine of no jar' => fn() => [onBench(Method::ReusedBrine, salted(10)), 'starterBatchId', 'Pick the jar'],
     'more than dissolves' => fn() => [
-        onBench(Method::PouredBrine, SaltWish::sodium(9000, Basis::OfWater), ['water' => Grams::of(400)]),
+        onBench(Method::PouredBrine, SaltTarget::sodium(9000, SaltBasis::OfWater), [
+            'water' => Grams::of(400),
+        ]),
         'sodiumWanted',
         'cannot hold that much',
     ],
 ]);
 
 it('mixes the volume of brine that was fixed', function (): void {
-    $making = Making::from(
-        onBench(Method::PouredBrine, SaltWish::strength(0.05, Basis::OfWater), [
+    $solution = BenchSolution::from(
+        onBench(Method::PouredBrine, SaltTarget::strength(0.05, SaltBasis::OfWater), [
             'brine' => Millilitres::of(500),
         ]),
     );
     // 5 g of salt to 100 g of water make a brine of 4.76 %, of 1.0323 g/ml at 20 °C (CRC Handbook, concentrative properties; from memory).
-    expect($making->brine()->value)
+    expect($solution->brine()->value)
         ->toEqualWithDelta(500, 0.5)
-        ->and($making->work->water->value)
+        ->and($solution->work->water->value)
         ->toEqualWithDelta((500 * 1.0323) / 1.05, 1.0);
 });
 
 it('brings a serving to the sodium that was wished for', function (Method $method, array $more): void {
-    $making = Making::from(
-        onBench($method, SaltWish::sodium(420, $method->profile()->salting->basis), $more),
+    $solution = BenchSolution::from(
+        onBench($method, SaltTarget::sodium(420, $method->profile()->salting->basis), $more),
     );
-    expect($making->serving()->band->typical)
+    expect($solution->serving()->band->typical)
         ->toEqualWithDelta(420, 6)
-        ->and($making->unreachedMg)
+        ->and($solution->unreachedMg)
         ->toBeNull();
 })->with([
     'a brine' => [Method::PouredBrine, ['water' => Grams::of(500)]],
@@ -201,13 +208,15 @@ it('brings a serving to the sodium that was wished for', function (Method $metho
 ]);
 
 it('never goes below the floor for it, and says what else would do', function (): void {
-    $making = Making::from(onBench(Method::DrySalting, SaltWish::sodium(300, Basis::OfVegetable)));
-    $advice = collect(BenchAdvice::on($making))->firstWhere('code', 'sodium_out_of_reach');
+    $solution = BenchSolution::from(
+        onBench(Method::DrySalting, SaltTarget::sodium(300, SaltBasis::OfVegetable)),
+    );
+    $advice = collect(BenchAdvice::on($solution))->firstWhere('code', 'sodium_out_of_reach');
     preg_match('/What would: (\d+) g hold/', (string) $advice?->text, $portion);
-    $small = $making->finished->serving(Serve::of(Phase::Pieces, Grams::of((float) ($portion[1] ?? 0))));
-    expect($making->salt->value)
+    $small = $solution->finished->serving(Serve::of(Phase::Pieces, Grams::of((float) ($portion[1] ?? 0))));
+    expect($solution->salt->value)
         ->toEqualWithDelta(12.0, 0.01)
-        ->and($making->unreachedMg)
+        ->and($solution->unreachedMg)
         ->toBe(300.0)
         ->and($small->band->typical)
         ->toBeGreaterThan(290)
@@ -218,8 +227,8 @@ it('never goes below the floor for it, and says what else would do', function ()
 
 it('divides one bowl among several jars by the room they have', function (): void {
     $pint = Jar::of(Millilitres::of(473), Millimetres::of(76), Millimetres::of(83));
-    $making = Making::from(
-        onBench(Method::DrySalting, SaltWish::strength(0.02, Basis::OfVegetable), [
+    $solution = BenchSolution::from(
+        onBench(Method::DrySalting, SaltTarget::strength(0.02, SaltBasis::OfVegetable), [
             'vegetable' => Kitchen::cabbage(),
             'vegetableWeight' => null,
             'jars' => [quart(), $pint],
@@ -227,8 +236,8 @@ it('divides one bowl among several jars by the room they have', function (): voi
             'salt' => Kitchen::salt('flaky-kosher'),
         ]),
     );
-    $whole = $making->ledger->settled()->state();
-    $parts = array_map(fn(int $i) => (new Ledger($making->linesOf($i)))->settled()->state(), [0, 1]);
+    $whole = $solution->ledger->settled()->state();
+    $parts = array_map(fn(int $i) => (new Ledger($solution->linesOf($i)))->settled()->state(), [0, 1]);
     expect($parts[0]->present()->weightG() + $parts[1]->present()->weightG())
         ->toEqualWithDelta($whole->present()->weightG(), 1e-6)
         ->and($parts[0]->present()->sodiumMg + $parts[1]->present()->sodiumMg)
@@ -237,7 +246,7 @@ it('divides one bowl among several jars by the room they have', function (): voi
         ->toEqualWithDelta($whole->phase(Phase::Pieces)->sodiumPer100g(), 1e-6)
         ->and($parts[0]->present()->weightG())
         ->toBeGreaterThan($parts[1]->present()->weightG() * 1.8);
-    [$large, $small] = $making->settledFits();
+    [$large, $small] = $solution->settledFits();
     expect($large->bulk->value / $large->usable->value)->toEqualWithDelta(
         $small->bulk->value / $small->usable->value,
         1e-9,
@@ -245,11 +254,11 @@ it('divides one bowl among several jars by the room they have', function (): voi
 });
 
 it('logs salt to taste pinch by pinch, after the food', function (): void {
-    $making = Making::from(
+    $solution = BenchSolution::from(
         onBench(
             Method::DrySalting,
-            SaltWish::amount(
-                Basis::OfVegetable,
+            SaltTarget::amount(
+                SaltBasis::OfVegetable,
                 Kitchen::weighed(6),
                 SaltDose::spooned(Kitchen::salt('pickling'), Millilitres::of(4.92892)),
                 Kitchen::weighed(3),
@@ -257,40 +266,40 @@ it('logs salt to taste pinch by pinch, after the food', function (): void {
         ),
     );
     $kinds = array_map(
-        fn(Line $line): string => $line->entry->toArray()['kind'],
-        $making->timetable()->lines,
+        fn(LedgerLine $line): string => $line->entry->toArray()['kind'],
+        $solution->timetable()->lines,
     );
-    [$first, $second, $third] = $making->running(Basis::OfVegetable);
+    [$first, $second, $third] = $solution->running(SaltBasis::OfVegetable);
     expect($kinds)
         ->toBe(['add', 'salt', 'salt', 'salt', 'draw', 'ferment'])
         ->and($first)
         ->toEqualWithDelta(0.01, 1e-9)
         ->and($third - $second)
         ->toEqualWithDelta(0.005, 1e-9)
-        ->and($making->salt->value)
+        ->and($solution->salt->value)
         ->toEqualWithDelta($third * 600, 1e-6);
 });
 
 it('salts, rinses, squeezes and dresses, each at its time', function (): void {
     $fish = Kitchen::food('fish-sauce', 68, 7720);
-    $making = Making::from(
+    $solution = BenchSolution::from(
         onBench(Method::KimchiDrySalted, salted(30), [
             'vegetable' => Kitchen::cabbage()->cut(PieceShape::Leaves),
             'vegetableWeight' => Grams::of(1000),
             'salting' => Seconds::ofHours(2),
             'rinse' => Seconds::of(90),
             'isSqueezed' => true,
-            'paste' => [new Amount($fish, Band::exact(30))],
+            'paste' => [new IngredientAmount($fish, Band::exact(30))],
         ]),
     );
     $at = [];
-    foreach ($making->timetable()->lines as $line) {
+    foreach ($solution->timetable()->lines as $line) {
         $at[$line->entry->toArray()['kind']] = $line->at;
     }
     expect($at['rest'])->toBe(0.0)->and($at['rinse'])->toBe(7200.0)->and($at['ferment'])->toBe(7200.0);
     // Before the two hours are over nothing has been poured off; afterwards the salt is where the ledger says.
-    $during = (new Ledger($making->timetable()->lines))->asOf(3600)->state();
-    $after = $making->ledger->asOf(7200)->state();
+    $during = (new Ledger($solution->timetable()->lines))->asOf(3600)->state();
+    $after = $solution->ledger->asOf(7200)->state();
     expect($during->account(Account::Discarded)->sodiumMg)
         ->toBe(0.0)
         ->and($during->present()->sodiumMg)
@@ -308,7 +317,7 @@ it('lays timed rests out so that the end is the same', function (): void {
         new Salt(Kitchen::weighed(2), Phase::Brine),
         Soak::lasting(Seconds::ofHours(5))->called('rest'),
     ];
-    $timetable = Timetable::of($entries);
+    $timetable = EntrySchedule::of($entries);
     $timed = (new Ledger($entries))->state();
     $laidOut = (new Ledger($timetable->lines))->asOf($timed->clock)->state();
     expect($timetable->seconds)
@@ -319,88 +328,88 @@ it('lays timed rests out so that the end is the same', function (): void {
 
 it('uses a brine again, salted up, as much as the jar takes', function (): void {
     $old = Kitchen::food('old-brine', 96, 900);
-    $making = Making::from(
-        onBench(Method::ReusedBrine, SaltWish::strength(0.04, Basis::BrineStrength), [
+    $solution = BenchSolution::from(
+        onBench(Method::ReusedBrine, SaltTarget::strength(0.04, SaltBasis::BrineStrength), [
             'vegetableWeight' => null,
             'jars' => [quart()],
             'starter' => new Starter($old, Grams::zero()),
         ]),
     );
-    $brine = $making->work->starter?->grams->value ?? 0.0;
-    $salt = ($brine * 9) / SODIUM_OF_SALT + $making->salt->value;
+    $brine = $solution->work->starter?->grams->value ?? 0.0;
+    $salt = ($brine * 9) / SODIUM_OF_SALT + $solution->salt->value;
     expect($brine)
         ->toBeGreaterThan(200)
         ->and($salt / ($salt + $brine * 0.96))
         ->toEqualWithDelta(0.04, 2e-4)
-        ->and($making->contents->share(Basis::BrineStrength))
+        ->and($solution->contents->share(SaltBasis::BrineStrength))
         ->toEqualWithDelta(0.04, 2e-4);
 });
 
 it('makes a condiment with another jar\'s brine stirred in', function (): void {
     $tomato = Kitchen::food('tomato-paste', 73.5, 59);
     $brine = Kitchen::food('brine', 96, 1100);
-    $making = Making::from(
-        onBench(Method::CulturedCondiment, SaltWish::amount(Basis::OfEverything), [
+    $solution = BenchSolution::from(
+        onBench(Method::CulturedCondiment, SaltTarget::amount(SaltBasis::OfEverything), [
             'vegetable' => $tomato->cut(PieceShape::Pulp),
             'vegetableWeight' => Grams::of(340),
-            'alongside' => [new Amount(Kitchen::food('honey', 17, 4), Band::exact(40))],
+            'alongside' => [new IngredientAmount(Kitchen::food('honey', 17, 4), Band::exact(40))],
             'starter' => new Starter($brine, Grams::of(60)),
         ]),
     );
     $sodium = 340 * 0.59 + 40 * 0.04 + 60 * 11;
-    expect($making->state->phase(Phase::Sauce)->sodiumMg)
+    expect($solution->state->phase(Phase::Sauce)->sodiumMg)
         ->toEqualWithDelta($sodium, 1e-6)
-        ->and($making->serving()->band->typical)
+        ->and($solution->serving()->band->typical)
         ->toEqualWithDelta(($sodium / 440) * 40, 0.01)
-        ->and($making->strength(Basis::OfEverything))
+        ->and($solution->strength(SaltBasis::OfEverything))
         ->toEqualWithDelta((60 * 11) / SODIUM_OF_SALT / 440, 3e-5);
 });
 
 it('makes a sauce of a batch, keeping some brine, salted to a strength', function (): void {
     $batch = Kitchen::jarOfCarrots()->asOf(0.0);
-    $sheet = onBench(Method::Transform, SaltWish::strength(0.02, Basis::OfEverything), [
+    $input = onBench(Method::Transform, SaltTarget::strength(0.02, SaltBasis::OfEverything), [
         'source' => $batch,
         'kept' => Grams::of(150),
-        'alongside' => [new Amount(Kitchen::food('vinegar', 95, 2), Band::exact(50))],
+        'alongside' => [new IngredientAmount(Kitchen::food('vinegar', 95, 2), Band::exact(50))],
         'isHeated' => true,
     ]);
-    $making = Making::from($sheet);
+    $solution = BenchSolution::from($input);
     $before = $batch->state();
-    $sauce = $making->state->phase(Phase::Sauce);
+    $sauce = $solution->state->phase(Phase::Sauce);
     expect($sauce->saltFreeG())
         ->toEqualWithDelta(600 + (150 * 600) / 615 + 50 - (600 * 0.69) / SODIUM_OF_SALT, 0.5)
         ->and($sauce->sodiumMg / SODIUM_OF_SALT / $sauce->saltFreeG())
         ->toEqualWithDelta(0.02, 1e-4)
-        ->and($making->state->live)
+        ->and($solution->state->live)
         ->toBeFalse()
-        ->and($making->state->account(Account::Discarded)->sodiumMg)
+        ->and($solution->state->account(Account::Discarded)->sodiumMg)
         ->toEqualWithDelta($before->phase(Phase::Brine)->sodiumMg * (1 - 150 / 615), 1e-6);
 });
 
 it('fills a jar with kimchi as it is packed, not as it was cut', function (): void {
-    $making = Making::from(
-        onBench(Method::KimchiSoaked, SaltWish::strength(0.065, Basis::OfWater), [
+    $solution = BenchSolution::from(
+        onBench(Method::KimchiSoaked, SaltTarget::strength(0.065, SaltBasis::OfWater), [
             'vegetable' => Kitchen::cabbage()->cut(PieceShape::Leaves),
             'vegetableWeight' => null,
             'jars' => [quart()],
             'isSqueezed' => true,
             'rinse' => Seconds::of(120),
-            'paste' => [new Amount(Kitchen::food('paste', 70, 2000), Band::exact(80))],
+            'paste' => [new IngredientAmount(Kitchen::food('paste', 70, 2000), Band::exact(80))],
         ]),
     );
-    $room = $making->sheet->row()?->usable()->value ?? 0.0;
-    expect($making->bulk()->value)
+    $room = $solution->input->row()?->usable()->value ?? 0.0;
+    expect($solution->bulk()->value)
         ->toBeLessThanOrEqual($room)
         ->toBeGreaterThan($room * 0.99)
-        ->and($making->vegetable()->value)
+        ->and($solution->vegetable()->value)
         ->toBeGreaterThan(
-            $making->sheet->row()?->foodThatFits(1.0, PieceShape::Leaves->packing())->value ?? INF,
+            $solution->input->row()?->foodThatFits(1.0, PieceShape::Leaves->packing())->value ?? INF,
         );
 });
 
 it('eats a quick pickle when it is taken out, not when it is even', function (): void {
-    $after = fn(float $hours): Making => Making::from(
-        onBench(Method::QuickSaltPickle, SaltWish::strength(0.2, Basis::OfWater), [
+    $after = fn(float $hours): BenchSolution => BenchSolution::from(
+        onBench(Method::QuickSaltPickle, SaltTarget::strength(0.2, SaltBasis::OfWater), [
             'water' => Grams::of(600),
             'salting' => Seconds::ofHours($hours),
         ]),
@@ -420,13 +429,13 @@ it('warns below each method\'s floor and stays silent at its usual salt', functi
                 ? new Starter(Kitchen::food('old-brine', 96, 200), Grams::of(400))
                 : null,
         'paste' => $method->isDressed()
-            ? [new Amount(Kitchen::food('paste', 70, 3900), Band::exact(120))]
+            ? [new IngredientAmount(Kitchen::food('paste', 70, 3900), Band::exact(120))]
             : [],
     ];
     $codes = fn(float $share): array => array_column(
         BenchAdvice::on(
-            Making::from(
-                onBench($method, SaltWish::strength($share, $method->profile()->salting->basis), $more),
+            BenchSolution::from(
+                onBench($method, SaltTarget::strength($share, $method->profile()->salting->basis), $more),
             ),
         ),
         'code',

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\Place;
 
@@ -66,8 +66,8 @@ it('names each method, place and way of serving once', function (string $name, s
         array_filter(Method::cases(), fn(Method $method): bool => str_contains($method->label(), ' ')),
     ),
     [Place::Cool->name(), 'core/Method/Place.php'],
-    ['rinsed %d s', 'core/Intake/Way.php'],
-    ['with %d g of juice', 'core/Intake/Way.php'],
+    ['rinsed %d s', 'core/Intake/ServingStyle.php'],
+    ['with %d g of juice', 'core/Intake/ServingStyle.php'],
 ]);
 
 it('says where a jar stands and how it is served in no other words', function (): void {
@@ -75,7 +75,7 @@ it('says where a jar stands and how it is served in no other words', function ()
     expect(filesSaying('/on the counter/i'))->toBe([]);
     expect(filesSaying('/half a minute|[\'"`]drained[\'"`]\s*[,:]?\s*label/i'))->toBe([]);
     expect(Place::sentence())->toBe('A jar stands on the counter, in the cool place or in the fridge.');
-    expect(Way::sentence())->toBe('Drained, rinsed 30 s or with 15 g of juice.');
+    expect(ServingStyle::sentence())->toBe('Drained, rinsed 30 s or with 15 g of juice.');
 });
 
 it(
@@ -125,14 +125,14 @@ it('asks one place for the least salt and one for keeping', function (): void {
         'core/Method/SaltLine.php',
         'core/Method/Salting.php',
         // Whether a recipe by it needs salt at all, and the floor's own answer, handed on.
-        'core/Exchange/RecipeDraft.php',
+        'core/Interchange/RecipeDraft.php',
         'core/Advice/SaltAdvice.php',
-        'core/Bench/Making.php',
+        'core/Bench/BenchSolution.php',
         'app/Views/FormulaView.php',
     ]);
     expect(filesSaying('/->fridgeDays\b/'))->each->toBeIn([
         'core/Method/ShelfLife.php',
-        'core/Formula/Beginning.php',
+        'core/Formula/FormulaDefaults.php',
         'app/Views/KitchenView.php',
     ]);
 });

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
-use Tempesal\Core\Plan\Cell;
+use Tempesal\Core\Plan\Assignment;
 use Tempesal\Core\Plan\Feasibility;
-use Tempesal\Core\Plan\Instance;
+use Tempesal\Core\Plan\PlanningProblem;
 use Tempesal\Core\Plan\Objective;
-use Tempesal\Core\Plan\Offer;
-use Tempesal\Core\Plan\Plate;
+use Tempesal\Core\Plan\ServingOption;
+use Tempesal\Core\Plan\DayPlate;
 use Tempesal\Core\Plan\Plan;
 use Tempesal\Core\Plan\Planner;
 
@@ -41,20 +41,20 @@ function week(array $change = []): array
 
 function planned(array $week): Plan
 {
-    return Planner::plan(Instance::read(Fields::of($week)));
+    return Planner::plan(PlanningProblem::read(Fields::of($week)));
 }
 
 /** @return list<string> cells in words */
 function inWords(Plan $plan): array
 {
     return array_map(
-        fn(array $cell): string => "{$cell['eater']} {$cell['day']} {$cell['offer']}",
+        fn(array $assignment): string => "{$assignment['eater']} {$assignment['day']} {$assignment['offer']}",
         $plan->toArray()['cells'],
     );
 }
 
 it('reckons the objective as it is written down', function (): void {
-    $instance = Instance::read(
+    $problem = PlanningProblem::read(
         Fields::of(
             week([
                 'days' => 2,
@@ -65,10 +65,10 @@ it('reckons the objective as it is written down', function (): void {
         ),
     );
     // Kraut on both days and radish, that keeps until day 4, on the second; by hand.
-    $cells = [new Cell(0, 0, 0, 0), new Cell(0, 1, 0, 0), new Cell(0, 1, 1, 1)];
+    $assignments = [new Assignment(0, 0, 0, 0), new Assignment(0, 1, 0, 0), new Assignment(0, 1, 1, 1)];
     $urgency = 2 * (1 - 3 / 14);
     $expected = $urgency - 100 * 1 + 10 * 2 - 3 - 0.02 * (440 - 100) - (0.2 * (290 + 440)) / 2000;
-    expect(Objective::of($instance, $cells))->toEqualWithDelta($expected, 1e-9);
+    expect(Objective::of($problem, $assignments))->toEqualWithDelta($expected, 1e-9);
 });
 
 it('gives the same week for the same document, and says how far from the best it can be', function (): void {
@@ -80,7 +80,7 @@ it('gives the same week for the same document, and says how far from the best it
         ->and($plan->gap())
         ->toBeLessThan(0.1)
         ->and($plan->objective)
-        ->toEqualWithDelta(Objective::of($plan->instance, $plan->cells), 1e-9);
+        ->toEqualWithDelta(Objective::of($plan->problem, $plan->assignments), 1e-9);
 });
 
 it(
@@ -91,13 +91,16 @@ it(
             ['eater' => 'ada', 'day' => 2, 'meal' => 'evening', 'offer' => 'radish'],
         ];
         $plan = planned(week(['locked' => $locked]));
-        $cells = array_values(
+        $assignments = array_values(
             array_filter(
                 $plan->toArray()['cells'],
-                fn(array $cell): bool => $cell['eater'] === 'ada' && $cell['day'] === 2,
+                fn(array $assignment): bool => $assignment['eater'] === 'ada' && $assignment['day'] === 2,
             ),
         );
-        expect($cells)->toBe($locked)->and(Feasibility::trouble($plan->instance, $plan->cells))->toBeNull();
+        expect($assignments)
+            ->toBe($locked)
+            ->and(Feasibility::trouble($plan->problem, $plan->assignments))
+            ->toBeNull();
     },
 );
 
@@ -169,7 +172,7 @@ it('fills one plate as trying every set would', function (): void {
                 array_sum(array_column($chosen, 0)) - 100 * $short - $over * max(0.0, $sodium - $allowance),
             );
         }
-        [$worth] = Plate::fill($candidates, $room, $goal, 100.0, $over, $allowance, $limit);
+        [$worth] = DayPlate::fill($candidates, $room, $goal, 100.0, $over, $allowance, $limit);
         expect($worth)->toEqualWithDelta($best, 1e-9);
     }
 });
@@ -177,7 +180,7 @@ it('fills one plate as trying every set would', function (): void {
 it('refuses what makes no sense, with the path of it', function (array $change, string $path): void {
     $week = array_replace_recursive(week(), $change);
     try {
-        Instance::read(Fields::of($week));
+        PlanningProblem::read(Fields::of($week));
         $at = null;
     } catch (InvalidField $refusal) {
         $at = $refusal->path;
@@ -206,9 +209,9 @@ it('answers too many eaters in a sentence, and no jars with an empty week', func
         fn(int $n): array => ['id' => "m{$n}", 'targetMg' => 1500, 'allowanceMg' => 300],
         range(1, 40),
     );
-    expect(fn() => Instance::read(Fields::of(week(['eaters' => $many]))))
+    expect(fn() => PlanningProblem::read(Fields::of(week(['eaters' => $many]))))
         ->toThrow(InvalidField::class, 'at most 12')
-        ->and(planned(week(['offers' => []]))->cells)
+        ->and(planned(week(['offers' => []]))->assignments)
         ->toBe([]);
 });
 
@@ -236,7 +239,7 @@ function madeUp(int $seed): array
         ],
         range(0, $draw(3)),
     );
-    $offers = array_map(
+    $options = array_map(
         fn(int $i): array => [
             'id' => "i{$i}",
             'live' => $draw(4) > 0,
@@ -257,7 +260,7 @@ function madeUp(int $seed): array
         'meals' => $meals,
         'perMeal' => 1 + $draw(2),
         'eaters' => $eaters,
-        'offers' => $offers,
+        'offers' => $options,
     ];
     // One cell of a first plan is locked, so that it can be kept.
     $first = planned($week)->toArray()['cells'];
@@ -268,31 +271,31 @@ function madeUp(int $seed): array
 it('never breaks what must not be broken, whatever the week', function (int $seed): void {
     $week = madeUp($seed);
     $plan = planned($week);
-    $cells = $plan->toArray()['cells'];
-    expect(Feasibility::trouble($plan->instance, $plan->cells))
+    $assignments = $plan->toArray()['cells'];
+    expect(Feasibility::trouble($plan->problem, $plan->assignments))
         ->toBeNull()
         ->and($plan->bound)
         ->toBeGreaterThanOrEqual($plan->objective - 1e-6);
     foreach ($week['locked'] ?? [] as $locked) {
-        expect($cells)->toContain($locked);
+        expect($assignments)->toContain($locked);
     }
     // Reckoned once more from the document alone.
     $used = $sodium = [];
-    foreach ($cells as $cell) {
-        $offer = $week['offers'][(int) substr($cell['offer'], 1)];
-        $eater = $week['eaters'][(int) substr($cell['eater'], 1)];
-        $used[$offer['id']] = ($used[$offer['id']] ?? 0) + $offer['portion'];
-        $at = "{$cell['eater']} {$cell['day']}";
-        $sodium[$at] = ($sodium[$at] ?? 0) + $offer['sodiumMg'];
-        expect($offer['notFor'])
-            ->not->toContain($cell['eater'])
-            ->and($used[$offer['id']])
-            ->toBeLessThanOrEqual($offer['stock'])
-            ->and($cell['day'])
-            ->toBeGreaterThanOrEqual($offer['from'])
-            ->toBeLessThanOrEqual($offer['useBy']);
+    foreach ($assignments as $assignment) {
+        $option = $week['offers'][(int) substr($assignment['offer'], 1)];
+        $eater = $week['eaters'][(int) substr($assignment['eater'], 1)];
+        $used[$option['id']] = ($used[$option['id']] ?? 0) + $option['portion'];
+        $at = "{$assignment['eater']} {$assignment['day']}";
+        $sodium[$at] = ($sodium[$at] ?? 0) + $option['sodiumMg'];
+        expect($option['notFor'])
+            ->not->toContain($assignment['eater'])
+            ->and($used[$option['id']])
+            ->toBeLessThanOrEqual($option['stock'])
+            ->and($assignment['day'])
+            ->toBeGreaterThanOrEqual($option['from'])
+            ->toBeLessThanOrEqual($option['useBy']);
         if ($eater['hard']) {
-            expect($sodium[$at])->toBeLessThanOrEqual(max(0, $eater['allowanceMg'][$cell['day']]));
+            expect($sodium[$at])->toBeLessThanOrEqual(max(0, $eater['allowanceMg'][$assignment['day']]));
         }
     }
     // Every day that is short says so.
@@ -303,23 +306,23 @@ it('never breaks what must not be broken, whatever the week', function (int $see
 /** No serving that could be left out or put down as well makes a week better. */
 function expectUnbeaten(Plan $plan): void
 {
-    $instance = $plan->instance;
-    foreach ($plan->cells as $at => $_) {
-        $without = $plan->cells;
+    $problem = $plan->problem;
+    foreach ($plan->assignments as $at => $_) {
+        $without = $plan->assignments;
         unset($without[$at]);
-        if (!in_array($plan->cells[$at], $instance->locked, false)) {
-            expect(Objective::of($instance, array_values($without)))->toBeLessThanOrEqual(
+        if (!in_array($plan->assignments[$at], $problem->locked, false)) {
+            expect(Objective::of($problem, array_values($without)))->toBeLessThanOrEqual(
                 $plan->objective + 1e-9,
             );
         }
     }
-    foreach ($instance->eaters as $m => $_) {
+    foreach ($problem->eaters as $m => $_) {
         foreach (range(0, 4) as $d) {
-            foreach ($instance->offers as $i => $offer) {
-                foreach ($offer->meals as $meal) {
-                    $with = [...$plan->cells, new Cell($m, $d, $meal, $i)];
-                    if (Feasibility::trouble($instance, $with) === null) {
-                        expect(Objective::of($instance, $with))->toBeLessThanOrEqual($plan->objective + 1e-9);
+            foreach ($problem->options as $i => $option) {
+                foreach ($option->meals as $meal) {
+                    $with = [...$plan->assignments, new Assignment($m, $d, $meal, $i)];
+                    if (Feasibility::trouble($problem, $with) === null) {
+                        expect(Objective::of($problem, $with))->toBeLessThanOrEqual($plan->objective + 1e-9);
                     }
                 }
             }
@@ -335,15 +338,15 @@ it('is not beaten by any small change of its own week', function (): void {
 
 it('thanks for no variety in what brings no culture', function (): void {
     foreach (range(1, 8) as $seed) {
-        $week = Instance::read(Fields::of(madeUp($seed)));
-        $offers = array_map(
-            fn(Offer $one): Offer => $one->isLive
+        $week = PlanningProblem::read(Fields::of(madeUp($seed)));
+        $options = array_map(
+            fn(ServingOption $one): ServingOption => $one->isLive
                 ? $one
-                : new Offer(
+                : new ServingOption(
                     $one->id,
                     $one->name,
                     false,
-                    Offer::NO_CULTURE,
+                    ServingOption::NO_CULTURE,
                     $one->stock,
                     $one->from,
                     $one->useBy,
@@ -352,24 +355,24 @@ it('thanks for no variety in what brings no culture', function (): void {
                     $one->portion,
                     $one->isFor,
                 ),
-            $week->offers,
+            $week->options,
         );
         $plan = Planner::plan(
-            new Instance(
+            new PlanningProblem(
                 $week->days,
                 $week->meals,
                 $week->perMeal,
                 $week->eaters,
-                $offers,
+                $options,
                 $week->locked,
                 [],
                 $week->weights,
             ),
         );
-        expect(Feasibility::trouble($plan->instance, $plan->cells))
+        expect(Feasibility::trouble($plan->problem, $plan->assignments))
             ->toBeNull()
             ->and($plan->objective)
-            ->toEqualWithDelta(Objective::of($plan->instance, $plan->cells), 1e-9)
+            ->toEqualWithDelta(Objective::of($plan->problem, $plan->assignments), 1e-9)
             ->and($plan->bound)
             ->toBeGreaterThanOrEqual($plan->objective - 1e-6);
         expectUnbeaten($plan);

@@ -9,7 +9,7 @@ use Tempesal\Core\Formula\FormulaLine;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\SaltFloor;
 use Tempesal\Core\Formula\Scaling;
-use Tempesal\Core\Formula\Steps;
+use Tempesal\Core\Formula\FormulaStep;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Phase;
@@ -17,7 +17,7 @@ use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\KitchenPhrase;
 use Tempesal\Core\Measure\SpoonSystem;
 use Tempesal\Core\Produce\PieceWeight;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 
 function process(string $method, array $more): Fields
 {
@@ -30,7 +30,7 @@ function process(string $method, array $more): Fields
 /** @return list<string> */
 function kindsOf(Fields $step): array
 {
-    return array_map(fn($entry): string => $entry->toArray()['kind'], Steps::expand($step));
+    return array_map(fn($entry): string => $entry->toArray()['kind'], FormulaStep::expand($step));
 }
 
 function cabbage(float $grams): array
@@ -143,7 +143,7 @@ it('carries a method out in the order of the work', function (
 ]);
 
 it('works salt out of a share, on the basis that is named', function (array $salt, float $grams): void {
-    $entries = Steps::expand(
+    $entries = FormulaStep::expand(
         process('poured_brine', [
             'vegetables' => cabbage(600),
             'water' => 400,
@@ -162,7 +162,7 @@ it('works salt out of a share, on the basis that is named', function (array $sal
 
 it('throws most of a soak\'s salt away and keeps the paste\'s', function (): void {
     $state = (new Ledger(
-        Steps::expand(
+        FormulaStep::expand(
             process('kimchi_soaked', [
                 'vegetables' => [['ingredient' => 'napa-cabbage', 'grams' => 900]],
                 'water' => 1800,
@@ -181,7 +181,7 @@ it('throws most of a soak\'s salt away and keeps the paste\'s', function (): voi
 
 it('discards the brine that was mixed to spare', function (): void {
     $more = ['vegetables' => cabbage(300), 'water' => 440, 'salt' => ['product' => 'pure', 'grams' => 11]];
-    $state = (new Ledger(Steps::expand(process('poured_brine', [...$more, 'spare' => 0.1]))))->state();
+    $state = (new Ledger(FormulaStep::expand(process('poured_brine', [...$more, 'spare' => 0.1]))))->state();
     expect($state->account(Account::Discarded)->weightG())
         ->toEqualWithDelta(451 / 11, 1e-9)
         ->and($state->phase(Phase::Brine)->brineStrength())
@@ -189,7 +189,7 @@ it('discards the brine that was mixed to spare', function (): void {
 });
 
 it('names what is missing from a process', function (string $method, array $more, string $path): void {
-    expect(fn() => Steps::expand(process($method, $more)))->toThrow(
+    expect(fn() => FormulaStep::expand(process($method, $more)))->toThrow(
         fn(InvalidField $refusal) => expect($refusal->path)->toBe($path),
     );
 })->with([

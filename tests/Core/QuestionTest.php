@@ -15,19 +15,19 @@ use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Strength;
-use Tempesal\Core\Ledger\Washing;
+use Tempesal\Core\Ledger\Rinsing;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Seconds;
-use Tempesal\Core\Question\Answer;
-use Tempesal\Core\Question\Questions;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Inverse\InverseAnswer;
+use Tempesal\Core\Inverse\InverseQuestions;
+use Tempesal\Core\Salt\SaltBasis;
 use Tempesal\Core\Uptake\TemperatureHistory;
 use Tests\Support\Kitchen;
 
-function ask(array $question, ?Ledger $ledger = null): Answer
+function ask(array $question, ?Ledger $ledger = null): InverseAnswer
 {
-    return Questions::read(Fields::of($question, 'question'))->answer($ledger ?? Kitchen::kraut());
+    return InverseQuestions::read(Fields::of($question, 'question'))->answer($ledger ?? Kitchen::kraut());
 }
 
 // Every answer is put back into the ledger: doing what it says must give what was wanted.
@@ -44,7 +44,7 @@ it('names the salt that reaches a strength', function (string $basis): void {
             Phase::Brine,
         ),
     );
-    expect(Strength::of($salted->state())->share(Basis::from($basis)))
+    expect(Strength::of($salted->state())->share(SaltBasis::from($basis)))
         ->toEqualWithDelta(0.03, 1e-9)
         ->and($answer->sentence)
         ->toContain('grey sea salt');
@@ -53,7 +53,7 @@ it('names the salt that reaches a strength', function (string $basis): void {
 it('names the water that thins to a strength', function (string $basis): void {
     $answer = ask(['question' => 'water_for_strength', 'share' => 0.015, 'basis' => $basis]);
     $thinned = Kitchen::kraut()->with(new Add(Kitchen::water(), Band::exact($answer->amount), Phase::Brine));
-    expect(Strength::of($thinned->state())->share(Basis::from($basis)))->toEqualWithDelta(0.015, 1e-9);
+    expect(Strength::of($thinned->state())->share(SaltBasis::from($basis)))->toEqualWithDelta(0.015, 1e-9);
 })->with(['of_water', 'brine_strength', 'of_everything']);
 
 it('names the most of another brine that keeps a jar under a strength', function (string $basis): void {
@@ -69,7 +69,7 @@ it('names the most of another brine that keeps a jar under a strength', function
         $jar,
     );
     $fed = $jar->with(new Starter($brine, Grams::of($answer->amount)));
-    expect(Strength::of($fed->state())->share(Basis::from($basis)))
+    expect(Strength::of($fed->state())->share(SaltBasis::from($basis)))
         ->toEqualWithDelta(0.012, 1e-9)
         ->and(
             ask(['question' => 'brine_under_strength', 'share' => 0.1, 'liquid' => $brine->toArray()], $jar)
@@ -112,7 +112,7 @@ it('names how long to rinse, or says that it is not enough', function (): void {
     $state = Kitchen::kraut()->state();
     $answer = ask(['question' => 'rinse_time', 'sodiumMg' => 250, 'grams' => 40]);
     $rinsed = Serve::of(Phase::Pieces, Grams::of(40))->rinsed(
-        Washing::underTheTap(Seconds::of($answer->amount)),
+        Rinsing::underTheTap(Seconds::of($answer->amount)),
     );
     expect($rinsed->sodiumMg($state, Point::typical()))
         ->toEqualWithDelta(250, 0.01)

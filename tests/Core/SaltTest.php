@@ -5,10 +5,10 @@ declare(strict_types=1);
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\KitchenAmount;
 use Tempesal\Core\Measure\Millilitres;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 use Tempesal\Core\Salt\BrineTable;
 use Tempesal\Core\Salt\JarContents;
-use Tempesal\Core\Salt\NoBasis;
+use Tempesal\Core\Salt\EmptyBasis;
 use Tempesal\Core\Salt\SaltProduct;
 use Tempesal\Core\Measure\SodiumChloride;
 use Tempesal\Core\Salt\StartingSalts;
@@ -38,30 +38,30 @@ function waterOf(string $amount): float
 
 it('relates the four bases by the same weights', function (): void {
     $jar = contents(20, 600, 400, 30);
-    expect($jar->share(Basis::OfWater))
+    expect($jar->share(SaltBasis::OfWater))
         ->toEqualWithDelta(0.05, 1e-12)
-        ->and($jar->share(Basis::BrineStrength))
+        ->and($jar->share(SaltBasis::BrineStrength))
         ->toEqualWithDelta(20 / 420, 1e-12)
-        ->and($jar->share(Basis::OfVegetable))
+        ->and($jar->share(SaltBasis::OfVegetable))
         ->toEqualWithDelta(20 / 600, 1e-12)
-        ->and($jar->share(Basis::OfEverything))
+        ->and($jar->share(SaltBasis::OfEverything))
         ->toEqualWithDelta(20 / 1030, 1e-12);
 });
 
-it('finds the salt for a share on any basis and comes back to it', function (Basis $basis): void {
+it('finds the salt for a share on any basis and comes back to it', function (SaltBasis $basis): void {
     $jar = contents(0, 731.5, 412.25, 18);
     foreach ([0.005, 0.0225, 0.1, 0.26] as $share) {
         expect($jar->withSalt($jar->saltFor($share, $basis))->share($basis))->toEqualWithDelta($share, 1e-12);
     }
-})->with(Basis::cases());
+})->with(SaltBasis::cases());
 
 it('knows a basis without meaning', function (): void {
-    expect(fn() => contents(10, 500, 0)->share(Basis::OfWater))
-        ->toThrow(NoBasis::class)
-        ->and(contents(10, 500, 0)->shareOrNull(Basis::BrineStrength))
+    expect(fn() => contents(10, 500, 0)->share(SaltBasis::OfWater))
+        ->toThrow(EmptyBasis::class)
+        ->and(contents(10, 500, 0)->shareOrNull(SaltBasis::BrineStrength))
         ->toBeNull()
-        ->and(fn() => contents(0, 500, 100)->saltFor(1.0, Basis::BrineStrength))
-        ->toThrow(NoBasis::class, '100 %');
+        ->and(fn() => contents(0, 500, 100)->saltFor(1.0, SaltBasis::BrineStrength))
+        ->toThrow(EmptyBasis::class, '100 %');
 });
 
 // Common practice, no source: household rules of thumb for salt in water and on cabbage.
@@ -104,17 +104,17 @@ it('agrees with the rules of thumb', function (float $percent, float $low, float
         1.4,
     ],
     '18 g in 500 ml is called 3.5 %' => fn() => [
-        contents(18, 0, waterOf('500 ml'))->share(Basis::BrineStrength) * 100,
+        contents(18, 0, waterOf('500 ml'))->share(SaltBasis::BrineStrength) * 100,
         3.4,
         3.6,
     ],
     '15 g in 500 ml is 3 %' => fn() => [
-        contents(15, 0, waterOf('500 ml'))->share(Basis::OfWater) * 100,
+        contents(15, 0, waterOf('500 ml'))->share(SaltBasis::OfWater) * 100,
         2.95,
         3.05,
     ],
     '370 g of mash at 3 % takes 11.1 g' => fn() => [
-        contents(0, 370, 0)->saltFor(0.03, Basis::OfVegetable)->value,
+        contents(0, 370, 0)->saltFor(0.03, SaltBasis::OfVegetable)->value,
         11.0999,
         11.1001,
     ],

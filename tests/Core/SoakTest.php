@@ -22,22 +22,22 @@ use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Squeeze;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\Entry\TopUp;
-use Tempesal\Core\Ledger\Film;
+use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Ledger;
-use Tempesal\Core\Ledger\Lending;
-use Tempesal\Core\Ledger\Line;
+use Tempesal\Core\Ledger\StarterTransfer;
+use Tempesal\Core\Ledger\LedgerLine;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Reading;
 use Tempesal\Core\Ledger\Strength;
-use Tempesal\Core\Ledger\Washing;
+use Tempesal\Core\Ledger\Rinsing;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Millimetres;
 use Tempesal\Core\Measure\Seconds;
 use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Produce\Ingredient;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 use Tempesal\Core\Uptake\Piece;
 use Tempesal\Core\Uptake\PieceForm;
 use Tempesal\Core\Uptake\TemperatureHistory;
@@ -62,7 +62,7 @@ it('goes as far in two rests as in one', function (): void {
         ->toEqualWithDelta($once, 1e-6)
         ->and(
             piecesMg(
-                (new Ledger([...$jar->lines, Soak::fromNowOn(), new Line(new Heat(), 9_000.0)]))->asOf(
+                (new Ledger([...$jar->lines, Soak::fromNowOn(), new LedgerLine(new Heat(), 9_000.0)]))->asOf(
                     36_000.0,
                 ),
             ),
@@ -133,9 +133,9 @@ it('pours the brine off and leaves a film', function (): void {
 });
 
 it('rinses salt out, more with time, and leaves fresh water clinging', function (): void {
-    $jar = Kitchen::kraut()->with(new Drain(Film::drained()));
+    $jar = Kitchen::kraut()->with(new Drain(ClingingBrine::drained()));
     $left = fn(float $seconds): Ledger => $jar->with(
-        new Rinse(Washing::underTheTap(Seconds::of($seconds)), Film::drained()),
+        new Rinse(Rinsing::underTheTap(Seconds::of($seconds)), ClingingBrine::drained()),
     );
     expect(piecesMg($left(20)))
         ->toBeLessThan(piecesMg($jar))
@@ -147,7 +147,7 @@ it('rinses salt out, more with time, and leaves fresh water clinging', function 
 });
 
 it('squeezes water out with the salt that is in it', function (): void {
-    $before = Kitchen::kraut()->with(new Drain(Film::drained()));
+    $before = Kitchen::kraut()->with(new Drain(ClingingBrine::drained()));
     $after = $before->with(new Squeeze(Band::exact(0.02), Band::exact(0.1)))->state();
     $pieces = $before->state()->phase(Phase::Pieces);
     expect($after->phase(Phase::Pieces)->sodiumMg)
@@ -163,7 +163,7 @@ it('freshens a pickle that is too salty', function (): void {
         ...Kitchen::jarOfCarrots()->lines,
         new Salt(Kitchen::weighed(100), Phase::Brine),
     ]))->with(hours(8));
-    $fresh = $salty->with(new Freshen(Grams::of(600), Film::drained()), hours(8));
+    $fresh = $salty->with(new Freshen(Grams::of(600), ClingingBrine::drained()), hours(8));
     expect(piecesMg($fresh))
         ->toBeLessThan(0.6 * piecesMg($salty))
         ->and(abs($fresh->state()->sodiumAstray()))
@@ -195,7 +195,7 @@ it('gets saltier as water dries away and thinner as the weight leaks', function 
         ->toThrow(NotEnough::class);
 });
 
-it('salts up to a strength at rest', function (Basis $basis): void {
+it('salts up to a strength at rest', function (SaltBasis $basis): void {
     $salted = Kitchen::jarOfCarrots()->with(new ReSalt(0.03, $basis, Kitchen::salt('grey-sea')));
     expect(Strength::of($salted->state())->share($basis))->toEqualWithDelta(0.03, 1e-9);
     $again = $salted->with(new ReSalt(0.02, $basis, Kitchen::pureSalt()));
@@ -203,7 +203,7 @@ it('salts up to a strength at rest', function (Basis $basis): void {
         $salted->state()->present()->sodiumMg,
         1e-9,
     );
-})->with([[Basis::OfWater], [Basis::BrineStrength], [Basis::OfEverything]]);
+})->with([[SaltBasis::OfWater], [SaltBasis::BrineStrength], [SaltBasis::OfEverything]]);
 
 it('believes a scale: lighter pieces gave more juice', function (): void {
     $jar = Kitchen::kraut();
@@ -285,7 +285,7 @@ it('lends brine at its strength of that moment, with acid, allergens and culture
         new \Tempesal\Core\Ledger\Entry\Add($mustard, Band::exact(5), Phase::Pieces),
         Soak::lasting(Seconds::ofDays(20)),
     );
-    [$starter, $give] = Lending::from('kraut', 'Kraut', $kraut)->lend(Grams::of(50), null, 'beets');
+    [$starter, $give] = StarterTransfer::from('kraut', 'Kraut', $kraut)->lend(Grams::of(50), null, 'beets');
     $brine = $kraut->state()->phase(Phase::Brine);
     $beets = Kitchen::jarOfCarrots()->with($starter)->state();
     expect($starter->liquid->sodiumPer100g->typical)
@@ -300,7 +300,7 @@ it('lends brine at its strength of that moment, with acid, allergens and culture
         ->toEqualWithDelta($brine->sodiumPer100g() / 2, 1e-9)
         ->and($kraut->with($give)->state()->account(Account::GivenAway)->sodiumMg)
         ->toEqualWithDelta($brine->sodiumPer100g() / 2, 1e-9)
-        ->and(fn() => Lending::from('kraut', 'Kraut', $kraut)->lend(Grams::of(5000), null, 'x'))
+        ->and(fn() => StarterTransfer::from('kraut', 'Kraut', $kraut)->lend(Grams::of(5000), null, 'x'))
         ->toThrow(NotEnough::class);
 });
 
@@ -333,8 +333,8 @@ it('serves rinsed or with juice', function (): void {
     $jar = Kitchen::kraut();
     $plain = Serve::of(Phase::Pieces, Grams::of(40));
     $sodium = fn(Serve $serve): float => $serve->sodiumMg($jar->state(), Point::typical());
-    $juicy = new Serve(Phase::Pieces, Grams::of(40), Film::drained(), Grams::of(10));
-    $rinsed = $plain->rinsed(Washing::underTheTap(Seconds::of(30)));
+    $juicy = new Serve(Phase::Pieces, Grams::of(40), ClingingBrine::drained(), Grams::of(10));
+    $rinsed = $plain->rinsed(Rinsing::underTheTap(Seconds::of(30)));
     expect($sodium($juicy) - $sodium($plain))
         ->toEqualWithDelta($jar->state()->phase(Phase::Brine)->sodiumPer100g() / 10, 1e-9)
         ->and($sodium($rinsed))
@@ -360,8 +360,8 @@ it('remembers how the heaviest food is cut', function (): void {
 it('looks at a jar as it was and as it will be', function (): void {
     $jar = new Ledger([
         ...Kitchen::jarOfCarrots()->lines,
-        new Line(Soak::fromNowOn(), 0.0),
-        new Line(Serve::of(Phase::Pieces, Grams::of(100)), 864_000.0),
+        new LedgerLine(Soak::fromNowOn(), 0.0),
+        new LedgerLine(Serve::of(Phase::Pieces, Grams::of(100)), 864_000.0),
     ]);
     expect(piecesMg($jar->asOf(3600.0)))
         ->toBeLessThan(piecesMg($jar->asOf(86_400.0)))

@@ -3,17 +3,17 @@
 declare(strict_types=1);
 
 use Tempesal\Core\Plan\Eater;
-use Tempesal\Core\Plan\Instance;
-use Tempesal\Core\Plan\Offer;
+use Tempesal\Core\Plan\PlanningProblem;
+use Tempesal\Core\Plan\ServingOption;
 use Tempesal\Core\Plan\Planner;
-use Tempesal\Core\Plan\Weights;
-use Tempesal\Core\Supply\Keeper;
-use Tempesal\Core\Supply\Kind;
-use Tempesal\Core\Supply\Lot;
-use Tempesal\Core\Supply\Outlook;
-use Tempesal\Core\Supply\Run;
-use Tempesal\Core\Supply\Shelf;
-use Tempesal\Core\Supply\Vessel;
+use Tempesal\Core\Plan\ObjectiveWeights;
+use Tempesal\Core\Restock\RestockPlanner;
+use Tempesal\Core\Restock\Product;
+use Tempesal\Core\Restock\ScheduledBatch;
+use Tempesal\Core\Restock\StockForecast;
+use Tempesal\Core\Restock\Consumption;
+use Tempesal\Core\Restock\RestockProblem;
+use Tempesal\Core\Restock\FreeJar;
 
 /*
  * Keeping the shelf full: how kinds are eaten from their batches, what is to be started when, and what remains without.
@@ -28,27 +28,27 @@ function kindOf(
     int $days,
     int $keeps = 180,
     ?Closure $inSeason = null,
-): Kind {
+): Product {
     $season = array_map(
         static fn(int $day): bool => $inSeason === null || $inSeason($day),
         range(0, $days - 1),
     );
 
-    return new Kind($id, $id, $perDay, array_fill(0, $days, $lead), $gramsIn, $keeps, $season);
+    return new Product($id, $id, $perDay, array_fill(0, $days, $lead), $gramsIn, $keeps, $season);
 }
 
-/** @return list<Vessel> */
+/** @return list<FreeJar> */
 function quarts(int $count): array
 {
-    return array_map(static fn(int $i): Vessel => new Vessel("quart {$i}", 'quart'), range(1, $count));
+    return array_map(static fn(int $i): FreeJar => new FreeJar("quart {$i}", 'quart'), range(1, $count));
 }
 
 /** Two batches in one jar at a time, or one that was begun in the past: told in a sentence, null where all is well. */
-function jarTrouble(Outlook $outlook): ?string
+function jarTrouble(StockForecast $forecast): ?string
 {
     $held = [];
-    foreach ($outlook->lots as $lot) {
-        $until = $outlook->runs[$lot->kind]->emptyOn[$lot->id] ?? PHP_INT_MAX;
+    foreach ($forecast->lots as $lot) {
+        $until = $forecast->runs[$lot->kind]->emptyOn[$lot->id] ?? PHP_INT_MAX;
         foreach ($held[$lot->vessel] ?? [] as [$from, $to, $id]) {
             if ($lot->start < $to && $from < $until) {
                 return "{$lot->id} and {$id} stand in one jar.";
@@ -56,7 +56,7 @@ function jarTrouble(Outlook $outlook): ?string
         }
         $held[$lot->vessel][] = [$lot->start, $until, $lot->id];
     }
-    foreach ($outlook->added as $lot) {
+    foreach ($forecast->added as $lot) {
         if ($lot->start < 0) {
             return "{$lot->id} was to be started before today.";
         }
@@ -69,12 +69,12 @@ it(
     'eats what was ready first, throws away what is past its day, and counts the days without',
     function (): void {
         $kind = kindOf('kraut', 100.0, 10, ['quart' => 600.0], 20);
-        $run = Run::of(
+        $run = Consumption::of(
             $kind,
             [
-                new Lot('old', 'kraut', 'a', -20, 0, 250.0, 100),
-                new Lot('new', 'kraut', 'b', -5, 5, 1000.0, 9),
-                new Lot('later', 'kraut', 'c', -5, 12, 300.0, 100),
+                new ScheduledBatch('old', 'kraut', 'a', -20, 0, 250.0, 100),
+                new ScheduledBatch('new', 'kraut', 'b', -5, 5, 1000.0, 9),
+                new ScheduledBatch('later', 'kraut', 'c', -5, 12, 300.0, 100),
             ],
             20,
         );
@@ -88,40 +88,42 @@ it(
 
 it('starts a batch on the last day that will do', function (): void {
     $kind = kindOf('kraut', 50.0, 12, ['quart' => 600.0], 40);
-    $outlook = Keeper::plan(
-        new Shelf(40, [$kind], quarts(3), [new Lot('there', 'kraut', 'quart 1', -30, 0, 1000.0, 200)]),
+    $forecast = RestockPlanner::plan(
+        new RestockProblem(40, [$kind], quarts(3), [
+            new ScheduledBatch('there', 'kraut', 'quart 1', -30, 0, 1000.0, 200),
+        ]),
     );
-    expect($outlook->gapDays())->toBe(0);
+    expect($forecast->gapDays())->toBe(0);
     // 1000 g at 50 g a day last twenty days; 600 g another twelve, which ends on day 32.
-    expect(array_map(fn(Lot $lot): array => [$lot->start, $lot->ready], $outlook->added))->toBe([
+    expect(array_map(fn(ScheduledBatch $lot): array => [$lot->start, $lot->ready], $forecast->added))->toBe([
         [8, 20],
         [20, 32],
     ]);
-    expect($outlook->runsOutOn($kind))->toBe(20)->and(jarTrouble($outlook))->toBeNull();
+    expect($forecast->runsOutOn($kind))->toBe(20)->and(jarTrouble($forecast))->toBeNull();
 });
 
 it('leaves the smallest gap where one jar has to do, and says why', function (): void {
     // Ten days to make, ten to eat, one jar: ten days in twenty without. Reckoned by hand: days 10-19, 30-39 and 50-55 are fed.
     $kind = kindOf('kraut', 60.0, 10, ['quart' => 600.0], 56);
-    $outlook = Keeper::plan(new Shelf(56, [$kind], quarts(1), []));
-    expect($outlook->gapDays())->toBe(30);
-    expect(array_map(fn(array $gap): array => [$gap['from'], $gap['to']], $outlook->gaps($kind)))->toBe([
+    $forecast = RestockPlanner::plan(new RestockProblem(56, [$kind], quarts(1), []));
+    expect($forecast->gapDays())->toBe(30);
+    expect(array_map(fn(array $gap): array => [$gap['from'], $gap['to']], $forecast->gaps($kind)))->toBe([
         [0, 9],
         [20, 29],
         [40, 49],
     ]);
-    expect($outlook->gaps($kind)[0]['reason'])
+    expect($forecast->gaps($kind)[0]['reason'])
         ->toContain('Started today it takes 10 days')
-        ->and($outlook->gaps($kind)[1]['reason'])
+        ->and($forecast->gaps($kind)[1]['reason'])
         ->toContain('One more would help');
     // One more jar, and only the days that nothing can spare are left.
-    expect(Keeper::plan(new Shelf(56, [$kind], quarts(2), []))->gapDays())->toBe(10);
+    expect(RestockPlanner::plan(new RestockProblem(56, [$kind], quarts(2), []))->gapDays())->toBe(10);
 });
 
 it('keeps to the season, to what keeps, and to what a jar is for', function (): void {
     $spring = kindOf('radish', 30.0, 5, ['quart' => 600.0], 60, 14, fn(int $day): bool => $day >= 20);
-    $outlook = Keeper::plan(new Shelf(60, [$spring], quarts(4), []));
-    foreach ($outlook->added as $lot) {
+    $forecast = RestockPlanner::plan(new RestockProblem(60, [$spring], quarts(4), []));
+    foreach ($forecast->added as $lot) {
         expect($lot->start)
             ->toBeGreaterThanOrEqual(20)
             ->and($lot->grams)
@@ -129,11 +131,11 @@ it('keeps to the season, to what keeps, and to what a jar is for', function (): 
             ->and($lot->useBy - $lot->ready)
             ->toBe(13);
     }
-    expect($outlook->gapDays())
+    expect($forecast->gapDays())
         ->toBe(25)
-        ->and($outlook->gaps($spring)[0]['reason'])
+        ->and($forecast->gaps($spring)[0]['reason'])
         ->toContain('before its season, 20 days');
-    $crock = new Kind(
+    $crock = new Product(
         'mash',
         'mash',
         10.0,
@@ -142,26 +144,26 @@ it('keeps to the season, to what keeps, and to what a jar is for', function (): 
         90,
         array_fill(0, 60, true),
     );
-    expect(Keeper::plan(new Shelf(60, [$crock], quarts(2), []))->gaps($crock)[0]['reason'])->toBe(
-        'There is no jar that it could be made in.',
-    );
-    $bought = new Kind('bought', 'bought', 10.0, [], [], 1, []);
-    expect(Keeper::plan(new Shelf(60, [$bought], quarts(2), []))->gaps($bought)[0]['reason'])->toBe(
-        'No formula says how to make it.',
-    );
+    expect(
+        RestockPlanner::plan(new RestockProblem(60, [$crock], quarts(2), []))->gaps($crock)[0]['reason'],
+    )->toBe('There is no jar that it could be made in.');
+    $bought = new Product('bought', 'bought', 10.0, [], [], 1, []);
+    expect(
+        RestockPlanner::plan(new RestockProblem(60, [$bought], quarts(2), []))->gaps($bought)[0]['reason'],
+    )->toBe('No formula says how to make it.');
 });
 
 it('answers with nothing to do, no jars, and a kitchen full of kinds, at once', function (): void {
-    expect(Keeper::plan(new Shelf(56, [], [], []))->gapDays())->toBe(0);
+    expect(RestockPlanner::plan(new RestockProblem(56, [], [], []))->gapDays())->toBe(0);
     $kinds = array_map(
-        fn(int $i): Kind => kindOf("kind {$i}", 20.0 + $i, 3 + 2 * $i, ['quart' => 600.0], 63),
+        fn(int $i): Product => kindOf("kind {$i}", 20.0 + $i, 3 + 2 * $i, ['quart' => 600.0], 63),
         range(1, 12),
     );
-    expect(Keeper::plan(new Shelf(63, $kinds, [], []))->gapDays())->toBe(12 * 63);
-    $outlook = Keeper::plan(new Shelf(63, $kinds, quarts(20), []));
-    expect(jarTrouble($outlook))
+    expect(RestockPlanner::plan(new RestockProblem(63, $kinds, [], []))->gapDays())->toBe(12 * 63);
+    $forecast = RestockPlanner::plan(new RestockProblem(63, $kinds, quarts(20), []));
+    expect(jarTrouble($forecast))
         ->toBeNull()
-        ->and($outlook->gapDays())
+        ->and($forecast->gapDays())
         ->toBeLessThan(12 * 63);
 });
 
@@ -169,7 +171,7 @@ it('answers with nothing to do, no jars, and a kitchen full of kinds, at once', 
  * The fewest days without of all ways to start batches of full jars, tried one after the other. It shares no code with the
  * planner: its own way of eating, and every day as a start.
  *
- * @param  list<Kind>  $kinds
+ * @param  list<Product>  $kinds
  * @param  list<array{int, int, int}>  $made  kind, jar, start
  */
 function fewestWithout(array $kinds, int $jars, int $days, float $full, array $made = [], int $from = 0): int
@@ -200,7 +202,7 @@ function fewestWithout(array $kinds, int $jars, int $days, float $full, array $m
 }
 
 /**
- * @param  list<Kind>  $kinds
+ * @param  list<Product>  $kinds
  * @param  list<array{int, int, int}>  $made
  * @return array{int, array<int, int>} days without, and the day from which each jar is free; a jar that is not emptied never is
  */
@@ -247,7 +249,7 @@ it('leaves no more days without than the best of all ways tried one by one', fun
     $jars = mt_rand(1, 3);
     $days = [1 => 16, 2 => 14, 3 => 13, 4 => 12, 6 => 10, 9 => 9][$count * $jars];
     $kinds = array_map(
-        fn(int $i): Kind => kindOf(
+        fn(int $i): Product => kindOf(
             "kind {$i}",
             (float) mt_rand(1, 3),
             mt_rand(1, 4),
@@ -256,17 +258,17 @@ it('leaves no more days without than the best of all ways tried one by one', fun
         ),
         range(1, $count),
     );
-    $outlook = Keeper::plan(new Shelf($days, $kinds, quarts($jars), []));
+    $forecast = RestockPlanner::plan(new RestockProblem($days, $kinds, quarts($jars), []));
     // Nothing is made that is not eaten.
-    foreach ($outlook->added as $lot) {
-        expect($outlook->runs[$lot->kind]->firstOn[$lot->id])->not->toBeNull();
+    foreach ($forecast->added as $lot) {
+        expect($forecast->runs[$lot->kind]->firstOn[$lot->id])->not->toBeNull();
     }
-    expect(jarTrouble($outlook))
+    expect(jarTrouble($forecast))
         ->toBeNull()
-        ->and($outlook->gapDays())
+        ->and($forecast->gapDays())
         ->toBe(
             fewestWithout($kinds, $jars, $days, 6.0),
-            json_encode(array_map(fn(Kind $kind): array => [$kind->perDay, $kind->leadDays[0]], $kinds)) .
+            json_encode(array_map(fn(Product $kind): array => [$kind->perDay, $kind->leadDays[0]], $kinds)) .
                 " in {$jars}",
         );
 })->with(range(1, 60));
@@ -275,7 +277,7 @@ it('leaves no more days without than the best of all ways tried one by one', fun
  * A household of two over eight weeks, day by day: each week the planner says who eats what, each day the batches that are to
  * be started are started, and now and then someone leaves a serving out or takes more.
  *
- * @return array{missed: list<int>, starts: int, outlook: Outlook} days on which someone was to have something live and had not
+ * @return array{missed: list<int>, starts: int, outlook: StockForecast} days on which someone was to have something live and had not
  */
 function eightWeeks(int $jars, int $seed, int $served = 600): array
 {
@@ -285,7 +287,7 @@ function eightWeeks(int $jars, int $seed, int $served = 600): array
     $portions = [40.0, 30.0];
     $in = ['quart' => 600.0];
     $kinds = array_map(
-        fn(string $id, int $lead): Kind => kindOf($id, 25.0, $lead, $in, $days),
+        fn(string $id, int $lead): Product => kindOf($id, 25.0, $lead, $in, $days),
         array_keys($leads),
         $leads,
     );
@@ -306,7 +308,7 @@ function eightWeeks(int $jars, int $seed, int $served = 600): array
     $first = null;
     for ($today = 0; $today < $days; $today++) {
         $standing = array_map(
-            fn(array $lot): Lot => new Lot(
+            fn(array $lot): ScheduledBatch => new ScheduledBatch(
                 $lot['id'],
                 $lot['kind'],
                 $lot['vessel'],
@@ -317,9 +319,9 @@ function eightWeeks(int $jars, int $seed, int $served = 600): array
             ),
             $lots,
         );
-        $outlook = Keeper::plan(new Shelf($days, $kinds, quarts($jars), $standing));
-        $first ??= $outlook;
-        foreach ($outlook->added as $lot) {
+        $forecast = RestockPlanner::plan(new RestockProblem($days, $kinds, quarts($jars), $standing));
+        $first ??= $forecast;
+        foreach ($forecast->added as $lot) {
             if ($lot->start === 0) {
                 $lots[] = [
                     'id' => "{$lot->kind} {$today}",
@@ -333,7 +335,7 @@ function eightWeeks(int $jars, int $seed, int $served = 600): array
         }
         if ($today % 7 === 0) {
             $week = array_map(
-                fn(array $lot): Offer => new Offer(
+                fn(array $lot): ServingOption => new ServingOption(
                     $lot['id'],
                     $lot['id'],
                     true,
@@ -359,16 +361,18 @@ function eightWeeks(int $jars, int $seed, int $served = 600): array
                 ),
                 [0, 1],
             );
-            $plan = Planner::plan(new Instance(7, ['day'], 1, $eaters, $week, [], [], new Weights()));
+            $plan = Planner::plan(
+                new PlanningProblem(7, ['day'], 1, $eaters, $week, [], [], new ObjectiveWeights()),
+            );
         }
         $eaten = [0, 0];
-        foreach ($plan->cells as $cell) {
-            if ($cell->day !== $today % 7) {
+        foreach ($plan->assignments as $assignment) {
+            if ($assignment->day !== $today % 7) {
                 continue;
             }
             // Now and then someone leaves a serving out, or takes more; where the jar is empty, another that is ready will do.
             $mood = mt_rand(1, 20);
-            $meant = $plan->instance->offers[$cell->offer]->id;
+            $meant = $plan->problem->options[$assignment->option]->id;
             usort(
                 $lots,
                 fn(array $one, array $other): int => [$other['id'] === $meant, $one['id']] <=> [
@@ -377,12 +381,12 @@ function eightWeeks(int $jars, int $seed, int $served = 600): array
                 ],
             );
             foreach ($lots as $i => $lot) {
-                if ($lot['ready'] <= $today && $lot['grams'] >= $portions[$cell->eater] * 0.8) {
+                if ($lot['ready'] <= $today && $lot['grams'] >= $portions[$assignment->eater] * 0.8) {
                     $lots[$i]['grams'] = max(
                         0.0,
-                        $lot['grams'] - $portions[$cell->eater] * [0.0, 1.25, 1.0][min($mood - 1, 2)],
+                        $lot['grams'] - $portions[$assignment->eater] * [0.0, 1.25, 1.0][min($mood - 1, 2)],
                     );
-                    $eaten[$cell->eater]++;
+                    $eaten[$assignment->eater]++;
                     break;
                 }
             }
@@ -414,10 +418,10 @@ it('keeps a household that eats by plan fed for eight weeks without a gap', func
 it('says beforehand how many days will be without where the jars are too few', function (): void {
     $weeks = eightWeeks(1, 4);
     expect($weeks['missed'])->not->toBe([]);
-    $outlook = $weeks['outlook'];
-    expect($outlook->gapDays())->toBeGreaterThan(0);
-    foreach ($outlook->shelf->kinds as $kind) {
-        foreach ($outlook->gaps($kind) as $gap) {
+    $forecast = $weeks['outlook'];
+    expect($forecast->gapDays())->toBeGreaterThan(0);
+    foreach ($forecast->shelf->kinds as $kind) {
+        foreach ($forecast->gaps($kind) as $gap) {
             expect($gap['reason'])->not->toBe('');
         }
     }

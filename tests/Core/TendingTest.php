@@ -2,19 +2,19 @@
 
 declare(strict_types=1);
 
-use Tempesal\Core\Care\Attention;
+use Tempesal\Core\Care\ShelfAlert;
 use Tempesal\Core\Care\Chore;
-use Tempesal\Core\Care\Due;
-use Tempesal\Core\Care\Gate;
-use Tempesal\Core\Care\Glance;
+use Tempesal\Core\Care\DueChore;
+use Tempesal\Core\Care\ReleaseCheck;
+use Tempesal\Core\Care\ShelfSnapshot;
 use Tempesal\Core\Care\AcidReading;
 use Tempesal\Core\Method\Place;
-use Tempesal\Core\Care\Purpose;
+use Tempesal\Core\Care\ReleasePurpose;
 use Tempesal\Core\Care\QuietHours;
-use Tempesal\Core\Care\Rhythm;
-use Tempesal\Core\Care\Stand;
+use Tempesal\Core\Care\Recurrence;
+use Tempesal\Core\Care\CareContext;
 use Tempesal\Core\Care\Task;
-use Tempesal\Core\Care\Tending;
+use Tempesal\Core\Care\ChoreSchedule;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Advice\BatchAdvice;
 use Tempesal\Core\Method\Cover;
@@ -41,11 +41,11 @@ use Tests\Support\Kitchen;
  *
  * @param  array<string, mixed>  $change
  */
-function stand(array $change = []): Stand
+function stand(array $change = []): CareContext
 {
     $hazards = $change['hazards'] ?? new Hazards();
 
-    return new Stand(
+    return new CareContext(
         ...[
             'method' => Method::DrySalting,
             'cover' => Cover::ScrewLid,
@@ -75,7 +75,7 @@ function stand(array $change = []): Stand
 function days(array $change = []): array
 {
     $days = [];
-    foreach (Tending::of(stand($change)) as $due) {
+    foreach (ChoreSchedule::of(stand($change)) as $due) {
         $days[$due->chore->task->value] = $due->day;
     }
 
@@ -83,7 +83,7 @@ function days(array $change = []): array
 }
 
 it('knows what each cover and method wants', function (Cover $cover, Method $method, array $tasks): void {
-    $chores = Rhythm::whileWarm(stand(['cover' => $cover, 'method' => $method]));
+    $chores = Recurrence::whileWarm(stand(['cover' => $cover, 'method' => $method]));
     expect(array_map(fn(Chore $chore): string => $chore->task->value, $chores))->toBe($tasks);
 })->with([
     [Cover::ScrewLid, Method::PouredBrine, ['burp']],
@@ -130,7 +130,7 @@ it('stirs and blends a mash, and counts hours for what is ready in hours', funct
         ->toHaveKey('blend', 21)
         ->toHaveKey('stir', 1)
         ->not->toHaveKey('fridge');
-    $mayonnaise = Tending::of(
+    $mayonnaise = ChoreSchedule::of(
         stand([
             'method' => Method::CulturedCondiment,
             'cover' => Cover::LooseLid,
@@ -145,7 +145,7 @@ it('stirs and blends a mash, and counts hours for what is ready in hours', funct
         ->toBe(Task::ToFridge)
         ->and($mayonnaise[0]->at)
         ->toBe(8 * 3600.0)
-        ->and(array_map(fn(Due $due): array => [$due->chore->task->value, $due->day], $mayonnaise))
+        ->and(array_map(fn(DueChore $due): array => [$due->chore->task->value, $due->day], $mayonnaise))
         // Egg is not kept for long, wherever it stands.
         ->toBe([['fridge', 0], ['use_up', 3], ['discard', 4]]);
 });
@@ -222,8 +222,8 @@ it('says first what cannot wait', function (array $change, ?Task $due, ?string $
         'servings' => 12,
         'isNothing' => false,
     ];
-    $dues = $due === null ? [] : [new Due(new Chore($due, 1, 1, null), 9, null)];
-    expect(Attention::of(new Glance(...[...$well, ...$change]), $dues)?->code)->toBe($code);
+    $dues = $due === null ? [] : [new DueChore(new Chore($due, 1, 1, null), 9, null)];
+    expect(ShelfAlert::of(new ShelfSnapshot(...[...$well, ...$change]), $dues)?->code)->toBe($code);
 })->with([
     'well as it is' => [[], null, null],
     'food above its brine, on a day for burping' => [['aboveBrineMm' => 9.0], Task::Burp, 'sticks_out'],
@@ -239,10 +239,10 @@ it('says first what cannot wait', function (array $change, ?Task $due, ?string $
 it(
     'says what it means when attention comes late, and never that it may be eaten unlooked at',
     function (): void {
-        $late = Attention::of(new Glance(9, 0.0, -30, 12, false), [
-            new Due(new Chore(Task::Burp, 1, 1, null), 6, null),
+        $late = ShelfAlert::of(new ShelfSnapshot(9, 0.0, -30, 12, false), [
+            new DueChore(new Chore(Task::Burp, 1, 1, null), 6, null),
         ]);
-        $long = Attention::of(new Glance(60, 0.0, 3, 9, false), []);
+        $long = ShelfAlert::of(new ShelfSnapshot(60, 0.0, 3, 9, false), []);
         expect($late?->text)->toContain('for 3 days now')->and($long?->text)->toContain('smell and taste');
     },
 );
@@ -304,11 +304,11 @@ it('goes on letting gas out of live sweet sauces weekly, in the fridge too', fun
 });
 
 /** @param  array<string, mixed>  $change  of the gate; "ph", "by", "margin" and "daysAgo" of the reading */
-function gate(Purpose $purpose, array $change = []): Gate
+function gate(ReleasePurpose $purpose, array $change = []): ReleaseCheck
 {
     $reading = ['ph' => 3.9, 'isByMeter' => true, 'margin' => 0.1, 'daysAgo' => 1, ...$change];
 
-    return Gate::of(
+    return ReleaseCheck::of(
         $purpose,
         $reading['ph'] === null
             ? null
@@ -320,7 +320,7 @@ function gate(Purpose $purpose, array $change = []): Gate
 }
 
 it('opens a gate on a fresh reading at or below 4.6, its margin counted, and on nothing else', function (
-    Purpose $purpose,
+    ReleasePurpose $purpose,
 ): void {
     // 21 CFR 114.3: acidified foods have an equilibrium pH of 4.6 or below; from memory.
     expect(gate($purpose)->isOpen)
@@ -345,18 +345,18 @@ it('opens a gate on a fresh reading at or below 4.6, its margin counted, and on 
         ->toBeFalse()
         ->and(gate($purpose, ['isCondemned' => true])->isOpen)
         ->toBeFalse();
-})->with(Purpose::cases());
+})->with(ReleasePurpose::cases());
 
 it('shows as many decimals as it takes to see why it stays shut', function (): void {
-    expect(gate(Purpose::Bottle, ['ph' => 4.604])->reason)
+    expect(gate(ReleasePurpose::Bottle, ['ph' => 4.604])->reason)
         ->toContain('pH 4.604, above 4.6')
-        ->and(gate(Purpose::Bottle, ['ph' => 4.55])->reason)
+        ->and(gate(ReleasePurpose::Bottle, ['ph' => 4.55])->reason)
         ->toContain('off by 0.1')
-        ->and(gate(Purpose::Bottle, ['ph' => 4.3, 'isByMeter' => false])->reason)
+        ->and(gate(ReleasePurpose::Bottle, ['ph' => 4.3, 'isByMeter' => false])->reason)
         ->toContain('strips');
 });
 
-it('keeps cautions at every gate, open or not', function (Purpose $purpose, array $change): void {
+it('keeps cautions at every gate, open or not', function (ReleasePurpose $purpose, array $change): void {
     $gate = gate($purpose, $change);
     $all = implode(' ', $gate->cautions);
     expect($all)
@@ -368,7 +368,7 @@ it('keeps cautions at every gate, open or not', function (Purpose $purpose, arra
         ->and(($change['isLive'] ?? true) !== str_contains($all, 'no longer counts as live'))
         ->toBeTrue();
 })
-    ->with(Purpose::cases())
+    ->with(ReleasePurpose::cases())
     ->with([
         'plain' => [[]],
         'with egg' => [['hazards' => new Hazards(hasEgg: true)]],
@@ -377,15 +377,15 @@ it('keeps cautions at every gate, open or not', function (Purpose $purpose, arra
         'between the two lines' => [['ph' => 4.3]],
     ]);
 
-it('keeps egg at home, and plants in oil here whatever was read', function (Purpose $purpose): void {
-    expect(gate(Purpose::GiveAway, ['hazards' => new Hazards(hasEgg: true)])->isOpen)
+it('keeps egg at home, and plants in oil here whatever was read', function (ReleasePurpose $purpose): void {
+    expect(gate(ReleasePurpose::GiveAway, ['hazards' => new Hazards(hasEgg: true)])->isOpen)
         ->toBeFalse()
         ->and(gate($purpose, ['hazards' => new Hazards(hasPlantsInOil: true), 'ph' => 3.2])->isOpen)
         ->toBeFalse()
-        ->and(implode(' ', gate(Purpose::Bottle, ['ph' => 4.3])->cautions))
+        ->and(implode(' ', gate(ReleasePurpose::Bottle, ['ph' => 4.3])->cautions))
         ->toContain('pH 4.0')
         ->toContain('burst');
-})->with(Purpose::cases());
+})->with(ReleasePurpose::cases());
 
 /** @param  list<array{string, float, float}>  $foods  name, water in 100 g, grams */
 function blended(array $foods, float $salt = 0.0): Ledger

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use Tempesal\Core\Measure\Band;
-use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Salt;
@@ -12,7 +12,7 @@ use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Plan\Conflict;
 use Tempesal\Core\Plan\Eater;
-use Tempesal\Core\Plan\Lever;
+use Tempesal\Core\Plan\Suggestion;
 use Tempesal\Core\Plan\Rotation;
 use Tempesal\Core\Plan\WeekFiller;
 use Tempesal\Core\Plan\WeekJar;
@@ -97,7 +97,7 @@ function meant(
     int $day,
     int $jar,
     float $grams = 40.0,
-    Way $way = Way::Drained,
+    ServingStyle $way = ServingStyle::Drained,
     bool $locked = false,
 ): WeekServing {
     static $number = 0;
@@ -105,15 +105,15 @@ function meant(
     return new WeekServing('s' . ++$number, $eater, $day, $jar, $grams, $way, $locked);
 }
 
-/** @return array<string, Lever> by kind, the first of each */
+/** @return array<string, Suggestion> by kind, the first of each */
 function leversByKind(Conflict $conflict): array
 {
-    $levers = [];
-    foreach ($conflict->levers as $lever) {
-        $levers[$lever->remedy->value] ??= $lever;
+    $suggestions = [];
+    foreach ($conflict->suggestions as $lever) {
+        $suggestions[$lever->kind->value] ??= $lever;
     }
 
-    return $levers;
+    return $suggestions;
 }
 
 it('adds up what is still to come, against what is left of each target', function (): void {
@@ -124,21 +124,21 @@ it('adds up what is still to come, against what is left of each target', functio
     expect($week->coming)
         ->toHaveCount(2)
         ->and($week->milligrams($week->servings[1]))
-        ->toBe($jar->milligrams(3, 40.0, Way::Drained))
+        ->toBe($jar->milligrams(3, 40.0, ServingStyle::Drained))
         ->and($week->milligrams($week->servings[1]))
         ->toBeGreaterThan($per100 * 0.4 * 0.99)
         ->and($week->margin(0, 0))
         ->toBe(500.0)
         ->and($week->margin(0, 3))
-        ->toBe(500.0 - $jar->milligrams(3, 40.0, Way::Drained))
+        ->toBe(500.0 - $jar->milligrams(3, 40.0, ServingStyle::Drained))
         ->and($week->left(0))
         ->toBe([1000.0, 1000.0, 1000.0, 940.0, 940.0, 940.0, 940.0])
         ->and($week->runsShortOn(0))
         ->toBeNull();
-    expect($jar->milligrams(3, 40.0, Way::Rinsed))
-        ->toBeLessThan($jar->milligrams(3, 40.0, Way::Drained))
-        ->and($jar->milligrams(3, 40.0, Way::WithJuice))
-        ->toBeGreaterThan($jar->milligrams(3, 40.0, Way::Drained));
+    expect($jar->milligrams(3, 40.0, ServingStyle::Rinsed))
+        ->toBeLessThan($jar->milligrams(3, 40.0, ServingStyle::Drained))
+        ->and($jar->milligrams(3, 40.0, ServingStyle::WithJuice))
+        ->toBeGreaterThan($jar->milligrams(3, 40.0, ServingStyle::Drained));
 });
 
 it('says what does not go together, and a lever that is taken does away with it', function (): void {
@@ -157,9 +157,9 @@ it('says what does not go together, and a lever that is taken does away with it'
         ->toBe(sprintf('Ada on Wednesday: %d mg past the target.', round($over)))
         ->and($conflict->servings)
         ->toBe([$week->servings[0]->id]);
-    $levers = leversByKind($conflict);
-    expect(array_keys($levers))->toContain('smaller', 'other_jar', 'leave_out');
-    foreach ($conflict->levers as $lever) {
+    $suggestions = leversByKind($conflict);
+    expect(array_keys($suggestions))->toContain('smaller', 'other_jar', 'leave_out');
+    foreach ($conflict->suggestions as $lever) {
         $then = $week->having([
             ...array_values(
                 array_filter($week->servings, fn(WeekServing $one): bool => $one !== $lever->serving),
@@ -173,7 +173,7 @@ it('says what does not go together, and a lever that is taken does away with it'
         }
     }
     // Those that are enough come first.
-    $enough = array_map(fn(Lever $lever): bool => $lever->isEnough, $conflict->levers);
+    $enough = array_map(fn(Suggestion $lever): bool => $lever->isEnough, $conflict->suggestions);
     expect($enough)->toBe([...array_filter($enough), ...array_filter($enough, fn(bool $one): bool => !$one)]);
 });
 
@@ -227,7 +227,7 @@ it('fills a week around what is locked or was altered, and keeps what it need no
         weekJar('kimchi', ['salt' => 14.0, 'notFor' => [null, 'It holds fish, an allergen.']]),
         weekJar('salty', ['salt' => 60.0]),
     ];
-    $locked = meant(0, 1, 2, 10.0, Way::Rinsed, true);
+    $locked = meant(0, 1, 2, 10.0, ServingStyle::Rinsed, true);
     $altered = meant(0, 2, 0, 15.0);
     $week = weekBefore($jars, [$locked, $altered]);
     $filled = WeekFiller::fill($week, false);
@@ -378,7 +378,7 @@ function weekByChance(int $seed): WeekPlan
             mt_rand(0, 6),
             mt_rand(0, count($jars) - 1),
             (float) mt_rand(5, 60),
-            [Way::Drained, Way::Rinsed, Way::WithJuice][mt_rand(0, 2)],
+            [ServingStyle::Drained, ServingStyle::Rinsed, ServingStyle::WithJuice][mt_rand(0, 2)],
             mt_rand(1, 3) === 1,
         );
     }
@@ -415,7 +415,7 @@ it('keeps every promise of a plan in any week', function (int $seed): void {
             ->and($one->day)
             ->toBeGreaterThanOrEqual($week->first())
             ->and($one->way)
-            ->toBe(Way::Drained)
+            ->toBe(ServingStyle::Drained)
             ->and($one->grams)
             ->toBe($jar->portions[$one->eater]);
         $used[$one->jar] = true;
@@ -437,7 +437,7 @@ it('keeps every promise of a plan in any week', function (int $seed): void {
     // What does not go together is said, and every lever that is offered saves what it says.
     foreach (Conflict::all($then, WEEKDAY_NAMES) as $conflict) {
         expect($conflict->text)->not->toBe('');
-        foreach ($conflict->levers as $lever) {
+        foreach ($conflict->suggestions as $lever) {
             if ($lever->instead === null) {
                 expect($lever->savesMg)->toEqualWithDelta($then->milligrams($lever->serving), 1e-6);
             }

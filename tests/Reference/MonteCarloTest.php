@@ -12,7 +12,7 @@ use Tempesal\Core\Ledger\Entry\Overflow;
 use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Entry\Soak;
-use Tempesal\Core\Ledger\Film;
+use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
@@ -104,15 +104,19 @@ dataset('makings', [
     ]),
 ]);
 
-it('has bands that hold nine in ten of what chance makes', function (Closure $making): void {
-    $plate = fn(callable $of): Serve => new Serve(Phase::Pieces, Grams::of(40), $of(Film::drained()));
+it('has bands that hold nine in ten of what chance makes', function (Closure $solution): void {
+    $plate = fn(callable $of): Serve => new Serve(
+        Phase::Pieces,
+        Grams::of(40),
+        $of(ClingingBrine::drained()),
+    );
     $asBand = fn(Band $band): Band => $band;
-    $band = $making($asBand)->serving($plate($asBand))->band;
+    $band = $solution($asBand)->serving($plate($asBand))->band;
     $chance = new Randomizer(new Mt19937(20261125));
     $found = [];
     for ($i = 0; $i < SAMPLES; $i++) {
         $asDrawn = fn(Band $band): Band => drawn($band, $chance);
-        $found[] = $making($asDrawn)->serving($plate($asDrawn))->band->typical;
+        $found[] = $solution($asDrawn)->serving($plate($asDrawn))->band->typical;
     }
     sort($found);
     $width = $band->high - $band->low;
@@ -131,17 +135,17 @@ it('has bands that hold nine in ten of what chance makes', function (Closure $ma
 })->with('makings');
 
 it('would notice a band that is too narrow', function (): void {
-    $making = fn(callable $of, Band $spoon): Ledger => new Ledger([
+    $solution = fn(callable $of, Band $spoon): Ledger => new Ledger([
         new Add(cabbageWith($of, Band::exact(18)), Band::exact(1000), Phase::Pieces),
         new Salt(spoonfuls($of, '1 1/2 tbsp', $spoon, Band::exact(38_600)), Phase::Brine),
         Soak::untilEven(),
     ]);
     $serving = new Serve(Phase::Pieces, Grams::of(40), Band::exact(0.07));
-    $narrow = $making(fn(Band $band): Band => $band, Band::of(14.5, 15, 15.5))->serving($serving)->band;
+    $narrow = $solution(fn(Band $band): Band => $band, Band::of(14.5, 15, 15.5))->serving($serving)->band;
     $chance = new Randomizer(new Mt19937(7));
     $inside = 0;
     for ($i = 0; $i < 1000; $i++) {
-        $ledger = $making(fn(Band $band): Band => drawn($band, $chance), Band::of(13, 15, 17));
+        $ledger = $solution(fn(Band $band): Band => drawn($band, $chance), Band::of(13, 15, 17));
         $mg = $ledger->serving($serving)->band->typical;
         $inside += $mg >= $narrow->low && $mg <= $narrow->high ? 1 : 0;
     }

@@ -3,9 +3,9 @@
 declare(strict_types=1);
 
 use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Plan\Cell;
+use Tempesal\Core\Plan\Assignment;
 use Tempesal\Core\Plan\Feasibility;
-use Tempesal\Core\Plan\Instance;
+use Tempesal\Core\Plan\PlanningProblem;
 use Tempesal\Core\Plan\Planner;
 
 /*
@@ -28,9 +28,9 @@ it(
     function (): void {
         $behind = [];
         foreach (solvedWeeks() as $n => ['optimum' => $optimum, 'short' => $short, 'week' => $week]) {
-            $instance = Instance::read(Fields::of($week));
-            $plan = Planner::plan($instance);
-            expect(Feasibility::trouble($instance, $plan->cells))
+            $problem = PlanningProblem::read(Fields::of($week));
+            $plan = Planner::plan($problem);
+            expect(Feasibility::trouble($problem, $plan->assignments))
                 ->toBeNull()
                 // Nobody passes the optimum, and the bound is one.
                 ->and($plan->objective)
@@ -52,7 +52,7 @@ it(
     },
 );
 
-it('notices what must not be', function (array $cell, ?string $trouble): void {
+it('notices what must not be', function (array $assignment, ?string $trouble): void {
     $week = [
         'tempesal' => 'plan',
         'meals' => ['noon', 'evening'],
@@ -65,9 +65,9 @@ it('notices what must not be', function (array $cell, ?string $trouble): void {
             ['id' => 'j', 'stock' => 9, 'sodiumMg' => 150, 'notFor' => ['b']],
         ],
     ];
-    $instance = Instance::read(Fields::of($week));
-    $cells = array_map(fn(array $one): Cell => new Cell(...$one), $cell);
-    $said = Feasibility::trouble($instance, $cells);
+    $problem = PlanningProblem::read(Fields::of($week));
+    $assignments = array_map(fn(array $one): Assignment => new Assignment(...$one), $assignment);
+    $said = Feasibility::trouble($problem, $assignments);
     $trouble === null ? expect($said)->toBeNull() : expect($said)->toContain($trouble);
 })->with([
     'well' => [[[0, 1, 0, 0], [0, 2, 1, 1]], null],

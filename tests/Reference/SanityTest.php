@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-use App\Doors\ComputeDoor;
+use App\Console\ComputeBatch;
 use Tempesal\Core\Ferment\Ripening;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\KitchenAmount;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 use Tempesal\Core\Salt\JarContents;
 use Tempesal\Core\Salt\SaltDose;
 use Tests\Support\Kitchen;
@@ -15,7 +15,7 @@ use Tests\Support\Kitchen;
 /** Milligrams in 100 g of what is eaten of a documented example. */
 function per100g(string $example): float
 {
-    $batch = ComputeDoor::compute(
+    $batch = ComputeBatch::compute(
         file_get_contents(__DIR__ . "/../../docs/formats/examples/{$example}.json"),
     )['batches'][0];
 
@@ -43,7 +43,7 @@ it('comes out where fermented dill pickles are', function (): void {
         Kitchen::salt('pickling'),
         KitchenAmount::parse('1/2 cup')->millilitres(),
     )->grams()->value;
-    $answer = ComputeDoor::compute(
+    $answer = ComputeBatch::compute(
         json_encode(
             [
                 'tempesal' => 'batch',
@@ -76,7 +76,7 @@ it('comes out where fermented dill pickles are', function (): void {
 
 // Common practice, no source: a head of napa soaked in half a cup of rock salt to eight cups of water keeps 2 to 3 % in the leaf after rinsing.
 it('leaves 2 to 3 % of salt in a rinsed kimchi leaf', function (): void {
-    $states = ComputeDoor::compute(
+    $states = ComputeBatch::compute(
         file_get_contents(__DIR__ . '/../../docs/formats/examples/kimchi-soaked.json'),
     )['batches'][0]['states'];
     $rinsed = $states[array_search('rinse', array_column($states, 'kind'), true)]['phases']['pieces'];
@@ -87,7 +87,7 @@ it('leaves 2 to 3 % of salt in a rinsed kimchi leaf', function (): void {
 
 // Common practice, no source: the poured brine's strength is about twice what the jar ends at.
 it('takes about half of a poured brine', function (): void {
-    $strength = ComputeDoor::compute(
+    $strength = ComputeBatch::compute(
         file_get_contents(__DIR__ . '/../../docs/formats/examples/poured-brine.json'),
     )['batches'][0]['strength'];
     expect($strength['ofWater'] / 0.03)
@@ -102,9 +102,9 @@ it('knows the published kraut on every basis', function (): void {
         KitchenAmount::parse('3 tbsp')->millilitres(),
     )->grams();
     $contents = new JarContents($salt, KitchenAmount::parse('5 lb')->grams(), Grams::zero(), Grams::zero());
-    expect($contents->share(Basis::OfVegetable))
+    expect($contents->share(SaltBasis::OfVegetable))
         ->toEqualWithDelta(0.0245, 0.0005)
-        ->and($contents->share(Basis::OfEverything))
+        ->and($contents->share(SaltBasis::OfEverything))
         ->toEqualWithDelta(0.0245, 0.0005);
 });
 

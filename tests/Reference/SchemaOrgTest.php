@@ -5,7 +5,7 @@ declare(strict_types=1);
 use App\Pantry\FoodTable;
 use App\Pantry\FormulaLibrary;
 use Symfony\Component\Process\Process;
-use Tempesal\Core\Exchange\SchemaRecipe;
+use Tempesal\Core\Interchange\SchemaRecipe;
 use Tempesal\Core\Formula\Formula;
 use Tempesal\Core\Formula\FormulaAnswer;
 

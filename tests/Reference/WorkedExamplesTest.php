@@ -11,13 +11,13 @@ use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Phase;
-use Tempesal\Core\Ledger\Washing;
+use Tempesal\Core\Ledger\Rinsing;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\KitchenAmount;
 use Tempesal\Core\Measure\Millimetres;
 use Tempesal\Core\Measure\Seconds;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 use Tempesal\Core\Salt\BrineTable;
 use Tempesal\Core\Salt\JarContents;
 use Tempesal\Core\Salt\SaltDose;
@@ -69,7 +69,7 @@ it('C: 900 g napa soaked 20 h in 1800 g water with 120 g salt, rinsed 3 min', fu
     ]);
     $rinsed = $soaked->with(
         new Drain(Band::exact(0.0)),
-        new Rinse(Washing::underTheTap(Seconds::of(180)), Band::exact(0.0), $leaf),
+        new Rinse(Rinsing::underTheTap(Seconds::of(180)), Band::exact(0.0), $leaf),
     );
     $before = $soaked->state()->phase(Phase::Pieces);
     $after = $rinsed->state()->phase(Phase::Pieces);
@@ -119,7 +119,7 @@ it('gives the published kraut its strength', function (): void {
         KitchenAmount::parse('3 tbsp')->millilitres(),
     )->grams();
     $cabbage = KitchenAmount::parse('5 lb')->grams();
-    $share = (new JarContents($salt, $cabbage, Grams::zero(), Grams::zero()))->share(Basis::OfVegetable);
+    $share = (new JarContents($salt, $cabbage, Grams::zero(), Grams::zero()))->share(SaltBasis::OfVegetable);
     expect($share)->toEqualWithDelta(0.024, 0.0006);
 });
 

@@ -16,21 +16,21 @@ final class Contract
 {
     private const ID = 'https://tempesal.example/contract.json';
 
-    private static ?self $instance = null;
+    private static ?self $problem = null;
 
     /** @param  array<string, mixed>  $document */
     private function __construct(public readonly array $document, private readonly Validator $validator) {}
 
     public static function read(): self
     {
-        if (self::$instance === null) {
+        if (self::$problem === null) {
             $document = Yaml::parseFile(dirname(__DIR__, 2) . '/contract/openapi.yaml');
             $validator = new Validator();
             $validator->resolver()?->registerRaw((string) json_encode($document), self::ID);
-            self::$instance = new self($document, $validator);
+            self::$problem = new self($document, $validator);
         }
 
-        return self::$instance;
+        return self::$problem;
     }
 
     /** @return list<string> "GET /session" and so on */

@@ -30,16 +30,16 @@ use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Squeeze;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\Entry\TopUp;
-use Tempesal\Core\Ledger\Film;
+use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Reading;
 use Tempesal\Core\Ledger\Resolvable;
-use Tempesal\Core\Ledger\Washing;
+use Tempesal\Core\Ledger\Rinsing;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Seconds;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 use Tempesal\Core\Uptake\TemperatureHistory;
 
 /**
@@ -103,17 +103,21 @@ final class RandomHistory
                 TemperatureHistory::constant(Celsius::of(40 * $b)),
             ),
             6 => Soak::untilEven(),
-            7 => $there(Phase::Pieces) > 0.0 ? new Drain(Film::drained()) : null,
-            8 => new Rinse(Washing::underTheTap(Seconds::of(1 + 600 * $a)), Film::drained()),
+            7 => $there(Phase::Pieces) > 0.0 ? new Drain(ClingingBrine::drained()) : null,
+            8 => new Rinse(Rinsing::underTheTap(Seconds::of(1 + 600 * $a)), ClingingBrine::drained()),
             9 => Squeeze::firm(),
-            10 => new Freshen(Grams::of(800 * $a), Film::drained()),
+            10 => new Freshen(Grams::of(800 * $a), ClingingBrine::drained()),
             11 => new TopUp(Grams::of(300 * $a), $b < 0.5 ? null : $b * 0.2, $pure),
             12 => new Overflow(Band::exact($a * $there($liquid))),
             13 => new Leak(Band::of(50 * $a, 100 * $a, 150 * $a), 0.1 * $b),
             14 => new Evaporate(Band::exact(0.9 * $a * max(0.0, $state->phase($liquid)->waterG))),
             15 => new ReSalt(
                 0.1 * $a,
-                $b < 0.3 ? Basis::OfWater : ($b < 0.6 ? Basis::OfEverything : Basis::BrineStrength),
+                $b < 0.3
+                    ? SaltBasis::OfWater
+                    : ($b < 0.6
+                        ? SaltBasis::OfEverything
+                        : SaltBasis::BrineStrength),
                 $pure,
             ),
             16 => $b > 0.9 && $state->present()->weightG() > 1.0 ? new Blend() : null,
@@ -154,11 +158,16 @@ final class RandomHistory
 
     private static function serving(BatchState $state, Phase $solid, float $grams, float $b): Serve
     {
-        $serving = new Serve($solid, Grams::of($grams), Film::drained());
+        $serving = new Serve($solid, Grams::of($grams), ClingingBrine::drained());
         if ($solid === Phase::Pieces) {
             $serving = match (true) {
-                $b < 0.3 => $serving->rinsed(Washing::underTheTap(Seconds::of(1 + 100 * $b))),
-                $b < 0.6 => new Serve($solid, Grams::of($grams), Film::drained(), Grams::of(10 * $b)),
+                $b < 0.3 => $serving->rinsed(Rinsing::underTheTap(Seconds::of(1 + 100 * $b))),
+                $b < 0.6 => new Serve(
+                    $solid,
+                    Grams::of($grams),
+                    ClingingBrine::drained(),
+                    Grams::of(10 * $b),
+                ),
                 default => $serving,
             };
         }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\StockFormulas;
-use App\Actions\StockPantry;
+use App\Actions\SeedFormulas;
+use App\Actions\SeedPantry;
 use App\Household\CurrentHousehold;
 use App\Models\Household;
 use Illuminate\Console\Command;
@@ -19,7 +19,7 @@ final class RestockCommand extends Command
 
     protected $description = 'Add foods and formulas that are new to every kitchen';
 
-    public function handle(CurrentHousehold $current, StockPantry $pantry, StockFormulas $formulas): int
+    public function handle(CurrentHousehold $current, SeedPantry $pantry, SeedFormulas $formulas): int
     {
         foreach (Household::query()->get() as $household) {
             $current->during($household, static function () use ($pantry, $formulas): void {

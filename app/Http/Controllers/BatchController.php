@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\AddBoughtJar;
 use App\Actions\EmptyJar;
-use App\Actions\ShelveBought;
 use App\Actions\StartBatch;
 use App\Household\CurrentHousehold;
 use App\Http\Requests\BoughtRequest;
@@ -13,8 +13,8 @@ use App\Http\Requests\StartBatchRequest;
 use App\Http\Responses\BatchPage;
 use App\Models\Batch;
 use App\Models\Jar;
-use App\Views\CourseView;
 use App\Views\ShelfView;
+use App\Views\SodiumCourseView;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -54,7 +54,7 @@ final readonly class BatchController
         return $this->page->answer($batch->id, 201);
     }
 
-    public function shelve(BoughtRequest $request, ShelveBought $shelve): JsonResponse
+    public function shelve(BoughtRequest $request, AddBoughtJar $shelve): JsonResponse
     {
         $batch = $shelve(
             $request->produce(), $request->food(), $request->grams('amount'), $request->grams('servingAmount'), Phase::from($request->string('phase')->value()),
@@ -83,7 +83,7 @@ final readonly class BatchController
     /** The sodium of pieces and brine over the batch's life. */
     public function course(string $batch): JsonResponse
     {
-        return new JsonResponse(CourseView::of(Batch::whole()->findOrFail($batch)));
+        return new JsonResponse(SodiumCourseView::of(Batch::whole()->findOrFail($batch)));
     }
 
     /** Takes the batch off the shelf, or puts it back. */

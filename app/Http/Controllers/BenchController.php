@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\StartBatch;
-use App\Bench\ReadSheet;
+use App\Bench\BenchParser;
 use App\Http\Requests\BenchRequest;
 use App\Models\Jar;
 use App\Models\Person;
@@ -18,7 +18,7 @@ use Illuminate\Http\JsonResponse;
  */
 final class BenchController
 {
-    public function __invoke(BenchRequest $request, ReadSheet $readSheet): JsonResponse
+    public function __invoke(BenchRequest $request, BenchParser $readSheet): JsonResponse
     {
         $order = $readSheet($request->typed());
 

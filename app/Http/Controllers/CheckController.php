@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\WriteNote;
-use App\Care\Tended;
+use App\Actions\RecordNote;
+use App\Care\BatchStatus;
 use App\Household\CurrentHousehold;
 use App\Household\HouseholdTransaction;
 use App\Ledger\Ledgers;
@@ -16,9 +16,9 @@ use App\Views\LogView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
-use Tempesal\Core\Check\Example;
+use Tempesal\Core\Check\Finding;
 use Tempesal\Core\Check\Inspection;
-use Tempesal\Core\Check\Sign;
+use Tempesal\Core\Check\PracticeJar;
 
 /**
  * Looking into a jar, and practising it on drawn ones.
@@ -31,45 +31,45 @@ final readonly class CheckController
 
     public function show(string $batch): JsonResponse
     {
-        return new JsonResponse(['questions' => CheckView::questions($this->tended($batch)->situation())]);
+        return new JsonResponse(['questions' => CheckView::questions($this->status($batch)->situation())]);
     }
 
     /** What follows from what was found so far; nothing is written. */
     public function preview(string $batch, Request $request): JsonResponse
     {
-        return new JsonResponse(CheckView::inspection(Inspection::of($this->tended($batch)->situation(), self::found($request))));
+        return new JsonResponse(CheckView::inspection(Inspection::of($this->status($batch)->situation(), self::found($request))));
     }
 
-    public function store(string $batch, Request $request, WriteNote $write): JsonResponse
+    public function store(string $batch, Request $request, RecordNote $write): JsonResponse
     {
         $request->validate(['requestKey' => ['required', 'string', 'ulid']], ['requestKey.*' => 'The request is missing its key; reload the page.']);
-        $tended = $this->tended($batch);
+        $status = $this->status($batch);
         $found = self::found($request);
         $note = $write->check($batch, $found, $request->string('requestKey')->value());
 
         return new JsonResponse([
-            'note' => LogView::note($note, $this->current->get(), $tended->batch),
-            'inspection' => CheckView::inspection(Inspection::of($tended->situation(), $found)),
+            'note' => LogView::note($note, $this->current->get(), $status->batch),
+            'inspection' => CheckView::inspection(Inspection::of($status->situation(), $found)),
         ], 201);
     }
 
     /** The next drawn jar. */
     public function practice(): JsonResponse
     {
-        return new JsonResponse(CheckView::practice(Example::number(PracticeAnswer::query()->count())));
+        return new JsonResponse(CheckView::practice(PracticeJar::number(PracticeAnswer::query()->count())));
     }
 
     public function answer(Request $request, HouseholdTransaction $transaction): JsonResponse
     {
         $asked = $request->validate([
             'number' => ['required', 'integer', 'min:0', 'max:1000000'],
-            'answer' => ['required', 'string', Rule::in(Example::ANSWERS)],
+            'answer' => ['required', 'string', Rule::in(PracticeJar::ANSWERS)],
             'requestKey' => ['required', 'string', 'ulid'],
         ], [
             'number.*' => 'Say which of the drawn jars is meant.', 'answer.*' => 'Choose one of the four answers.',
             'requestKey.*' => 'The request is missing its key; reload the page.',
         ]);
-        $example = Example::number((int) $asked['number']);
+        $example = PracticeJar::number((int) $asked['number']);
         $transaction(static fn () => PracticeAnswer::query()->firstOrCreate(['request_key' => $asked['requestKey']], [
             'number' => $example->number, 'sign' => $example->sign->value, 'answer' => $asked['answer'], 'is_right' => $example->isRight($asked['answer']),
         ]));
@@ -77,21 +77,21 @@ final readonly class CheckController
         return new JsonResponse(CheckView::practice($example, $asked['answer']), 201);
     }
 
-    private function tended(string $batch): Tended
+    private function status(string $batch): BatchStatus
     {
         $one = Batch::whole()->findOrFail($batch);
 
-        return Tended::of($one, Ledgers::of($one), $this->current->get());
+        return BatchStatus::of($one, Ledgers::of($one), $this->current->get());
     }
 
-    /** @return list<Sign> */
+    /** @return list<Finding> */
     private static function found(Request $request): array
     {
         $asked = $request->validate(
-            ['found' => ['present', 'array', 'list', 'max:60'], 'found.*' => ['string', Rule::enum(Sign::class)]],
+            ['found' => ['present', 'array', 'list', 'max:60'], 'found.*' => ['string', Rule::enum(Finding::class)]],
             ['found.*.*' => 'That is not a sign Tempesal knows.', 'found.*' => 'Say what was found.'],
         );
 
-        return array_map(Sign::from(...), array_values(array_unique($asked['found'])));
+        return array_map(Finding::from(...), array_values(array_unique($asked['found'])));
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Household\CurrentHousehold;
-use App\Intake\Rest;
+use App\Intake\BackgroundIntake;
 use App\Models\Batch;
 use App\Models\Household;
 use App\Models\Person;
@@ -55,7 +55,7 @@ final class DayController
             $current->get(),
             Person::atTable(),
             Serving::query()->with(['person', 'batch', 'entry'])->where('eaten_on', $date)->whereNull('undone_at')->oldest()->get(),
-            Rest::between($date, $date),
+            BackgroundIntake::between($date, $date),
             PlannedServing::open($date, $date),
             self::jars($date, $current->get()),
         ));

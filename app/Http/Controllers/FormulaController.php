@@ -6,13 +6,13 @@ namespace App\Http\Controllers;
 
 use App\Actions\SaveFormula;
 use App\Actions\StartFromFormula;
-use App\Doors\JsonDoor;
-use App\Doors\Refused;
-use App\Formulas\Scale;
+use App\Console\InputError;
+use App\Console\JsonInput;
+use App\Formulas\FormulaScaler;
 use App\Household\CurrentHousehold;
 use App\Http\Requests\FormulaStartRequest;
 use App\Http\Responses\BatchPage;
-use App\Ledger\ReadEntries;
+use App\Ledger\EntryReader;
 use App\Models\Batch;
 use App\Models\Formula;
 use App\Models\FormulaVersion;
@@ -25,12 +25,12 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Document\InvalidField;
-use Tempesal\Core\Exchange\FoodFacts;
-use Tempesal\Core\Exchange\FormulaImport;
-use Tempesal\Core\Exchange\RecipeText;
-use Tempesal\Core\Exchange\SchemaRecipe;
 use Tempesal\Core\Formula\Formula as Read;
 use Tempesal\Core\Formula\FormulaAnswer;
+use Tempesal\Core\Interchange\FoodFacts;
+use Tempesal\Core\Interchange\FormulaImport;
+use Tempesal\Core\Interchange\RecipeText;
+use Tempesal\Core\Interchange\SchemaRecipe;
 use Tempesal\Core\Search\NameIndex;
 
 /**
@@ -42,13 +42,13 @@ final readonly class FormulaController
 
     private const KEY_MESSAGE = ['requestKey.*' => 'The request is missing its key; reload the page.'];
 
-    public function __construct(private CurrentHousehold $current, private Scale $scale)
+    public function __construct(private CurrentHousehold $current, private FormulaScaler $scale)
     {
     }
 
     public function index(): JsonResponse
     {
-        $pantry = ReadEntries::pantry();
+        $pantry = EntryReader::pantry();
         $rows = [];
         foreach (Formula::query()->with('newest')->get()->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE) as $row) {
             $read = Read::read($row->newest->document, $pantry);
@@ -60,7 +60,7 @@ final readonly class FormulaController
 
     public function show(string $formula, Request $request): JsonResponse
     {
-        $request->validate([...Scale::rules(), 'version' => ['nullable', 'integer', 'min:1']], [...Scale::messages(), 'version.*' => 'A version is a number.']);
+        $request->validate([...FormulaScaler::rules(), 'version' => ['nullable', 'integer', 'min:1']], [...FormulaScaler::messages(), 'version.*' => 'A version is a number.']);
         $row = Formula::query()->with('versions')->findOrFail($formula);
 
         return $this->page($row, $request);
@@ -69,7 +69,7 @@ final readonly class FormulaController
     /** What follows from a formula that is being written; nothing is kept. */
     public function compute(Request $request): JsonResponse
     {
-        $request->validate([...Scale::rules(), 'document' => ['required', 'array', 'max:60']], [...Scale::messages(), 'document.*' => 'A formula is needed here.']);
+        $request->validate([...FormulaScaler::rules(), 'document' => ['required', 'array', 'max:60']], [...FormulaScaler::messages(), 'document.*' => 'A formula is needed here.']);
         $read = SaveFormula::check(self::document($request), 'document');
         [$scaled, $factor] = $this->scale->apply($read, $request);
 
@@ -132,12 +132,12 @@ final readonly class FormulaController
         $request->validate(['text' => ['required', 'string', 'max:4000000']], ['text.required' => 'Paste a recipe, or choose a file.', 'text.max' => 'More than 4 MB is too much to read.', 'text.*' => 'A text is needed here.']);
         $text = $request->string('text')->value();
         try {
-            $decoded = preg_match('/^\s*[{\[]/', $text) === 1 ? JsonDoor::decode($text) : null;
+            $decoded = preg_match('/^\s*[{\[]/', $text) === 1 ? JsonInput::decode($text) : null;
 
-            return new JsonResponse(['candidates' => (new FormulaImport(ReadEntries::pantry(), $this->recipeText()))->look($text, $decoded)]);
+            return new JsonResponse(['candidates' => (new FormulaImport(EntryReader::pantry(), $this->recipeText()))->look($text, $decoded)]);
         } catch (InvalidField $refusal) {
             throw ValidationException::withMessages(['text' => ucfirst($refusal->reason)]);
-        } catch (Refused $refusal) {
+        } catch (InputError $refusal) {
             throw ValidationException::withMessages(['text' => $refusal->getMessage()]);
         }
     }
@@ -149,7 +149,7 @@ final readonly class FormulaController
             ['as' => ['required', 'string', 'in:json,jsonld'], 'ids' => ['nullable', 'array', 'max:500'], 'ids.*' => ['string', 'max:26']],
             ['as.*' => 'As json or as jsonld.', 'ids.*' => 'Name the formulas by their ids.'],
         );
-        $pantry = ReadEntries::pantry();
+        $pantry = EntryReader::pantry();
         $documents = [];
         foreach (Formula::query()->with('newest')->orderBy('name')->get() as $row) {
             if (! $request->filled('ids') || in_array($row->id, (array) $request->input('ids'), true)) {

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\WriteOtherFood;
+use App\Actions\RecordOtherFood;
 use App\Household\CurrentHousehold;
 use App\Household\IdempotencyKey;
+use App\Intake\BackgroundIntake;
 use App\Intake\IntakeCsv;
 use App\Intake\Intakes;
-use App\Intake\Rest;
 use App\Models\Household;
 use App\Models\Person;
 use App\Views\IntakeView;
@@ -64,7 +64,7 @@ final readonly class IntakeController
         $people = isset($asked['personId']) ? Person::query()->get()->where('id',
             Person::query()->findOrFail((string) $asked['personId'])->id) : Person::query()->withoutGlobalScope('present')->get();
         $servings = Intakes::servings($from, $to)->whereIn('person_id', $people->pluck('id')->all());
-        $foods = Rest::between($from, $to)->written->whereIn('person_id', $people->pluck('id')->all());
+        $foods = BackgroundIntake::between($from, $to)->written->whereIn('person_id', $people->pluck('id')->all());
         if ($asked['as'] === 'csv') {
             return new Response(IntakeCsv::of($servings, $foods, $people), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"intake-{$from}-{$to}.csv\""]);
         }
@@ -80,7 +80,7 @@ final readonly class IntakeController
     }
 
     /** Takes over the good rows of a file, all or none. */
-    public function bring(Request $request, WriteOtherFood $write): JsonResponse
+    public function bring(Request $request, RecordOtherFood $write): JsonResponse
     {
         $key = $request->validate(['requestKey' => ['required', 'string', 'ulid']], ['requestKey.*' => 'The request is missing its key; reload the page.'])['requestKey'];
         $rows = IntakeCsv::news(self::text($request), Person::atTable())['rows'];

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\OpenKitchen;
-use App\Actions\StockPantry;
-use App\Http\Requests\OpenKitchenRequest;
+use App\Actions\CreateHousehold;
+use App\Actions\SeedPantry;
+use App\Http\Requests\CreateHouseholdRequest;
 use App\Http\Responses\KitchenPage;
 use App\Http\Responses\SessionState;
 use App\Views\KitchenView;
@@ -25,10 +25,10 @@ final class KitchenController
 
     public function presets(): JsonResponse
     {
-        return new JsonResponse(['targets' => KitchenView::targets(), 'jars' => array_column(StockPantry::JARS, 0)]);
+        return new JsonResponse(['targets' => KitchenView::targets(), 'jars' => array_column(SeedPantry::JARS, 0)]);
     }
 
-    public function store(OpenKitchenRequest $request, OpenKitchen $open): JsonResponse
+    public function store(CreateHouseholdRequest $request, CreateHousehold $open): JsonResponse
     {
         $user = $open(
             $request->string('name')->trim()->value(),

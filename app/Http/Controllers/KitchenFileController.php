@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Backup\BringKitchen;
+use App\Backup\ImportKitchen;
 use App\Backup\KitchenFile;
 use App\Household\CurrentHousehold;
 use Illuminate\Http\JsonResponse;
@@ -26,7 +26,7 @@ final class KitchenFileController
             ->withHeaders(['Content-Disposition' => "attachment; filename=\"kitchen-{$current->get()->today()}.json\""]);
     }
 
-    public function bring(Request $request, BringKitchen $bring): JsonResponse
+    public function bring(Request $request, ImportKitchen $bring): JsonResponse
     {
         $file = $request->file('file');
         if (! $file instanceof UploadedFile || ! $file->isValid()) {

@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Household\CurrentHousehold;
 use App\Labels\LabelPrint;
-use App\Labels\LabelWords;
+use App\Labels\LabelText;
 use App\Models\Batch;
 use App\Views\LabelView;
 use Illuminate\Http\JsonResponse;
@@ -31,7 +31,7 @@ final readonly class LabelController
     public function index(Request $request): JsonResponse
     {
         return new JsonResponse(['labels' => array_map(
-            static fn (array $label): array => [...$label, 'rows' => LabelWords::rows($label), 'foot' => LabelWords::foot($label)], $this->labels($request),
+            static fn (array $label): array => [...$label, 'rows' => LabelText::rows($label), 'foot' => LabelText::foot($label)], $this->labels($request),
         )]);
     }
 

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\PreviewEntry;
+use App\Actions\RecordEntry;
 use App\Actions\ReverseEntry;
-use App\Actions\WriteEntry;
 use App\Http\Requests\EntryRequest;
 use App\Http\Responses\BatchPage;
+use App\Ledger\EntryReader;
 use App\Ledger\Ledgers;
-use App\Ledger\ReadEntries;
 use App\Models\Batch;
 use App\Views\LineageView;
 use Illuminate\Http\JsonResponse;
@@ -18,14 +18,14 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
-use Tempesal\Core\Question\Questions;
+use Tempesal\Core\Inverse\InverseQuestions;
 
 /**
  * What was done to a batch, what would follow, and who fed whom.
  */
 final readonly class LedgerController
 {
-    public function store(string $batch, EntryRequest $request, WriteEntry $write, BatchPage $page): JsonResponse
+    public function store(string $batch, EntryRequest $request, RecordEntry $write, BatchPage $page): JsonResponse
     {
         $write($batch, $request->entry(), $request->at(), $request->string('requestKey')->value());
 
@@ -55,8 +55,8 @@ final readonly class LedgerController
         $ledger = Ledgers::of(Batch::query()->with('entries')->findOrFail($batch));
         try {
             $asked = $request->input('question');
-            $fields = Fields::of(is_array($asked) ? ReadEntries::pantry()->fill($asked, 'question') : $asked, 'question');
-            $question = Questions::read($fields);
+            $fields = Fields::of(is_array($asked) ? EntryReader::pantry()->fill($asked, 'question') : $asked, 'question');
+            $question = InverseQuestions::read($fields);
             $fields->refuseUnread();
         } catch (InvalidField $refusal) {
             throw ValidationException::withMessages([$refusal->path => ucfirst($refusal->reason)]);

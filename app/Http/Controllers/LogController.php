@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\KeepPhoto;
-use App\Actions\WriteNote;
-use App\Care\Tended;
+use App\Actions\RecordNote;
+use App\Actions\SavePhoto;
+use App\Care\BatchStatus;
 use App\Household\CurrentHousehold;
 use App\Http\Requests\NoteRequest;
 use App\Ledger\Ledgers;
@@ -41,10 +41,10 @@ final readonly class LogController
             $alike = $alike->where('likeness', '!=', '')->push($one)->values();
         }
 
-        return new JsonResponse(LogView::of(Tended::of($one, Ledgers::of($one), $this->current->get()), $alike));
+        return new JsonResponse(LogView::of(BatchStatus::of($one, Ledgers::of($one), $this->current->get()), $alike));
     }
 
-    public function store(string $batch, NoteRequest $request, WriteNote $write): JsonResponse
+    public function store(string $batch, NoteRequest $request, RecordNote $write): JsonResponse
     {
         $note = $write($batch, $request->columns(), $request->at(), $request->string('requestKey')->value());
 
@@ -52,12 +52,12 @@ final readonly class LogController
     }
 
     /** Takes a note out of the log; it is no longer found. */
-    public function remove(string $note, WriteNote $write): JsonResponse
+    public function remove(string $note, RecordNote $write): JsonResponse
     {
         return $this->index($write->remove($note)->batch_id);
     }
 
-    public function keepPhoto(string $note, Request $request, KeepPhoto $keep): JsonResponse
+    public function keepPhoto(string $note, Request $request, SavePhoto $keep): JsonResponse
     {
         Note::query()->findOrFail($note);
         $photo = $request->file('photo');
@@ -70,7 +70,7 @@ final readonly class LogController
 
     public function photo(string $note): BinaryFileResponse
     {
-        $path = KeepPhoto::path(Note::query()->findOrFail($note));
+        $path = SavePhoto::path(Note::query()->findOrFail($note));
         abort_if($path === null || ! is_file($path), 404);
 
         // Said to be private from the start: what is said to be public goes out so, whatever header it is given.

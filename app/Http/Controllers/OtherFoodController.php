@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\WriteOtherFood;
+use App\Actions\RecordOtherFood;
 use App\Household\CurrentHousehold;
 use App\Http\Requests\OtherFoodRequest;
-use App\Intake\Rest;
+use App\Intake\BackgroundIntake;
 use App\Models\OtherFood;
 use App\Views\IntakeView;
 use Carbon\CarbonImmutable;
@@ -20,7 +20,7 @@ final readonly class OtherFoodController
 {
     private const RECENT_DAYS = 90;
 
-    public function __construct(private WriteOtherFood $write)
+    public function __construct(private RecordOtherFood $write)
     {
     }
 
@@ -29,7 +29,7 @@ final readonly class OtherFoodController
     {
         $since = CarbonImmutable::parse($current->get()->today())->subDays(self::RECENT_DAYS)->toDateString();
 
-        return new JsonResponse(['foods' => IntakeView::known(Rest::between($since, '9999-12-31')->written)]);
+        return new JsonResponse(['foods' => IntakeView::known(BackgroundIntake::between($since, '9999-12-31')->written)]);
     }
 
     public function store(OtherFoodRequest $request): JsonResponse

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\ChangeRoom;
-use App\Actions\KeepReadings;
+use App\Actions\SaveReadings;
+use App\Actions\SaveRoom;
 use App\Household\CurrentHousehold;
 use App\Http\Requests\RoomRequest;
 use App\Models\Batch;
@@ -29,7 +29,7 @@ final readonly class RoomController
     /** Letters of a log that are read at once. */
     private const MOST_LETTERS = 2_000_000;
 
-    public function __construct(private CurrentHousehold $current, private RoomsView $view, private ChangeRoom $change)
+    public function __construct(private CurrentHousehold $current, private RoomsView $view, private SaveRoom $change)
     {
     }
 
@@ -47,7 +47,7 @@ final readonly class RoomController
     }
 
     /** Readings of an instrument, or one that was typed. */
-    public function read(string $place, Request $request, KeepReadings $keep): JsonResponse
+    public function read(string $place, Request $request, SaveReadings $keep): JsonResponse
     {
         $at = self::place($place);
         $asked = $request->validate([
@@ -73,7 +73,7 @@ final readonly class RoomController
     }
 
     /** A log as CSV: looked at first, or kept. */
-    public function bring(string $place, Request $request, KeepReadings $keep): JsonResponse
+    public function bring(string $place, Request $request, SaveReadings $keep): JsonResponse
     {
         $at = self::place($place);
         $asked = $request->validate(

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\StartFromFormula;
-use App\Care\Tended;
+use App\Care\BatchStatus;
 use App\Household\CurrentHousehold;
 use App\Intake\Intakes;
 use App\Intake\OtherJars;
@@ -13,17 +13,17 @@ use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Formula;
 use App\Models\Person;
-use App\Views\Shown;
+use App\Views\WireNumbers;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Formula\FormulaAnswer;
-use Tempesal\Core\Intake\Remedy;
-use Tempesal\Core\Intake\Saving;
-use Tempesal\Core\Intake\Savings;
-use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Intake\RemedyKind;
+use Tempesal\Core\Intake\ServingStyle;
+use Tempesal\Core\Intake\SodiumSaving;
+use Tempesal\Core\Intake\SodiumSavings;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
@@ -47,23 +47,23 @@ final readonly class SavingController
         $row = Batch::whole()->findOrFail($batch);
         $asked = $request->validate([
             ...self::RULES, 'personId' => ['required', 'string', 'max:26'], 'grams' => ['nullable', 'numeric', 'gt:0', 'max:5000'],
-            'way' => ['nullable', 'string', Rule::enum(Way::class)], 'phase' => ['nullable', 'string', Rule::enum(Phase::class)],
+            'way' => ['nullable', 'string', Rule::enum(ServingStyle::class)], 'phase' => ['nullable', 'string', Rule::enum(Phase::class)],
         ],
-            [...self::MESSAGES, 'personId.*' => 'Say whose.', 'grams.*' => 'A portion lies above 0 and at most at 5000 g.', 'way.*' => Way::sentence(), 'phase.*' => 'Pieces, brine or sauce.']);
+            [...self::MESSAGES, 'personId.*' => 'Say whose.', 'grams.*' => 'A portion lies above 0 and at most at 5000 g.', 'way.*' => ServingStyle::sentence(), 'phase.*' => 'Pieces, brine or sauce.']);
         $person = Person::query()->findOrFail((string) $asked['personId']);
         $state = Ledgers::of($row)->state();
-        $phase = isset($asked['phase']) ? Phase::from($asked['phase']) : Tended::servedPhase($row, $state);
+        $phase = isset($asked['phase']) ? Phase::from($asked['phase']) : BatchStatus::servedPhase($row, $state);
         $grams = (float) ($asked['grams'] ?? $row->usualPortion($person, $phase));
         if ($state->phase($phase)->weightG() < $grams) {
             throw ValidationException::withMessages(['grams' => sprintf('Only %d g are left.', (int) floor(max(0.0, $state->phase($phase)->weightG())))]);
         }
-        $serving = Way::from($asked['way'] ?? Way::Drained->value)->plate($phase, Grams::of($grams));
+        $serving = ServingStyle::from($asked['way'] ?? ServingStyle::Drained->value)->plate($phase, Grams::of($grams));
         $now = $serving->sodiumMg($state, Point::typical());
         $today = $this->current->get()->today();
         $day = Intakes::of($person, $today, $today)?->days[0];
         $margin = $day === null ? 0.0 : $day->targetMg - $day->totalMg();
 
-        return $this->answer($now, $grams, isset($asked['mg']) ? (float) $asked['mg'] : ($margin > 0.0 && $now > $margin ? $margin : null), fn (?float $wanted): array => Savings::of($state, $serving, $wanted, OtherJars::of($row, $person, $now, $this->current->get())));
+        return $this->answer($now, $grams, isset($asked['mg']) ? (float) $asked['mg'] : ($margin > 0.0 && $now > $margin ? $margin : null), fn (?float $wanted): array => SodiumSavings::of($state, $serving, $wanted, OtherJars::of($row, $person, $now, $this->current->get())));
     }
 
     /** Of a formula's serving, wanted to be low in sodium unless "mg" says otherwise. */
@@ -75,18 +75,18 @@ final readonly class SavingController
 
         $lighter = $answer->atFloor();
         $others = $lighter === null ? [] : [[
-            'remedy' => Remedy::AtFloor, 'text' => Remedy::AtFloor->text(round(($lighter->strength() ?? 0.0) * 100.0, 1), round(($answer->strength() ?? 0.0) * 100.0, 1)), 'milligrams' => $lighter->typicalServingMg(),
+            'remedy' => RemedyKind::AtFloor, 'text' => RemedyKind::AtFloor->text(round(($lighter->strength() ?? 0.0) * 100.0, 1), round(($answer->strength() ?? 0.0) * 100.0, 1)), 'milligrams' => $lighter->typicalServingMg(),
         ]];
 
-        return $this->answer($answer->typicalServingMg(), $answer->plate()->grams->value, (float) ($asked['mg'] ?? Savings::LOW_SODIUM_MG), static fn (?float $wanted): array => Savings::of($answer->state, $answer->plate(), $wanted, $others));
+        return $this->answer($answer->typicalServingMg(), $answer->plate()->grams->value, (float) ($asked['mg'] ?? SodiumSavings::LOW_SODIUM_MG), static fn (?float $wanted): array => SodiumSavings::of($answer->state, $answer->plate(), $wanted, $others));
     }
 
-    /** @param  callable(float|null): list<Saving>  $savings */
+    /** @param  callable(float|null): list<SodiumSaving>  $savings */
     private function answer(float $now, float $grams, ?float $wanted, callable $savings): JsonResponse
     {
         return new JsonResponse([
-            'grams' => $grams, 'sodium' => Shown::sodium(Band::exact($now)), 'wantedMg' => $wanted,
-            'savings' => $wanted !== null && $now <= $wanted ? [] : array_map(static fn (Saving $one): array => $one->toArray(), $savings($wanted)),
+            'grams' => $grams, 'sodium' => WireNumbers::sodium(Band::exact($now)), 'wantedMg' => $wanted,
+            'savings' => $wanted !== null && $now <= $wanted ? [] : array_map(static fn (SodiumSaving $one): array => $one->toArray(), $savings($wanted)),
         ]);
     }
 }

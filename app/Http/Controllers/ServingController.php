@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ChangeServing;
+use App\Actions\ServeDish;
 use App\Actions\ServePortion;
-use App\Actions\ServeTogether;
 use App\Actions\UndoServing;
+use App\Http\Requests\DishRequest;
 use App\Http\Requests\ServeRequest;
-use App\Http\Requests\TogetherRequest;
 use App\Models\Serving;
 use App\Views\ServingView;
 use Illuminate\Http\JsonResponse;
@@ -39,7 +39,7 @@ final class ServingController
     }
 
     /** Several people at once, from one jar; with "dishAmount" as shares of what went into a dish. */
-    public function together(TogetherRequest $request, ServeTogether $serve): JsonResponse
+    public function together(DishRequest $request, ServeDish $serve): JsonResponse
     {
         $servings = $serve(
             $request->string('batchId')->value(), $request->portions(), $request->dish(), $request->phase(), $request->way(),
@@ -61,7 +61,7 @@ final class ServingController
     }
 
     /** The same for a dish, by any share of it. */
-    public function changeDish(string $serving, TogetherRequest $request, ChangeServing $change): JsonResponse
+    public function changeDish(string $serving, DishRequest $request, ChangeServing $change): JsonResponse
     {
         Serving::query()->findOrFail($serving);
         $dish = $request->dish() ?? throw ValidationException::withMessages(['dishAmount' => 'Say how much went into the dish.']);

@@ -8,8 +8,8 @@ use App\Actions\PlanBatch;
 use App\Household\CurrentHousehold;
 use App\Models\Jar;
 use App\Views\TimelineView;
-use App\Week\ShelfAhead;
 use App\Week\Shopping;
+use App\Week\StockAhead;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -40,9 +40,9 @@ final readonly class TimelineController
         }
         $household = $this->current->get();
         $warmer = (float) ($asked['warmer'] ?? 0.0);
-        $asItIs = ShelfAhead::of($household);
+        $asItIs = StockAhead::of($household);
 
-        return new JsonResponse($jarId === null && $warmer === 0.0 ? TimelineView::of($asItIs) : TimelineView::of(ShelfAhead::of($household, $jarId, $warmer), $asItIs));
+        return new JsonResponse($jarId === null && $warmer === 0.0 ? TimelineView::of($asItIs) : TimelineView::of(StockAhead::of($household, $jarId, $warmer), $asItIs));
     }
 
     public function plan(Request $request, PlanBatch $plan): JsonResponse
@@ -62,9 +62,9 @@ final readonly class TimelineController
         return new JsonResponse(['id' => $planned->id], 201);
     }
 
-    public function letBe(string $plannedBatch, PlanBatch $plan): JsonResponse
+    public function cancel(string $plannedBatch, PlanBatch $plan): JsonResponse
     {
-        $plan->letBe($plannedBatch);
+        $plan->cancel($plannedBatch);
 
         return new JsonResponse(['id' => $plannedBatch]);
     }
@@ -73,10 +73,10 @@ final readonly class TimelineController
     public function shopping(Request $request): JsonResponse|Response
     {
         $asked = $request->validate(
-            ['days' => ['nullable', 'integer', 'min:1', 'max:'.ShelfAhead::DAYS], 'as' => ['nullable', 'string', 'in:json,text,csv']],
-            ['days.*' => 'Between 1 and '.ShelfAhead::DAYS.' days.', 'as.*' => 'As json, text or csv.'],
+            ['days' => ['nullable', 'integer', 'min:1', 'max:'.StockAhead::DAYS], 'as' => ['nullable', 'string', 'in:json,text,csv']],
+            ['days.*' => 'Between 1 and '.StockAhead::DAYS.' days.', 'as.*' => 'As json, text or csv.'],
         );
-        $list = Shopping::of(ShelfAhead::of($this->current->get()), (int) ($asked['days'] ?? 7));
+        $list = Shopping::of(StockAhead::of($this->current->get()), (int) ($asked['days'] ?? 7));
         $file = static fn (string $body, string $type, string $name): Response => new Response($body, 200, ['Content-Type' => "{$type}; charset=utf-8", 'Content-Disposition' => "attachment; filename=\"{$name}\""]);
 
         return match ($asked['as'] ?? 'json') {

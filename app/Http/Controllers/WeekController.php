@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ChangeWeek;
-use App\Actions\KeepRotation;
+use App\Actions\SaveRotation;
 use App\Household\CurrentHousehold;
 use App\Http\Requests\RotationRequest;
 use App\Http\Requests\WeekChangeRequest;
@@ -87,7 +87,7 @@ final readonly class WeekController
         return new JsonResponse(RotationView::of($this->current->get()));
     }
 
-    public function keepRotation(RotationRequest $request, KeepRotation $keep): JsonResponse
+    public function keepRotation(RotationRequest $request, SaveRotation $keep): JsonResponse
     {
         $keep($request->lines(), $request->planning());
 

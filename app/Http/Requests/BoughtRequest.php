@@ -22,7 +22,7 @@ use Tempesal\Core\Produce\Ingredient as Produce;
  */
 final class BoughtRequest extends FormRequest
 {
-    use ReadsLabel;
+    use LabelSodiumFields;
 
     /** @return array<string, mixed> */
     public function rules(): array

@@ -19,7 +19,7 @@ use Tempesal\Core\Uptake\Tissue;
  */
 final class FoodRequest extends FormRequest
 {
-    use ChangesPart, ReadsLabel;
+    use LabelSodiumFields, PartialUpdate;
 
     private const SODIUM = ['sodiumPer100g', 'labelSodiumMg', 'labelServingGrams', 'labelSaltPer100g'];
 

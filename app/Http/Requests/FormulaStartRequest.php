@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Formulas\Scale;
+use App\Formulas\FormulaScaler;
 use Illuminate\Foundation\Http\FormRequest;
 
 /**
@@ -12,13 +12,13 @@ use Illuminate\Foundation\Http\FormRequest;
  */
 final class FormulaStartRequest extends FormRequest
 {
-    use StartsJar;
+    use StartFields;
 
     /** @return array<string, mixed> */
     public function rules(): array
     {
         return [
-            ...Scale::rules(),
+            ...FormulaScaler::rules(),
             ...$this->jarRules(),
             'version' => ['nullable', 'integer', 'min:1'],
             'plannedBatchId' => ['nullable', 'string', 'max:26'],
@@ -30,7 +30,7 @@ final class FormulaStartRequest extends FormRequest
     public function messages(): array
     {
         return [
-            ...Scale::messages(),
+            ...FormulaScaler::messages(),
             ...$this->jarMessages(),
         ];
     }

@@ -12,7 +12,7 @@ use Illuminate\Foundation\Http\FormRequest;
  */
 final class HoldDownRequest extends FormRequest
 {
-    use ChangesPart;
+    use PartialUpdate;
 
     /** @return array<string, mixed> */
     public function rules(): array

@@ -15,7 +15,7 @@ use Tempesal\Core\Method\Aim;
  */
 final class HouseholdRequest extends FormRequest
 {
-    use ChangesPart;
+    use PartialUpdate;
 
     /** @return array<string, mixed> */
     public function rules(): array

@@ -19,7 +19,7 @@ use Tempesal\Core\Method\Cover;
  */
 final class JarRequest extends FormRequest
 {
-    use ChangesPart;
+    use PartialUpdate;
 
     /** @return array<string, mixed> */
     public function rules(): array

@@ -19,7 +19,7 @@ use Tempesal\Core\Intake\Meal;
  */
 final class OtherFoodRequest extends FormRequest
 {
-    use ReadsPortion;
+    use PortionFields;
 
     /** @return array<string, mixed> */
     public function rules(): array

@@ -8,7 +8,7 @@ use App\Models\Person;
 use App\Views\KitchenView;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use Tempesal\Core\Intake\RestOfWeek;
+use Tempesal\Core\Intake\BackgroundDiet;
 use Tempesal\Core\Intake\TargetPreset;
 use Tempesal\Core\Produce\Allergen;
 
@@ -17,7 +17,7 @@ use Tempesal\Core\Produce\Allergen;
  */
 final class PersonRequest extends FormRequest
 {
-    use ChangesPart;
+    use PartialUpdate;
 
     /** @return array<string, mixed> */
     public function rules(): array
@@ -91,7 +91,7 @@ final class PersonRequest extends FormRequest
         return [
             'target_sodium_mg' => $preset?->milligrams() ?? $this->integer('targetMg'),
             'target_source' => $preset?->source() ?? ($source === '' ? 'A number of your own' : $source),
-            'rest' => RestOfWeek::of(array_map(static fn (array $meals): array => array_map(intval(...), $meals), (array) $this->validated('restOfDiet')))->toArray(),
+            'rest' => BackgroundDiet::of(array_map(static fn (array $meals): array => array_map(intval(...), $meals), (array) $this->validated('restOfDiet')))->toArray(),
         ];
     }
 

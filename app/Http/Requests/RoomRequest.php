@@ -14,7 +14,7 @@ use Tempesal\Core\Method\Place;
  */
 final class RoomRequest extends FormRequest
 {
-    use ChangesPart;
+    use PartialUpdate;
 
     /** @return array<string, mixed> */
     public function rules(): array

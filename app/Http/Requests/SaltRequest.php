@@ -13,7 +13,7 @@ use Tempesal\Core\Measure\Band;
  */
 final class SaltRequest extends FormRequest
 {
-    use ChangesPart;
+    use PartialUpdate;
 
     /** A salt nobody has weighed may lie this much looser or denser in the spoon: common practice, no source. */
     private const UNWEIGHED = 0.15;

@@ -8,7 +8,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Enum;
 use Illuminate\Validation\ValidationException;
-use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 
@@ -17,7 +17,7 @@ use Tempesal\Core\Measure\Grams;
  */
 final class ServeRequest extends FormRequest
 {
-    use ReadsPortion;
+    use PortionFields;
 
     /** @return array<string, mixed> */
     public function rules(): array
@@ -27,7 +27,7 @@ final class ServeRequest extends FormRequest
             'personId' => ['required', 'string', 'max:26'],
             'amount' => ['required', 'string', 'max:60'],
             'phase' => ['nullable', 'string', Rule::enum(Phase::class)],
-            'way' => ['nullable', 'string', Rule::enum(Way::class)],
+            'way' => ['nullable', 'string', Rule::enum(ServingStyle::class)],
             ...self::momentRules(),
             'plannedId' => ['nullable', 'string', 'max:26'],
             'requestKey' => ['required', 'string', 'ulid'],

@@ -11,7 +11,7 @@ use App\Bench\BenchFields;
  */
 final class StartBatchRequest extends BenchRequest
 {
-    use StartsJar;
+    use StartFields;
 
     /** @return array<string, mixed> */
     public function rules(): array

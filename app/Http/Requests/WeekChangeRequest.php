@@ -9,7 +9,7 @@ use App\Models\Batch;
 use App\Models\Person;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use Tempesal\Core\Intake\Way;
+use Tempesal\Core\Intake\ServingStyle;
 
 /**
  * Servings that are put into a week's plan, and those that go from it.
@@ -27,7 +27,7 @@ final class WeekChangeRequest extends FormRequest
             'put.*.batchId' => ['required', 'string', 'max:26'],
             'put.*.date' => ['required', 'string', 'date_format:Y-m-d'],
             'put.*.grams' => ['nullable', 'numeric', 'gt:0', 'max:'.self::MOST_G],
-            'put.*.way' => ['nullable', 'string', Rule::enum(Way::class)],
+            'put.*.way' => ['nullable', 'string', Rule::enum(ServingStyle::class)],
             'put.*.isLocked' => ['nullable', 'boolean'],
             'remove' => ['present', 'array', 'list', 'max:200'],
             'remove.*' => ['string', 'max:26'],
@@ -44,7 +44,7 @@ final class WeekChangeRequest extends FormRequest
             'put.*.batchId.*' => 'Say from which jar.',
             'put.*.date.*' => 'A day is written like 2026-11-24.',
             'put.*.grams.*' => 'A portion lies above 0 and at most at '.self::MOST_G.' g.',
-            'put.*.way.*' => Way::sentence(),
+            'put.*.way.*' => ServingStyle::sentence(),
             'put.*.isLocked.*' => 'Say whether it is locked.',
             'put.*' => 'At most 200 servings at once.',
             'remove.*' => 'At most 200 servings at once, by their ids.',
@@ -53,7 +53,7 @@ final class WeekChangeRequest extends FormRequest
         ];
     }
 
-    /** @return list<array{personId: string, batchId: string, date: string, grams: float, way: Way, isLocked: bool}> */
+    /** @return list<array{personId: string, batchId: string, date: string, grams: float, way: ServingStyle, isLocked: bool}> */
     public function put(): array
     {
         $put = [];
@@ -61,7 +61,7 @@ final class WeekChangeRequest extends FormRequest
             $put[] = [
                 'personId' => $one['personId'], 'batchId' => $one['batchId'], 'date' => $one['date'],
                 'grams' => isset($one['grams']) ? (float) $one['grams'] : self::usual($one['personId'], $one['batchId']),
-                'way' => isset($one['way']) ? Way::from($one['way']) : Way::Drained, 'isLocked' => (bool) ($one['isLocked'] ?? false),
+                'way' => isset($one['way']) ? ServingStyle::from($one['way']) : ServingStyle::Drained, 'isLocked' => (bool) ($one['isLocked'] ?? false),
             ];
         }
 
@@ -85,6 +85,6 @@ final class WeekChangeRequest extends FormRequest
         $batch = Batch::query()->with('entries')->findOrFail($batchId);
 
         return $batch->usualPortion(Person::query()->findOrFail($personId),
-            \App\Care\Tended::servedPhase($batch, Ledgers::of($batch)->state()));
+            \App\Care\BatchStatus::servedPhase($batch, Ledgers::of($batch)->state()));
     }
 }

@@ -7,8 +7,8 @@ namespace Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Entry;
-use Tempesal\Core\Ledger\Film;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Band;
@@ -39,12 +39,12 @@ final readonly class Drain implements Entry
             throw NotEnough::of(Phase::Brine, $this->keep->value, $there);
         }
 
-        return Film::drain($state, $this->film, $point, $this->keep->value ?? 0.0);
+        return ClingingBrine::drain($state, $this->film, $point, $this->keep->value ?? 0.0);
     }
 
     public static function read(Fields $fields): self
     {
-        return new self($fields->band('film', Film::drained(), 0.0, 1.0), $fields->has('keep') ? $fields->grams('keep') : null);
+        return new self($fields->band('film', ClingingBrine::drained(), 0.0, 1.0), $fields->has('keep') ? $fields->grams('keep') : null);
     }
 
     public function toArray(): array

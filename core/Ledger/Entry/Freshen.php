@@ -7,8 +7,8 @@ namespace Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Entry;
-use Tempesal\Core\Ledger\Film;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Composition;
@@ -31,12 +31,12 @@ final readonly class Freshen implements Entry
 
     public function applyTo(BatchState $state, Point $point): BatchState
     {
-        return Film::drain($state, $this->film, $point)->receive(Composition::water($this->water->value), Phase::Brine);
+        return ClingingBrine::drain($state, $this->film, $point)->receive(Composition::water($this->water->value), Phase::Brine);
     }
 
     public static function read(Fields $fields): self
     {
-        return new self($fields->grams('water'), $fields->band('film', Film::drained(), 0.0, 1.0));
+        return new self($fields->grams('water'), $fields->band('film', ClingingBrine::drained(), 0.0, 1.0));
     }
 
     public function toArray(): array

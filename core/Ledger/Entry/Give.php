@@ -8,8 +8,8 @@ use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\BatchState;
-use Tempesal\Core\Ledger\Booking;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\RecordedWithdrawal;
 use Tempesal\Core\Ledger\Resolvable;
 use Tempesal\Core\Measure\Composition;
 use Tempesal\Core\Measure\Grams;
@@ -27,7 +27,7 @@ final readonly class Give implements Resolvable
         public Phase $phase,
         public Grams $grams,
         public ?string $toBatch,
-        public ?Booking $booked = null,
+        public ?RecordedWithdrawal $booked = null,
         private ?Composition $difference = null,
     ) {
     }
@@ -40,12 +40,12 @@ final readonly class Give implements Resolvable
     /** The same with what leaves the jar now written down. */
     public function bookedAt(BatchState $state): self
     {
-        return new self($this->phase, $this->grams, $this->toBatch, Booking::of($state, [[$this->phase, $this->grams->value]]));
+        return new self($this->phase, $this->grams, $this->toBatch, RecordedWithdrawal::of($state, [[$this->phase, $this->grams->value]]));
     }
 
     public function resolve(BatchState $before): self
     {
-        $differences = Booking::differences($this->booked, $before, [[$this->phase, $this->grams->value]]);
+        $differences = RecordedWithdrawal::differences($this->booked, $before, [[$this->phase, $this->grams->value]]);
 
         return new self($this->phase, $this->grams, $this->toBatch, $this->booked, $differences[$this->phase->value] ?? null);
     }
@@ -62,7 +62,7 @@ final readonly class Give implements Resolvable
     {
         return new self(
             $fields->choice('phase', Phase::class, Phase::Brine), $fields->grams(), $fields->has('toBatch') ? $fields->text('toBatch') : null,
-            $fields->has('booked') ? Booking::read($fields->child('booked')) : null,
+            $fields->has('booked') ? RecordedWithdrawal::read($fields->child('booked')) : null,
         );
     }
 

@@ -8,8 +8,8 @@ use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Uncertain;
 use Tempesal\Core\Ledger\BatchState;
-use Tempesal\Core\Ledger\Exchange;
-use Tempesal\Core\Ledger\Film;
+use Tempesal\Core\Ledger\ClingingBrine;
+use Tempesal\Core\Ledger\Diffusion;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Reading;
@@ -48,7 +48,7 @@ final readonly class Measured implements Resolvable
         return new self(
             $this->reading, $this->value, $this->atRest ?? self::isEven($before),
             $this->reading === Reading::DrainedWeight && $excess < $pieces->waterG && -$excess < $before->phase(Phase::Brine)->waterG
-                && $before->phase(Phase::Brine)->weightG() > Film::drained()->high * $pieces->weightG(),
+                && $before->phase(Phase::Brine)->weightG() > ClingingBrine::drained()->high * $pieces->weightG(),
         );
     }
 
@@ -111,7 +111,7 @@ final readonly class Measured implements Resolvable
     private static function isEven(BatchState $state): bool
     {
         $pieces = $state->phase(Phase::Pieces);
-        $atRest = Exchange::atEquilibrium($pieces, $state->phase(Phase::Brine), $state->piece->partition ?? 1.0);
+        $atRest = Diffusion::atEquilibrium($pieces, $state->phase(Phase::Brine), $state->piece->partition ?? 1.0);
 
         return abs($atRest - $pieces->sodiumMg) <= 0.02 * $atRest;
     }

@@ -10,7 +10,7 @@ use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Resolvable;
 use Tempesal\Core\Ledger\Strength;
 use Tempesal\Core\Measure\Grams;
-use Tempesal\Core\Salt\Basis;
+use Tempesal\Core\Salt\SaltBasis;
 use Tempesal\Core\Salt\SaltProduct;
 
 /**
@@ -22,7 +22,7 @@ final readonly class ReSalt implements Resolvable
      * @param  float  $share  wanted, 0.025 for 2.5 %
      * @param  Grams|null  $grams  of the product, once it is worked out
      */
-    public function __construct(public float $share, public Basis $basis, public SaltProduct $product, public ?Grams $grams = null)
+    public function __construct(public float $share, public SaltBasis $basis, public SaltProduct $product, public ?Grams $grams = null)
     {
     }
 
@@ -45,8 +45,8 @@ final readonly class ReSalt implements Resolvable
 
     public static function read(Fields $fields): self
     {
-        $basis = $fields->choice('basis', Basis::class, Basis::BrineStrength);
-        if ($basis === Basis::OfVegetable) {
+        $basis = $fields->choice('basis', SaltBasis::class, SaltBasis::BrineStrength);
+        if ($basis === SaltBasis::OfVegetable) {
             throw $fields->invalid('basis', 'a jar is re-salted by its water or by everything in it, not by the vegetable.');
         }
         $share = $fields->share('share');

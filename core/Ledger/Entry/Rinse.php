@@ -8,10 +8,10 @@ use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Entry;
-use Tempesal\Core\Ledger\Film;
 use Tempesal\Core\Ledger\Phase;
-use Tempesal\Core\Ledger\Washing;
+use Tempesal\Core\Ledger\Rinsing;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Composition;
 use Tempesal\Core\Uptake\Piece;
@@ -22,7 +22,7 @@ use Tempesal\Core\Uptake\Piece;
 final readonly class Rinse implements Entry
 {
     /** @param  Piece|null  $piece  null: the pieces that are in the jar, as they are usually cut */
-    public function __construct(public Washing $washing, public Band $film, public ?Piece $piece = null)
+    public function __construct(public Rinsing $washing, public Band $film, public ?Piece $piece = null)
     {
     }
 
@@ -35,7 +35,7 @@ final readonly class Rinse implements Entry
     {
         $pieces = $state->phase(Phase::Pieces);
         $washed = new Composition(sodiumMg: $pieces->sodiumMg * $this->washing->share($this->piece ?? $state->piece, $point));
-        $film = Film::share($this->film, $point) * $pieces->weightG();
+        $film = ClingingBrine::share($this->film, $point) * $pieces->weightG();
 
         return $state
             ->release($washed, Phase::Pieces, Account::Discarded)
@@ -46,7 +46,7 @@ final readonly class Rinse implements Entry
     public static function read(Fields $fields): self
     {
         return new self(
-            Washing::read($fields), $fields->band('film', Film::drained(), 0.0, 1.0),
+            Rinsing::read($fields), $fields->band('film', ClingingBrine::drained(), 0.0, 1.0),
             $fields->has('piece') ? Piece::read($fields->child('piece')) : null,
         );
     }

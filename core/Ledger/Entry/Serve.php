@@ -8,12 +8,12 @@ use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\BatchState;
-use Tempesal\Core\Ledger\Booking;
-use Tempesal\Core\Ledger\Film;
+use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\RecordedWithdrawal;
 use Tempesal\Core\Ledger\Resolvable;
-use Tempesal\Core\Ledger\Washing;
+use Tempesal\Core\Ledger\Rinsing;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Composition;
 use Tempesal\Core\Measure\Grams;
@@ -26,7 +26,7 @@ final readonly class Serve implements Resolvable
 {
     /**
      * @param  Grams|null  $juice  brine that goes along beyond the film
-     * @param  Washing|null  $rinse  under the tap, before eating
+     * @param  Rinsing|null  $rinse  under the tap, before eating
      * @param  array<string, Composition>  $differences  between what was booked and what would leave now, by phase
      */
     public function __construct(
@@ -34,8 +34,8 @@ final readonly class Serve implements Resolvable
         public Grams $grams,
         public Band $film,
         public ?Grams $juice = null,
-        public ?Washing $rinse = null,
-        public ?Booking $booked = null,
+        public ?Rinsing $rinse = null,
+        public ?RecordedWithdrawal $booked = null,
         private array $differences = [],
     ) {
     }
@@ -43,7 +43,7 @@ final readonly class Serve implements Resolvable
     /** A serving with the usual film. */
     public static function of(Phase $phase, Grams $grams): self
     {
-        return new self($phase, $grams, Film::drained());
+        return new self($phase, $grams, ClingingBrine::drained());
     }
 
     public static function kind(): string
@@ -51,7 +51,7 @@ final readonly class Serve implements Resolvable
         return 'serve';
     }
 
-    public function rinsed(Washing $rinse): self
+    public function rinsed(Rinsing $rinse): self
     {
         return new self($this->phase, $this->grams, $this->film, $this->juice, $rinse);
     }
@@ -66,12 +66,12 @@ final readonly class Serve implements Resolvable
     {
         $this->applyTo($state, Point::typical());
 
-        return new self($this->phase, $this->grams, $this->film, $this->juice, $this->rinse, Booking::of($state, $this->parts($state, Point::typical())));
+        return new self($this->phase, $this->grams, $this->film, $this->juice, $this->rinse, RecordedWithdrawal::of($state, $this->parts($state, Point::typical())));
     }
 
     public function resolve(BatchState $before): self
     {
-        $differences = Booking::differences($this->booked, $before, $this->parts($before, Point::typical()));
+        $differences = RecordedWithdrawal::differences($this->booked, $before, $this->parts($before, Point::typical()));
 
         return new self($this->phase, $this->grams, $this->film, $this->juice, $this->rinse, $this->booked, $differences);
     }
@@ -119,15 +119,15 @@ final readonly class Serve implements Resolvable
                 }
             }
         }
-        $rinse = $fields->has('rinse') ? Washing::read($fields->child('rinse')) : null;
+        $rinse = $fields->has('rinse') ? Rinsing::read($fields->child('rinse')) : null;
         $juice = $fields->has('juice') ? $fields->grams('juice') : null;
         if ($rinse !== null && $juice !== null) {
             throw $fields->invalid('juice', 'a rinsed serving takes no juice along.');
         }
 
         return new self(
-            $phase, $fields->grams(), $fields->band('film', Film::drained(), 0.0, 1.0), $juice, $rinse,
-            $fields->has('booked') ? Booking::read($fields->child('booked')) : null,
+            $phase, $fields->grams(), $fields->band('film', ClingingBrine::drained(), 0.0, 1.0), $juice, $rinse,
+            $fields->has('booked') ? RecordedWithdrawal::read($fields->child('booked')) : null,
         );
     }
 
@@ -159,7 +159,7 @@ final readonly class Serve implements Resolvable
         if ($this->phase !== Phase::Pieces) {
             return [[$this->phase, $grams]];
         }
-        $film = Film::share($this->film, $point);
+        $film = ClingingBrine::share($this->film, $point);
         $there = $state->phase(Phase::Brine)->weightG();
         $clinging = min($there, $grams * $film / (1.0 + $film));
 

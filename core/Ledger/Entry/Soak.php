@@ -8,9 +8,9 @@ use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\Diffusion;
 use Tempesal\Core\Ledger\Entry;
-use Tempesal\Core\Ledger\Exchange;
-use Tempesal\Core\Ledger\Passage;
+use Tempesal\Core\Ledger\TimeStep;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Seconds;
 use Tempesal\Core\Uptake\Piece;
@@ -96,13 +96,13 @@ final readonly class Soak implements Entry
     public function applyTo(BatchState $state, Point $point): BatchState
     {
         if ($this->even) {
-            return Exchange::settle($state, $this->piece);
+            return Diffusion::settle($state, $this->piece);
         }
         if ($this->duration === null) {
             return $state->bathing($this->temperature, $this->piece);
         }
 
-        return Passage::bathe($state, $this->temperature, $this->piece, 0.0, $this->duration->value, $point);
+        return TimeStep::bathe($state, $this->temperature, $this->piece, 0.0, $this->duration->value, $point);
     }
 
     /** @throws InvalidField */

@@ -9,8 +9,8 @@ use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Uncertain;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Entry;
-use Tempesal\Core\Ledger\Film;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Composition;
@@ -31,7 +31,7 @@ final readonly class Squeeze implements Entry
     /** A firm squeeze: common practice, no source. */
     public static function firm(): self
     {
-        return new self(Film::squeezed(), Band::of(0.05, 0.10, 0.20));
+        return new self(ClingingBrine::squeezed(), Band::of(0.05, 0.10, 0.20));
     }
 
     public static function kind(): string
@@ -45,12 +45,12 @@ final readonly class Squeeze implements Entry
         $share = $point->of(new Uncertain('squeeze', 'how hard the pieces are squeezed', $this->tissueWater, 'weigh them after squeezing'));
         $pressed = new Composition($pieces->waterG * $share, $pieces->sodiumMg * $share);
 
-        return Film::drain($state->release($pressed, Phase::Pieces, Account::Discarded), $this->film, $point);
+        return ClingingBrine::drain($state->release($pressed, Phase::Pieces, Account::Discarded), $this->film, $point);
     }
 
     public static function read(Fields $fields): self
     {
-        return new self($fields->band('film', Film::squeezed(), 0.0, 1.0), $fields->band('tissueWater', self::firm()->tissueWater, 0.0, 0.9));
+        return new self($fields->band('film', ClingingBrine::squeezed(), 0.0, 1.0), $fields->band('tissueWater', self::firm()->tissueWater, 0.0, 0.9));
     }
 
     public function toArray(): array

@@ -104,7 +104,7 @@ export const useStartBatch = defineChange(
 );
 
 /** Puts a jar from a shop on the shelf. */
-export const useShelveBought = defineChange(
+export const useAddBoughtJar = defineChange(
   'shelve a bought jar',
   () => (body: Omit<BoughtFields, 'requestKey'>, requestKey) =>
     answered(api.POST('/batches/bought', { body: { ...body, requestKey } })),
@@ -154,7 +154,7 @@ function useEffectOf(
 }
 
 /** The sodium of pieces and brine over a batch's life. */
-export const useCourse = (batch: string) =>
+export const useSodiumCourse = (batch: string) =>
   useQuery({
     queryKey: ['batches', batch, 'course'],
     queryFn: () => answered(api.GET('/batches/{batch}/course', { params: { path: { batch } } })),
@@ -186,7 +186,7 @@ export const useEmptyJar = defineChange(
   { subject: ({ batch, isEmptied }) => `${batch} ${String(isEmptied)}` },
 );
 
-export const useWriteEntry = defineChange(
+export const useRecordEntry = defineChange(
   'write an entry',
   (batch: string) => (entry: Entry, requestKey) =>
     answered(
@@ -194,7 +194,7 @@ export const useWriteEntry = defineChange(
     ),
 );
 
-export const useTakeBack = defineChange(
+export const useReverseEntry = defineChange(
   'reverse an entry',
   (batch: string) => (entry: string, key) =>
     answered(
@@ -232,7 +232,7 @@ export const useUndoServing = defineChange(
 );
 
 /** Takes over a whole kitchen from its file. */
-export const useBringKitchen = defineChange('import a kitchen', () => (file: File, key) => {
+export const useImportKitchen = defineChange('import a kitchen', () => (file: File, key) => {
   const form = new FormData();
   form.append('file', file);
   return answered(
@@ -241,7 +241,7 @@ export const useBringKitchen = defineChange('import a kitchen', () => (file: Fil
 });
 
 /** Days, jars and formulas that may be meant. */
-export const useFind = (query: string) =>
+export const useSearch = (query: string) =>
   useQuery({
     queryKey: ['find', query],
     enabled: query.trim() !== '',
@@ -308,7 +308,7 @@ export function useComputedFormula(document: FormulaDocument) {
   });
 }
 
-export const useWriteFormula = defineChange(
+export const useCreateFormula = defineChange(
   'write a formula',
   () => (document: FormulaDocument, requestKey) =>
     answered(api.POST('/formulas', { body: { document, requestKey } })),
@@ -376,7 +376,7 @@ export const useEnterDemo = defineChange('enter the demo', () => () => answered(
 
 export const useSignOut = defineChange('sign out', () => () => answered(api.DELETE('/session')));
 
-export const useOpenKitchen = defineChange(
+export const useCreateHousehold = defineChange(
   'open a kitchen',
   () => (body: NewKitchen) => answered(api.POST('/kitchens', { body })),
 );

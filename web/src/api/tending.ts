@@ -48,14 +48,14 @@ export const useMoveJar = defineChange(
   { subject: ({ batch, place }) => `${batch} ${place}` },
 );
 
-export const useAimAt = defineChange(
+export const useSetAim = defineChange(
   'aim at',
   (batch: string) => (aim: Aim | null, key) =>
     answered(api.PUT('/batches/{batch}/aim', { params: { path: { batch }, ...keyed(key) }, body: { aim } })),
   { subject: String },
 );
 
-export const usePassGate = defineChange(
+export const useReleaseBatch = defineChange(
   'release a batch',
   (batch: string) => (body: { purpose: 'bottle' | 'give_away'; grams: number | null }, requestKey) =>
     answered(
@@ -75,7 +75,7 @@ export const useLog = (batch: string) =>
 type NewNote = Omit<NoteFields, 'requestKey'> & { photo: File | null };
 
 /** Writes a note, and its photo after it. */
-export const useWriteNote = defineChange(
+export const useRecordNote = defineChange(
   'write a note',
   (batch: string) =>
     async ({ photo, ...body }: NewNote, requestKey) => {
@@ -125,7 +125,7 @@ export const useInspection = (batch: string, found: string[]) =>
     gcTime: 10_000,
   });
 
-export const useWriteCheck = defineChange(
+export const useRecordCheck = defineChange(
   'write a check',
   (batch: string) => (found: string[], requestKey) =>
     answered(
@@ -153,13 +153,13 @@ export const useAnswerPractice = defineChange(
 export const useRooms = () => useQuery({ queryKey: ['rooms'], queryFn: () => answered(api.GET('/rooms')) });
 
 /** How warm a place usually is. */
-export const useChangeRoom = defineChange(
+export const useSaveRoom = defineChange(
   'change a room',
   (place: Place) => (body: RoomFields, key) =>
     answered(api.PUT('/rooms/{place}', { params: { path: { place }, ...keyed(key) }, body })),
 );
 
-export const useKeepReadings = defineChange(
+export const useSaveReadings = defineChange(
   'keep readings',
   (place: Place) => (body: { readings: Logged[]; source: 'typed' | 'logger' }, key) =>
     answered(api.POST('/rooms/{place}/readings', { params: { path: { place }, ...keyed(key) }, body })),
@@ -180,7 +180,7 @@ export const useForgetSpell = defineChange(
   { subject: (spell) => spell },
 );
 
-export const useBringLog = defineChange(
+export const useImportLog = defineChange(
   'import a log',
   (place: Place) => (body: { text: string; isPreview: boolean }, key) =>
     answered(api.POST('/rooms/{place}/log', { params: { path: { place }, ...keyed(key) }, body })),

@@ -5,7 +5,7 @@ import { BatchView } from '../views/batch/BatchView';
 import { BenchView } from '../views/bench/BenchView';
 import { CheckView } from '../views/check/CheckView';
 import { PracticeView } from '../views/check/PracticeView';
-import { BringView } from '../views/formulas/BringView';
+import { ImportView } from '../views/formulas/ImportView';
 import { FormulaEditorView } from '../views/formulas/FormulaEditorView';
 import { FormulasView } from '../views/formulas/FormulasView';
 import { FormulaView } from '../views/formulas/FormulaView';
@@ -20,7 +20,7 @@ import { TimelineView } from '../views/timeline/TimelineView';
 import { TodayView } from '../views/today/TodayView';
 import { WeekSheet } from '../views/week/WeekSheet';
 import { WeekView } from '../views/week/WeekView';
-import { Frame } from './Frame';
+import { AppLayout } from './AppLayout';
 import { PageState } from './PageState';
 import { usePrefersDark, usePrefersStillness } from './preferences';
 import { daylight, evening } from './theme';
@@ -52,7 +52,7 @@ function Rooms() {
 
   return (
     <Routes>
-      <Route element={<Frame household={household} />}>
+      <Route element={<AppLayout household={household} />}>
         <Route path="/today" element={<TodayView />} />
         <Route path="/today/intake" element={<IntakeView />} />
         <Route path="/today/intake/report/:personId" element={<IntakeReport />} />
@@ -68,7 +68,7 @@ function Rooms() {
         <Route path="/practice" element={<PracticeView />} />
         <Route path="/bench" element={<BenchView />} />
         <Route path="/formulas" element={<FormulasView />} />
-        <Route path="/formulas/bring" element={<BringView />} />
+        <Route path="/formulas/bring" element={<ImportView />} />
         <Route path="/formulas/new" element={<FormulaEditorView />} />
         <Route path="/formulas/:formulaId" element={<FormulaView />} />
         <Route path="/formulas/:formulaId/change" element={<FormulaEditorView />} />

@@ -1,2 +1,2 @@
 /** Words as the beginning of a sentence. */
-export const sentence = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+export const capitalised = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

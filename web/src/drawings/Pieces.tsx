@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { JarPicture } from '../api/client';
-import { lots, shade, widthAt } from './jarShape';
+import { randomFrom, shade, widthAt } from './jarShape';
 
 interface Props {
   jar: JarPicture;
@@ -16,7 +16,7 @@ export function Pieces({ jar, middle, floor, food, seed }: Props) {
     if (food < 2) {
       return null;
     }
-    const next = lots(seed);
+    const next = randomFrom(seed);
     const tones = [shade(jar.colour, -0.14), jar.colour, shade(jar.colour, 0.14), shade(jar.colour, 0.28)];
     const tone = () => tones[Math.floor(next() * tones.length)] ?? jar.colour;
     const line = shade(jar.colour, -0.34);

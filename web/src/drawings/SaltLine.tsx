@@ -1,7 +1,7 @@
 import { useId } from 'react';
 import type { Sodium } from '../api/client';
 import { mg, sodium } from '../app/numbers';
-import { past, PastHatch } from './Past';
+import { overLimitFill, OverLimitHatch } from './OverLimitHatch';
 import './SaltLine.css';
 
 export interface SaltPart {
@@ -52,7 +52,7 @@ export function SaltBar({ name, targetMg, restMg, parts, ferments, height = 46 }
       aria-label={`${name}: ${mg(restMg)} from the rest of the diet and ${sodium(ferments)} from ferments, of ${mg(targetMg)}`}
     >
       <defs>
-        <PastHatch id={id} />
+        <OverLimitHatch id={id} />
         <linearGradient id={`${id}soft`}>
           <stop offset="0" stopColor={parts.at(-1)?.colour ?? 'transparent'} stopOpacity="0.75" />
           <stop offset="1" stopColor={parts.at(-1)?.colour ?? 'transparent'} stopOpacity="0" />
@@ -102,7 +102,7 @@ export function SaltBar({ name, targetMg, restMg, parts, ferments, height = 46 }
           y={trough}
           width={x(total - targetMg)}
           height={deep}
-          fill={past(id)}
+          fill={overLimitFill(id)}
           opacity={0.55}
         />
       )}

@@ -36,7 +36,7 @@ export function outline(jar: JarPicture, middle: number, floor: number): string 
 }
 
 /** Numbers from 0 to 1 that are always the same for the same seed. */
-export function lots(seed: string): () => number {
+export function randomFrom(seed: string): () => number {
   let state = 2166136261;
   for (const letter of seed) {
     state = Math.imul(state ^ letter.charCodeAt(0), 16777619);

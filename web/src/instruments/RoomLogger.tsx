@@ -2,7 +2,7 @@ import { App, Button, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import type { Place } from '../api/client';
 import { useKitchen } from '../api/queries';
-import { useKeepReadings } from '../api/tending';
+import { useSaveReadings } from '../api/tending';
 import type { Logger } from './Instrument';
 import { SimulatedLogger } from './simulated';
 
@@ -15,7 +15,7 @@ export function RoomLogger() {
   const kitchen = useKitchen();
   const [place, setPlace] = useState<Place>('counter');
   const [mean, setMean] = useState(simulated.mean);
-  const keep = useKeepReadings(place);
+  const keep = useSaveReadings(place);
   const fetch = () => {
     const readings = logger.fetch();
     keep.mutate(

@@ -2,20 +2,20 @@ import { App, Button } from 'antd';
 import dayjs from 'dayjs';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Batch } from '../../api/client';
-import { useBatch, useCourse, useEmptyJar } from '../../api/queries';
+import { useBatch, useSodiumCourse, useEmptyJar } from '../../api/queries';
 import { grams, percent, sodium, sodiumBand } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { Advice } from '../../app/Advice';
-import { Course } from '../../drawings/Course';
+import { SodiumChart } from '../../drawings/SodiumChart';
 import { JarDrawing } from '../../drawings/JarDrawing';
 import { SaltFlow } from '../../drawings/SaltFlow';
 import { days } from '../shelf/days';
-import { Life } from './Life';
+import { BatchHistory } from './BatchHistory';
 import { Lineage } from './Lineage';
-import { Serve } from './Serve';
-import { Stand } from './Stand';
+import { ServePanel } from './ServePanel';
+import { JarSettings } from './JarSettings';
 import { phaseWords, streamColour, streamWords } from './words';
-import { WriteDown } from './WriteDown';
+import { RecordEvent } from './RecordEvent';
 import './BatchView.css';
 
 /** One jar: what is in it, where its salt is and was, and who eats from it. */
@@ -84,13 +84,13 @@ function Whole({ batch }: { batch: Batch }) {
             </p>
           )}
         </section>
-        <Serve batch={batch} />
+        <ServePanel batch={batch} />
         <Flow batch={batch} />
         <Lineage batch={batch} />
       </div>
       <aside>
-        <WriteDown batch={batch} />
-        <Life batch={batch} />
+        <RecordEvent batch={batch} />
+        <BatchHistory batch={batch} />
       </aside>
     </div>
   );
@@ -160,7 +160,7 @@ function Tag({ batch }: { batch: Batch }) {
         <Link className="as-button" to={`/shelf/${batch.id}/log`}>
           Log
         </Link>
-        {batch.emptiedOn === null && <Stand batch={batch} />}
+        {batch.emptiedOn === null && <JarSettings batch={batch} />}
         <Link className="as-button" to={`/labels?batches=${batch.id}`}>
           Label
         </Link>
@@ -174,7 +174,7 @@ function Tag({ batch }: { batch: Batch }) {
 
 /** The sodium of its parts from the first day to some days ahead. */
 function OverTime({ batch }: { batch: Batch }) {
-  const course = useCourse(batch.id);
+  const course = useSodiumCourse(batch.id);
   if (!course.data || course.data.moments.length < 2) {
     return null;
   }
@@ -188,7 +188,7 @@ function OverTime({ batch }: { batch: Batch }) {
     .filter((line) => line.values.some((value) => value !== null));
 
   return (
-    <Course
+    <SodiumChart
       moments={moments.map(({ at }) => Date.parse(at))}
       now={Date.parse(now)}
       lines={lines}

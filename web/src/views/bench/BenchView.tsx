@@ -3,11 +3,11 @@ import type { BenchAnswer, Kitchen } from '../../api/client';
 import { useBench, useKitchen, useShelf } from '../../api/queries';
 import { grams, sodium } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
-import { Answer } from './Answer';
+import { BenchResult } from './BenchResult';
 import { fieldsOf, useDraft, type Draft } from './draft';
 import { JarsOnBench } from './JarsOnBench';
-import { Sheet } from './Sheet';
-import { Start } from './Start';
+import { BenchForm } from './BenchForm';
+import { StartBatch } from './StartBatch';
 import './BenchView.css';
 
 /** Making a jar: one screen that computes while the cook types. */
@@ -29,7 +29,7 @@ function Bench({ kitchen }: { kitchen: Kitchen }) {
 
   return (
     <div className="bench">
-      <Sheet kitchen={kitchen} draft={draft} change={change} answer={hints} refusal={complaints} />
+      <BenchForm kitchen={kitchen} draft={draft} change={change} answer={hints} refusal={complaints} />
       <div className="bench-jar">
         {answer && answer.jars.length > 0 ? (
           <JarsOnBench jars={answer.jars} food={food} isDressed={method?.isDressed ?? false} />
@@ -39,7 +39,7 @@ function Bench({ kitchen }: { kitchen: Kitchen }) {
       </div>
       <div className="answer">
         {answer ? (
-          <Answer answer={answer} isStale={refusal !== null} />
+          <BenchResult answer={answer} isStale={refusal !== null} />
         ) : (
           <p className="soft">{refusal?.message}</p>
         )}
@@ -49,7 +49,7 @@ function Bench({ kitchen }: { kitchen: Kitchen }) {
           </p>
         )}
         {answer && <Brief answer={answer} />}
-        <Start
+        <StartBatch
           draft={draft}
           change={change}
           name={food}

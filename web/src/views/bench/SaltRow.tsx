@@ -3,7 +3,7 @@ import type { BenchAnswer, Kitchen, Refusal } from '../../api/client';
 import { grams, percent } from '../../app/numbers';
 import type { Change, Draft } from './draft';
 import { optionsOf } from './options';
-import { Row } from './Row';
+import { FormRow } from './FormRow';
 
 const asides: Partial<Record<Draft['fixed'], string>> = {
   both: 'Both are kept; the weight of the food or the water follows.',
@@ -25,7 +25,7 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
   const isOptional = draft.method === 'transform' || draft.method === 'cultured_condiment';
 
   return (
-    <Row
+    <FormRow
       verb="Salt"
       refusal={refusal}
       fields={[
@@ -111,7 +111,7 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
         />
       )}
       {fixed === 'taste' && <Pinches draft={draft} change={change} answer={answer} />}
-    </Row>
+    </FormRow>
   );
 }
 

@@ -1,7 +1,7 @@
 import { useCallback } from 'react';
 import type { BenchFields, BenchPart, Kitchen, KitchenMethod, ShelfBatch } from '../../api/client';
 import { useAskBench } from '../../api/queries';
-import { forget, kept, useKept } from '../../app/kept';
+import { forget, stored, usePersistentState } from '../../app/persistentState';
 
 /** What the jar is called and where it goes, beside what is in it. */
 interface Tag {
@@ -19,8 +19,8 @@ const KEPT_AS = 'tempesal.bench';
 
 /** What stands on the bench, and how it is changed; the core hears of a change before the screen draws it. */
 export function useDraft(kitchen: Kitchen): [Draft, Change] {
-  const [draft, keep] = useKept<Draft>(KEPT_AS, () =>
-    fitted({ ...fresh(kitchen), ...kept<Draft>(KEPT_AS) }, kitchen),
+  const [draft, keep] = usePersistentState<Draft>(KEPT_AS, () =>
+    fitted({ ...fresh(kitchen), ...stored<Draft>(KEPT_AS) }, kitchen),
   );
   const ask = useAskBench();
   const change = useCallback<Change>(
@@ -36,7 +36,7 @@ export function useDraft(kitchen: Kitchen): [Draft, Change] {
 
 /** Takes a free jar to the bench, beside what stands there already. */
 export function putOnBench(jarId: string): void {
-  localStorage.setItem(KEPT_AS, JSON.stringify({ ...kept<Draft>(KEPT_AS), jarId, moreJarIds: [] }));
+  localStorage.setItem(KEPT_AS, JSON.stringify({ ...stored<Draft>(KEPT_AS), jarId, moreJarIds: [] }));
 }
 
 /** Clears the bench for the next jar. */

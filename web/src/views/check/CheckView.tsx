@@ -2,11 +2,11 @@ import { Button } from 'antd';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Batch, Inspection, Question } from '../../api/client';
 import { useBatch, useEmptyJar } from '../../api/queries';
-import { useInspection, useQuestions, useWriteCheck } from '../../api/tending';
-import { kept, useKept } from '../../app/kept';
+import { useInspection, useQuestions, useRecordCheck } from '../../api/tending';
+import { stored, usePersistentState } from '../../app/persistentState';
 import { PageState } from '../../app/PageState';
 import { JarDrawing } from '../../drawings/JarDrawing';
-import { SignDrawing } from '../../drawings/SignDrawing';
+import { FindingDrawing } from '../../drawings/FindingDrawing';
 import { days } from '../shelf/days';
 import './CheckView.css';
 
@@ -28,8 +28,8 @@ export function CheckView() {
 
 function Look({ batch, questions }: { batch: Batch; questions: Question[] }) {
   const name = `tempesal.check.${batch.id}`;
-  const [{ found }, change, forget] = useKept<{ found: string[] }>(name, () => ({
-    found: kept<{ found: string[] }>(name).found ?? [],
+  const [{ found }, change, forget] = usePersistentState<{ found: string[] }>(name, () => ({
+    found: stored<{ found: string[] }>(name).found ?? [],
   }));
   const inspection = useInspection(batch.id, found);
   const end = inspection.data?.verdict === 'do_not_eat';
@@ -78,7 +78,7 @@ function Look({ batch, questions }: { batch: Batch; questions: Question[] }) {
                     checked={found.includes(sign.id)}
                     onChange={() => toggle(question, sign.id)}
                   />
-                  <SignDrawing sign={sign.id} colour={batch.colour} shape={batch.jar?.shape ?? 'chunks'} />
+                  <FindingDrawing sign={sign.id} colour={batch.colour} shape={batch.jar?.shape ?? 'chunks'} />
                   <span>{sign.label}</span>
                 </label>
               ))}
@@ -122,7 +122,7 @@ interface SaidProps {
 
 function Said({ batch, found, inspection, left, forget }: SaidProps) {
   const navigate = useNavigate();
-  const write = useWriteCheck(batch.id);
+  const write = useRecordCheck(batch.id);
   const empty = useEmptyJar();
   const isOut = inspection.verdict === 'do_not_eat';
   const keep = (then: () => void) =>

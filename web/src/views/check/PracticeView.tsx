@@ -3,7 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import type { Practice } from '../../api/client';
 import { useAnswerPractice, usePractice } from '../../api/tending';
 import { PageState } from '../../app/PageState';
-import { Opened, type OnTop } from '../../drawings/Opened';
+import { JarTopView, type OnTop } from '../../drawings/JarTopView';
 import './CheckView.css';
 
 /** Drawn jars to judge, so that no good one is thrown out over kahm and no mouldy one is kept. */
@@ -23,7 +23,7 @@ function Jar({ asked }: { asked: Practice }) {
   return (
     <div className="practice">
       <div className="practice-jar">
-        <Opened
+        <JarTopView
           onTop={(asked.signs[0] ?? 'top_clean') as OnTop}
           isCloudy={asked.signs.includes('brine_cloudy')}
           colour={asked.colour}
@@ -98,7 +98,7 @@ function Jar({ asked }: { asked: Practice }) {
 function Pair({ onTop, says }: { onTop: OnTop; says: string }) {
   return (
     <figure>
-      <Opened onTop={onTop} colour="#cfd6a0" shape="shreds" seed={`pair ${onTop}`} size={118} label="" />
+      <JarTopView onTop={onTop} colour="#cfd6a0" shape="shreds" seed={`pair ${onTop}`} size={118} label="" />
       <figcaption>{says}</figcaption>
     </figure>
   );

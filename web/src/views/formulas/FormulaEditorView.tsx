@@ -7,14 +7,14 @@ import {
   useComputedFormula,
   useFormula,
   useKitchen,
-  useWriteFormula,
+  useCreateFormula,
 } from '../../api/queries';
 import { Field } from '../../app/Field';
 import { NumberField } from '../../app/NumberField';
 import { PageState } from '../../app/PageState';
 import { begun, byMethod, tidy, type Document } from './document';
 import { StepEditor } from './StepEditor';
-import { Worked } from './Worked';
+import { FormulaResult } from './FormulaResult';
 import './FormulaView.css';
 import './FormulaEditorView.css';
 
@@ -42,7 +42,7 @@ function Editor({ kitchen, formula }: { kitchen: Kitchen; formula: Formula | nul
   const [document, change, forget, wasKept] = useKeptDocument(kitchen, formula);
   const sent = useMemo(() => tidy(document), [document]);
   const computed = useComputedFormula(useDeferredValue(sent));
-  const write = useWriteFormula();
+  const write = useCreateFormula();
   const rewrite = useChangeFormula(formula?.id ?? '');
   const navigate = useNavigate();
   const refusal = computed.data?.refusal ?? null;
@@ -112,7 +112,7 @@ function Editor({ kitchen, formula }: { kitchen: Kitchen; formula: Formula | nul
               {Object.values(refusal.fields)[0]?.[0] ?? refusal.message}
             </p>
           )}
-          {computed.data?.worked && <Worked worked={computed.data.worked} />}
+          {computed.data?.worked && <FormulaResult worked={computed.data.worked} />}
         </div>
       </div>
     </article>

@@ -8,14 +8,14 @@ import {
   useFormula,
   useKitchen,
   useStartFromFormula,
-  useWriteFormula,
+  useCreateFormula,
   type FormulaScale,
 } from '../../api/queries';
 import { useFormulaSavings } from '../../api/intake';
 import { grams, mg } from '../../app/numbers';
 import { Savings } from '../../app/Savings';
 import { PageState } from '../../app/PageState';
-import { Worked } from './Worked';
+import { FormulaResult } from './FormulaResult';
 import { time } from './time';
 import './FormulaView.css';
 
@@ -86,7 +86,7 @@ export function FormulaView() {
           <Texts title="Where cooks differ" texts={shown.schools} />
           <Texts title="Notes" texts={shown.notes} />
         </section>
-        <Worked worked={shown} />
+        <FormulaResult worked={shown} />
       </div>
     </article>
   );
@@ -380,7 +380,7 @@ function Provenance({ formula }: { formula: Formula }) {
 
 function Doings({ formula }: { formula: Formula }) {
   const archive = useArchiveFormula(formula.id);
-  const copy = useWriteFormula();
+  const copy = useCreateFormula();
   const navigate = useNavigate();
   const { message } = App.useApp();
 

@@ -5,7 +5,7 @@ import type { Sodium } from '../../api/client';
 import { useIntake } from '../../api/intake';
 import { mg, percent, sodium, sodiumBand } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
-import { byKind, IntakeDays } from '../../drawings/IntakeDays';
+import { byKind, IntakeChart } from '../../drawings/IntakeChart';
 import { targetsBefore } from './targets';
 import './IntakeView.css';
 
@@ -40,7 +40,7 @@ export function IntakeReport() {
         {mg(intake.person.targetMg)} of sodium a day ({intake.person.targetSource})
         {targetsBefore(intake) && `; ${targetsBefore(intake)}`}.
       </p>
-      <IntakeDays days={intake.days} height={210} />
+      <IntakeChart days={intake.days} height={210} />
       <table>
         <thead>
           <tr>

@@ -7,8 +7,8 @@ import { useIntake } from '../../api/intake';
 import { useKitchen } from '../../api/queries';
 import { mg, percent, sodium, sodiumBand } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
-import { byJar, byKind, IntakeDays, type Layer } from '../../drawings/IntakeDays';
-import { BringIntake } from './BringIntake';
+import { byJar, byKind, IntakeChart, type Layer } from '../../drawings/IntakeChart';
+import { ImportIntake } from './ImportIntake';
 import { targetsBefore } from './targets';
 import './IntakeView.css';
 
@@ -95,7 +95,7 @@ export function IntakeView() {
           </Button>
         </span>
       </div>
-      <IntakeDays
+      <IntakeChart
         days={by === 'day' ? intake.days : intake.weeks}
         beside={by === 'day' ? intake.beside?.days : undefined}
         layers={layers}
@@ -170,7 +170,7 @@ export function IntakeView() {
         {intake.person.targetSource}). Children’s figures go by age. Salt substitutes with potassium can harm
         people with kidney or heart trouble or certain medicines: ask first.
       </p>
-      {brings && <BringIntake close={() => setBrings(false)} />}
+      {brings && <ImportIntake close={() => setBrings(false)} />}
     </div>
   );
 }

@@ -6,7 +6,7 @@ import { useRemoveFood, useRestoreFood, useSaveFood } from '../../api/kitchen';
 import { useFoodSearch } from '../../api/queries';
 import { AllergensField } from '../../app/AllergensField';
 import { Field } from '../../app/Field';
-import { KeepDrawer } from '../../app/KeepDrawer';
+import { SaveDrawer } from '../../app/SaveDrawer';
 import { LabelFields } from '../../app/LabelFields';
 import { NumberField } from '../../app/NumberField';
 import { mg } from '../../app/numbers';
@@ -167,7 +167,7 @@ function FoodDrawer({ kitchen, food, close }: DrawerProps) {
   const restore = useRestoreFood(food?.id ?? '');
 
   return (
-    <KeepDrawer
+    <SaveDrawer
       title={food ? food.name : 'A food from its label'}
       close={close}
       keep={() => save.mutate(body(), { onSuccess: close, onError })}
@@ -255,6 +255,6 @@ function FoodDrawer({ kitchen, food, close }: DrawerProps) {
           options={kitchen.traits.map((value) => ({ value, label: traitWords[value] }))}
         />
       </div>
-    </KeepDrawer>
+    </SaveDrawer>
   );
 }

@@ -4,7 +4,7 @@ import { useEdits } from '../../api/edits';
 import { useChangeHousehold } from '../../api/kitchen';
 import { Field } from '../../app/Field';
 import { Calendar } from './Calendar';
-import { WholeKitchen } from './WholeKitchen';
+import { KitchenFile } from './KitchenFile';
 
 const days = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 const zones = Intl.supportedValuesOf('timeZone');
@@ -105,7 +105,7 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
         {save.isSuccess && <span className="soft"> Kept.</span>}
       </div>
       <Calendar />
-      <WholeKitchen />
+      <KitchenFile />
     </form>
   );
 }

@@ -5,7 +5,7 @@ import type { HoldDown, Kitchen, KitchenJar } from '../../api/client';
 import { useEdits } from '../../api/edits';
 import { useRemoveHoldDown, useRemoveJar, useSaveHoldDown, useSaveJar } from '../../api/kitchen';
 import { Field } from '../../app/Field';
-import { KeepDrawer } from '../../app/KeepDrawer';
+import { SaveDrawer } from '../../app/SaveDrawer';
 import { NumberField } from '../../app/NumberField';
 import { ml } from '../../app/numbers';
 import { JarDrawing } from '../../drawings/JarDrawing';
@@ -125,7 +125,7 @@ function JarDrawer({ kitchen, jar, close }: { kitchen: Kitchen; jar: KitchenJar 
   );
 
   return (
-    <KeepDrawer
+    <SaveDrawer
       title={jar ? jar.name : 'Another jar'}
       close={close}
       keep={() => save.mutate(body(), { onSuccess: close, onError })}
@@ -149,7 +149,7 @@ function JarDrawer({ kitchen, jar, close }: { kitchen: Kitchen; jar: KitchenJar 
           />
         </Field>
       </div>
-    </KeepDrawer>
+    </SaveDrawer>
   );
 }
 
@@ -170,7 +170,7 @@ function WeightDrawer({ weight, close }: { weight: HoldDown | null; close: () =>
   const remove = useRemoveHoldDown();
 
   return (
-    <KeepDrawer
+    <SaveDrawer
       title={weight ? weight.name : 'Another weight'}
       close={close}
       keep={() => save.mutate(body(), { onSuccess: close, onError })}
@@ -200,6 +200,6 @@ function WeightDrawer({ weight, close }: { weight: HoldDown | null; close: () =>
           change={(value) => change({ howMany: value })}
         />
       </div>
-    </KeepDrawer>
+    </SaveDrawer>
   );
 }

@@ -7,7 +7,7 @@ import { useRemovePerson, useSavePerson } from '../../api/kitchen';
 import { usePresets } from '../../api/queries';
 import { AllergensField } from '../../app/AllergensField';
 import { Field } from '../../app/Field';
-import { KeepDrawer } from '../../app/KeepDrawer';
+import { SaveDrawer } from '../../app/SaveDrawer';
 import { NumberField } from '../../app/NumberField';
 import { meals } from '../../app/meals';
 import { grams, mg } from '../../app/numbers';
@@ -185,7 +185,7 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
     JSON.stringify(fields.restOfDiet) !== JSON.stringify(person.restOfDiet);
 
   return (
-    <KeepDrawer
+    <SaveDrawer
       title={person ? person.name : 'Someone else'}
       close={close}
       keep={() => save.mutate(body(), { onSuccess: close, onError })}
@@ -310,7 +310,7 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
           />
         </Field>
       </div>
-    </KeepDrawer>
+    </SaveDrawer>
   );
 }
 

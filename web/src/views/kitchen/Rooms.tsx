@@ -5,18 +5,18 @@ import { Link } from 'react-router';
 import type { LogRead, Room, Rooms as RoomsRead } from '../../api/client';
 import { useEdits } from '../../api/edits';
 import {
-  useBringLog,
-  useChangeRoom,
+  useImportLog,
+  useSaveRoom,
   useExpectSpell,
   useForgetSpell,
-  useKeepReadings,
+  useSaveReadings,
   useRooms,
 } from '../../api/tending';
 import { Field } from '../../app/Field';
-import { KeepDrawer } from '../../app/KeepDrawer';
+import { SaveDrawer } from '../../app/SaveDrawer';
 import { NumberField } from '../../app/NumberField';
 import { PageState } from '../../app/PageState';
-import { Warmth } from '../../drawings/Warmth';
+import { TemperatureChart } from '../../drawings/TemperatureChart';
 import './Rooms.css';
 
 /** A place as the beginning of a sentence. */
@@ -65,7 +65,7 @@ function Place({ room, firm }: { room: Room; firm: RoomsRead['firm'] }) {
           </span>
         </span>
       </div>
-      <Warmth
+      <TemperatureChart
         course={room.course.map(({ at, celsius }) => ({ at: Date.parse(at), celsius }))}
         readings={room.readings.map(({ at, celsius }) => ({ at: Date.parse(at), celsius }))}
         now={Date.parse(room.now)}
@@ -108,7 +108,7 @@ function Place({ room, firm }: { room: Room; firm: RoomsRead['firm'] }) {
 function ReadNow({ room }: { room: Room }) {
   const { message } = App.useApp();
   const [celsius, setCelsius] = useState<number | null>(null);
-  const keep = useKeepReadings(room.place);
+  const keep = useSaveReadings(room.place);
 
   return (
     <form
@@ -173,10 +173,10 @@ function Usual({ room, close }: DrawerProps) {
     warmestHour: room.warmestHour,
   };
   const { fields, change, body, onError } = useEdits({ version: room.version, fields: now }, now);
-  const keep = useChangeRoom(room.place);
+  const keep = useSaveRoom(room.place);
 
   return (
-    <KeepDrawer
+    <SaveDrawer
       title={`${the(room)}, on an ordinary day`}
       close={close}
       isKeeping={keep.isPending}
@@ -215,7 +215,7 @@ function Usual({ room, close }: DrawerProps) {
         A day that swings ripens a little faster than its mean: the warm hours gain more than the cool ones
         lose.
       </p>
-    </KeepDrawer>
+    </SaveDrawer>
   );
 }
 
@@ -225,7 +225,7 @@ function Expect({ room, close }: DrawerProps) {
   const keep = useExpectSpell(room.place);
 
   return (
-    <KeepDrawer
+    <SaveDrawer
       title={`${the(room)}: another temperature for some days`}
       close={close}
       isKeeping={keep.isPending}
@@ -255,14 +255,14 @@ function Expect({ room, close }: DrawerProps) {
         />
       </div>
       <p className="soft">A warm spell, a holiday with the heating off. Readings of those days count more.</p>
-    </KeepDrawer>
+    </SaveDrawer>
   );
 }
 
 function Bring({ room, close }: DrawerProps) {
   const { message } = App.useApp();
   const [text, setText] = useState('');
-  const bring = useBringLog(room.place);
+  const bring = useImportLog(room.place);
   const [look, setLook] = useState<LogRead | null>(null);
   const change = (next: string) => {
     setText(next);
@@ -271,7 +271,7 @@ function Bring({ room, close }: DrawerProps) {
   };
 
   return (
-    <KeepDrawer
+    <SaveDrawer
       title={`A log of the ${room.name}`}
       close={close}
       keepAs={look === null ? 'Look at it' : `Keep ${String(look.readings)} readings`}
@@ -328,6 +328,6 @@ function Bring({ room, close }: DrawerProps) {
           </ul>
         </div>
       )}
-    </KeepDrawer>
+    </SaveDrawer>
   );
 }

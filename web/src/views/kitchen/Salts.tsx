@@ -4,7 +4,7 @@ import type { Kitchen, KitchenSalt } from '../../api/client';
 import { useEdits } from '../../api/edits';
 import { useCalibrateSalt, useForgetCalibration, useRemoveSalt, useSaveSalt } from '../../api/kitchen';
 import { Field } from '../../app/Field';
-import { KeepDrawer } from '../../app/KeepDrawer';
+import { SaveDrawer } from '../../app/SaveDrawer';
 import { NumberField } from '../../app/NumberField';
 import { grams } from '../../app/numbers';
 import { SpoonDrawing } from '../../drawings/SpoonDrawing';
@@ -78,7 +78,7 @@ function WeighDrawer({ salt, close }: { salt: KitchenSalt; close: () => void }) 
   const forget = useForgetCalibration(salt.id);
 
   return (
-    <KeepDrawer
+    <SaveDrawer
       title={`Weigh a spoon of ${salt.name}`}
       close={close}
       keepAs="That is my spoon"
@@ -102,7 +102,7 @@ function WeighDrawer({ salt, close }: { salt: KitchenSalt; close: () => void }) 
           <InputNumber data-takes="weight" value={weight} onChange={setWeight} suffix="g" step={0.1} />
         </Field>
       </div>
-    </KeepDrawer>
+    </SaveDrawer>
   );
 }
 
@@ -133,7 +133,7 @@ function SaltDrawer({ salt, close }: { salt: KitchenSalt | null; close: () => vo
   const remove = useRemoveSalt();
 
   return (
-    <KeepDrawer
+    <SaveDrawer
       title={salt ? salt.name : 'Another salt'}
       close={close}
       keep={() => save.mutate(body(), { onSuccess: close, onError })}
@@ -179,6 +179,6 @@ function SaltDrawer({ salt, close }: { salt: KitchenSalt | null; close: () => vo
           part potassium
         </Checkbox>
       </div>
-    </KeepDrawer>
+    </SaveDrawer>
   );
 }

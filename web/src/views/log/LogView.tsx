@@ -4,14 +4,14 @@ import { useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Batch, Log, Note, Refusal } from '../../api/client';
 import { useBatch } from '../../api/queries';
-import { useLog, useRemoveNote, useWriteNote } from '../../api/tending';
-import { kept, useKept } from '../../app/kept';
+import { useLog, useRemoveNote, useRecordNote } from '../../api/tending';
+import { stored, usePersistentState } from '../../app/persistentState';
 import { Field } from '../../app/Field';
 import { PageState } from '../../app/PageState';
 import { JarDrawing } from '../../drawings/JarDrawing';
 import { days } from '../shelf/days';
-import { Alike } from './Alike';
-import { markEnds, marked, type Mark } from './marks';
+import { SimilarBatches } from './SimilarBatches';
+import { markEnds, scoresOf, type Mark } from './tastingScores';
 import './LogView.css';
 
 /** A jar's log: what was tasted, read and seen; and its like beside it. */
@@ -52,7 +52,7 @@ export function LogView() {
             ))}
           </ol>
         </section>
-        <Alike log={data} />
+        <SimilarBatches log={data} />
       </div>
     </div>
   );
@@ -115,10 +115,13 @@ const nothing: Draft = {
 function Write({ batch, log }: { batch: Batch; log: Log }) {
   const { message } = App.useApp();
   const name = `tempesal.note.${batch.id}`;
-  const [draft, change, forget] = useKept<Draft>(name, () => ({ ...nothing, ...kept<Draft>(name) }));
+  const [draft, change, forget] = usePersistentState<Draft>(name, () => ({
+    ...nothing,
+    ...stored<Draft>(name),
+  }));
   const [photo, setPhoto] = useState<File | null>(null);
   const choose = useRef<HTMLInputElement>(null);
-  const write = useWriteNote(batch.id);
+  const write = useRecordNote(batch.id);
   const tell = (part: Partial<Draft>) => {
     change(part);
     write.reset();
@@ -303,7 +306,7 @@ function Line({ note }: { note: Note }) {
   const { message } = App.useApp();
   const remove = useRemoveNote();
   const said = [
-    ...marked(note.marks).map(([mark, value]) => `${mark} ${String(value)}`),
+    ...scoresOf(note.marks).map(([mark, value]) => `${mark} ${String(value)}`),
     ...(note.smell ? [`smells ${note.smell}`] : []),
     ...(note.colour ? [`${note.colour}`] : []),
     ...(note.bubbles ? [`${note.bubbles} bubbles`] : []),

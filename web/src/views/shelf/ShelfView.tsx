@@ -3,12 +3,12 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { EmptyJar, ShelfBatch } from '../../api/client';
 import { useKitchen, usePlaces, useShelf } from '../../api/queries';
-import { sentence } from '../../app/sentence';
+import { capitalised } from '../../app/sentence';
 import { grams, mg, percent } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { JarDrawing } from '../../drawings/JarDrawing';
 import { putOnBench } from '../bench/draft';
-import { Bought } from './Bought';
+import { AddBoughtJar } from './AddBoughtJar';
 import { days } from './days';
 import { moveAlong } from './moveAlong';
 import './ShelfView.css';
@@ -91,14 +91,14 @@ export function ShelfView() {
           </Button>
         </div>
       )}
-      {isBuying && kitchen.data && <Bought kitchen={kitchen.data} close={() => setBuying(false)} />}
+      {isBuying && kitchen.data && <AddBoughtJar kitchen={kitchen.data} close={() => setBuying(false)} />}
       {batches.length > 0 && shown.length === 0 && <p className="soft">No jar on the shelf is like that.</p>}
       <div className="boards" onKeyDown={moveAlong}>
         {places.map((place) => {
           const here = shown.filter((batch) => batch.place === place.id);
           return here.length === 0 ? null : (
-            <section key={place.id} className="board" aria-label={sentence(place.label)}>
-              <h2>{sentence(place.label)}</h2>
+            <section key={place.id} className="board" aria-label={capitalised(place.label)}>
+              <h2>{capitalised(place.label)}</h2>
               <div className="board-jars">
                 {here.map((batch) => (
                   <JarOnBoard key={batch.id} batch={batch} />

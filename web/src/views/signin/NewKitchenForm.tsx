@@ -1,6 +1,6 @@
 import { Button, Input, InputNumber, Select } from 'antd';
 import { useState, type FormEvent } from 'react';
-import { useOpenKitchen, usePresets } from '../../api/queries';
+import { useCreateHousehold, usePresets } from '../../api/queries';
 
 interface Eater {
   name: string;
@@ -15,7 +15,7 @@ const own = 'own';
 /** First use: who eats, which limit, what jars. */
 export function NewKitchenForm() {
   const presets = usePresets();
-  const open = useOpenKitchen();
+  const open = useCreateHousehold();
   const [name, setName] = useState('');
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');

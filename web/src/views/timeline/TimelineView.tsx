@@ -6,7 +6,7 @@ import type { KindAhead, Suggestion, Timeline } from '../../api/client';
 import { useLetBatchBe, usePlanBatch, useShopping, useTimeline, type WhatIf } from '../../api/planning';
 import { grams } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
-import { Lanes } from '../../drawings/Lanes';
+import { TimelineLanes } from '../../drawings/TimelineLanes';
 import { RotationDrawer } from '../week/RotationDrawer';
 import './TimelineView.css';
 
@@ -78,7 +78,7 @@ export function TimelineView() {
           says what to start when.
         </p>
       )}
-      <Lanes ahead={ahead} />
+      <TimelineLanes ahead={ahead} />
       <div className="ahead-parts">
         <section aria-label="What to start">
           <h2>What to start</h2>

@@ -6,7 +6,7 @@ import { JarDrawing } from '../../drawings/JarDrawing';
 import { SaltLine } from '../../drawings/SaltLine';
 
 /** What can be done for someone. */
-export interface Hands {
+export interface EaterActions {
   toggle: () => void;
   eat: (person: DayPerson, jar: DayJar, grams: number) => void;
   eatPlanned: (person: DayPerson, planned: PlannedToday) => void;
@@ -21,7 +21,7 @@ interface Props {
   person: DayPerson;
   day: Day;
   isEating: boolean;
-  hands: Hands;
+  hands: EaterActions;
 }
 
 /** Someone's salt line, what they ate and mean to eat, and what fits beside it. */

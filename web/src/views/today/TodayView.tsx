@@ -9,11 +9,11 @@ import { meals } from '../../app/meals';
 import { grams, sodium } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { useTakeOtherFoodBack } from '../../api/intake';
-import { Besides } from './Besides';
+import { OtherFoodDrawer } from './OtherFoodDrawer';
 import { Chores } from './Chores';
-import { Eater, type Hands } from './Eater';
-import { Portion } from './Portion';
-import { Together } from './Together';
+import { Eater, type EaterActions } from './Eater';
+import { EditPortion } from './EditPortion';
+import { SharedDish } from './SharedDish';
 import './TodayView.css';
 
 /** What is being written down or put right beside the page. */
@@ -94,7 +94,7 @@ export function TodayView() {
 
   const shares = (serving: Serving) =>
     people.flatMap((person) => person.servings).filter((one) => one.dish?.key === serving.dish?.key);
-  const hands: Omit<Hands, 'toggle'> = {
+  const hands: Omit<EaterActions, 'toggle'> = {
     eat: (person, jar, amount) => {
       setEating(null);
       give({ batchId: jar.id, personId: person.id, amount: `${String(amount)} g` });
@@ -160,7 +160,7 @@ export function TodayView() {
         />
       ))}
       {beside?.what === 'food' && (
-        <Besides
+        <OtherFoodDrawer
           person={beside.person}
           date={day.data.date}
           food={beside.food}
@@ -168,10 +168,10 @@ export function TodayView() {
         />
       )}
       {beside?.what === 'portion' && (
-        <Portion serving={beside.serving} day={day.data} close={() => setBeside(null)} />
+        <EditPortion serving={beside.serving} day={day.data} close={() => setBeside(null)} />
       )}
       {beside?.what === 'together' && (
-        <Together day={day.data} meal={meal} shares={beside.shares} close={() => setBeside(null)} />
+        <SharedDish day={day.data} meal={meal} shares={beside.shares} close={() => setBeside(null)} />
       )}
       {jars.length === 0 && (
         <p>

@@ -1,9 +1,9 @@
 import { Button } from 'antd';
 import { mg } from '../../app/numbers';
-import type { WeekHands } from './WeekView';
+import type { WeekActions } from './WeekView';
 
 /** What does not go together, in words, and what would help. */
-export function Conflicts({ hands }: { hands: WeekHands }) {
+export function Conflicts({ hands }: { hands: WeekActions }) {
   const { week, change } = hands;
 
   return (

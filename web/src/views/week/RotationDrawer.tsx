@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Rotation, RotationLine } from '../../api/client';
 import { useKeepRotation, useRotation, type RotationFields } from '../../api/planning';
 import { Field } from '../../app/Field';
-import { KeepDrawer } from '../../app/KeepDrawer';
+import { SaveDrawer } from '../../app/SaveDrawer';
 
 const weekdays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
@@ -39,7 +39,7 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
   const refusal = keep.error;
 
   return (
-    <KeepDrawer
+    <SaveDrawer
       title="What comes round"
       close={close}
       keep={() => {
@@ -195,7 +195,7 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
           },
         ]}
       />
-    </KeepDrawer>
+    </SaveDrawer>
   );
 }
 

@@ -7,13 +7,13 @@ import { useWeek, useWeekStep, type WeekStep } from '../../api/planning';
 import { useKey } from '../../app/keys';
 import { PageState } from '../../app/PageState';
 import { Conflicts } from './Conflicts';
-import { JarsAtHand } from './JarsAtHand';
-import { Planks } from './Planks';
+import { JarPalette } from './JarPalette';
+import { WeekGrid } from './WeekGrid';
 import { RotationDrawer } from './RotationDrawer';
 import './WeekView.css';
 
 /** What can be done with a week from its cells. */
-export interface WeekHands {
+export interface WeekActions {
   week: Week;
   /** The jar that is in the cook's hand, by its id. */
   held: string | null;
@@ -68,7 +68,7 @@ export function WeekView() {
   }
   const week = query.data;
   const nameOf = (id: string) => week.people.find((person) => person.id === id)?.name ?? '';
-  const hands: WeekHands = {
+  const hands: WeekActions = {
     week,
     held,
     hold: setHeld,
@@ -161,8 +161,8 @@ export function WeekView() {
         </p>
       ) : (
         <>
-          <JarsAtHand hands={hands} />
-          <Planks hands={hands} />
+          <JarPalette hands={hands} />
+          <WeekGrid hands={hands} />
           <Conflicts hands={hands} />
         </>
       )}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Ledger\Ledgers;
+use App\Models\Batch;
+use App\Models\BatchEntry;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use LogicException;
+use Tempesal\Core\Ledger\Entry;
+use Tempesal\Core\Ledger\Entry\Give;
+use Tempesal\Core\Ledger\NotEnough;
+use Tempesal\Core\Measure\Grams;
+
+/**
+ * Adds lines to a batch's ledger, inside a transaction and with the batch locked, so that two tabs never lose a line.
+ */
+final readonly class LedgerWriter
+{
+    /** The batch, locked until the transaction ends, with its entries as they are then. */
+    public function lock(string $batchId): Batch
+    {
+        if (DB::transactionLevel() === 0) {
+            throw new LogicException('A ledger is only written inside a transaction.');
+        }
+
+        return Batch::query()->lockForUpdate()->findOrFail($batchId)->load(['entries', 'jar']);
+    }
+
+    public function append(Batch $locked, CarbonImmutable $at, Entry $entry, ?string $requestKey = null): BatchEntry
+    {
+        return $this->write($locked, ['kind' => $entry->toArray()['kind'], 'entry' => $entry->toArray(), 'happened_at' => $at, 'request_key' => $requestKey]);
+    }
+
+    /**
+     * Refuses a change after which the history would not hold together. The caller's transaction then leaves no trace.
+     *
+     * @throws NotEnough
+     */
+    public function check(Batch $locked): void
+    {
+        Ledgers::history($locked)->resolved();
+    }
+
+    /**
+     * The lender's side of a starter: liquid leaves it for another batch, at its concentration of that moment.
+     *
+     * @throws NotEnough
+     */
+    public function lend(Batch $locked, CarbonImmutable $at, Grams $grams, Batch $borrower): BatchEntry
+    {
+        $state = Ledgers::of($locked, $at)->state();
+        $line = $this->append($locked, $at, (new Give($state->liquid(), $grams, $borrower->id))->bookedAt($state));
+        $this->check($locked);
+
+        return $line;
+    }
+
+    /** Takes a line back by a line of its own; the line itself stays. */
+    public function reverse(Batch $locked, BatchEntry $mistake, CarbonImmutable $at): BatchEntry
+    {
+        return $this->write($locked, ['kind' => BatchEntry::REVERSAL, 'reverses_id' => $mistake->id, 'happened_at' => $at]);
+    }
+
+    /** @param  array<string, mixed>  $line */
+    private function write(Batch $locked, array $line): BatchEntry
+    {
+        $entry = BatchEntry::create([
+            'entry' => null, 'reverses_id' => null, 'request_key' => null, ...$line,
+            'batch_id' => $locked->id,
+            'position' => 1 + (int) $locked->entries->max('position'),
+        ]);
+        $locked->entries->push($entry);
+
+        return $entry;
+    }
+}

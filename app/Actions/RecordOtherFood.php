@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Household\HouseholdTransaction;
+use App\Household\IdempotencyKey;
+use App\Models\OtherFood;
+use App\Models\Person;
+use Carbon\CarbonImmutable;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * Writes down what was eaten besides the jars, and takes it back. Twice with one key is once.
+ */
+final readonly class RecordOtherFood
+{
+    public function __construct(private HouseholdTransaction $transaction)
+    {
+    }
+
+    /** @param  array{person_id: string, eaten_on: string, name: string, sodium_mg: float, instead_of: list<string>, how: array<string, mixed>}  $columns */
+    public function __invoke(array $columns, string $requestKey): OtherFood
+    {
+        return $this->all([$columns], [$requestKey])[0];
+    }
+
+    /**
+     * All or none.
+     *
+     * @param  list<array{person_id: string, eaten_on: string, name: string, sodium_mg: float, instead_of: list<string>, how: array<string, mixed>}>  $rows
+     * @param  list<string>  $keys  of each
+     * @return list<OtherFood>
+     */
+    public function all(array $rows, array $keys): array
+    {
+        return ($this->transaction)(static fn (): array => array_map(static function (array $row, string $key): OtherFood {
+            Person::query()->findOrFail($row['person_id']);
+
+            return OtherFood::query()->where('request_key', $key)->first() ?? OtherFood::create([...$row, 'request_key' => $key]);
+        }, $rows, $keys));
+    }
+
+    /**
+     * Puts right what was written down wrongly: the wrong row is taken back, a new one stands for it.
+     *
+     * @param  array{person_id: string, eaten_on: string, name: string, sodium_mg: float, instead_of: list<string>, how: array<string, mixed>}  $columns
+     */
+    public function change(string $id, array $columns, string $requestKey): OtherFood
+    {
+        return ($this->transaction)(function () use ($id, $columns, $requestKey): OtherFood {
+            $known = OtherFood::query()->where('request_key', $requestKey)->first();
+            if ($known === null && OtherFood::query()->findOrFail($id)->undone_at !== null) {
+                throw ValidationException::withMessages(['otherFood' => 'That was taken back already.']);
+            }
+            $this->takeBack($id);
+
+            return ($this)($columns, $requestKey);
+        });
+    }
+
+    public function takeBack(string $id): OtherFood
+    {
+        return ($this->transaction)(static function () use ($id): OtherFood {
+            $food = OtherFood::query()->findOrFail($id);
+            $food->update(['undone_at' => $food->undone_at ?? CarbonImmutable::now()]);
+            IdempotencyKey::spend($food->request_key);
+
+            return $food;
+        });
+    }
+}

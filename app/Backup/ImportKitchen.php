@@ -1,0 +1,226 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Backup;
+
+use App\Actions\SavePhoto;
+use App\Actions\SeedFormulas;
+use App\Actions\SeedPantry;
+use App\Actions\StartFromFormula;
+use App\Care\RipeningWindows;
+use App\Household\CurrentHousehold;
+use App\Household\HouseholdTransaction;
+use App\Ledger\Ledgers;
+use App\Models\Batch;
+use App\Models\FormulaVersion;
+use App\Models\Household;
+use App\Models\Note;
+use App\Models\OtherFood;
+use App\Models\Person;
+use App\Models\Serving;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+use Throwable;
+
+/**
+ * Brings a whole kitchen back from its document, in the place of one in which no jar was started yet. Every row gets an id of its own, so
+ * that a document can be brought in beside the kitchen it came from; all of it or nothing.
+ */
+final readonly class ImportKitchen
+{
+    private const MOST_ROWS = 200_000;
+
+    private const AT_ONCE = 200;
+
+    private const ULID = '/[0-9a-hjkmnp-tv-z]{26}/i';
+
+    public function __construct(private CurrentHousehold $current, private HouseholdTransaction $transaction,
+        private SavePhoto $photos, private SeedPantry $pantry, private SeedFormulas $formulas)
+    {
+    }
+
+    /**
+     * @return array<string, int> how many rows of each table came in
+     *
+     * @throws ValidationException at "file"
+     */
+    public function __invoke(string $json): array
+    {
+        $document = json_decode($json, true, 64);
+        if (! is_array($document) || ($document['tempesal'] ?? null) !== 'kitchen' || ! is_array($document['household'] ?? null) || ! is_array($document['rows'] ?? null)) {
+            throw self::refusal('That is no kitchen that Tempesal wrote.');
+        }
+        $version = $document['version'] ?? null;
+        if (! is_int($version) || $version < KitchenUpgrades::OLDEST || $version > KitchenFile::VERSION) {
+            throw self::refusal(sprintf('This Tempesal reads versions %d to %d of a kitchen.', KitchenUpgrades::OLDEST,
+                KitchenFile::VERSION));
+        }
+        $document = KitchenUpgrades::toCurrent($document);
+        $photos = array_filter(is_array($document['photos'] ?? null) ? $document['photos'] : [], static fn (mixed $bytes, string|int $name): bool => is_string($bytes) && SavePhoto::isName((string) $name), ARRAY_FILTER_USE_BOTH);
+        $rows = self::rows($document['rows']);
+        // A note without its photo is better than none.
+        $rows['notes'] = array_map(static fn (array $note): array => [...$note, 'photo' => isset($photos[(string) ($note['photo'] ?? '')]) ? $note['photo'] : null], $rows['notes']);
+        $ids = self::newIds($rows);
+
+        $counts = ($this->transaction)(function () use ($document, $rows, $ids, $photos): array {
+            $household = $this->current->get();
+            if (Batch::query()->exists() || OtherFood::query()->exists()) {
+                throw self::refusal('Something was made or written down in this kitchen already. Open a new one, and bring it in there.');
+            }
+            try {
+                self::clear($household);
+                DB::table('households')->where('id', $household->id)->update(self::renamed(array_filter(array_intersect_key($document['household'], array_flip(KitchenFile::HOUSEHOLD)), is_scalar(...)), $ids));
+                foreach ($rows as $table => $some) {
+                    self::write($table, $some, $ids, $household);
+                }
+                $this->current->during(Household::query()->findOrFail($household->id), function (): void {
+                    $this->pantry->foods();
+                    ($this->formulas)();
+                    self::lookThrough($this->current->get());
+                });
+                $this->keepPhotos($photos);
+            } catch (ValidationException $refusal) {
+                throw $refusal;
+            } catch (Throwable $trouble) {
+                report($trouble);
+                throw self::refusal('The kitchen in that file does not hold together; nothing of it was taken over.');
+            }
+
+            return array_map(count(...), $rows);
+        });
+        $this->current->get()->refresh();
+
+        return $counts;
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $given
+     * @return array<string, list<array<string, scalar|null>>> by table, in the order in which they are written
+     */
+    private static function rows(array $given): array
+    {
+        $rows = [];
+        $count = 0;
+        foreach (KitchenFile::TABLES as $table) {
+            $known = array_flip(array_diff(Schema::getColumnListing($table), ['household_id']));
+            $rows[$table] = [];
+            foreach (is_array($given[$table] ?? null) ? $given[$table] : [] as $row) {
+                $row = is_array($row) ? array_filter(array_intersect_key($row, $known), static fn (mixed $value): bool => $value === null || is_scalar($value)) : [];
+                if (preg_match('/^[0-9a-hjkmnp-tv-z]{26}$/i', (string) ($row['id'] ?? '')) !== 1 || ++$count > self::MOST_ROWS) {
+                    throw self::refusal("The part \"{$table}\" of that file cannot be read.");
+                }
+                $rows[$table][] = $row;
+            }
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param  array<string, list<array<string, scalar|null>>>  $rows
+     * @return array<string, string> the new id of each old one, in the same order
+     */
+    private static function newIds(array $rows): array
+    {
+        $old = [];
+        foreach ($rows as $some) {
+            foreach ($some as $row) {
+                $id = strtolower((string) $row['id']);
+                $old[$id] = isset($old[$id]) ? throw self::refusal('Two things in that file are one.') : $id;
+            }
+        }
+        sort($old);
+
+        return array_combine($old, array_map(static fn (): string => strtolower((string) Str::ulid()), $old));
+    }
+
+    /**
+     * @param  array<string, scalar|null>  $row
+     * @param  array<string, string>  $ids
+     * @return array<string, scalar|null> the same with the new ids in the place of the old, also where they stand within a text
+     */
+    private static function renamed(array $row, array $ids): array
+    {
+        return array_map(static fn (mixed $value): mixed => is_string($value)
+            ? preg_replace_callback(self::ULID, static fn (array $found): string => $ids[strtolower($found[0])] ?? $found[0], $value) : $value, $row);
+    }
+
+    private static function clear(Household $household): void
+    {
+        foreach (array_reverse(KitchenFile::TABLES) as $table) {
+            DB::table($table)->where('household_id', $household->id)->delete();
+        }
+    }
+
+    /**
+     * @param  list<array<string, scalar|null>>  $rows
+     * @param  array<string, string>  $ids
+     */
+    private static function write(string $table, array $rows, array $ids, Household $household): void
+    {
+        $new = array_flip($ids);
+        $renamed = [];
+        foreach ($rows as $row) {
+            $row = self::renamed($row, $ids);
+            foreach ($row as $column => $value) {
+                // What points to something points to something that came along, never into another kitchen.
+                if (str_ends_with($column, '_id') && $value !== null && ! isset($new[(string) $value])) {
+                    throw self::refusal("Something in \"{$table}\" points to what is not in that file.");
+                }
+            }
+            $renamed[] = [...$row, 'household_id' => $household->id];
+        }
+        foreach (array_chunk($renamed, self::AT_ONCE) as $some) {
+            DB::table($table)->insert($some);
+        }
+    }
+
+    /** Reads everything once as it will be read: what cannot be is refused now, not on a screen later. */
+    private static function lookThrough(Household $household): void
+    {
+        $household->attributesToArray();
+        $household->quietHours();
+        $household->today();
+        if (! in_array($household->measure_by, ['grams', 'spoons'], true) || $household->week_start < 1 || $household->week_start > 7) {
+            throw self::refusal('The kitchen of that file measures or counts in a way that is not known.');
+        }
+        if (Person::atTable()->isEmpty()) {
+            throw self::refusal('Nobody eats in the kitchen of that file.');
+        }
+        foreach (Person::atTable() as $person) {
+            $person->currentTarget()->restOfWeek();
+        }
+        foreach (Batch::whole()->get() as $batch) {
+            Ledgers::history($batch)->resolved();
+            RipeningWindows::of($batch, $household);
+            $batch->toArray();
+        }
+        foreach (FormulaVersion::query()->get() as $version) {
+            StartFromFormula::read($version);
+        }
+        foreach (Serving::query()->with('entry')->get() as $serving) {
+            $serving->sodium();
+            $serving->way();
+            $serving->toArray();
+        }
+        foreach (OtherFood::query()->get() as $food) {
+            $food->meals();
+        }
+    }
+
+    /** @param  array<array-key, string>  $photos  in base64, by their names */
+    private function keepPhotos(array $photos): void
+    {
+        foreach (Note::query()->where('photo', '!=', null)->get() as $note) {
+            $this->photos->again($note, (string) base64_decode($photos[(string) $note->photo], true));
+        }
+    }
+
+    private static function refusal(string $text): ValidationException
+    {
+        return ValidationException::withMessages(['file' => $text]);
+    }
+}

@@ -1,0 +1,353 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Household\CurrentHousehold;
+use App\Ledger\Ledgers;
+use App\Models\Batch;
+use App\Models\Ingredient;
+use App\Models\Jar;
+use App\Models\Salt;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Bench\BenchInput;
+use Tempesal\Core\Bench\SaltTarget;
+use Tempesal\Core\Formula\SaltUnit;
+use Tempesal\Core\Jar\Packing;
+use Tempesal\Core\Ledger\Entry\Soak;
+use Tempesal\Core\Ledger\Entry\Starter;
+use Tempesal\Core\Ledger\NotEnough;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\StarterTransfer;
+use Tempesal\Core\Measure\AmountTerm;
+use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Measure\Celsius;
+use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Measure\InvalidQuantity;
+use Tempesal\Core\Measure\KitchenAmount;
+use Tempesal\Core\Measure\Millilitres;
+use Tempesal\Core\Measure\Millimetres;
+use Tempesal\Core\Measure\Seconds;
+use Tempesal\Core\Measure\SpoonSystem;
+use Tempesal\Core\Measure\VolumeUnit;
+use Tempesal\Core\Method\Method;
+use Tempesal\Core\Process\IngredientAmount;
+use Tempesal\Core\Produce\Ingredient as Produce;
+use Tempesal\Core\Produce\PieceShape;
+use Tempesal\Core\Salt\BrineTable;
+use Tempesal\Core\Salt\SaltBasis;
+use Tempesal\Core\Salt\SaltDose;
+use Tempesal\Core\Salt\SaltProduct;
+
+/**
+ * Turns what was typed at the bench into a sheet for the core. Amounts are read as kitchens write them;
+ * everything that cannot be read is named beside its field.
+ *
+ * @phpstan-import-type Typed from BenchFields
+ */
+final class BenchParser
+{
+    /** What a spoonful or cup of anything but salt can be off by: common practice, no source. */
+    private const SPOONED = [0.9, 1.0, 1.1];
+
+    public function __construct(private readonly CurrentHousehold $current)
+    {
+    }
+
+    /**
+     * @param  Typed  $typed
+     * @param  CarbonImmutable|null  $at  the moment at which another jar lends its brine; null: now
+     *
+     * @throws ValidationException
+     */
+    public function __invoke(array $typed, ?CarbonImmutable $at = null): ParsedBench
+    {
+        $at ??= CarbonImmutable::now();
+        $errors = new FieldErrors;
+        $spoons = $this->current->get()->spoon_system;
+        $method = Method::from($typed['method']);
+
+        $source = $method === Method::Transform ? self::row($errors, 'sourceBatchId', Batch::query()->with(['entries', 'jar'])->find($typed['sourceBatchId'] ?? ''), 'batch') : null;
+        $vegetable = $method === Method::Transform ? null : self::row($errors, 'vegetableId', self::eaten($method)->find($typed['vegetableId'] ?? ''), 'vegetable');
+        $salt = self::row($errors, 'saltId', Salt::query()->find($typed['saltId']), 'salt');
+        $jars = self::jars($errors, $typed);
+
+        $weight = self::weight($errors, 'vegetableAmount', $typed['vegetableAmount'] ?? null, $spoons);
+        $isBrine = ($typed['waterAs'] ?? 'water') === 'brine';
+        $water = $isBrine ? null : self::liquid($errors, 'waterAmount', $typed['waterAmount'] ?? null, $spoons, BrineTable::density(0.0));
+        $serving = self::weight($errors, 'servingAmount', $typed['servingAmount'] ?? null, $spoons) ?? Grams::of(BenchFields::USUAL_SERVING_G);
+        $packing = $errors->reading('headspaceMm', static fn (): Packing => new Packing(
+            isset($typed['headspaceMm']) ? Millimetres::of((float) $typed['headspaceMm']) : $method->profile()->storage->headspace,
+            Millilitres::of((float) ($typed['weightMl'] ?? 0.0)),
+        ));
+        $target = $salt === null ? null : self::wish($errors, $typed, $method, $salt->product(), $spoons);
+        [$starter, $lender, $lendable] = $method->profile()->preparation->takesStarter ? $this->starter($errors, $typed,
+            $method, $spoons, $at) : [null, null, null];
+        $brine = $isBrine ? self::volume($errors, 'waterAmount', $typed['waterAmount'] ?? null, $spoons) : null;
+        $alongside = self::parts($errors, 'alongside', $typed['alongside'] ?? [], $spoons);
+        $paste = $method->isDressed() ? self::parts($errors, 'paste', $typed['paste'] ?? [], $spoons) : [];
+        $kept = self::liquid($errors, 'keptBrine', $typed['keptBrine'] ?? null, $spoons, 1.0);
+        $food = $source !== null ? self::blended($source) : ($vegetable === null ? null : $vegetable->produce()->cut(self::cut($typed,
+            $method, $vegetable->shape)));
+        $errors->throwIfAny();
+        assert($food !== null && $salt !== null && $packing !== null && $target !== null);
+
+        $rinse = $typed['rinseSeconds'] ?? $method->profile()->preparation->rinse?->value;
+
+        return new ParsedBench(
+            new BenchInput(
+                $method, $food, $weight, array_map(static fn (Jar $jar) => $jar->geometry(), $jars), $packing, $salt->product(),
+                SaltUnit::from($typed['saltUnit']), $spoons, $target, $serving, Celsius::of((float) ($typed['roomCelsius'] ?? Soak::ROOM_CELSIUS)),
+                $alongside, $paste, $water, $brine, $starter,
+                isset($typed['saltingMinutes']) ? Seconds::of($typed['saltingMinutes'] * 60.0) : $method->profile()->preparation->salting,
+                $rinse === null || $method === Method::SaltAndDrain ? null : Seconds::of((float) $rinse),
+                $typed['isSqueezed'] ?? ($method->profile()->preparation->rinse !== null),
+                ($source === null ? null : Ledgers::of($source, $at)), $kept, $typed['isHeated'] ?? false,
+            ),
+            $source === null ? $vegetable->colour ?? '#b9ab99' : $source->colour, $jars, $lender, $lendable, $source,
+        );
+    }
+
+    /**
+     * What can be the main food: a vegetable; for a condiment anything.
+     *
+     * @return Builder<Ingredient>
+     */
+    private static function eaten(Method $method): Builder
+    {
+        return Ingredient::query()->when($method !== Method::CulturedCondiment, static fn (Builder $query) => $query->where('use', 'vegetable'));
+    }
+
+    /** @param  Typed  $typed */
+    private static function cut(array $typed, Method $method, PieceShape $usual): PieceShape
+    {
+        return $method->servedPhase() === Phase::Sauce ? PieceShape::Pulp : (PieceShape::tryFrom($typed['shape'] ?? '') ?? $usual);
+    }
+
+    /** A batch as what a sauce is made of. */
+    private static function blended(Batch $source): Produce
+    {
+        return new Produce("batch-{$source->id}", $source->name, 100.0, Band::exact(0.0), $source->density_g_per_ml, PieceShape::Pulp);
+    }
+
+    /**
+     * @param  Typed  $typed
+     * @return list<Jar>
+     */
+    private static function jars(FieldErrors $errors, array $typed): array
+    {
+        $jars = [];
+        foreach (array_filter([$typed['jarId'] ?? null, ...($typed['moreJarIds'] ?? [])]) as $i => $id) {
+            $jar = self::row($errors, $i === 0 ? 'jarId' : 'moreJarIds', Jar::query()->find($id), 'jar');
+            if ($jar !== null) {
+                $jars[] = $jar;
+            }
+        }
+
+        return $jars;
+    }
+
+    /** @param  Typed  $typed */
+    private static function wish(FieldErrors $errors, array $typed, Method $method, SaltProduct $salt, SpoonSystem $spoons): ?SaltTarget
+    {
+        $fixed = $typed['fixed'] ?? 'strength';
+        $basis = SaltBasis::from($typed['strengthBasis']);
+        $unit = SaltUnit::from($typed['saltUnit']);
+        $isOptional = $method === Method::CulturedCondiment || $method === Method::Transform || $method === Method::ReusedBrine;
+        $share = in_array($fixed, ['strength', 'both'], true) ? $errors->reading('strengthPercent', static fn (): float => self::percent($typed['strengthPercent'] ?? null)) : null;
+        $dose = match (true) {
+            ! in_array($fixed, ['salt', 'both'], true) => null,
+            $isOptional && trim((string) ($typed['saltAmount'] ?? '')) === '' => SaltDose::weighed($salt, Grams::zero()),
+            default => $errors->reading('saltAmount', static fn (): SaltDose => self::dose($typed['saltAmount'] ?? '', $unit, $salt, $spoons)),
+        };
+        if ($fixed === 'sodium') {
+            $milligrams = $errors->reading('sodiumWanted', static fn (): float => self::milligrams($typed['sodiumWanted'] ?? ''));
+
+            return $milligrams === null ? null : SaltTarget::sodium($milligrams, $basis);
+        }
+        if ($fixed === 'taste') {
+            $doses = [];
+            foreach ($typed['tastings'] ?? [] as $i => $pinch) {
+                $pinch = trim((string) $pinch);
+                $doses[] = $pinch === '' ? null : $errors->reading("tastings.{$i}", static fn (): SaltDose => self::dose($pinch, $unit, $salt, $spoons));
+            }
+
+            return SaltTarget::amount($basis, ...array_values(array_filter($doses)));
+        }
+
+        return match ($fixed) {
+            'strength' => $share === null ? null : SaltTarget::strength($share, $basis),
+            'both' => $share === null || $dose === null ? null : SaltTarget::amountAtStrength($dose, $share, $basis),
+            default => $dose === null ? null : SaltTarget::amount($basis, $dose),
+        };
+    }
+
+    /**
+     * @param  list<array{foodId: string, amount?: string|null}>|null  $typed
+     * @return list<IngredientAmount>
+     */
+    private static function parts(FieldErrors $errors, string $field, ?array $typed, SpoonSystem $spoons): array
+    {
+        $typed ??= [];
+        $foods = Ingredient::query()->find(array_column($typed, 'foodId'))->keyBy('id');
+        $parts = [];
+        foreach ($typed as $i => $part) {
+            if (($amount = trim((string) ($part['amount'] ?? ''))) === '') {
+                continue;
+            }
+            $food = self::row($errors, "{$field}.{$i}.foodId", $foods->get($part['foodId']), 'food');
+            $amount = $food === null ? null : $errors->reading("{$field}.{$i}.amount",
+                static function () use ($amount, $spoons, $food): Band {
+                    $read = KitchenAmount::parse($amount, $spoons);
+                    $grams = $read->isVolume() ? Grams::of($read->millilitres()->value * $food->density_g_per_ml) : $read->grams();
+
+                    return $grams->isZero() ? throw new InvalidQuantity('More than nothing is needed here.')
+                        : ($read->isVolume() ? Band::of(...self::SPOONED)->times($grams->value) : Band::exact($grams->value));
+                });
+            if ($food !== null && $amount !== null) {
+                $parts[] = new IngredientAmount($food->produce(), $amount);
+            }
+        }
+
+        return $parts;
+    }
+
+    /**
+     * @param  Typed  $typed
+     * @return array{Starter|null, Batch|null, float|null} the starter, whose it is, and how many grams there are
+     */
+    private function starter(FieldErrors $errors, array $typed, Method $method, SpoonSystem $spoons, CarbonImmutable $at): array
+    {
+        $fromBatch = $typed['starterBatchId'] ?? null;
+        $fromPantry = $typed['starterId'] ?? null;
+        if ($fromBatch === null && $fromPantry === null) {
+            return [null, null, null];
+        }
+        $batch = $fromBatch === null ? null : self::row($errors, 'starterBatchId', Batch::query()->with('entries')->find($fromBatch), 'batch');
+        $pantry = $fromBatch !== null ? null : self::row($errors, 'starterId', Ingredient::query()->where('use', 'starter')->find($fromPantry), 'starter');
+        if ($batch === null && $pantry === null) {
+            return [null, null, null];
+        }
+
+        $liquid = $pantry?->produce() ?? self::brineOf($batch, $at);
+        if ($liquid === null) {
+            $errors->add('starterBatchId', 'That batch has no brine to give.');
+
+            return [null, null, null];
+        }
+        $isOpen = trim((string) ($typed['starterAmount'] ?? '')) === '';
+        $grams = $isOpen && $method === Method::ReusedBrine ? Grams::zero()
+            : self::liquid($errors, 'starterAmount', $typed['starterAmount'] ?? null, $spoons, $liquid->density);
+        if ($grams === null) {
+            if ($isOpen) {
+                $errors->add('starterAmount', 'Say how much starter, for example 2 tbsp.');
+            }
+
+            return [null, null, null];
+        }
+        $state = $batch === null ? null : Ledgers::of($batch, $at)->state();
+
+        return [new Starter($liquid, $grams, null, $batch?->id), $batch, $state?->phase($state->liquid())->weightG()];
+    }
+
+    /** The brine of a batch as it is at a moment, as an ingredient; null when it has none. */
+    private static function brineOf(?Batch $batch, CarbonImmutable $at): ?Produce
+    {
+        try {
+            return $batch === null ? null : StarterTransfer::from($batch->id, $batch->name, Ledgers::of($batch, $at))->liquid();
+        } catch (NotEnough) {
+            return null;
+        }
+    }
+
+    /**
+     * @template M of Model
+     *
+     * @param  M|null  $row
+     * @return M|null
+     */
+    private static function row(FieldErrors $errors, string $field, ?Model $row, string $name): ?Model
+    {
+        if ($row === null) {
+            $errors->add($field, "There is no such {$name} in your kitchen.");
+        }
+
+        return $row;
+    }
+
+    private static function weight(FieldErrors $errors, string $field, ?string $typed, SpoonSystem $spoons): ?Grams
+    {
+        return trim((string) $typed) === '' ? null : $errors->reading($field, static function () use ($typed, $spoons): Grams {
+            $grams = KitchenAmount::parse((string) $typed, $spoons)->grams();
+
+            return $grams->isZero() ? throw new InvalidQuantity('More than nothing is needed here.') : $grams;
+        });
+    }
+
+    /** A liquid by weight or by volume; a bare number counts as grams. */
+    private static function liquid(FieldErrors $errors, string $field, ?string $typed, SpoonSystem $spoons, float $density): ?Grams
+    {
+        return trim((string) $typed) === '' ? null : $errors->reading($field, static function () use ($typed, $spoons, $density): Grams {
+            $amount = KitchenAmount::parse((string) $typed, $spoons);
+
+            return $amount->isVolume() ? Grams::of($amount->millilitres()->value * $density) : $amount->grams();
+        });
+    }
+
+    private static function volume(FieldErrors $errors, string $field, ?string $typed, SpoonSystem $spoons): ?Millilitres
+    {
+        return trim((string) $typed) === '' ? null : $errors->reading($field, static function () use ($typed, $spoons): Millilitres {
+            $amount = KitchenAmount::parse((string) $typed, $spoons);
+
+            return $amount->isVolume() ? $amount->millilitres() : throw new InvalidQuantity('Say the brine by volume, for example 500 ml.');
+        });
+    }
+
+    /** @throws InvalidQuantity */
+    private static function milligrams(?string $typed): float
+    {
+        $text = str_replace(',', '.', trim((string) preg_replace('/\s*mg\s*$/i', '', (string) $typed)));
+        if (! is_numeric($text) || (float) $text <= 0.0 || (float) $text > 20_000.0) {
+            throw new InvalidQuantity('Between 1 and 20000 mg of sodium are possible here; write it like 140.');
+        }
+
+        return (float) $text;
+    }
+
+    /** @throws InvalidQuantity */
+    private static function percent(string|int|float|null $typed): float
+    {
+        $text = str_replace(',', '.', trim(rtrim(trim((string) $typed), '%')));
+        if (! is_numeric($text) || ! is_finite((float) $text)) {
+            throw new InvalidQuantity(sprintf('"%s" is not a percentage; write it like 2.5.', mb_strimwidth((string) $typed, 0, 20, '…')));
+        }
+        if ((float) $text < 0.0 || (float) $text > 100.0) {
+            throw new InvalidQuantity('A strength lies between 0 and 100 %.');
+        }
+
+        return (float) $text / 100.0;
+    }
+
+    /** @throws InvalidQuantity */
+    private static function dose(string $typed, SaltUnit $unit, SaltProduct $salt, SpoonSystem $spoons): SaltDose
+    {
+        $amount = KitchenAmount::parse($typed, $spoons);
+        if ($amount->isBare() && $unit === SaltUnit::Spoons) {
+            throw new InvalidQuantity('Say which spoon: tsp or tbsp.');
+        }
+        if (! $amount->isVolume()) {
+            return SaltDose::weighed($salt, $amount->grams());
+        }
+        $fills = array_values(array_unique(array_map(static fn (AmountTerm $term) => $term->fill, $amount->terms), SORT_REGULAR));
+        if (count($fills) > 1) {
+            throw new InvalidQuantity('Use one kind of spoonful: all level, or all heaped.');
+        }
+        $volume = array_sum(array_map(static fn (AmountTerm $term): float => $term->unit instanceof VolumeUnit ? $term->amount * $term->unit->millilitres() : 0.0, $amount->terms));
+
+        return SaltDose::spooned($salt, Millilitres::of($volume), $fills[0]);
+    }
+}

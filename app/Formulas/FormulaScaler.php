@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Formulas;
+
+use App\Household\CurrentHousehold;
+use App\Models\Jar;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Formula\Formula;
+use Tempesal\Core\Formula\FormulaAnswer;
+use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Measure\InvalidQuantity;
+use Tempesal\Core\Measure\KitchenAmount;
+
+/**
+ * Fits a formula to what the cook has: a jar, a weight of vegetable, a number of servings, or a sodium for each serving.
+ */
+final readonly class FormulaScaler
+{
+    /** Nobody makes more than this many times a formula, or less. */
+    private const BETWEEN = [0.02, 50.0];
+
+    public function __construct(private CurrentHousehold $current)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public static function rules(): array
+    {
+        return [
+            'by' => ['nullable', 'string', 'in:as_written,jar,vegetable,servings,sodium'],
+            'jarId' => ['nullable', 'required_if:by,jar', 'string', 'max:26'],
+            'amount' => ['nullable', 'required_if:by,vegetable', 'string', 'max:60'],
+            'servings' => ['nullable', 'required_if:by,servings', 'numeric', 'min:1', 'max:2000'],
+            'sodiumMg' => ['nullable', 'required_if:by,sodium', 'numeric', 'min:1', 'max:20000'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public static function messages(): array
+    {
+        return [
+            'by.*' => 'Scale by a jar, a vegetable, servings or sodium.',
+            'jarId.*' => 'Pick a jar.',
+            'amount.*' => 'Say how much vegetable, for example 900 g.',
+            'servings.*' => 'Between 1 and 2000 servings.',
+            'sodiumMg.*' => 'Between 1 and 20000 mg in a serving.',
+        ];
+    }
+
+    /**
+     * The formula scaled as the request asks, and the factor.
+     *
+     * @return array{Formula, float}
+     *
+     * @throws ValidationException
+     */
+    public function apply(Formula $formula, Request $request): array
+    {
+        $by = $request->string('by')->value();
+        if ($by === 'sodium') {
+            return [$formula->serving(FormulaAnswer::of($formula)->servingFor($request->float('sodiumMg'))), 1.0];
+        }
+        $factor = match ($by) {
+            'jar' => $this->byJar($formula, $request->string('jarId')->value()),
+            'vegetable' => FormulaAnswer::of($formula)->factorForVegetable($this->grams($request->string('amount')->value())),
+            'servings' => FormulaAnswer::of($formula)->factorForServings($request->float('servings')),
+            default => 1.0,
+        };
+        [$least, $most] = self::BETWEEN;
+        if ($factor < $least || $factor > $most) {
+            throw ValidationException::withMessages(['by' => sprintf('That would be %s times the formula; between 1/50 and 50 times is possible.', round($factor, 3))]);
+        }
+
+        return [$factor === 1.0 ? $formula : $formula->scaled($factor), $factor];
+    }
+
+    private function byJar(Formula $formula, string $jarId): float
+    {
+        $jar = Jar::query()->find($jarId) ?? throw ValidationException::withMessages(['jarId' => 'There is no such jar in your kitchen.']);
+
+        return FormulaAnswer::of($formula)->factorForJar($jar->geometry());
+    }
+
+    private function grams(string $typed): Grams
+    {
+        try {
+            $grams = KitchenAmount::parse($typed, $this->current->get()->spoon_system)->grams();
+        } catch (InvalidQuantity $refusal) {
+            throw ValidationException::withMessages(['amount' => $refusal->getMessage()]);
+        }
+
+        return $grams->isZero() ? throw ValidationException::withMessages(['amount' => 'More than nothing is needed here.']) : $grams;
+    }
+}

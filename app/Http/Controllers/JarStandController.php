@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\MoveJar;
+use App\Actions\ReleaseBatch;
+use App\Actions\SetAim;
+use App\Http\Responses\BatchPage;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Tempesal\Core\Care\ReleasePurpose;
+use Tempesal\Core\Method\Aim;
+use Tempesal\Core\Method\Place;
+
+/**
+ * Where a jar stands, how far it is to go, and what may be done with it then.
+ */
+final readonly class JarStandController
+{
+    public function __construct(private BatchPage $page)
+    {
+    }
+
+    public function move(string $batch, Request $request, MoveJar $stand): JsonResponse
+    {
+        $asked = $request->validate(
+            ['place' => ['required', 'string', Rule::enum(Place::class)], 'requestKey' => ['required', 'string', 'ulid']],
+            ['place.*' => Place::sentence(), 'requestKey.*' => 'The request is missing its key; reload the page.'],
+        );
+        $stand($batch, Place::from($asked['place']), $asked['requestKey']);
+
+        return $this->page->answer($batch);
+    }
+
+    public function aim(string $batch, Request $request, SetAim $aimAt): JsonResponse
+    {
+        $asked = $request->validate(['aim' => ['present', 'nullable', 'string', Rule::enum(Aim::class)]], ['aim.*' => 'Young, in the middle, long, or as you liked it.']);
+        $aimAt($batch, $asked['aim'] === null ? null : Aim::from($asked['aim']));
+
+        return $this->page->answer($batch);
+    }
+
+    public function pass(string $batch, Request $request, ReleaseBatch $pass): JsonResponse
+    {
+        $asked = $request->validate(
+            ['purpose' => ['required', 'string', 'in:'.ReleasePurpose::Bottle->value.','.ReleasePurpose::GiveAway->value], 'grams' => ['nullable', 'numeric', 'gt:0', 'max:50000'], 'requestKey' => ['required', 'string', 'ulid']],
+            ['purpose.*' => 'Bottle it, or give it away.', 'grams.*' => 'Say how much of it, in grams.', 'requestKey.*' => 'The request is missing its key; reload the page.'],
+        );
+        $pass($batch, ReleasePurpose::from($asked['purpose']), isset($asked['grams']) ? (float) $asked['grams'] : null, $asked['requestKey']);
+
+        return $this->page->answer($batch);
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Intake\ServingStyle;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Grams;
+
+/**
+ * Portions for several people.
+ */
+final class DishRequest extends FormRequest
+{
+    use PortionFields;
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'batchId' => ['required', 'string', 'max:26'],
+            'portions' => ['required', 'array', 'list', 'min:1', 'max:40'],
+            'portions.*.personId' => ['required', 'string', 'max:26', 'distinct'],
+            'portions.*.amount' => ['nullable', 'string', 'max:60'],
+            'portions.*.share' => ['nullable', 'numeric', 'gt:0', 'max:1'],
+            'dishAmount' => ['nullable', 'string', 'max:60'],
+            'phase' => ['nullable', 'string', Rule::enum(Phase::class)],
+            'way' => ['nullable', 'string', Rule::enum(ServingStyle::class)],
+            ...self::momentRules(),
+            'requestKey' => ['required', 'string', 'ulid'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'batchId.*' => 'Say from which jar.', 'portions.*.personId.*' => 'Say for whom, each once.', 'portions.*.amount.*' => 'Say how much, for example 40 g.',
+            'portions.*.share.*' => 'A share of a dish lies above 0 and at most at 1.', 'portions.*' => 'Say who eats.', 'dishAmount.*' => 'Say how much went into the dish.',
+            'phase.*' => 'That is not one of the choices.', 'way.*' => 'That is not one of the choices.', ...self::momentMessages(),
+            'requestKey.*' => 'The request is missing its key; reload the page.',
+        ];
+    }
+
+    /**
+     * @return non-empty-list<array{personId: string, grams: Grams}>
+     *
+     * @throws ValidationException
+     */
+    public function portions(): array
+    {
+        $dish = $this->dish();
+        $portions = [];
+        foreach (array_values((array) $this->validated('portions')) as $i => $one) {
+            $grams = $dish === null ? self::portion((string) ($one['amount'] ?? ''), $one['personId'], "portions.{$i}.amount")
+                : Grams::of($dish->value * (float) ($one['share'] ?? throw ValidationException::withMessages(["portions.{$i}.share" => 'Say which share of the dish.'])));
+            $portions[] = ['personId' => $one['personId'], 'grams' => $grams];
+        }
+        if ($dish !== null && array_sum(array_map(static fn (array $one): float => $one['grams']->value, $portions)) > $dish->value * (1.0 + 1e-6)) {
+            throw ValidationException::withMessages(['portions' => 'Together they would eat more than the whole dish.']);
+        }
+
+        return $portions === [] ? throw ValidationException::withMessages(['portions' => 'Say who eats.']) : $portions;
+    }
+
+    /** @throws ValidationException */
+    public function dish(): ?Grams
+    {
+        return $this->filled('dishAmount') ? self::portion($this->string('dishAmount')->value(), $this->string('portions.0.personId')->value(), 'dishAmount') : null;
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Household\CurrentHousehold;
+use App\Intake\ServingMoment;
+use App\Models\Person;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Intake\Meal;
+use Tempesal\Core\Intake\ServingStyle;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Measure\InvalidQuantity;
+use Tempesal\Core\Measure\KitchenAmount;
+
+/**
+ * A portion: what of it, how, on which day, and how much as it is typed, in grams and spoons, or in forks, of which one is what that person usually takes.
+ */
+trait PortionFields
+{
+    /** @throws ValidationException at the path of the field */
+    private static function portion(string $typed, string $personId, string $path): Grams
+    {
+        try {
+            $grams = preg_match('/^\s*(.+?)\s*fork(?:s|fuls?)?\s*$/i', $typed, $forks) === 1
+                ? Grams::of(KitchenAmount::parse("{$forks[1]} g")->grams()->value * Person::query()->findOrFail($personId)->usual_serving_g)
+                : KitchenAmount::parse($typed)->grams();
+        } catch (InvalidQuantity $refusal) {
+            throw ValidationException::withMessages([$path => $refusal->getMessage()]);
+        }
+
+        return $grams->isZero() ? throw ValidationException::withMessages([$path => 'More than nothing is needed here.']) : $grams;
+    }
+
+    public function phase(): ?Phase
+    {
+        return $this->enum('phase', Phase::class);
+    }
+
+    public function way(): ServingStyle
+    {
+        return $this->enum('way', ServingStyle::class) ?? ServingStyle::Drained;
+    }
+
+    /** @return array<string, mixed> when it was eaten: a day of the kitchen's calendar, its meal or hour */
+    private static function momentRules(): array
+    {
+        return [
+            'eatenOn' => ['bail', 'nullable', 'string', 'date_format:Y-m-d'],
+            'eatenAt' => ['bail', 'nullable', 'string', 'regex:/^([01]\d|2[0-3]):[0-5]\d$/'],
+            'meal' => ['nullable', 'string', Rule::enum(Meal::class)],
+        ];
+    }
+
+    /** @return array<string, string> */
+    private static function momentMessages(): array
+    {
+        return [
+            'eatenOn.*' => 'A date is written like 2026-11-24.', 'eatenAt.*' => 'An hour is written like 18:30.',
+            'meal.*' => 'Morning, noon or evening.',
+        ];
+    }
+
+    public function moment(): ServingMoment
+    {
+        return new ServingMoment($this->eatenOn(), $this->enum('meal', Meal::class),
+            $this->filled('eatenAt') ? $this->string('eatenAt')->value() : null);
+    }
+
+    /** The day the cook means: the one named, or today in the household's own calendar. */
+    public function eatenOn(): string
+    {
+        $named = $this->string('eatenOn')->value();
+
+        return $named === '' ? app(CurrentHousehold::class)->get()->today() : $named;
+    }
+}

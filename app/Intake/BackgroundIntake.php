@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use App\Models\OtherFood;
+use App\Models\Person;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Tempesal\Core\Intake\Meal;
+
+/**
+ * The rest of people's diet on some days: the estimate of each weekday, and what was written down beside it or instead of it.
+ */
+final readonly class BackgroundIntake
+{
+    /** @param  Collection<int, OtherFood>  $written  that was not taken back */
+    private function __construct(public Collection $written)
+    {
+    }
+
+    /** From one day to another, both YYYY-MM-DD; of everyone, or of one. */
+    public static function between(string $from, string $to, ?Person $of = null): self
+    {
+        $rows = OtherFood::query();
+        $rows->whereBetween('eaten_on', [$from, $to])->where('undone_at', null);
+        if ($of !== null) {
+            $rows->where('person_id', $of->id);
+        }
+
+        return new self($rows->get()->sortBy('id')->values());
+    }
+
+    /** @return Collection<int, OtherFood> */
+    public function foods(Person $person, string $date): Collection
+    {
+        return $this->written->where('person_id', $person->id)->where('eaten_on', $date)->values();
+    }
+
+    /** Milligrams of the estimate that still count. */
+    public function estimate(Person $person, string $date): float
+    {
+        return (float) $person->targetOn($date)->restOfWeek()->on(CarbonImmutable::parse($date)->isoWeekday(), $this->instead($person, $date));
+    }
+
+    /** @return list<array{meal: string, milligrams: int, isInstead: bool}> the estimate of each meal, and whether something was written down in its place */
+    public function meals(Person $person, string $date): array
+    {
+        $instead = $this->instead($person, $date);
+        $week = $person->targetOn($date)->restOfWeek();
+        $weekday = CarbonImmutable::parse($date)->isoWeekday();
+
+        return array_map(static fn (Meal $meal): array => ['meal' => $meal->value, 'milligrams' => $week->at($weekday, $meal), 'isInstead' => in_array($meal, $instead, true)], Meal::cases());
+    }
+
+    /** @return list<Meal> in whose place something was written down */
+    private function instead(Person $person, string $date): array
+    {
+        return array_values($this->foods($person, $date)->flatMap(static fn (OtherFood $food): array => $food->meals())->all());
+    }
+
+    /** Milligrams that were written down. */
+    public function written(Person $person, string $date): float
+    {
+        return (float) $this->foods($person, $date)->sum('sodium_mg');
+    }
+
+    public function sum(Person $person, string $date): float
+    {
+        return $this->estimate($person, $date) + $this->written($person, $date);
+    }
+}

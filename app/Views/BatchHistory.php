@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Views;
+
+use App\Care\BatchStatus;
+use App\Ledger\Ledgers;
+use App\Models\Batch;
+use App\Models\BatchEntry;
+use Carbon\CarbonImmutable;
+use Tempesal\Core\Care\DueChore;
+use Tempesal\Core\Care\Task;
+use Tempesal\Core\Ledger\RunningStrength;
+
+/**
+ * A batch's life: what was done to it, and what is to come.
+ */
+final class BatchHistory
+{
+    private const MILESTONES = [
+        'youngOn' => ['young', 'Young'],
+        'readyOn' => ['ready', 'Where you want it'],
+        'longOn' => ['long', 'Its window ends; softer and sourer from here'],
+    ];
+
+    /** Chores that say the same as a milestone. */
+    private const SAID_BY = ['young' => Task::Taste, 'ready' => Task::ToFridge];
+
+    /** @return list<array<string, mixed>> entries in the order in which they happened */
+    public static function entries(Batch $batch, CarbonImmutable $now): array
+    {
+        $basis = $batch->method->profile()->salting->basis;
+        $running = RunningStrength::of(Ledgers::history($batch), $basis);
+        $standing = array_map(static fn (BatchEntry $entry): string => $entry->id, $batch->standing());
+        $strengths = [];
+        foreach ($running as $place => $share) {
+            $strengths[$standing[$place]] = sprintf('%s %% %s so far', round($share * 100.0, 2), $basis->label());
+        }
+
+        return array_values($batch->entries->sortBy([['happened_at', 'asc'], ['position', 'asc']])->map(static fn (BatchEntry $entry): array => [
+            'id' => $entry->id,
+            'position' => $entry->position,
+            'kind' => $entry->kind,
+            'happenedAt' => $entry->happened_at->toIso8601String(),
+            'isComing' => $entry->happened_at->greaterThan($now),
+            'text' => EntryMessage::of($entry),
+            'running' => $strengths[$entry->id] ?? null,
+            'reversesId' => $entry->reverses_id,
+            'isReversed' => $batch->entries->contains('reverses_id', $entry->id),
+        ])->all());
+    }
+
+    /**
+     * Chores and milestones from today on, soonest first; chores that are late stand on today.
+     *
+     * @param  array{youngOn: string|null, readyOn: string|null, longOn: string|null}|null  $window
+     * @return list<array{code: string, text: string, on: string, until: string|null, every: int|null}>
+     */
+    public static function coming(BatchStatus $status, ?array $window): array
+    {
+        $today = $status->household->today();
+        $began = CarbonImmutable::parse($status->household->dateOf($status->batch->started_at));
+        $coming = array_map(static fn (DueChore $due): array => [
+            'code' => $due->chore->task->value, 'text' => $due->chore->task->text(), 'on' => max($today, $status->dateOf($due)),
+            'until' => $due->chore->last === null || $due->chore->every === 0 ? null : $began->addDays($due->chore->last)->toDateString(),
+            'every' => $due->chore->every === 0 ? null : $due->chore->every,
+        ], $status->dues);
+        $tasks = array_map(static fn (DueChore $due): Task => $due->chore->task, $status->dues);
+        foreach ($status->batch->emptied_at === null ? self::MILESTONES : [] as $key => [$code, $text]) {
+            $on = $window[$key] ?? null;
+            if ($on !== null && $on >= $today && ! in_array(self::SAID_BY[$code] ?? null, $tasks, true)) {
+                $coming[] = ['code' => $code, 'text' => $text, 'on' => $on, 'until' => null, 'every' => null];
+            }
+        }
+        usort($coming, static fn (array $one, array $other): int => $one['on'] <=> $other['on']);
+
+        return $coming;
+    }
+}

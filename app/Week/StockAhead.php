@@ -1,0 +1,227 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Week;
+
+use App\Actions\StartFromFormula;
+use App\Care\BatchStatus;
+use App\Climate\RoomClimates;
+use App\Ledger\Ledgers;
+use App\Models\Batch;
+use App\Models\Household;
+use App\Models\Jar;
+use App\Models\Person;
+use App\Models\PlannedBatch;
+use App\Models\PlannedServing;
+use App\Models\RotationLine;
+use App\Models\Serving;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Tempesal\Core\Ferment\Ripening;
+use Tempesal\Core\Formula\Formula as Read;
+use Tempesal\Core\Formula\FormulaAnswer;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Method\Place;
+use Tempesal\Core\Produce\Allergen;
+use Tempesal\Core\Restock\FreeJar;
+use Tempesal\Core\Restock\Product;
+use Tempesal\Core\Restock\RestockPlanner;
+use Tempesal\Core\Restock\RestockProblem;
+use Tempesal\Core\Restock\ScheduledBatch;
+use Tempesal\Core\Restock\StockForecast;
+
+/**
+ * The weeks ahead of this kitchen's shelf: from what comes round, what stands and is planned, the jars, and how warm it will be.
+ */
+final readonly class StockAhead
+{
+    /** Nine weeks: eight that are looked at, and one more so that the eighth is not the edge. */
+    public const DAYS = 63;
+
+    /** Below this a formula's days are meant for the fridge. */
+    private const COLD_CELSIUS = 10.0;
+
+    /** Times by which a formula is scaled at most, up and down. */
+    private const SCALES = [0.02, 50.0];
+
+    /** Days of eating from which the use of what does not come round is taken. */
+    private const LATELY_DAYS = 14;
+
+    /**
+     * @param  array<string, RotationLine>  $lines  by kind
+     * @param  array<string, FormulaAnswer>  $answers  by kind, where a formula says how it is made
+     * @param  array<string, BatchStatus>  $status  standing batches by id
+     * @param  Collection<int, PlannedBatch>  $planned
+     */
+    private function __construct(
+        public Household $household,
+        public array $lines,
+        public array $answers,
+        public array $status,
+        public Collection $planned,
+        public StockForecast $forecast,
+    ) {
+    }
+
+    /**
+     * @param  string|null  $extraJar  id of a size of which there is one more
+     * @param  float  $warmer  degrees by which the warm places are warmer than known
+     */
+    public static function of(Household $household, ?string $extraJar = null, float $warmer = 0.0): self
+    {
+        $faster = Ripening::Q10 ** ($warmer / 10.0);
+        $people = Person::atTable();
+        $jars = Jar::query()->get()->sortBy('position')->values();
+        $vessels = [];
+        foreach ($jars as $jar) {
+            for ($i = 1; $i <= $jar->how_many + ($jar->id === $extraJar ? 1 : 0); $i++) {
+                $vessels[] = new FreeJar("{$jar->id} {$i}", $jar->id);
+            }
+        }
+        $lines = $answers = $kinds = $groups = [];
+        foreach (RotationLine::inOrder()->load('formula.newest') as $line) {
+            $lines[$line->id] = $line;
+            $groups[$line->id] = $line->groups();
+            $read = $line->formula === null ? null : StartFromFormula::read($line->formula->newest);
+            if ($read !== null) {
+                $answers[$line->id] = FormulaAnswer::of($read);
+            }
+            $kinds[$line->id] = self::kind($household, $line, $answers[$line->id] ?? null, $people, $jars, $faster);
+        }
+        $lots = $status = $others = [];
+        $taken = [];
+        foreach (Batch::onShelf()->get()->sortBy('started_at') as $batch) {
+            $status[$batch->id] = $one = BatchStatus::of($batch, Ledgers::of($batch), $household);
+            $kind = array_key_first(array_filter($groups, static fn (array $group): bool => in_array($batch->likeness, $group, true))) ?? "batch {$batch->id}";
+            if (! isset($kinds[$kind])) {
+                $others[$kind] = new Product($kind, $batch->name, self::usedADay($batch->id, $household), [], [], 1, []);
+            }
+            $lots[] = self::standing($one, $kind, self::vessel($vessels, $batch->jar_id, $taken), $batch->place->isWarm() ? $faster : 1.0);
+        }
+        $planned = PlannedBatch::toStart();
+        foreach ($planned as $one) {
+            $kind = $one->rotation_line_id !== null && isset($kinds[$one->rotation_line_id]) ? $one->rotation_line_id
+                : array_key_first(array_filter($lines, static fn (RotationLine $line): bool => $line->formula_id === $one->formula_id));
+            $start = max(0, Household::daysBetween($household->today(), $one->start_on));
+            if ($kind === null || ! isset($kinds[$kind]->gramsIn[$one->jar_id], $kinds[$kind]->leadDays[$start])) {
+                continue;
+            }
+            $ready = $start + $kinds[$kind]->leadDays[$start];
+            $lots[] = new ScheduledBatch(
+                $one->id, $kind, self::vessel($vessels, $one->jar_id, $taken), $start, $ready, $kinds[$kind]->gramsIn[$one->jar_id] * $one->share,
+                $ready + $kinds[$kind]->keeps - 1, $one->jar_id, $one->share,
+            );
+        }
+
+        return new self($household, $lines, $answers, $status, $planned, RestockPlanner::plan(new RestockProblem(self::DAYS, array_values([...$kinds, ...$others]), $vessels, $lots)));
+    }
+
+    /** The date of a day, counted from today. */
+    public function date(int $day): string
+    {
+        return CarbonImmutable::parse($this->household->today())->addDays($day)->toDateString();
+    }
+
+    /** @return list<Product> those that come round */
+    public function kinds(): array
+    {
+        return array_values(array_filter($this->forecast->shelf->kinds, fn (Product $kind): bool => isset($this->lines[$kind->id])));
+    }
+
+    /** Days without any of what comes round. */
+    public function gapDays(): int
+    {
+        return array_sum(array_map(fn (Product $kind): int => count($this->forecast->runs[$kind->id]->gaps), $this->kinds()));
+    }
+
+    /**
+     * @param  Collection<int, Person>  $people
+     * @param  Collection<int, Jar>  $jars
+     */
+    private static function kind(Household $household, RotationLine $line, ?FormulaAnswer $answer, Collection $people, Collection $jars, float $faster): Product
+    {
+        if ($answer === null) {
+            return new Product($line->id, $line->name, $line->times_a_week / 7.0 * $people->sum('usual_serving_g'), [], [], 1, []);
+        }
+        $read = $answer->formula;
+        $gramsIn = [];
+        foreach ($jars as $jar) {
+            $factor = $answer->factorForJar($jar->geometry());
+            if ($factor >= self::SCALES[0] && $factor <= self::SCALES[1]) {
+                $gramsIn[$jar->id] = $answer->makesG() * $factor;
+            }
+        }
+        $allergens = array_map(static fn (Allergen $one): string => $one->value, $answer->allergens());
+        $foods = array_map(static fn ($one): ?string => $one->food?->id, $answer->lines);
+        $perWeek = $people
+            ->reject(static fn (Person $person): bool => array_intersect($allergens, $person->allergens) !== [] || array_intersect($foods, $person->dislikes) !== [])
+            ->sum(static fn (Person $person): float => $read->servedPhase() === Phase::Sauce ? $read->serving->grams->value : $person->usual_serving_g) * $line->times_a_week;
+        $keeps = $answer->shelfLife()->days;
+        $today = CarbonImmutable::parse($household->today());
+        $mayStart = array_map(static fn (int $day): bool => $line->months === [] || in_array($today->addDays($day)->month, $line->months, true), range(0, self::DAYS - 1));
+
+        return new Product($line->id, $line->name, $perWeek / 7.0, self::leadDays($household, $read, $faster), $gramsIn, max(1, $keeps), $mayStart);
+    }
+
+    /** @return list<int> days until it is ready, by the day on which it is started, at the temperatures that are expected */
+    private static function leadDays(Household $household, Read $read, float $faster): array
+    {
+        $window = $read->window->aimedAt($household->aim);
+        $place = $window->temperature->value < self::COLD_CELSIUS ? Place::Fridge : Place::Counter;
+        $ripened = $window->readyDays * 86_400.0 * Ripening::factor($window->temperature) / ($place->isWarm() ? $faster : 1.0);
+        $noon = CarbonImmutable::parse($household->today().' 12:00', $household->time_zone);
+        $days = [];
+        for ($day = 0; $day < self::DAYS; $day++) {
+            $seconds = $ripened <= 0.0 ? 0.0 : app(RoomClimates::class)->from($place, $noon->addDays($day)->utc())->whenReaches($ripened, 0.0, Ripening::factor(...));
+            $days[] = $seconds === null ? self::DAYS * 100 : (int) ceil($seconds / 86_400.0 - 1e-6);
+        }
+
+        return $days;
+    }
+
+    private static function standing(BatchStatus $status, string $kind, ?string $vessel, float $faster): ScheduledBatch
+    {
+        $never = self::DAYS * 100;
+        $in = $status->readyIn() ?? $never;
+        $ready = $in <= 0 ? 0 : (int) ceil($in / $faster);
+
+        return new ScheduledBatch(
+            $status->batch->id, $kind, $vessel, min(-1, -$status->day), $ready, $status->isSpokenAgainst() ? 0.0 : $status->gramsLeft(),
+            $status->keepsFor() ?? $never, $status->batch->jar_id ?? '',
+        );
+    }
+
+    /**
+     * One of the jars of a size that nothing has taken yet.
+     *
+     * @param  list<FreeJar>  $vessels
+     * @param  array<string, true>  $taken
+     */
+    private static function vessel(array $vessels, ?string $size, array &$taken): ?string
+    {
+        $last = null;
+        foreach ($vessels as $vessel) {
+            if ($vessel->size === $size) {
+                $last = $vessel->id;
+                if (! isset($taken[$vessel->id])) {
+                    $taken[$vessel->id] = true;
+
+                    return $vessel->id;
+                }
+            }
+        }
+
+        return $last;
+    }
+
+    /** Grams a day that are eaten of a batch which does not come round: as planned for the days ahead, or as lately. */
+    private static function usedADay(string $batch, Household $household): float
+    {
+        $today = CarbonImmutable::parse($household->today());
+        $planned = PlannedServing::open($today->toDateString(), $today->addDays(6)->toDateString())->where('batch_id', $batch)->sum('grams');
+        $eaten = Serving::query()->where('batch_id', $batch)->where('undone_at', null)->get()->where('eaten_on', '>', $today->subDays(self::LATELY_DAYS)->toDateString())->sum('grams');
+
+        return $planned > 0.0 ? $planned / 7.0 : $eaten / self::LATELY_DAYS;
+    }
+}

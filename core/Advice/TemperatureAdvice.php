@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Advice;
+
+use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Method\Method;
+
+/**
+ * Whether a batch stands too warm or too cold: below 60 °F kraut may not ferment, above 75 °F it may become soft (USDA
+ * Complete Guide to Home Canning, National Center for Home Food Preservation; from memory). Said of other vegetables too,
+ * as common practice; those made to go slowly in the cold are left alone.
+ */
+final class TemperatureAdvice
+{
+    public const COLD_CELSIUS = 15.5;
+
+    public const WARM_CELSIUS = 24.0;
+
+    public static function of(Method $method, BatchState $state): ?Advice
+    {
+        if ($state->bath === null || ! $state->live || ! $method->isFerment() || $method->isDone()) {
+            return null;
+        }
+        $celsius = $state->bath->temperature->at($state->clock - $state->bath->beganAt)->value;
+        $likesCold = $method === Method::KimchiDrySalted || $method === Method::KimchiSoaked;
+
+        return match (true) {
+            $celsius > self::WARM_CELSIUS => new Advice('too_warm', Severity::Note, sprintf('It stands at %.0f °C. Above %.0f °C it goes fast and softens: taste sooner, or find it a cooler place.', $celsius, self::WARM_CELSIUS)),
+            $celsius < self::COLD_CELSIUS && ! $likesCold => new Advice('too_cold', Severity::Note, sprintf('It stands at %.0f °C. Below %.1f °C it may hardly ferment at all: give it time, or a warmer place.', $celsius, self::COLD_CELSIUS)),
+            default => null,
+        };
+    }
+}

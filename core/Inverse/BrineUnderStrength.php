@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Inverse;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Estimate\Point;
+use Tempesal\Core\Ledger\Ledger;
+use Tempesal\Core\Ledger\Strength;
+use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Produce\Ingredient;
+
+/**
+ * How much of another batch's brine can join before this one is stronger than it may be?
+ */
+final readonly class BrineUnderStrength implements InverseQuestion
+{
+    private function __construct(private TargetStrength $wanted, private Ingredient $liquid, private ?Grams $there)
+    {
+    }
+
+    public static function read(Fields $fields): self
+    {
+        return new self(TargetStrength::read($fields), Ingredient::read($fields->child('liquid')), $fields->has('there') ? $fields->grams('there') : null);
+    }
+
+    public function answer(Ledger $ledger): InverseAnswer
+    {
+        $strength = Strength::of($ledger->state());
+        $now = $strength->share($this->wanted->basis) ?? 0.0;
+        $name = $this->liquid->name;
+        $room = $strength->roomFor($this->liquid->masses(100.0, Point::typical()), $this->wanted->share, $this->wanted->basis);
+        if ($room === null) {
+            return new InverseAnswer(null, 'g', $now, true, "As much {$name} as you like: it is not stronger than {$this->wanted->text()} itself.");
+        }
+        if ($room->isZero()) {
+            return new InverseAnswer(0.0, 'g', $now, false, "None: the batch is at {$this->wanted->text($now)} already.");
+        }
+        if ($this->there !== null && $this->there->value < $room->value) {
+            return new InverseAnswer($this->there->value, 'g', $this->wanted->share, true, sprintf('All %.0f g of %s that are there.', $this->there->value, $name));
+        }
+
+        return new InverseAnswer($room->value, 'g', $this->wanted->share, true, sprintf('Up to %.0f g of %s; then it stands at %s.', $room->value, $name, $this->wanted->text()));
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Inverse;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Ledger\Ledger;
+use Tempesal\Core\Ledger\Strength;
+
+/**
+ * How much water would thin the batch to a strength?
+ */
+final readonly class WaterForStrength implements InverseQuestion
+{
+    private function __construct(private TargetStrength $wanted)
+    {
+    }
+
+    public static function read(Fields $fields): self
+    {
+        return new self(TargetStrength::read($fields));
+    }
+
+    public function answer(Ledger $ledger): InverseAnswer
+    {
+        $strength = Strength::of($ledger->state());
+        $now = $strength->share($this->wanted->basis) ?? 0.0;
+        if ($now <= $this->wanted->share) {
+            return new InverseAnswer(null, 'g', $now, true, "It is at {$this->wanted->text($now)}; no water is needed.");
+        }
+        $water = $strength->waterToAdd($this->wanted->share, $this->wanted->basis)->value;
+
+        return new InverseAnswer($water, 'g', $this->wanted->share, true, sprintf('%.0f g of water thin it from %s to %s.', $water, $this->wanted->text($now), $this->wanted->text()));
+    }
+}

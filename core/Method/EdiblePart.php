@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Method;
+
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Grams;
+
+/**
+ * What is eaten of a batch, in which portion, and from when on.
+ */
+final readonly class EdiblePart
+{
+    /** A forkful, and a spoonful of a condiment, in grams: common practice, no source. */
+    private const PIECES_G = 40.0;
+
+    private const SAUCE_G = 15.0;
+
+    /** @param  Window|null  $window  for batches that were made without a formula; null where nothing ripens */
+    private function __construct(public Phase $phase, public Grams $portion, public ?Window $window)
+    {
+    }
+
+    public static function pieces(?Window $window): self
+    {
+        return new self(Phase::Pieces, Grams::of(self::PIECES_G), $window);
+    }
+
+    public static function sauce(?Window $window): self
+    {
+        return new self(Phase::Sauce, Grams::of(self::SAUCE_G), $window);
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Plan;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Document\InvalidField;
+
+/**
+ * What counts how much in a week. The defaults are this project's own judgement.
+ */
+final readonly class ObjectiveWeights
+{
+    private const MOST = 10_000.0;
+
+    /**
+     * @param  float  $short  for each live serving that is missing from a day's goal
+     * @param  float  $variety  for each group of cultures that an eater meets in the week
+     * @param  float  $urgency  for a serving on its last day, less the longer it keeps
+     * @param  float  $over  for each milligram beyond a soft limit
+     * @param  float  $sodium  for a day's target of sodium
+     * @param  float  $repeat  for the same on two days running
+     * @param  float  $keep  for a cell that stays as it was planned before; not part of the objective that is reported
+     */
+    public function __construct(
+        public float $short = 100.0,
+        public float $variety = 10.0,
+        public float $urgency = 2.0,
+        public float $over = 0.02,
+        public float $sodium = 0.2,
+        public float $repeat = 3.0,
+        public float $keep = 1.0,
+    ) {
+    }
+
+    /** @throws InvalidField */
+    public static function read(Fields $fields): self
+    {
+        $usual = new self;
+        $weight = static function (string $key, float $default) use ($fields): float {
+            $value = $fields->number($key, $default);
+
+            return $value < 0.0 || $value > self::MOST ? throw $fields->invalid($key, 'a weight lies between 0 and 10000.') : $value;
+        };
+
+        return new self(
+            $weight('short', $usual->short), $weight('variety', $usual->variety), $weight('urgency', $usual->urgency), $weight('over', $usual->over),
+            $weight('sodium', $usual->sodium), $weight('repeat', $usual->repeat), $weight('keep', $usual->keep),
+        );
+    }
+}

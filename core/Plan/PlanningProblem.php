@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Plan;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Document\InvalidField;
+
+/**
+ * A week to be planned: who eats, what there is, what is settled already.
+ */
+final readonly class PlanningProblem
+{
+    public const MOST_EATERS = 12;
+
+    public const MOST_DAYS = 14;
+
+    public const MOST_MEALS = 4;
+
+    public const MOST_OFFERS = 40;
+
+    private const MOST_PER_MEAL = 4;
+
+    /**
+     * @param  list<string>  $meals  of a day
+     * @param  int  $perMeal  what is served at one of them at most
+     * @param  list<Eater>  $eaters
+     * @param  list<ServingOption>  $options
+     * @param  list<Assignment>  $locked  that stay as they are
+     * @param  list<Assignment>  $before  an earlier plan that is kept where nothing is lost by it
+     */
+    public function __construct(
+        public int $days,
+        public array $meals,
+        public int $perMeal,
+        public array $eaters,
+        public array $options,
+        public array $locked,
+        public array $before,
+        public ObjectiveWeights $weights,
+    ) {
+    }
+
+    /** @throws InvalidField */
+    public static function read(Fields $fields): self
+    {
+        $fields->text('tempesal') === 'plan' ?: throw $fields->invalid('tempesal', 'this is not a plan: "plan" is needed here.');
+        (int) $fields->number('version', 1.0) === 1 ?: throw $fields->invalid('version', 'only version 1 is known.');
+        $days = self::whole($fields, 'days', 7, 1, self::MOST_DAYS);
+        $meals = $fields->has('meals') ? $fields->texts('meals', 40) : ['day'];
+        if ($meals === [] || count($meals) > self::MOST_MEALS || count(array_unique($meals)) !== count($meals)) {
+            throw $fields->invalid('meals', sprintf('one to %d meals, each with a name of its own, are needed here.', self::MOST_MEALS));
+        }
+        $perMeal = self::whole($fields, 'perMeal', 1, 1, self::MOST_PER_MEAL);
+        $eaters = [];
+        foreach ($fields->each('eaters') as $one) {
+            $eaters[] = self::eater($one, $days);
+        }
+        self::few($fields, 'eaters', count($eaters), self::MOST_EATERS, 'eaters');
+        $options = [];
+        foreach ($fields->has('offers') ? $fields->each('offers') : [] as $one) {
+            $options[] = self::offer($one, $days, $meals, $eaters);
+        }
+        self::few($fields, 'offers', count($options), self::MOST_OFFERS, 'jars and condiments', 0);
+        foreach (['eaters' => $eaters, 'offers' => $options] as $key => $list) {
+            if (count(array_unique(array_column($list, 'id'))) !== count($list)) {
+                throw $fields->invalid($key, 'each needs an id of its own.');
+            }
+        }
+        $assignments = static function (string $key) use ($fields, $days, $meals, $eaters, $options): array {
+            $assignments = [];
+            foreach ($fields->has($key) ? $fields->each($key) : [] as $one) {
+                $assignments[] = new Assignment(
+                    self::place($one, 'eater', array_column($eaters, 'id')), self::whole($one, 'day', 0, 0, $days - 1),
+                    self::place($one, 'meal', $meals), self::place($one, 'offer', array_column($options, 'id')),
+                );
+            }
+
+            return $assignments;
+        };
+        $problem = new self(
+            $days, $meals, $perMeal, $eaters, $options, $assignments('locked'), $assignments('before'),
+            $fields->has('weights') ? ObjectiveWeights::read($fields->child('weights')) : new ObjectiveWeights,
+        );
+        $trouble = Feasibility::trouble($problem, $problem->locked, true);
+        if ($trouble !== null) {
+            throw $fields->invalid('locked', $trouble);
+        }
+
+        return $problem;
+    }
+
+    private static function eater(Fields $fields, int $days): Eater
+    {
+        $id = $fields->text('id');
+        $target = $fields->number('targetMg');
+        if ($target <= 0.0 || $target > 20_000.0) {
+            throw $fields->invalid('targetMg', 'a target lies above 0 and at most at 20000 mg a day.');
+        }
+
+        return new Eater(
+            $id, $fields->has('name') ? $fields->text('name') : $id, $target,
+            self::byDay($fields, 'allowanceMg', $days, -50_000.0, 50_000.0), $fields->has('hard') && $fields->flag('hard'),
+            array_map(intval(...), self::byDay($fields, 'liveGoal', $days, 0.0, 20.0, 1.0)),
+        );
+    }
+
+    /**
+     * @param  list<string>  $meals
+     * @param  list<Eater>  $eaters
+     */
+    private static function offer(Fields $fields, int $days, array $meals, array $eaters): ServingOption
+    {
+        $id = $fields->text('id');
+        $stock = $fields->number('stock');
+        if ($stock < 0.0 || $stock > 1_000_000.0) {
+            throw $fields->invalid('stock', 'what is left lies between 0 and 1000000.');
+        }
+        $suited = $fields->has('meals') ? $fields->texts('meals', 40) : $meals;
+        $places = [];
+        foreach ($suited as $meal) {
+            $place = array_search($meal, $meals, true);
+            $places[] = $place === false ? throw $fields->invalid('meals', "\"{$meal}\" is not one of the meals.") : $place;
+        }
+        $notFor = $fields->has('notFor') ? $fields->texts('notFor', 60) : [];
+        $by = static fn (string $key, Eater $eater): string => $fields->has("{$key}By") && $fields->child("{$key}By")->has($eater->id) ? $eater->id : '';
+        $sodium = $portion = [];
+        $usualSodium = self::byDay($fields, 'sodiumMg', $days, 0.0, 20_000.0);
+        $usualPortion = $fields->number('portion', 1.0);
+        foreach ($eaters as $eater) {
+            $sodium[] = $by('sodiumMg', $eater) === '' ? $usualSodium : self::byDay($fields->child('sodiumMgBy'), $eater->id, $days, 0.0, 20_000.0);
+            $portion[] = $by('portion', $eater) === '' ? $usualPortion : $fields->child('portionBy')->number($eater->id);
+        }
+        if (min([1.0, ...$portion]) <= 0.0) {
+            throw $fields->invalid('portion', 'a portion is more than nothing.');
+        }
+
+        return new ServingOption(
+            $id, $fields->has('name') ? $fields->text('name') : $id, $fields->has('live') && $fields->flag('live'), $fields->has('group') ? $fields->text('group') : $id, $stock,
+            self::whole($fields, 'from', 0, -10_000, 10_000), self::whole($fields, 'useBy', 10_000, -10_000, 10_000),
+            $places, $sodium, $portion, array_map(static fn (Eater $eater): bool => ! in_array($eater->id, $notFor, true), $eaters),
+        );
+    }
+
+    /**
+     * One number for every day, or a list of one for each.
+     *
+     * @return list<float>
+     */
+    private static function byDay(Fields $fields, string $key, int $days, float $least, float $most, ?float $default = null): array
+    {
+        $raw = $fields->raw()[$key] ?? null;
+        if (is_array($raw)) {
+            $fields->has($key);
+            if (! array_is_list($raw) || count($raw) !== $days) {
+                throw $fields->invalid($key, "one number, or a list of {$days}, is needed here.");
+            }
+            $fields = Fields::of(['list' => array_combine(array_map(static fn (int $day): string => "day{$day}", array_keys($raw)), $raw)], $fields->at().'.'.$key);
+            $list = $fields->child('list');
+            $values = array_map(static fn (int $day): float => $list->number("day{$day}"), range(0, $days - 1));
+        } else {
+            $values = array_fill(0, $days, $fields->number($key, $default));
+        }
+        foreach ($values as $value) {
+            if ($value < $least || $value > $most) {
+                throw $fields->invalid($key, sprintf('numbers between %s and %s are needed here.', $least, $most));
+            }
+        }
+
+        return $values;
+    }
+
+    private static function whole(Fields $fields, string $key, int $default, int $least, int $most): int
+    {
+        $value = $fields->number($key, (float) $default);
+        if ($value !== floor($value) || $value < $least || $value > $most) {
+            throw $fields->invalid($key, "a whole number between {$least} and {$most} is needed here.");
+        }
+
+        return (int) $value;
+    }
+
+    /** @param  list<string>  $names */
+    private static function place(Fields $fields, string $key, array $names): int
+    {
+        $place = array_search($fields->text($key), $names, true);
+
+        return $place === false ? throw $fields->invalid($key, 'nothing here has that name.') : $place;
+    }
+
+    private static function few(Fields $fields, string $key, int $count, int $most, string $what, int $least = 1): void
+    {
+        if ($count < $least || $count > $most) {
+            throw $fields->invalid($key, $count > $most ? "at most {$most} {$what} are planned for at once; there are {$count}." : "at least one of the {$what} is needed.");
+        }
+    }
+}

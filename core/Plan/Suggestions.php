@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Plan;
+
+use Tempesal\Core\Intake\PortionSize;
+use Tempesal\Core\Intake\RemedyKind;
+use Tempesal\Core\Intake\ServingStyle;
+
+/**
+ * What would make a serving fit: the same food first, then less of it, then another day, then another jar, then none.
+ * Salt in the jar is never one of them.
+ */
+final class Suggestions
+{
+    private const ROUNDING = 1e-6;
+
+    /** Of each kind the best ones only. */
+    private const MOST = 4;
+
+    /** What a smaller portion keeps where nothing is wanted. */
+    private const USUAL_SHARE = 0.5;
+
+    /**
+     * @param  list<WeekServing>  $servings  any of which may change
+     * @param  float  $wantedMg  milligrams that are to be saved; 0: whatever can be
+     * @param  list<string>  $dayNames  of the week
+     * @return list<Suggestion> those that are enough first, and the gentlest of them first
+     */
+    public static function of(WeekPlan $week, array $servings, float $wantedMg, array $dayNames): array
+    {
+        $all = [];
+        foreach ($servings as $serving) {
+            array_push($all, ...self::ways($week, $serving, $wantedMg), ...self::smaller($week, $serving, $wantedMg),
+                ...self::otherDay($week, $serving, $wantedMg, $dayNames), ...self::otherJar($week, $serving, $wantedMg));
+            $all[] = new Suggestion(RemedyKind::LeaveOut, RemedyKind::LeaveOut->text(), $serving, null, $week->milligrams($serving), $week->milligrams($serving) >= $wantedMg - self::ROUNDING);
+        }
+        $rank = static fn (Suggestion $one): array => [$one->isEnough ? 0 : 1, $one->kind->rank(), -$one->savesMg];
+        usort($all, static fn (Suggestion $one, Suggestion $other): int => $rank($one) <=> $rank($other));
+
+        return $all;
+    }
+
+    /**
+     * What could stand instead of a serving that cannot stay where it is.
+     *
+     * @param  list<string>  $dayNames
+     * @return list<Suggestion>
+     */
+    public static function awayFrom(WeekPlan $week, WeekServing $serving, array $dayNames): array
+    {
+        return [
+            ...self::otherDay($week, $serving, 0.0, $dayNames), ...self::otherJar($week, $serving, 0.0),
+            new Suggestion(RemedyKind::LeaveOut, RemedyKind::LeaveOut->text(), $serving, null, $week->milligrams($serving), true),
+        ];
+    }
+
+    /** @return list<Suggestion> */
+    private static function ways(WeekPlan $week, WeekServing $serving, float $wanted): array
+    {
+        $suggestions = [];
+        foreach ([[RemedyKind::Drain, ServingStyle::Drained], [RemedyKind::Rinse, ServingStyle::Rinsed]] as [$kind, $way]) {
+            $then = self::changed($serving, way: $way);
+            $saves = $week->milligrams($serving) - $week->milligrams($then);
+            if (in_array($way, $week->jars[$serving->jar]->ways(), true) && $saves > 1.0) {
+                $suggestions[] = new Suggestion($kind, $kind->text(), $serving, $then, $saves, $saves >= $wanted - self::ROUNDING);
+            }
+        }
+
+        return $suggestions;
+    }
+
+    /** @return list<Suggestion> */
+    private static function smaller(WeekPlan $week, WeekServing $serving, float $wanted): array
+    {
+        $has = $week->milligrams($serving);
+        $share = $wanted > 0.0 && $has > 0.0 ? 1.0 - $wanted / $has : self::USUAL_SHARE;
+        $grams = PortionSize::of($week->jars[$serving->jar]->phase)->smaller($serving->grams, $share);
+        if ($grams === null) {
+            return [];
+        }
+        $then = self::changed($serving, grams: $grams);
+        $saves = $has - $week->milligrams($then);
+
+        return [new Suggestion(RemedyKind::Smaller, RemedyKind::Smaller->text(round($grams), round($serving->grams)), $serving, $then, $saves, $saves >= $wanted - self::ROUNDING)];
+    }
+
+    /**
+     * @param  list<string>  $dayNames
+     * @return list<Suggestion>
+     */
+    private static function otherDay(WeekPlan $week, WeekServing $serving, float $wanted, array $dayNames): array
+    {
+        $without = self::without($week, $serving);
+        $suggestions = [];
+        for ($day = $week->first(); $day < WeekPlan::DAYS; $day++) {
+            $then = self::changed($serving, day: $day);
+            if ($day !== $serving->day && $without->takes($then)) {
+                $suggestions[] = [$without->margin($serving->eater, $day), new Suggestion(
+                    RemedyKind::OtherDay, RemedyKind::OtherDay->text($dayNames[$day]), $serving, $then, $week->milligrams($serving), $week->milligrams($serving) >= $wanted - self::ROUNDING,
+                )];
+            }
+        }
+        usort($suggestions, static fn (array $one, array $other): int => $other[0] <=> $one[0]);
+
+        return array_slice(array_column($suggestions, 1), 0, 1);
+    }
+
+    /** @return list<Suggestion> */
+    private static function otherJar(WeekPlan $week, WeekServing $serving, float $wanted): array
+    {
+        $without = self::without($week, $serving);
+        $suggestions = [];
+        foreach (array_keys($week->jars) as $jar) {
+            $then = $week->usual($serving->eater, $serving->day, $jar);
+            $saves = $week->milligrams($serving) - $week->milligrams($then);
+            $isLikeIt = $week->jars[$jar]->isLive || ! $week->jars[$serving->jar]->isLive;
+            if ($jar !== $serving->jar && $isLikeIt && ($wanted <= 0.0 || $saves > 1.0) && self::fits($without, $then)) {
+                $suggestions[] = new Suggestion(RemedyKind::OtherJar, RemedyKind::OtherJar->text($week->jars[$jar]->name), $serving, new WeekServing('', $then->eater, $then->day, $jar, $then->grams, $then->way, false), $saves, $saves >= $wanted - self::ROUNDING);
+            }
+        }
+        usort($suggestions, static fn (Suggestion $one, Suggestion $other): int => $other->savesMg <=> $one->savesMg);
+
+        return array_slice($suggestions, 0, $wanted > 0.0 ? 1 : self::MOST);
+    }
+
+    /** Whether it may stand there, though the day may still be past its target. */
+    private static function fits(WeekPlan $week, WeekServing $serving): bool
+    {
+        $roomy = array_map(static fn (Eater $eater): Eater => new Eater($eater->id, $eater->name, $eater->target, array_fill(0, WeekPlan::DAYS, INF), false, $eater->liveGoal), $week->eaters);
+
+        return (new WeekPlan($roomy, $week->jars, $week->servings, $week->today, $week->perDay, $week->weights, $week->had))->takes($serving);
+    }
+
+    private static function without(WeekPlan $week, WeekServing $serving): WeekPlan
+    {
+        return $week->having(array_values(array_filter($week->servings, static fn (WeekServing $other): bool => $other !== $serving)));
+    }
+
+    private static function changed(WeekServing $serving, ?int $day = null, ?float $grams = null, ?ServingStyle $way = null): WeekServing
+    {
+        return new WeekServing($serving->id, $serving->eater, $day ?? $serving->day, $serving->jar, $grams ?? $serving->grams, $way ?? $serving->way, $serving->isLocked);
+    }
+}

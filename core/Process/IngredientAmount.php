@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Process;
+
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Ledger\Entry\Add;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Produce\Ingredient;
+
+/**
+ * A weight of an ingredient.
+ */
+final readonly class IngredientAmount
+{
+    /** @param  Band  $grams  exact when weighed, a band when guessed */
+    public function __construct(public Ingredient $ingredient, public Band $grams)
+    {
+    }
+
+    public function into(Phase $phase): Add
+    {
+        return new Add($this->ingredient, $this->grams, $phase);
+    }
+
+    /**
+     * @param  list<self>  $amounts
+     * @return list<Add>
+     */
+    public static function allInto(Phase $phase, array $amounts): array
+    {
+        return array_map(static fn (self $amount): Add => $amount->into($phase), $amounts);
+    }
+
+    /**
+     * The typical weight of them all, in grams.
+     *
+     * @param  list<self>  $amounts
+     */
+    public static function sum(array $amounts): float
+    {
+        return array_sum(array_map(static fn (self $amount): float => $amount->grams->typical, $amounts));
+    }
+
+    /**
+     * @return list<self>
+     *
+     * @throws InvalidField
+     */
+    public static function readAll(Fields $fields, string $key, bool $needed = false): array
+    {
+        $all = array_map(static function (Fields $one): self {
+            $grams = $one->band('grams');
+            if ($grams->typical <= 0.0) {
+                throw $one->invalid('grams', 'more than nothing is needed here.');
+            }
+
+            return new self(Ingredient::read($one->child('ingredient')), $grams);
+        }, $fields->each($key));
+        if ($needed && $all === []) {
+            throw $fields->invalid($key, 'at least one ingredient is needed here.');
+        }
+
+        return $all;
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Console\ComputeBatch;
+use App\Console\InputError;
+use App\Console\JsonInput;
+use App\Console\PlanWeek;
+
+/*
+ * Doors to the core for the command line: ops/console.php compute FILE or plan FILE, or - for standard input.
+ * Prints JSON; bad input goes to standard error with the path of the field, and the exit code is 2.
+ */
+require dirname(__DIR__).'/vendor/autoload.php';
+
+[, $door, $source] = [...$argv, '', '', ''];
+try {
+    $answer = match ($door) {
+        'compute' => ComputeBatch::compute(JsonInput::text($source)),
+        'plan' => PlanWeek::plan(JsonInput::text($source)),
+        default => throw InputError::at('', "There is no door \"{$door}\"."),
+    };
+} catch (InputError $refusal) {
+    fwrite(STDERR, $refusal->getMessage()."\n");
+    exit(2);
+}
+echo json_encode($answer, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR), "\n";

@@ -1,0 +1,97 @@
+import { Button, Modal } from 'antd';
+import { useCallback, useState } from 'react';
+import { Link, NavLink, Outlet, useNavigate } from 'react-router';
+import type { Session } from '../api/client';
+import { useSignOut } from '../api/queries';
+import { Instruments, READ_KEY } from '../instruments/Instruments';
+import { DueBadge } from './DueBadge';
+import { GlobalSearch } from './GlobalSearch';
+import { keys, useKey, type Key } from './keys';
+import './AppLayout.css';
+
+const rooms = [
+  { to: '/today', name: 'Today', key: 't' },
+  { to: '/week', name: 'Week', key: 'w' },
+  { to: '/shelf', name: 'Shelf', key: 's' },
+  { to: '/bench', name: 'Bench', key: 'b' },
+  { to: '/formulas', name: 'Formulas', key: 'f' },
+  { to: '/kitchen', name: 'Kitchen', key: 'k' },
+] as const;
+
+/** Rooms that are entered from another one. */
+const beside: Partial<Record<Key, string>> = { a: '/shelf/ahead', i: '/today/intake' };
+
+/** The board at the top, the rooms on it, and the room one is in. */
+export function AppLayout({ household }: { household: NonNullable<Session['household']> }) {
+  const [showsKeys, setShowsKeys] = useState(false);
+  const signOut = useSignOut();
+  const navigate = useNavigate();
+  const go = useCallback(
+    (key: Key) => void navigate(beside[key] ?? rooms.find((room) => room.key === key)?.to ?? '/'),
+    [navigate],
+  );
+  useKey('t', go);
+  useKey('w', go);
+  useKey('s', go);
+  useKey('a', go);
+  useKey('i', go);
+  useKey('b', go);
+  useKey('f', go);
+  useKey('k', go);
+  useKey(
+    '?',
+    useCallback(() => setShowsKeys(true), []),
+  );
+
+  return (
+    <div className="frame">
+      <header className="frame-head">
+        <Link to="/today" className="frame-mark">
+          <img src="/mark.svg" alt="" />
+          Tempesal
+        </Link>
+        <nav className="frame-rooms" aria-label="Rooms">
+          {rooms.map((room) => (
+            <NavLink key={room.to} to={room.to} title={`${room.name} (${room.key})`}>
+              {room.name}
+            </NavLink>
+          ))}
+        </nav>
+        <div className="frame-house">
+          <span className="frame-name">{household.name}</span>
+          <GlobalSearch />
+          <DueBadge />
+          <Instruments />
+          <Button
+            className="frame-keys"
+            type="text"
+            title="Keys (?)"
+            aria-label="Keys"
+            onClick={() => setShowsKeys(true)}
+          >
+            ?
+          </Button>
+          <Button type="text" onClick={() => signOut.mutate(undefined)}>
+            Sign out
+          </Button>
+        </div>
+      </header>
+      <main>
+        <Outlet />
+      </main>
+      <Modal title="Keys" open={showsKeys} footer={null} onCancel={() => setShowsKeys(false)}>
+        <ul className="quiet-list">
+          {keys.map(({ key, does }) => (
+            <li key={key} style={{ padding: '6px 0' }}>
+              <kbd style={{ display: 'inline-block', minWidth: 36 }}>{key}</kbd> {does}
+            </li>
+          ))}
+        </ul>
+        <p className="soft">
+          These work whenever you are not typing in a field. {READ_KEY} works in one: it reads the scale, the
+          thermometer or the salinity meter into it.
+        </p>
+      </Modal>
+    </div>
+  );
+}

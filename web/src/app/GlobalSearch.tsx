@@ -1,0 +1,96 @@
+import { AutoComplete, Button, Modal, type RefSelectProps } from 'antd';
+import dayjs from 'dayjs';
+import { useCallback, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { Hit } from '../api/client';
+import { useSearch } from '../api/queries';
+import { useKey } from './keys';
+import './GlobalSearch.css';
+
+/** Where a hit is looked at: what is over and today on its day, what is to come in its week. */
+function address({ kind, id }: Hit): string {
+  switch (kind) {
+    case 'jar':
+      return `/shelf/${id}`;
+    case 'formula':
+      return `/formulas/${id}`;
+    case 'day':
+      return dayjs(id).isAfter(dayjs(), 'day') ? `/week/${id}` : `/today/${id}`;
+  }
+}
+
+/** Goes to any jar, formula or day by its name. */
+export function GlobalSearch() {
+  const [isOpen, setOpen] = useState(false);
+  useKey(
+    '/',
+    useCallback(() => setOpen(true), []),
+  );
+
+  return (
+    <>
+      <Button
+        type="text"
+        title="Find a jar, a formula or a day (/)"
+        aria-label="Find"
+        onClick={() => setOpen(true)}
+      >
+        <svg width="20" height="20" viewBox="0 0 20 20" aria-hidden="true">
+          <circle cx="8.5" cy="8.5" r="5.5" fill="none" stroke="currentColor" strokeWidth="1.8" />
+          <path d="M12.8 12.8 L17.5 17.5" stroke="currentColor" strokeWidth="1.8" strokeLinecap="round" />
+        </svg>
+      </Button>
+      {isOpen && <Sought close={() => setOpen(false)} />}
+    </>
+  );
+}
+
+function Sought({ close }: { close: () => void }) {
+  const [typed, setTyped] = useState('');
+  const navigate = useNavigate();
+  const field = useRef<RefSelectProps>(null);
+  const hits = useSearch(typed);
+  const shown = typed.trim() === '' ? [] : (hits.data ?? []);
+
+  return (
+    <Modal
+      open
+      title="Find"
+      footer={null}
+      onCancel={close}
+      afterOpenChange={(opened) => opened && field.current?.focus()}
+    >
+      <AutoComplete
+        ref={field}
+        defaultActiveFirstOption
+        className="find"
+        aria-label="A jar, a formula or a day"
+        placeholder="kraut, hot sauce, last friday, 24 nov"
+        value={typed}
+        onChange={setTyped}
+        notFoundContent={typed.trim() !== '' && hits.isSuccess ? 'Nothing by that name.' : null}
+        options={shown.map((hit) => ({ value: `${hit.kind} ${hit.id}`, label: <Shown hit={hit} /> }))}
+        onSelect={(value: string) => {
+          const hit = shown.find((one) => `${one.kind} ${one.id}` === value);
+          setTyped('');
+          if (hit) {
+            close();
+            void navigate(address(hit));
+          }
+        }}
+      />
+    </Modal>
+  );
+}
+
+function Shown({ hit }: { hit: Hit }) {
+  return (
+    <span className="find-hit">
+      <i style={{ background: hit.colour ?? 'transparent' }} aria-hidden="true" />
+      <b>{hit.kind === 'day' ? dayjs(hit.id).format('dddd, D MMMM YYYY') : hit.name}</b>
+      <span className="soft">
+        {hit.detail.replace(/\d{4}-\d\d-\d\d/, (date) => dayjs(date).format('D MMM YYYY'))}
+      </span>
+    </span>
+  );
+}

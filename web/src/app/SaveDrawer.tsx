@@ -1,0 +1,60 @@
+import { Button, Drawer } from 'antd';
+import type { ReactNode } from 'react';
+import type { Refusal } from '../api/client';
+
+interface Props {
+  title: string;
+  close: () => void;
+  /** What the main button says; "Keep" when nothing else fits better. */
+  keepAs?: string;
+  keep: () => void;
+  isKeeping: boolean;
+  /** Why it was not kept; what belongs to a field is said beside it. */
+  refusal: Refusal | null;
+  /** Other ways out, with what they do. */
+  others?: { says: string; do: () => void }[];
+  children: ReactNode;
+}
+
+/** Something to change, beside the page it belongs to. */
+export function SaveDrawer({
+  title,
+  close,
+  keepAs = 'Keep',
+  keep,
+  isKeeping,
+  refusal,
+  others = [],
+  children,
+}: Props) {
+  const isOfFields = refusal !== null && Object.keys(refusal.fields).length > 0;
+  const complaint = isOfFields ? refusal.of('version') : refusal?.message;
+
+  return (
+    <Drawer
+      open
+      title={title}
+      onClose={close}
+      size={480}
+      footer={
+        <div className="words">
+          <Button type="primary" loading={isKeeping} onClick={keep}>
+            {keepAs}
+          </Button>
+          {others.map((other) => (
+            <Button key={other.says} type="text" onClick={other.do}>
+              {other.says}
+            </Button>
+          ))}
+        </div>
+      }
+    >
+      {complaint && (
+        <p className="complaint" role="alert">
+          {complaint}
+        </p>
+      )}
+      {children}
+    </Drawer>
+  );
+}

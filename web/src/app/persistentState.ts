@@ -1,0 +1,37 @@
+import { useCallback, useState } from 'react';
+
+/** What was kept on this device under a name, or nothing. */
+export function stored<T>(name: string): Partial<T> {
+  try {
+    return JSON.parse(localStorage.getItem(name) ?? '{}') as Partial<T>;
+  } catch {
+    return {};
+  }
+}
+
+export const forget = (name: string): void => localStorage.removeItem(name);
+
+/** Something being typed, kept on this device with every key stroke so that a reload loses nothing. */
+export function usePersistentState<T extends object>(
+  name: string,
+  begin: () => T,
+): [T, (change: Partial<T>) => void, () => void] {
+  const [value, setValue] = useState(begin);
+  const change = useCallback(
+    (part: Partial<T>) =>
+      setValue((old) => {
+        const next = { ...old, ...part };
+        localStorage.setItem(name, JSON.stringify(next));
+        return next;
+      }),
+    [name],
+  );
+  const clear = useCallback(() => {
+    forget(name);
+    setValue(begin());
+    // How it begins is asked for once.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [name]);
+
+  return [value, change, clear];
+}

@@ -1,0 +1,42 @@
+import type { BatchNumbers, Effect as BeforeAndAfter } from '../../api/client';
+import { grams, sodium } from '../../app/numbers';
+import { phaseWords } from './words';
+
+/** Each part of the jar as it is and as it would be, and each eater's portion. */
+export function EffectPreview({ before, after }: BeforeAndAfter) {
+  return (
+    <table className="effect" aria-label="What it does">
+      <tbody>
+        {after.phases.map((then) => {
+          const now = before.phases.find(({ phase }) => phase === then.phase);
+          return (
+            <tr key={then.phase}>
+              <th scope="row">{phaseWords[then.phase]}</th>
+              <td className="soft">{now ? `${grams(now.grams)}, ${sodium(now.per100g)}` : 'none'}</td>
+              <td aria-hidden="true">→</td>
+              <td data-testid={`${then.phase}-after`}>
+                {grams(then.grams)}, {sodium(then.per100g)}
+              </td>
+            </tr>
+          );
+        })}
+        {goneOf(before, after).map((phase) => (
+          <tr key={phase}>
+            <th scope="row">{phaseWords[phase]}</th>
+            <td className="soft">{grams(before.phases.find((one) => one.phase === phase)?.grams ?? 0)}</td>
+            <td aria-hidden="true">→</td>
+            <td>none</td>
+          </tr>
+        ))}
+      </tbody>
+      <caption>
+        weight, and sodium in 100 g, at once
+        {after.phases.length > 1 && '; the pieces follow the brine over hours'}
+      </caption>
+    </table>
+  );
+}
+
+/** Parts of the jar that would be there no longer. */
+const goneOf = (before: BatchNumbers, after: BatchNumbers) =>
+  before.phases.map(({ phase }) => phase).filter((phase) => after.phases.every((one) => one.phase !== phase));

@@ -1,0 +1,137 @@
+import { App, Button, Dropdown, InputNumber, Modal } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { Aim, Batch, Place } from '../../api/client';
+import { useKitchen, usePlaces } from '../../api/queries';
+import { useSetAim, useMoveJar, useReleaseBatch } from '../../api/tending';
+
+type Gate = Batch['gates'][number];
+
+/** Where the jar stands, how far it is to go, and what may be done with it then. */
+export function JarSettings({ batch }: { batch: Batch }) {
+  const { message } = App.useApp();
+  const kitchen = useKitchen();
+  const move = useMoveJar();
+  const aim = useSetAim(batch.id);
+  const [isPassing, setIsPassing] = useState(false);
+  const places = usePlaces().filter(({ id }) => id !== batch.place);
+
+  const to = (place: Place) =>
+    move.mutate(
+      { batch: batch.id, place },
+      {
+        onSuccess: (moved) => void message.success(`It stands ${moved.placeLabel} from now on.`),
+        onError: (refusal) => void message.error(refusal.of('place') ?? refusal.message, 10),
+      },
+    );
+  const at = (next: Aim | null) =>
+    aim.mutate(next, { onError: (refusal) => void message.error(refusal.message) });
+
+  return (
+    <>
+      <Dropdown
+        trigger={['click']}
+        menu={{
+          items: places.map((place) => ({ key: place.id, label: place.label, onClick: () => to(place.id) })),
+        }}
+      >
+        <Button type="text" loading={move.isPending}>
+          Move it
+        </Button>
+      </Dropdown>
+      {batch.window && (
+        <Dropdown
+          trigger={['click']}
+          menu={{
+            selectedKeys: [batch.window.aim],
+            items: [
+              ...(kitchen.data?.aims ?? []).map(({ id, label }) => ({
+                key: id,
+                label,
+                onClick: () => at(id),
+              })),
+              { key: 'kitchen', label: 'as the kitchen has it', onClick: () => at(null) },
+            ],
+          }}
+        >
+          <Button type="text" title={`Ready when it is ${batch.window.aimLabel}`} loading={aim.isPending}>
+            How far
+          </Button>
+        </Dropdown>
+      )}
+      <Button type="text" onClick={() => setIsPassing(true)}>
+        Bottle, give
+      </Button>
+      {isPassing && <Gates batch={batch} close={() => setIsPassing(false)} />}
+    </>
+  );
+}
+
+/** Bottling, keeping it out of the fridge, giving it away: each behind a reading of its acid. */
+function Gates({ batch, close }: { batch: Batch; close: () => void }) {
+  return (
+    <Modal open title={`What may be done with ${batch.name}`} footer={null} onCancel={close} width={620}>
+      {batch.gates.map((gate) => (
+        <GateRow key={gate.purpose} batch={batch} gate={gate} close={close} />
+      ))}
+    </Modal>
+  );
+}
+
+function GateRow({ batch, gate, close }: { batch: Batch; gate: Gate; close: () => void }) {
+  const { message } = App.useApp();
+  const pass = useReleaseBatch(batch.id);
+  const move = useMoveJar();
+  const [grams, setGrams] = useState<number | null>(null);
+  const refusal = pass.error ?? move.error;
+  const done = (words: string) => {
+    void message.success(words);
+    close();
+  };
+  const go = () =>
+    gate.purpose === 'store_out'
+      ? move.mutate(
+          { batch: batch.id, place: 'cool' },
+          { onSuccess: (moved) => done(`It stands ${moved.placeLabel} from now on.`) },
+        )
+      : pass.mutate({ purpose: gate.purpose, grams }, { onSuccess: () => done('Written down.') });
+
+  return (
+    <section className="gate" aria-label={gate.label}>
+      <h3>{gate.label}</h3>
+      <p className={gate.isOpen ? undefined : 'complaint'}>{gate.reason}</p>
+      <ul className="soft">
+        {gate.cautions.map((caution) => (
+          <li key={caution}>{caution}</li>
+        ))}
+      </ul>
+      {refusal && (
+        <p className="complaint" role="alert">
+          {refusal.of('grams') ?? refusal.of('purpose') ?? refusal.of('place') ?? refusal.message}
+        </p>
+      )}
+      <div className="words">
+        {gate.isOpen && gate.purpose === 'give_away' && (
+          <InputNumber
+            aria-label="How much of it"
+            placeholder="how much"
+            suffix="g"
+            min={0}
+            data-takes="weight"
+            value={grams}
+            onChange={setGrams}
+          />
+        )}
+        {gate.isOpen ? (
+          <Button loading={pass.isPending || move.isPending} onClick={go}>
+            {gate.label}
+          </Button>
+        ) : (
+          <Link className="as-button" to={`/shelf/${batch.id}/log`}>
+            Read its pH
+          </Link>
+        )}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,158 @@
+import { App, Button, InputNumber, Select } from 'antd';
+import type { Batch, Refusal } from '../../api/client';
+import { useEntryPreview, useKitchen, useShelf, useRecordEntry } from '../../api/queries';
+import { stored, usePersistentState } from '../../app/persistentState';
+import { EffectPreview } from './EffectPreview';
+import {
+  entryOf,
+  eventForms,
+  eventsOf,
+  type EventName,
+  type EventField,
+  type EventInput,
+} from './eventForms';
+
+/** What is being written down, and of what. */
+type Draft = EventInput & { what: EventName | null };
+
+const nothing: Draft = { what: null, grams: null, percent: null, saltId: null, jarId: null };
+
+/** Something happened to a jar: what it does is seen before it is written. */
+export function RecordEvent({ batch }: { batch: Batch }) {
+  const { message } = App.useApp();
+  const kitchen = useKitchen();
+  const shelf = useShelf();
+  const [told, change, forget] = usePersistentState<Draft>(keptAs(batch.id), () => draftOf(batch.id));
+  const { what } = told;
+  const entry = what === null ? null : entryOf(what, told);
+  const preview = useEntryPreview(batch.id, entry);
+  const write = useRecordEntry(batch.id);
+  const refusal = write.error ?? preview.data?.refusal ?? null;
+
+  const tell = (part: Partial<Draft>) => {
+    change(part);
+    write.reset();
+  };
+  const begin = (next: EventName | null) => tell({ ...nothing, what: next });
+  const keep = () =>
+    entry &&
+    write.mutate(entry, {
+      onSuccess: (after) => {
+        forget();
+        const others = writtenElsewhere(batch, after);
+        void message.success(
+          others === '' ? 'Written down.' : `Written down. Another window has written since: ${others}.`,
+          others === '' ? 3 : 10,
+        );
+      },
+    });
+
+  const fields: Record<EventField, React.ReactElement> = {
+    grams: (
+      <InputNumber
+        key="grams"
+        aria-label="How much"
+        placeholder="how much"
+        min={0}
+        value={told.grams}
+        onChange={(next) => tell({ grams: next })}
+        data-takes="weight"
+        suffix="g"
+      />
+    ),
+    percent: (
+      <InputNumber
+        key="percent"
+        aria-label="Strength"
+        placeholder="strength"
+        min={0}
+        step={0.1}
+        value={told.percent}
+        onChange={(next) => tell({ percent: next })}
+        data-takes="strength"
+        suffix="%"
+      />
+    ),
+    saltId: (
+      <Select
+        key="saltId"
+        aria-label="Which salt"
+        placeholder="which salt"
+        value={told.saltId}
+        onChange={(saltId) => tell({ saltId })}
+        options={(kitchen.data?.salts ?? []).map((salt) => ({ value: salt.id, label: salt.name }))}
+      />
+    ),
+    jarId: (
+      <Select
+        key="jarId"
+        aria-label="Which jar"
+        placeholder="which jar"
+        value={told.jarId}
+        onChange={(jarId) => tell({ jarId })}
+        options={(shelf.data?.batches ?? [])
+          .filter(({ id }) => id !== batch.id)
+          .map((other) => ({ value: other.id, label: other.name }))}
+      />
+    ),
+  };
+
+  return (
+    <section aria-label="Write down" className="write-down">
+      <h2>Something happened</h2>
+      <div className="told">
+        <Select
+          aria-label="What happened"
+          placeholder="what?"
+          value={what}
+          allowClear
+          virtual={false}
+          listHeight={460}
+          onChange={(next) => begin(next ?? null)}
+          options={eventsOf(batch)}
+        />
+        {what !== null && eventForms[what].asks.map((question) => fields[question])}
+      </div>
+      {refusal && (
+        <p className="complaint" role="alert">
+          {firstSentence(refusal)}
+        </p>
+      )}
+      {entry && preview.data?.effect && !refusal && (
+        <EffectPreview before={preview.data.effect.before} after={preview.data.effect.after} />
+      )}
+      {what !== null && (
+        <Button
+          type="primary"
+          onClick={keep}
+          loading={write.isPending}
+          disabled={entry === null || (preview.data?.refusal ?? null) !== null}
+        >
+          Write it down
+        </Button>
+      )}
+    </section>
+  );
+}
+
+const keptAs = (batch: string): string => `tempesal.told.${batch}`;
+
+/** What was being written down when the page was left; a happening that is known no longer is forgotten. */
+function draftOf(batch: string): Draft {
+  const draft = { ...nothing, ...stored<Draft>(keptAs(batch)) };
+  return draft.what !== null && draft.what in eventForms ? draft : nothing;
+}
+
+/** What came into the jar's life beside the one entry that was just written, in words. */
+function writtenElsewhere(before: Batch, after: Batch): string {
+  return after.entries
+    .filter(({ id }) => before.entries.every((entry) => entry.id !== id))
+    .toSorted((a, b) => a.position - b.position)
+    .slice(0, -1)
+    .map(({ text }) => text)
+    .join(', ');
+}
+
+function firstSentence(refusal: Refusal): string {
+  return Object.values(refusal.fields)[0]?.[0] ?? refusal.message;
+}

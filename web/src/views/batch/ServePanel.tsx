@@ -1,0 +1,161 @@
+import { App, Button, Input, Segmented } from 'antd';
+import { useState } from 'react';
+import { useSavings } from '../../api/intake';
+import { Savings } from '../../app/Savings';
+import type { Batch, Serving, Way } from '../../api/client';
+import { useServe, useUndoServing } from '../../api/queries';
+import { grams, percent, sodium, sodiumBand } from '../../app/numbers';
+
+/** How something can come to the table: pieces in several ways, brine or sauce as it is. */
+interface Manner {
+  phase: Serving['phase'];
+  way: Way;
+}
+
+/** Serving from the jar: each eater, each way, and what it brings. */
+export function ServePanel({ batch }: { batch: Batch }) {
+  const { message } = App.useApp();
+  const serve = useServe();
+  const undo = useUndoServing();
+  const [amounts, setAmounts] = useState<Record<string, string>>({});
+  const [manner, setManner] = useState<Manner>({ phase: batch.servedPhase, way: 'drained' });
+  const [complaint, setComplaint] = useState<{ personId: string; text: string } | null>(null);
+  const [lessFor, setLessFor] = useState<string | null>(null);
+  const manners = mannersOf(batch);
+
+  const give = (personId: string, amount: string) => {
+    setComplaint(null);
+    serve.mutate(
+      { batchId: batch.id, personId, amount, ...manner },
+      {
+        onSuccess: (serving) =>
+          void message.open({
+            type: 'success',
+            duration: 8,
+            content: (
+              <span>
+                {serving.personName}: {grams(serving.grams)}, {sodium(serving.sodium)}.{' '}
+                <Button
+                  type="link"
+                  onClick={() => {
+                    undo.mutate(serving.id);
+                    message.destroy();
+                  }}
+                >
+                  Undo
+                </Button>
+              </span>
+            ),
+          }),
+        onError: (refusal) => setComplaint({ personId, text: refusal.of('amount') ?? refusal.message }),
+      },
+    );
+  };
+
+  return (
+    <section aria-label="Serve">
+      <div className="section-head">
+        <h2>Serve</h2>
+        <span className="soft">
+          {batch.servingsLeft === 0
+            ? `${grams(batch.gramsLeft)} left`
+            : `${String(batch.servingsLeft)} servings of ${grams(batch.servingGrams)} left`}
+        </span>
+      </div>
+      {manners.length > 1 && (
+        <Segmented
+          aria-label="What to serve"
+          className="manners"
+          value={keyOf(manner)}
+          onChange={(key) => setManner(manners.find((one) => keyOf(one) === key) ?? manner)}
+          options={manners.map((one) => ({ value: keyOf(one), label: one.label }))}
+        />
+      )}
+      {batch.portions.map((portion) => {
+        const amount = amounts[portion.personId] ?? `${String(portion.grams)} g`;
+        const way = portion.ways.find((one) => one.way === manner.way);
+        const isUsual = amount === `${String(portion.grams)} g` && manner.phase === batch.servedPhase;
+        return (
+          <div key={portion.personId}>
+            <div className="serve-row">
+              <span>
+                {portion.name}
+                {portion.clashes.length > 0 && (
+                  <span className="complaint serve-clash">
+                    not for {portion.name}: {portion.clashes.join(', ')}
+                  </span>
+                )}
+              </span>
+              <Input
+                aria-label={`Amount for ${portion.name}`}
+                data-takes="weight"
+                value={amount}
+                onChange={(event) => setAmounts({ ...amounts, [portion.personId]: event.target.value })}
+              />
+              <span className="soft">
+                {isUsual &&
+                  (way?.sodium ? (
+                    <>
+                      <b data-testid={`sodium-${portion.name}`}>{sodium(way.sodium)}</b>
+                      {sodiumBand(way.sodium) && ` (${sodiumBand(way.sodium)})`},{' '}
+                      {percent((way.sodium.typical / portion.targetMg) * 100)} of target
+                    </>
+                  ) : (
+                    'less than that is left'
+                  ))}
+              </span>
+              <Button
+                aria-label={`Serve ${portion.name}`}
+                loading={serve.isPending && serve.variables.personId === portion.personId}
+                onClick={() => give(portion.personId, amount)}
+              >
+                Serve
+              </Button>
+            </div>
+            {portion.sodium && (
+              <Button
+                type="text"
+                className="serve-less"
+                aria-expanded={lessFor === portion.personId}
+                aria-label={`Less sodium for ${portion.name}`}
+                onClick={() => setLessFor(lessFor === portion.personId ? null : portion.personId)}
+              >
+                Less sodium…
+              </Button>
+            )}
+            {lessFor === portion.personId && (
+              <Less batch={batch.id} personId={portion.personId} manner={manner} />
+            )}
+            {complaint?.personId === portion.personId && (
+              <p className="complaint" role="alert">
+                {complaint.text}
+              </p>
+            )}
+          </div>
+        );
+      })}
+    </section>
+  );
+}
+
+function Less({ batch, personId, manner }: { batch: string; personId: string; manner: Manner }) {
+  const savings = useSavings(batch, personId, manner.way, manner.phase);
+  return savings.data ? <Savings found={savings.data} /> : null;
+}
+
+const keyOf = ({ phase, way }: Manner): string => `${phase} ${way}`;
+
+/** The ways that this jar knows, the usual one first. */
+function mannersOf(batch: Batch): (Manner & { label: string })[] {
+  const ways = batch.portions[0]?.ways ?? [];
+  const served = ways.map(({ way, label }) => ({
+    phase: batch.servedPhase,
+    way,
+    label: ways.length === 1 ? 'as it is' : label,
+  }));
+  const others = batch.phases.filter(({ phase }) => phase !== batch.servedPhase);
+  return [
+    ...served,
+    ...others.map(({ phase }) => ({ phase, way: 'drained' as const, label: `${phase} alone` })),
+  ];
+}

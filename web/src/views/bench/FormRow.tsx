@@ -1,0 +1,31 @@
+import type { ReactNode } from 'react';
+import type { Refusal } from '../../api/client';
+
+interface Props {
+  verb: string;
+  /** Paths of its fields in the request, to find the sentences about them. */
+  fields: string[];
+  refusal: Refusal | null;
+  aside?: string | undefined;
+  children: ReactNode;
+}
+
+/** One line of the bench: a verb, its fields, and what is wrong with them. */
+export function FormRow({ verb, fields, refusal, aside, children }: Props) {
+  const complaints = Object.entries(refusal?.fields ?? {}).filter(([path]) =>
+    fields.some((field) => path === field || path.startsWith(`${field}.`)),
+  );
+
+  return (
+    <section className="bench-row" aria-label={verb}>
+      <h3>{verb}</h3>
+      <div className="bench-fields">{children}</div>
+      {aside && <p className="aside">{aside}</p>}
+      {complaints.map(([path, [complaint]]) => (
+        <p key={path} className="complaint" role="alert">
+          {complaint}
+        </p>
+      ))}
+    </section>
+  );
+}

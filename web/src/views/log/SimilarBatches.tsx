@@ -1,0 +1,107 @@
+import dayjs from 'dayjs';
+import { Link } from 'react-router';
+import type { Alike as Batch, Log } from '../../api/client';
+import { percent } from '../../app/numbers';
+import { markEnds, type Mark } from './tastingScores';
+
+/** How it was liked, then all else. */
+const order: Mark[] = ['liked', ...(Object.keys(markEnds) as Mark[]).filter((mark) => mark !== 'liked')];
+
+/** Batches of one kind, a lane for each: what was different about them, and how they were liked. */
+export function SimilarBatches({ log }: { log: Log }) {
+  const longest = Math.max(1, ...log.alike.map((one) => one.warmDays));
+  const marks = order.filter((mark) => log.alike.some((one) => (one.marks[mark] ?? null) !== null));
+  const warmest = Math.max(...log.alike.map((one) => one.meanCelsius ?? 0));
+
+  return (
+    <section className="alike" aria-label="Beside its like">
+      <h2>Beside its like</h2>
+      <p className="soft">
+        {log.ownDays !== null
+          ? `Your kitchen liked this kind best at about ${log.ownDays.toFixed(0)} days; that is the day the jar now aims for.`
+          : log.tastingsNeeded > 0
+            ? `${String(log.tastingsNeeded)} more ${log.tastingsNeeded === 1 ? 'tasting' : 'tastings'} with “liked” marked, and the day you like it best is worked out.`
+            : 'None was liked much yet: mark one 4 or 5, and the day you like it best is worked out.'}
+      </p>
+      <div className="alike-scroll">
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">batch</th>
+              <th scope="col">salt</th>
+              <th scope="col">days, warm</th>
+              <th scope="col">mean</th>
+              <th scope="col">pH</th>
+              {marks.map((mark) => (
+                <th key={mark} scope="col">
+                  {mark}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {log.alike.map((one) => (
+              <Lane key={one.id} one={one} longest={longest} warmest={warmest} marks={marks} />
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  );
+}
+
+interface LaneProps {
+  one: Batch;
+  longest: number;
+  warmest: number;
+  marks: Mark[];
+}
+
+function Lane({ one, longest, warmest, marks }: LaneProps) {
+  return (
+    <tr className={one.isThis ? 'is-this' : undefined}>
+      <th scope="row">
+        {one.isThis ? 'this jar' : <Link to={`/shelf/${one.id}/log`}>{one.name}</Link>}
+        <span className="soft"> {dayjs(one.startedOn).format('D MMM YY')}</span>
+      </th>
+      <td>{one.strengthPercent === null ? '–' : percent(one.strengthPercent, 2)}</td>
+      <td>
+        <span className="lane" title={`${one.warmDays.toFixed(0)} days`}>
+          <i style={{ width: `${String((one.warmDays / longest) * 100)}%`, background: one.colour }} />
+        </span>
+        {one.warmDays.toFixed(one.warmDays < 3 ? 1 : 0)}
+      </td>
+      <td className={one.meanCelsius !== null && one.meanCelsius === warmest ? 'is-most' : undefined}>
+        {one.meanCelsius === null ? '–' : `${one.meanCelsius.toFixed(1)} °C`}
+      </td>
+      <td>{one.ph === null ? '–' : one.ph.toFixed(1)}</td>
+      {marks.map((mark) => (
+        <td key={mark}>
+          <Dots value={one.marks[mark] ?? null} />
+        </td>
+      ))}
+    </tr>
+  );
+}
+
+/** Five small circles, filled as far as the mean of the marks. */
+function Dots({ value }: { value: number | null }) {
+  if (value === null) {
+    return <span className="soft">–</span>;
+  }
+  return (
+    <svg role="img" aria-label={`${value.toFixed(1)} of 5`} width={54} height={12} viewBox="0 0 54 12">
+      {[0, 1, 2, 3, 4].map((i) => (
+        <g key={i}>
+          <circle cx={6 + i * 10.5} cy={6} r={4} fill="none" stroke="var(--line-strong)" />
+          <circle
+            cx={6 + i * 10.5}
+            cy={6}
+            r={4 * Math.sqrt(Math.max(0, Math.min(1, value - i)))}
+            fill="var(--beet)"
+          />
+        </g>
+      ))}
+    </svg>
+  );
+}

@@ -1,0 +1,85 @@
+import { DatePicker, Input, Select } from 'antd';
+import dayjs from 'dayjs';
+import { useState } from 'react';
+import type { Day, Meal, Serving } from '../../api/client';
+import { useChangeServing } from '../../api/intake';
+import { Field } from '../../app/Field';
+import { SaveDrawer } from '../../app/SaveDrawer';
+import { meals } from '../../app/meals';
+import { jarsToChoose } from './jarsToChoose';
+import { styleRequest, styleOf, useServingStyles } from './servingStyles';
+
+/** A serving that was written down wrongly, put right; it keeps the moment at which it was eaten. */
+export function EditPortion({ serving, day, close }: { serving: Serving; day: Day; close: () => void }) {
+  const change = useChangeServing(serving.id);
+  const manners = useServingStyles();
+  const [personId, setPersonId] = useState(serving.personId);
+  const [batchId, setBatchId] = useState(serving.batchId);
+  const [amount, setAmount] = useState(`${String(serving.grams)} g`);
+  const [manner, setManner] = useState(styleOf(serving));
+  const [eatenOn, setEatenOn] = useState(serving.eatenOn);
+  const [meal, setMeal] = useState<Meal | null>(null);
+  const refusal = change.error;
+
+  return (
+    <SaveDrawer
+      title={`${serving.personName} ate ${serving.batchName}`}
+      close={close}
+      keepAs="Put it right"
+      isKeeping={change.isPending}
+      refusal={refusal}
+      keep={() => {
+        void change
+          .mutateAsync({ batchId, personId, amount, ...styleRequest(manner), eatenOn, meal })
+          .then(close, () => undefined);
+      }}
+    >
+      <div className="fields">
+        <Field label="Who" name="personId" refusal={refusal}>
+          <Select
+            value={personId}
+            onChange={setPersonId}
+            options={day.people.map(({ id, name }) => ({ value: id, label: name }))}
+          />
+        </Field>
+        <Field label="How much" name="amount" refusal={refusal}>
+          <Input data-takes="weight" value={amount} onChange={(event) => setAmount(event.target.value)} />
+        </Field>
+        <Field label="From which jar" name="batchId" refusal={refusal} wide>
+          <Select value={batchId} onChange={setBatchId} options={jarsToChoose(day, serving)} />
+        </Field>
+        <Field label="How" name="way" refusal={refusal} wide>
+          <Select value={manner} onChange={setManner} options={manners} />
+        </Field>
+        <Field label="On which day" name="eatenOn" refusal={refusal} wide>
+          <DatePicker
+            allowClear={false}
+            format="dddd, D MMMM YYYY"
+            value={dayjs(eatenOn)}
+            onChange={(date: dayjs.Dayjs | null) => date && setEatenOn(date.format('YYYY-MM-DD'))}
+          />
+        </Field>
+        <Field label="At which meal" name="meal" refusal={refusal} wide>
+          <Select
+            allowClear
+            placeholder={
+              eatenOn === serving.eatenOn ? 'as it was written down' : eatenOn === day.today ? 'now' : 'noon'
+            }
+            value={meal}
+            onChange={(next: Meal | undefined) => setMeal(next ?? null)}
+            options={meals.map((one) => ({ value: one, label: one }))}
+          />
+        </Field>
+      </div>
+      {refusal?.of('serving') && (
+        <p className="complaint" role="alert">
+          {refusal.of('serving')}
+        </p>
+      )}
+      <p className="soft">
+        What was written down first stays in the jar’s life as taken back. The sodium is that of the jar at
+        the moment at which it was eaten.
+      </p>
+    </SaveDrawer>
+  );
+}

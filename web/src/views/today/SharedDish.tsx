@@ -1,0 +1,148 @@
+import { Checkbox, Input, InputNumber, Select } from 'antd';
+import dayjs from 'dayjs';
+import { useState } from 'react';
+import type { Day, Meal, Serving } from '../../api/client';
+import { useServeTogether } from '../../api/intake';
+import { Field } from '../../app/Field';
+import { SaveDrawer } from '../../app/SaveDrawer';
+import { styleRequest, styleOf, useServingStyles } from './servingStyles';
+import { jarsToChoose } from './jarsToChoose';
+
+interface Props {
+  day: Day;
+  /** At which it was eaten, on a day that is over. */
+  meal: Meal | null;
+  /** The shares of a dish that is to be put right; none: something new. */
+  shares?: Serving[];
+  close: () => void;
+}
+
+/** Several people at once, or a condiment inside a dish of which each eats a share. */
+export function SharedDish({ day, meal, shares: known = [], close }: Props) {
+  const [first] = known;
+  const dish = first?.dish ?? null;
+  const serve = useServeTogether(first?.id ?? null);
+  const manners = useServingStyles();
+  const [batchId, setBatchId] = useState(first?.batchId ?? day.jars[0]?.id ?? '');
+  const [manner, setManner] = useState(first ? styleOf(first) : 'drained');
+  const [isDish, setIsDish] = useState(dish !== null);
+  const [dishAmount, setDishAmount] = useState(dish ? `${String(dish.grams)} g` : '30 g');
+  const [left, setLeft] = useState(() =>
+    dish === null
+      ? []
+      : day.people.map(({ id }) => id).filter((id) => !known.some((share) => share.personId === id)),
+  );
+  const [amounts, setAmounts] = useState<Record<string, string>>({});
+  const [shares, setShares] = useState<Record<string, number>>(() =>
+    Object.fromEntries(
+      known.map((share) => [
+        share.personId,
+        Math.round((share.grams / (dish?.grams ?? share.grams)) * 1000) / 10,
+      ]),
+    ),
+  );
+  const jar = day.jars.find((one) => one.id === batchId);
+  const usual = (personId: string) =>
+    `${String(jar?.portions.find((one) => one.personId === personId)?.grams ?? 30)} g`;
+  const eaters = day.people.filter((person) => !left.includes(person.id));
+  const refusal = serve.error;
+  const ofAll = refusal?.of('portions') ?? refusal?.of('serving') ?? refusal?.of('eatenOn');
+
+  return (
+    <SaveDrawer
+      title={`Eaten on ${dayjs(day.date).format('dddd, D MMMM')}`}
+      close={close}
+      keepAs={first ? 'Put it right' : 'Eaten'}
+      isKeeping={serve.isPending}
+      refusal={refusal}
+      keep={() => {
+        void serve
+          .mutateAsync({
+            batchId,
+            portions: eaters.map((person) =>
+              isDish
+                ? { personId: person.id, share: (shares[person.id] ?? 100 / day.people.length) / 100 }
+                : { personId: person.id, amount: amounts[person.id] ?? usual(person.id) },
+            ),
+            dishAmount: isDish ? dishAmount : null,
+            ...styleRequest(manner),
+            eatenOn: day.date,
+            meal: first ? null : meal,
+          })
+          .then(close, () => undefined);
+      }}
+    >
+      <div className="fields">
+        <Field label="From which jar" name="batchId" refusal={refusal} wide>
+          <Select value={batchId} onChange={setBatchId} options={jarsToChoose(day, first)} />
+        </Field>
+        <Field label="How" wide>
+          <Select value={manner} onChange={setManner} options={manners} />
+        </Field>
+      </div>
+      {dish === null && (
+        <Checkbox
+          className="together-dish"
+          checked={isDish}
+          onChange={(event) => setIsDish(event.target.checked)}
+        >
+          It went into a dish, of which each ate a share
+        </Checkbox>
+      )}
+      {isDish && (
+        <div className="fields">
+          <Field label="Into the dish" name="dishAmount" refusal={refusal} wide>
+            <Input
+              data-takes="weight"
+              value={dishAmount}
+              onChange={(event) => setDishAmount(event.target.value)}
+            />
+          </Field>
+        </div>
+      )}
+      {day.people.map((person) => {
+        const at = eaters.indexOf(person);
+        return (
+          <div key={person.id} className="together-row">
+            <Checkbox
+              checked={at >= 0}
+              onChange={(event) =>
+                setLeft(event.target.checked ? left.filter((id) => id !== person.id) : [...left, person.id])
+              }
+            >
+              {person.name}
+            </Checkbox>
+            {at >= 0 && (
+              <Field
+                label={isDish ? 'Share' : 'How much'}
+                name={`portions.${String(at)}.${isDish ? 'share' : 'amount'}`}
+                refusal={refusal}
+              >
+                {isDish ? (
+                  <InputNumber
+                    aria-label={`Share of ${person.name}`}
+                    value={shares[person.id] ?? Math.floor(100 / day.people.length)}
+                    suffix="%"
+                    onChange={(share) => setShares({ ...shares, [person.id]: share ?? 0 })}
+                  />
+                ) : (
+                  <Input
+                    aria-label={`Amount for ${person.name}`}
+                    data-takes="weight"
+                    value={amounts[person.id] ?? usual(person.id)}
+                    onChange={(event) => setAmounts({ ...amounts, [person.id]: event.target.value })}
+                  />
+                )}
+              </Field>
+            )}
+          </div>
+        );
+      })}
+      {ofAll && (
+        <p className="complaint" role="alert">
+          {ofAll}
+        </p>
+      )}
+    </SaveDrawer>
+  );
+}

@@ -1,0 +1,19 @@
+import type { Serving, Way } from '../../api/client';
+import { useKitchen } from '../../api/queries';
+
+/** The brine alone is no way of serving pieces: it is another part of the jar. */
+const BRINE = 'brine';
+
+/** The ways in which a portion comes to the plate, to choose from. */
+export function useServingStyles(): { value: string; label: string }[] {
+  const ways = useKitchen().data?.waysToServe ?? [];
+  return [...ways.map(({ id, label }) => ({ value: id, label })), { value: BRINE, label: 'the brine alone' }];
+}
+
+/** What a manner asks for. */
+export const styleRequest = (manner: string): { phase: Serving['phase'] | null; way: Way | null } =>
+  manner === BRINE ? { phase: 'brine', way: null } : { phase: null, way: manner as Way };
+
+/** In which of them something was served. */
+export const styleOf = (serving: Pick<Serving, 'phase' | 'way'>): string =>
+  serving.phase === 'brine' ? BRINE : serving.way;

@@ -1,0 +1,109 @@
+import dayjs from 'dayjs';
+import type { WeekJar } from '../../api/client';
+import { grams } from '../../app/numbers';
+import { JarDrawing } from '../../drawings/JarDrawing';
+import type { WeekActions } from './WeekView';
+
+/** What a drag carries. */
+export const JAR = 'application/x-tempesal-jar';
+
+/** The jars of the shelf: taken in hand with a tap or a key, or dragged, and put onto a day. */
+export function JarPalette({ hands }: { hands: WeekActions }) {
+  const { week, held, hold } = hands;
+  const inHand = week.jars.find((jar) => jar.id === held);
+
+  return (
+    <section aria-label="Jars at hand">
+      <div className="at-hand-week">
+        {week.jars.map((jar) => (
+          <button
+            key={jar.id}
+            type="button"
+            aria-pressed={held === jar.id}
+            disabled={jar.closed !== null}
+            draggable={jar.closed === null}
+            onDragStart={(event) => {
+              event.dataTransfer.setData(JAR, jar.id);
+              event.dataTransfer.effectAllowed = 'copy';
+              hold(jar.id);
+            }}
+            onDragEnd={() => hold(null)}
+            onClick={() => hold(held === jar.id ? null : jar.id)}
+          >
+            {jar.jar && <JarDrawing jar={jar.jar} scale={0.2} label="" seed={jar.id} />}
+            <span className="at-hand-name">{jar.name}</span>
+            <RunningDown jar={jar} dates={week.dates} />
+            <span className="at-hand-says">{says(jar, week.dates)}</span>
+          </button>
+        ))}
+      </div>
+      <p className="week-hint">
+        <span role="status">
+          {inHand
+            ? `${inHand.name} is in hand: choose a day for someone. Escape puts it back.`
+            : 'Drag a jar onto a day, or tap it and then the day.'}
+        </span>
+        {week.conflicts.length > 0 && (
+          <a href="#conflicts">
+            {week.conflicts.length} {week.conflicts.length === 1 ? 'thing does' : 'things do'} not go together
+          </a>
+        )}
+      </p>
+    </section>
+  );
+}
+
+/** What is left in it at the end of each day, as steps. */
+function RunningDown({ jar, dates }: { jar: WeekJar; dates: string[] }) {
+  const most = Math.max(jar.grams, 1);
+  const [step, height] = [12, 26];
+
+  return (
+    <svg
+      className="running-down"
+      role="img"
+      aria-label={`Left in ${jar.name}: ${jar.left.map((left, i) => `${dayjs(dates[i]).format('ddd')} ${left < 0 ? 'not enough' : grams(left)}`).join(', ')}`}
+      width={step * 7}
+      height={height}
+      viewBox={`0 0 ${String(step * 7)} ${String(height)}`}
+    >
+      {jar.left.map((left, i) => {
+        const tall = Math.max(0, left / most) * (height - 2);
+        return left < -0.001 ? (
+          <path
+            key={dates[i]}
+            d={`M${String(i * step + 1)} ${String(height - 10)} l${String(step - 3)} 9 m0 -9 l${String(3 - step)} 9`}
+            stroke="var(--chilli)"
+            strokeWidth={2}
+          />
+        ) : (
+          <rect
+            key={dates[i]}
+            x={i * step}
+            y={height - 1 - tall}
+            width={step - 1}
+            height={tall + 1}
+            fill={jar.colour}
+            stroke="var(--line-strong)"
+            strokeWidth={0.5}
+          />
+        );
+      })}
+    </svg>
+  );
+}
+
+function says(jar: WeekJar, dates: string[]): string {
+  const end = jar.left.at(-1) ?? 0;
+  if (jar.closed !== null) {
+    return jar.closed;
+  }
+  if (jar.shortOn !== null) {
+    return `runs out on ${dayjs(jar.shortOn).format('dddd')}`;
+  }
+  const ready =
+    jar.readyOn === null || jar.readyOn <= (dates[0] ?? '')
+      ? ''
+      : `, ready ${jar.readyOn <= (dates.at(-1) ?? '') ? dayjs(jar.readyOn).format('ddd') : dayjs(jar.readyOn).format('D MMM')}`;
+  return `${grams(Math.round(jar.grams))}${end < jar.grams - 0.5 ? ` → ${grams(Math.round(end))}` : ''}${ready}`;
+}

@@ -1,0 +1,225 @@
+import dayjs from 'dayjs';
+import { useState, type KeyboardEvent } from 'react';
+import type { WeekDay, WeekPerson } from '../../api/client';
+import { mg } from '../../app/numbers';
+import { SaltBar } from '../../drawings/SaltLine';
+import { JAR } from './JarPalette';
+import { ServingCard } from './ServingCard';
+import type { WeekActions } from './WeekView';
+
+/** A plank for everyone who eats, with a place for each day. On a phone one day at a time. */
+export function WeekGrid({ hands }: { hands: WeekActions }) {
+  const { week } = hands;
+  const [shown, setShown] = useState(week.dates.includes(week.today) ? week.today : (week.dates[0] ?? ''));
+  const day = week.dates.includes(shown) ? shown : (week.dates[0] ?? '');
+
+  return (
+    <>
+      <div className="week-days-phone" role="group" aria-label="Which day">
+        {week.dates.map((date) => (
+          <button key={date} type="button" aria-pressed={date === day} onClick={() => setShown(date)}>
+            {dayjs(date).format('dd')}
+            <b>{dayjs(date).format('D')}</b>
+          </button>
+        ))}
+      </div>
+      <div
+        className="planks"
+        role="grid"
+        aria-label="The week"
+        onKeyDown={(event) => moveAbout(event, hands)}
+      >
+        <div role="row" className="plank-days">
+          <span role="columnheader" aria-label="Who" />
+          {week.dates.map((date) => (
+            <span
+              key={date}
+              role="columnheader"
+              className={`${date === week.today ? 'is-today' : ''}${date === day ? ' is-shown' : ''}`}
+            >
+              {dayjs(date).format('ddd')} <b>{dayjs(date).format('D')}</b>
+              {date === week.today && ' today'}
+            </span>
+          ))}
+        </div>
+        {week.people.map((person) => (
+          <div key={person.id} role="row" className="plank">
+            <span role="rowheader" className="plank-who">
+              <b>{person.name}</b>
+              <span>
+                {mg(person.targetMg)} a day{person.isHard ? ', kept to' : ''}
+              </span>
+              <span>
+                {person.kinds} {person.kinds === 1 ? 'kind' : 'kinds'} in the week
+              </span>
+            </span>
+            {person.days.map((one) => (
+              <Place key={one.date} hands={hands} person={person} day={one} isShown={one.date === day} />
+            ))}
+          </div>
+        ))}
+      </div>
+    </>
+  );
+}
+
+interface PlaceProps {
+  hands: WeekActions;
+  person: WeekPerson;
+  day: WeekDay;
+  isShown: boolean;
+}
+
+function Place({ hands, person, day, isShown }: PlaceProps) {
+  const { week, held, hold, put } = hands;
+  const [isOver, setIsOver] = useState(false);
+  const servings = week.servings.filter((one) => one.personId === person.id && one.date === day.date);
+  const colourOf = (batch: string) =>
+    week.jars.find((jar) => jar.id === batch)?.colour ?? 'var(--line-strong)';
+  const jar = week.jars.find((one) => one.id === held);
+  const portion = jar?.portions.find((one) => one.personId === person.id);
+  const tried = portion?.days[week.dates.indexOf(day.date)];
+  const isPast = day.date < week.today;
+  const coming = servings.filter((one) => !one.isOver);
+  const isTaken = coming.some((one) => one.batchId === held);
+  const isOpen = held !== null && !isPast && !isTaken;
+  const ghost = isOpen && isOver && jar && tried ? tried.milligrams : 0;
+  const margin = day.marginMg - ghost;
+  const drop = (id: string) => {
+    setIsOver(false);
+    hold(null);
+    if (!isPast) {
+      put(id, person.id, day.date);
+    }
+  };
+
+  return (
+    <div
+      role="gridcell"
+      tabIndex={0}
+      data-day={day.date}
+      data-person={person.id}
+      aria-label={`${person.name}, ${dayjs(day.date).format('dddd')}: ${mg(Math.round(Math.abs(day.marginMg)))} ${day.marginMg < 0 ? 'past the target' : 'left'}, ${String(day.live)} live`}
+      className={`place${isShown ? ' is-shown' : ''}${day.date === week.today ? ' is-today' : ''}${isOpen ? ' is-open' : ''}${isOver && isOpen ? ' is-over' : ''}`}
+      onDragOver={(event) => {
+        if (event.dataTransfer.types.includes(JAR) && isOpen) {
+          event.preventDefault();
+          setIsOver(true);
+        }
+      }}
+      onDragLeave={() => setIsOver(false)}
+      onDrop={(event) => drop(event.dataTransfer.getData(JAR))}
+      onMouseEnter={() => setIsOver(true)}
+      onMouseLeave={() => setIsOver(false)}
+      onFocus={() => setIsOver(true)}
+      onBlur={() => setIsOver(false)}
+      onClick={() => isOpen && drop(held)}
+    >
+      <div className="place-jars">
+        {day.eaten.map((one) => (
+          <span key={one.id} className="had" style={{ borderColor: one.colour }}>
+            <b>{one.name}</b> <span>{mg(Math.round(one.milligrams))}</span>
+          </span>
+        ))}
+        {servings.map((serving) => (
+          <ServingCard key={serving.id} serving={serving} hands={hands} colour={colourOf(serving.batchId)} />
+        ))}
+        {ghost > 0 && jar && (
+          <span className="had is-ghost" style={{ borderColor: jar.colour }}>
+            <b>{jar.name}</b> <span>{mg(Math.round(ghost))}</span>
+            {tried?.objection && <em>{tried.objection}</em>}
+          </span>
+        )}
+      </div>
+      <SaltBar
+        name={person.name}
+        height={22}
+        targetMg={day.targetMg}
+        restMg={day.restMg}
+        ferments={
+          ghost > 0
+            ? {
+                ...day.ferments,
+                typical: day.ferments.typical + ghost,
+                low: day.ferments.low + ghost,
+                high: day.ferments.high + ghost,
+              }
+            : day.ferments
+        }
+        parts={[
+          ...day.eaten.map((one) => ({ ...one, milligrams: one.milligrams })),
+          ...coming.map((one) => ({
+            id: one.id,
+            name: one.name,
+            colour: colourOf(one.batchId),
+            milligrams: one.sodium.typical,
+            isPlanned: true,
+          })),
+          ...(ghost > 0 && jar
+            ? [{ id: 'ghost', name: jar.name, colour: jar.colour, milligrams: ghost, isPlanned: true }]
+            : []),
+        ]}
+      />
+      <div className="place-says">
+        <span className={margin < -0.5 ? 'over' : undefined}>
+          {margin < -0.5 ? 'past by ' : 'left '}
+          {mg(Math.round(Math.abs(margin)))}
+        </span>
+        <Live count={day.live} goal={person.liveGoal} isPast={isPast} />
+      </div>
+    </div>
+  );
+}
+
+/** Living servings, and those that are wanted, as little bubbles. */
+function Live({ count, goal, isPast }: { count: number; goal: number; isPast: boolean }) {
+  const says = `${String(count)} live of ${String(goal)} wanted`;
+  return (
+    <span
+      className={count < goal && !isPast ? 'live-marks is-short' : 'live-marks'}
+      title={says}
+      role="img"
+      aria-label={says}
+    >
+      {Array.from({ length: Math.max(count, goal) }, (_, i) => (
+        <i key={i} className={i < count ? 'is-there' : undefined} />
+      ))}
+    </span>
+  );
+}
+
+/** Arrows go from place to place, Enter puts down what is in hand, Escape puts it back. */
+function moveAbout(event: KeyboardEvent<HTMLElement>, hands: WeekActions): void {
+  const { week, held, hold } = hands;
+  if (event.key === 'Escape') {
+    hold(null);
+    return;
+  }
+  const place = event.target as HTMLElement;
+  const { day, person } = place.dataset;
+  if (place.getAttribute('role') !== 'gridcell' || day === undefined || person === undefined) {
+    return;
+  }
+  if ((event.key === 'Enter' || event.key === ' ') && held !== null) {
+    event.preventDefault();
+    hands.put(held, person, day);
+    return;
+  }
+  const row = week.people.findIndex((one) => one.id === person);
+  const column = week.dates.indexOf(day);
+  const to = {
+    ArrowRight: [row, column + 1],
+    ArrowLeft: [row, column - 1],
+    ArrowDown: [row + 1, column],
+    ArrowUp: [row - 1, column],
+  }[event.key];
+  const next =
+    to &&
+    event.currentTarget.querySelector<HTMLElement>(
+      `[data-person="${week.people[to[0] ?? -1]?.id ?? ''}"][data-day="${week.dates[to[1] ?? -1] ?? ''}"]`,
+    );
+  if (next) {
+    event.preventDefault();
+    next.focus();
+  }
+}
