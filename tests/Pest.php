@@ -2,7 +2,15 @@
 
 declare(strict_types=1);
 
+use App\Language\Words;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Tempesal\Core\Message\Message;
 use Tests\TestCase;
 
 pest()->extend(TestCase::class)->use(RefreshDatabase::class)->in('Api');
+
+/** A message as an English reader sees it; nothing stays nothing. */
+function said(?Message $message): ?string
+{
+    return $message === null ? null : Words::in('en-GB')->say($message);
+}

@@ -7,17 +7,20 @@ namespace Tests;
 use App\Actions\CreateHousehold;
 use App\Actions\SavePerson;
 use App\Household\CurrentHousehold;
+use App\Language\Words;
 use App\Models\Ingredient;
 use App\Models\Jar;
 use App\Models\Person;
 use App\Models\Salt;
 use App\Models\User;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tempesal\Core\Intake\Meal;
 use Tempesal\Core\Intake\BackgroundDiet;
 use Tempesal\Core\Measure\SpoonSystem;
+use Tempesal\Core\Message\Message;
 use Tests\Support\Contract;
 
 /**
@@ -25,6 +28,9 @@ use Tests\Support\Contract;
  */
 abstract class TestCase extends LaravelTestCase
 {
+    /** The body of the last answer, as it went over the wire. */
+    public string $sent = '';
+
     /** A cook with a stocked kitchen of their own; the second eater has a limit of 1500 mg. */
     public function cook(string $email = 'cook@example.org', string $timeZone = 'UTC'): User
     {
@@ -115,10 +121,48 @@ abstract class TestCase extends LaravelTestCase
             (string) $method,
             (string) $uri,
             $answer->getStatusCode(),
-            (string) $answer->getContent(),
+            (string) $this->sent,
         );
 
         return $answer;
+    }
+
+    /** The messages of an answer are read as a reader sees them; "sent" is what went over the wire. */
+    public function call(
+        $method,
+        $uri,
+        $parameters = [],
+        $cookies = [],
+        $files = [],
+        $server = [],
+        $content = null,
+    ): TestResponse {
+        $answer = parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
+        $this->sent = (string) $answer->baseResponse->getContent();
+        $body = $answer->baseResponse instanceof JsonResponse ? json_decode($this->sent) : null;
+        if ($body !== null) {
+            $answer->baseResponse->setContent(
+                json_encode(self::inWords($body), JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_UNICODE),
+            );
+        }
+
+        return $answer;
+    }
+
+    /** What was decoded, with every message in it as a sentence. */
+    public static function inWords(mixed $body): mixed
+    {
+        if (is_array($body)) {
+            return array_map(self::inWords(...), $body);
+        }
+        if (!is_object($body)) {
+            return $body;
+        }
+        if (isset($body->code, $body->values)) {
+            return Words::here()->say(Message::read((array) json_decode((string) json_encode($body), true)));
+        }
+
+        return (object) array_map(self::inWords(...), (array) $body);
     }
 
     public function jar(string $name): string

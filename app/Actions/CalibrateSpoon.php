@@ -28,7 +28,7 @@ final readonly class CalibrateSpoon
             $perTablespoon = VolumeUnit::UsTablespoon->millilitres() / $spoon->millilitres();
             [$least, $most] = self::BETWEEN_G;
             if ($grams * $perTablespoon < $least || $grams * $perTablespoon > $most) {
-                throw ValidationException::withMessages(['grams' => 'No salt lies like that: a level tablespoon weighs between 2 and 30 g. Was the scale set to zero?']);
+                throw ValidationException::withMessages(['grams' => 'errors.spoon_weight']);
             }
             $salt->update([
                 ...Salt::density()->write(Band::around($grams, min($grams / 2.0, SaltDose::SCALE_HALF_STEP_G))->times($perTablespoon)),

@@ -34,7 +34,7 @@ final readonly class ChangeServing
             }
             $before = $this->takeBack($servingId);
             if ($before->dish_key !== null) {
-                throw ValidationException::withMessages(['serving' => 'That was a share of a dish; the dish is changed as a whole.']);
+                throw ValidationException::withMessages(['serving' => 'errors.share_of_dish']);
             }
             $planned = [$personId, $batchId] === [$before->person_id, $before->batch_id] ? $before->planned_serving_id : null;
 
@@ -59,7 +59,7 @@ final readonly class ChangeServing
             }
             $before = $this->takeBack($servingId);
             if ($before->dish_key === null) {
-                throw ValidationException::withMessages(['serving' => 'That was no share of a dish.']);
+                throw ValidationException::withMessages(['serving' => 'errors.not_a_share']);
             }
 
             return ($this->together)($batchId, $portions, $dish, $phase, $way, $when, $requestKey, self::moment($before, $batchId, $when));
@@ -79,7 +79,7 @@ final readonly class ChangeServing
         $this->ledger->lock(Serving::query()->findOrFail($servingId)->batch_id);
         $serving = Serving::query()->lockForUpdate()->findOrFail($servingId);
         if ($serving->undone_at !== null) {
-            throw ValidationException::withMessages(['serving' => 'That was taken back already.']);
+            throw ValidationException::withMessages(['serving' => 'errors.already_undone']);
         }
 
         return ($this->undo)($serving->id);

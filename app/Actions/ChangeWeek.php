@@ -6,15 +6,19 @@ namespace App\Actions;
 
 use App\Household\CurrentHousehold;
 use App\Household\HouseholdTransaction;
+use App\Language\StoredText;
 use App\Models\Batch;
 use App\Models\Person;
 use App\Models\PlannedServing;
 use App\Models\WeekChange;
+use App\Support\InvalidInput;
 use App\Week\KitchenWeek;
 use Carbon\CarbonImmutable;
 use Closure;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Intake\ServingStyle;
+use Tempesal\Core\Message\Day;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Plan\PlanningProblem;
 use Tempesal\Core\Plan\WeekFiller;
 use Tempesal\Core\Plan\WeekServing;
@@ -35,9 +39,9 @@ final readonly class ChangeWeek
      * @param  list<Meant>  $added
      * @param  list<string>  $removed  ids; those that are gone already are passed over
      */
-    public function __invoke(string $from, array $added, array $removed, string $what, string $requestKey): void
+    public function __invoke(string $from, array $added, array $removed, string $requestKey): void
     {
-        $this->step($from, $requestKey, static fn (): array => [$what, $added, $removed]);
+        $this->step($from, $requestKey, static fn (): array => [self::named($added, $removed), $added, $removed]);
     }
 
     /**
@@ -50,16 +54,13 @@ final readonly class ChangeWeek
         $this->step($from, $requestKey, function () use ($from, $isRest): array {
             $week = KitchenWeek::of($this->current->get(), $from);
             if ($week->plan->jars === []) {
-                throw ValidationException::withMessages(['week' => 'There is no jar on the shelf to plan with. Start one at the bench first.']);
+                throw ValidationException::withMessages(['week' => 'errors.week_no_jars']);
             }
             if ($week->plan->first() >= count($week->dates)) {
-                throw ValidationException::withMessages(['week' => 'That week is over.']);
+                throw ValidationException::withMessages(['week' => 'errors.week_over']);
             }
             if (count($week->plan->eaters) > PlanningProblem::MOST_EATERS || count($week->plan->jars) > PlanningProblem::MOST_OFFERS) {
-                throw ValidationException::withMessages(['week' => sprintf(
-                    'A week is planned for at most %d people and %d jars at once; there are %d and %d.',
-                    PlanningProblem::MOST_EATERS, PlanningProblem::MOST_OFFERS, count($week->plan->eaters), count($week->plan->jars),
-                )]);
+                throw InvalidInput::at('week', Message::of('errors.week_too_large', mostPeople: PlanningProblem::MOST_EATERS, mostJars: PlanningProblem::MOST_OFFERS, people: count($week->plan->eaters), jars: count($week->plan->jars)));
             }
             $filled = WeekFiller::fill($week->plan, $isRest, $week->rotation()->wanted($isRest ? $week->plan : $week->plan->having(
                 array_values(array_filter($week->plan->servings, static fn (WeekServing $one): bool => $one->isLocked || ! $week->plan->isUsual($one))),
@@ -67,7 +68,7 @@ final readonly class ChangeWeek
             $kept = array_filter(array_column($filled, 'id'));
 
             return [
-                $isRest ? 'filling the rest' : 'filling the week',
+                Message::of($isRest ? 'week_change.rest_filled' : 'week_change.filled'),
                 array_values(array_map(static fn (WeekServing $one): array => self::meant($week, $one), array_filter($filled, static fn (WeekServing $one): bool => $one->id === ''))),
                 array_values(array_diff($week->planned->pluck('id')->all(), $kept)),
             ];
@@ -77,7 +78,7 @@ final readonly class ChangeWeek
     /** Everything that is not locked and still to come goes. */
     public function clear(string $from, string $requestKey): void
     {
-        $this->step($from, $requestKey, fn (): array => ['clearing the week', [], array_values(
+        $this->step($from, $requestKey, fn (): array => [Message::of('week_change.cleared'), [], array_values(
             KitchenWeek::of($this->current->get(), $from)->planned->reject(fn (PlannedServing $one): bool => $one->is_locked || $one->planned_on < $this->current->get()->today())->pluck('id')->all(),
         )]);
     }
@@ -99,10 +100,10 @@ final readonly class ChangeWeek
                 }
             }
             if ($added === []) {
-                throw ValidationException::withMessages(['week' => 'Nothing of the week before can be taken over: nothing was planned, its jars are gone, or its days are over.']);
+                throw ValidationException::withMessages(['week' => 'errors.week_nothing_to_copy']);
             }
 
-            return ['last week once more', array_values($added), []];
+            return [Message::of('week_change.copied'), array_values($added), []];
         });
     }
 
@@ -123,7 +124,7 @@ final readonly class ChangeWeek
         });
     }
 
-    /** @param  Closure(): array{string, list<Meant>, list<string>}  $change  what it is called, what comes, what goes */
+    /** @param  Closure(): array{Message, list<Meant>, list<string>}  $change  what it is called, what comes, what goes */
     private function step(string $from, string $requestKey, Closure $change): void
     {
         ($this->transaction)(function () use ($from, $requestKey, $change): void {
@@ -139,14 +140,14 @@ final readonly class ChangeWeek
             }
             // What was undone cannot be done again after something else was done.
             WeekChange::query()->where('week_on', $from)->whereNotNull('undone_at')->delete();
-            $made = WeekChange::create(['week_on' => $from, 'number' => 1 + (int) WeekChange::query()->where('week_on', $from)->get()->max('number'), 'what' => $what, 'request_key' => $requestKey]);
+            $made = WeekChange::create(['week_on' => $from, 'number' => 1 + (int) WeekChange::query()->where('week_on', $from)->get()->max('number'), 'what' => StoredText::of($what), 'request_key' => $requestKey]);
             $going->each(static fn (PlannedServing $one) => $one->update(['removed_by' => $made->id]));
             $staying = $open->except($removed);
             foreach ($added as $i => $one) {
                 self::check($one, $from, $to, $i);
                 $isTwice = $staying->contains(static fn (PlannedServing $other): bool => $other->person_id === $one['personId'] && $other->planned_on === $one['date'] && $other->batch_id === $one['batchId']);
                 if ($isTwice) {
-                    throw ValidationException::withMessages(["put.{$i}.batchId" => 'That jar is planned for them on that day already.']);
+                    throw ValidationException::withMessages(["put.{$i}.batchId" => 'errors.week_twice']);
                 }
                 $staying->push(PlannedServing::create([
                     'person_id' => $one['personId'], 'batch_id' => $one['batchId'], 'planned_on' => $one['date'], 'grams' => $one['grams'],
@@ -156,13 +157,39 @@ final readonly class ChangeWeek
         });
     }
 
+    /**
+     * What a change is called: the serving that came or went, or how many.
+     *
+     * @param  list<Meant>  $added
+     * @param  list<string>  $removed
+     */
+    private static function named(array $added, array $removed): Message
+    {
+        $gone = PlannedServing::query()->whereIn('id', $removed)->get();
+        $one = $added[0] ?? null;
+        $code = match (true) {
+            $one === null => 'removed',
+            $gone->isEmpty() => 'added',
+            default => 'changed',
+        };
+        $batchId = $one['batchId'] ?? $gone->first()?->batch_id;
+        $personId = $one['personId'] ?? $gone->first()?->person_id;
+        $jar = Batch::query()->find($batchId);
+        $person = Person::query()->find($personId);
+        if (max(count($added), $gone->count()) !== 1 || $jar === null || $person === null) {
+            return Message::of('week_change.several', count: max(count($added), count($removed)));
+        }
+
+        return Message::of("week_change.{$code}", jar: $jar->name, person: $person->name, day: new Day($one['date'] ?? (string) $gone->first()?->planned_on));
+    }
+
     /** @param  Meant  $one */
     private static function check(array $one, string $from, string $to, int $place): void
     {
         Person::query()->findOrFail($one['personId']);
         Batch::query()->findOrFail($one['batchId']);
         if ($one['date'] < $from || $one['date'] > $to) {
-            throw ValidationException::withMessages(["put.{$place}.date" => 'That day lies in another week.']);
+            throw ValidationException::withMessages(["put.{$place}.date" => 'errors.week_other_day']);
         }
     }
 

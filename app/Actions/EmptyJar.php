@@ -6,10 +6,10 @@ namespace App\Actions;
 
 use App\Ledger\Ledgers;
 use App\Models\Batch;
+use App\Support\InvalidInput;
 use Carbon\CarbonImmutable;
 use Closure;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Ledger\Entry\Discard;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
@@ -38,7 +38,7 @@ final readonly class EmptyJar
             try {
                 $isEmptied ? $this->throwAway($batch, RecordEntry::moment($batch, $at)->startOfSecond()) : $this->putBack($batch, $batch->emptied_at ?? CarbonImmutable::now());
             } catch (NotEnough $refusal) {
-                throw ValidationException::withMessages(['isEmptied' => $refusal->getMessage()]);
+                throw InvalidInput::at('isEmptied', $refusal->explanation());
             }
 
             return $batch;

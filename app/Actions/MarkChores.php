@@ -44,7 +44,7 @@ final readonly class MarkChores
     {
         $now = CarbonImmutable::now()->startOfSecond();
         if ($until !== null && ($until->lessThanOrEqualTo($now) || $until->greaterThan($now->addDays(self::LONGEST_DAYS)))) {
-            throw ValidationException::withMessages(['until' => 'A chore is put off until a moment within the next two weeks.']);
+            throw ValidationException::withMessages(['until' => 'errors.chore_later']);
         }
 
         return ($this->transaction)(static function () use ($chores, $until, $requestKey, $now): Collection {

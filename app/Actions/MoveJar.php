@@ -10,12 +10,14 @@ use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\BatchEntry;
 use App\Models\Room;
+use App\Support\InvalidInput;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Care\ReleasePurpose;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Measure\Celsius;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Place;
 use Tempesal\Core\Uptake\TemperatureHistory;
 
@@ -62,7 +64,7 @@ final readonly class MoveJar
         $goesOn = $status->forecast !== null && ($status->daysSince($status->forecast->ready) ?? -1) < 0;
         $gate = $status->gate(ReleasePurpose::StoreOut);
         if (! $goesOn && ! $gate->isOpen) {
-            throw ValidationException::withMessages(['place' => "It is ready and would be stored out of the fridge. {$gate->reason}"]);
+            throw InvalidInput::at('place', Message::of('errors.store_out', reason: $gate->reason));
         }
     }
 }

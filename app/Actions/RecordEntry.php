@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Ledger\EntryReader;
 use App\Models\Batch;
 use App\Models\BatchEntry;
+use App\Support\InvalidInput;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -49,7 +50,7 @@ final readonly class RecordEntry
                 }
                 $this->ledger->check($batch);
             } catch (NotEnough $refusal) {
-                throw ValidationException::withMessages(['entry' => $refusal->getMessage()]);
+                throw InvalidInput::at('entry', $refusal->explanation());
             }
 
             return $batch;
@@ -61,10 +62,10 @@ final readonly class RecordEntry
     {
         $now = CarbonImmutable::now();
         if ($at !== null && $at->lessThan($batch->started_at)) {
-            throw ValidationException::withMessages(['at' => 'The jar was not started by then.']);
+            throw ValidationException::withMessages(['at' => 'errors.before_start']);
         }
         if ($at !== null && $at->greaterThan($now->addMinute())) {
-            throw ValidationException::withMessages(['at' => 'That moment has not come yet.']);
+            throw ValidationException::withMessages(['at' => 'errors.future']);
         }
 
         return $at ?? $now;

@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Care\BatchStatus;
 use App\Household\CurrentHousehold;
 use App\Household\IdempotencyKey;
+use App\Language\StoredText;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Note;
@@ -72,7 +73,7 @@ final readonly class RecordNote
         return $this($batchId, [
             'found' => array_map(static fn (Finding $sign): string => $sign->value, $found),
             'verdict' => $inspection->verdict,
-            'because' => mb_strimwidth($inspection->because(), 0, 2000, '…'),
+            'because' => StoredText::of($inspection->because()),
         ], null, $requestKey);
     }
 }

@@ -52,7 +52,7 @@ final readonly class RecordOtherFood
         return ($this->transaction)(function () use ($id, $columns, $requestKey): OtherFood {
             $known = OtherFood::query()->where('request_key', $requestKey)->first();
             if ($known === null && OtherFood::query()->findOrFail($id)->undone_at !== null) {
-                throw ValidationException::withMessages(['otherFood' => 'That was taken back already.']);
+                throw ValidationException::withMessages(['otherFood' => 'errors.already_undone']);
             }
             $this->takeBack($id);
 

@@ -6,9 +6,11 @@ namespace App\Actions;
 
 use App\Care\BatchStatus;
 use App\Household\CurrentHousehold;
+use App\Language\StoredText;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Note;
+use App\Support\InvalidInput;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -16,6 +18,7 @@ use Tempesal\Core\Care\ReleasePurpose;
 use Tempesal\Core\Ledger\Entry\Give;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Message\Message;
 
 /**
  * Bottles a batch or gives some of it away, where its acid was read; both are written into its log. Keeping it out of the
@@ -41,26 +44,26 @@ final readonly class ReleaseBatch
             $status = BatchStatus::of($batch, Ledgers::of($batch), $this->current->get());
             $gate = $status->gate($purpose);
             if (! $gate->isOpen) {
-                throw ValidationException::withMessages(['purpose' => $gate->reason]);
+                throw InvalidInput::at('purpose', $gate->reason);
             }
             $now = CarbonImmutable::now()->startOfSecond();
-            $text = 'Bottled.';
+            $done = Message::of('release.bottled', reason: $gate->reason);
             if ($purpose === ReleasePurpose::GiveAway) {
                 if ($grams === null) {
-                    throw ValidationException::withMessages(['grams' => 'Say how much of it you give away, in grams.']);
+                    throw ValidationException::withMessages(['grams' => 'errors.give_away_grams']);
                 }
-                $text = sprintf('%s g given away.', round($grams, 1));
+                $done = Message::of('release.given_away', grams: round($grams, 1), reason: $gate->reason);
                 try {
                     $give = (new Give(BatchStatus::servedPhase($batch, $status->state), Grams::of($grams), null))->bookedAt($status->state);
                     $this->ledger->append($batch, $now, $give, $requestKey);
                     $this->ledger->check($batch);
                 } catch (NotEnough $refusal) {
-                    throw ValidationException::withMessages(['grams' => $refusal->getMessage()]);
+                    throw InvalidInput::at('grams', $refusal->explanation());
                 }
             }
             Note::create([
                 'batch_id' => $batch->id, 'happened_at' => $now, 'ripened_s' => $status->state->ripened, 'marks' => [],
-                'text' => "{$text} {$gate->reason}", 'request_key' => $requestKey,
+                'text' => StoredText::of($done), 'request_key' => $requestKey,
             ]);
 
             return $batch;

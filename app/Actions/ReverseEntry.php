@@ -8,12 +8,14 @@ use App\Household\IdempotencyKey;
 use App\Models\Batch;
 use App\Models\BatchEntry;
 use App\Models\Serving;
+use App\Support\InvalidInput;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Ledger\Entry\Give;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\NotEnough;
+use Tempesal\Core\Message\Message;
 
 /**
  * Takes a mistaken entry back by an entry. What two jars wrote together is taken back in both; a serving goes back into
@@ -42,7 +44,7 @@ final readonly class ReverseEntry
                 $locked[$id] = $this->ledger->lock($id);
             }
             if ($mistake->kind === BatchEntry::REVERSAL) {
-                throw ValidationException::withMessages(['entry' => 'What was taken back stays taken back; write it down anew.']);
+                throw ValidationException::withMessages(['entry' => 'errors.reversal_of_reversal']);
             }
             if ($locked[$batchId]->entries->contains('reverses_id', $mistake->id)) {
                 return $locked[$batchId];
@@ -57,7 +59,7 @@ final readonly class ReverseEntry
                 [, $place] = array_slice($locked[$batchId]->stands(), -1)[0];
                 $locked[$batchId]->update(['place' => $place]);
             } catch (NotEnough $refusal) {
-                throw ValidationException::withMessages(['entry' => $refusal->getMessage().' Take back what came after it first.']);
+                throw InvalidInput::at('entry', Message::of('errors.reverse_later_first', reason: $refusal->explanation()));
             }
 
             return $locked[$batchId];

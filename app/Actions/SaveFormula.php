@@ -8,10 +8,11 @@ use App\Household\HouseholdTransaction;
 use App\Ledger\EntryReader;
 use App\Models\Formula;
 use App\Models\FormulaVersion;
-use Illuminate\Validation\ValidationException;
+use App\Support\InvalidInput;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Formula\Formula as Read;
 use Tempesal\Core\Formula\FormulaAnswer;
+use Tempesal\Core\Message\Message;
 
 /**
  * Writes a formula down: a new one, or a new version of one that is there. Nothing is written that the core cannot carry out.
@@ -74,7 +75,7 @@ final readonly class SaveFormula
                 return $formula;
             }
             if ($formula->version !== $basedOn) {
-                throw ValidationException::withMessages(['basedOn' => "Version {$formula->version} was written in the meantime, maybe in another window. What you typed is kept: look at it, then save again."]);
+                throw InvalidInput::at('basedOn', Message::of('errors.formula_changed', version: $formula->version));
             }
             FormulaVersion::create(['formula_id' => $formula->id, 'number' => $basedOn + 1, 'document' => self::withoutKey($read->document), 'request_key' => $requestKey]);
             $formula->update(['name' => $read->name, 'version' => $basedOn + 1]);
@@ -94,7 +95,7 @@ final readonly class SaveFormula
 
             return $read;
         } catch (InvalidField $refusal) {
-            throw ValidationException::withMessages([$refusal->within($path)->path => ucfirst($refusal->reason)]);
+            throw InvalidInput::at($refusal->within($path)->path, $refusal->explanation());
         }
     }
 

@@ -24,7 +24,7 @@ final class SavePhoto
 
     private const QUALITY = 84;
 
-    private const NO_PICTURE = 'That is not a picture that can be read. JPEG, PNG and WebP can.';
+    private const NO_PICTURE = 'errors.photo_unreadable';
 
     /** @throws ValidationException */
     public function __invoke(string $noteId, UploadedFile $file): Note
@@ -91,7 +91,7 @@ final class SavePhoto
             throw ValidationException::withMessages(['photo' => self::NO_PICTURE]);
         }
         if ($size[0] * $size[1] > self::MOST_PIXELS) {
-            throw ValidationException::withMessages(['photo' => 'That picture is too large: 24 million dots at most.']);
+            throw ValidationException::withMessages(['photo' => 'errors.photo_too_large']);
         }
         $picture = @imagecreatefromstring($bytes);
         if ($picture === false) {

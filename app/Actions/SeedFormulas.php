@@ -16,7 +16,7 @@ use Illuminate\Support\Str;
  */
 final readonly class SeedFormulas
 {
-    private const CORRECTED = 'The library corrected its text.';
+    private const CORRECTED = '@formula.library_corrected';
 
     public function __invoke(): void
     {

@@ -12,6 +12,7 @@ use App\Intake\ServingMoment;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Serving;
+use App\Support\InvalidInput;
 use Carbon\CarbonImmutable;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Intake\ServingStyle;
@@ -75,7 +76,7 @@ final readonly class ServeDish
                 $this->ledger->check($batch);
             });
         } catch (NotEnough $refusal) {
-            throw ValidationException::withMessages(['dishAmount' => $refusal->getMessage()]);
+            throw InvalidInput::at('dishAmount', $refusal->explanation());
         }
     }
 

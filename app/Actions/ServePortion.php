@@ -12,6 +12,7 @@ use App\Models\BatchEntry;
 use App\Models\Person;
 use App\Models\PlannedServing;
 use App\Models\Serving;
+use App\Support\InvalidInput;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -51,7 +52,7 @@ final readonly class ServePortion
             $person = Person::query()->findOrFail($personId);
             $planned = $plannedId === null ? null : PlannedServing::query()->where('person_id', $personId)->where('batch_id', $batchId)->findOrFail($plannedId);
             if ($planned !== null && Serving::query()->where('planned_serving_id', $planned->id)->where('undone_at', null)->exists()) {
-                throw ValidationException::withMessages(['plannedId' => 'That was eaten already.']);
+                throw ValidationException::withMessages(['plannedId' => 'errors.already_eaten']);
             }
             $at ??= $when->in($batch, $this->current->get());
             $ledger = Ledgers::of($batch, $at);
@@ -66,7 +67,7 @@ final readonly class ServePortion
                     return $line;
                 });
             } catch (NotEnough $refusal) {
-                throw ValidationException::withMessages(['amount' => $refusal->getMessage()]);
+                throw InvalidInput::at('amount', $refusal->explanation());
             }
 
             return Serving::create([

@@ -8,9 +8,11 @@ use App\Bench\BenchFields;
 use App\Bench\BenchParser;
 use App\Bench\ParsedBench;
 use App\Household\HouseholdTransaction;
+use App\Language\Words;
 use App\Models\Batch;
 use App\Models\BatchEntry;
 use App\Models\Jar;
+use App\Support\InvalidInput;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
@@ -22,6 +24,7 @@ use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Starter;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Place;
 use Tempesal\Core\Salt\SaltBasis;
 
@@ -66,7 +69,7 @@ final readonly class StartBatch
             $jars = $order->jars === [] ? [null] : $order->jars;
             $begun = $isPacked ? $at->subSeconds((int) round($solution->timetable()->seconds)) : $at;
             foreach ($jars as $i => $jar) {
-                $called = count($jars) === 1 ? $name : sprintf('%s, jar %d', $name, $i + 1);
+                $called = count($jars) === 1 ? $name : Words::here()->say(Message::of('batch.of_several', name: $name, number: $i + 1));
                 $batch = $this->write($order, $solution, $i, $jar, $typed, $called, $place, $i === 0 ? $requestKey : (string) Str::ulid(), $begun);
                 $started ??= $batch;
             }
@@ -81,14 +84,13 @@ final readonly class StartBatch
         try {
             $solution = BenchSolution::from($order->input);
         } catch (IncompleteBench $open) {
-            throw ValidationException::withMessages([$open->field => $open->getMessage()]);
+            throw InvalidInput::at($open->field, $open->explanation());
         }
         $wanted = $solution->work->starter->grams->value ?? 0.0;
         if ($order->lendable !== null && $wanted > $order->lendable * (1.0 + BatchState::ROUNDING)) {
-            throw ValidationException::withMessages(['starterAmount' => sprintf(
-                'Only %d g of brine are left in %s%s.', (int) floor($order->lendable), $order->lender->name ?? '',
-                $order->input->starter?->grams->isZero() === true ? sprintf('; the jar would take %d g. Say how much goes in', (int) ceil($wanted)) : '',
-            )]);
+            $left = ['grams' => (int) floor($order->lendable), 'name' => $order->lender->name ?? ''];
+            throw InvalidInput::at('starterAmount', $order->input->starter?->grams->isZero() === true
+                ? Message::of('errors.brine_left_jar', ...$left, wanted: (int) ceil($wanted)) : Message::of('errors.brine_left', ...$left));
         }
 
         return $solution;
@@ -99,7 +101,7 @@ final readonly class StartBatch
     {
         foreach (BenchAdvice::on($solution) as $advice) {
             if ($advice->severity === Severity::Stop) {
-                throw ValidationException::withMessages(['jarId' => $advice->text]);
+                throw InvalidInput::at('jarId', $advice->text);
             }
         }
     }

@@ -19,10 +19,12 @@ use App\Models\Note;
 use App\Models\OtherFood;
 use App\Models\Person;
 use App\Models\Serving;
+use App\Support\InvalidInput;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Message\Message;
 use Throwable;
 
 /**
@@ -51,12 +53,11 @@ final readonly class ImportKitchen
     {
         $document = json_decode($json, true, 64);
         if (! is_array($document) || ($document['tempesal'] ?? null) !== 'kitchen' || ! is_array($document['household'] ?? null) || ! is_array($document['rows'] ?? null)) {
-            throw self::refusal('That is no kitchen that Tempesal wrote.');
+            throw self::refusal(Message::of('errors.not_a_kitchen'));
         }
         $version = $document['version'] ?? null;
         if (! is_int($version) || $version < KitchenUpgrades::OLDEST || $version > KitchenFile::VERSION) {
-            throw self::refusal(sprintf('This Tempesal reads versions %d to %d of a kitchen.', KitchenUpgrades::OLDEST,
-                KitchenFile::VERSION));
+            throw self::refusal(Message::of('errors.kitchen_version', oldest: KitchenUpgrades::OLDEST, newest: KitchenFile::VERSION));
         }
         $document = KitchenUpgrades::toCurrent($document);
         $photos = array_filter(is_array($document['photos'] ?? null) ? $document['photos'] : [], static fn (mixed $bytes, string|int $name): bool => is_string($bytes) && SavePhoto::isName((string) $name), ARRAY_FILTER_USE_BOTH);
@@ -68,7 +69,7 @@ final readonly class ImportKitchen
         $counts = ($this->transaction)(function () use ($document, $rows, $ids, $photos): array {
             $household = $this->current->get();
             if (Batch::query()->exists() || OtherFood::query()->exists()) {
-                throw self::refusal('Something was made or written down in this kitchen already. Open a new one, and bring it in there.');
+                throw self::refusal(Message::of('errors.kitchen_not_empty'));
             }
             try {
                 self::clear($household);
@@ -86,7 +87,7 @@ final readonly class ImportKitchen
                 throw $refusal;
             } catch (Throwable $trouble) {
                 report($trouble);
-                throw self::refusal('The kitchen in that file does not hold together; nothing of it was taken over.');
+                throw self::refusal(Message::of('errors.kitchen_broken'));
             }
 
             return array_map(count(...), $rows);
@@ -110,7 +111,7 @@ final readonly class ImportKitchen
             foreach (is_array($given[$table] ?? null) ? $given[$table] : [] as $row) {
                 $row = is_array($row) ? array_filter(array_intersect_key($row, $known), static fn (mixed $value): bool => $value === null || is_scalar($value)) : [];
                 if (preg_match('/^[0-9a-hjkmnp-tv-z]{26}$/i', (string) ($row['id'] ?? '')) !== 1 || ++$count > self::MOST_ROWS) {
-                    throw self::refusal("The part \"{$table}\" of that file cannot be read.");
+                    throw self::refusal(Message::of('errors.kitchen_part', part: $table));
                 }
                 $rows[$table][] = $row;
             }
@@ -129,7 +130,7 @@ final readonly class ImportKitchen
         foreach ($rows as $some) {
             foreach ($some as $row) {
                 $id = strtolower((string) $row['id']);
-                $old[$id] = isset($old[$id]) ? throw self::refusal('Two things in that file are one.') : $id;
+                $old[$id] = isset($old[$id]) ? throw self::refusal(Message::of('errors.kitchen_duplicate')) : $id;
             }
         }
         sort($old);
@@ -168,7 +169,7 @@ final readonly class ImportKitchen
             foreach ($row as $column => $value) {
                 // What points to something points to something that came along, never into another kitchen.
                 if (str_ends_with($column, '_id') && $value !== null && ! isset($new[(string) $value])) {
-                    throw self::refusal("Something in \"{$table}\" points to what is not in that file.");
+                    throw self::refusal(Message::of('errors.kitchen_dangling', part: $table));
                 }
             }
             $renamed[] = [...$row, 'household_id' => $household->id];
@@ -185,10 +186,10 @@ final readonly class ImportKitchen
         $household->quietHours();
         $household->today();
         if (! in_array($household->measure_by, ['grams', 'spoons'], true) || $household->week_start < 1 || $household->week_start > 7) {
-            throw self::refusal('The kitchen of that file measures or counts in a way that is not known.');
+            throw self::refusal(Message::of('errors.kitchen_units'));
         }
         if (Person::atTable()->isEmpty()) {
-            throw self::refusal('Nobody eats in the kitchen of that file.');
+            throw self::refusal(Message::of('errors.kitchen_no_people'));
         }
         foreach (Person::atTable() as $person) {
             $person->currentTarget()->restOfWeek();
@@ -219,8 +220,8 @@ final readonly class ImportKitchen
         }
     }
 
-    private static function refusal(string $text): ValidationException
+    private static function refusal(Message $why): ValidationException
     {
-        return ValidationException::withMessages(['file' => $text]);
+        return InvalidInput::at('file', $why);
     }
 }

@@ -34,6 +34,7 @@ use Tempesal\Core\Measure\Millimetres;
 use Tempesal\Core\Measure\Seconds;
 use Tempesal\Core\Measure\SpoonSystem;
 use Tempesal\Core\Measure\VolumeUnit;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Process\IngredientAmount;
 use Tempesal\Core\Produce\Ingredient as Produce;
@@ -205,7 +206,7 @@ final class BenchParser
                     $read = KitchenAmount::parse($amount, $spoons);
                     $grams = $read->isVolume() ? Grams::of($read->millilitres()->value * $food->density_g_per_ml) : $read->grams();
 
-                    return $grams->isZero() ? throw new InvalidQuantity('More than nothing is needed here.')
+                    return $grams->isZero() ? throw new InvalidQuantity(Message::of('errors.more_than_zero'))
                         : ($read->isVolume() ? Band::of(...self::SPOONED)->times($grams->value) : Band::exact($grams->value));
                 });
             if ($food !== null && $amount !== null) {
@@ -235,7 +236,7 @@ final class BenchParser
 
         $liquid = $pantry?->produce() ?? self::brineOf($batch, $at);
         if ($liquid === null) {
-            $errors->add('starterBatchId', 'That batch has no brine to give.');
+            $errors->add('starterBatchId', Message::of('errors.no_brine'));
 
             return [null, null, null];
         }
@@ -244,7 +245,7 @@ final class BenchParser
             : self::liquid($errors, 'starterAmount', $typed['starterAmount'] ?? null, $spoons, $liquid->density);
         if ($grams === null) {
             if ($isOpen) {
-                $errors->add('starterAmount', 'Say how much starter, for example 2 tbsp.');
+                $errors->add('starterAmount', Message::of('errors.starter_amount'));
             }
 
             return [null, null, null];
@@ -273,7 +274,7 @@ final class BenchParser
     private static function row(FieldErrors $errors, string $field, ?Model $row, string $name): ?Model
     {
         if ($row === null) {
-            $errors->add($field, "There is no such {$name} in your kitchen.");
+            $errors->add($field, Message::of("errors.no_such_{$name}"));
         }
 
         return $row;
@@ -284,7 +285,7 @@ final class BenchParser
         return trim((string) $typed) === '' ? null : $errors->reading($field, static function () use ($typed, $spoons): Grams {
             $grams = KitchenAmount::parse((string) $typed, $spoons)->grams();
 
-            return $grams->isZero() ? throw new InvalidQuantity('More than nothing is needed here.') : $grams;
+            return $grams->isZero() ? throw new InvalidQuantity(Message::of('errors.more_than_zero')) : $grams;
         });
     }
 
@@ -303,7 +304,7 @@ final class BenchParser
         return trim((string) $typed) === '' ? null : $errors->reading($field, static function () use ($typed, $spoons): Millilitres {
             $amount = KitchenAmount::parse((string) $typed, $spoons);
 
-            return $amount->isVolume() ? $amount->millilitres() : throw new InvalidQuantity('Say the brine by volume, for example 500 ml.');
+            return $amount->isVolume() ? $amount->millilitres() : throw new InvalidQuantity(Message::of('errors.brine_volume'));
         });
     }
 
@@ -312,7 +313,7 @@ final class BenchParser
     {
         $text = str_replace(',', '.', trim((string) preg_replace('/\s*mg\s*$/i', '', (string) $typed)));
         if (! is_numeric($text) || (float) $text <= 0.0 || (float) $text > 20_000.0) {
-            throw new InvalidQuantity('Between 1 and 20000 mg of sodium are possible here; write it like 140.');
+            throw new InvalidQuantity(Message::of('errors.sodium_range'));
         }
 
         return (float) $text;
@@ -323,10 +324,10 @@ final class BenchParser
     {
         $text = str_replace(',', '.', trim(rtrim(trim((string) $typed), '%')));
         if (! is_numeric($text) || ! is_finite((float) $text)) {
-            throw new InvalidQuantity(sprintf('"%s" is not a percentage; write it like 2.5.', mb_strimwidth((string) $typed, 0, 20, '…')));
+            throw new InvalidQuantity(Message::of('errors.not_a_percentage', typed: mb_strimwidth((string) $typed, 0, 20, '…')));
         }
         if ((float) $text < 0.0 || (float) $text > 100.0) {
-            throw new InvalidQuantity('A strength lies between 0 and 100 %.');
+            throw new InvalidQuantity(Message::of('errors.strength_range'));
         }
 
         return (float) $text / 100.0;
@@ -337,14 +338,14 @@ final class BenchParser
     {
         $amount = KitchenAmount::parse($typed, $spoons);
         if ($amount->isBare() && $unit === SaltUnit::Spoons) {
-            throw new InvalidQuantity('Say which spoon: tsp or tbsp.');
+            throw new InvalidQuantity(Message::of('errors.spoon_unit'));
         }
         if (! $amount->isVolume()) {
             return SaltDose::weighed($salt, $amount->grams());
         }
         $fills = array_values(array_unique(array_map(static fn (AmountTerm $term) => $term->fill, $amount->terms), SORT_REGULAR));
         if (count($fills) > 1) {
-            throw new InvalidQuantity('Use one kind of spoonful: all level, or all heaped.');
+            throw new InvalidQuantity(Message::of('errors.spoon_fill'));
         }
         $volume = array_sum(array_map(static fn (AmountTerm $term): float => $term->unit instanceof VolumeUnit ? $term->amount * $term->unit->millilitres() : 0.0, $amount->terms));
 

@@ -4,20 +4,22 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Support\InvalidInput;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Measure\InvalidQuantity;
+use Tempesal\Core\Message\Message;
 
 /**
  * Collects what is wrong field by field, so that the cook sees everything at once.
  */
 final class FieldErrors
 {
-    /** @var array<string, list<string>> */
-    private array $sentences = [];
+    /** @var array<string, list<Message>> */
+    private array $messages = [];
 
-    public function add(string $field, string $sentence): void
+    public function add(string $field, Message $message): void
     {
-        $this->sentences[$field][] = $sentence;
+        $this->messages[$field][] = $message;
     }
 
     /**
@@ -33,7 +35,7 @@ final class FieldErrors
         try {
             return $read();
         } catch (InvalidQuantity $refusal) {
-            $this->add($field, $refusal->getMessage());
+            $this->add($field, $refusal->explanation());
 
             return null;
         }
@@ -42,8 +44,8 @@ final class FieldErrors
     /** @throws ValidationException when anything was noted */
     public function throwIfAny(): void
     {
-        if ($this->sentences !== []) {
-            throw ValidationException::withMessages($this->sentences);
+        if ($this->messages !== []) {
+            throw InvalidInput::of($this->messages);
         }
     }
 }

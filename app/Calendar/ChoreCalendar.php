@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Calendar;
 
 use App\Care\BatchStatus;
+use App\Language\Words;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
@@ -13,6 +14,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Sabre\VObject\Component\VCalendar;
 use Tempesal\Core\Care\DueChore;
+use Tempesal\Core\Message\Message;
 
 /**
  * The kitchen's chores as an iCalendar (RFC 5545). What is wanted on a day is an event of that whole day, without a clock or
@@ -34,7 +36,7 @@ final class ChoreCalendar
         $calendar = new VCalendar([
             'PRODID' => '-//Tempesal//Chores//EN',
             'METHOD' => 'PUBLISH',
-            'X-WR-CALNAME' => "{$household->name}: jars",
+            'X-WR-CALNAME' => Words::here()->say(Message::of('calendar.name', kitchen: $household->name)),
         ]);
         foreach ($batches as $batch) {
             $status = BatchStatus::of($batch, Ledgers::of($batch), $household);
@@ -55,11 +57,11 @@ final class ChoreCalendar
         $event = $calendar->createComponent('VEVENT', [
             'UID' => "{$planned->id}-start@tempesal",
             'DTSTAMP' => CarbonImmutable::now('UTC')->toDateTime(),
-            'SUMMARY' => "Start: {$planned->formula->name}, {$planned->jar->name}",
-            'DESCRIPTION' => 'Start it by this day, so that there is no day without.',
+            'SUMMARY' => Words::here()->say(Message::of('calendar.start', formula: $planned->formula->name, jar: $planned->jar->name)),
+            'DESCRIPTION' => Words::here()->say(Message::of('calendar.start_why')),
             'URL' => self::address("/formulas/{$planned->formula_id}?by=jar&jarId={$planned->jar_id}&planned={$planned->id}"),
             'TRANSP' => 'TRANSPARENT',
-            'CATEGORIES' => 'Kitchen',
+            'CATEGORIES' => Words::here()->say(Message::of('calendar.category')),
         ]);
         $calendar->add($event);
         $event->add('DTSTART', $on->format('Ymd'), ['VALUE' => 'DATE']);
@@ -80,18 +82,18 @@ final class ChoreCalendar
         $event = $calendar->createComponent('VEVENT', [
             'UID' => "{$status->batch->id}-{$task->value}@tempesal",
             'DTSTAMP' => CarbonImmutable::now('UTC')->toDateTime(),
-            'SUMMARY' => "{$status->batch->name}: {$task->text()}",
-            'DESCRIPTION' => $late > 0 ? $task->whenLate($late) : $task->text(),
+            'SUMMARY' => Words::here()->say(Message::of('calendar.chore', jar: $status->batch->name, task: $task->text())),
+            'DESCRIPTION' => Words::here()->say($late > 0 ? $task->whenLate($late) : $task->text()),
             'URL' => self::address("/shelf/{$status->batch->id}"),
             'TRANSP' => 'TRANSPARENT',
-            'CATEGORIES' => 'Kitchen',
+            'CATEGORIES' => Words::here()->say(Message::of('calendar.category')),
         ]);
         $calendar->add($event);
         if ($due->at !== null) {
             $moment = $status->callAt($due)->utc();
             $event->add('DTSTART', $moment->toDateTime());
             $event->add('DTEND', $moment->addMinutes(self::TAKES_MINUTES)->toDateTime());
-            $event->add('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => $task->text(), 'TRIGGER' => 'PT0S']);
+            $event->add('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => Words::here()->say($task->text()), 'TRIGGER' => 'PT0S']);
 
             return;
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Language\Words;
 use App\Pantry\FoodTable;
 use Tempesal\Core\Compute\BatchDocument;
 use Tempesal\Core\Document\InvalidField;
@@ -26,9 +27,9 @@ final class ComputeBatch
             $document = BatchDocument::read(JsonInput::decode($text), FoodTable::pantry());
             JsonInput::hold($text, self::SCHEMA);
 
-            return $document->compute();
+            return Words::here()->inWords($document->compute());
         } catch (InvalidField $refusal) {
-            throw InputError::at($refusal->path, $refusal->reason);
+            throw InputError::at($refusal->path, $refusal->explanation());
         }
     }
 }

@@ -8,6 +8,7 @@ use JsonException;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
+use Tempesal\Core\Message\Message;
 
 /**
  * JSON from a file or standard input, decoded with care, and held against a schema that ships with Tempesal.
@@ -22,14 +23,14 @@ final class JsonInput
     public static function text(string $source): string
     {
         if ($source !== '-' && ! is_file($source)) {
-            throw InputError::at('', "There is no file \"{$source}\".");
+            throw InputError::at('', Message::of('errors.no_file', file: $source));
         }
         $text = file_get_contents($source === '-' ? 'php://stdin' : $source, length: self::MOST_BYTES + 1);
         if ($text === false) {
-            throw InputError::at('', "\"{$source}\" cannot be read.");
+            throw InputError::at('', Message::of('errors.file_unreadable', file: $source));
         }
 
-        return strlen($text) > self::MOST_BYTES ? throw InputError::at('', sprintf('More than %d MB is too much for one document.', self::MOST_BYTES / 1_000_000)) : $text;
+        return strlen($text) > self::MOST_BYTES ? throw InputError::at('', Message::of('errors.file_too_large', megabytes: self::MOST_BYTES / 1_000_000)) : $text;
     }
 
     /** @throws InputError when it is no JSON */
@@ -39,8 +40,8 @@ final class JsonInput
             return json_decode($text, true, self::DEEPEST, JSON_THROW_ON_ERROR);
         } catch (JsonException $error) {
             throw InputError::at('', $error->getCode() === JSON_ERROR_DEPTH
-                ? sprintf('This is nested more than %d levels deep.', self::DEEPEST)
-                : 'This is not JSON: '.lcfirst($error->getMessage()).'.');
+                ? Message::of('errors.too_deep', levels: self::DEEPEST)
+                : Message::of('errors.not_json', problem: lcfirst($error->getMessage())));
         }
     }
 
@@ -54,7 +55,7 @@ final class JsonInput
         $error = $result->error();
         if ($error !== null) {
             $leaf = self::leaf($error);
-            throw InputError::at(self::path($leaf), (new ErrorFormatter)->formatErrorMessage($leaf).'.');
+            throw InputError::at(self::path($leaf), Message::of('errors.schema', problem: (new ErrorFormatter)->formatErrorMessage($leaf)));
         }
     }
 

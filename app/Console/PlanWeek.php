@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Language\Words;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Plan\Planner;
@@ -26,9 +27,9 @@ final class PlanWeek
             $problem = PlanningProblem::read($fields);
             $fields->refuseUnread();
 
-            return Planner::plan($problem)->toArray();
+            return Words::here()->inWords(Planner::plan($problem)->toArray());
         } catch (InvalidField $refusal) {
-            throw InputError::at($refusal->path, $refusal->reason);
+            throw InputError::at($refusal->path, $refusal->explanation());
         }
     }
 }

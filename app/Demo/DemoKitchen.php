@@ -24,6 +24,7 @@ use App\Actions\StartBatch;
 use App\Actions\StartFromFormula;
 use App\Household\CurrentHousehold;
 use App\Intake\ServingMoment;
+use App\Language\StoredText;
 use App\Models\Batch;
 use App\Models\ChoreMark;
 use App\Models\Formula;
@@ -127,8 +128,8 @@ final class DemoKitchen
 
         return [
             $person('Marit', 1500, 'Agreed with her clinician', 30.0, 940, 1080),
-            $person('Jory', TargetPreset::UsDailyValue->milligrams(), TargetPreset::UsDailyValue->source(), 50.0, 1390, 1620),
-            $person('Nell', TargetPreset::NasemChild4->milligrams(), TargetPreset::NasemChild4->source(), 20.0, 930, 1010),
+            $person('Jory', TargetPreset::UsDailyValue->milligrams(), StoredText::of(TargetPreset::UsDailyValue->source()), 50.0, 1390, 1620),
+            $person('Nell', TargetPreset::NasemChild4->milligrams(), StoredText::of(TargetPreset::NasemChild4->source()), 20.0, 930, 1010),
         ];
     }
 
@@ -223,7 +224,7 @@ final class DemoKitchen
                 $meant[] = ['personId' => $person->id, 'batchId' => $red->id, 'date' => $monday->subDays(7 - $day)->toDateString(), 'grams' => $person->usual_serving_g, 'way' => ServingStyle::Drained, 'isLocked' => false];
             }
         }
-        ($this->changeWeek)($monday->subDays(7)->toDateString(), $meant, [], 'red kraut three times', (string) Str::ulid());
+        ($this->changeWeek)($monday->subDays(7)->toDateString(), $meant, [], (string) Str::ulid());
         $this->changeWeek->fill($monday->toDateString(), false, (string) Str::ulid());
         $this->changeWeek->fill($monday->addDays(7)->toDateString(), false, (string) Str::ulid());
         $line = RotationLine::query()->where('name', 'Carrot sticks')->firstOrFail();

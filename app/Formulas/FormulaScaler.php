@@ -6,6 +6,7 @@ namespace App\Formulas;
 
 use App\Household\CurrentHousehold;
 use App\Models\Jar;
+use App\Support\InvalidInput;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Formula\Formula;
@@ -13,6 +14,7 @@ use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\InvalidQuantity;
 use Tempesal\Core\Measure\KitchenAmount;
+use Tempesal\Core\Message\Message;
 
 /**
  * Fits a formula to what the cook has: a jar, a weight of vegetable, a number of servings, or a sodium for each serving.
@@ -42,11 +44,11 @@ final readonly class FormulaScaler
     public static function messages(): array
     {
         return [
-            'by.*' => 'Scale by a jar, a vegetable, servings or sodium.',
-            'jarId.*' => 'Pick a jar.',
-            'amount.*' => 'Say how much vegetable, for example 900 g.',
-            'servings.*' => 'Between 1 and 2000 servings.',
-            'sodiumMg.*' => 'Between 1 and 20000 mg in a serving.',
+            'by.*' => 'errors.scale_by',
+            'jarId.*' => 'errors.choose_jar',
+            'amount.*' => 'errors.vegetable_amount',
+            'servings.*' => 'errors.servings_range',
+            'sodiumMg.*' => 'errors.serving_sodium_range',
         ];
     }
 
@@ -71,7 +73,7 @@ final readonly class FormulaScaler
         };
         [$least, $most] = self::BETWEEN;
         if ($factor < $least || $factor > $most) {
-            throw ValidationException::withMessages(['by' => sprintf('That would be %s times the formula; between 1/50 and 50 times is possible.', round($factor, 3))]);
+            throw InvalidInput::at('by', Message::of('errors.scale_range', factor: round($factor, 3)));
         }
 
         return [$factor === 1.0 ? $formula : $formula->scaled($factor), $factor];
@@ -79,7 +81,7 @@ final readonly class FormulaScaler
 
     private function byJar(Formula $formula, string $jarId): float
     {
-        $jar = Jar::query()->find($jarId) ?? throw ValidationException::withMessages(['jarId' => 'There is no such jar in your kitchen.']);
+        $jar = Jar::query()->find($jarId) ?? throw ValidationException::withMessages(['jarId' => 'errors.no_such_jar']);
 
         return FormulaAnswer::of($formula)->factorForJar($jar->geometry());
     }
@@ -89,9 +91,9 @@ final readonly class FormulaScaler
         try {
             $grams = KitchenAmount::parse($typed, $this->current->get()->spoon_system)->grams();
         } catch (InvalidQuantity $refusal) {
-            throw ValidationException::withMessages(['amount' => $refusal->getMessage()]);
+            throw InvalidInput::at('amount', $refusal->explanation());
         }
 
-        return $grams->isZero() ? throw ValidationException::withMessages(['amount' => 'More than nothing is needed here.']) : $grams;
+        return $grams->isZero() ? throw ValidationException::withMessages(['amount' => 'errors.more_than_zero']) : $grams;
     }
 }

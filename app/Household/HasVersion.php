@@ -33,7 +33,7 @@ trait HasVersion
     public function refuseUnless(?int $version): static
     {
         if ($version !== null && $version !== $this->version) {
-            throw ValidationException::withMessages(['version' => 'This was changed in another window. What you typed is kept: look at it, then save again.']);
+            throw ValidationException::withMessages(['version' => 'errors.changed_elsewhere']);
         }
 
         return $this;

@@ -12,27 +12,23 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\TempesalException;
 use Throwable;
 
 /**
- * How the application says no: a sentence for the cook, the detail in the log.
+ * How the application says no: a message for the cook, the detail in the log.
  */
 final class ApiErrors
 {
-    private const SENTENCES = [
-        401 => 'Please sign in again; what you typed is kept.',
-        403 => 'That belongs to another kitchen.',
-        404 => 'There is nothing here by that name.',
-        405 => 'That cannot be done here.',
-        413 => 'That is too large to send.',
-        419 => 'This page was open for too long. Nothing is lost: try once more.',
-        429 => 'That was too often in a short time. Wait a minute and try again.',
-        500 => 'Something went wrong on our side. Nothing was changed; try again.',
-        503 => 'Tempesal is not ready yet. Try again in a moment.',
-    ];
+    /** Those that are told apart; any other is an error of ours. */
+    private const TOLD = [401, 403, 404, 405, 409, 413, 419, 429, 500, 503];
 
-    private const NAMES = ['Batch' => 'batch', 'Person' => 'person', 'Jar' => 'jar', 'Salt' => 'salt', 'Ingredient' => 'ingredient', 'Serving' => 'serving', 'Formula' => 'formula', 'HoldDown' => 'weight', 'BatchEntry' => 'entry', 'Note' => 'note', 'ChoreMark' => 'chore', 'RoomSpell' => 'spell', 'OtherFood' => 'food', 'PlannedBatch' => 'planned batch', 'PlannedServing' => 'planned serving'];
+    /** What a row is called where it is not there, by its model. */
+    private const NAMES = [
+        'Batch', 'Person', 'Jar', 'Salt', 'Ingredient', 'Serving', 'Formula', 'BatchEntry' => 'entry', 'HoldDown' => 'weight', 'Note',
+        'ChoreMark' => 'chore', 'RoomSpell' => 'spell', 'OtherFood' => 'food', 'PlannedBatch' => 'planned_batch', 'PlannedServing' => 'planned_serving',
+    ];
 
     public static function register(Exceptions $exceptions): void
     {
@@ -46,8 +42,9 @@ final class ApiErrors
                 $error instanceof AuthenticationException => self::say(401),
                 $error instanceof NotFoundHttpException && $error->getPrevious() instanceof ModelNotFoundException => self::say(404, self::missing($error->getPrevious())),
                 $error instanceof HttpExceptionInterface => self::say($error->getStatusCode()),
-                $error instanceof TempesalException => new JsonResponse(['message' => $error->getMessage(), 'errors' => (object) []], 422),
-                $error instanceof ValidationException, (bool) config('app.debug') => null,
+                $error instanceof TempesalException => new JsonResponse(['message' => $error->explanation(), 'errors' => (object) []], 422),
+                $error instanceof ValidationException => self::invalid($error),
+                (bool) config('app.debug') => null,
                 default => self::say(500),
             };
         });
@@ -59,16 +56,35 @@ final class ApiErrors
         return str_starts_with($request->getPathInfo(), '/api/');
     }
 
-    private static function say(int $status, ?string $message = null): JsonResponse
+    private static function say(int $status, ?Message $message = null): JsonResponse
     {
-        return new JsonResponse(['message' => $message ?? self::SENTENCES[$status] ?? self::SENTENCES[500]], $status);
+        return new JsonResponse(['message' => $message ?? Message::of('errors.http_'.(in_array($status, self::TOLD, true) ? $status : 500))], $status);
+    }
+
+    /** Field by field, and the first of them by itself. */
+    private static function invalid(ValidationException $error): JsonResponse
+    {
+        $errors = array_map(
+            static fn (array $messages): array => array_map(static fn (string $message): Message => self::message($message), array_values($messages)),
+            $error->errors(),
+        );
+        $first = reset($errors);
+
+        return new JsonResponse(['message' => $first === false ? Message::of('errors.http_422') : $first[0], 'errors' => (object) $errors], $error->status);
+    }
+
+    /** What travelled through Laravel's validator as a text; one of its own sentences is not for cooks. */
+    private static function message(string $encoded): Message
+    {
+        return Message::decode($encoded) ?? Message::of('errors.invalid');
     }
 
     /** @param  ModelNotFoundException<\Illuminate\Database\Eloquent\Model>  $error */
-    private static function missing(ModelNotFoundException $error): string
+    private static function missing(ModelNotFoundException $error): Message
     {
-        $name = self::NAMES[class_basename($error->getModel())] ?? 'thing';
+        $model = class_basename($error->getModel());
+        $name = self::NAMES[$model] ?? (in_array($model, self::NAMES, true) ? strtolower($model) : null);
 
-        return "There is no such {$name} in your kitchen.";
+        return Message::of($name === null ? 'errors.http_404' : "errors.no_such_{$name}");
     }
 }

@@ -14,6 +14,7 @@ use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Intake\LabelSodium;
 use Tempesal\Core\Intake\Meal;
+use Tempesal\Core\Message\Message;
 
 /**
  * Intake as comma-separated rows, out and in. Cells that a spreadsheet would take for a formula are made plain text, and read back
@@ -63,7 +64,7 @@ final class IntakeCsv
      * What a file says and is not written down here yet; of the same food of the same day as many are kept out as are here.
      *
      * @param  Collection<int, Person>  $people
-     * @return array{rows: list<array{line: int, personId: string, person: string, date: string, name: string, sodiumMg: float, insteadOf: list<string>}>, complaints: list<array{line: int, text: string}>}
+     * @return array{rows: list<array{line: int, personId: string, person: string, date: string, name: string, sodiumMg: float, insteadOf: list<string>}>, complaints: list<array{line: int, text: Message}>}
      */
     public static function news(string $text, Collection $people): array
     {
@@ -86,7 +87,7 @@ final class IntakeCsv
             $known = $key($row['personId'], $row['date'], $row['name'], $row['sodiumMg']);
             if (($there[$known] ?? 0) > 0) {
                 $there[$known]--;
-                $complaints[] = ['line' => $row['line'], 'text' => "\"{$row['name']}\" of that day is here already."];
+                $complaints[] = ['line' => $row['line'], 'text' => Message::of('errors.csv_known', name: $row['name'])];
             } else {
                 $new[] = $row;
             }
@@ -100,7 +101,7 @@ final class IntakeCsv
      * What a file says, row by row; bad rows are named by their line and kept out.
      *
      * @param  Collection<int, Person>  $people
-     * @return array{rows: list<array{line: int, personId: string, person: string, date: string, name: string, sodiumMg: float, insteadOf: list<string>}>, complaints: list<array{line: int, text: string}>}
+     * @return array{rows: list<array{line: int, personId: string, person: string, date: string, name: string, sodiumMg: float, insteadOf: list<string>}>, complaints: list<array{line: int, text: Message}>}
      */
     private static function read(string $text, Collection $people): array
     {
@@ -111,17 +112,17 @@ final class IntakeCsv
         unset($lines[array_key_first($lines)]);
         foreach (['date', 'person', 'name', 'sodium_mg'] as $needed) {
             if (! in_array($needed, $header, true)) {
-                return ['rows' => [], 'complaints' => [['line' => 1, 'text' => "The first line must name the columns; \"{$needed}\" is missing."]]];
+                return ['rows' => [], 'complaints' => [['line' => 1, 'text' => Message::of('errors.csv_column', column: $needed)]]];
             }
         }
         foreach ($lines as $number => $assignments) {
             if (count($rows) >= self::MOST_ROWS) {
-                $complaints[] = ['line' => $number, 'text' => sprintf('More than %d rows at once are too many; bring the rest in a second file.', self::MOST_ROWS)];
+                $complaints[] = ['line' => $number, 'text' => Message::of('errors.csv_rows', most: self::MOST_ROWS)];
                 break;
             }
             $assignments = array_map(self::spoken(...), $assignments);
             if (count($assignments) !== count($header)) {
-                $complaints[] = ['line' => $number, 'text' => sprintf('It has %d cells, the first line has %d.', count($assignments), count($header))];
+                $complaints[] = ['line' => $number, 'text' => Message::of('errors.csv_cells', count: count($assignments), header: count($header))];
 
                 continue;
             }
@@ -129,11 +130,11 @@ final class IntakeCsv
             $personId = $ids[mb_strtolower(trim($row['person']))] ?? null;
             $meals = self::meals($row['instead_of'] ?? '');
             $complaint = match (true) {
-                $personId === null => "Nobody here is called \"{$row['person']}\".",
-                preg_match('/^\d{4}-\d{2}-\d{2}$/', $row['date']) !== 1 || ! checkdate((int) substr($row['date'], 5, 2), (int) substr($row['date'], 8, 2), (int) substr($row['date'], 0, 4)) => "\"{$row['date']}\" is no day; it is written like 2026-11-24.",
-                trim($row['name']) === '' || mb_strlen($row['name']) > 120 => 'It needs a name of at most 120 letters.',
-                self::milligrams($row['sodium_mg']) === null => "\"{$row['sodium_mg']}\" is no amount of sodium in mg.",
-                $meals === null => "\"{$row['instead_of']}\" names no meals; they are morning, noon and evening.",
+                $personId === null => Message::of('errors.csv_person', name: $row['person']),
+                preg_match('/^\d{4}-\d{2}-\d{2}$/', $row['date']) !== 1 || ! checkdate((int) substr($row['date'], 5, 2), (int) substr($row['date'], 8, 2), (int) substr($row['date'], 0, 4)) => Message::of('errors.csv_date', date: $row['date']),
+                trim($row['name']) === '' || mb_strlen($row['name']) > 120 => Message::of('errors.csv_name'),
+                self::milligrams($row['sodium_mg']) === null => Message::of('errors.csv_sodium', sodium: $row['sodium_mg']),
+                $meals === null => Message::of('errors.csv_meals', meals: $row['instead_of']),
                 default => null,
             };
             if ($complaint !== null) {

@@ -13,6 +13,7 @@ use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Intake\RemedyKind;
 use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Message\Message;
 
 /**
  * What could be served instead of a jar's portion.
@@ -22,7 +23,7 @@ final class OtherJars
     /**
      * Portions for someone from other jars that are ready, live where this one is, and hold less.
      *
-     * @return list<array{remedy: RemedyKind, text: string, milligrams: float}>
+     * @return list<array{remedy: RemedyKind, text: Message, milligrams: float}>
      */
     public static function of(Batch $batch, Person $person, float $now, Household $household): array
     {
@@ -38,7 +39,7 @@ final class OtherJars
             $milligrams = ServingStyle::Drained->plate($phase, Grams::of($grams))->sodiumMg($status->state, Point::typical());
             if ($milligrams < $now) {
                 $kind = $other->likeness === $batch->likeness && $other->started_at->greaterThan($batch->started_at) ? RemedyKind::YoungerJar : RemedyKind::OtherJar;
-                $others[] = ['remedy' => $kind, 'text' => $kind->text($other->name), 'milligrams' => $milligrams];
+                $others[] = ['remedy' => $kind, 'text' => $kind->fromJar($other->name), 'milligrams' => $milligrams];
             }
         }
         usort($others, static fn (array $one, array $other): int => $one['milligrams'] <=> $other['milligrams']);

@@ -6,9 +6,12 @@ namespace App\Intake;
 
 use App\Models\Batch;
 use App\Models\Household;
+use App\Support\InvalidInput;
 use Carbon\CarbonImmutable;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Intake\Meal;
+use Tempesal\Core\Message\Day;
+use Tempesal\Core\Message\Message;
 
 /**
  * When a portion left its jar: a day of the kitchen's calendar, with its meal or hour where they are known. What is written
@@ -36,11 +39,10 @@ final readonly class ServingMoment
     {
         $now = CarbonImmutable::now();
         if ($this->day > $household->today()) {
-            throw ValidationException::withMessages(['eatenOn' => 'That day has not come yet.']);
+            throw ValidationException::withMessages(['eatenOn' => 'errors.future_day']);
         }
         if ($this->day < $household->dateOf($batch->started_at)) {
-            throw ValidationException::withMessages(['eatenOn' => sprintf('%s was started on %s. Choose that day or a later one.',
-                $batch->name, CarbonImmutable::parse($household->dateOf($batch->started_at))->format('j M Y'))]);
+            throw InvalidInput::at('eatenOn', Message::of('errors.started_later', name: $batch->name, day: new Day($household->dateOf($batch->started_at))));
         }
         if ($this->hour === null && $this->meal === null && $this->day === $household->today()) {
             return $now;
@@ -48,10 +50,10 @@ final readonly class ServingMoment
         $moment = CarbonImmutable::parse($this->day.' '.($this->hour ?? $this->meal?->hour() ?? self::SOMETIME),
             $household->time_zone)->utc();
         if ($this->hour !== null && $moment->isAfter($now)) {
-            throw ValidationException::withMessages(['eatenAt' => 'That hour has not come yet.']);
+            throw ValidationException::withMessages(['eatenAt' => 'errors.future']);
         }
         if ($this->hour !== null && $moment->isBefore($batch->started_at)) {
-            throw ValidationException::withMessages(['eatenAt' => 'The jar was not started by then.']);
+            throw ValidationException::withMessages(['eatenAt' => 'errors.before_start']);
         }
 
         return $moment->max($batch->started_at)->min($now);

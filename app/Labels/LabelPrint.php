@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace App\Labels;
 
+use App\Language\Words;
 use Dompdf\Dompdf;
 use Dompdf\Options;
+use Tempesal\Core\Message\Message;
 
 /**
  * Labels as a PDF: eight on a sheet of A4, or each on a page of its own. Lengths are millimetres, letters points.
  *
- * @phpstan-type Label array{batchId: string, name: string, methodLabel: string, colour: string, startedOn: string, youngOn: string|null, readyOn: string|null, longOn: string|null, strengthPercent: float|null, strengthBasis: string, servingGrams: float, sodium: array<string, float|int>|null, allergens: list<string>, isLive: bool, isMade: bool, useBy: string|null, path: string}
+ * @phpstan-type Label array{batchId: string, name: string, methodLabel: Message, colour: string, startedOn: string, youngOn: string|null, readyOn: string|null, longOn: string|null, strengthPercent: float|null, strength: Message|null, servingGrams: float, sodium: array<string, float|int>|null, allergens: list<string>, isLive: bool, isMade: bool, useBy: string|null, path: string}
  */
 final class LabelPrint
 {
@@ -49,7 +51,7 @@ final class LabelPrint
     private readonly Dompdf $pdf;
 
     /** @param  string  $address  at which the kitchen answers, without a slash at its end */
-    private function __construct(private readonly string $address)
+    private function __construct(private readonly string $address, private readonly Words $words)
     {
         $folder = storage_path('framework/cache/fonts');
         if (! is_dir($folder)) {
@@ -65,9 +67,9 @@ final class LabelPrint
      * @param  list<Label>  $labels
      * @return string the file
      */
-    public static function sheet(array $labels, string $address): string
+    public static function sheet(array $labels, string $address, Words $words): string
     {
-        $print = new self($address);
+        $print = new self($address, $words);
         $pages = array_map(static fn (array $some): string => implode('', array_map(
             static fn (array $label, int $place): string => $print->label(
                 $label, self::LEFT + ($place % self::COLUMNS) * (self::WIDTH + self::BETWEEN),
@@ -75,21 +77,21 @@ final class LabelPrint
             ), $some, array_keys($some),
         )), array_chunk($labels, self::COLUMNS * self::ROWS));
 
-        return $print->file($pages, 'A4', 'Labels');
+        return $print->file($pages, 'A4', $print->words->say(Message::of('label.title')));
     }
 
     /**
      * @param  list<Label>  $labels
      * @return string the file
      */
-    public static function singles(array $labels, string $address): string
+    public static function singles(array $labels, string $address, Words $words): string
     {
-        $print = new self($address);
+        $print = new self($address, $words);
         $points = static fn (float $millimetres): float => $millimetres / 25.4 * 72.0;
 
         return $print->file(
             array_map(static fn (array $label): string => $print->label($label, 0.0, 0.0, false), $labels),
-            [0.0, 0.0, $points(self::WIDTH), $points(self::HEIGHT)], count($labels) === 1 ? $labels[0]['name'] : 'Labels',
+            [0.0, 0.0, $points(self::WIDTH), $points(self::HEIGHT)], count($labels) === 1 ? $labels[0]['name'] : $print->words->say(Message::of('label.title')),
         );
     }
 
@@ -127,11 +129,11 @@ final class LabelPrint
         $top = $y + 19.0;
         foreach (LabelText::rows($label) as [$what, $said]) {
             $beside = $top + self::ROW > $y + self::HEIGHT - self::QR - 3.0 ? self::QR : 0.0;
-            $parts[] = $this->text($what, $left, $top + 0.9, self::TITLES, 6.0, 10.0, 'color: #554b43');
-            $parts[] = $this->text($said, $left + self::TITLES, $top, $width - self::TITLES - $beside, 6.5, 13.0, 'font-weight: bold');
+            $parts[] = $this->text($this->words->say($what), $left, $top + 0.9, self::TITLES, 6.0, 10.0, 'color: #554b43');
+            $parts[] = $this->text($this->words->say($said), $left + self::TITLES, $top, $width - self::TITLES - $beside, 6.5, 13.0, 'font-weight: bold');
             $top += self::ROW;
         }
-        $parts[] = $this->text(LabelText::foot($label), $left, $y + self::HEIGHT - 12.0, $width - self::QR - 2.0, 9.0, 9.5, '', 2);
+        $parts[] = $this->text($this->words->say(LabelText::foot($label)), $left, $y + self::HEIGHT - 12.0, $width - self::QR - 2.0, 9.0, 9.5, '', 2);
         $parts[] = $this->code($this->address.$label['path'], $x + self::WIDTH - self::PADDING - self::QR + 2.0,
             $y + self::HEIGHT - self::QR - 3.0);
 

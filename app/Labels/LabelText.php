@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Labels;
 
-use Carbon\CarbonImmutable;
+use Tempesal\Core\Message\Day;
+use Tempesal\Core\Message\Listed;
+use Tempesal\Core\Message\Message;
 
 /**
  * A label's lines in words.
@@ -15,39 +17,42 @@ final class LabelText
 {
     /**
      * @param  Label  $label
-     * @return list<array{string, string}> what it is, and what is said of it, on paper and on the screen
+     * @return list<array{Message, Message}> what it is, and what is said of it, on paper and on the screen
      */
     public static function rows(array $label): array
     {
-        $rows = [[$label['isMade'] ? 'started' : 'opened', CarbonImmutable::parse($label['startedOn'])->format('j M Y')]];
+        $rows = [[Message::of($label['isMade'] ? 'label.started' : 'label.opened'), Message::of('label.date', day: new Day($label['startedOn']))]];
         if ($label['useBy'] !== null) {
-            $rows[] = ['use by', self::day($label['useBy'])];
+            $rows[] = [Message::of('label.use_by'), self::day($label['useBy'])];
         }
         if ($label['youngOn'] !== null) {
-            $rows[] = ['look on', self::day($label['youngOn'])];
+            $rows[] = [Message::of('label.taste_from'), self::day($label['youngOn'])];
         }
         if ($label['readyOn'] !== null) {
-            $rows[] = ['ready', self::day($label['readyOn']).($label['longOn'] === null ? '' : ' – '.self::day($label['longOn']))];
+            $rows[] = [Message::of('label.ready'), $label['longOn'] === null
+                ? self::day($label['readyOn']) : Message::of('label.days', from: new Day($label['readyOn']), to: new Day($label['longOn']))];
         }
-        if ($label['strengthPercent'] !== null) {
-            $rows[] = ['salt', round($label['strengthPercent'], 1)." % {$label['strengthBasis']}"];
+        if ($label['strength'] !== null) {
+            $rows[] = [Message::of('label.salt'), $label['strength']];
         }
         if ($label['sodium'] !== null) {
-            $rows[] = ['sodium', sprintf('%s mg in %s g', number_format($label['sodium']['shown']), round($label['servingGrams'], 1))];
+            $rows[] = [Message::of('label.sodium'), Message::of('label.sodium_per_serving', mg: $label['sodium']['shown'], grams: round($label['servingGrams'], 1))];
         }
 
         return $rows;
     }
 
     /** @param  Label  $label */
-    public static function foot(array $label): string
+    public static function foot(array $label): Message
     {
-        return ($label['allergens'] === [] ? 'No allergen among those we list' : 'Contains '.implode(', ', $label['allergens']))
-            .($label['isLive'] ? '; live' : '; not live');
+        $allergens = array_map(static fn (string $one): Message => Message::of("allergen.{$one}"), $label['allergens']);
+
+        return $allergens === [] ? Message::of('label.no_allergens', isLive: $label['isLive'])
+            : Message::of('label.allergens', allergens: Listed::all($allergens), isLive: $label['isLive']);
     }
 
-    private static function day(string $date): string
+    private static function day(string $date): Message
     {
-        return CarbonImmutable::parse($date)->format('j M');
+        return Message::of('label.day', day: new Day($date));
     }
 }

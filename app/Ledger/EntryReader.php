@@ -7,6 +7,7 @@ namespace App\Ledger;
 use App\Models\Batch;
 use App\Models\Ingredient;
 use App\Models\Salt;
+use App\Support\InvalidInput;
 use Carbon\CarbonImmutable;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Document\Fields;
@@ -16,6 +17,7 @@ use Tempesal\Core\Formula\FormulaStep;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\StarterTransfer;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Salt\SaltProduct;
 
 /**
@@ -26,8 +28,8 @@ final readonly class EntryReader
 {
     /** Entries that have a door of their own, because they write more than this ledger. */
     private const ELSEWHERE = [
-        'serve' => 'A serving goes to a person: serve it from the jar or from Today.',
-        'give' => 'Brine is given by writing it down as a starter in the jar that receives it.',
+        'serve' => 'errors.entry_serve',
+        'give' => 'errors.entry_give',
     ];
 
     /**
@@ -45,14 +47,14 @@ final readonly class EntryReader
             $fields = Fields::of(self::pantry()->fill($documented, 'entry'), 'entry');
             $kind = $fields->text('kind');
             if (isset(self::ELSEWHERE[$kind])) {
-                throw new InvalidField('entry.kind', self::ELSEWHERE[$kind]);
+                throw new InvalidField('entry.kind', new Message(self::ELSEWHERE[$kind]));
             }
             $entries = FormulaStep::expand($fields);
             $fields->refuseUnread();
 
             return $entries;
         } catch (InvalidField $refusal) {
-            throw ValidationException::withMessages([$refusal->path => ucfirst($refusal->reason)]);
+            throw InvalidInput::at($refusal->path, $refusal->explanation());
         }
     }
 
@@ -86,15 +88,15 @@ final readonly class EntryReader
         };
         $at = $path === null ? 'entry' : "entry.{$path}";
         if ($lender->id === $batch->id) {
-            throw new InvalidField("{$at}.fromBatch", 'A jar cannot feed itself.');
+            throw new InvalidField("{$at}.fromBatch", Message::of('errors.feeds_itself'));
         }
         if ($moment->lessThan($lender->started_at)) {
-            throw new InvalidField("{$at}.fromBatch", "{$lender->name} was not started by then.");
+            throw new InvalidField("{$at}.fromBatch", Message::of('errors.lender_later', name: $lender->name));
         }
         try {
             $liquid = StarterTransfer::from($lender->id, $lender->name, Ledgers::of($lender, $moment))->liquid()->toArray();
         } catch (NotEnough) {
-            throw new InvalidField("{$at}.fromBatch", "{$lender->name} has no brine to give.");
+            throw new InvalidField("{$at}.fromBatch", Message::of('errors.lender_empty', name: $lender->name));
         }
         if ($path === null) {
             return [...$documented, 'liquid' => $liquid];

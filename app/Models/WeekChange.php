@@ -5,15 +5,17 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Household\BelongsToHousehold;
+use App\Language\StoredText;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
+use Tempesal\Core\Message\Message;
 
 /**
  * One change of a week's plan. It can be undone and done again: the servings it added or took away remember it.
  *
  * @property string $week_on
  * @property int $number
- * @property string $what
+ * @property string $what  as StoredText
  * @property CarbonImmutable|null $undone_at
  */
 final class WeekChange extends Model
@@ -21,6 +23,11 @@ final class WeekChange extends Model
     use BelongsToHousehold;
 
     protected $guarded = [];
+
+    public function said(): Message
+    {
+        return StoredText::read($this->what);
+    }
 
     protected function casts(): array
     {

@@ -12,17 +12,14 @@ use Carbon\CarbonImmutable;
 use Tempesal\Core\Care\DueChore;
 use Tempesal\Core\Care\Task;
 use Tempesal\Core\Ledger\RunningStrength;
+use Tempesal\Core\Message\Message;
 
 /**
  * A batch's life: what was done to it, and what is to come.
  */
 final class BatchHistory
 {
-    private const MILESTONES = [
-        'youngOn' => ['young', 'Young'],
-        'readyOn' => ['ready', 'Where you want it'],
-        'longOn' => ['long', 'Its window ends; softer and sourer from here'],
-    ];
+    private const MILESTONES = ['youngOn' => 'young', 'readyOn' => 'ready', 'longOn' => 'long'];
 
     /** Chores that say the same as a milestone. */
     private const SAID_BY = ['young' => Task::Taste, 'ready' => Task::ToFridge];
@@ -35,7 +32,7 @@ final class BatchHistory
         $standing = array_map(static fn (BatchEntry $entry): string => $entry->id, $batch->standing());
         $strengths = [];
         foreach ($running as $place => $share) {
-            $strengths[$standing[$place]] = sprintf('%s %% %s so far', round($share * 100.0, 2), $basis->label());
+            $strengths[$standing[$place]] = Message::of('entry.so_far', strength: $basis->strength(round($share * 100.0, 2)));
         }
 
         return array_values($batch->entries->sortBy([['happened_at', 'asc'], ['position', 'asc']])->map(static fn (BatchEntry $entry): array => [
@@ -55,7 +52,7 @@ final class BatchHistory
      * Chores and milestones from today on, soonest first; chores that are late stand on today.
      *
      * @param  array{youngOn: string|null, readyOn: string|null, longOn: string|null}|null  $window
-     * @return list<array{code: string, text: string, on: string, until: string|null, every: int|null}>
+     * @return list<array{code: string, text: Message, on: string, until: string|null, every: int|null}>
      */
     public static function coming(BatchStatus $status, ?array $window): array
     {
@@ -67,10 +64,10 @@ final class BatchHistory
             'every' => $due->chore->every === 0 ? null : $due->chore->every,
         ], $status->dues);
         $tasks = array_map(static fn (DueChore $due): Task => $due->chore->task, $status->dues);
-        foreach ($status->batch->emptied_at === null ? self::MILESTONES : [] as $key => [$code, $text]) {
+        foreach ($status->batch->emptied_at === null ? self::MILESTONES : [] as $key => $code) {
             $on = $window[$key] ?? null;
             if ($on !== null && $on >= $today && ! in_array(self::SAID_BY[$code] ?? null, $tasks, true)) {
-                $coming[] = ['code' => $code, 'text' => $text, 'on' => $on, 'until' => null, 'every' => null];
+                $coming[] = ['code' => $code, 'text' => Message::of("ripeness.{$code}"), 'on' => $on, 'until' => null, 'every' => null];
             }
         }
         usort($coming, static fn (array $one, array $other): int => $one['on'] <=> $other['on']);

@@ -11,6 +11,7 @@ use Tempesal\Core\Care\ShelfAlert;
 use Tempesal\Core\Care\ShelfSnapshot;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Aim;
 use Tempesal\Core\Salt\SaltBasis;
 
@@ -50,7 +51,7 @@ final class BatchSummary
             'emptiedOn' => $batch->emptied_at === null ? null : $household->dateOf($batch->emptied_at),
             'dayCount' => $status->day,
             'strengthPercent' => $share === null ? null : $share * 100.0,
-            'strengthBasis' => $basis->label(),
+            'strength' => $share === null ? null : $basis->strength(round($share * 100.0, 1)),
             'strengths' => array_map(static fn (SaltBasis $one): array => [
                 'basis' => $one->value, 'label' => $one->label(),
                 'percent' => isset($batch->strengths[$one->value]) ? $batch->strengths[$one->value] * 100.0 : null,
@@ -75,7 +76,7 @@ final class BatchSummary
         ];
     }
 
-    /** @return array{youngOn: string|null, readyOn: string|null, longOn: string|null, aim: string, aimLabel: string, ownDays: float|null}|null */
+    /** @return array{youngOn: string|null, readyOn: string|null, longOn: string|null, aim: string, aimLabel: Message, ownDays: float|null}|null */
     private static function window(BatchStatus $status): ?array
     {
         if ($status->forecast === null) {
@@ -90,7 +91,7 @@ final class BatchSummary
         ];
     }
 
-    /** @return array{rank: int, code: string, text: string}|null */
+    /** @return array{rank: int, code: string, text: Message}|null */
     private static function attention(BatchStatus $status, ShelfSnapshot $snapshot): ?array
     {
         $attention = ShelfAlert::of($snapshot, $status->dueNow());

@@ -21,6 +21,7 @@ use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Millilitres;
 use Tempesal\Core\Measure\SpoonPhrase;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Salt\SaltBasis;
 use Tempesal\Core\Salt\SaltDose;
@@ -98,12 +99,12 @@ final class BenchView
 
             return [
                 'grams' => $dose->grams()->value, 'spoons' => SpoonPhrase::nearest($millilitres, $solution->input->spoons)->text,
-                'runningPercent' => isset($running[$i]) ? $running[$i] * 100.0 : null, 'basis' => $basis->label(),
+                'runningPercent' => isset($running[$i]) ? $running[$i] * 100.0 : null, 'running' => isset($running[$i]) ? $basis->strength(round($running[$i] * 100.0, 2)) : null,
             ];
         }, $solution->work->doses, array_keys($solution->work->doses));
     }
 
-    /** @return list<array{basis: string, label: string, percent: float|null, lowPercent: float|null, highPercent: float|null}> */
+    /** @return list<array{basis: string, label: Message, percent: float|null, lowPercent: float|null, highPercent: float|null}> */
     private static function strengths(BenchSolution $solution, Band $salt): array
     {
         return array_map(static function (SaltBasis $basis) use ($solution, $salt): array {

@@ -11,6 +11,7 @@ use Tempesal\Core\Check\CheckRule;
 use Tempesal\Core\Check\Finding;
 use Tempesal\Core\Check\Inspection;
 use Tempesal\Core\Check\PracticeJar;
+use Tempesal\Core\Message\Message;
 
 /**
  * Looking into a jar: what is asked, and what comes of it.
@@ -19,14 +20,6 @@ final class CheckView
 {
     /** Answers over which the score is kept. */
     private const LATELY = 20;
-
-    /** What may be said to a drawn jar. */
-    private const ANSWERS = [
-        'nothing' => 'Leave it, it is as it should be',
-        'skim' => 'Skim it, and go on',
-        'wait' => 'Wait, and look again',
-        'out' => 'Out with all of it',
-    ];
 
     /** @return list<array<string, mixed>> */
     public static function questions(CheckedJar $jar): array
@@ -60,10 +53,10 @@ final class CheckView
         return [
             'number' => $example->number, 'food' => $example->food, 'colour' => $example->colour, 'shape' => $example->shape, 'amount' => $example->amount,
             'signs' => array_map(static fn (Finding $sign): string => $sign->value, $example->signs()),
-            'answers' => array_map(static fn (string $id): array => ['id' => $id, 'label' => self::ANSWERS[$id]], PracticeJar::ANSWERS),
+            'answers' => array_map(static fn (string $id): array => ['id' => $id, 'label' => Message::of("practice_answer.{$id}")], PracticeJar::ANSWERS),
             'said' => $answer === null ? null : [
                 'answer' => $answer, 'isRight' => $example->isRight($answer), 'right' => $example->right, 'sign' => $example->sign->label(),
-                'verdict' => $rule->verdict->value, 'because' => $rule->because, 'caution' => $rule->caution,
+                'verdict' => $rule->verdict->value, 'because' => new Message($rule->because), 'caution' => $rule->caution === null ? null : new Message($rule->caution),
             ],
             'score' => ['right' => $lately->where('is_right', true)->count(), 'of' => $lately->count()],
         ];

@@ -7,6 +7,7 @@ namespace App\Views;
 use App\Care\BatchStatus;
 use App\Intake\BackgroundIntake;
 use App\Intake\ServingMoment;
+use App\Language\StoredText;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
@@ -91,7 +92,7 @@ final class DayView
             'id' => $person->id,
             'name' => $person->name,
             'targetMg' => $target->target_sodium_mg,
-            'targetSource' => $target->target_source,
+            'targetSource' => StoredText::read($target->target_source),
             'usualServingGrams' => $person->usual_serving_g,
             'meals' => $rest->meals($person, $date),
             'restMg' => $rest->estimate($person, $date),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Models\BatchEntry;
+use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Blend;
@@ -26,89 +27,88 @@ use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Squeeze;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\Entry\TopUp;
-use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Reading;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Place;
 
 /**
- * A ledger line in words.
+ * A ledger line as a message.
  */
 final class EntryMessage
 {
-    public static function of(BatchEntry $line): string
+    public static function of(BatchEntry $line): Message
     {
-        return $line->kind === BatchEntry::REVERSAL ? 'An entry taken back' : self::entry($line->read());
+        return $line->kind === BatchEntry::REVERSAL ? Message::of('entry.reversal') : self::entry($line->read());
     }
 
-    private static function entry(Entry $entry): string
+    private static function entry(Entry $entry): Message
     {
         return match (true) {
-            $entry instanceof Add => self::grams($entry->grams->typical)." {$entry->ingredient->name}",
-            $entry instanceof Salt => self::grams($entry->dose->grams()->value)." {$entry->dose->product->name}".($entry->dose->isSpooned() ? ', spooned' : ''),
-            $entry instanceof Starter => self::grams($entry->grams->value)." {$entry->liquid->name} as starter",
-            $entry instanceof Draw => $entry->share->typical > 0.0 ? sprintf('Juice drawn, about %d %% of the weight', (int) round($entry->share->typical * 100.0)) : 'No juice to speak of',
+            $entry instanceof Add => self::weighed('add', $entry->grams->typical, name: $entry->ingredient->name),
+            $entry instanceof Salt => self::weighed('salt', $entry->dose->grams()->value, name: $entry->dose->product->name, isSpooned: $entry->dose->isSpooned()),
+            $entry instanceof Starter => self::weighed('starter', $entry->grams->value, name: $entry->liquid->name),
+            $entry instanceof Draw => $entry->share->typical > 0.0
+                ? Message::of('entry.draw', percent: (int) round($entry->share->typical * 100.0)) : Message::of('entry.draw_none'),
             $entry instanceof Soak => self::soak($entry),
-            $entry instanceof Drain => 'Drained'.($entry->keep === null ? '' : ', '.self::grams($entry->keep->value).' of brine kept'),
-            $entry instanceof Rinse => 'Rinsed for '.self::time($entry->washing->duration->value),
-            $entry instanceof Squeeze => 'Squeezed out',
-            $entry instanceof Freshen => 'Freshened with '.self::grams($entry->water->value).' water',
-            $entry instanceof TopUp => 'Topped up with '.self::grams($entry->grams->value).match (true) {
-                $entry->strength === null => ' brine of its own strength',
-                $entry->strength > 0.0 => sprintf(' brine of %s %%', round($entry->strength * 100.0, 1)),
-                default => ' water',
+            $entry instanceof Drain => $entry->keep === null ? Message::of('entry.drain') : self::weighed('drain_keeping', $entry->keep->value),
+            $entry instanceof Rinse => Message::of('entry.rinse', time: self::time($entry->washing->duration->value)),
+            $entry instanceof Squeeze => Message::of('entry.squeeze'),
+            $entry instanceof Freshen => self::weighed('freshen', $entry->water->value),
+            $entry instanceof TopUp => match (true) {
+                $entry->strength === null => self::weighed('top_up_own', $entry->grams->value),
+                $entry->strength > 0.0 => self::weighed('top_up_brine', $entry->grams->value, percent: round($entry->strength * 100.0, 1)),
+                default => self::weighed('top_up_water', $entry->grams->value),
             },
-            $entry instanceof Overflow => self::grams($entry->grams->typical).' of brine ran over',
-            $entry instanceof Leak => self::grams($entry->grams->typical).' leaked in from the weight',
-            $entry instanceof Evaporate => self::grams($entry->grams->typical).' of water dried away',
-            $entry instanceof ReSalt => sprintf('Salted up to %s %% %s', round($entry->share * 100.0, 2), $entry->basis->label()),
-            $entry instanceof Blend => 'Blended into one',
-            $entry instanceof Heat => 'Heated; no longer live',
+            $entry instanceof Overflow => self::weighed('overflow', $entry->grams->typical),
+            $entry instanceof Leak => self::weighed('leak', $entry->grams->typical),
+            $entry instanceof Evaporate => self::weighed('evaporate', $entry->grams->typical),
+            $entry instanceof ReSalt => Message::of('entry.re_salt', strength: $entry->basis->strength(round($entry->share * 100.0, 2))),
+            $entry instanceof Blend => Message::of('entry.blend'),
+            $entry instanceof Heat => Message::of('entry.heat'),
             $entry instanceof Measured => self::reading($entry),
-            $entry instanceof Discard => self::grams($entry->grams->value)." of {$entry->phase->value} not used",
-            $entry instanceof Serve => self::grams($entry->grams->value).($entry->phase === Phase::Pieces ? '' : " of {$entry->phase->value}")
-                .($entry->rinse === null ? '' : ' rinsed and').' served'.($entry->juice === null ? '' : ' with juice'),
-            $entry instanceof Give => self::grams($entry->grams->value)." of {$entry->phase->value} given ".($entry->toBatch === null ? 'away' : 'to another jar'),
-            default => $entry::kind(),
+            $entry instanceof Discard => self::weighed('discard', $entry->grams->value, phase: $entry->phase->value),
+            $entry instanceof Serve => self::weighed('serve', $entry->grams->value, phase: $entry->phase->value, style: ServingStyle::ofPlate($entry)->value),
+            $entry instanceof Give => self::weighed($entry->toBatch === null ? 'give_away' : 'give', $entry->grams->value, phase: $entry->phase->value),
+            default => Message::of('text.quoted', text: $entry::kind()),
         };
     }
 
-    private static function soak(Soak $soak): string
+    private static function soak(Soak $soak): Message
     {
-        $verb = ['soak' => 'Soaked', 'rest' => 'Rested', 'ferment' => 'Fermented'][$soak->word] ?? 'Rested';
-
-        $room = $soak->room === null ? '' : ' '.(Place::tryFrom($soak->room)?->label() ?? "in {$soak->room}");
+        $word = in_array($soak->word, ['soak', 'ferment'], true) ? $soak->word : 'rest';
 
         return match (true) {
-            $soak->duration === null && $soak->room !== null && $soak->word !== 'soak' => ($soak->word === 'rest' ? 'Stands' : 'Left to ferment').$room,
-            $soak->even => 'Rest until salt is even in pieces and brine',
-            $soak->duration === null => ['soak' => 'Put to soak', 'ferment' => 'Left to ferment'][$soak->word] ?? 'Left to rest',
-            default => "{$verb} for ".self::time($soak->duration->value),
+            $soak->duration === null && $soak->room !== null && $word !== 'soak' => Message::of("entry.{$word}_at", place: Place::tryFrom($soak->room)?->label() ?? Message::of('place.other', place: $soak->room)),
+            $soak->even => Message::of('entry.even'),
+            $soak->duration === null => Message::of("entry.{$word}_open"),
+            default => Message::of("entry.{$word}_for", time: self::time($soak->duration->value)),
         };
     }
 
-    private static function reading(Measured $measured): string
+    private static function reading(Measured $measured): Message
     {
         $value = $measured->value->typical;
 
         return match ($measured->reading) {
-            Reading::DrainedWeight => 'Weighed, drained: '.self::grams($value),
-            Reading::BrineStrength => sprintf('Brine read at %s %%', round($value * 100.0, 2)),
-            Reading::PiecesSodium, Reading::SauceSodium => sprintf('Sodium read at %d mg in 100 g', (int) round($value)),
+            Reading::DrainedWeight => self::weighed('drained_weight', $value),
+            Reading::BrineStrength => Message::of('entry.brine_strength', percent: round($value * 100.0, 2)),
+            Reading::PiecesSodium, Reading::SauceSodium => Message::of('entry.sodium', mg: (int) round($value)),
         };
     }
 
-    private static function time(float $seconds): string
+    private static function time(float $seconds): Message
     {
         return match (true) {
-            $seconds < 120.0 => round($seconds).' s',
-            $seconds < 7200.0 => round($seconds / 60.0).' min',
-            $seconds < 172_800.0 => round($seconds / 3600.0, 1).' h',
-            default => round($seconds / 86_400.0, 1).' days',
+            $seconds < 120.0 => Message::of('duration.seconds', seconds: round($seconds)),
+            $seconds < 7200.0 => Message::of('duration.minutes', minutes: round($seconds / 60.0)),
+            $seconds < 172_800.0 => Message::of('duration.hours', hours: round($seconds / 3600.0, 1)),
+            default => Message::of('duration.days', days: round($seconds / 86_400.0, 1)),
         };
     }
 
-    private static function grams(float $grams): string
+    private static function weighed(string $sentence, float $grams, string|int|float|bool ...$more): Message
     {
-        return ($grams < 100.0 ? (string) round($grams, 1) : number_format($grams)).' g';
+        /** @var array<string, string|int|float|bool> $more */
+        return new Message("entry.{$sentence}", ['grams' => round($grams, $grams < 100.0 ? 1 : 0), ...$more]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Views;
 
+use App\Language\StoredText;
 use App\Models\Batch;
 use App\Models\Formula;
 use App\Models\FormulaVersion;
@@ -22,6 +23,7 @@ use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\KitchenPhrase;
 use Tempesal\Core\Measure\SpoonPhrase;
 use Tempesal\Core\Measure\SpoonSystem;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Produce\PieceShape;
 
@@ -55,7 +57,7 @@ final class FormulaView
             'id' => $row->id, 'isArchived' => $row->archived_at !== null, 'isLibrary' => $row->key !== null,
             'version' => $version->number, 'newest' => $row->version, 'isCorrected' => self::isCorrected($row),
             'versions' => $row->versions->map(static fn (FormulaVersion $one): array => [
-                'number' => $one->number, 'writtenAt' => $one->created_at->toIso8601String(), 'note' => $one->note,
+                'number' => $one->number, 'writtenAt' => $one->created_at->toIso8601String(), 'note' => $one->note === null ? null : StoredText::read($one->note),
             ])->values()->all(),
             'batches' => $batches->map(static fn (Batch $batch): array => [
                 'id' => $batch->id, 'name' => $batch->name, 'version' => $row->versions->firstWhere('id', $batch->formula_version_id)->number ?? 0,
@@ -90,7 +92,7 @@ final class FormulaView
 
         return [
             'name' => $read->name, 'summary' => $read->summary(), 'group' => $read->group, 'method' => $read->method->value,
-            'methodLabel' => $read->method->label(), 'methodNote' => $read->method->profile()->note,
+            'methodLabel' => $read->method->label(), 'methodNote' => $read->method->note(),
             'isLive' => $read->isLive, 'colour' => $read->colour(),
             'document' => $read->document, 'factor' => $factor,
             'lines' => array_map(static fn (FormulaLine $line): array => self::line($line, $spoons), $answer->lines),
@@ -100,7 +102,8 @@ final class FormulaView
                 'contributions' => WireNumbers::contributions($serving),
             ],
             'per100gMg' => $answer->state->phase($read->servedPhase())->sodiumPer100g(),
-            'strength' => ['percent' => $strength === null ? null : $strength * 100.0, 'basis' => ($floor->basis ?? $read->method->profile()->salting->basis)->label(), 'floorPercent' => ($floor->least ?? 0.0) * 100.0],
+            'strength' => ['percent' => $strength === null ? null : $strength * 100.0, 'floorPercent' => ($floor->least ?? 0.0) * 100.0,
+                'text' => $strength === null ? null : ($floor->basis ?? $read->method->profile()->salting->basis)->strength(round($strength * 100.0, 1))],
             'members' => self::members($answer, $people),
             'allergens' => self::words($answer), 'notFor' => self::notFor($answer),
             'advice' => array_map(static fn (Advice $advice): array => $advice->toArray(), $answer->advice()),
@@ -114,7 +117,7 @@ final class FormulaView
             ],
             'keeping' => [
                 'days' => $answer->shelfLife()->days, 'where' => $keeping->where ?? 'fridge',
-                'text' => $keeping === null || $keeping->days > $answer->shelfLife()->days ? $answer->shelfLife()->text() : $keeping->text,
+                'text' => $keeping === null || $keeping->days > $answer->shelfLife()->days ? $answer->shelfLife()->text() : Message::of('text.quoted', text: $keeping->text),
             ],
             'work' => $read->work, 'signs' => $read->texts['signs'], 'why' => $read->texts['why'], 'schools' => $read->texts['schools'],
             'cautions' => $read->texts['cautions'], 'notes' => $read->texts['notes'],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Views;
 
+use App\Language\StoredText;
 use App\Models\Batch;
 use App\Models\OtherFood;
 use App\Models\Person;
@@ -11,6 +12,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Tempesal\Core\Intake\IntakeDay;
 use Tempesal\Core\Intake\IntakePeriod;
 use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Message\Message;
 
 /**
  * What someone took in over some days, beside a target that is theirs.
@@ -21,10 +23,10 @@ final class IntakeView
      * @param  IntakePeriod|null  $beside  another period, or someone else's
      * @return array<string, mixed>
      */
-    public static function of(Person $person, IntakePeriod $period, ?IntakePeriod $beside, string $besideName): array
+    public static function of(Person $person, IntakePeriod $period, ?IntakePeriod $beside, ?Message $besideName): array
     {
         return [
-            'person' => ['id' => $person->id, 'name' => $person->name, 'targetMg' => $person->currentTarget()->target_sodium_mg, 'targetSource' => $person->currentTarget()->target_source, 'liveGoal' => $person->live_goal],
+            'person' => ['id' => $person->id, 'name' => $person->name, 'targetMg' => $person->currentTarget()->target_sodium_mg, 'targetSource' => StoredText::read($person->currentTarget()->target_source), 'liveGoal' => $person->live_goal],
             'days' => array_map(self::day(...), $period->days),
             'mean' => self::mean($period),
             'mean7' => self::mean($period->last(7)),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Views;
 
+use App\Language\StoredText;
 use App\Models\Batch;
 use App\Models\HoldDown;
 use App\Models\Household;
@@ -18,6 +19,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Tempesal\Core\Formula\FormulaDefaults;
 use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Intake\TargetPreset;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Aim;
 use Tempesal\Core\Method\Cover;
 use Tempesal\Core\Method\Method;
@@ -78,7 +80,7 @@ final class KitchenView
                 'traits' => array_column($ingredient->traits(), 'value'), 'allergens' => $ingredient->allergens,
                 'notFor' => $ingredient->not_for, 'also' => $ingredient->also,
                 'isOwn' => $ingredient->own, 'isEdited' => $ingredient->edited, 'labelSodiumMg' => $ingredient->label_sodium_mg,
-                'labelServingGrams' => $ingredient->label_serving_g, 'colour' => $ingredient->colour, 'source' => $ingredient->source,
+                'labelServingGrams' => $ingredient->label_serving_g, 'colour' => $ingredient->colour, 'source' => StoredText::read($ingredient->source),
             ])->values()->all(),
             'holdDowns' => $holdDowns->map(static fn (HoldDown $one): array => ['id' => $one->id, 'version' => $one->version, 'name' => $one->name, 'volumeMl' => $one->volume_ml, 'howMany' => $one->how_many])->values()->all(),
             'places' => array_map(static fn (Place $place): array => ['id' => $place->value, 'name' => $place->name(), 'label' => $place->label(), 'usualCelsius' => Room::at($place)->usual_celsius], Place::cases()),
@@ -99,7 +101,7 @@ final class KitchenView
         return [
             'id' => $person->id, 'version' => $person->version, 'name' => $person->name,
             'targetMg' => $person->currentTarget()->target_sodium_mg,
-            'targetSource' => $person->currentTarget()->target_source, 'usualServingGrams' => $person->usual_serving_g,
+            'targetSource' => StoredText::read($person->currentTarget()->target_source), 'usualServingGrams' => $person->usual_serving_g,
             'usualCondimentGrams' => $person->usual_condiment_g, 'liveGoal' => $person->live_goal, 'limitIsHard' => $person->limit_is_hard,
             'allergens' => $person->allergens, 'dislikes' => $person->dislikes,
             'restOfDiet' => (object) $person->currentTarget()->restOfWeek()->toArray(),
@@ -113,7 +115,7 @@ final class KitchenView
         $profile = $method->profile();
 
         return [
-            'id' => $method->value, 'label' => $profile->label, 'note' => $profile->note, 'isFerment' => $method->isFerment(),
+            'id' => $method->value, 'label' => $method->label(), 'note' => $method->note(), 'isFerment' => $method->isFerment(),
             'basis' => $profile->salting->basis->value, 'percent' => $profile->salting->usual * 100.0,
             'headspaceMm' => $profile->storage->headspace->value, 'hasPouredBrine' => $method->hasPouredBrine(),
             'takesStarter' => $profile->preparation->takesStarter, 'isDressed' => $method->isDressed(), 'lists' => ProcessFields::lists($method),
@@ -127,7 +129,7 @@ final class KitchenView
         ];
     }
 
-    /** @return list<array{id: string, label: string, milligrams: int, source: string}> */
+    /** @return list<array{id: string, label: Message, milligrams: int, source: Message}> */
     public static function targets(): array
     {
         return array_map(static fn (TargetPreset $preset): array => [
@@ -135,14 +137,14 @@ final class KitchenView
         ], TargetPreset::cases());
     }
 
-    /** @return list<array{until: string, targetMg: int, targetSource: string}> targets that held before, the last first */
+    /** @return list<array{until: string, targetMg: int, targetSource: Message}> targets that held before, the last first */
     private static function targetsBefore(Person $person): array
     {
         $before = [];
         $last = null;
         foreach ($person->intakeTargets as $next) {
             if ($last !== null && $last->target_sodium_mg !== $next->target_sodium_mg) {
-                array_unshift($before, ['until' => CarbonImmutable::parse($next->since)->subDay()->toDateString(), 'targetMg' => $last->target_sodium_mg, 'targetSource' => $last->target_source]);
+                array_unshift($before, ['until' => CarbonImmutable::parse($next->since)->subDay()->toDateString(), 'targetMg' => $last->target_sodium_mg, 'targetSource' => StoredText::read($last->target_source)]);
             }
             $last = $next;
         }

@@ -42,7 +42,7 @@ final class LabelView
             'readyOn' => $summary['window']['readyOn'] ?? null,
             'longOn' => $summary['window']['longOn'] ?? null,
             'strengthPercent' => $summary['strengthPercent'],
-            'strengthBasis' => $summary['strengthBasis'],
+            'strength' => $summary['strength'],
             'servingGrams' => $batch->serving_g,
             'sodium' => self::serving($ledger, BatchStatus::servedPhase($batch, $state), Grams::of($batch->serving_g)),
             'allergens' => array_map(static fn (Allergen $allergen): string => $allergen->value, $state->allergens()),

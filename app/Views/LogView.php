@@ -6,6 +6,7 @@ namespace App\Views;
 
 use App\Care\BatchStatus;
 use App\Care\RipeningWindows;
+use App\Language\StoredText;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
@@ -46,9 +47,9 @@ final class LogView
             'day' => Household::daysBetween($household->dateOf($batch->started_at), $household->dateOf($note->happened_at)),
             'marks' => (object) $note->marks,
             'smell' => $note->smell, 'colour' => $note->colour, 'bubbles' => $note->bubbles,
-            'celsius' => $note->celsius, 'ph' => $note->ph, 'phBy' => $note->ph_by, 'phMargin' => $note->ph_margin, 'text' => $note->text,
+            'celsius' => $note->celsius, 'ph' => $note->ph, 'phBy' => $note->ph_by, 'phMargin' => $note->ph_margin, 'text' => $note->text === '' ? null : StoredText::read($note->text),
             'photo' => $note->photo === null ? null : "/api/notes/{$note->id}/photo?{$note->photo}",
-            'verdict' => $note->verdict?->value, 'verdictLabel' => $note->verdict?->label(), 'because' => $note->because,
+            'verdict' => $note->verdict?->value, 'verdictLabel' => $note->verdict?->label(), 'because' => $note->because === null ? null : StoredText::read($note->because),
         ];
     }
 
@@ -69,7 +70,7 @@ final class LogView
             'id' => $batch->id, 'name' => $batch->name, 'colour' => $batch->colour, 'isThis' => $isThis,
             'startedOn' => $household->dateOf($batch->started_at), 'emptiedOn' => $batch->emptied_at === null ? null : $household->dateOf($batch->emptied_at),
             'warmDays' => max(0.0, $batch->started_at->diffInDays($warmUntil)),
-            'strengthPercent' => $share === null ? null : $share * 100.0, 'strengthBasis' => $basis->label(),
+            'strengthPercent' => $share === null ? null : $share * 100.0, 'strength' => $share === null ? null : $basis->strength(round($share * 100.0, 2)),
             'meanCelsius' => BatchTemperature::mean(Ledgers::history($batch), $batch->secondsSinceStart($warmUntil))?->value,
             'ph' => $batch->notes->last(static fn (Note $note): bool => $note->ph !== null)?->ph,
             'marks' => (object) $marks,

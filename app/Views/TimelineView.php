@@ -54,10 +54,10 @@ final class TimelineView
         $lanes = [];
         foreach (self::inTime($ahead->forecast->lots) as $lot) {
             $key = $lot->vessel ?? "without {$lot->id}";
-            $lanes[$key] ??= ['id' => $key, 'jarName' => (string) ($names[$lot->size] ?? 'no jar of the kitchen'), 'lots' => []];
+            $lanes[$key] ??= ['id' => $key, 'jarName' => $names[$lot->size] ?? null, 'lots' => []];
             $lanes[$key]['lots'][] = self::lot($ahead, $lot);
         }
-        usort($lanes, static fn (array $one, array $other): int => [$one['jarName'], $one['id']] <=> [$other['jarName'], $other['id']]);
+        usort($lanes, static fn (array $one, array $other): int => [$one['jarName'] === null, $one['jarName'], $one['id']] <=> [$other['jarName'] === null, $other['jarName'], $other['id']]);
 
         return $lanes;
     }

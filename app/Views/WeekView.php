@@ -13,6 +13,7 @@ use Carbon\CarbonImmutable;
 use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Intake\SodiumDay;
 use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Plan\Conflict;
 use Tempesal\Core\Plan\Suggestion;
 use Tempesal\Core\Plan\WeekJar;
@@ -36,12 +37,12 @@ final class WeekView
             'after' => $from->addDays(7)->toDateString(),
             'dates' => $week->dates,
             'perDay' => $week->plan->perDay,
-            'undo' => $changes->whereNull('undone_at')->last()?->what,
-            'redo' => $changes->whereNotNull('undone_at')->first()?->what,
+            'undo' => $changes->whereNull('undone_at')->last()?->said(),
+            'redo' => $changes->whereNotNull('undone_at')->first()?->said(),
             'people' => array_map(static fn (int $place): array => self::person($week, $place), array_keys($week->plan->eaters)),
             'jars' => array_map(static fn (int $place): array => self::jar($week, $place), array_keys($week->plan->jars)),
             'servings' => array_map(static fn (WeekServing $serving): array => self::serving($week, $serving), $week->plan->servings),
-            'conflicts' => array_map(static fn (Conflict $conflict): array => self::conflict($week, $conflict), Conflict::all($week->plan, $week->dayNames())),
+            'conflicts' => array_map(static fn (Conflict $conflict): array => self::conflict($week, $conflict), Conflict::all($week->plan, $week->dates)),
         ];
     }
 
@@ -155,7 +156,7 @@ final class WeekView
             'servings' => $conflict->servings,
             'levers' => array_map(static fn (Suggestion $lever): array => [
                 'kind' => $lever->kind->value,
-                'text' => "{$jar($lever->serving)->name}: {$lever->text}",
+                'text' => Message::of('week.suggestion', jar: $jar($lever->serving)->name, suggestion: $lever->text),
                 'cost' => $lever->kind->cost(),
                 'savesMg' => $lever->savesMg,
                 'isEnough' => $lever->isEnough,

@@ -8,6 +8,7 @@ use Tempesal\Core\Estimate\Contribution;
 use Tempesal\Core\Estimate\Estimate;
 use Tempesal\Core\Intake\LabelRounding;
 use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Message\Message;
 
 /**
  * Numbers as they go over the wire: full precision, with the rounded figure for the screen beside it.
@@ -25,13 +26,13 @@ final class WireNumbers
         ];
     }
 
-    /** @return list<array{label: string, sharePercent: float, remedy: string|null, without: array{low: float, typical: float, high: float, shown: int, shownLow: int, shownHigh: int}}> widest first */
+    /** @return list<array{label: Message, sharePercent: float, remedy: Message|null, without: array{low: float, typical: float, high: float, shown: int, shownLow: int, shownHigh: int}}> widest first */
     public static function contributions(Estimate $estimate): array
     {
         return array_map(static fn (Contribution $contribution): array => [
-            'label' => $contribution->input->label,
+            'label' => $contribution->input->label(),
             'sharePercent' => $contribution->share * 100.0,
-            'remedy' => $contribution->input->howToNarrow,
+            'remedy' => $contribution->input->howToNarrow(),
             'without' => self::sodium($estimate->without($contribution->input->key)),
         ], $estimate->contributions);
     }

@@ -17,6 +17,8 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Message\Listed;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Plan\Eater;
 use Tempesal\Core\Plan\Rotation;
 use Tempesal\Core\Plan\WeekJar;
@@ -69,7 +71,7 @@ final readonly class KitchenWeek
     {
         $date = $date === 'today' ? $household->today() : $date;
         if (! CarbonImmutable::canBeCreatedFromFormat($date, 'Y-m-d') || abs(Household::daysBetween($household->today(), $date)) > self::FARTHEST_DAYS) {
-            throw ValidationException::withMessages(['date' => 'A day is written like 2026-11-24 and lies within a year.']);
+            throw ValidationException::withMessages(['date' => 'errors.week_date']);
         }
         $day = CarbonImmutable::parse($date);
 
@@ -137,12 +139,6 @@ final readonly class KitchenWeek
         return new Rotation($lines, $this->planning->hasNew, $last);
     }
 
-    /** @return list<string> the names of its days */
-    public function dayNames(): array
-    {
-        return array_map(static fn (string $date): string => CarbonImmutable::parse($date)->format('l'), $this->dates);
-    }
-
     /**
      * @param  Collection<int, Person>  $people
      * @param  Collection<int, Serving>  $eaten
@@ -186,13 +182,13 @@ final readonly class KitchenWeek
             $today + ($status->readyIn() ?? self::NEVER), $today + ($status->keepsFor() ?? self::NEVER),
             $states,
             array_values($people->map(static fn (Person $person): float => $batch->usualPortion($person, $phase))->all()),
-            array_values($people->map(static function (Person $person) use ($allergens, $names): ?string {
+            array_values($people->map(static function (Person $person) use ($allergens, $names): ?Message {
                 $clash = array_values(array_intersect($allergens, $person->allergens));
                 $dislike = array_values(array_intersect_key($names, array_flip($person->dislikes)));
 
                 return match (true) {
-                    $clash !== [] => sprintf('It holds %s, an allergen.', implode(' and ', $clash)),
-                    $dislike !== [] => sprintf('Does not like %s.', implode(' and ', $dislike)),
+                    $clash !== [] => Message::of('objection.allergen', allergens: Listed::all(array_map(static fn (string $one): Message => Message::of("allergen.{$one}"), $clash))),
+                    $dislike !== [] => Message::of('objection.dislike', foods: Listed::all($dislike)),
                     default => null,
                 };
             })->all()),
@@ -202,11 +198,11 @@ final readonly class KitchenWeek
     }
 
     /** Why nobody eats from it, whatever the day. */
-    private static function closed(BatchStatus $status): ?string
+    private static function closed(BatchStatus $status): ?Message
     {
         return match (true) {
-            $status->batch->emptied_at !== null => 'Its jar was emptied.',
-            $status->isSpokenAgainst() => 'The last check spoke against eating from it.',
+            $status->batch->emptied_at !== null => Message::of('objection.emptied'),
+            $status->isSpokenAgainst() => Message::of('objection.check_failed'),
             default => null,
         };
     }

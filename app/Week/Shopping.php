@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace App\Week;
 
 use App\Actions\StartFromFormula;
+use App\Language\Words;
 use App\Models\Jar;
 use App\Models\PlannedBatch;
-use Carbon\CarbonImmutable;
 use Symfony\Component\Serializer\Encoder\CsvEncoder;
 use Tempesal\Core\Formula\Formula;
 use Tempesal\Core\Formula\FormulaAnswer;
+use Tempesal\Core\Message\Day;
+use Tempesal\Core\Message\Listed;
+use Tempesal\Core\Message\Message;
 
 /**
  * What must be bought for the batches that are to be started within some days, planned and suggested ones.
@@ -61,16 +64,20 @@ final readonly class Shopping
         return new self($ahead->household->today(), $last, $batches, $lines);
     }
 
-    public function text(): string
+    public function text(Words $words): string
     {
-        $day = static fn (string $date): string => CarbonImmutable::parse($date)->format('D j M');
-        $text = "To start by {$day($this->to)}\n";
+        $text = $words->say(Message::of('shopping.to_start', day: new Day($this->to))).'
+';
         foreach ($this->batches as $batch) {
-            $text .= sprintf("- %s, %s, %s%s\n", $batch['name'], $batch['jarName'], $day($batch['startOn']), $batch['isPlanned'] ? '' : ' (suggested)');
+            $text .= '- '.$words->say(Message::of('shopping.batch', name: $batch['name'], jar: $batch['jarName'], day: new Day($batch['startOn']), isPlanned: $batch['isPlanned'])).'
+';
         }
-        $text .= "\nTo buy\n";
+        $text .= '
+'.$words->say(Message::of('shopping.to_buy')).'
+';
         foreach ($this->lines as $line) {
-            $text .= sprintf("- %s: %s (%s)\n", $line['name'], self::amount($line['grams']), implode(', ', $line['for']));
+            $text .= '- '.$words->say(Message::of('shopping.line', name: $line['name'], amount: self::amount($line['grams']), for: Listed::all($line['for']))).'
+';
         }
 
         return $text;
@@ -84,9 +91,9 @@ final readonly class Shopping
         return $rows === [] ? "name,grams,for\n" : (new CsvEncoder([CsvEncoder::ESCAPE_FORMULAS_KEY => true]))->encode($rows, 'csv');
     }
 
-    private static function amount(float $grams): string
+    private static function amount(float $grams): Message
     {
-        return $grams >= 1000.0 ? sprintf('%s kg', round($grams / 1000.0, 2)) : sprintf('%s g', $grams < 20.0 ? round($grams, 1) : round($grams));
+        return $grams >= 1000.0 ? Message::of('amount.kilograms', kg: round($grams / 1000.0, 2)) : Message::of('amount.grams', grams: round($grams, $grams < 20.0 ? 1 : 0));
     }
 
     private static function scaled(Formula $formula, PlannedBatch $one): Formula

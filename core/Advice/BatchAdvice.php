@@ -10,6 +10,7 @@ use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\SodiumChloride;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Hazards;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\SaltedContents;
@@ -54,10 +55,7 @@ final class BatchAdvice
             }
         }
 
-        return $worst < 0.05 ? null : new Advice('will_not_dissolve', Severity::Careful, sprintf(
-            '%.1f g of the salt will not dissolve: water takes 35.9 g in 100 g at 20 °C. %.0f g of salt need %.0f g of water.',
-            $worst, $salt, SodiumChloride::waterToDissolve($salt),
-        ));
+        return $worst < 0.05 ? null : new Advice('will_not_dissolve', Severity::Careful, Message::of('advice.will_not_dissolve', rest: round($worst, 1), salt: round($salt, 0), water: round(SodiumChloride::waterToDissolve($salt), 0)));
     }
 
     /** @return array{float, float} grams of salt that the brine cannot hold, and of salt in it */

@@ -6,6 +6,7 @@ namespace Tempesal\Core\Advice;
 
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Ledger;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\Percent;
 use Tempesal\Core\Method\SaltedContents;
@@ -19,8 +20,6 @@ use Tempesal\Core\Salt\SaltBasis;
  */
 final class SaltAdvice
 {
-    private const LOWER_LATER = 'To eat less sodium, rinse it, drain it, or take a smaller serving.';
-
     /**
      * @param  BatchState|null  $now  as the batch is at the moment; null: as it is after the ledger's last line
      * @return list<Advice>
@@ -39,31 +38,21 @@ final class SaltAdvice
 
         return array_values(array_filter([
             $share !== null && $share > SaltFloor::LARDER
-                ? new Advice('larder_only', Severity::Careful, sprintf('%s of everything is salt. That is larder strength: it will hardly ferment.', Percent::of($share))) : null,
+                ? new Advice('larder_only', Severity::Careful, Message::of('advice.larder_only', percent: Percent::of($share))) : null,
             $share !== null && $share > SaltFloor::SLOW && $share <= SaltFloor::LARDER
-                ? new Advice('slow', Severity::Note, sprintf('%s of everything is salt. It will ferment slowly.', Percent::of($share))) : null,
+                ? new Advice('slow', Severity::Note, Message::of('advice.slow', percent: Percent::of($share))) : null,
             $share !== null && $share < SaltFloor::LOW && $jar->isWild && $jar->method->keepsPouredBrine() ? new Advice('low_salt',
-                Severity::Note, sprintf(
-                    'Only %s of everything is salt, which is low for a start without a starter. Keep it below 21 °C, add a spoon of live brine, and taste it or read its pH by day 5.',
-                    Percent::of($share),
-                )) : null,
+                Severity::Note, Message::of('advice.low_salt', percent: Percent::of($share))) : null,
         ]));
     }
 
     private static function belowFloor(SaltedContents $jar, SaltLine $line): Advice
     {
-        $share = Percent::apart($line->shareOf($jar) ?? 0.0, $line->least);
+        $strength = $line->basis->strength(Percent::apart($line->shareOf($jar) ?? 0.0, $line->least));
         if (! $jar->method->isFerment()) {
-            return new Advice('below_floor', Severity::Careful, sprintf(
-                'The salt is %s %s. A quick pickle needs %s or more. Weaker than that, treat it as fresh food.', $share,
-                $line->basis->label(), Percent::of($line->least),
-            ));
+            return new Advice('below_floor', Severity::Careful, Message::of('advice.below_floor_quick', strength: $strength, least: Percent::of($line->least)));
         }
 
-        return new Advice('below_floor', Severity::Careful, sprintf(
-            'The salt is %s %s. %s needs at least %s: with less, spoilage bacteria can win. %s',
-            $share, $line->basis->label(), $line->food === null ? 'This method' : ucfirst($line->food),
-            Percent::of($line->least), self::LOWER_LATER,
-        ));
+        return new Advice('below_floor', Severity::Careful, Message::of('advice.below_floor', strength: $strength, least: Percent::of($line->least), food: $line->food === null ? 'none' : ucfirst($line->food)));
     }
 }

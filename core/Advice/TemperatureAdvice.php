@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tempesal\Core\Advice;
 
 use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Method;
 
 /**
@@ -27,8 +28,8 @@ final class TemperatureAdvice
         $likesCold = $method === Method::KimchiDrySalted || $method === Method::KimchiSoaked;
 
         return match (true) {
-            $celsius > self::WARM_CELSIUS => new Advice('too_warm', Severity::Note, sprintf('It stands at %.0f °C. Above %.0f °C it goes fast and softens: taste sooner, or find it a cooler place.', $celsius, self::WARM_CELSIUS)),
-            $celsius < self::COLD_CELSIUS && ! $likesCold => new Advice('too_cold', Severity::Note, sprintf('It stands at %.0f °C. Below %.1f °C it may hardly ferment at all: give it time, or a warmer place.', $celsius, self::COLD_CELSIUS)),
+            $celsius > self::WARM_CELSIUS => new Advice('too_warm', Severity::Note, Message::of('advice.too_warm', celsius: round($celsius, 0), limit: round(self::WARM_CELSIUS, 0))),
+            $celsius < self::COLD_CELSIUS && ! $likesCold => new Advice('too_cold', Severity::Note, Message::of('advice.too_cold', celsius: round($celsius, 0), limit: round(self::COLD_CELSIUS, 1))),
             default => null,
         };
     }

@@ -11,11 +11,12 @@ use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Inverse\InverseQuestions;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\SodiumChloride;
+use Tempesal\Core\Message\Listed;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\SaltedContents;
 use Tempesal\Core\Method\SaltFloor;
 use Tempesal\Core\Produce\PieceShape;
-use Tempesal\Core\Salt\SaltNotes;
 
 /**
  * What the bench says about a making.
@@ -47,16 +48,14 @@ final class BenchAdvice
         $least = SaltedContents::of($solution->finished, $solution->input->method);
         $line = $least === null ? null : SaltFloor::of($least)->binding($least);
         $asked = ['sodiumMg' => $solution->unreachedMg, 'phase' => $solution->servedPhase()->value];
-        $ways = [InverseQuestions::read(Fields::of(['question' => 'portion', ...$asked]))->answer($solution->finished)->sentence];
+        $ways = [InverseQuestions::read(Fields::of(['question' => 'portion', ...$asked]))->answer($solution->finished)->message];
         if ($solution->servedPhase() === Phase::Pieces) {
-            $ways[] = InverseQuestions::read(Fields::of(['question' => 'rinse_time', 'grams' => $solution->servingWeight()->value, ...$asked]))->answer($solution->finished)->sentence;
+            $ways[] = InverseQuestions::read(Fields::of(['question' => 'rinse_time', 'grams' => $solution->servingWeight()->value, ...$asked]))->answer($solution->finished)->message;
         }
 
-        return new Advice('sodium_out_of_reach', Severity::Careful, sprintf(
-            'Less salt cannot bring a serving of %s g to %s mg%s. What would: %s',
-            self::grams($solution->servingWeight()->value), number_format($solution->unreachedMg),
-            $line === null ? '' : sprintf(': it stays at %s, the least that is safe', $line->text()), implode(' Or: ', $ways),
-        ));
+        return new Advice('sodium_out_of_reach', Severity::Careful, $line === null
+            ? Message::of('advice.sodium_out_of_reach', grams: self::grams($solution->servingWeight()->value), mg: round($solution->unreachedMg), ways: Listed::sentences($ways))
+            : Message::of('advice.sodium_below_floor', grams: self::grams($solution->servingWeight()->value), mg: round($solution->unreachedMg), ways: Listed::sentences($ways), least: $line->text()));
     }
 
     private static function tooFull(BenchSolution $solution): ?Advice
@@ -67,12 +66,8 @@ final class BenchAdvice
         $fits = $solution->vegetableThatFits()->value;
 
         return new Advice('too_full', Severity::Stop, $fits < 1.0
-            ? 'No room is left in this jar under its headspace and weight. Choose a larger jar.'
-            : sprintf(
-                'The jar is too small for the food: %s g fit under the headspace, %s g are over. Choose a larger jar, or fill %d of these.',
-                self::grams(floor($fits)), self::grams(max(1.0, ceil($solution->vegetable()->value - $fits))),
-                max(2, count($solution->input->jars) * (int) ceil($solution->vegetable()->value / $fits)),
-            ));
+            ? Message::of('advice.no_room')
+            : Message::of('advice.too_full', fits: self::grams(floor($fits)), over: self::grams(max(1.0, ceil($solution->vegetable()->value - $fits))), jars: max(2, count($solution->input->jars) * (int) ceil($solution->vegetable()->value / $fits))));
     }
 
     private static function overRim(BenchSolution $solution): ?Advice
@@ -84,9 +79,7 @@ final class BenchAdvice
             $over += $fit->overflow($solution->liquid()->times($shares[$i] ?? 1.0))->value;
         }
 
-        return $over < 1.0 || ! $solution->holdsTheFood() ? null : new Advice('overflow', Severity::Careful, sprintf(
-            'About %s ml would run over the rim. Take less water, or leave it out and top up later.', self::grams($over),
-        ));
+        return $over < 1.0 || ! $solution->holdsTheFood() ? null : new Advice('overflow', Severity::Careful, Message::of('advice.overflow', ml: self::grams($over)));
     }
 
     private static function juice(BenchSolution $solution): ?Advice
@@ -98,20 +91,17 @@ final class BenchAdvice
         $brine = $solution->state->phase(Phase::Brine);
         if ($solution->input->method->hasPouredBrine() || $solution->input->method === Method::ReusedBrine || $brine->waterG <= 0.0) {
             return new Advice('not_covered', Severity::Careful,
-                sprintf('About %s ml of brine are missing to cover the food.', self::grams($short)));
+                Message::of('advice.not_covered', ml: self::grams($short)));
         }
         $salt = $short * SodiumChloride::gramsFor($brine->sodiumMg) / $brine->waterG;
 
-        return new Advice('short_juice', Severity::Careful, sprintf(
-            'Its own juice may fall about %s ml short of covering. If it does after a day, add brine of the same strength: %s g salt in %s g water.',
-            self::grams($short), number_format($salt, 1), self::grams($short),
-        ));
+        return new Advice('short_juice', Severity::Careful, Message::of('advice.short_juice', ml: self::grams($short), salt: round($salt, 1), water: self::grams($short)));
     }
 
     private static function hollow(BenchSolution $solution): ?Advice
     {
         return $solution->input->vegetable->hollow && $solution->input->vegetable->shape === PieceShape::Whole
-            ? new Advice('hollow', Severity::Careful, 'Split or pierce each one: air inside keeps the brine out and lifts it to the top.')
+            ? new Advice('hollow', Severity::Careful, Message::of('advice.hollow'))
             : null;
     }
 
@@ -124,13 +114,13 @@ final class BenchAdvice
         }
 
         return [
-            $salt->iodised ? new Advice('iodised', Severity::Note, SaltNotes::IODISED) : null,
-            $salt->antiCaking && ! $salt->iodised ? new Advice('anti_caking', Severity::Note, SaltNotes::ANTI_CAKING) : null,
+            $salt->iodised ? new Advice('iodised', Severity::Note, Message::of('salt_note.iodised')) : null,
+            $salt->antiCaking && ! $salt->iodised ? new Advice('anti_caking', Severity::Note, Message::of('salt_note.anti_caking')) : null,
         ];
     }
 
-    private static function grams(float $grams): string
+    private static function grams(float $grams): float
     {
-        return number_format($grams, $grams < 10.0 ? 1 : 0);
+        return round($grams, $grams < 10.0 ? 1 : 0);
     }
 }

@@ -86,9 +86,9 @@ final readonly class BenchSolution
 
             return self::of(self::work($input));
         } catch (EmptyBasis $refusal) {
-            throw IncompleteBench::impossibleStrength($refusal->getMessage());
+            throw IncompleteBench::impossibleStrength($refusal->explanation());
         } catch (NotEnough $refusal) {
-            throw IncompleteBench::notEnough($refusal->getMessage());
+            throw IncompleteBench::notEnough($refusal->explanation());
         }
     }
 

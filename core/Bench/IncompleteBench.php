@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tempesal\Core\Bench;
 
 use DomainException;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\TempesalException;
 
@@ -13,64 +14,69 @@ use Tempesal\Core\TempesalException;
  */
 final class IncompleteBench extends DomainException implements TempesalException
 {
-    private function __construct(public readonly string $field, string $message)
+    private function __construct(public readonly string $field, private readonly Message $explanation)
     {
-        parent::__construct($message);
+        parent::__construct($explanation->encode());
+    }
+
+    public function explanation(): Message
+    {
+        return $this->explanation;
     }
 
     public static function noVegetable(): self
     {
-        return new self('vegetableAmount', 'Give a weight for the vegetable, or pick a jar to fill.');
+        return new self('vegetableAmount', Message::of('errors.bench_no_vegetable'));
     }
 
     public static function noWater(): self
     {
-        return new self('waterAmount', 'Give the water, or pick a jar to fill with brine.');
+        return new self('waterAmount', Message::of('errors.bench_no_water'));
     }
 
     public static function noBrine(): self
     {
-        return new self('starterBatchId', 'Pick the jar whose brine is used again.');
+        return new self('starterBatchId', Message::of('errors.bench_no_brine'));
     }
 
     /** @param  float  $fits  grams of the vegetable that the jar takes */
     public static function jarTooSmall(float $fits): self
     {
-        return new self('jarId', sprintf('The jar is too small for the food: %s g fit under the headspace, and no room is left for brine.', number_format($fits)));
+        return new self('jarId', Message::of('errors.bench_jar_too_small', fits: round($fits)));
     }
 
     public static function wrongBasis(Method $method): self
     {
-        return new self('strengthBasis', sprintf('%s uses no poured water, so its salt cannot be a share of water.', $method->label()));
+        return new self('strengthBasis', Message::of('errors.bench_wrong_basis', method: $method->label()));
     }
 
-    public static function impossibleStrength(string $why): self
+    public static function impossibleStrength(Message $why): self
     {
         return new self('strengthPercent', $why);
     }
 
     public static function nothingFollows(string $field): self
     {
-        return new self($field, 'Salt and strength are both fixed, so this follows from them. Leave it empty.');
+        return new self($field, Message::of('errors.bench_follows'));
     }
 
     public static function cannotFollow(Method $method): self
     {
-        return new self('fixed', sprintf('With salt and strength both fixed nothing is left to follow for %s. Fix one of them.', lcfirst($method->label())));
+        return new self('fixed', Message::of('errors.bench_cannot_follow', method: $method->label()));
     }
 
     public static function saltTooLittle(): self
     {
-        return new self('saltAmount', 'That salt is too little for the strength: what is to be salted already takes more.');
+        return new self('saltAmount', Message::of('errors.bench_salt_too_little'));
     }
 
     /** @param  float  $most  mg in a serving at the most salt that dissolves */
     public static function tooMuchSodium(float $most): self
     {
-        return new self('sodiumWanted', sprintf('A serving cannot hold that much: with all the salt that dissolves it holds %s mg.', number_format($most)));
+        return new self('sodiumWanted', Message::of('errors.bench_too_much_sodium', mg: round($most)));
     }
 
-    public static function notEnough(string $why): self
+    public static function notEnough(Message $why): self
     {
         return new self('keptBrine', $why);
     }

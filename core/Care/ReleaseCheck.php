@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tempesal\Core\Care;
 
 use Tempesal\Core\Advice\Advice;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Hazards;
 
 /**
@@ -22,8 +23,8 @@ final readonly class ReleaseCheck
     /** Days for which a reading speaks for a jar: common practice, no source. */
     public const FRESH_DAYS = 7;
 
-    /** @param  list<string>  $cautions */
-    private function __construct(public bool $isOpen, public string $reason, public array $cautions)
+    /** @param  list<Message>  $cautions */
+    private function __construct(public bool $isOpen, public Message $reason, public array $cautions)
     {
     }
 
@@ -34,55 +35,47 @@ final readonly class ReleaseCheck
     public static function of(ReleasePurpose $purpose, ?AcidReading $reading, Hazards $hazards, bool $isLive, bool $isCondemned): self
     {
         $reason = match (true) {
-            $isCondemned => 'The last check spoke against eating from this jar.',
-            $hazards->hasPlantsInOil => 'Garlic, herbs or vegetables in oil stay in this fridge. They can grow botulinum toxin without a sign, and the pH of oil cannot be read.',
-            $hazards->hasEgg && $purpose !== ReleasePurpose::Bottle => 'It holds egg. It stays in the fridge, in this kitchen.',
-            $reading === null => 'No pH was read since something was last added. Read it first.',
-            $reading->daysAgo > self::FRESH_DAYS => "The last pH reading is {$reading->daysAgo} days old. Read it again.",
+            $isCondemned => Message::of('release.check_failed'),
+            $hazards->hasPlantsInOil => Message::of('release.plants_in_oil'),
+            $hazards->hasEgg && $purpose !== ReleasePurpose::Bottle => Message::of('release.egg'),
+            $reading === null => Message::of('release.no_reading'),
+            $reading->daysAgo > self::FRESH_DAYS => Message::of('release.old_reading', days: $reading->daysAgo),
             ! $reading->isAtMost(self::LINE_PH) => self::tooHigh($reading),
             default => null,
         };
 
-        return new self($reason === null, $reason ?? sprintf('It was read at pH %s.', self::shown($reading->ph)),
+        return new self($reason === null, $reason ?? Message::of('release.reading', ph: self::shown($reading->ph)),
             array_values(array_filter([
-                $reason === null && ! $reading->isAtMost(self::CAREFUL_PH) ? sprintf('Careful makers wait for pH %.1f.', self::CAREFUL_PH) : null,
-                $purpose === ReleasePurpose::StoreOut ? 'Out of the fridge is still advised against: it goes on working, softens, and may press its lid off.' : null,
-                $purpose === ReleasePurpose::Bottle && $isLive ? 'It is live: a sealed bottle builds up pressure and can burst. Keep it cold and open it over the sink.' : null,
-                $purpose === ReleasePurpose::GiveAway ? 'Say what is in it, and that it stays cold. Selling is governed by local cottage-food rules.' : null,
-                $hazards->hasEgg ? 'It holds egg: not for pregnant, very young, old or immune-compromised eaters.' : null,
+                $reason === null && ! $reading->isAtMost(self::CAREFUL_PH) ? Message::of('release.careful', ph: round(self::CAREFUL_PH, 1)) : null,
+                $purpose === ReleasePurpose::StoreOut ? Message::of('release.store_out') : null,
+                $purpose === ReleasePurpose::Bottle && $isLive ? Message::of('release.live_bottle') : null,
+                $purpose === ReleasePurpose::GiveAway ? Message::of('release.give_away') : null,
+                $hazards->hasEgg ? Message::of('release.egg_caution') : null,
                 $hazards->hasPlantsInOil ? Advice::plantsInOil()->text : null,
-                $isLive ? null : 'Heated: it no longer counts as live, and nothing in it holds mould back once it is open.',
-                'A reading does not make a jar safe by itself. Follow the current guidance of a recognised food-safety authority.',
+                $isLive ? null : Message::of('release.heated'),
+                Message::of('release.no_guarantee'),
             ])));
     }
 
-    private static function tooHigh(AcidReading $reading): string
+    private static function tooHigh(AcidReading $reading): Message
     {
-        $leave = 'Leave it in the fridge, let it sour further, and read it again.';
-
         return match (true) {
-            $reading->ph > self::LINE_PH => sprintf('It was read at pH %s, above %s. %s', self::apart($reading->ph, self::LINE_PH), self::LINE_PH, $leave),
-            $reading->isByMeter => sprintf(
-                'It was read at pH %s. Your meter can be off by %s, so it may be above %s. %s',
-                self::shown($reading->ph), round($reading->margin, 2), self::LINE_PH, $leave,
-            ),
-            default => sprintf(
-                'It was read at pH %s by strips, which count only at %.1f or below. Read it with a meter, or let it sour further.',
-                self::shown($reading->ph), self::CAREFUL_PH,
-            ),
+            $reading->ph > self::LINE_PH => Message::of('release.too_high', ph: self::apart($reading->ph, self::LINE_PH), line: self::LINE_PH),
+            $reading->isByMeter => Message::of('release.meter_margin', ph: self::shown($reading->ph), margin: round($reading->margin, 2), line: self::LINE_PH),
+            default => Message::of('release.strips', ph: self::shown($reading->ph), line: round(self::CAREFUL_PH, 1)),
         };
     }
 
-    private static function shown(float $ph): string
+    private static function shown(float $ph): float
     {
-        return (string) round($ph, 2);
+        return round($ph, 2);
     }
 
     /** With as many decimals as it takes to be seen above the line. */
-    private static function apart(float $ph, float $line): string
+    private static function apart(float $ph, float $line): float
     {
         for ($decimals = 2; $decimals < 6 && round($ph, $decimals) <= $line; $decimals++);
 
-        return (string) round($ph, $decimals);
+        return round($ph, $decimals);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Care;
 
+use Tempesal\Core\Message\Message;
+
 /**
  * What one may want to do with a jar that needs more than time in the cold.
  */
@@ -13,12 +15,8 @@ enum ReleasePurpose: string
     case StoreOut = 'store_out';
     case GiveAway = 'give_away';
 
-    public function label(): string
+    public function label(): Message
     {
-        return match ($this) {
-            self::Bottle => 'Bottle it',
-            self::StoreOut => 'Keep it out of the fridge',
-            self::GiveAway => 'Give it away',
-        };
+        return Message::of("release_purpose.{$this->value}");
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Care;
 
+use Tempesal\Core\Message\Message;
+
 /**
  * What a jar asks of a cook who stands before the shelf. The lower the rank, the sooner.
  */
@@ -15,7 +17,7 @@ final readonly class ShelfAlert
     /** What is left is nearly nothing. */
     private const FEW_SERVINGS = 2;
 
-    private function __construct(public int $rank, public string $code, public string $text)
+    private function __construct(public int $rank, public string $code, public Message $text)
     {
     }
 
@@ -26,16 +28,16 @@ final readonly class ShelfAlert
     public static function of(ShelfSnapshot $jar, array $dues): ?self
     {
         return match (true) {
-            $jar->isNothing => new self(50, 'empty', 'Nothing is left; wash it and take it off the shelf'),
+            $jar->isNothing => new self(50, 'empty', Message::of('shelf_alert.empty')),
             $dues !== [] && $dues[0]->chore->task === Task::Discard => self::due(5, $dues[0], $jar->day),
-            $jar->aboveBrineMm > self::STICKS_OUT_MM => new self(10, 'sticks_out', 'Food stands above the brine; press it down'),
-            $jar->longSince !== null && $jar->longSince >= 0 => new self(20, 'long', 'Past its window; smell and taste before serving'),
+            $jar->aboveBrineMm > self::STICKS_OUT_MM => new self(10, 'sticks_out', Message::of('shelf_alert.sticks_out')),
+            $jar->longSince !== null && $jar->longSince >= 0 => new self(20, 'long', Message::of('shelf_alert.long')),
             $dues !== [] => self::due(match ($dues[0]->chore->task) {
                 Task::ToFridge, Task::Blend => 40,
                 Task::Taste, Task::MeasurePh, Task::UseUp => 45,
                 default => 30,
             }, $dues[0], $jar->day),
-            $jar->servings <= self::FEW_SERVINGS => new self(48, 'low', $jar->servings === 1 ? 'One serving is left' : ($jar->servings === 0 ? 'Less than a serving is left' : "{$jar->servings} servings are left")),
+            $jar->servings <= self::FEW_SERVINGS => new self(48, 'low', Message::of('shelf_alert.low', servings: $jar->servings)),
             default => null,
         };
     }
@@ -44,10 +46,6 @@ final readonly class ShelfAlert
     {
         $late = $due->lateOn($today);
 
-        return new self($rank, $due->chore->task->value, $due->chore->task->text().match ($late) {
-            0 => '',
-            1 => ', since yesterday',
-            default => ", for {$late} days now",
-        });
+        return new self($rank, $due->chore->task->value, Message::of('shelf_alert.due', task: $due->chore->task->text(), late: $late));
     }
 }

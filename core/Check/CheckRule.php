@@ -14,9 +14,9 @@ final readonly class CheckRule
     /**
      * @param  string  $id  a word of its own
      * @param  list<Finding>  $signs  all of which must have been found; none: the jar itself says enough
-     * @param  string  $because  the reason, in a sentence
-     * @param  string|null  $do  what to do next
-     * @param  string|null  $caution  what not to do, and who says so
+     * @param  string  $because  the code of the reason
+     * @param  string|null  $do  the code of what to do next
+     * @param  string|null  $caution  the code of what not to do, and why
      * @param  Closure(CheckedJar, list<Finding>): bool|null  $when  of which jars it speaks, seeing all that was found; null: of all
      */
     public function __construct(

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Check;
 
+use Tempesal\Core\Message\Listed;
+use Tempesal\Core\Message\Message;
+
 /**
  * What comes of having looked into a jar: the strictest of all rules that speak, with the others that say the same.
  */
@@ -38,32 +41,40 @@ final readonly class Inspection
     }
 
     /** The verdict's reasons, never empty. */
-    public function because(): string
+    public function because(): Message
     {
-        $reasons = array_map(static fn (CheckRule $rule): string => $rule->because, $this->rules);
-        if ($this->open !== []) {
-            $reasons[] = 'Not everything was looked at, so that nothing is concluded yet.';
-        }
-        if ($this->verdict === Verdict::Fine) {
-            $reasons[] = 'Nothing that you found speaks against it.';
-        }
-
-        return implode(' ', $reasons);
+        return Message::of('check.because', reasons: Listed::sentences(array_map(static fn (string $code): Message => new Message($code), $this->reasons())));
     }
 
-    /** @return list<string> what to do next, each once */
-    public function toDo(): array
-    {
-        return array_values(array_unique(array_filter(array_map(static fn (CheckRule $rule): ?string => $rule->do, $this->rules))));
-    }
-
-    /** @return list<string> what not to do, each once; the last one always stands */
-    public function cautions(): array
+    /** @return list<string> codes of the catalogue */
+    public function reasons(): array
     {
         return [
-            ...array_values(array_unique(array_filter(array_map(static fn (CheckRule $rule): ?string => $rule->caution, $this->rules)))),
-            'A look finds what can be seen, smelled and felt, no more. In doubt, throw it out.',
+            ...array_map(static fn (CheckRule $rule): string => $rule->because, $this->rules),
+            ...($this->open === [] ? [] : ['check_because.incomplete']),
+            ...($this->verdict === Verdict::Fine ? ['check_because.fine'] : []),
         ];
+    }
+
+    /** @return list<Message> what to do next, each once */
+    public function toDo(): array
+    {
+        return self::said(array_map(static fn (CheckRule $rule): ?string => $rule->do, $this->rules));
+    }
+
+    /** @return list<Message> what not to do, each once; the last one always stands */
+    public function cautions(): array
+    {
+        return self::said([...array_map(static fn (CheckRule $rule): ?string => $rule->caution, $this->rules), 'check_caution.limits']);
+    }
+
+    /**
+     * @param  list<string|null>  $codes
+     * @return list<Message> each once
+     */
+    private static function said(array $codes): array
+    {
+        return array_map(static fn (string $code): Message => new Message($code), array_values(array_unique(array_filter($codes))));
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Check;
 
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Cover;
 use Tempesal\Core\Method\Hazards;
 use Tempesal\Core\Method\Method;
@@ -24,12 +25,12 @@ final readonly class PracticeJar
         [Finding::SpotsPink, 'out'], [Finding::Bubbles, 'nothing'], [Finding::SpotsBlack, 'out'], [Finding::BrineCloudy, 'nothing'], [Finding::FuzzWhite, 'out'],
     ];
 
-    private const FOODS = [['Shredded cabbage', '#cfd6a0', 'shreds'], ['Carrot sticks', '#d97a2b', 'sticks'], ['Cauliflower', '#e9e2c4', 'chunks'], ['Beetroot', '#7a1f3d', 'slices']];
+    private const FOODS = [['cabbage', '#cfd6a0', 'shreds'], ['carrot', '#d97a2b', 'sticks'], ['cauliflower', '#e9e2c4', 'chunks'], ['beetroot', '#7a1f3d', 'slices']];
 
     /** How much of it, in steps from a trace to all over. */
     private const AMOUNTS = 3;
 
-    private function __construct(public int $number, public Finding $sign, public string $right, public string $food, public string $colour, public string $shape, public int $amount)
+    private function __construct(public int $number, public Finding $sign, public string $right, public Message $food, public string $colour, public string $shape, public int $amount)
     {
     }
 
@@ -40,7 +41,7 @@ final readonly class PracticeJar
         [$sign, $right] = self::CASES[(7 * $number + 3) % count(self::CASES)];
         [$food, $colour, $shape] = self::FOODS[(3 * $number + intdiv($number, 10)) % count(self::FOODS)];
 
-        return new self($number, $sign, $right, $food, $colour, $shape, 1 + (5 * $number + intdiv($number, 4)) % self::AMOUNTS);
+        return new self($number, $sign, $right, Message::of("practice_food.{$food}"), $colour, $shape, 1 + (5 * $number + intdiv($number, 4)) % self::AMOUNTS);
     }
 
     /** @return list<Finding> what is there to be seen */

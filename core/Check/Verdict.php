@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Check;
 
+use Tempesal\Core\Message\Message;
+
 /**
  * What comes of looking into a jar, from the mildest to the strictest. None of them says that a jar is safe.
  */
@@ -14,14 +16,9 @@ enum Verdict: string
     case Wait = 'wait';
     case DoNotEat = 'do_not_eat';
 
-    public function label(): string
+    public function label(): Message
     {
-        return match ($this) {
-            self::Fine => 'Nothing wrong was found',
-            self::FineDo => 'Go on, and do this',
-            self::Wait => 'Wait, and look again',
-            self::DoNotEat => 'Do not eat it',
-        };
+        return Message::of("verdict.{$this->value}");
     }
 
     public function strictness(): int

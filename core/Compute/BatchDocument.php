@@ -10,6 +10,8 @@ use Tempesal\Core\Document\Pantry;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\StarterTransfer;
+use Tempesal\Core\Message\Listed;
+use Tempesal\Core\Message\Message;
 
 /**
  * One or more batches in Tempesal's documented form, version 1, and what follows from them.
@@ -45,10 +47,10 @@ final class BatchDocument
     {
         $head = Fields::of($decoded);
         if ($head->text('tempesal') !== self::FORMAT) {
-            throw $head->invalid('tempesal', 'this must say "batch".');
+            throw $head->invalid('tempesal', Message::of('errors.not_a_batch'));
         }
         if ($head->number('version') !== (float) self::VERSION) {
-            throw $head->invalid('version', sprintf('this Tempesal reads version %d.', self::VERSION));
+            throw $head->invalid('version', Message::of('errors.wrong_version', version: self::VERSION));
         }
         $filled = $head->raw();
         $known = $pantry->with($head);
@@ -96,7 +98,7 @@ final class BatchDocument
         }
         $hasMany = $this->document->has('batches');
         if ($hasMany && $this->document->has('steps')) {
-            throw $this->document->invalid('steps', 'steps stand inside the batches when there are several.');
+            throw $this->document->invalid('steps', Message::of('errors.steps_in_batches'));
         }
         if (! $hasMany) {
             $this->batches['batch'] = BatchSteps::read('batch', $this->document);
@@ -104,7 +106,7 @@ final class BatchDocument
             $all = $this->document->child('batches');
             $ids = $all->names();
             if ($ids === [] || count($ids) > self::MOST_BATCHES) {
-                throw $this->document->invalid('batches', sprintf('between one and %d batches are needed here.', self::MOST_BATCHES));
+                throw $this->document->invalid('batches', Message::of('errors.batch_count', most: self::MOST_BATCHES));
             }
             foreach ($ids as $id) {
                 $this->batches[$id] = BatchSteps::read($id, $all->child($id));
@@ -127,10 +129,10 @@ final class BatchDocument
         $this->inWork[] = $id;
         foreach ($steps->borrowed() as $loan) {
             if (! isset($this->batches[$loan->lender])) {
-                throw new InvalidField("{$loan->path}.fromBatch", "There is no batch \"{$loan->lender}\" in this document.");
+                throw new InvalidField("{$loan->path}.fromBatch", Message::of('errors.no_batch_in_document', id: $loan->lender));
             }
             if (in_array($loan->lender, $this->inWork, true)) {
-                throw new InvalidField("{$loan->path}.fromBatch", 'Starters go round in a circle: '.implode(' from ', [...$this->inWork, $loan->lender]).'.');
+                throw new InvalidField("{$loan->path}.fromBatch", Message::of('errors.starter_circle', names: Listed::all([...$this->inWork, $loan->lender])));
             }
             $this->linesOf($loan->lender);
             $this->lend($loan, $id);
@@ -144,14 +146,14 @@ final class BatchDocument
     {
         $lender = $this->batches[$loan->lender];
         if ($loan->afterStep !== null && $loan->afterStep > $lender->count()) {
-            throw new InvalidField("{$loan->path}.afterStep", sprintf('"%s" has %d steps.', $loan->lender, $lender->count()));
+            throw new InvalidField("{$loan->path}.afterStep", Message::of('errors.batch_step_count', id: $loan->lender, count: $lender->count()));
         }
         $ledger = new Ledger($lender->linesUpTo($loan->afterStep));
         try {
             $lending = StarterTransfer::from($loan->lender, $lender->name, $ledger);
             [$starter, $give] = $lending->lend($loan->grams, $loan->into, $borrower);
         } catch (NotEnough $refusal) {
-            throw $refusal->lineNumber === null ? new InvalidField("{$loan->path}.grams", $refusal->getMessage()) : $lender->refusal($refusal);
+            throw $refusal->lineNumber === null ? new InvalidField("{$loan->path}.grams", $refusal->explanation()) : $lender->refusal($refusal);
         }
         $this->batches[$borrower]->settle($loan, $starter);
         $lender->insert($give, $loan->afterStep);

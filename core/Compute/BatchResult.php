@@ -108,7 +108,7 @@ final class BatchResult
         try {
             $estimate = $ledger->serving($steps->serving);
         } catch (NotEnough $refusal) {
-            throw new InvalidField('serving.grams', $refusal->getMessage());
+            throw new InvalidField('serving.grams', $refusal->explanation());
         }
 
         return [

@@ -15,6 +15,7 @@ use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Produce\Ingredient;
 
@@ -49,7 +50,7 @@ final class BatchSteps
     {
         $steps = $fields->each('steps');
         if ($steps === [] || count($steps) > self::MOST_STEPS) {
-            throw $fields->invalid('steps', sprintf('between one and %d steps are needed here.', self::MOST_STEPS));
+            throw $fields->invalid('steps', Message::of('errors.step_count', most: self::MOST_STEPS));
         }
         $lines = $loans = [];
         foreach ($steps as $number => $step) {
@@ -148,11 +149,11 @@ final class BatchSteps
     {
         $line = $refusal->lineNumber === null ? null : $this->lines[$refusal->lineNumber];
         if ($line === null || $line['path'] === '') {
-            return new InvalidField('steps', $refusal->getMessage());
+            return new InvalidField('steps', $refusal->explanation());
         }
         $hasGrams = isset($line['entry']?->toArray()['grams']);
 
-        return new InvalidField($line['path'].($hasGrams ? '.grams' : ''), $refusal->getMessage());
+        return new InvalidField($line['path'].($hasGrams ? '.grams' : ''), $refusal->explanation());
     }
 
     /**
@@ -207,7 +208,7 @@ final class BatchSteps
     {
         $afterStep = $starter->has('afterStep') ? (int) $starter->number('afterStep') : null;
         if ($afterStep !== null && $afterStep < 1) {
-            throw $starter->invalid('afterStep', 'steps count from 1.');
+            throw $starter->invalid('afterStep', Message::of('errors.steps_from_one'));
         }
 
         return new PendingTransfer(

@@ -10,6 +10,8 @@ use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\InvalidQuantity;
 use Tempesal\Core\Measure\Quantity;
 use Tempesal\Core\Measure\Seconds;
+use Tempesal\Core\Message\Listed;
+use Tempesal\Core\Message\Message;
 
 /**
  * A decoded JSON object that knows where it stands, so that every complaint names the field.
@@ -30,7 +32,7 @@ final readonly class Fields
     public static function of(mixed $value, string $path = '', ?ReadPaths $seen = null): self
     {
         if (! is_array($value)) {
-            throw new InvalidField($path, 'an object is needed here.');
+            throw new InvalidField($path, Message::of('errors.object'));
         }
 
         return new self($value, $path, $seen ?? new ReadPaths);
@@ -80,7 +82,7 @@ final readonly class Fields
     {
         $unread = $this->seen->firstUnread($this->values, $this->path);
         if ($unread !== null) {
-            throw new InvalidField($unread, 'there is no such field here.');
+            throw new InvalidField($unread, Message::of('errors.unknown_field'));
         }
     }
 
@@ -104,7 +106,7 @@ final readonly class Fields
     {
         $list = $this->value($key) ?? [];
         if (! is_array($list) || ! array_is_list($list)) {
-            throw $this->invalid($key, 'a list is needed here.');
+            throw $this->invalid($key, Message::of('errors.list'));
         }
 
         return array_map(
@@ -118,10 +120,10 @@ final readonly class Fields
     {
         $value = $this->value($key);
         if (! is_string($value) || trim($value) === '') {
-            throw $this->invalid($key, 'a text is needed here.');
+            throw $this->invalid($key, Message::of('errors.text'));
         }
         if (mb_strlen($value) > self::LONGEST_TEXT) {
-            throw $this->invalid($key, sprintf('a text of at most %d letters is needed here.', self::LONGEST_TEXT));
+            throw $this->invalid($key, Message::of('errors.text_too_long', most: self::LONGEST_TEXT));
         }
 
         return $value;
@@ -132,10 +134,10 @@ final readonly class Fields
     {
         $value = $this->value($key) ?? $default;
         if (! is_int($value) && ! is_float($value)) {
-            throw $this->invalid($key, 'a number is needed here.');
+            throw $this->invalid($key, Message::of('errors.number'));
         }
         if (! is_finite((float) $value)) {
-            throw $this->invalid($key, 'an ordinary number is needed here.');
+            throw $this->invalid($key, Message::of('errors.finite'));
         }
 
         return (float) $value;
@@ -150,7 +152,7 @@ final readonly class Fields
     {
         $share = $this->number($key, $default);
         if ($share < 0.0 || $share > 1.0) {
-            throw $this->invalid($key, 'a share from 0 to 1 is needed here.');
+            throw $this->invalid($key, Message::of('errors.share'));
         }
 
         return $share;
@@ -181,7 +183,7 @@ final readonly class Fields
         try {
             return $class::of($number);
         } catch (InvalidQuantity $refusal) {
-            throw $this->invalid($key, $refusal->getMessage());
+            throw $this->invalid($key, $refusal->explanation());
         }
     }
 
@@ -201,13 +203,13 @@ final readonly class Fields
             try {
                 $band = Band::of($parts->number('low'), $parts->number('typical'), $parts->number('high'));
             } catch (InvalidQuantity $refusal) {
-                throw $this->invalid($key, $refusal->getMessage());
+                throw $this->invalid($key, $refusal->explanation());
             }
         } else {
             $band = Band::exact($this->number($key));
         }
         if ($band->low < $least || $band->high > $most) {
-            throw $this->invalid($key, sprintf('it must lie between %s and %s.', self::show($least), self::show($most)));
+            throw $this->invalid($key, Message::of('errors.between', least: $least, most: $most));
         }
 
         return $band;
@@ -230,8 +232,8 @@ final readonly class Fields
         }
         $case = is_string($value) ? $enum::tryFrom($value) : null;
         if ($case === null) {
-            $choices = implode(', ', array_map(static fn (BackedEnum $case): string => (string) $case->value, $enum::cases()));
-            throw $this->invalid($key, "one of these is needed here: {$choices}.");
+            $choices = Listed::any(array_map(static fn (BackedEnum $case): string => (string) $case->value, $enum::cases()));
+            throw $this->invalid($key, Message::of('errors.one_of', choices: $choices));
         }
 
         return $case;
@@ -251,7 +253,7 @@ final readonly class Fields
     {
         $list = $this->value($key) ?? [];
         if (! is_array($list) || ! array_is_list($list)) {
-            throw $this->invalid($key, 'a list is needed here.');
+            throw $this->invalid($key, Message::of('errors.list'));
         }
         $items = self::of($list, $this->pathTo($key), $this->seen);
         $chosen = [];
@@ -274,10 +276,10 @@ final readonly class Fields
     {
         $list = $this->value($key) ?? [];
         if (! is_array($list) || ! array_is_list($list)) {
-            throw $this->invalid($key, 'a list is needed here.');
+            throw $this->invalid($key, Message::of('errors.list'));
         }
         if (count($list) > $most) {
-            throw $this->invalid($key, "at most {$most} lines are possible here.");
+            throw $this->invalid($key, Message::of('errors.too_many_lines', most: $most));
         }
         $items = self::of($list, $this->pathTo($key), $this->seen);
 
@@ -296,20 +298,20 @@ final readonly class Fields
             return null;
         }
         if (count($given) > 1) {
-            throw $this->invalid($given[1], "the time is given twice, in {$given[0]} and in {$given[1]}.");
+            throw $this->invalid($given[1], Message::of('errors.time_twice', first: $given[0], second: $given[1]));
         }
         $number = $this->number($given[0]);
         try {
             return Seconds::of($number * self::SECONDS[$given[0]]);
         } catch (InvalidQuantity $refusal) {
-            throw $this->invalid($given[0], $refusal->getMessage());
+            throw $this->invalid($given[0], $refusal->explanation());
         }
     }
 
     /** @throws InvalidField when no time is given */
     public function neededDuration(): Seconds
     {
-        return $this->duration() ?? throw $this->invalid('hours', 'a time is needed here, in seconds, minutes, hours or days.');
+        return $this->duration() ?? throw $this->invalid('hours', Message::of('errors.time'));
     }
 
     public function at(): string
@@ -317,7 +319,7 @@ final readonly class Fields
         return $this->path;
     }
 
-    public function invalid(string $key, string $reason): InvalidField
+    public function invalid(string $key, Message $reason): InvalidField
     {
         return new InvalidField($this->pathTo($key), $reason);
     }
@@ -332,10 +334,5 @@ final readonly class Fields
     private function pathTo(string $key): string
     {
         return $this->path === '' ? $key : "{$this->path}.{$key}";
-    }
-
-    private static function show(float $number): string
-    {
-        return rtrim(rtrim(number_format($number, 3, '.', ''), '0'), '.');
     }
 }

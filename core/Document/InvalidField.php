@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Document;
 
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\TempesalException;
 use UnexpectedValueException;
 
@@ -12,9 +13,14 @@ use UnexpectedValueException;
  */
 final class InvalidField extends UnexpectedValueException implements TempesalException
 {
-    public function __construct(public readonly string $path, public readonly string $reason)
+    public function __construct(public readonly string $path, private readonly Message $reason)
     {
-        parent::__construct($path === '' ? $reason : "{$path}: {$reason}");
+        parent::__construct($path === '' ? $reason->encode() : "{$path}: {$reason->encode()}");
+    }
+
+    public function explanation(): Message
+    {
+        return $this->reason;
     }
 
     public function within(string $parent): self

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Document;
 
+use Tempesal\Core\Message\Message;
+
 /**
  * Foods and salts that a document may call by their id instead of describing them.
  */
@@ -79,7 +81,7 @@ final readonly class Pantry
             }
         }
 
-        throw new InvalidField($path, sprintf('"%s" is no %s that is known here.%s', mb_strimwidth($id, 0, 60, '…'), $what, $near === null ? '' : " Did you mean \"{$near}\"?"));
+        throw new InvalidField($path, Message::of("errors.unknown_{$what}", id: mb_strimwidth($id, 0, 60, '…'), near: $near ?? '', isNear: $near === null ? 'no' : 'yes'));
     }
 
     /**

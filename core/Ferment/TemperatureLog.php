@@ -7,6 +7,7 @@ namespace Tempesal\Core\Ferment;
 use DateTimeImmutable;
 use DateTimeZone;
 use Exception;
+use Tempesal\Core\Message\Message;
 
 /**
  * Temperatures as a logger or a spreadsheet hands them out: a line for each reading, a moment and a number, parted by comma,
@@ -23,7 +24,7 @@ final readonly class TemperatureLog
 
     /**
      * @param  list<array{DateTimeImmutable, float}>  $readings  in UTC, degrees Celsius, ascending, each moment once
-     * @param  list<array{line: int, text: string, reason: string}>  $problems  lines that were left out
+     * @param  list<array{line: int, text: string, reason: Message}>  $problems  lines that were left out
      */
     private function __construct(public array $readings, public array $problems)
     {
@@ -41,7 +42,7 @@ final readonly class TemperatureLog
                 continue;
             }
             if ($i >= self::MOST_LINES) {
-                $problems[] = ['line' => $i + 1, 'text' => '', 'reason' => 'At most '.self::MOST_LINES.' lines are read at once.'];
+                $problems[] = ['line' => $i + 1, 'text' => '', 'reason' => Message::of('errors.too_many_lines', most: self::MOST_LINES)];
                 break;
             }
             if ($isFirst && preg_match('/\d/', $line) !== 1) {
@@ -52,7 +53,7 @@ final readonly class TemperatureLog
             }
             $isFirst = false;
             $read = self::line($line, $isFahrenheit, $zone);
-            if (is_string($read)) {
+            if ($read instanceof Message) {
                 $problems[] = ['line' => $i + 1, 'text' => mb_strimwidth($line, 0, 60, '…'), 'reason' => $read];
             } else {
                 $readings[$read[0]->getTimestamp()] = $read;
@@ -63,8 +64,8 @@ final readonly class TemperatureLog
         return new self(array_values($readings), $problems);
     }
 
-    /** @return array{DateTimeImmutable, float}|string the reason when it cannot be read */
-    private static function line(string $line, bool $isFahrenheit, DateTimeZone $zone): array|string
+    /** @return array{DateTimeImmutable, float}|Message the reason when it cannot be read */
+    private static function line(string $line, bool $isFahrenheit, DateTimeZone $zone): array|Message
     {
         $by = match (true) {
             str_contains($line, "\t") => "\t",
@@ -73,23 +74,23 @@ final readonly class TemperatureLog
         };
         $parts = array_map(static fn (string $part): string => trim($part, ' "'), explode($by, $line));
         if (count($parts) < 2) {
-            return 'a moment and a temperature are needed here, parted by a comma.';
+            return Message::of('errors.log_line');
         }
         $number = $by === ',' ? $parts[1] : str_replace(',', '.', $parts[1]);
         if (! is_numeric($number)) {
-            return "\"{$parts[1]}\" is not a temperature.";
+            return Message::of('errors.log_temperature', text: $parts[1]);
         }
         $celsius = $isFahrenheit ? ((float) $number - 32.0) / 1.8 : (float) $number;
         if ($celsius < self::COLDEST || $celsius > self::HOTTEST) {
-            return sprintf('%s lies outside what a kitchen can be.', $parts[1]);
+            return Message::of('errors.log_out_of_range', text: $parts[1]);
         }
         if (preg_match('/^\d{4}-\d{2}-\d{2}[T ]\d{1,2}:\d{2}/', $parts[0]) !== 1) {
-            return "\"{$parts[0]}\" is not a moment like 2026-11-24 18:30.";
+            return Message::of('errors.log_moment', text: $parts[0]);
         }
         try {
             $moment = new DateTimeImmutable($parts[0], $zone);
         } catch (Exception) {
-            return "\"{$parts[0]}\" is not a moment like 2026-11-24 18:30.";
+            return Message::of('errors.log_moment', text: $parts[0]);
         }
 
         return [$moment->setTimezone(new DateTimeZone('UTC')), $celsius];

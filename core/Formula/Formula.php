@@ -12,6 +12,7 @@ use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Seconds;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\Window;
 
@@ -57,15 +58,15 @@ final readonly class Formula
     {
         $head = Fields::of($decoded);
         if ($head->text('tempesal') !== self::FORMAT) {
-            throw $head->invalid('tempesal', 'this must say "formula".');
+            throw $head->invalid('tempesal', Message::of('errors.not_a_formula'));
         }
         if ($head->number('version') !== (float) self::VERSION) {
-            throw $head->invalid('version', sprintf('this Tempesal reads version %d.', self::VERSION));
+            throw $head->invalid('version', Message::of('errors.wrong_version', version: self::VERSION));
         }
         $raw = $head->raw();
         $steps = $raw['steps'] ?? null;
         if (! is_array($steps) || ! array_is_list($steps) || $steps === [] || count($steps) > self::MOST_LINES) {
-            throw $head->invalid('steps', 'at least one step is needed here.');
+            throw $head->invalid('steps', Message::of('errors.no_steps'));
         }
         $fields = $head->with('steps', $pantry->fill($steps, 'steps'));
         $texts = [];
@@ -151,7 +152,7 @@ final readonly class Formula
             array_push($entries, ...FormulaStep::expand($step));
         }
 
-        return $entries === [] ? throw new InvalidField('steps', 'at least one step is needed here.') : $entries;
+        return $entries === [] ? throw new InvalidField('steps', Message::of('errors.no_steps')) : $entries;
     }
 
     /** The batch as it is when it is ready to eat: what was left to go on has gone on for the time of the window. */

@@ -19,6 +19,7 @@ use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Millilitres;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Hazards;
 use Tempesal\Core\Method\SaltedContents;
 use Tempesal\Core\Method\SaltFloor;
@@ -58,10 +59,10 @@ final readonly class FormulaAnswer
             $phase = $formula->servedPhase();
             $there = $state->phase($phase)->weightG();
             if ($there <= 0.0) {
-                throw new InvalidField('serving.phase', "Nothing is left as {$phase->value} at the end.");
+                throw new InvalidField('serving.phase', Message::of('errors.nothing_to_serve', phase: $phase->value));
             }
         } catch (NotEnough $refusal) {
-            throw new InvalidField('steps', $refusal->getMessage());
+            throw new InvalidField('steps', $refusal->explanation());
         }
 
         return new self($formula, $formula->lines(), $ledger, $state);

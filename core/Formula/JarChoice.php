@@ -8,6 +8,7 @@ use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Measure\Millilitres;
 use Tempesal\Core\Measure\Millimetres;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Method;
 
 /**
@@ -28,7 +29,7 @@ final readonly class JarChoice
     {
         $nominal = $fields->quantity('nominalMl', Millilitres::class);
         if ($nominal->value < 20.0) {
-            throw $fields->invalid('nominalMl', 'a jar holds at least 20 ml.');
+            throw $fields->invalid('nominalMl', Message::of('errors.jar_volume'));
         }
 
         return new self(

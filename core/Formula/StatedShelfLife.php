@@ -6,6 +6,7 @@ namespace Tempesal\Core\Formula;
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Message\Message;
 
 /**
  * How long it keeps once it is ready, and where.
@@ -21,7 +22,7 @@ final readonly class StatedShelfLife
     {
         $days = $fields->number('days');
         if ($days <= 0.0 || $days > 2_000.0) {
-            throw $fields->invalid('days', 'between 0 and 2000 days are needed here.');
+            throw $fields->invalid('days', Message::of('errors.shelf_life_days'));
         }
 
         return new self($days, $fields->has('where') ? $fields->text('where') : 'fridge', $fields->has('text') ? $fields->text('text') : '');

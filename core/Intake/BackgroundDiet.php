@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Intake;
 
-use InvalidArgumentException;
+use Tempesal\Core\Measure\InvalidQuantity;
+use Tempesal\Core\Message\Message;
 
 /**
  * An estimate of the sodium in everything but ferments, for each weekday and meal.
@@ -19,7 +20,7 @@ final readonly class BackgroundDiet
     /**
      * @param  array<int|string, array<string, int>>  $milligrams  by ISO weekday and meal; what is missing is nothing
      *
-     * @throws InvalidArgumentException for less than nothing
+     * @throws InvalidQuantity for less than nothing
      */
     public static function of(array $milligrams): self
     {
@@ -27,7 +28,7 @@ final readonly class BackgroundDiet
         foreach (range(1, 7) as $weekday) {
             foreach (Meal::cases() as $meal) {
                 $sodium = $milligrams[$weekday][$meal->value] ?? 0;
-                $whole[$weekday][$meal->value] = $sodium < 0 ? throw new InvalidArgumentException('An estimate is never below nothing.') : $sodium;
+                $whole[$weekday][$meal->value] = $sodium < 0 ? throw new InvalidQuantity(Message::of('errors.estimate_negative')) : $sodium;
             }
         }
 

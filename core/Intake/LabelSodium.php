@@ -8,6 +8,7 @@ use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\SodiumChloride;
+use Tempesal\Core\Message\Message;
 
 /**
  * The sodium of something from a package or a menu, said in one of the ways in which it is printed.
@@ -38,10 +39,10 @@ final class LabelSodium
             'salt' => self::ofSalt(self::number($how, 'saltG', 50.0)),
             'per_100g' => self::each($how) * self::number($how, 'grams', self::MOST_G) / 100.0,
             'per_portion' => self::each($how) * self::number($how, 'portions', 50.0),
-            default => throw $how->invalid('by', 'say it in mg, as grams of salt, by 100 g or by the portion.'),
+            default => throw $how->invalid('by', Message::of('errors.label_by')),
         };
 
-        return $sodium > self::MOST_MG ? throw $how->invalid('by', sprintf('that comes to %d mg; more than %d mg at once is a slip of the pen.', round($sodium), self::MOST_MG)) : $sodium;
+        return $sodium > self::MOST_MG ? throw $how->invalid('by', Message::of('errors.label_too_much', mg: round($sodium), most: self::MOST_MG)) : $sodium;
     }
 
     /**
@@ -69,6 +70,6 @@ final class LabelSodium
     {
         $value = $how->number($key);
 
-        return $value < 0.0 || $value > $most ? throw $how->invalid($key, "between 0 and {$most} is needed here.") : $value;
+        return $value < 0.0 || $value > $most ? throw $how->invalid($key, Message::of('errors.between_zero', most: $most)) : $value;
     }
 }

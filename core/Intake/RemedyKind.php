@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Intake;
 
+use Tempesal\Core\Message\Day;
+use Tempesal\Core\Message\Message;
+use Tempesal\Core\Method\Percent;
+
 /**
  * A way to less sodium in a serving, the gentlest first. Taking salt out of a jar is none of them. What each costs is
  * common practice, no source.
@@ -20,35 +24,41 @@ enum RemedyKind: string
     case Soak = 'soak';
     case LeaveOut = 'leave_out';
 
-    /** @param  string|int|float  ...$with  what it is about: grams or percent then and now, a day, a jar */
-    public function text(string|int|float ...$with): string
+    /** What to do, where it needs no more to be said than that. */
+    public function text(): Message
     {
-        return vsprintf(match ($this) {
-            self::Drain => 'drain it, without the juice',
-            self::Rinse => sprintf('rinse it %d s', ServingStyle::RINSED_S),
-            self::Smaller => '%d g instead of %d g',
-            self::AtFloor => 'salt it with %s %% instead of %s %%, the least that is safe for it',
-            self::OtherDay => 'on %s instead',
-            self::YoungerJar => 'the younger %s instead',
-            self::OtherJar => '%s instead',
-            self::Soak => 'soak it overnight in three times its weight of water, in the fridge',
-            self::LeaveOut => 'leave it out',
-        }, $with);
+        return $this === self::Rinse ? Message::of('remedy_kind.rinse', seconds: ServingStyle::RINSED_S) : Message::of("remedy_kind.{$this->value}");
+    }
+
+    public static function smaller(float $grams, float $insteadOf): Message
+    {
+        return Message::of('remedy_kind.smaller', grams: round($grams), before: round($insteadOf));
+    }
+
+    /**
+     * @param  float  $least  the safe share of salt, 0.02 for 2 %
+     * @param  float  $now  the share as it is
+     */
+    public static function atFloor(float $least, float $now): Message
+    {
+        return Message::of('remedy_kind.at_floor', least: Percent::of($least), now: Percent::of($now));
+    }
+
+    public static function onDay(Day $day): Message
+    {
+        return Message::of('remedy_kind.other_day', day: $day);
+    }
+
+    /** Another jar instead, or a younger one of the same kind. */
+    public function fromJar(string $name): Message
+    {
+        return Message::of("remedy_kind.{$this->value}", jar: $name);
     }
 
     /** What it costs the eater; null where it costs nothing. */
-    public function cost(): ?string
+    public function cost(): ?Message
     {
-        return match ($this) {
-            self::Drain, self::OtherDay => null,
-            self::Rinse => 'some of its tang goes with it',
-            self::Smaller => 'less of it',
-            self::AtFloor => 'softer and sooner sour; not below that',
-            self::YoungerJar => 'crisper, not so sour yet',
-            self::OtherJar => 'another taste',
-            self::Soak => 'bland, with fewer cultures; eat it that day',
-            self::LeaveOut => 'none of it that day',
-        };
+        return $this === self::Drain || $this === self::OtherDay ? null : Message::of("remedy_kind_cost.{$this->value}");
     }
 
     /** Its place among them, 0 for the gentlest. */

@@ -10,6 +10,7 @@ use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Rinsing;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Seconds;
+use Tempesal\Core\Message\Message;
 
 /**
  * How pieces come to the plate. Half a minute under the tap and a spoon of juice are common practice, no source.
@@ -24,21 +25,13 @@ enum ServingStyle: string
 
     private const JUICE_G = 15.0;
 
-    public function label(): string
+    public function label(): Message
     {
         return match ($this) {
-            self::Drained => 'drained',
-            self::Rinsed => sprintf('rinsed %d s', self::RINSED_S),
-            self::WithJuice => sprintf('with %d g of juice', self::JUICE_G),
+            self::Drained => Message::of('serving_style.drained'),
+            self::Rinsed => Message::of('serving_style.rinsed', seconds: self::RINSED_S),
+            self::WithJuice => Message::of('serving_style.with_juice', grams: self::JUICE_G),
         };
-    }
-
-    /** All of them, in a sentence. */
-    public static function sentence(): string
-    {
-        $labels = array_map(static fn (self $way): string => $way->label(), self::cases());
-
-        return ucfirst(implode(', ', array_slice($labels, 0, -1))).' or '.$labels[count($labels) - 1].'.';
     }
 
     /** In which of them a portion was served. */

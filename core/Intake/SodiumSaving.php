@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Intake;
 
+use Tempesal\Core\Message\Message;
+
 /**
  * A change of one serving, and what it would hold then.
  */
@@ -14,11 +16,11 @@ final readonly class SodiumSaving
      * @param  float  $savesMg  less than it holds now
      * @param  bool  $isEnough  whether it then holds no more than was wanted
      */
-    public function __construct(public RemedyKind $kind, public string $text, public float $milligrams, public float $savesMg, public bool $isEnough)
+    public function __construct(public RemedyKind $kind, public Message $text, public float $milligrams, public float $savesMg, public bool $isEnough)
     {
     }
 
-    /** @return array{kind: string, text: string, cost: string|null, milligrams: float, savesMg: float, savesPercent: float, isEnough: bool} */
+    /** @return array{kind: string, text: Message, cost: Message|null, milligrams: float, savesMg: float, savesPercent: float, isEnough: bool} */
     public function toArray(): array
     {
         $before = $this->milligrams + $this->savesMg;

@@ -15,6 +15,7 @@ use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Seconds;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Uptake\TemperatureHistory;
 
 /**
@@ -43,7 +44,7 @@ final class SodiumSavings
 
     /**
      * @param  float|null  $wantedMg  what it may hold at most; null: whatever can be saved
-     * @param  list<array{remedy: RemedyKind, text: string, milligrams: float}>  $others  what could be served instead
+     * @param  list<array{remedy: RemedyKind, text: Message, milligrams: float}>  $others  what could be served instead
      * @return list<SodiumSaving> those that are enough first
      */
     public static function of(BatchState $state, Serve $serving, ?float $wantedMg, array $others = []): array
@@ -56,7 +57,7 @@ final class SodiumSavings
         $share = $wantedMg === null || $now <= 0.0 ? self::USUAL_SHARE : min(1.0, $wantedMg / $now);
         $less = PortionSize::of($serving->phase)->smaller($serving->grams->value, $share);
         if ($less !== null) {
-            $then[] = [RemedyKind::Smaller, RemedyKind::Smaller->text(round($less), round($serving->grams->value)), $serving->weighing(Grams::of($less))->sodiumMg($state, Point::typical())];
+            $then[] = [RemedyKind::Smaller, RemedyKind::smaller($less, $serving->grams->value), $serving->weighing(Grams::of($less))->sodiumMg($state, Point::typical())];
         }
         $savings = [];
         foreach ($then as [$kind, $text, $milligrams]) {
@@ -70,7 +71,7 @@ final class SodiumSavings
         return $savings;
     }
 
-    /** @return list<array{RemedyKind, string, float}> the same pieces in another way, with their milligrams */
+    /** @return list<array{RemedyKind, Message, float}> the same pieces in another way, with their milligrams */
     private static function ways(BatchState $state, Serve $serving): array
     {
         $served = static fn (RemedyKind $kind, ServingStyle $way, BatchState $from): array => [$kind, $kind->text(), $way->plate(Phase::Pieces, $serving->grams)->sodiumMg($from, Point::typical())];

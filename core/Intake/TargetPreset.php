@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Intake;
 
+use Tempesal\Core\Message\Message;
+
 /**
  * Public guideline figures for a day's sodium. They are figures, not advice: the target belongs to the eater and
  * their clinician. All from memory of the named body's publication.
@@ -32,28 +34,13 @@ enum TargetPreset: string
         };
     }
 
-    public function label(): string
+    public function label(): Message
     {
-        return match ($this) {
-            self::WhoAdult => 'Adult',
-            self::UsDailyValue => 'Adult, label daily value',
-            self::AhaIdeal => 'Adult, ideal limit',
-            self::NasemAdequate => 'Adult, adequate intake',
-            self::NasemChild1 => 'Child 1-3 years',
-            self::NasemChild4 => 'Child 4-8 years',
-            self::NasemChild9 => 'Child 9-13 years',
-            self::UkAdult => 'Adult, 6 g salt',
-        };
+        return Message::of("target_preset.{$this->value}");
     }
 
-    public function source(): string
+    public function source(): Message
     {
-        return match ($this) {
-            self::WhoAdult => 'World Health Organization, sodium intake guideline',
-            self::UsDailyValue => 'US FDA daily value, 21 CFR 101.9(c)(9)',
-            self::AhaIdeal => 'American Heart Association',
-            self::NasemAdequate, self::NasemChild1, self::NasemChild4, self::NasemChild9 => 'NASEM 2019, Dietary Reference Intakes for Sodium and Potassium',
-            self::UkAdult => 'UK adult maximum, 6 g salt a day',
-        };
+        return Message::of("target_preset_source.{$this->value}");
     }
 }

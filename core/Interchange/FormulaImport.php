@@ -8,6 +8,7 @@ use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Document\Pantry;
 use Tempesal\Core\Formula\Formula;
 use Tempesal\Core\Formula\FormulaAnswer;
+use Tempesal\Core\Message\Message;
 
 /**
  * Looks at what somebody wants to bring in: Tempesal's own JSON, schema.org recipes, or pasted text. Nothing is written;
@@ -25,7 +26,7 @@ final readonly class FormulaImport
 
     /**
      * @param  mixed  $decoded  JSON, or null when the text is none
-     * @return list<array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>, problems: list<array{path: string, text: string}>}>
+     * @return list<array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>, problems: list<array{path: string, text: Message}>}>
      *
      * @throws InvalidField when nothing in it could be a formula
      */
@@ -40,27 +41,27 @@ final readonly class FormulaImport
             default => array_map($this->recipe(...), array_slice(SchemaRecipe::find($decoded), 0, self::MOST)),
         };
 
-        return $found === [] ? throw new InvalidField('text', 'there is no formula and no schema.org recipe in this.') : $found;
+        return $found === [] ? throw new InvalidField('text', Message::of('errors.nothing_to_import')) : $found;
     }
 
     /**
      * @param  array<array-key, mixed>  $decoded
-     * @return list<array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>, problems: list<array{path: string, text: string}>}>
+     * @return list<array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>, problems: list<array{path: string, text: Message}>}>
      */
     private function bundle(array $decoded): array
     {
         $formulas = $decoded['formulas'] ?? null;
         if (! is_array($formulas) || ! array_is_list($formulas) || count($formulas) > self::MOST) {
-            throw new InvalidField('text', sprintf('a list of at most %d formulas is needed here.', self::MOST));
+            throw new InvalidField('text', Message::of('errors.formula_count', most: self::MOST));
         }
 
         return array_map($this->own(...), $formulas);
     }
 
-    /** @return array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>, problems: list<array{path: string, text: string}>} */
+    /** @return array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>, problems: list<array{path: string, text: Message}>} */
     private function own(mixed $document): array
     {
-        $name = is_array($document) && is_string($document['name'] ?? null) ? mb_substr($document['name'], 0, 200) : 'Without a name';
+        $name = is_array($document) && is_string($document['name'] ?? null) ? mb_substr($document['name'], 0, 200) : '';
         try {
             $formula = Formula::read($document, $this->pantry);
             $answer = FormulaAnswer::of($formula);
@@ -68,13 +69,13 @@ final readonly class FormulaImport
 
             return ['name' => $formula->name, 'document' => $formula->document, 'lines' => [], 'problems' => $problems];
         } catch (InvalidField $refusal) {
-            return ['name' => $name, 'document' => null, 'lines' => [], 'problems' => [['path' => $refusal->path, 'text' => ucfirst($refusal->reason)]]];
+            return ['name' => $name, 'document' => null, 'lines' => [], 'problems' => [['path' => $refusal->path, 'text' => $refusal->explanation()]]];
         }
     }
 
     /**
      * @param  array<string, mixed>  $recipe
-     * @return array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>, problems: list<array{path: string, text: string}>}
+     * @return array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>, problems: list<array{path: string, text: Message}>}
      */
     private function recipe(array $recipe): array
     {
@@ -91,12 +92,12 @@ final readonly class FormulaImport
         return self::drafted($texts['name'], $lines, $texts['work']);
     }
 
-    /** @return array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>, problems: list<array{path: string, text: string}>} */
+    /** @return array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>, problems: list<array{path: string, text: Message}>} */
     private function fromText(string $text): array
     {
         $lines = $this->text->read($text);
         if ($lines === []) {
-            throw new InvalidField('text', 'paste a recipe, or choose a file.');
+            throw new InvalidField('text', Message::of('errors.import_empty'));
         }
         $name = '';
         if ($lines[0]->kind === 'heading' || ($lines[0]->kind === 'food' && $lines[0]->grams === null && $lines[0]->id === null)) {
@@ -109,15 +110,15 @@ final readonly class FormulaImport
     /**
      * @param  list<RecipeLine>  $lines
      * @param  list<string>  $work
-     * @return array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>, problems: list<array{path: string, text: string}>}
+     * @return array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>, problems: list<array{path: string, text: Message}>}
      */
     private static function drafted(string $name, array $lines, array $work): array
     {
         $document = RecipeDraft::of($name, $lines, null, $work);
         $problems = [];
         foreach ($lines as $line) {
-            if (! $line->isSettled()) {
-                $problems[] = ['path' => "line {$line->number}", 'text' => "{$line->text}: {$line->problem}"];
+            if ($line->problem !== null) {
+                $problems[] = ['path' => "line {$line->number}", 'text' => Message::of('import.line', line: $line->text, problem: $line->problem)];
             }
         }
 

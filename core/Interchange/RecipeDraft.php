@@ -29,7 +29,7 @@ final class RecipeDraft
             if ($line->kind === 'work') {
                 $work[] = $line->text;
             } elseif (! $line->isSettled()) {
-                $notes[] = "Not settled: {$line->text}";
+                $notes[] = $line->text;
             } elseif ($line->grams !== null && $line->id !== null) {
                 match (true) {
                     $line->kind === 'water' => $water += $line->grams,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Interchange;
 
+use Tempesal\Core\Message\Message;
+
 /**
  * One line of a pasted recipe as it was understood. Nothing is dropped: what was not understood says why.
  */
@@ -14,7 +16,7 @@ final readonly class RecipeLine
      * @param  string  $kind  food, salt, water, work or heading
      * @param  string|null  $id  of the food or salt
      * @param  float|null  $grams  null where no amount was understood
-     * @param  string|null  $problem  what the cook has to settle
+     * @param  Message|null  $problem  what the cook has to settle
      * @param  bool  $isStarter  whether it is a food that brings cultures
      */
     public function __construct(
@@ -23,7 +25,7 @@ final readonly class RecipeLine
         public string $kind,
         public ?string $id = null,
         public ?float $grams = null,
-        public ?string $problem = null,
+        public ?Message $problem = null,
         public bool $isStarter = false,
     ) {
     }

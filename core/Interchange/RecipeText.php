@@ -7,6 +7,8 @@ namespace Tempesal\Core\Interchange;
 use Tempesal\Core\Measure\InvalidQuantity;
 use Tempesal\Core\Measure\KitchenAmount;
 use Tempesal\Core\Measure\SpoonSystem;
+use Tempesal\Core\Message\Listed;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Produce\PieceWeight;
 use Tempesal\Core\Search\NameIndex;
 
@@ -60,7 +62,7 @@ final class RecipeText
             return new RecipeLine($number, $bare, 'heading');
         }
         if (preg_match('/^[=+@]/', $bare) === 1) {
-            return new RecipeLine($number, $bare, 'food', null, null, 'This looks like a formula of a spreadsheet, not like an ingredient.');
+            return new RecipeLine($number, $bare, 'food', null, null, Message::of('errors.recipe_formula'));
         }
         $hasNumber = preg_match('/^\W*(?:\d|[½⅓⅔¼¾⅛⅜⅝⅞])|^(?:an?|some)\b|\b(?:pinch|dash)\b/iu', $bare) === 1;
         if (! $hasNumber && (str_word_count($bare) > 7 || preg_match('/[.!]$/', $bare) === 1)) {
@@ -85,8 +87,8 @@ final class RecipeText
             $near = $name === '' ? [] : $this->foods->find($name, 3);
 
             return new RecipeLine($number, $line, 'food', null, null, $near === []
-                ? 'Which food this is was not understood.'
-                : 'Which food is meant: '.implode(', ', array_map($this->facts->nameOf(...), $near)).'?');
+                ? Message::of('errors.recipe_food_unknown')
+                : Message::of('errors.recipe_food_which', names: Listed::any(array_map($this->facts->nameOf(...), $near))));
         }
 
         return $this->weighed($number, $line, 'food', $id, $amount, $counted);
@@ -96,12 +98,12 @@ final class RecipeText
     {
         $id = $this->facts->saltNamed($rest);
         if (preg_match(self::UNCLEAR_SALT, $rest) === 1 && $id === null) {
-            return new RecipeLine($number, $line, 'salt', null, null, 'Kosher salts differ almost twofold in the spoon: say flaky or dense.');
+            return new RecipeLine($number, $line, 'salt', null, null, Message::of('errors.recipe_kosher'));
         }
         $id ??= 'fine-sea';
         $grams = $this->grams($amount, $this->facts->densityOf($id, true));
 
-        return new RecipeLine($number, $line, 'salt', $id, $grams, $grams === null ? 'How much salt? "To taste" cannot be counted.' : null);
+        return new RecipeLine($number, $line, 'salt', $id, $grams, $grams === null ? Message::of('errors.recipe_salt_amount') : null);
     }
 
     private function weighed(int $number, string $line, string $kind, string $id, ?string $amount, ?string $counted): RecipeLine
@@ -117,7 +119,7 @@ final class RecipeText
             return new RecipeLine($number, $line, $kind, $id, round($count * $one->typical, 1), null, $isStarter);
         }
 
-        return new RecipeLine($number, $line, $kind, $id, null, 'How much of it was not understood.');
+        return new RecipeLine($number, $line, $kind, $id, null, Message::of('errors.recipe_amount'));
     }
 
     /**

@@ -7,6 +7,7 @@ namespace Tempesal\Core\Interchange;
 use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Formula\FormulaLine;
 use Tempesal\Core\Intake\LabelRounding;
+use Tempesal\Core\Message\Message;
 
 /**
  * A formula as schema.org/Recipe in JSON-LD, for other programs; the formula itself travels along inside, so that
@@ -32,7 +33,7 @@ final class SchemaRecipe
             'description' => $formula->summary(),
             'recipeCategory' => $formula->group,
             'cookingMethod' => $formula->method->label(),
-            'recipeYield' => sprintf('%d servings of %s g', $answer->servings(), round($formula->serving->grams->value, 1)),
+            'recipeYield' => Message::of('recipe.yield', servings: $answer->servings(), grams: round($formula->serving->grams->value, 1)),
             'totalTime' => sprintf('P%dD', (int) ceil($formula->window->readyDays)),
             'recipeIngredient' => array_map(static fn (FormulaLine $line): string => self::ingredient($line), $answer->lines),
             'recipeInstructions' => array_map(static fn (string $text): array => ['@type' => 'HowToStep', 'text' => $text], $formula->work),

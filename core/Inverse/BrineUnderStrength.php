@@ -9,6 +9,7 @@ use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Strength;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Produce\Ingredient;
 
 /**
@@ -32,15 +33,15 @@ final readonly class BrineUnderStrength implements InverseQuestion
         $name = $this->liquid->name;
         $room = $strength->roomFor($this->liquid->masses(100.0, Point::typical()), $this->wanted->share, $this->wanted->basis);
         if ($room === null) {
-            return new InverseAnswer(null, 'g', $now, true, "As much {$name} as you like: it is not stronger than {$this->wanted->text()} itself.");
+            return new InverseAnswer(null, 'g', $now, true, Message::of('inverse.brine_any', name: $name, wanted: $this->wanted->text()));
         }
         if ($room->isZero()) {
-            return new InverseAnswer(0.0, 'g', $now, false, "None: the batch is at {$this->wanted->text($now)} already.");
+            return new InverseAnswer(0.0, 'g', $now, false, Message::of('inverse.brine_none', now: $this->wanted->text($now)));
         }
         if ($this->there !== null && $this->there->value < $room->value) {
-            return new InverseAnswer($this->there->value, 'g', $this->wanted->share, true, sprintf('All %.0f g of %s that are there.', $this->there->value, $name));
+            return new InverseAnswer($this->there->value, 'g', $this->wanted->share, true, Message::of('inverse.brine_all', grams: round($this->there->value, 0), name: $name));
         }
 
-        return new InverseAnswer($room->value, 'g', $this->wanted->share, true, sprintf('Up to %.0f g of %s; then it stands at %s.', $room->value, $name, $this->wanted->text()));
+        return new InverseAnswer($room->value, 'g', $this->wanted->share, true, Message::of('inverse.brine_up_to', grams: round($room->value, 0), name: $name, wanted: $this->wanted->text()));
     }
 }

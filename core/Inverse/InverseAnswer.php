@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Inverse;
 
+use Tempesal\Core\Message\Message;
+
 /**
  * An amount that would do it, or how near one can get.
  */
@@ -19,7 +21,7 @@ final readonly class InverseAnswer
         public string $unit,
         public float $reached,
         public bool $isReached,
-        public string $sentence,
+        public Message $message,
     ) {
     }
 
@@ -28,7 +30,7 @@ final readonly class InverseAnswer
     {
         return [
             'amount' => $this->amount, 'unit' => $this->unit, 'reached' => $this->reached,
-            'isReached' => $this->isReached, 'sentence' => $this->sentence,
+            'isReached' => $this->isReached, 'sentence' => $this->message,
         ];
     }
 }

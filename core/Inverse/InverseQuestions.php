@@ -6,6 +6,8 @@ namespace Tempesal\Core\Inverse;
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Message\Listed;
+use Tempesal\Core\Message\Message;
 
 /**
  * Every question by its word.
@@ -26,7 +28,7 @@ final class InverseQuestions
     public static function read(Fields $fields): InverseQuestion
     {
         $word = $fields->text('question');
-        $class = self::ALL[$word] ?? throw $fields->invalid('question', 'one of these is needed here: '.implode(', ', array_keys(self::ALL)).'.');
+        $class = self::ALL[$word] ?? throw $fields->invalid('question', Message::of('errors.one_of', choices: Listed::any(array_keys(self::ALL))));
 
         return $class::read($fields);
     }

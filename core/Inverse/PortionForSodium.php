@@ -9,6 +9,7 @@ use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Message\Message;
 
 /**
  * How much of it holds so much sodium?
@@ -29,14 +30,14 @@ final readonly class PortionForSodium implements InverseQuestion
         $state = $ledger->state();
         $perGram = $this->serving->weighing(Grams::of(100.0))->sodiumMg($state, Point::typical()) / 100.0;
         if ($perGram <= 0.0) {
-            return new InverseAnswer(null, 'g', 0.0, true, 'It holds no sodium.');
+            return new InverseAnswer(null, 'g', 0.0, true, Message::of('inverse.no_sodium'));
         }
         $grams = $this->sodiumMg / $perGram;
         $there = $state->phase($this->serving->phase)->weightG();
         if ($grams > $there) {
-            return new InverseAnswer($there, 'g', $there * $perGram, true, sprintf('All %.0f g that are left hold %.0f mg.', $there, $there * $perGram));
+            return new InverseAnswer($there, 'g', $there * $perGram, true, Message::of('inverse.portion_all', grams: round($there, 0), mg: round($there * $perGram, 0)));
         }
 
-        return new InverseAnswer($grams, 'g', $this->sodiumMg, true, sprintf('%.0f g hold %.0f mg of sodium.', $grams, $this->sodiumMg));
+        return new InverseAnswer($grams, 'g', $this->sodiumMg, true, Message::of('inverse.portion', grams: round($grams, 0), mg: round($this->sodiumMg, 0)));
     }
 }

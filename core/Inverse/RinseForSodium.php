@@ -12,6 +12,7 @@ use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Rinsing;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Seconds;
+use Tempesal\Core\Message\Message;
 
 /**
  * How long must a serving be rinsed to hold no more than so much sodium?
@@ -29,7 +30,7 @@ final readonly class RinseForSodium implements InverseQuestion
     {
         $serving = TargetSodium::serving($fields);
         if ($serving->phase !== Phase::Pieces) {
-            throw $fields->invalid('phase', 'only pieces can be rinsed.');
+            throw $fields->invalid('phase', Message::of('errors.rinse_pieces'));
         }
 
         return new self(
@@ -48,12 +49,12 @@ final readonly class RinseForSodium implements InverseQuestion
         if ($seconds === null) {
             $best = $sodiumAt(self::LONGEST_S);
 
-            return new InverseAnswer(null, 's', $best, false, sprintf('Ten minutes under the tap still leave %.0f mg. Soak it, or take less.', $best));
+            return new InverseAnswer(null, 's', $best, false, Message::of('inverse.rinse_too_long', mg: round($best, 0)));
         }
         if ($seconds === 0.0) {
-            return new InverseAnswer(null, 's', $sodiumAt(0.0), true, 'It holds no more than that unrinsed.');
+            return new InverseAnswer(null, 's', $sodiumAt(0.0), true, Message::of('inverse.rinse_none'));
         }
 
-        return new InverseAnswer($seconds, 's', $sodiumAt($seconds), true, sprintf('Rinse it for %s.', TargetSodium::time($seconds)));
+        return new InverseAnswer($seconds, 's', $sodiumAt($seconds), true, Message::of('inverse.rinse', time: TargetSodium::time($seconds)));
     }
 }

@@ -7,6 +7,7 @@ namespace Tempesal\Core\Inverse;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Strength;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Salt\SaltProduct;
 
 /**
@@ -29,9 +30,9 @@ final readonly class SaltForStrength implements InverseQuestion
         $now = $strength->share($this->wanted->basis) ?? 0.0;
         $salt = $strength->saltToAdd($this->wanted->share, $this->wanted->basis, $this->product)->value;
         if ($now >= $this->wanted->share) {
-            return new InverseAnswer(null, 'g', $now, true, "It is at {$this->wanted->text($now)} already; no salt is needed.");
+            return new InverseAnswer(null, 'g', $now, true, Message::of('inverse.salt_none', now: $this->wanted->text($now)));
         }
 
-        return new InverseAnswer($salt, 'g', $this->wanted->share, true, sprintf('%.1f g of %s bring it from %s to %s.', $salt, $this->product->name, $this->wanted->text($now), $this->wanted->text()));
+        return new InverseAnswer($salt, 'g', $this->wanted->share, true, Message::of('inverse.salt', grams: round($salt, 1), name: $this->product->name, now: $this->wanted->text($now), wanted: $this->wanted->text()));
     }
 }

@@ -15,6 +15,7 @@ use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Seconds;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Uptake\TemperatureHistory;
 
 /**
@@ -35,7 +36,7 @@ final readonly class SoakForSodium implements InverseQuestion
     {
         $serving = TargetSodium::serving($fields);
         if ($serving->phase !== Phase::Pieces) {
-            throw $fields->invalid('phase', 'only pieces can be soaked.');
+            throw $fields->invalid('phase', Message::of('errors.soak_pieces'));
         }
 
         return new self(TargetSodium::read($fields), $serving, $fields->grams('water'), TemperatureHistory::read($fields, self::FRIDGE_CELSIUS));
@@ -51,12 +52,12 @@ final readonly class SoakForSodium implements InverseQuestion
         if ($seconds === null) {
             $best = $sodiumAt(self::LONGEST_S);
 
-            return new InverseAnswer(null, 's', $best, false, sprintf('Two days in that water still leave %.0f mg. Take more water, change it once, or take less.', $best));
+            return new InverseAnswer(null, 's', $best, false, Message::of('inverse.soak_too_long', mg: round($best, 0)));
         }
         if ($seconds === 0.0) {
-            return new InverseAnswer(null, 's', $now, true, 'It holds no more than that as it is.');
+            return new InverseAnswer(null, 's', $now, true, Message::of('inverse.soak_none'));
         }
 
-        return new InverseAnswer($seconds, 's', $sodiumAt($seconds), true, sprintf('Soak it for %s in %.0f g of water, in the fridge, and eat it soon: it is weaker now.', TargetSodium::time($seconds), $this->water->value));
+        return new InverseAnswer($seconds, 's', $sodiumAt($seconds), true, Message::of('inverse.soak', time: TargetSodium::time($seconds), water: round($this->water->value, 0)));
     }
 }

@@ -9,6 +9,7 @@ use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Message\Message;
 
 /**
  * What questions about a serving have in common.
@@ -26,7 +27,7 @@ final class TargetSodium
     {
         $sodium = $fields->number('sodiumMg');
         if ($sodium <= 0.0 || $sodium > 100_000.0) {
-            throw $fields->invalid('sodiumMg', 'more than 0 and at most 100000 mg are needed here.');
+            throw $fields->invalid('sodiumMg', Message::of('errors.sodium_wanted'));
         }
 
         return $sodium;
@@ -37,7 +38,7 @@ final class TargetSodium
     {
         $grams ??= $fields->grams();
         if ($grams->isZero()) {
-            throw $fields->invalid('grams', 'more than nothing is needed here.');
+            throw $fields->invalid('grams', Message::of('errors.more_than_zero'));
         }
 
         return Serve::of($fields->choice('phase', Phase::class, Phase::Pieces), $grams);
@@ -69,12 +70,12 @@ final class TargetSodium
         return $high;
     }
 
-    public static function time(float $seconds): string
+    public static function time(float $seconds): Message
     {
         return match (true) {
-            $seconds < 90.0 => sprintf('%.0f s', $seconds),
-            $seconds < 5400.0 => sprintf('%.0f min', $seconds / 60.0),
-            default => sprintf('%.1f h', $seconds / 3600.0),
+            $seconds < 90.0 => Message::of('duration.seconds', seconds: round($seconds)),
+            $seconds < 5400.0 => Message::of('duration.minutes', minutes: round($seconds / 60.0)),
+            default => Message::of('duration.hours', hours: round($seconds / 3600.0, 1)),
         };
     }
 }

@@ -6,6 +6,7 @@ namespace Tempesal\Core\Inverse;
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Salt\SaltBasis;
 
 /**
@@ -22,18 +23,18 @@ final readonly class TargetStrength
     {
         $share = $fields->share('share');
         if ($share <= 0.0 || $share > 0.5) {
-            throw $fields->invalid('share', 'a share of more than nothing and at most 0.5 is needed here.');
+            throw $fields->invalid('share', Message::of('errors.strength_share'));
         }
         $basis = $fields->choice('basis', SaltBasis::class, SaltBasis::BrineStrength);
         if ($basis === SaltBasis::OfVegetable) {
-            throw $fields->invalid('basis', 'a started batch is judged by its water or by everything in it, not by the vegetable.');
+            throw $fields->invalid('basis', Message::of('errors.strength_basis'));
         }
 
         return new self($share, $basis);
     }
 
-    public function text(?float $share = null): string
+    public function text(?float $share = null): Message
     {
-        return number_format(($share ?? $this->share) * 100.0, 2).' % '.$this->basis->label();
+        return $this->basis->strength(round(($share ?? $this->share) * 100.0, 2));
     }
 }

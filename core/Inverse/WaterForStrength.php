@@ -7,6 +7,7 @@ namespace Tempesal\Core\Inverse;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Strength;
+use Tempesal\Core\Message\Message;
 
 /**
  * How much water would thin the batch to a strength?
@@ -27,10 +28,10 @@ final readonly class WaterForStrength implements InverseQuestion
         $strength = Strength::of($ledger->state());
         $now = $strength->share($this->wanted->basis) ?? 0.0;
         if ($now <= $this->wanted->share) {
-            return new InverseAnswer(null, 'g', $now, true, "It is at {$this->wanted->text($now)}; no water is needed.");
+            return new InverseAnswer(null, 'g', $now, true, Message::of('inverse.water_none', now: $this->wanted->text($now)));
         }
         $water = $strength->waterToAdd($this->wanted->share, $this->wanted->basis)->value;
 
-        return new InverseAnswer($water, 'g', $this->wanted->share, true, sprintf('%.0f g of water thin it from %s to %s.', $water, $this->wanted->text($now), $this->wanted->text()));
+        return new InverseAnswer($water, 'g', $this->wanted->share, true, Message::of('inverse.water', grams: round($water, 0), now: $this->wanted->text($now), wanted: $this->wanted->text()));
     }
 }

@@ -7,6 +7,7 @@ namespace Tempesal\Core\Jar;
 use Tempesal\Core\Measure\InvalidQuantity;
 use Tempesal\Core\Measure\Millilitres;
 use Tempesal\Core\Measure\Millimetres;
+use Tempesal\Core\Message\Message;
 
 /**
  * A jar as three stacked solids: a cylinder for the body, a sloping shoulder, a neck as wide as the mouth.
@@ -32,17 +33,17 @@ final readonly class Jar
     public static function of(Millilitres $nominal, Millimetres $mouth, Millimetres $body): self
     {
         if ($nominal->value < 20.0 || $mouth->value < 15.0) {
-            throw new InvalidQuantity('A jar holds at least 20 ml and has a mouth of at least 15 mm.');
+            throw new InvalidQuantity(Message::of('errors.jar_least'));
         }
         if ($mouth->value > $body->value) {
-            throw new InvalidQuantity('The mouth of a jar cannot be wider than its body.');
+            throw new InvalidQuantity(Message::of('errors.jar_mouth'));
         }
         $shoulder = ($body->value - $mouth->value) / 2.0;
         $neck = $shoulder > 0.0 ? self::NECK_MM : 0.0;
         $above = self::cylinder($mouth->value, $neck) + self::cone($body->value, $mouth->value, $shoulder);
         $bodyHeight = ($nominal->value - $above) / self::cylinder($body->value, 1.0);
         if ($bodyHeight < 10.0) {
-            throw new InvalidQuantity('A jar of that width would have no height left for this volume; check the measures.');
+            throw new InvalidQuantity(Message::of('errors.jar_height'));
         }
 
         return new self($nominal, $mouth, $body, Millimetres::of($neck), Millimetres::of($shoulder), Millimetres::of($bodyHeight));

@@ -27,7 +27,7 @@ final class ClingingBrine
 
     public static function share(Band $film, Point $point): float
     {
-        return $point->of(new Uncertain('film', 'how much brine clings to the pieces', $film, 'drain well, or rinse'));
+        return $point->of(new Uncertain('film', 'film', $film));
     }
 
     /**

@@ -6,6 +6,8 @@ namespace Tempesal\Core\Ledger;
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Message\Listed;
+use Tempesal\Core\Message\Message;
 
 /**
  * Every kind of entry by its word.
@@ -44,7 +46,7 @@ final class EntryKinds
         $kind = $fields->text('kind');
         $class = self::ALL[$kind] ?? null;
         if ($class === null) {
-            throw $fields->invalid('kind', sprintf('"%s" is not a kind of entry. Known are: %s.', mb_strimwidth($kind, 0, 40, '…'), implode(', ', self::words())));
+            throw $fields->invalid('kind', Message::of('errors.entry_kind', kind: mb_strimwidth($kind, 0, 40, '…'), choices: Listed::any(self::words())));
         }
 
         return $class::read($fields);

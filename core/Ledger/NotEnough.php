@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tempesal\Core\Ledger;
 
 use DomainException;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\TempesalException;
 
 /**
@@ -12,35 +13,40 @@ use Tempesal\Core\TempesalException;
  */
 final class NotEnough extends DomainException implements TempesalException
 {
-    private function __construct(string $message, public readonly ?int $lineNumber = null)
+    private function __construct(private readonly Message $explanation, public readonly ?int $lineNumber = null)
     {
-        parent::__construct($message);
+        parent::__construct($explanation->encode());
+    }
+
+    public function explanation(): Message
+    {
+        return $this->explanation;
     }
 
     public static function of(Phase $phase, float $wantedG, float $thereG): self
     {
-        return new self(sprintf('Only %s g of %s are left, %s g were asked for.', self::show($thereG), $phase->value, self::show($wantedG)));
+        return new self(Message::of('errors.not_enough', there: self::show($thereG), wanted: self::show($wantedG), phase: $phase->value));
     }
 
     public static function nothingIn(Phase $phase): self
     {
-        return new self(sprintf('There is no %s to do that with.', $phase->value));
+        return new self(Message::of('errors.none_left', phase: $phase->value));
     }
 
     /** What left the jar since then would no longer have been in it. */
     public static function afterTheFact(Phase $phase): self
     {
-        return new self(sprintf('More %s has left the jar since than would have been there.', $phase->value));
+        return new self(Message::of('errors.more_left_since', phase: $phase->value));
     }
 
     /** @param  int  $line  place in the ledger, from 0 */
     public function onLine(int $line): self
     {
-        return new self($this->getMessage(), $this->lineNumber ?? $line);
+        return new self($this->explanation, $this->lineNumber ?? $line);
     }
 
-    private static function show(float $grams): string
+    private static function show(float $grams): float
     {
-        return number_format(max(0.0, $grams), $grams < 10 ? 1 : 0);
+        return round(max(0.0, $grams), $grams < 10 ? 1 : 0);
     }
 }

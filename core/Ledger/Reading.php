@@ -6,6 +6,7 @@ namespace Tempesal\Core\Ledger;
 
 use Tempesal\Core\Measure\Composition;
 use Tempesal\Core\Measure\SodiumChloride;
+use Tempesal\Core\Message\Message;
 
 /**
  * What a cook can measure on a batch.
@@ -30,14 +31,9 @@ enum Reading: string
         };
     }
 
-    public function label(): string
+    public function label(): Message
     {
-        return match ($this) {
-            self::DrainedWeight => 'the drained weight',
-            self::BrineStrength => 'the brine strength',
-            self::PiecesSodium => 'the sodium in the pieces',
-            self::SauceSodium => 'the sodium in the sauce',
-        };
+        return Message::of("reading.{$this->value}");
     }
 
     /** The largest value that can be: a weight in grams, a share, or mg in 100 g. */

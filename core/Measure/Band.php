@@ -17,7 +17,7 @@ final readonly class Band
     public static function of(float $low, float $typical, float $high): self
     {
         if (! is_finite($low) || ! is_finite($typical) || ! is_finite($high)) {
-            throw InvalidQuantity::notFinite('A band');
+            throw InvalidQuantity::notFinite();
         }
         if ($low > $typical || $typical > $high) {
             throw InvalidQuantity::bandOutOfOrder();

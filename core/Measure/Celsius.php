@@ -16,11 +16,6 @@ final readonly class Celsius extends Quantity
         return $this->value + self::KELVIN_AT_ZERO;
     }
 
-    protected static function label(): string
-    {
-        return 'A temperature';
-    }
-
     protected static function unit(): string
     {
         return '°C';

@@ -15,11 +15,6 @@ final readonly class Grams extends Quantity
         return self::of($amount * $unit->grams());
     }
 
-    protected static function label(): string
-    {
-        return 'A weight';
-    }
-
     protected static function unit(): string
     {
         return 'g';

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tempesal\Core\Measure;
 
 use InvalidArgumentException;
+use Tempesal\Core\Message\Explains;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\TempesalException;
 
 /**
@@ -12,33 +14,30 @@ use Tempesal\Core\TempesalException;
  */
 final class InvalidQuantity extends InvalidArgumentException implements TempesalException
 {
-    public static function notFinite(string $what): self
+    use Explains;
+
+    public static function notFinite(): self
     {
-        return new self("{$what} must be an ordinary number.");
+        return new self(Message::of('errors.quantity_finite'));
     }
 
-    public static function belowLeast(string $what, string $least): self
+    public static function belowLeast(float $least, string $unit): self
     {
-        return new self("{$what} cannot be less than {$least}.");
+        return new self(Message::of('errors.quantity_least', least: $least, unit: $unit));
     }
 
-    public static function aboveMost(string $what, string $most): self
+    public static function aboveMost(float $most, string $unit): self
     {
-        return new self("{$what} cannot be more than {$most} here.");
+        return new self(Message::of('errors.quantity_most', most: $most, unit: $unit));
     }
 
-    public static function moreThanThereIs(string $what): self
+    public static function moreThanThereIs(): self
     {
-        return new self("{$what} cannot be taken from less than itself.");
+        return new self(Message::of('errors.quantity_negative'));
     }
 
     public static function bandOutOfOrder(): self
     {
-        return new self('A band runs from its low over its typical to its high value.');
-    }
-
-    public static function notUnderstood(string $typed, string $hint): self
-    {
-        return new self(sprintf('"%s" is not an amount Tempesal can read. %s', mb_strimwidth($typed, 0, 40, '…'), $hint));
+        return new self(Message::of('errors.band_order'));
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Measure;
 
+use Tempesal\Core\Message\Message;
+
 /**
  * What a cook typed for an amount, read: "250 g", "1 1/2 tbsp", "½ cup", "1,5 kg", "1 lb 4 oz", "a heaped tsp".
  */
@@ -13,8 +15,6 @@ final readonly class KitchenAmount
         '½' => '1/2', '⅓' => '1/3', '⅔' => '2/3', '¼' => '1/4', '¾' => '3/4',
         '⅛' => '1/8', '⅜' => '3/8', '⅝' => '5/8', '⅞' => '7/8', '⅙' => '1/6', '⅕' => '1/5',
     ];
-
-    private const HINT = 'Write it like 250 g, 1 1/2 tbsp or 1 lb 4 oz.';
 
     /**
      * @param  non-empty-list<AmountTerm>  $terms
@@ -30,10 +30,10 @@ final readonly class KitchenAmount
     {
         $text = trim(strtr($typed, [...self::spacedFractions(), '⁄' => '/', '−' => '-', "\u{00A0}" => ' ']));
         if ($text === '') {
-            throw new InvalidQuantity('An amount is needed here, for example 250 g.');
+            throw new InvalidQuantity(Message::of('errors.amount_missing'));
         }
         if (preg_match('/^-/', $text) === 1) {
-            throw InvalidQuantity::belowLeast('An amount', '0');
+            throw new InvalidQuantity(Message::of('errors.amount_negative'));
         }
 
         $terms = [];
@@ -73,7 +73,7 @@ final readonly class KitchenAmount
         $grams = 0.0;
         foreach ($this->terms as $term) {
             if ($term->unit instanceof VolumeUnit) {
-                throw new InvalidQuantity(sprintf('"%s" is a volume; a weight is needed here, for example 900 g or 2 lb.', $this->typed));
+                throw new InvalidQuantity(Message::of('errors.amount_volume', typed: $this->typed));
             }
             $grams += $term->amount * ($term->unit?->grams() ?? 1.0);
         }
@@ -91,7 +91,7 @@ final readonly class KitchenAmount
         $millilitres = 0.0;
         foreach ($this->terms as $term) {
             if ($term->unit instanceof MassUnit) {
-                throw new InvalidQuantity(sprintf('"%s" is a weight; a volume is needed here, for example 250 ml or 1 cup.', $this->typed));
+                throw new InvalidQuantity(Message::of('errors.amount_weight', typed: $this->typed));
             }
             $millilitres += $term->amount * ($term->unit?->millilitres() ?? 1.0) * $term->fill->factor()->typical;
         }
@@ -110,19 +110,19 @@ final readonly class KitchenAmount
         $number = '(?<whole>\d+)\s+(?<top>\d+)\s*\/\s*(?<bottom>\d+)|(?<top2>\d+)\s*\/\s*(?<bottom2>\d+)|(?<decimal>\d+(?:[.,]\d+)?|[.,]\d+)|(?<one>an?)\b';
         $pattern = "/^(?:\\+|and\\b|,)?\\s*(?:(?<fill0>{$fills})\\s+)?(?:{$number})\\s*(?:(?<fill>{$fills})\\s+)?(?<unit>fl\\.?\\s*oz|fluid\\s+ounces?|[a-zA-Z]+)?\\.?\\s*/iu";
         if (preg_match($pattern, $text, $m, PREG_UNMATCHED_AS_NULL) !== 1) {
-            throw InvalidQuantity::notUnderstood($typed, self::HINT);
+            throw new InvalidQuantity(Message::of('errors.amount_unclear', typed: self::short($typed)));
         }
 
         $amount = self::readNumber($m, $typed);
         $unitWord = $m['unit'] ?? null;
         $unit = $unitWord === null ? null : self::unit($unitWord, $spoons);
         if ($unitWord !== null && $unit === null) {
-            throw InvalidQuantity::notUnderstood($typed, sprintf('"%s" is not a unit it knows. %s', $unitWord, self::HINT));
+            throw new InvalidQuantity(Message::of('errors.amount_unit', unit: self::short((string) $unitWord)));
         }
         $fillWord = mb_strtolower($m['fill0'] ?? $m['fill'] ?? 'level');
         $fill = SpoonFill::from($fillWord === 'heaping' ? 'heaped' : $fillWord);
         if ($fill !== SpoonFill::Level && ! ($unit instanceof VolumeUnit && $unit->isSpoon())) {
-            throw InvalidQuantity::notUnderstood($typed, 'Only a spoon can be rounded, heaped or scant.');
+            throw new InvalidQuantity(Message::of('errors.amount_fill'));
         }
 
         return [new AmountTerm($amount, $unit, $fill), substr($text, strlen((string) $m[0]))];
@@ -142,18 +142,18 @@ final readonly class KitchenAmount
             if (preg_match('/^[1-9]\d{0,2},\d{3}$/', $m['decimal']) === 1) {
                 $joined = str_replace(',', '', $m['decimal']);
                 $point = str_replace(',', '.', $m['decimal']);
-                throw InvalidQuantity::notUnderstood($typed, "It could be {$joined} or {$point}: write one of the two.");
+                throw new InvalidQuantity(Message::of('errors.amount_ambiguous', first: $joined, second: $point));
             }
             $amount = (float) str_replace(',', '.', $m['decimal']);
             if (! is_finite($amount)) {
-                throw InvalidQuantity::notFinite('An amount');
+                throw InvalidQuantity::notFinite();
             }
 
             return $amount;
         }
         $bottom = (float) ($m['bottom'] ?? $m['bottom2'] ?? '1');
         if ($bottom === 0.0) {
-            throw InvalidQuantity::notUnderstood($typed, 'A fraction cannot be of nothing.');
+            throw new InvalidQuantity(Message::of('errors.amount_fraction'));
         }
 
         return (float) ($m['whole'] ?? '0') + (float) ($m['top'] ?? $m['top2'] ?? '0') / $bottom;
@@ -198,10 +198,10 @@ final readonly class KitchenAmount
     {
         $kinds = array_unique(array_map(static fn (AmountTerm $term): string => $term->unit === null ? '' : $term->unit::class, $terms));
         if (count($kinds) > 1) {
-            throw InvalidQuantity::notUnderstood($typed, 'Weights, volumes and bare numbers cannot be added to each other.');
+            throw new InvalidQuantity(Message::of('errors.amount_mixed'));
         }
         if (count($terms) > 1 && $terms[0]->unit === null) {
-            throw InvalidQuantity::notUnderstood($typed, self::HINT);
+            throw new InvalidQuantity(Message::of('errors.amount_unclear', typed: self::short($typed)));
         }
     }
 
@@ -209,5 +209,10 @@ final readonly class KitchenAmount
     private static function spacedFractions(): array
     {
         return array_map(static fn (string $fraction): string => " {$fraction} ", self::FRACTIONS);
+    }
+
+    private static function short(string $typed): string
+    {
+        return mb_strimwidth($typed, 0, 40, '…');
     }
 }

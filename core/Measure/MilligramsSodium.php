@@ -9,11 +9,6 @@ namespace Tempesal\Core\Measure;
  */
 final readonly class MilligramsSodium extends Quantity
 {
-    protected static function label(): string
-    {
-        return 'Sodium';
-    }
-
     protected static function unit(): string
     {
         return 'mg';

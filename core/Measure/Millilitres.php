@@ -15,11 +15,6 @@ final readonly class Millilitres extends Quantity
         return self::of($amount * $unit->millilitres());
     }
 
-    protected static function label(): string
-    {
-        return 'A volume';
-    }
-
     protected static function unit(): string
     {
         return 'ml';

@@ -9,11 +9,6 @@ namespace Tempesal\Core\Measure;
  */
 final readonly class Millimetres extends Quantity
 {
-    protected static function label(): string
-    {
-        return 'A length';
-    }
-
     protected static function unit(): string
     {
         return 'mm';

@@ -19,13 +19,13 @@ abstract readonly class Quantity
     public static function of(float $value): static
     {
         if (! is_finite($value)) {
-            throw InvalidQuantity::notFinite(static::label());
+            throw InvalidQuantity::notFinite();
         }
         if ($value < static::least()) {
-            throw InvalidQuantity::belowLeast(static::label(), static::show(static::least()));
+            throw InvalidQuantity::belowLeast(static::least(), static::unit());
         }
         if ($value > static::most()) {
-            throw InvalidQuantity::aboveMost(static::label(), static::show(static::most()));
+            throw InvalidQuantity::aboveMost(static::most(), static::unit());
         }
 
         return new static($value);
@@ -64,9 +64,6 @@ abstract readonly class Quantity
         return $this->value > $that->value;
     }
 
-    /** How the quantity is called at the start of a sentence. */
-    abstract protected static function label(): string;
-
     /** The sign of the unit. */
     abstract protected static function unit(): string;
 
@@ -78,10 +75,5 @@ abstract readonly class Quantity
     protected static function most(): float
     {
         return 1_000_000.0;
-    }
-
-    final protected static function show(float $value): string
-    {
-        return rtrim(rtrim(number_format($value, 2), '0'), '.').' '.static::unit();
     }
 }

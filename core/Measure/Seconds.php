@@ -21,11 +21,6 @@ final readonly class Seconds extends Quantity
         return self::of($days * 86_400.0);
     }
 
-    protected static function label(): string
-    {
-        return 'A time';
-    }
-
     protected static function unit(): string
     {
         return 's';

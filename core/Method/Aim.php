@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Method;
 
+use Tempesal\Core\Message\Message;
+
 /**
  * How far a cook wants a batch to go before it counts as ready.
  */
@@ -14,13 +16,8 @@ enum Aim: string
     case Long = 'long';
     case Own = 'own';
 
-    public function label(): string
+    public function label(): Message
     {
-        return match ($this) {
-            self::Young => 'young and crunchy',
-            self::Middle => 'in the middle',
-            self::Long => 'long and sour',
-            self::Own => 'as we liked it best',
-        };
+        return Message::of("aim.{$this->value}");
     }
 }

@@ -7,6 +7,7 @@ namespace Tempesal\Core\Method;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Message\Message;
 
 /**
  * A way to bring salt and food together. All that is usual, least or allowed for it stands in its profile.
@@ -31,9 +32,15 @@ enum Method: string
         return MethodProfile::of($this);
     }
 
-    public function label(): string
+    public function label(): Message
     {
-        return $this->profile()->label;
+        return Message::of("method.{$this->value}");
+    }
+
+    /** How it is done, in a sentence or two. */
+    public function note(): Message
+    {
+        return Message::of("method_note.{$this->value}");
     }
 
     /**
@@ -46,7 +53,7 @@ enum Method: string
         $method = $fields->choice('method', self::class);
 
         return $method->isMade() ? $method : throw $fields->invalid('method',
-            'what is bought is not made; it goes onto the shelf as it is.');
+            Message::of('errors.bought_not_made'));
     }
 
     public function isMade(): bool

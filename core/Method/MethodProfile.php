@@ -34,8 +34,6 @@ final class MethodProfile
     private static array $known = [];
 
     private function __construct(
-        public readonly string $label,
-        public readonly string $note,
         public readonly Salting $salting,
         public readonly Preparation $preparation,
         public readonly EdiblePart $eaten,
@@ -64,7 +62,6 @@ final class MethodProfile
     private static function drySalting(): self
     {
         return new self(
-            'Dry salting', 'Salt on the cut vegetable; it makes its own juice.',
             Salting::of(SaltBasis::OfVegetable, usual: 0.0225, least: 0.02)->mindingFoods(),
             new Preparation(draw: Band::of(0.10, 0.20, 0.30), takesStarter: true),
             EdiblePart::pieces(self::window(7.0, 21.0, 42.0)),
@@ -75,7 +72,6 @@ final class MethodProfile
     private static function pouredBrine(): self
     {
         return new self(
-            'Poured brine', 'Salt on the water; the vegetable takes about half of it.',
             Salting::of(SaltBasis::OfWater, usual: 0.03, least: 0.02)->mindingFoods()->leastOfEverything(SaltFloor::FERMENTING),
             new Preparation(draw: Preparation::brineDraw(), takesStarter: true),
             EdiblePart::pieces(self::window(4.0, 9.0, 28.0)),
@@ -86,7 +82,6 @@ final class MethodProfile
     private static function equilibriumBrine(): self
     {
         return new self(
-            'Equilibrium brine', 'Salt on vegetable and water together; what you set is what it ends at.',
             Salting::of(SaltBasis::OfEverything, usual: 0.025, least: SaltFloor::FERMENTING)->mindingFoods(),
             new Preparation(draw: Preparation::brineDraw(), takesStarter: true),
             EdiblePart::pieces(self::window(4.0, 9.0, 28.0)),
@@ -97,7 +92,6 @@ final class MethodProfile
     private static function mash(): self
     {
         return new self(
-            'Mash', 'Chopped or blended, salt on its weight, no water; stir daily in the first week.',
             Salting::of(SaltBasis::OfVegetable, usual: 0.03, least: 0.02)->mindingFoods(),
             new Preparation(takesStarter: true),
             EdiblePart::sauce(self::window(7.0, 21.0, 90.0)),
@@ -108,7 +102,6 @@ final class MethodProfile
     private static function kimchiDrySalted(): self
     {
         return new self(
-            'Kimchi style, salted dry', 'Salted dry for an hour, rinsed, squeezed, dressed with a paste that brings salt of its own.',
             Salting::of(SaltBasis::OfVegetable, usual: 0.03, least: 0.015)->mindingFoods()->leastAtTheEnd(SaltFloor::FERMENTING),
             new Preparation(Seconds::ofHours(1.0), Seconds::of(Preparation::RINSED_S), Band::of(0.10, 0.15, 0.25)),
             EdiblePart::pieces(self::window(2.0, 5.0, 30.0)),
@@ -119,7 +112,6 @@ final class MethodProfile
     private static function kimchiSoaked(): self
     {
         return new self(
-            'Kimchi style, soaked', 'Soaked in strong brine, rinsed, squeezed, dressed with a paste that brings salt of its own.',
             Salting::of(SaltBasis::OfWater, usual: 0.065, least: 0.05)->mindingFoods()->leastAtTheEnd(SaltFloor::FERMENTING),
             new Preparation(Seconds::ofHours(18.0), Seconds::of(Preparation::RINSED_S), Band::of(0.10, 0.15, 0.25)),
             EdiblePart::pieces(self::window(2.0, 5.0, 30.0)),
@@ -130,7 +122,6 @@ final class MethodProfile
     private static function saltAndDrain(): self
     {
         return new self(
-            'Salt and drain', 'Salted for an hour, drained but not rinsed, dressed and eaten fresh or fermented on.',
             Salting::of(SaltBasis::OfVegetable, usual: 0.03, least: 0.015)->mindingFoods()->leastAtTheEnd(SaltFloor::FERMENTING),
             new Preparation(Seconds::ofHours(1.0), draw: Band::of(0.10, 0.20, 0.30)),
             EdiblePart::pieces(self::window(1.0, 3.0, 14.0)),
@@ -141,7 +132,6 @@ final class MethodProfile
     private static function quickSaltPickle(): self
     {
         return new self(
-            'Quick salt pickle', 'Hours in strong cooled brine, then the fridge, eaten within a week. It is not a ferment.',
             Salting::of(SaltBasis::OfWater, usual: 0.20, least: 0.10),
             new Preparation(Seconds::ofHours(4.0), draw: Preparation::brineDraw()),
             EdiblePart::pieces(null),
@@ -152,7 +142,6 @@ final class MethodProfile
     private static function culturedCondiment(): self
     {
         return new self(
-            'Cultured condiment', 'A purée or emulsion with live brine or whey stirred in.',
             Salting::of(SaltBasis::OfEverything, usual: 0.01, least: 0.005),
             new Preparation(takesStarter: true),
             EdiblePart::sauce(self::window(1.0, 2.0, 5.0)),
@@ -163,7 +152,6 @@ final class MethodProfile
     private static function reusedBrine(): self
     {
         return new self(
-            'Re-used brine', 'A finished jar\'s brine over a fresh batch, salted up again.',
             Salting::of(SaltBasis::OfEverything, usual: 0.025, least: SaltFloor::FERMENTING)->mindingFoods(),
             new Preparation(draw: Preparation::brineDraw(), takesStarter: true),
             EdiblePart::pieces(self::window(3.0, 7.0, 21.0)),
@@ -174,7 +162,6 @@ final class MethodProfile
     private static function transform(): self
     {
         return new self(
-            'Sauce from a batch', 'Strain, keep some brine, blend, thin; heated it is no longer live.',
             Salting::of(SaltBasis::OfEverything, usual: 0.02),
             new Preparation,
             EdiblePart::sauce(null),
@@ -185,7 +172,6 @@ final class MethodProfile
     private static function bought(): self
     {
         return new self(
-            'Bought', 'From a shop: its label says its sodium. Live only when it was not heated and was kept cold.',
             Salting::of(SaltBasis::OfEverything, usual: 0.0),
             new Preparation,
             EdiblePart::pieces(null),

@@ -11,14 +11,14 @@ final class Percent
 {
     private const MOST_DECIMALS = 3;
 
-    /** With at most one decimal, and none where it is whole. */
-    public static function of(float $share): string
+    /** Rounded to one decimal. */
+    public static function of(float $share): float
     {
-        return self::with(round($share * 100.0, 1)).' %';
+        return round($share * 100.0, 1);
     }
 
     /** With as many decimals as it takes to be seen apart from another. */
-    public static function apart(float $share, float $other): string
+    public static function apart(float $share, float $other): float
     {
         for ($decimals = 1; $decimals < self::MOST_DECIMALS; $decimals++) {
             if (round($share * 100.0, $decimals) !== round($other * 100.0, $decimals)) {
@@ -26,11 +26,6 @@ final class Percent
             }
         }
 
-        return self::with(round($share * 100.0, $decimals)).' %';
-    }
-
-    private static function with(float $percent): string
-    {
-        return (string) $percent;
+        return round($share * 100.0, $decimals);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tempesal\Core\Method;
 
 use Tempesal\Core\Measure\Celsius;
+use Tempesal\Core\Message\Message;
 
 /**
  * Where a jar stands. Temperatures are those of ordinary kitchens: common practice, no source.
@@ -15,28 +16,16 @@ enum Place: string
     case Cool = 'cool';
     case Fridge = 'fridge';
 
-    /** What the place itself is called. */
-    public function name(): string
+    /** "fridge" */
+    public function name(): Message
     {
-        return match ($this) {
-            self::Counter => 'counter',
-            self::Cool => 'cool place',
-            self::Fridge => 'fridge',
-        };
+        return Message::of("place_name.{$this->value}");
     }
 
     /** Where a jar stands that stands there. */
-    public function label(): string
+    public function label(): Message
     {
-        return ($this === self::Counter ? 'on' : 'in')." the {$this->name()}";
-    }
-
-    /** All of them, in a sentence. */
-    public static function sentence(): string
-    {
-        $labels = array_map(static fn (self $place): string => $place->label(), self::cases());
-
-        return 'A jar stands '.implode(', ', array_slice($labels, 0, -1)).' or '.$labels[count($labels) - 1].'.';
+        return Message::of("place.{$this->value}");
     }
 
     /** The mean of an ordinary day there. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Method;
 
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Salt\SaltBasis;
 
 /**
@@ -50,8 +51,8 @@ final readonly class SaltLine
     }
 
     /** "3 % of the water" */
-    public function text(): string
+    public function text(): Message
     {
-        return Percent::of($this->least).' '.$this->basis->label();
+        return $this->basis->strength(Percent::of($this->least));
     }
 }

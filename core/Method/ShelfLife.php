@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Method;
 
+use Tempesal\Core\Message\Message;
+
 /**
  * How long a jar keeps in the fridge, by its method, by what is in it, and by what its formula says: the strictest of them.
  * Common practice, no source; egg and low-acid plants in oil as public food-safety advice has it, from memory.
@@ -24,7 +26,7 @@ final readonly class ShelfLife
      * @param  int  $days  whole days in the fridge
      * @param  bool  $isStrict  whether it is thrown out then, counted from the day on which it was made, wherever it stood
      */
-    private function __construct(public int $days, public bool $isStrict, private string $why)
+    private function __construct(public int $days, public bool $isStrict, private Message $why)
     {
     }
 
@@ -34,9 +36,9 @@ final readonly class ShelfLife
         $storage = $method->profile()->storage;
         $limits = [
             [$storage->fridgeDays, $method->label()],
-            ...($hazards->hasEgg ? [[self::EGG_DAYS, 'raw egg']] : []),
-            ...($hazards->hasPlantsInOil ? [[self::PLANTS_IN_OIL_DAYS, 'low-acid plants in oil']] : []),
-            ...($formulaDays === null ? [] : [[(int) max(1.0, floor($formulaDays)), 'its formula']]),
+            ...($hazards->hasEgg ? [[self::EGG_DAYS, Message::of('shelf_life_why.egg')]] : []),
+            ...($hazards->hasPlantsInOil ? [[self::PLANTS_IN_OIL_DAYS, Message::of('shelf_life_why.plants_in_oil')]] : []),
+            ...($formulaDays === null ? [] : [[(int) max(1.0, floor($formulaDays)), Message::of('shelf_life_why.formula')]]),
         ];
         usort($limits, static fn (array $one, array $other): int => $one[0] <=> $other[0]);
 
@@ -44,9 +46,9 @@ final readonly class ShelfLife
     }
 
     /** "Keeps 4 days in the fridge (raw egg)." */
-    public function text(): string
+    public function text(): Message
     {
-        return sprintf('Keeps %s in the fridge (%s).', $this->days === 1 ? 'a day' : "{$this->days} days", lcfirst($this->why));
+        return Message::of('shelf_life.fridge', days: $this->days, why: $this->why);
     }
 
     /**

@@ -7,6 +7,7 @@ namespace Tempesal\Core\Method;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Measure\Celsius;
+use Tempesal\Core\Message\Message;
 
 /**
  * When it is good to eat, counted in days at a temperature: young and crunchy, ready, long and sour.
@@ -46,10 +47,10 @@ final readonly class Window
         [$young, $ready, $long] = array_map(static function (string $key) use ($fields): float {
             $days = $fields->number($key);
 
-            return $days < 0.0 || $days > 1_000.0 ? throw $fields->invalid($key, 'between 0 and 1000 days are needed here.') : $days;
+            return $days < 0.0 || $days > 1_000.0 ? throw $fields->invalid($key, Message::of('errors.window_days')) : $days;
         }, ['youngDays', 'readyDays', 'longDays']);
         if ($young > $ready || $ready > $long) {
-            throw $fields->invalid('readyDays', 'young comes before ready, and ready before long.');
+            throw $fields->invalid('readyDays', Message::of('errors.window_order'));
         }
 
         return new self($young, $ready, $long, $fields->quantity('celsius', Celsius::class));

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Plan;
 
+use Tempesal\Core\Message\Message;
+
 /**
  * Whether cells keep to all that may not be broken, told in a sentence where they do not. It shares no code with the search.
  */
@@ -14,9 +16,9 @@ final class Feasibility
     /**
      * @param  list<Assignment>  $assignments
      * @param  bool  $mayPassLimit  what a cook has locked may pass a hard limit; nothing is added to such a day then
-     * @return string|null null when nothing is broken
+     * @return Message|null null when nothing is broken
      */
-    public static function trouble(PlanningProblem $problem, array $assignments, bool $mayPassLimit = false): ?string
+    public static function trouble(PlanningProblem $problem, array $assignments, bool $mayPassLimit = false): ?Message
     {
         $atMeal = $onDay = $sodium = [];
         $used = array_fill(0, count($problem->options), 0.0);
@@ -33,13 +35,13 @@ final class Feasibility
             $sodium[$day] = ($sodium[$day] ?? 0.0) + $option->sodium[$assignment->eater][$assignment->day];
             $used[$assignment->option] += $option->portion[$assignment->eater];
             $trouble = match (true) {
-                ! $option->isFor[$assignment->eater] => "{$option->name} is not for {$eater->name}.",
-                ! $option->isServedOn($assignment->day) => "{$option->name} is not to be served on day {$assignment->day}.",
-                ! in_array($assignment->meal, $option->meals, true) => "{$option->name} is not suited for {$problem->meals[$assignment->meal]}.",
-                $atMeal["{$day} {$assignment->meal}"] > $problem->perMeal => "More than {$problem->perMeal} at {$problem->meals[$assignment->meal]} on day {$assignment->day} for {$eater->name}.",
-                $onDay["{$day} {$assignment->option}"] > 1 => "{$option->name} is served twice on day {$assignment->day} to {$eater->name}.",
-                $used[$assignment->option] > $option->stock + self::ROUNDING => "More of {$option->name} is served than is left.",
-                ! $mayPassLimit && $sodium[$day] > max($eater->limit($assignment->day), $locked[$day] ?? 0.0) + self::ROUNDING => "{$eater->name} passes a hard limit on day {$assignment->day}.",
+                ! $option->isFor[$assignment->eater] => Message::of('errors.plan_not_for', jar: $option->name, eater: $eater->name),
+                ! $option->isServedOn($assignment->day) => Message::of('errors.plan_not_served', jar: $option->name, day: $assignment->day),
+                ! in_array($assignment->meal, $option->meals, true) => Message::of('errors.plan_meal', jar: $option->name, meal: $problem->meals[$assignment->meal]),
+                $atMeal["{$day} {$assignment->meal}"] > $problem->perMeal => Message::of('errors.plan_per_meal', most: $problem->perMeal, meal: $problem->meals[$assignment->meal], day: $assignment->day, eater: $eater->name),
+                $onDay["{$day} {$assignment->option}"] > 1 => Message::of('errors.plan_twice', jar: $option->name, day: $assignment->day, eater: $eater->name),
+                $used[$assignment->option] > $option->stock + self::ROUNDING => Message::of('errors.plan_stock', jar: $option->name),
+                ! $mayPassLimit && $sodium[$day] > max($eater->limit($assignment->day), $locked[$day] ?? 0.0) + self::ROUNDING => Message::of('errors.plan_limit', eater: $eater->name, day: $assignment->day),
                 default => null,
             };
             if ($trouble !== null) {

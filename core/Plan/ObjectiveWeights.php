@@ -6,6 +6,7 @@ namespace Tempesal\Core\Plan;
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Message\Message;
 
 /**
  * What counts how much in a week. The defaults are this project's own judgement.
@@ -41,7 +42,7 @@ final readonly class ObjectiveWeights
         $weight = static function (string $key, float $default) use ($fields): float {
             $value = $fields->number($key, $default);
 
-            return $value < 0.0 || $value > self::MOST ? throw $fields->invalid($key, 'a weight lies between 0 and 10000.') : $value;
+            return $value < 0.0 || $value > self::MOST ? throw $fields->invalid($key, Message::of('errors.weight_range')) : $value;
         };
 
         return new self(

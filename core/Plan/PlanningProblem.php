@@ -6,6 +6,7 @@ namespace Tempesal\Core\Plan;
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Message\Message;
 
 /**
  * A week to be planned: who eats, what there is, what is settled already.
@@ -45,27 +46,27 @@ final readonly class PlanningProblem
     /** @throws InvalidField */
     public static function read(Fields $fields): self
     {
-        $fields->text('tempesal') === 'plan' ?: throw $fields->invalid('tempesal', 'this is not a plan: "plan" is needed here.');
-        (int) $fields->number('version', 1.0) === 1 ?: throw $fields->invalid('version', 'only version 1 is known.');
+        $fields->text('tempesal') === 'plan' ?: throw $fields->invalid('tempesal', Message::of('errors.not_a_plan'));
+        (int) $fields->number('version', 1.0) === 1 ?: throw $fields->invalid('version', Message::of('errors.plan_version'));
         $days = self::whole($fields, 'days', 7, 1, self::MOST_DAYS);
         $meals = $fields->has('meals') ? $fields->texts('meals', 40) : ['day'];
         if ($meals === [] || count($meals) > self::MOST_MEALS || count(array_unique($meals)) !== count($meals)) {
-            throw $fields->invalid('meals', sprintf('one to %d meals, each with a name of its own, are needed here.', self::MOST_MEALS));
+            throw $fields->invalid('meals', Message::of('errors.meal_count', most: self::MOST_MEALS));
         }
         $perMeal = self::whole($fields, 'perMeal', 1, 1, self::MOST_PER_MEAL);
         $eaters = [];
         foreach ($fields->each('eaters') as $one) {
             $eaters[] = self::eater($one, $days);
         }
-        self::few($fields, 'eaters', count($eaters), self::MOST_EATERS, 'eaters');
+        self::few($fields, 'eaters', count($eaters), self::MOST_EATERS);
         $options = [];
         foreach ($fields->has('offers') ? $fields->each('offers') : [] as $one) {
             $options[] = self::offer($one, $days, $meals, $eaters);
         }
-        self::few($fields, 'offers', count($options), self::MOST_OFFERS, 'jars and condiments', 0);
+        self::few($fields, 'offers', count($options), self::MOST_OFFERS, 0);
         foreach (['eaters' => $eaters, 'offers' => $options] as $key => $list) {
             if (count(array_unique(array_column($list, 'id'))) !== count($list)) {
-                throw $fields->invalid($key, 'each needs an id of its own.');
+                throw $fields->invalid($key, Message::of('errors.unique_ids'));
             }
         }
         $assignments = static function (string $key) use ($fields, $days, $meals, $eaters, $options): array {
@@ -96,7 +97,7 @@ final readonly class PlanningProblem
         $id = $fields->text('id');
         $target = $fields->number('targetMg');
         if ($target <= 0.0 || $target > 20_000.0) {
-            throw $fields->invalid('targetMg', 'a target lies above 0 and at most at 20000 mg a day.');
+            throw $fields->invalid('targetMg', Message::of('errors.target_range'));
         }
 
         return new Eater(
@@ -115,13 +116,13 @@ final readonly class PlanningProblem
         $id = $fields->text('id');
         $stock = $fields->number('stock');
         if ($stock < 0.0 || $stock > 1_000_000.0) {
-            throw $fields->invalid('stock', 'what is left lies between 0 and 1000000.');
+            throw $fields->invalid('stock', Message::of('errors.stock_range'));
         }
         $suited = $fields->has('meals') ? $fields->texts('meals', 40) : $meals;
         $places = [];
         foreach ($suited as $meal) {
             $place = array_search($meal, $meals, true);
-            $places[] = $place === false ? throw $fields->invalid('meals', "\"{$meal}\" is not one of the meals.") : $place;
+            $places[] = $place === false ? throw $fields->invalid('meals', Message::of('errors.no_such_meal', meal: $meal)) : $place;
         }
         $notFor = $fields->has('notFor') ? $fields->texts('notFor', 60) : [];
         $by = static fn (string $key, Eater $eater): string => $fields->has("{$key}By") && $fields->child("{$key}By")->has($eater->id) ? $eater->id : '';
@@ -133,7 +134,7 @@ final readonly class PlanningProblem
             $portion[] = $by('portion', $eater) === '' ? $usualPortion : $fields->child('portionBy')->number($eater->id);
         }
         if (min([1.0, ...$portion]) <= 0.0) {
-            throw $fields->invalid('portion', 'a portion is more than nothing.');
+            throw $fields->invalid('portion', Message::of('errors.more_than_zero'));
         }
 
         return new ServingOption(
@@ -154,7 +155,7 @@ final readonly class PlanningProblem
         if (is_array($raw)) {
             $fields->has($key);
             if (! array_is_list($raw) || count($raw) !== $days) {
-                throw $fields->invalid($key, "one number, or a list of {$days}, is needed here.");
+                throw $fields->invalid($key, Message::of('errors.number_or_list', days: $days));
             }
             $fields = Fields::of(['list' => array_combine(array_map(static fn (int $day): string => "day{$day}", array_keys($raw)), $raw)], $fields->at().'.'.$key);
             $list = $fields->child('list');
@@ -164,7 +165,7 @@ final readonly class PlanningProblem
         }
         foreach ($values as $value) {
             if ($value < $least || $value > $most) {
-                throw $fields->invalid($key, sprintf('numbers between %s and %s are needed here.', $least, $most));
+                throw $fields->invalid($key, Message::of('errors.between', least: $least, most: $most));
             }
         }
 
@@ -175,7 +176,7 @@ final readonly class PlanningProblem
     {
         $value = $fields->number($key, (float) $default);
         if ($value !== floor($value) || $value < $least || $value > $most) {
-            throw $fields->invalid($key, "a whole number between {$least} and {$most} is needed here.");
+            throw $fields->invalid($key, Message::of('errors.whole_between', least: $least, most: $most));
         }
 
         return (int) $value;
@@ -186,13 +187,13 @@ final readonly class PlanningProblem
     {
         $place = array_search($fields->text($key), $names, true);
 
-        return $place === false ? throw $fields->invalid($key, 'nothing here has that name.') : $place;
+        return $place === false ? throw $fields->invalid($key, Message::of('errors.no_such_name')) : $place;
     }
 
-    private static function few(Fields $fields, string $key, int $count, int $most, string $what, int $least = 1): void
+    private static function few(Fields $fields, string $key, int $count, int $most, int $least = 1): void
     {
         if ($count < $least || $count > $most) {
-            throw $fields->invalid($key, $count > $most ? "at most {$most} {$what} are planned for at once; there are {$count}." : "at least one of the {$what} is needed.");
+            throw $fields->invalid($key, $count > $most ? Message::of("errors.too_many_{$key}", most: $most, count: $count) : Message::of("errors.no_{$key}"));
         }
     }
 }

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Plan;
 
+use Tempesal\Core\Message\Message;
+
 /**
  * A day on which someone gets fewer live servings than wanted, and the plain reason.
  */
 final readonly class Shortfall
 {
-    private function __construct(public string $eater, public int $day, public int $missing, public string $reason)
+    private function __construct(public string $eater, public int $day, public int $missing, public Message $reason)
     {
     }
 
@@ -63,7 +65,7 @@ final readonly class Shortfall
     }
 
     /** @param  list<Assignment>  $today */
-    private static function reason(Plan $plan, int $m, int $d, array $today): string
+    private static function reason(Plan $plan, int $m, int $d, array $today): Message
     {
         $problem = $plan->problem;
         $eater = $problem->eaters[$m];
@@ -82,14 +84,14 @@ final readonly class Shortfall
         $least = $stocked === [] ? 0.0 : min(array_map(static fn (ServingOption $option): float => $option->sodium[$m][$d], $stocked));
 
         return match (true) {
-            $live === [] => 'Nothing live is on the shelf.',
-            $ready === [] => 'Nothing live is ready, or keeps, on that day.',
-            $eaten === [] => "What is live and ready is not for {$eater->name}.",
-            $more === [] => 'Everything live that is ready is served already.',
-            $stocked === [] => 'What is live and ready is used up by other servings.',
-            $margin + 1e-9 < $least => sprintf('%d mg are left after the rest of the diet, nothing live fits under it; the least takes %d mg.', (int) floor(max(0.0, $margin)), (int) ceil($least)),
-            count($today) >= $problem->perMeal * count($problem->meals) => 'Every meal of the day is full.',
-            default => 'What is live is not suited for the meals that are free, or costs more elsewhere than it brings here.',
+            $live === [] => Message::of('shortfall.no_live'),
+            $ready === [] => Message::of('shortfall.not_ready'),
+            $eaten === [] => Message::of('shortfall.not_for', eater: $eater->name),
+            $more === [] => Message::of('shortfall.all_served'),
+            $stocked === [] => Message::of('shortfall.used_up'),
+            $margin + 1e-9 < $least => Message::of('shortfall.no_room', left: (int) floor(max(0.0, $margin)), least: (int) ceil($least)),
+            count($today) >= $problem->perMeal * count($problem->meals) => Message::of('shortfall.meals_full'),
+            default => Message::of('shortfall.not_worth'),
         };
     }
 }

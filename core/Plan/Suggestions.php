@@ -7,6 +7,7 @@ namespace Tempesal\Core\Plan;
 use Tempesal\Core\Intake\PortionSize;
 use Tempesal\Core\Intake\RemedyKind;
 use Tempesal\Core\Intake\ServingStyle;
+use Tempesal\Core\Message\Day;
 
 /**
  * What would make a serving fit: the same food first, then less of it, then another day, then another jar, then none.
@@ -25,15 +26,15 @@ final class Suggestions
     /**
      * @param  list<WeekServing>  $servings  any of which may change
      * @param  float  $wantedMg  milligrams that are to be saved; 0: whatever can be
-     * @param  list<string>  $dayNames  of the week
+     * @param  list<string>  $dates  of the week, YYYY-MM-DD
      * @return list<Suggestion> those that are enough first, and the gentlest of them first
      */
-    public static function of(WeekPlan $week, array $servings, float $wantedMg, array $dayNames): array
+    public static function of(WeekPlan $week, array $servings, float $wantedMg, array $dates): array
     {
         $all = [];
         foreach ($servings as $serving) {
             array_push($all, ...self::ways($week, $serving, $wantedMg), ...self::smaller($week, $serving, $wantedMg),
-                ...self::otherDay($week, $serving, $wantedMg, $dayNames), ...self::otherJar($week, $serving, $wantedMg));
+                ...self::otherDay($week, $serving, $wantedMg, $dates), ...self::otherJar($week, $serving, $wantedMg));
             $all[] = new Suggestion(RemedyKind::LeaveOut, RemedyKind::LeaveOut->text(), $serving, null, $week->milligrams($serving), $week->milligrams($serving) >= $wantedMg - self::ROUNDING);
         }
         $rank = static fn (Suggestion $one): array => [$one->isEnough ? 0 : 1, $one->kind->rank(), -$one->savesMg];
@@ -45,13 +46,13 @@ final class Suggestions
     /**
      * What could stand instead of a serving that cannot stay where it is.
      *
-     * @param  list<string>  $dayNames
+     * @param  list<string>  $dates
      * @return list<Suggestion>
      */
-    public static function awayFrom(WeekPlan $week, WeekServing $serving, array $dayNames): array
+    public static function awayFrom(WeekPlan $week, WeekServing $serving, array $dates): array
     {
         return [
-            ...self::otherDay($week, $serving, 0.0, $dayNames), ...self::otherJar($week, $serving, 0.0),
+            ...self::otherDay($week, $serving, 0.0, $dates), ...self::otherJar($week, $serving, 0.0),
             new Suggestion(RemedyKind::LeaveOut, RemedyKind::LeaveOut->text(), $serving, null, $week->milligrams($serving), true),
         ];
     }
@@ -83,14 +84,14 @@ final class Suggestions
         $then = self::changed($serving, grams: $grams);
         $saves = $has - $week->milligrams($then);
 
-        return [new Suggestion(RemedyKind::Smaller, RemedyKind::Smaller->text(round($grams), round($serving->grams)), $serving, $then, $saves, $saves >= $wanted - self::ROUNDING)];
+        return [new Suggestion(RemedyKind::Smaller, RemedyKind::smaller($grams, $serving->grams), $serving, $then, $saves, $saves >= $wanted - self::ROUNDING)];
     }
 
     /**
-     * @param  list<string>  $dayNames
+     * @param  list<string>  $dates
      * @return list<Suggestion>
      */
-    private static function otherDay(WeekPlan $week, WeekServing $serving, float $wanted, array $dayNames): array
+    private static function otherDay(WeekPlan $week, WeekServing $serving, float $wanted, array $dates): array
     {
         $without = self::without($week, $serving);
         $suggestions = [];
@@ -98,7 +99,7 @@ final class Suggestions
             $then = self::changed($serving, day: $day);
             if ($day !== $serving->day && $without->takes($then)) {
                 $suggestions[] = [$without->margin($serving->eater, $day), new Suggestion(
-                    RemedyKind::OtherDay, RemedyKind::OtherDay->text($dayNames[$day]), $serving, $then, $week->milligrams($serving), $week->milligrams($serving) >= $wanted - self::ROUNDING,
+                    RemedyKind::OtherDay, RemedyKind::onDay(new Day($dates[$day])), $serving, $then, $week->milligrams($serving), $week->milligrams($serving) >= $wanted - self::ROUNDING,
                 )];
             }
         }
@@ -117,7 +118,7 @@ final class Suggestions
             $saves = $week->milligrams($serving) - $week->milligrams($then);
             $isLikeIt = $week->jars[$jar]->isLive || ! $week->jars[$serving->jar]->isLive;
             if ($jar !== $serving->jar && $isLikeIt && ($wanted <= 0.0 || $saves > 1.0) && self::fits($without, $then)) {
-                $suggestions[] = new Suggestion(RemedyKind::OtherJar, RemedyKind::OtherJar->text($week->jars[$jar]->name), $serving, new WeekServing('', $then->eater, $then->day, $jar, $then->grams, $then->way, false), $saves, $saves >= $wanted - self::ROUNDING);
+                $suggestions[] = new Suggestion(RemedyKind::OtherJar, RemedyKind::OtherJar->fromJar($week->jars[$jar]->name), $serving, new WeekServing('', $then->eater, $then->day, $jar, $then->grams, $then->way, false), $saves, $saves >= $wanted - self::ROUNDING);
             }
         }
         usort($suggestions, static fn (Suggestion $one, Suggestion $other): int => $other->savesMg <=> $one->savesMg);

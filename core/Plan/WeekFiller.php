@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Plan;
 
+use Tempesal\Core\Message\Message;
+
 /**
  * Fills the days of a week that are still to come: what stays, what the rotation asks for, then the best that can be found.
  */
@@ -157,7 +159,7 @@ final readonly class WeekFiller
             $options[] = new ServingOption(
                 $jar->id, $jar->name, $jar->isLive, $jar->isLive ? $jar->group : ServingOption::NO_CULTURE, $jar->closed === null ? max(0.0, $stock) : 0.0,
                 $jar->readyOn - $this->first, $jar->useBy - $this->first, [0], array_values(array_map(array_values(...), $sodium)), $jar->portions,
-                array_map(static fn (?string $why): bool => $why === null, $jar->notFor),
+                array_map(static fn (?Message $why): bool => $why === null, $jar->notFor),
             );
         }
 

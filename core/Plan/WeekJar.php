@@ -9,6 +9,7 @@ use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Message\Message;
 
 /**
  * A jar through the days of a week: what it holds, from when and until when it is eaten, what a portion of it carries.
@@ -24,8 +25,8 @@ final class WeekJar
      * @param  int  $useBy  the last day on which it keeps
      * @param  non-empty-list<BatchState>  $states  about noon of each day
      * @param  list<float>  $portions  grams that each eater usually takes
-     * @param  list<string|null>  $notFor  why an eater does not eat it
-     * @param  string|null  $closed  why nobody does
+     * @param  list<Message|null>  $notFor  why an eater does not eat it
+     * @param  Message|null  $closed  why nobody does
      * @param  float  $low  the low end of its sodium's band, as a share of the typical
      * @param  float  $high  the high end
      */
@@ -41,7 +42,7 @@ final class WeekJar
         public readonly array $states,
         public readonly array $portions,
         public readonly array $notFor,
-        public readonly ?string $closed,
+        public readonly ?Message $closed,
         public readonly float $low,
         public readonly float $high,
     ) {
@@ -60,9 +61,9 @@ final class WeekJar
     }
 
     /** Why an eater should not be served from it on a day; null when nothing speaks against it. */
-    public function objection(int $eater, int $day): ?string
+    public function objection(int $eater, int $day): ?Message
     {
         return $this->closed ?? $this->notFor[$eater]
-            ?? ($day < $this->readyOn ? 'It is not ready by then.' : ($day > $this->useBy ? 'It has kept its time by then.' : null));
+            ?? ($day < $this->readyOn ? Message::of('objection.not_ready') : ($day > $this->useBy ? Message::of('objection.kept_time') : null));
     }
 }

@@ -9,6 +9,7 @@ use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Produce\Ingredient;
 
 /**
@@ -55,13 +56,13 @@ final readonly class IngredientAmount
         $all = array_map(static function (Fields $one): self {
             $grams = $one->band('grams');
             if ($grams->typical <= 0.0) {
-                throw $one->invalid('grams', 'more than nothing is needed here.');
+                throw $one->invalid('grams', Message::of('errors.more_than_zero'));
             }
 
             return new self(Ingredient::read($one->child('ingredient')), $grams);
         }, $fields->each($key));
         if ($needed && $all === []) {
-            throw $fields->invalid($key, 'at least one ingredient is needed here.');
+            throw $fields->invalid($key, Message::of('errors.no_ingredients'));
         }
 
         return $all;

@@ -40,7 +40,7 @@ final class ProcessFields
         try {
             $grams = $contents->saltFor($share, $salt->choice('basis', SaltBasis::class, $method->profile()->salting->basis));
         } catch (EmptyBasis $refusal) {
-            throw $salt->invalid('basis', $refusal->getMessage());
+            throw $salt->invalid('basis', $refusal->explanation());
         }
 
         return SaltDose::weighed(SaltProduct::read($salt->child('product')), $grams);

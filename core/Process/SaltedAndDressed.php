@@ -17,6 +17,7 @@ use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Rinsing;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Produce\Ingredient;
 use Tempesal\Core\Salt\SaltDose;
@@ -59,7 +60,7 @@ final readonly class SaltedAndDressed implements Process
         $rinse = $fields->has('rinse') ? Rinsing::read($fields->child('rinse')) : null;
         if (! $isKimchi && $rinse !== null) {
             throw $fields->invalid('rinse',
-                sprintf('%s is not rinsed; that would be %s.', lcfirst($method->label()), lcfirst(Method::KimchiDrySalted->label())));
+                Message::of('errors.not_rinsed', method: $method->label(), other: Method::KimchiDrySalted->label()));
         }
 
         return new self(

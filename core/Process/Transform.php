@@ -11,6 +11,7 @@ use Tempesal\Core\Ledger\Entry\Evaporate;
 use Tempesal\Core\Ledger\Entry\Heat;
 use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Salt\SaltDose;
 
@@ -38,7 +39,7 @@ final readonly class Transform implements Process
         $additions = IngredientAmount::readAll($fields, 'additions');
         $heat = $fields->flag('heat');
         if ($fields->has('simmeredAway') && ! $heat) {
-            throw $fields->invalid('simmeredAway', 'water only simmers away when the sauce is heated.');
+            throw $fields->invalid('simmeredAway', Message::of('errors.simmer_heated'));
         }
 
         return new self(

@@ -10,6 +10,7 @@ use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Uncertain;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Composition;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Uptake\Piece;
 use Tempesal\Core\Uptake\Tissue;
 
@@ -51,7 +52,7 @@ final readonly class Ingredient
         public array $traits = [],
         private ?Piece $piece = null,
     ) {
-        $this->sodium = new Uncertain("produce:{$id}:sodium", "the sodium that {$name} brings itself", $sodiumPer100g->times(0.01));
+        $this->sodium = new Uncertain("produce:{$id}:sodium", 'produce_sodium', $sodiumPer100g->times(0.01), $name, false);
     }
 
     public static function water(): self
@@ -122,7 +123,7 @@ final readonly class Ingredient
             $fields->has('piece') ? Piece::read($fields->child('piece')) : null,
         );
         if ($ingredient->masses(100.0, Point::typical())->weightG() > 100.0 + 1e-6) {
-            throw $fields->invalid('sodiumPer100g', 'water and salt together weigh more than the food itself.');
+            throw $fields->invalid('sodiumPer100g', Message::of('errors.food_too_heavy'));
         }
 
         return $ingredient;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Restock;
 
+use Tempesal\Core\Message\Message;
+
 /**
  * The weeks ahead: what to start when, how long each kind lasts, and why there are days without it where there are.
  */
@@ -33,7 +35,7 @@ final readonly class StockForecast
     /**
      * Stretches of days without a kind.
      *
-     * @return list<array{from: int, to: int, reason: string}> both days included
+     * @return list<array{from: int, to: int, reason: Message}> both days included
      */
     public function gaps(Product $kind): array
     {
@@ -50,23 +52,23 @@ final readonly class StockForecast
         return array_map(fn (array $one): array => ['from' => $one[0], 'to' => $one[1], 'reason' => $this->reason($kind, $one[0])], $stretches);
     }
 
-    private function reason(Product $kind, int $day): string
+    private function reason(Product $kind, int $day): Message
     {
         if ($kind->leadDays === []) {
-            return 'No formula says how to make it.';
+            return Message::of('stock.no_formula');
         }
         $fitting = array_values(array_filter($this->shelf->vessels, static fn (FreeJar $vessel): bool => isset($kind->gramsIn[$vessel->size])));
         if ($fitting === []) {
-            return 'There is no jar that it could be made in.';
+            return Message::of('stock.no_jar');
         }
         $start = $kind->lastStart($day);
         if ($start === null) {
             $first = $kind->nextStart(0);
 
             return match (true) {
-                $first === null => 'It is not made in any of the months ahead.',
-                $first > 0 => sprintf('It is not made before its season, %d days from now.', $first),
-                default => sprintf('Started today it takes %d days until it is ready.', $kind->leadDays[0]),
+                $first === null => Message::of('stock.no_month'),
+                $first > 0 => Message::of('stock.before_season', days: $first),
+                default => Message::of('stock.lead', days: $kind->leadDays[0]),
             };
         }
         $holders = [];
@@ -78,7 +80,7 @@ final readonly class StockForecast
         }
 
         return count($holders) >= count($fitting)
-            ? sprintf('Every jar that it fits is taken when it should be started, %s before: %d of them. One more would help.', $kind->leadDays[$start] === 1 ? 'a day' : "{$kind->leadDays[$start]} days", count($fitting))
-            : 'The jars that are free for it then leave more days without elsewhere, or hold too little.';
+            ? Message::of('stock.jars_taken', lead: $kind->leadDays[$start] === 1 ? 'a day' : "{$kind->leadDays[$start]} days", jars: count($fitting))
+            : Message::of('stock.better_elsewhere');
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tempesal\Core\Salt;
 
 use DomainException;
+use Tempesal\Core\Message\Explains;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\TempesalException;
 
 /**
@@ -12,13 +14,15 @@ use Tempesal\Core\TempesalException;
  */
 final class EmptyBasis extends DomainException implements TempesalException
 {
+    use Explains;
+
     public static function nothingToBe(SaltBasis $basis): self
     {
-        return new self(sprintf('There is nothing in the jar yet for a percentage "%s".', $basis->label()));
+        return new self(Message::of('errors.empty_basis'));
     }
 
     public static function tooStrong(): self
     {
-        return new self('A brine strength of 100 % would be salt without water.');
+        return new self(Message::of('errors.pure_salt'));
     }
 }

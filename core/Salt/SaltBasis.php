@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Salt;
 
+use Tempesal\Core\Message\Message;
+
 /**
  * What a percentage of salt is a percentage of.
  */
@@ -18,13 +20,14 @@ enum SaltBasis: string
     /** salt / (vegetable + water + other ingredients) */
     case OfEverything = 'of_everything';
 
-    public function label(): string
+    public function label(): Message
     {
-        return match ($this) {
-            self::OfWater => 'of the water',
-            self::BrineStrength => 'brine strength',
-            self::OfVegetable => 'of the vegetable',
-            self::OfEverything => 'of everything',
-        };
+        return Message::of("salt_basis.{$this->value}");
+    }
+
+    /** "3 % of the water" */
+    public function strength(float $percent): Message
+    {
+        return Message::of("strength.{$this->value}", percent: $percent);
     }
 }

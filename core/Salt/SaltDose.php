@@ -91,9 +91,8 @@ final readonly class SaltDose
     {
         return new Uncertain(
             "spoon:{$this->fill->value}",
-            "how {$this->fill->value} the spoon is",
+            "spoon_{$this->fill->value}",
             $this->fill->factor(),
-            'weigh the salt',
         );
     }
 
@@ -101,9 +100,8 @@ final readonly class SaltDose
     {
         return new Uncertain(
             "scale:{$this->product->id}",
-            'the last gram of the kitchen scale',
+            'scale',
             Band::of(max(0.0, $weight->value - self::SCALE_HALF_STEP_G), $weight->value, $weight->value + self::SCALE_HALF_STEP_G),
-            'weigh the salt on a scale that shows tenths of a gram',
         );
     }
 }

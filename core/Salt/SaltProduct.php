@@ -39,12 +39,13 @@ final readonly class SaltProduct
         public bool $potassium = false,
         public bool $calibrated = false,
     ) {
-        $this->sodium = new Uncertain("salt:{$id}:sodium", "the sodium in {$name}", $sodiumPer100g->times(0.01));
+        $this->sodium = new Uncertain("salt:{$id}:sodium", 'salt_sodium', $sodiumPer100g->times(0.01), $name, false);
         $this->density = new Uncertain(
             "salt:{$id}:density",
-            "how densely {$name} lies in the spoon",
+            'salt_density',
             $gramsPerTablespoon->times(1.0 / VolumeUnit::UsTablespoon->millilitres()),
-            $calibrated ? null : 'weigh the salt, or calibrate your spoon once',
+            $name,
+            ! $calibrated,
         );
     }
 

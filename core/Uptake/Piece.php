@@ -10,6 +10,7 @@ use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Uncertain;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Millimetres;
+use Tempesal\Core\Message\Message;
 
 /**
  * The piece that salt moves into and out of.
@@ -34,7 +35,7 @@ final readonly class Piece
      */
     public function fourier(float $secondsAt20, Point $point): float
     {
-        $diffusivity = $point->of(new Uncertain('diffusivity', 'how fast salt moves in the pieces', $this->diffusivity, 'give it more time'));
+        $diffusivity = $point->of(new Uncertain('diffusivity', 'diffusivity', $this->diffusivity));
         $reach = $this->reach->value * 1e-3;
 
         return $diffusivity * 1e-10 * $secondsAt20 / ($reach * $reach);
@@ -45,12 +46,12 @@ final readonly class Piece
     {
         $reach = $fields->quantity('reachMm', Millimetres::class);
         if ($reach->value < 0.05) {
-            throw $fields->invalid('reachMm', 'half a thickness or a radius is at least 0.05 mm.');
+            throw $fields->invalid('reachMm', Message::of('errors.piece_reach'));
         }
         $tissue = $fields->has('tissue') ? $fields->choice('tissue', Tissue::class) : null;
         $partition = $fields->number('partition', 1.0);
         if ($partition < 0.1 || $partition > 10.0) {
-            throw $fields->invalid('partition', 'it must lie between 0.1 and 10.');
+            throw $fields->invalid('partition', Message::of('errors.piece_partition'));
         }
 
         return new self(

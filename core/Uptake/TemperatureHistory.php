@@ -7,6 +7,7 @@ namespace Tempesal\Core\Uptake;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Measure\Celsius;
+use Tempesal\Core\Message\Message;
 
 /**
  * Temperature over time in straight steps; after the last step it stays as it was. Times count from the start of a bath.
@@ -124,12 +125,12 @@ final readonly class TemperatureHistory
         foreach ($fields->each('temperature') as $span) {
             $hours = $span->number('hours');
             if ($hours <= 0.0 || $hours > 100_000.0) {
-                throw $span->invalid('hours', 'a span lasts more than nothing and at most 100000 hours.');
+                throw $span->invalid('hours', Message::of('errors.span_hours'));
             }
             $spans[] = [$hours * 3600.0, $span->quantity('celsius', Celsius::class)];
         }
         if ($spans === []) {
-            throw $fields->invalid('temperature', 'at least one span is needed here.');
+            throw $fields->invalid('temperature', Message::of('errors.no_spans'));
         }
 
         return self::ofSpans($spans);

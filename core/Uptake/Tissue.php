@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tempesal\Core\Uptake;
 
 use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Message\Message;
 
 /**
  * How easily salt moves inside a kind of piece. Diffusion coefficients at 20 °C are from memory, the order of magnitude
@@ -37,18 +38,8 @@ enum Tissue: string
         return Band::of($typical / 2.0, $typical, $typical * 2.0);
     }
 
-    public function label(): string
+    public function label(): Message
     {
-        return match ($this) {
-            self::BruisedLeaf => 'shredded or massaged leaf',
-            self::WholeLeaf => 'leaf pieces',
-            self::CutCucumber => 'cut cucumber',
-            self::SkinnedCucumber => 'whole cucumber with its skin',
-            self::Root => 'root vegetable',
-            self::Onion => 'onion',
-            self::SplitChilli => 'split chilli',
-            self::Floret => 'floret',
-            self::GarlicClove => 'garlic clove',
-        };
+        return Message::of("tissue.{$this->value}");
     }
 }

@@ -7,7 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
 /**
- * Tables and columns under the names of what they hold; a change of a week as a code with values instead of a sentence.
+ * Tables and columns under the names of what they hold; what is said in rows has room for a code with its values.
  */
 return new class extends Migration
 {
@@ -21,16 +21,14 @@ return new class extends Migration
             $table->renameColumn('sheet', 'bench_input');
         });
         Schema::table('week_changes', function (Blueprint $table): void {
-            $table->string('what', 160)->nullable()->comment('in words, where it was written before there were codes')->change();
-            $table->string('code', 40)->nullable()->comment('added, removed, moved, filled, rest_filled, cleared, copied');
-            $table->json('details')->nullable()->comment('names and day of the serving that was changed');
+            $table->string('what', 500)->change();
         });
     }
 
     public function down(): void
     {
         Schema::table('week_changes', function (Blueprint $table): void {
-            $table->dropColumn(['code', 'details']);
+            $table->string('what', 160)->change();
         });
         Schema::table('batches', function (Blueprint $table): void {
             $table->renameColumn('bench_input', 'sheet');

@@ -163,15 +163,15 @@ it('refuses a serving that cannot be', function (array $change, int $status, str
         ->and(Serving::query()->count())
         ->toBe(0);
 })->with([
-    [['amount' => '5 kg'], 422, 'of pieces are left'],
-    [['amount' => '-1 g'], 422, 'cannot be less'],
-    [['amount' => 'a handful'], 422, 'not a unit'],
-    [['amount' => '0'], 422, 'More than nothing'],
+    [['amount' => '5 kg'], 422, 'g of pieces are left'],
+    [['amount' => '-1 g'], 422, 'zero or more'],
+    [['amount' => 'a handful'], 422, 'not a known unit'],
+    [['amount' => '0'], 422, 'more than zero'],
     [['batchId' => 'nope'], 404, 'no such batch'],
     [['personId' => 'nope'], 404, 'no such person'],
-    [['eatenOn' => 'yesterday'], 422, 'A date is written like'],
+    [['eatenOn' => 'yesterday'], 422, 'Write the date like'],
     [['phase' => 'sauce'], 422, 'of sauce are left'],
-    [['requestKey' => ''], 422, 'needed'],
+    [['requestKey' => ''], 422, 'Fill this in'],
 ]);
 
 it('keeps a household to itself', function (): void {
@@ -234,5 +234,5 @@ it('refuses a day that is none', function (): void {
     $this->getJson('/api/days/2026-13-45')->assertUnprocessable();
     $this->getJson('/api/days/soon')
         ->assertUnprocessable()
-        ->assertJsonPath('errors.date.0', 'A date is written like 2026-11-24.');
+        ->assertJsonPath('errors.date.0', 'Write the date like 2026-11-24.');
 });

@@ -145,11 +145,11 @@ it('says in a sentence beside the field what cannot be', function (
     $answer = $this->postJson('/api/bench', $this->bench($change))->assertUnprocessable();
     expect($answer->json("errors.{$field}.0"))->toContain($sentence);
 })->with([
-    'negative weight' => [['vegetableAmount' => '-5 g'], 'vegetableAmount', 'cannot be less than 0'],
-    'no number' => [['vegetableAmount' => 'abc'], 'vegetableAmount', '"abc" is not an amount'],
-    'nothing' => [['vegetableAmount' => '0 g'], 'vegetableAmount', 'More than nothing'],
-    'a volume of vegetable' => [['vegetableAmount' => '2 cups'], 'vegetableAmount', 'a weight is needed'],
-    'a tonne and more' => [['vegetableAmount' => '2000 kg'], 'vegetableAmount', 'cannot be more than'],
+    'negative weight' => [['vegetableAmount' => '-5 g'], 'vegetableAmount', 'zero or more'],
+    'no number' => [['vegetableAmount' => 'abc'], 'vegetableAmount', '“abc” is not an amount'],
+    'nothing' => [['vegetableAmount' => '0 g'], 'vegetableAmount', 'more than zero'],
+    'a volume of vegetable' => [['vegetableAmount' => '2 cups'], 'vegetableAmount', 'Enter a weight'],
+    'a tonne and more' => [['vegetableAmount' => '2000 kg'], 'vegetableAmount', 'or less'],
     'unknown vegetable' => [
         ['vegetableId' => '01HZZZZZZZZZZZZZZZZZZZZZZZ'],
         'vegetableId',
@@ -163,10 +163,10 @@ it('says in a sentence beside the field what cannot be', function (
         'no such starter',
     ],
     'a starter without amount' => [['starterBatchId' => 'nope'], 'starterBatchId', 'no such batch'],
-    'no vegetable and no jar' => [['vegetableAmount' => ''], 'vegetableAmount', 'pick a jar to fill'],
-    'no water and no jar' => [['waterAmount' => ''], 'waterAmount', 'pick a jar to fill'],
-    'no percentage' => [['strengthPercent' => 'salty'], 'strengthPercent', '"salty" is not a percentage'],
-    'past everything' => [['strengthPercent' => '140'], 'strengthPercent', 'between 0 and 100'],
+    'no vegetable and no jar' => [['vegetableAmount' => ''], 'vegetableAmount', 'choose a jar to fill'],
+    'no water and no jar' => [['waterAmount' => ''], 'waterAmount', 'choose a jar to fill'],
+    'no percentage' => [['strengthPercent' => 'salty'], 'strengthPercent', '“salty” is not a percentage'],
+    'past everything' => [['strengthPercent' => '140'], 'strengthPercent', 'from 0 to 100'],
     'all salt' => [
         ['strengthPercent' => '100', 'strengthBasis' => 'brine_strength'],
         'strengthPercent',
@@ -183,10 +183,10 @@ it('says in a sentence beside the field what cannot be', function (
         'saltAmount',
         'one kind of spoonful',
     ],
-    'unknown method' => [['method' => 'boil'], 'method', 'not one of the choices'],
-    'headspace' => [['headspaceMm' => -4], 'headspaceMm', 'between 0 and 500'],
+    'unknown method' => [['method' => 'boil'], 'method', 'one of the options'],
+    'headspace' => [['headspaceMm' => -4], 'headspaceMm', 'from 0 to 500'],
     'an essay' => [['vegetableAmount' => str_repeat('1 g ', 40)], 'vegetableAmount', 'too long'],
-    'a list for a text' => [['vegetableAmount' => ['5 g']], 'vegetableAmount', 'A text is needed'],
+    'a list for a text' => [['vegetableAmount' => ['5 g']], 'vegetableAmount', 'Enter a text'],
 ]);
 
 it('reports every wrong field at once', function (): void {
@@ -217,15 +217,20 @@ it('advises without stopping', function (array $change, string $code, string $we
         ['fixed' => 'salt', 'saltAmount' => '300 g'],
         'will_not_dissolve',
         'careful',
-        '300 g of salt need 835 g of water',
+        '300 g of salt needs 835 g of water',
     ],
-    'larder' => [['fixed' => 'salt', 'saltAmount' => '150 g'], 'larder_only', 'careful', 'larder'],
+    'hardly ferments' => [
+        ['fixed' => 'salt', 'saltAmount' => '150 g'],
+        'larder_only',
+        'careful',
+        'hardly ferments',
+    ],
     'slow' => [['fixed' => 'salt', 'saltAmount' => '80 g'], 'slow', 'note', 'slowly'],
     'jar smaller than the food' => [
         fn() => ['jarId' => test()->jar('Pint jar')],
         'too_full',
         'stop',
-        'too small for the food',
+        'jar is too small',
     ],
     'cucumbers want more' => [
         fn() => ['vegetableId' => Ingredient::query()->where('key', 'cucumber')->sole()->id],
@@ -275,7 +280,7 @@ it('advises without stopping', function (array $change, string $code, string $we
         fn() => ['jarId' => test()->jar('Quart jar'), 'vegetableAmount' => '500 g', 'waterAmount' => '100 g'],
         'not_covered',
         'careful',
-        'missing to cover',
+        'more brine to be covered',
     ],
 ]);
 

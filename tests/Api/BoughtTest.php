@@ -153,6 +153,6 @@ it('is neither made on the bench nor by a formula', function (): void {
     ])
         ->assertUnprocessable()
         ->assertJsonValidationErrors([
-            'document.method' => 'What is bought is not made; it goes onto the shelf as it is.',
+            'document.method' => 'Bought jars are not made. Add one on the shelf.',
         ]);
 });

@@ -44,5 +44,5 @@ it('says no to an answer that drifts', function (): void {
 it('says no to an address it does not know', function (): void {
     $this->getJson('/api/nowhere')
         ->assertNotFound()
-        ->assertJson(['message' => 'There is nothing here by that name.']);
+        ->assertJson(['message' => 'There is nothing here with this name.']);
 });

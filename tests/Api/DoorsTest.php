@@ -100,7 +100,7 @@ it('lets nobody in who has not signed in', function (): void {
     foreach (operations() as [$method, $path]) {
         $this->json($method, '/api' . withIds($path, ['date' => '2026-11-25']), plausibleBody())
             ->assertUnauthorized()
-            ->assertJson(['message' => 'Please sign in again; what you typed is kept.']);
+            ->assertJson(['message' => 'Please sign in again. What you typed is kept.']);
     }
 });
 
@@ -229,7 +229,7 @@ it('ends with 2, the path and the reason on standard error, and nothing on stand
     expect($code)->toBe(2)->and($out)->toBe('')->and($error)->toContain($says);
 })->with([
     [['compute', '/nowhere/at-all.json'], '', 'There is no file'],
-    [['compute', '-'], 'salt', 'This is not JSON'],
+    [['compute', '-'], 'salt', 'not valid JSON'],
     [
         ['compute', '-'],
         '{"tempesal":"batch","version":1,"steps":[{"kind":"salt","product":"pure","grams":-2}]}',

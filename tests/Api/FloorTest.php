@@ -186,7 +186,7 @@ it('says the same of the salt wherever it is asked', function (string $method): 
             ->assertOk()
             ->json('savings');
         $lighter = collect($savings)->firstWhere('kind', 'at_floor');
-        preg_match('/salt it with ([\d.]+) %/', (string) ($lighter['text'] ?? ''), $percent);
+        preg_match('/make it with ([\d.]+) % salt/', (string) ($lighter['text'] ?? ''), $percent);
         expect((float) ($percent[1] ?? 0.0))->toEqualWithDelta(
             $case['least'] * 100.0,
             0.051,

@@ -368,9 +368,9 @@ it('refuses a hostile file in a sentence', function (string $text, string $words
     $answer = $this->postJson('/api/formulas/preview', ['text' => $text])->assertUnprocessable();
     expect($answer->json('errors.text.0'))->toContain($words);
 })->with([
-    'too large' => [fn() => str_repeat('a', 4_100_000), 'too much to read'],
+    'too large' => [fn() => str_repeat('a', 4_100_000), 'too large'],
     'too deep' => [str_repeat('[', 200), 'levels deep'],
-    'broken' => ['{"tempesal": ', 'This is not JSON'],
+    'broken' => ['{"tempesal": ', 'not valid JSON'],
     'something else' => ['{"hello": "world"}', 'no formula'],
     'empty' => [' ', 'Paste a recipe'],
 ]);

@@ -647,7 +647,7 @@ it('sets other days or another person beside', function (): void {
         ->toBeNull();
     $this->getJson("/api/intake?personId={$this->bo}&from=2026-11-01&to=2026-11-09")
         ->assertUnprocessable()
-        ->assertJsonValidationErrors(['from' => 'Nothing was kept of Bo']);
+        ->assertJsonValidationErrors(['from' => 'no record of Bo']);
 });
 
 it(
@@ -726,10 +726,10 @@ it(
             ->and($odd['rows'][0]['name'])
             ->toBe("two\nlines")
             ->and($odd['complaints'])
-            ->toBe([['line' => 4, 'text' => '"tea" names no meals; they are morning, noon and evening.']]);
+            ->toBe([['line' => 4, 'text' => '“tea” are not meals. Use morning, noon and evening.']]);
         expect(
             $this->postJson('/api/intake/preview', ['text' => "a,b\n1,2"])->json('complaints.0.text'),
-        )->toContain('"date" is missing');
+        )->toContain('“date” is missing');
     },
 );
 
@@ -822,7 +822,7 @@ it('says of a formula what would make a serving low in sodium', function (): voi
         ->and($found['savings'][0]['isEnough'])
         ->toBeTrue()
         ->and(collect($found['savings'])->firstWhere('kind', 'at_floor')['text'])
-        ->toContain('the least that is safe for it');
+        ->toContain('the least that is safe');
     expect($this->getJson("/api/formulas/{$formula}/savings?mg=5000")->json('savings'))->toBe([]);
     $this->getJson("/api/formulas/{$formula}/savings?mg=-1")->assertJsonValidationErrors('mg');
 });

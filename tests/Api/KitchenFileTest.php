@@ -139,17 +139,20 @@ it('takes over nothing of what does not hold together', function (Closure $spoil
         ->assertJsonValidationErrors(['file' => $says]);
     expect(array_diff_key(kitchenFile($this), ['made' => 0]))->toBe(array_diff_key($before, ['made' => 0]));
 })->with([
-    'no document' => [fn(): string => 'kitchen', 'no kitchen'],
-    'a cut one' => [fn(array $all): string => substr((string) json_encode($all), 0, 4000), 'no kitchen'],
-    'another document' => [fn(array $all): array => [...$all, 'tempesal' => 'formula'], 'no kitchen'],
-    'a later version' => [fn(array $all): array => [...$all, 'version' => 99], 'versions 1 to 3'],
+    'no document' => [fn(): string => 'kitchen', 'not a kitchen file'],
+    'a cut one' => [
+        fn(array $all): string => substr((string) json_encode($all), 0, 4000),
+        'not a kitchen file',
+    ],
+    'another document' => [fn(array $all): array => [...$all, 'tempesal' => 'formula'], 'not a kitchen file'],
+    'a later version' => [fn(array $all): array => [...$all, 'version' => 99], 'Versions 1 to 3'],
     'the same row twice' => [
         function (array $all): array {
             $all['rows']['people'][] = $all['rows']['people'][0];
 
             return $all;
         },
-        'are one',
+        'same id',
     ],
     'a row that is none' => [
         function (array $all): array {
@@ -157,7 +160,7 @@ it('takes over nothing of what does not hold together', function (Closure $spoil
 
             return $all;
         },
-        '"jars"',
+        '“jars”',
     ],
     'a life without its jar' => [
         function (array $all): array {
@@ -165,7 +168,7 @@ it('takes over nothing of what does not hold together', function (Closure $spoil
 
             return $all;
         },
-        'points to what is not',
+        'refers to something that is not',
     ],
     'a serving of another kitchen' => [
         function (array $all, Tests\TestCase $test): array {
@@ -173,7 +176,7 @@ it('takes over nothing of what does not hold together', function (Closure $spoil
 
             return $all;
         },
-        'points to what is not',
+        'refers to something that is not',
     ],
     'a method that is none' => [
         function (array $all): array {
@@ -181,7 +184,7 @@ it('takes over nothing of what does not hold together', function (Closure $spoil
 
             return $all;
         },
-        'hold together',
+        'not consistent',
     ],
     'a ledger that cannot be' => [
         function (array $all): array {
@@ -195,11 +198,11 @@ it('takes over nothing of what does not hold together', function (Closure $spoil
 
             return $all;
         },
-        'hold together',
+        'not consistent',
     ],
     'a zone that is none' => [
         fn(array $all): array => [...$all, 'household' => [...$all['household'], 'time_zone' => 'Mars/Base']],
-        'hold together',
+        'not consistent',
     ],
     'nobody' => [fn(array $all): array => [...$all, 'rows' => ['people' => []]], 'Nobody'],
 ]);

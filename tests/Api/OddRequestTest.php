@@ -60,7 +60,7 @@ it('refuses a body that is too large before it is read', function (): void {
     expect($answer->getStatusCode())
         ->toBe(413)
         ->and($answer->json('message'))
-        ->toBe('That is too large to send.');
+        ->toBe('This is too large to send.');
 });
 
 it('looks at no more of a list than a list may hold', function (): void {
@@ -126,11 +126,7 @@ it('keeps secrets, settings and sessions from every other account of the machine
 });
 
 it('knows no jar called 0', function (string $path, array $body): void {
-    $this->asCook($this->cook());
-    $this->postJson($path, [
-        ...$body,
-        'requestKey' => (string) Illuminate\Support\Str::ulid(),
-    ])->assertNotFound();
+    $this->postJson($path, [...$body, 'requestKey' => (string) Str::ulid()])->assertNotFound();
 })->with([
     'an entry' => ['/api/batches/0/entries', ['entry' => ['kind' => 'top_up', 'grams' => 10]]],
     'a reversal' => ['/api/batches/0/entries/0/reversal', []],

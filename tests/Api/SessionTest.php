@@ -12,13 +12,10 @@ it('lets a cook in with the right key only', function (): void {
     $this->getJson('/api/session')->assertOk()->assertJsonPath('isSignedIn', false);
     $this->postJson('/api/session', ['email' => 'cook@example.org', 'password' => 'wrong'])
         ->assertUnprocessable()
-        ->assertJsonPath(
-            'errors.email.0',
-            'E-mail and password do not belong together. Check both and try again.',
-        );
+        ->assertJsonPath('errors.email.0', 'Wrong e-mail or password.');
     $this->postJson('/api/session', [])
         ->assertUnprocessable()
-        ->assertJsonPath('errors.password.0', 'Your password is needed.');
+        ->assertJsonPath('errors.password.0', 'Enter your password.');
     $this->postJson('/api/session', ['email' => 'cook@example.org', 'password' => 'a long enough password'])
         ->assertOk()
         ->assertJsonPath('household.name', 'Test kitchen');
@@ -28,7 +25,7 @@ it('lets a cook in with the right key only', function (): void {
 it('shows nothing to a stranger', function (string $method, string $uri): void {
     $this->json($method, $uri)
         ->assertUnauthorized()
-        ->assertJson(['message' => 'Please sign in again; what you typed is kept.']);
+        ->assertJson(['message' => 'Please sign in again. What you typed is kept.']);
 })->with([
     ['GET', '/api/kitchen'],
     ['POST', '/api/bench'],
@@ -100,10 +97,7 @@ it('opens a kitchen of one\'s own and stocks it', function (): void {
 
     $this->postJson('/api/kitchens', $kitchen)
         ->assertUnprocessable()
-        ->assertJsonPath(
-            'errors.email.0',
-            'There is a kitchen with this e-mail address already. Sign in instead.',
-        );
+        ->assertJsonPath('errors.email.0', 'This e-mail address already has a kitchen. Sign in instead.');
     $this->postJson('/api/kitchens', [
         ...$kitchen,
         'email' => 'x',

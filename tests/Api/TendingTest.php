@@ -75,7 +75,7 @@ it('asks today for what a jar wants today, and says what was missed', function (
         ->and($burp['jar'])
         ->not->toBeNull()
         ->and($this->getJson("/api/batches/{$batch['id']}")->json('attention'))
-        ->toMatchArray(['code' => 'burp', 'text' => "{$burp['text']}, for 2 days now"]);
+        ->toMatchArray(['code' => 'burp', 'text' => "{$burp['text']}, due for 2 days"]);
 });
 
 it('is done in one tap, several at once, and undone', function (): void {
@@ -195,7 +195,7 @@ it(
             ->and(array_column($moved['coming'], 'code'))
             ->not->toContain('burp')
             ->and(end($moved['entries'])['text'])
-            ->toBe('Stands in the fridge');
+            ->toBe('Standing in the fridge');
         $back = $this->postJson(
             "/api/batches/{$batch['id']}/entries/" . end($moved['entries'])['id'] . '/reversal',
         )->assertCreated();
@@ -226,8 +226,8 @@ it(
             ...$how,
         ]);
         $move('fridge')->assertOk();
-        $move('cool')->assertJsonValidationErrors(['place' => 'No pH was read']);
-        $pass(['purpose' => 'bottle'])->assertJsonValidationErrors(['purpose' => 'No pH was read']);
+        $move('cool')->assertJsonValidationErrors(['place' => 'no pH reading']);
+        $pass(['purpose' => 'bottle'])->assertJsonValidationErrors(['purpose' => 'no pH reading']);
         note($this, $batch['id'], ['ph' => 4.9]);
         $pass(['purpose' => 'give_away', 'grams' => 50])->assertJsonValidationErrors([
             'purpose' => 'above 4.6',

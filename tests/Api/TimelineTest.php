@@ -100,7 +100,7 @@ it('is made sooner in a warmer room, and lasts with one more jar', function (): 
         ->and($more['gapDays'])
         ->toBeLessThan($now['gapDays'])
         ->and(implode(' ', array_column($now['kinds'][0]['gaps'], 'reason')))
-        ->toContain('One more would help');
+        ->toContain('One more jar would help');
     foreach (['warmer=99', 'warmer=warm', 'jarId=' . Str::ulid()] as $wrong) {
         $this->getJson("/api/timeline?{$wrong}")->assertUnprocessable();
     }
@@ -179,7 +179,7 @@ it(
         $events = array_values(
             array_filter(
                 iterator_to_array($calendar->VEVENT),
-                fn($event): bool => str_starts_with((string) $event->SUMMARY, 'Start: '),
+                fn($event): bool => str_starts_with((string) $event->SUMMARY, 'Start '),
             ),
         );
         expect($events)

@@ -200,7 +200,7 @@ it(
             )
             ->toBe(['nothing_live'])
             ->and($week['conflicts'][0]['text'])
-            ->toContain('0 mg are left after the rest of the diet');
+            ->toContain('0 mg are left after other food');
         foreach (range(1, 38) as $n) {
             $this->seat("Guest {$n}", 2000, 30.0);
         }
@@ -360,7 +360,9 @@ it('serves nobody what they do not like or must not eat', function (): void {
     $by = weekStep($this, [forAda($this, '2026-11-28')])
         ->assertOk()
         ->json('conflicts');
-    expect(collect($by)->firstWhere('code', 'not_for')['text'])->toContain('Ada: Does not like carrot');
+    expect(collect($by)->firstWhere('code', 'not_for')['text'])->toContain(
+        'not for Ada. Does not like carrot',
+    );
     $this->putJson("/api/batches/{$this->carrots}/emptied", ['isEmptied' => true]);
     $kimchi = App\Models\Formula::query()->where('key', 'kimchi-dry-salted')->sole()->id;
     $this->postJson("/api/formulas/{$kimchi}/batches", [

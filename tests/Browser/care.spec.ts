@@ -87,9 +87,9 @@ test('a jar goes into the fridge in a tap, and comes out with a reading of its a
 
   await page.getByRole('link', { name: 'To the jar' }).click();
   await page.getByRole('button', { name: 'Bottle, give' }).click();
-  const store = page.getByRole('region', { name: 'Keep it out of the fridge' });
+  const store = page.getByRole('region', { name: 'Store it out of the fridge' });
   await expect(store).toContainText('still advised against');
-  await store.getByRole('button', { name: 'Keep it out of the fridge' }).click();
+  await store.getByRole('button', { name: 'Store it out of the fridge' }).click();
   await expect(page.getByText('stands in the cool place').first()).toBeVisible();
 });
 
@@ -142,20 +142,20 @@ test('looking into a jar: kahm is skimmed, fuzz goes out, and both are written d
       await page.getByLabel(sign, { exact: true }).check();
     }
   };
-  await find('A flat white film, smooth or wrinkled', 'Everything lies under the brine', 'Cloudy');
+  await find('A flat white film, smooth or wrinkled', 'Everything is under the brine', 'Cloudy');
   await expect(page.getByTestId('verdict')).toHaveText('5 more to look at');
   await expect(page.getByRole('button', { name: 'Write it down' })).toBeDisabled();
   // What was found is kept when the page is left.
   await page.reload();
-  await find('As it was, or a little duller', 'Flat and quiet', 'Some, when it is tapped');
+  await find('As it was, or a little duller', 'Flat and quiet', 'Some, when I tap it');
   await find('Sour, fresh, garlicky', 'Crisp or firm');
-  await expect(page.getByTestId('verdict')).toHaveText('Go on, and do this');
+  await expect(page.getByTestId('verdict')).toHaveText('Good, with something to do');
   await expect(page.getByText('Skim it off', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Write it down' }).click();
   await expect(page.getByRole('region', { name: 'So far' })).toContainText('kahm');
 
   await page.getByRole('link', { name: 'Check it' }).click();
-  await find('White fuzz: raised, with hairs');
+  await find('White fuzz, raised and hairy');
   await expect(page.getByTestId('verdict')).toHaveText('Do not eat it');
   await page.getByRole('button', { name: 'Write it down', exact: true }).click();
   await expect(page.getByRole('region', { name: 'So far' })).toContainText('Do not eat it');
@@ -169,7 +169,7 @@ test('looking into a jar: kahm is skimmed, fuzz goes out, and both are written d
 test('film and mould are practised on drawn jars, with a score', async ({ page, cook }) => {
   await signIn(page, cook, '/practice');
   for (const round of [1, 2, 3]) {
-    await page.getByRole('button', { name: 'Out with all of it' }).click();
+    await page.getByRole('button', { name: 'Throw all of it out' }).click();
     await expect(page.getByTestId('said')).toBeVisible();
     const isRight = (await page.getByTestId('said').textContent()) === 'Right.';
     await expect(page.getByTestId('score')).toContainText(`of your last ${String(round)}.`);
@@ -202,7 +202,7 @@ test('a log with marks and a photo, and its like beside it', async ({ page, cook
   await page.getByRole('button', { name: 'sour', exact: true }).click();
   await page.getByLabel('pH', { exact: true }).fill('1');
   await page.getByRole('button', { name: 'Write it down' }).click();
-  await expect(page.getByText('The pH of a jar lies between 2 and 9.')).toBeVisible();
+  await expect(page.getByText('Enter a pH from 2 to 9.')).toBeVisible();
   // A refusal loses nothing, nor does leaving the page.
   await page.reload();
   await expect(page.getByRole('button', { name: 'liked 4 of 5' })).toHaveAttribute('aria-pressed', 'true');

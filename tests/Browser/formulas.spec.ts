@@ -182,7 +182,7 @@ test('refuses a file of ten megabytes in a sentence', async ({ page, cook }) => 
     mimeType: 'application/json',
     buffer: Buffer.alloc(10_000_000, 'x'),
   });
-  await expect(page.getByRole('alert')).toContainText('More than 4 MB is too much to read.');
+  await expect(page.getByRole('alert')).toContainText('This is too large. At most 4 MB are read.');
 });
 
 test('shows a hostile name as the text it is', async ({ page, cook }) => {

@@ -43,7 +43,7 @@ test('from a weighed vegetable to today’s sodium, and back', async ({ page, co
 
   await page.getByRole('link', { name: 'Shelf', exact: true }).click();
   await page.locator('.board-jar', { hasText: 'Carrots for the test' }).click();
-  await expect(page.getByText('An entry taken back')).toBeVisible();
+  await expect(page.getByText('An undone entry')).toBeVisible();
 });
 
 test('serves any amount from the jar itself, and says when there is less', async ({ page, cook }) => {
@@ -80,7 +80,7 @@ test('opens a kitchen with three questions', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'Open a kitchen of your own' }).click();
   await page.getByRole('button', { name: 'Open the kitchen' }).click();
-  await expect(page.getByText('Your e-mail address is needed to sign in.')).toBeVisible();
+  await expect(page.getByText('Enter your e-mail address.')).toBeVisible();
   await page.getByLabel('Name', { exact: true }).fill('Cy');
   await page.getByLabel('Name of the kitchen').fill('Kitchen by the stairs');
   await page.getByLabel('E-mail').fill(`door-${String(Date.now())}@example.org`);

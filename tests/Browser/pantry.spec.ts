@@ -7,9 +7,9 @@ test('seats someone at the table and sees them on Today', async ({ page, cook })
   await page.getByRole('button', { name: 'Someone else eats here' }).click();
   const drawer = page.getByRole('dialog');
   await drawer.getByRole('button', { name: 'Keep' }).click();
-  await expect(drawer.getByRole('alert')).toContainText('A name is needed here.');
+  await expect(drawer.getByRole('alert')).toContainText('Enter a name.');
   await drawer.getByLabel('Name').fill('Cleo');
-  await choose(page, 'Limit a day', 'Child 4-8 years');
+  await choose(page, 'Limit a day', 'Child 4–8 years');
   await drawer.getByRole('spinbutton', { name: 'Sun, morning' }).fill('120');
   await choose(page, 'Allergies', 'fish');
   await page.keyboard.press('Escape');
@@ -100,7 +100,9 @@ test('a whole kitchen moves house as a file', async ({ page, cook }) => {
     mimeType: 'application/json',
     buffer: Buffer.from('{"tempesal":"formula"}'),
   });
-  await expect(page.getByText('That is no kitchen that Tempesal wrote.')).toBeVisible();
+  await expect(
+    page.getByText('This is not a kitchen file. Choose a file that was exported from Tempesal.'),
+  ).toBeVisible();
   await kitchen.locator('input[type=file]').setInputFiles(file);
   await expect(page.getByText(/Here now: 3 people, \d+ jars, \d+ servings\./)).toBeVisible();
   await expect(page.getByRole('link', { name: 'Caraway kraut' })).toBeVisible();

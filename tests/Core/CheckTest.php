@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Tempesal\Core\Message\Message;
+
 use Tempesal\Core\Check\PracticeJar;
 use Tempesal\Core\Check\Inspection;
 use Tempesal\Core\Check\CheckQuestion;
@@ -187,8 +189,10 @@ it('gives the verdict of each rule where it speaks, and not where nothing is wro
         ->toBe($rule->verdict)
         ->and(array_column($inspection->rules, 'id'))
         ->toContain($id)
-        ->and($inspection->because())
+        ->and($inspection->reasons())
         ->toContain($rule->because)
+        ->and(said($inspection->because()))
+        ->toContain(said(new Message($rule->because)))
         ->and($inspection->open)
         ->toBe([]);
     if ($rule->signs !== []) {
@@ -208,8 +212,8 @@ it('finds nothing wrong where nothing is', function (array $jar): void {
         ->toBe(Verdict::Fine)
         ->and($inspection->toDo())
         ->toBe([])
-        ->and($inspection->cautions())
-        ->toBe(['A look finds what can be seen, smelled and felt, no more. In doubt, throw it out.']);
+        ->and(array_map(said(...), $inspection->cautions()))
+        ->toBe(['A check finds only what you can see, smell and feel. If in doubt, throw it out.']);
 })->with([
     'carrots in brine' => [[]],
     'kraut in the fridge' => [['method' => Method::DrySalting, 'isWarm' => false]],
@@ -238,7 +242,9 @@ it('lets no jar with fuzz, colour, rot or slime through, whatever else is found 
         // Alone, with everything else well, and with everything that can be found.
         foreach ([[$bad], found($jar, $bad), [...$asked, $bad]] as $found) {
             $inspection = Inspection::of($jar, $found);
-            $words = strtolower($inspection->because() . implode(' ', $inspection->toDo()));
+            $words = strtolower(
+                said($inspection->because()) . implode(' ', array_map(said(...), $inspection->toDo())),
+            );
             expect($inspection->verdict)
                 ->toBe(Verdict::DoNotEat)
                 ->and(str_contains($words, 'throw'))
@@ -278,8 +284,8 @@ it('concludes nothing while something was not looked at, and stops when it must 
             ->toBe(Verdict::Wait)
             ->and($inspection->open)
             ->toBe([$question->code])
-            ->and($inspection->because())
-            ->toContain('Not everything was looked at');
+            ->and(said($inspection->because()))
+            ->toContain('Not everything was checked');
     }
     expect(Inspection::of($jar, [Finding::FuzzWhite])->open)->toBe([]);
 });
@@ -296,10 +302,19 @@ it('asks only what matters for the jar', function (array $jar, array $asked): vo
 
 it('says of no jar that it is safe', function (): void {
     $words = array_map(
-        fn(CheckRule $rule): string => "{$rule->because} {$rule->do} {$rule->caution}",
+        fn(CheckRule $rule): string => implode(
+            ' ',
+            array_map(
+                fn(string $code): string => said(new Message($code)),
+                array_filter([$rule->because, $rule->do, $rule->caution]),
+            ),
+        ),
         CheckRules::all(),
     );
-    $words = [...$words, ...array_map(fn(Verdict $verdict): string => $verdict->label(), Verdict::cases())];
+    $words = [
+        ...$words,
+        ...array_map(fn(Verdict $verdict): string => said($verdict->label()), Verdict::cases()),
+    ];
     foreach ($words as $text) {
         expect(preg_match('/\bsafe\b|all right to eat|can be eaten/i', $text))->toBe(0);
     }
@@ -332,7 +347,7 @@ it('practises film against mould: the same number the same jar, and the rules ag
         foreach (PracticeJar::ANSWERS as $answer) {
             expect($example->isRight($answer))->toBe($answer === $example->right);
         }
-        $seen["{$example->sign->value} {$example->food}"] = true;
+        $seen["{$example->sign->value} {$example->food->code}"] = true;
     }
     // Eight things to see on each of four foods.
     expect($seen)->toHaveCount(32);
@@ -419,8 +434,14 @@ it('asks for the stricter thing exactly where its line is passed', function (
 
 it('offers live brine as a rescue before day 5 only', function (float $days, bool $offered): void {
     $jar = lookedInto(['ripenedDays' => $days]);
-    $do = implode(' ', Inspection::of($jar, found($jar, Finding::NoBubbles, Finding::SmellRaw))->toDo());
-    expect(str_contains($do, 'Give it live brine'))->toBe($offered);
+    $do = implode(
+        ' ',
+        array_map(
+            said(...),
+            Inspection::of($jar, found($jar, Finding::NoBubbles, Finding::SmellRaw))->toDo(),
+        ),
+    );
+    expect(str_contains($do, 'Add live brine'))->toBe($offered);
 })->with([[4.0, true], [4.9, true], [5.0, false], [9.0, false]]);
 
 it('leaves a jar that smells sour alone, however old, without a meter', function (): void {

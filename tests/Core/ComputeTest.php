@@ -101,39 +101,39 @@ it('refuses what cannot be, with the path and the reason', function (
         fn(InputError $refusal) => expect($refusal->getMessage())->toStartWith($start),
     );
 })->with([
-    'no JSON' => ['{"tempesal": batch}', 'This is not JSON'],
+    'no JSON' => ['{"tempesal": batch}', 'This is not valid JSON'],
     'NaN' => [
         '{"tempesal":"batch","version":1,"steps":[{"kind":"discard","phase":"brine","grams":NaN}]}',
-        'This is not JSON',
+        'This is not valid JSON',
     ],
     'too deep' => [str_repeat('[', 60) . str_repeat(']', 60), 'This is nested'],
-    'a text' => ['"batch"', 'an object is needed'],
+    'a text' => ['"batch"', 'Give an object'],
     'infinity' => [
         '{"tempesal":"batch","version":1,"steps":[{"kind":"discard","phase":"brine","grams":1e999}]}',
-        'steps[0].grams: an ordinary number',
+        'steps[0].grams: Enter an ordinary number',
     ],
-    'another version' => [['version' => 9, 'steps' => []], 'version: this Tempesal reads version 1'],
-    'no steps' => [['steps' => []], 'steps: between one and'],
-    'unknown step' => [['steps' => [['kind' => 'stir']]], 'steps[0].kind: "stir" is not a kind of entry'],
+    'another version' => [['version' => 9, 'steps' => []], 'version: This is not a version that can be read'],
+    'no steps' => [['steps' => []], 'steps: Give between 1 and'],
+    'unknown step' => [['steps' => [['kind' => 'stir']]], 'steps[0].kind: “stir” is not a kind of entry'],
     'negative' => [
         ['steps' => [['kind' => 'add', 'ingredient' => 'carrot', 'grams' => -1]]],
-        'steps[0].grams: it must lie between 0',
+        'steps[0].grams: Enter a number from 0',
     ],
     'huge' => [
         ['steps' => [['kind' => 'add', 'ingredient' => 'carrot', 'grams' => 1e308]]],
-        'steps[0].grams: it must lie between 0',
+        'steps[0].grams: Enter a number from 0',
     ],
     'text for a number' => [
         ['steps' => [['kind' => 'add', 'ingredient' => 'carrot', 'grams' => '5 g']]],
-        'steps[0].grams: a number is needed',
+        'steps[0].grams: Enter a number',
     ],
     'a slip' => [
         ['steps' => [['kind' => 'add', 'ingredient' => 'carot', 'grams' => 5]]],
-        'steps[0].ingredient: "carot" is no food that is known here. Did you mean "carrot"?',
+        'steps[0].ingredient: There is no food “carot” here. Do you mean “carrot”?',
     ],
     'an unknown field' => [
         ['steps' => [['kind' => 'add', 'ingredient' => 'carrot', 'grams' => 5, 'inot' => 'brine']]],
-        'steps[0].inot: there is no such field',
+        'steps[0].inot: There is no field with this name',
     ],
     'more than there is' => [
         [
@@ -142,7 +142,7 @@ it('refuses what cannot be, with the path and the reason', function (
                 ['kind' => 'serve', 'grams' => 50],
             ],
         ],
-        'steps[1].grams: Only 5.0 g of pieces are left',
+        'steps[1].grams: Only 5 g of pieces are left',
     ],
     'a serving too large' => [
         [
@@ -158,15 +158,15 @@ it('refuses what cannot be, with the path and the reason', function (
                 'b' => ['steps' => [['kind' => 'starter', 'fromBatch' => 'a', 'grams' => 1]]],
             ],
         ],
-        'batches.b.steps[0].fromBatch: Starters go round in a circle: a from b from a',
+        'batches.b.steps[0].fromBatch: These batches feed each other in a circle: a, b and a',
     ],
     'itself' => [
         ['batches' => ['a' => ['steps' => [['kind' => 'starter', 'fromBatch' => 'a', 'grams' => 1]]]]],
-        'batches.a.steps[0].fromBatch: Starters go round',
+        'batches.a.steps[0].fromBatch: These batches feed each other',
     ],
     'a stranger' => [
         ['batches' => ['a' => ['steps' => [['kind' => 'starter', 'fromBatch' => 'z', 'grams' => 1]]]]],
-        'batches.a.steps[0].fromBatch: There is no batch "z"',
+        'batches.a.steps[0].fromBatch: There is no batch “z”',
     ],
     'more brine than there is' => [
         [
@@ -190,11 +190,11 @@ it('refuses what cannot be, with the path and the reason', function (
                 ],
             ],
         ],
-        'batches.b.steps[0].afterStep: "a" has 1 steps',
+        'batches.b.steps[0].afterStep: “a” has 1 step',
     ],
     'a method nobody has' => [
         ['steps' => [['kind' => 'process', 'method' => 'boil']]],
-        'steps[0].method: one of these',
+        'steps[0].method: Choose one of these',
     ],
     'no vegetable' => [
         [
@@ -207,7 +207,7 @@ it('refuses what cannot be, with the path and the reason', function (
                 ],
             ],
         ],
-        'steps[0].vegetables: at least one',
+        'steps[0].vegetables: Add at least one',
     ],
     'a rinsed salt and drain' => [
         [
@@ -221,14 +221,14 @@ it('refuses what cannot be, with the path and the reason', function (
                 ],
             ],
         ],
-        'steps[0].rinse: salt and drain is not rinsed',
+        'steps[0].rinse: “Salt and drain” is not rinsed',
     ],
     'heavier than itself' => [
         [
             'ingredients' => ['x' => ['waterPer100g' => 99, 'sodiumPer100g' => 9000]],
             'steps' => [['kind' => 'add', 'ingredient' => 'x', 'grams' => 9]],
         ],
-        'steps[0].ingredient.sodiumPer100g: water and salt together',
+        'steps[0].ingredient.sodiumPer100g: Water and salt together',
     ],
 ]);
 
@@ -257,7 +257,7 @@ it('advises from the ledger alone', function (array $steps, string $code): void 
         ],
         'slow',
     ],
-    'larder' => [
+    'hardly ferments' => [
         [
             [
                 'kind' => 'process',

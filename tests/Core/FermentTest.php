@@ -121,7 +121,7 @@ it('halves and doubles what is not well known of tissues', function (): void {
             // Sodium chloride in water at 25 C is 16e-10 m2/s: nothing in a vegetable is faster.
             ->and($band->high)
             ->toBeLessThan(16.0)
-            ->and($tissue->label())
+            ->and(said($tissue->label()))
             ->not->toBe('');
     }
 });

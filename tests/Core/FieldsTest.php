@@ -19,7 +19,7 @@ function refused(callable $read): array
     try {
         $read();
     } catch (InvalidField $refusal) {
-        return [$refusal->path, $refusal->reason];
+        return [$refusal->path, said($refusal->explanation())];
     }
 
     return ['', 'nothing was refused'];
@@ -88,45 +88,41 @@ it('names the field and the reason', function (callable $read, string $path, str
     [$at, $why] = refused($read);
     expect($at)->toBe($path)->and($why)->toContain($reason);
 })->with([
-    'no object' => [fn() => Fields::of(3, 'here'), 'here', 'an object is needed'],
-    'no text' => [fn() => fields(['name' => 3])->text('name'), 'here.name', 'a text is needed'],
-    'blank text' => [fn() => fields(['name' => "  \t"])->text('name'), 'here.name', 'a text is needed'],
+    'no object' => [fn() => Fields::of(3, 'here'), 'here', 'Give an object'],
+    'no text' => [fn() => fields(['name' => 3])->text('name'), 'here.name', 'Enter a text'],
+    'blank text' => [fn() => fields(['name' => "  \t"])->text('name'), 'here.name', 'Enter a text'],
     'too long' => [
         fn() => fields(['name' => str_repeat('ä', 401)])->text('name'),
         'here.name',
-        'at most 400 letters',
+        'at most 400 characters',
     ],
-    'a text for a number' => [fn() => fields(['g' => '3'])->number('g'), 'here.g', 'a number is needed'],
-    'true for a number' => [fn() => fields(['g' => true])->number('g'), 'here.g', 'a number is needed'],
+    'a text for a number' => [fn() => fields(['g' => '3'])->number('g'), 'here.g', 'Enter a number'],
+    'true for a number' => [fn() => fields(['g' => true])->number('g'), 'here.g', 'Enter a number'],
     'infinity' => [fn() => fields(['g' => INF])->number('g'), 'here.g', 'an ordinary number'],
     'more than a whole' => [fn() => fields(['s' => 1.2])->share('s'), 'here.s', 'from 0 to 1'],
-    'a negative weight' => [fn() => fields(['grams' => -1])->grams(), 'here.grams', 'cannot be less than 0'],
+    'a negative weight' => [fn() => fields(['grams' => -1])->grams(), 'here.grams', 'zero or more'],
     'a band upside down' => [
         fn() => fields(['b' => ['low' => 3, 'typical' => 2, 'high' => 1]])->band('b'),
         'here.b',
-        'low over its typical',
+        'low value first',
     ],
     'half a band' => [
         fn() => fields(['b' => ['low' => 3, 'typical' => 4]])->band('b'),
         'here.b.high',
-        'a number is needed',
+        'Enter a number',
     ],
-    'a band beyond' => [
-        fn() => fields(['b' => 12])->band('b', null, 0.0, 10.0),
-        'here.b',
-        'between 0 and 10',
-    ],
+    'a band beyond' => [fn() => fields(['b' => 12])->band('b', null, 0.0, 10.0), 'here.b', 'from 0 to 10'],
     'no choice' => [
         fn() => fields(['p' => 'juice'])->choice('p', Phase::class),
         'here.p',
-        'pieces, brine, sauce',
+        'pieces, brine or sauce',
     ],
-    'no list' => [fn() => fields(['l' => 'a'])->each('l'), 'here.l', 'a list is needed'],
-    'an object for a list' => [fn() => fields(['l' => ['a' => 1]])->each('l'), 'here.l', 'a list is needed'],
+    'no list' => [fn() => fields(['l' => 'a'])->each('l'), 'here.l', 'Give a list'],
+    'an object for a list' => [fn() => fields(['l' => ['a' => 1]])->each('l'), 'here.l', 'Give a list'],
     'a number in a list of texts' => [
         fn() => fields(['l' => ['a', 4]])->texts('l', 5),
         'here.l.1',
-        'a text is needed',
+        'Enter a text',
     ],
     'too many texts' => [
         fn() => fields(['l' => ['a', 'b', 'c']])->texts('l', 2),
@@ -138,18 +134,18 @@ it('names the field and the reason', function (callable $read, string $path, str
         'here.days',
         'given twice, in hours and in days',
     ],
-    'no time' => [fn() => fields([])->neededDuration(), 'here.hours', 'a time is needed'],
+    'no time' => [fn() => fields([])->neededDuration(), 'here.hours', 'Give a time in seconds'],
     'a time before it began' => [
         fn() => fields(['seconds' => -2])->duration(),
         'here.seconds',
-        'cannot be less',
+        'zero or more',
     ],
     'a place in a list' => [
         fn() => fields(['rows' => [['x' => 1], ['x' => 'two']]])
             ->each('rows')[1]
             ->number('x'),
         'here.rows[1].x',
-        'a number is needed',
+        'Enter a number',
     ],
 ]);
 
@@ -159,7 +155,7 @@ it('finds the field that nobody asked for', function (): void {
     $fields->each('rows')[0]->number('x');
     expect(refused(fn() => $fields->refuseUnread()))->toBe([
         'here.rows[0].y',
-        'there is no such field here.',
+        'There is no field with this name.',
     ]);
     $fields->each('rows')[0]->number('y');
     $fields->refuseUnread();
@@ -193,7 +189,7 @@ it('puts foods and salts where their ids stand, however deep', function (): void
         ->toBe('process');
     expect(refused(fn() => $pantry->fill([['ingredient' => 'carot']], 'steps')))->toBe([
         'steps[0].ingredient',
-        '"carot" is no food that is known here. Did you mean "carrot"?',
+        'There is no food “carot” here. Do you mean “carrot”?',
     ]);
     expect(refused(fn() => $pantry->fill([['product' => 'sugar']], 'steps'))[1])
         ->toContain('no salt that is known')

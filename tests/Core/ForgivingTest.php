@@ -98,7 +98,7 @@ it('answers any text with an amount or a sentence', function (): void {
             $amount = KitchenAmount::parse(implode('', $parts));
             expect($amount->isMass() || $amount->isVolume() || $amount->isBare())->toBeTrue();
         } catch (InvalidQuantity $refusal) {
-            expect($refusal->getMessage())->toMatch('/[.]$/');
+            expect(said($refusal->explanation()))->toMatch('/[.]$/');
         }
     });
 });

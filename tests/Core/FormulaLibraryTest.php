@@ -27,7 +27,7 @@ function faults(array $document): array
     $faults = [];
     $missed = $answer->floor()->missed($answer->salted());
     if ($missed !== null) {
-        $faults[] = sprintf('salt %.4f, floor %s', $answer->strength(), $missed->text());
+        $faults[] = sprintf('salt %.4f, floor %s', $answer->strength(), said($missed->text()));
     }
     $per100g = ($answer->typicalServingMg() / $answer->formula->serving->grams->value) * 100;
     if ($per100g < $document['sanity']['low'] || $per100g > $document['sanity']['high']) {

@@ -162,8 +162,16 @@ it('saves what the ledger says, the gentlest first', function (): void {
     $plate = Serve::of(Phase::Pieces, Grams::of(40.0));
     $now = $plate->sodiumMg($state, Tempesal\Core\Estimate\Point::typical());
     $savings = SodiumSavings::of($state, $plate, null, [
-        ['remedy' => RemedyKind::OtherJar, 'text' => 'Beet instead', 'milligrams' => 100.0],
-        ['remedy' => RemedyKind::OtherJar, 'text' => 'Saltier instead', 'milligrams' => 900.0],
+        [
+            'remedy' => RemedyKind::OtherJar,
+            'text' => RemedyKind::OtherJar->fromJar('Beet'),
+            'milligrams' => 100.0,
+        ],
+        [
+            'remedy' => RemedyKind::OtherJar,
+            'text' => RemedyKind::OtherJar->fromJar('Saltier'),
+            'milligrams' => 900.0,
+        ],
     ]);
     $by = savingsByKind($savings);
     // Nothing is known of how the pieces are cut: rinsing is taken to wash only the film away.
@@ -171,7 +179,7 @@ it('saves what the ledger says, the gentlest first', function (): void {
     // 25 of 40 g.
     expect($by['smaller']->milligrams)
         ->toEqualWithDelta($now * 0.625, 1e-9)
-        ->and($by['other_jar']->text)
+        ->and(said($by['other_jar']->text))
         ->toBe('Beet instead')
         ->and($by['other_jar']->savesMg)
         ->toEqualWithDelta($now - 100.0, 1e-9);
@@ -301,8 +309,8 @@ it('knows a way from its plate, and ranks the remedies from gentle to stern', fu
         ->toBeLessThan(RemedyKind::Smaller->rank())
         ->and(RemedyKind::LeaveOut->rank())
         ->toBe(max($ranks))
-        ->and(RemedyKind::Smaller->text(25, 40))
+        ->and(said(RemedyKind::smaller(25, 40)))
         ->toBe('25 g instead of 40 g')
-        ->and(RemedyKind::AtFloor->text(1.5, 2.0))
-        ->toBe('salt it with 1.5 % instead of 2 %, the least that is safe for it');
+        ->and(said(RemedyKind::atFloor(0.015, 0.02)))
+        ->toBe('make it with 1.5 % salt instead of 2 %, the least that is safe');
 });

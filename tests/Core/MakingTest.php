@@ -128,7 +128,7 @@ it('refuses in a sentence, beside the field, where nothing can follow', function
         BenchSolution::from($input);
         $this->fail('It was not refused.');
     } catch (IncompleteBench $refusal) {
-        expect($refusal->field)->toBe($field)->and($refusal->getMessage())->toContain($words);
+        expect($refusal->field)->toBe($field)->and(said($refusal->explanation()))->toContain($words);
     }
 })->with([
     'the vegetable is fixed too' => fn() => [
@@ -156,7 +156,7 @@ it('refuses in a sentence, beside the field, where nothing can follow', function
             SaltTarget::amountAtStrength(Kitchen::weighed(2), 0.02, SaltBasis::OfEverything),
         ),
         'saltAmount',
-        'too little',
+        'not enough salt',
     ],
     'no water to be a share of' => fn() => [
         onBench(Method::DrySalting, SaltTarget::strength(0.02, SaltBasis::OfWater)),
@@ -168,9 +168,13 @@ it('refuses in a sentence, beside the field, where nothing can follow', function
             'vegetableWeight' => null,
         ]),
         'vegetableAmount',
-        'pick a jar',
+        'choose a jar',
     ],
-    'brine of no jar' => fn() => [onBench(Method::ReusedBrine, salted(10)), 'starterBatchId', 'Pick the jar'],
+    'brine of no jar' => fn() => [
+        onBench(Method::ReusedBrine, salted(10)),
+        'starterBatchId',
+        'Choose the jar',
+    ],
     'more than dissolves' => fn() => [
         onBench(Method::PouredBrine, SaltTarget::sodium(9000, SaltBasis::OfWater), [
             'water' => Grams::of(400),
@@ -212,7 +216,7 @@ it('never goes below the floor for it, and says what else would do', function ()
         onBench(Method::DrySalting, SaltTarget::sodium(300, SaltBasis::OfVegetable)),
     );
     $advice = collect(BenchAdvice::on($solution))->firstWhere('code', 'sodium_out_of_reach');
-    preg_match('/What would: (\d+) g hold/', (string) $advice?->text, $portion);
+    preg_match('/Instead: (\d+) g have/', (string) said($advice?->text), $portion);
     $small = $solution->finished->serving(Serve::of(Phase::Pieces, Grams::of((float) ($portion[1] ?? 0))));
     expect($solution->salt->value)
         ->toEqualWithDelta(12.0, 0.01)
@@ -221,7 +225,7 @@ it('never goes below the floor for it, and says what else would do', function ()
         ->and($small->band->typical)
         ->toBeGreaterThan(290)
         ->toBeLessThan(310)
-        ->and($advice?->text)
+        ->and(said($advice?->text))
         ->toContain('Rinse it for');
 });
 

@@ -116,31 +116,31 @@ it('keeps what was planned before where little is lost by it', function (): void
 
 it('says in words why a day falls short', function (array $change, string $reason): void {
     $shortfalls = planned(week($change))->toArray()['shortfalls'];
-    expect(array_column($shortfalls, 'reason'))->toContain($reason);
+    expect(array_map(said(...), array_column($shortfalls, 'reason')))->toContain($reason);
 })->with([
     'nothing there' => [['offers' => []], 'Nothing live is on the shelf.'],
     'nothing ready' => [
         ['offers' => [['id' => 'i', 'live' => true, 'stock' => 9, 'sodiumMg' => 100, 'from' => 3]]],
-        'Nothing live is ready, or keeps, on that day.',
+        'Nothing live is ready or still good that day.',
     ],
     'not for them' => [
         ['offers' => [['id' => 'i', 'live' => true, 'stock' => 9, 'sodiumMg' => 100, 'notFor' => ['bo']]]],
-        'What is live and ready is not for Bo.',
+        'The live jars that are ready are not for Bo.',
     ],
     'used up' => [
         ['offers' => [['id' => 'i', 'live' => true, 'stock' => 3, 'sodiumMg' => 100]]],
-        'What is live and ready is used up by other servings.',
+        'The live jars that are ready are used up by other servings.',
     ],
     'too much salt' => [
         ['offers' => [['id' => 'i', 'live' => true, 'stock' => 20, 'sodiumMg' => 450]]],
-        '400 mg are left after the rest of the diet, nothing live fits under it; the least takes 450 mg.',
+        '400 mg are left after other food, and no live serving fits: the smallest has 450 mg.',
     ],
     'all of it' => [
         [
             'offers' => [['id' => 'i', 'live' => true, 'stock' => 20, 'sodiumMg' => 100]],
             'eaters' => [['id' => 'bo', 'targetMg' => 2000, 'allowanceMg' => 700, 'liveGoal' => 2]],
         ],
-        'Everything live that is ready is served already.',
+        'Every live jar that is ready is already served.',
     ],
 ]);
 
@@ -210,7 +210,7 @@ it('answers too many eaters in a sentence, and no jars with an empty week', func
         range(1, 40),
     );
     expect(fn() => PlanningProblem::read(Fields::of(week(['eaters' => $many]))))
-        ->toThrow(InvalidField::class, 'at most 12')
+        ->toThrow(fn(InvalidField $no) => expect(said($no->explanation()))->toContain('at most 12'))
         ->and(planned(week(['offers' => []]))->assignments)
         ->toBe([]);
 });

@@ -46,7 +46,7 @@ it('names the salt that reaches a strength', function (string $basis): void {
     );
     expect(Strength::of($salted->state())->share(SaltBasis::from($basis)))
         ->toEqualWithDelta(0.03, 1e-9)
-        ->and($answer->sentence)
+        ->and(said($answer->message))
         ->toContain('grey sea salt');
 })->with(['of_water', 'brine_strength', 'of_everything']);
 
@@ -104,7 +104,7 @@ it('names the portion that holds so much', function (): void {
         ),
     )
         ->toEqualWithDelta(140, 1e-9)
-        ->and(ask(['question' => 'portion', 'sodiumMg' => 90_000])->sentence)
+        ->and(said(ask(['question' => 'portion', 'sodiumMg' => 90_000])->message))
         ->toContain('that are left');
 });
 
@@ -131,8 +131,10 @@ it('names how long to soak, or says that it is not enough', function (): void {
     );
     expect(Serve::of(Phase::Pieces, Grams::of(40))->sodiumMg($soaked->state(), Point::typical()))
         ->toEqualWithDelta(200, 0.01)
-        ->and(ask(['question' => 'soak_time', 'sodiumMg' => 100, 'grams' => 40, 'water' => 200])->sentence)
-        ->toContain('Take more water');
+        ->and(
+            said(ask(['question' => 'soak_time', 'sodiumMg' => 100, 'grams' => 40, 'water' => 200])->message),
+        )
+        ->toContain('Use more water');
 });
 
 it('says so when nothing is to be done', function (): void {

@@ -112,10 +112,10 @@ it('leaves the smallest gap where one jar has to do, and says why', function ():
         [20, 29],
         [40, 49],
     ]);
-    expect($forecast->gaps($kind)[0]['reason'])
-        ->toContain('Started today it takes 10 days')
-        ->and($forecast->gaps($kind)[1]['reason'])
-        ->toContain('One more would help');
+    expect(said($forecast->gaps($kind)[0]['reason']))
+        ->toContain('Started today it is ready in 10 days')
+        ->and(said($forecast->gaps($kind)[1]['reason']))
+        ->toContain('One more jar would help');
     // One more jar, and only the days that nothing can spare are left.
     expect(RestockPlanner::plan(new RestockProblem(56, [$kind], quarts(2), []))->gapDays())->toBe(10);
 });
@@ -133,8 +133,8 @@ it('keeps to the season, to what keeps, and to what a jar is for', function (): 
     }
     expect($forecast->gapDays())
         ->toBe(25)
-        ->and($forecast->gaps($spring)[0]['reason'])
-        ->toContain('before its season, 20 days');
+        ->and(said($forecast->gaps($spring)[0]['reason']))
+        ->toContain('season starts in 20 days');
     $crock = new Product(
         'mash',
         'mash',
@@ -145,8 +145,10 @@ it('keeps to the season, to what keeps, and to what a jar is for', function (): 
         array_fill(0, 60, true),
     );
     expect(
-        RestockPlanner::plan(new RestockProblem(60, [$crock], quarts(2), []))->gaps($crock)[0]['reason'],
-    )->toBe('There is no jar that it could be made in.');
+        said(
+            RestockPlanner::plan(new RestockProblem(60, [$crock], quarts(2), []))->gaps($crock)[0]['reason'],
+        ),
+    )->toBe('No jar is the right size for it.');
     $bought = new Product('bought', 'bought', 10.0, [], [], 1, []);
     expect(
         RestockPlanner::plan(new RestockProblem(60, [$bought], quarts(2), []))->gaps($bought)[0]['reason'],

@@ -202,13 +202,13 @@ it(
 );
 
 it('says what it means that something was missed', function (Task $task): void {
-    expect($task->whenLate(1))
-        ->toContain('since yesterday')
-        ->and($task->whenLate(3))
-        ->toContain('for 3 days')
-        ->and($task->whenLate(3))
+    expect(said($task->whenLate(1)))
+        ->toContain('yesterday')
+        ->and(said($task->whenLate(3)))
+        ->toMatch('/for 3 days|3 days ago/')
+        ->and(said($task->whenLate(3)))
         ->not->toContain('safe')
-        ->and($task->text())
+        ->and(said($task->text()))
         ->not->toBe('')
         ->and($task->doneBy())
         ->toBeIn(['tap', 'log', 'move', 'empty']);
@@ -243,7 +243,10 @@ it(
             new DueChore(new Chore(Task::Burp, 1, 1, null), 6, null),
         ]);
         $long = ShelfAlert::of(new ShelfSnapshot(60, 0.0, 3, 9, false), []);
-        expect($late?->text)->toContain('for 3 days now')->and($long?->text)->toContain('smell and taste');
+        expect(said($late?->text))
+            ->toContain('due for 3 days')
+            ->and(said($long?->text))
+            ->toContain('Smell and taste');
     },
 );
 
@@ -337,8 +340,8 @@ it('opens a gate on a fresh reading at or below 4.6, its margin counted, and on 
         ->toBeTrue()
         ->and(gate($purpose, ['ph' => 4.1, 'isByMeter' => false])->isOpen)
         ->toBeFalse()
-        ->and(gate($purpose, ['ph' => null])->reason)
-        ->toContain('Read it first')
+        ->and(said(gate($purpose, ['ph' => null])->reason))
+        ->toContain('Measure it first')
         ->and(gate($purpose, ['daysAgo' => 7])->isOpen)
         ->toBeTrue()
         ->and(gate($purpose, ['daysAgo' => 8])->isOpen)
@@ -348,24 +351,24 @@ it('opens a gate on a fresh reading at or below 4.6, its margin counted, and on 
 })->with(ReleasePurpose::cases());
 
 it('shows as many decimals as it takes to see why it stays shut', function (): void {
-    expect(gate(ReleasePurpose::Bottle, ['ph' => 4.604])->reason)
-        ->toContain('pH 4.604, above 4.6')
-        ->and(gate(ReleasePurpose::Bottle, ['ph' => 4.55])->reason)
+    expect(said(gate(ReleasePurpose::Bottle, ['ph' => 4.604])->reason))
+        ->toContain('pH is 4.604, above 4.6')
+        ->and(said(gate(ReleasePurpose::Bottle, ['ph' => 4.55])->reason))
         ->toContain('off by 0.1')
-        ->and(gate(ReleasePurpose::Bottle, ['ph' => 4.3, 'isByMeter' => false])->reason)
+        ->and(said(gate(ReleasePurpose::Bottle, ['ph' => 4.3, 'isByMeter' => false])->reason))
         ->toContain('strips');
 });
 
 it('keeps cautions at every gate, open or not', function (ReleasePurpose $purpose, array $change): void {
     $gate = gate($purpose, $change);
-    $all = implode(' ', $gate->cautions);
+    $all = implode(' ', array_map(said(...), $gate->cautions));
     expect($all)
         ->toContain('food-safety authority')
-        ->and(str_contains(strtolower($gate->reason . $all), 'is safe'))
+        ->and(str_contains(strtolower(said($gate->reason) . $all), 'is safe'))
         ->toBeFalse()
         ->and(($change['hazards'] ?? new Hazards())->hasEgg === str_contains($all, 'egg'))
         ->toBeTrue()
-        ->and(($change['isLive'] ?? true) !== str_contains($all, 'no longer counts as live'))
+        ->and(($change['isLive'] ?? true) !== str_contains($all, 'no longer live'))
         ->toBeTrue();
 })
     ->with(ReleasePurpose::cases())
@@ -382,7 +385,7 @@ it('keeps egg at home, and plants in oil here whatever was read', function (Rele
         ->toBeFalse()
         ->and(gate($purpose, ['hazards' => new Hazards(hasPlantsInOil: true), 'ph' => 3.2])->isOpen)
         ->toBeFalse()
-        ->and(implode(' ', gate(ReleasePurpose::Bottle, ['ph' => 4.3])->cautions))
+        ->and(implode(' ', array_map(said(...), gate(ReleasePurpose::Bottle, ['ph' => 4.3])->cautions)))
         ->toContain('pH 4.0')
         ->toContain('burst');
 })->with(ReleasePurpose::cases());
@@ -515,6 +518,6 @@ it('knows its places, of which only the fridge is cold', function (Place $place,
         ->toBe($isWarm)
         ->and($place->usual()->value >= 10.0)
         ->toBe($isWarm)
-        ->and($place->label())
+        ->and(said($place->label()))
         ->toStartWith($place === Place::Counter ? 'on the' : 'in the');
 })->with([[Place::Counter, true], [Place::Cool, true], [Place::Fridge, false]]);

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Tempesal\Core\Message\Message;
+
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Ledger\BatchState;
@@ -25,7 +27,15 @@ use Tests\Support\Kitchen;
  * A week before the cook: what it comes to, what does not go together, what would help, and what the planner makes of it.
  */
 
-const WEEKDAY_NAMES = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+const WEEK_DATES = [
+    '2026-11-23',
+    '2026-11-24',
+    '2026-11-25',
+    '2026-11-26',
+    '2026-11-27',
+    '2026-11-28',
+    '2026-11-29',
+];
 
 /** Carrot and brine, a quarter of the salt in 100 g of each: even, so that a serving's sodium can be reckoned by hand. */
 function evenState(float $saltG): BatchState
@@ -149,12 +159,12 @@ it('says what does not go together, and a lever that is taken does away with it'
     expect($over)->toBeGreaterThan(0.0);
     $conflict = array_values(
         array_filter(
-            Conflict::all($week, WEEKDAY_NAMES),
+            Conflict::all($week, WEEK_DATES),
             fn(Conflict $one): bool => $one->code === 'past_target',
         ),
     )[0];
-    expect($conflict->text)
-        ->toBe(sprintf('Ada on Wednesday: %d mg past the target.', round($over)))
+    expect(said($conflict->text))
+        ->toBe(sprintf('Ada on Wednesday: %d mg over the target.', round($over)))
         ->and($conflict->servings)
         ->toBe([$week->servings[0]->id]);
     $suggestions = leversByKind($conflict);
@@ -185,8 +195,8 @@ it('speaks of jars that are not ready, not for someone, past their time, run out
 ): void {
     $week = weekBefore([weekJar('kraut', $as), weekJar('other')], [$serving]);
     $codes = array_map(
-        fn(Conflict $one): array => [$one->code, $one->text],
-        Conflict::all($week, WEEKDAY_NAMES),
+        fn(Conflict $one): array => [$one->code, said($one->text)],
+        Conflict::all($week, WEEK_DATES),
     );
     expect(array_column($codes, 0))
         ->toContain($code)
@@ -197,16 +207,16 @@ it('speaks of jars that are not ready, not for someone, past their time, run out
         ['readyOn' => 4],
         fn() => meant(0, 2, 0),
         'not_yet',
-        'kraut on Wednesday: It is ready on Friday.',
+        'kraut on Wednesday: it is not ready until Friday.',
     ],
-    'not this week' => [['readyOn' => 12], fn() => meant(0, 2, 0), 'not_yet', 'not ready in this week'],
+    'not this week' => [['readyOn' => 12], fn() => meant(0, 2, 0), 'not_yet', 'not ready this week'],
     'an allergen' => [
-        ['notFor' => ['It holds fish, an allergen.', null]],
+        ['notFor' => [Message::of('objection.allergen', allergens: 'fish'), null]],
         fn() => meant(0, 2, 0),
         'not_for',
-        'Ada: It holds fish',
+        'not for Ada. It contains fish',
     ],
-    'kept its time' => [['useBy' => 1], fn() => meant(0, 2, 0), 'too_late', 'look into it first'],
+    'kept its time' => [['useBy' => 1], fn() => meant(0, 2, 0), 'too_late', 'Check the jar first'],
     'runs out' => [
         ['stock' => 30.0],
         fn() => meant(0, 2, 0),
@@ -214,7 +224,7 @@ it('speaks of jars that are not ready, not for someone, past their time, run out
         'kraut runs out on Wednesday: 10 g too little',
     ],
     'closed' => [
-        ['closed' => 'Its jar was emptied.'],
+        ['closed' => Message::of('objection.emptied')],
         fn() => meant(0, 2, 0),
         'closed',
         'Its jar was emptied.',
@@ -224,7 +234,10 @@ it('speaks of jars that are not ready, not for someone, past their time, run out
 it('fills a week around what is locked or was altered, and keeps what it need not change', function (): void {
     $jars = [
         weekJar('kraut', ['salt' => 12.0]),
-        weekJar('kimchi', ['salt' => 14.0, 'notFor' => [null, 'It holds fish, an allergen.']]),
+        weekJar('kimchi', [
+            'salt' => 14.0,
+            'notFor' => [null, Message::of('objection.allergen', allergens: 'fish')],
+        ]),
         weekJar('salty', ['salt' => 60.0]),
     ];
     $locked = meant(0, 1, 2, 10.0, ServingStyle::Rinsed, true);
@@ -242,7 +255,7 @@ it('fills a week around what is locked or was altered, and keeps what it need no
             expect($one->jar)->not->toBe(1);
         }
     }
-    expect(Conflict::all($then, WEEKDAY_NAMES))->toBe([]);
+    expect(Conflict::all($then, WEEK_DATES))->toBe([]);
     // Filled once more, it stays as it is.
     $named = array_map(
         fn(WeekServing $one): WeekServing => $one->id === ''
@@ -299,12 +312,12 @@ it('says of every live serving that is missing why', function (): void {
         [],
         ['ada' => [500.0, 500.0, -50.0, 500.0, 500.0, 500.0, 500.0]],
     );
-    $texts = array_map(fn(Conflict $one): string => $one->text, Conflict::all($week, WEEKDAY_NAMES));
+    $texts = array_map(fn(Conflict $one): string => said($one->text), Conflict::all($week, WEEK_DATES));
     expect($texts)
         ->toHaveCount(14)
         ->and(implode(' ', $texts))
-        ->toContain('Ada on Monday: one live serving short.')
-        ->toContain('Bo on Sunday: one live serving short.');
+        ->toContain('Ada on Monday: 1 live serving short.')
+        ->toContain('Bo on Sunday: 1 live serving short.');
 });
 
 it(
@@ -367,8 +380,11 @@ function weekByChance(int $seed): WeekPlan
             'readyOn' => mt_rand(-3, 4),
             'useBy' => mt_rand(2, 40),
             'portions' => [(float) mt_rand(10, 60), (float) mt_rand(10, 60)],
-            'notFor' => [mt_rand(1, 6) === 1 ? 'No.' : null, mt_rand(1, 6) === 1 ? 'No.' : null],
-            'closed' => mt_rand(1, 9) === 1 ? 'Closed.' : null,
+            'notFor' => [
+                mt_rand(1, 6) === 1 ? Message::of('text.quoted', text: 'No.') : null,
+                mt_rand(1, 6) === 1 ? Message::of('text.quoted', text: 'No.') : null,
+            ],
+            'closed' => mt_rand(1, 9) === 1 ? Message::of('objection.emptied') : null,
         ]);
     }
     $servings = [];
@@ -435,8 +451,8 @@ it('keeps every promise of a plan in any week', function (int $seed): void {
         }
     }
     // What does not go together is said, and every lever that is offered saves what it says.
-    foreach (Conflict::all($then, WEEKDAY_NAMES) as $conflict) {
-        expect($conflict->text)->not->toBe('');
+    foreach (Conflict::all($then, WEEK_DATES) as $conflict) {
+        expect(said($conflict->text))->not->toBe('');
         foreach ($conflict->suggestions as $lever) {
             if ($lever->instead === null) {
                 expect($lever->savesMg)->toEqualWithDelta($then->milligrams($lever->serving), 1e-6);

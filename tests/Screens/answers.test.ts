@@ -10,8 +10,13 @@ it('gives the body of an answer', async () => {
 
 it('says what was refused, by field', async () => {
   const refusal = await answer(422, {
-    message: 'Not so.',
-    errors: { 'shares[1].grams': ['More.', 'Less.'] },
+    message: { code: 'text.quoted', values: { text: 'Not so.' } },
+    errors: {
+      'shares[1].grams': [
+        { code: 'text.quoted', values: { text: 'More.' } },
+        { code: 'text.quoted', values: { text: 'Less.' } },
+      ],
+    },
   }).catch((one: unknown) => one as Refusal);
 
   expect(refusal).toBeInstanceOf(Refusal);
@@ -27,6 +32,6 @@ it('has a sentence where the server has none, and where there is no server', asy
   });
   await expect(answered(Promise.reject(new TypeError('Failed to fetch')))).rejects.toMatchObject({
     status: 0,
-    message: 'No connection to Tempesal. What you typed is kept; try again in a moment.',
+    message: 'No connection to Tempesal. What you typed is kept. Try again in a moment.',
   });
 });

@@ -69,7 +69,10 @@ it.each(all)('$name ($number): a lost answer is asked for again under the same k
 it.each(all)('$name ($number): what was refused is a new intention', async (one) => {
   const refused = server(() => ({
     status: 422,
-    body: { message: 'Not so.', errors: { name: ['Not so.'] } },
+    body: {
+      message: { code: 'errors.name', values: {} },
+      errors: { name: [{ code: 'errors.name', values: {} }] },
+    },
   }));
   await expect(press(one)).rejects.toBeInstanceOf(Refusal);
   const again = server(() => ok());
@@ -119,7 +122,7 @@ const serve = () => all.find(({ name }) => name === 'serve') as (typeof all)[num
 const written = (isUndone: boolean) => ({
   status: 409,
   body: {
-    message: 'Already written.',
+    message: { code: 'errors.saved_differently', values: {} },
     written: {
       at: '2026-03-02T08:00:00Z',
       isUndone,

@@ -4,8 +4,8 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Refusal } from './api/client';
-import { App } from './app/App';
 import './app/base.css';
+import { loadLanguage } from './messages/catalogue';
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -24,8 +24,15 @@ queries.getQueryCache().subscribe(({ query, type }) => {
   }
 });
 
+/** Another language than the browser's, where someone chose one on this device. */
+const chosen = localStorage.getItem('tempesal.language') ?? navigator.language;
+
 const root = document.getElementById('root');
 if (root) {
+  await loadLanguage(chosen);
+  document.documentElement.lang = chosen;
+  // Modules may say something as they are loaded.
+  const { App } = await import('./app/App');
   createRoot(root).render(
     <StrictMode>
       <QueryClientProvider client={queries}>

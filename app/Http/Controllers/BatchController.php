@@ -74,7 +74,7 @@ final readonly class BatchController
         }
         $moment = is_string($at) && strlen($at) <= 40 ? rescue(static fn (): CarbonImmutable => CarbonImmutable::parse($at), null, false) : null;
         if ($moment === null || abs($moment->diffInYears(CarbonImmutable::now())) > 10.0) {
-            throw ValidationException::withMessages(['at' => 'A moment is written like 2026-11-24T18:30:00Z and lies within ten years.']);
+            throw ValidationException::withMessages(['at' => 'errors.moment_ten_years']);
         }
 
         return $this->page->answer($batch, at: $moment);
@@ -89,7 +89,7 @@ final readonly class BatchController
     /** Takes the batch off the shelf, or puts it back. */
     public function emptied(string $batch, Request $request, EmptyJar $empty): JsonResponse
     {
-        $asked = $request->validate(['isEmptied' => ['required', 'boolean']], ['isEmptied.*' => 'Say whether the jar is empty.']);
+        $asked = $request->validate(['isEmptied' => ['required', 'boolean']], ['isEmptied.*' => 'errors.is_emptied']);
         $empty($batch, (bool) $asked['isEmptied']);
 
         return $this->page->answer($batch);

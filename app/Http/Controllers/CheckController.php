@@ -42,7 +42,7 @@ final readonly class CheckController
 
     public function store(string $batch, Request $request, RecordNote $write): JsonResponse
     {
-        $request->validate(['requestKey' => ['required', 'string', 'ulid']], ['requestKey.*' => 'The request is missing its key; reload the page.']);
+        $request->validate(['requestKey' => ['required', 'string', 'ulid']], ['requestKey.*' => 'errors.request_key']);
         $status = $this->status($batch);
         $found = self::found($request);
         $note = $write->check($batch, $found, $request->string('requestKey')->value());
@@ -66,8 +66,8 @@ final readonly class CheckController
             'answer' => ['required', 'string', Rule::in(PracticeJar::ANSWERS)],
             'requestKey' => ['required', 'string', 'ulid'],
         ], [
-            'number.*' => 'Say which of the drawn jars is meant.', 'answer.*' => 'Choose one of the four answers.',
-            'requestKey.*' => 'The request is missing its key; reload the page.',
+            'number.*' => 'errors.practice_number', 'answer.*' => 'errors.practice_answer',
+            'requestKey.*' => 'errors.request_key',
         ]);
         $example = PracticeJar::number((int) $asked['number']);
         $transaction(static fn () => PracticeAnswer::query()->firstOrCreate(['request_key' => $asked['requestKey']], [
@@ -89,7 +89,7 @@ final readonly class CheckController
     {
         $asked = $request->validate(
             ['found' => ['present', 'array', 'list', 'max:60'], 'found.*' => ['string', Rule::enum(Finding::class)]],
-            ['found.*.*' => 'That is not a sign Tempesal knows.', 'found.*' => 'Say what was found.'],
+            ['found.*.*' => 'errors.finding', 'found.*' => 'errors.findings'],
         );
 
         return array_map(Finding::from(...), array_values(array_unique($asked['found'])));

@@ -40,12 +40,12 @@ final readonly class ChoreController
             'until' => ['nullable', 'string', 'max:40', 'date'],
             'requestKey' => ['required', 'string', 'ulid'],
         ], [
-            'chores.*.batchId.*' => 'Say which jar.',
-            'chores.*.task.*' => 'That is not a chore Tempesal knows.',
-            'chores.*.dueOn.*' => 'A date is written like 2026-11-24.',
-            'chores.*' => 'Say which chores, at most 200 at once.',
-            'until.*' => 'A moment is written like 2026-11-24T18:30:00Z.',
-            'requestKey.*' => 'The request is missing its key; reload the page.',
+            'chores.*.batchId.*' => 'errors.which_jar',
+            'chores.*.task.*' => 'errors.chore',
+            'chores.*.dueOn.*' => 'errors.date',
+            'chores.*' => 'errors.chores',
+            'until.*' => 'errors.moment',
+            'requestKey.*' => 'errors.request_key',
         ]);
         $marks = $mark(array_values(array_map(static fn (array $chore): array => [
             'batchId' => $chore['batchId'], 'task' => Task::from($chore['task']), 'dueOn' => $chore['dueOn'],

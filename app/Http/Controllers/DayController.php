@@ -47,7 +47,7 @@ final class DayController
             $date = $current->get()->today();
         }
         if (! CarbonImmutable::canBeCreatedFromFormat($date, 'Y-m-d')) {
-            throw ValidationException::withMessages(['date' => 'A date is written like 2026-11-24.']);
+            throw ValidationException::withMessages(['date' => 'errors.date']);
         }
 
         return new JsonResponse(DayView::of(

@@ -19,11 +19,11 @@ use App\Models\FormulaVersion;
 use App\Models\Ingredient;
 use App\Models\Person;
 use App\Models\Salt;
+use App\Support\InvalidInput;
 use App\Views\FormulaView;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Formula\Formula as Read;
 use Tempesal\Core\Formula\FormulaAnswer;
@@ -40,7 +40,7 @@ final readonly class FormulaController
 {
     private const KEY = ['requestKey' => ['required', 'string', 'ulid']];
 
-    private const KEY_MESSAGE = ['requestKey.*' => 'The request is missing its key; reload the page.'];
+    private const KEY_MESSAGE = ['requestKey.*' => 'errors.request_key'];
 
     public function __construct(private CurrentHousehold $current, private FormulaScaler $scale)
     {
@@ -60,7 +60,7 @@ final readonly class FormulaController
 
     public function show(string $formula, Request $request): JsonResponse
     {
-        $request->validate([...FormulaScaler::rules(), 'version' => ['nullable', 'integer', 'min:1']], [...FormulaScaler::messages(), 'version.*' => 'A version is a number.']);
+        $request->validate([...FormulaScaler::rules(), 'version' => ['nullable', 'integer', 'min:1']], [...FormulaScaler::messages(), 'version.*' => 'errors.version_number']);
         $row = Formula::query()->with('versions')->findOrFail($formula);
 
         return $this->page($row, $request);
@@ -69,7 +69,7 @@ final readonly class FormulaController
     /** What follows from a formula that is being written; nothing is kept. */
     public function compute(Request $request): JsonResponse
     {
-        $request->validate([...FormulaScaler::rules(), 'document' => ['required', 'array', 'max:60']], [...FormulaScaler::messages(), 'document.*' => 'A formula is needed here.']);
+        $request->validate([...FormulaScaler::rules(), 'document' => ['required', 'array', 'max:60']], [...FormulaScaler::messages(), 'document.*' => 'errors.formula_missing']);
         $read = SaveFormula::check(self::document($request), 'document');
         [$scaled, $factor] = $this->scale->apply($read, $request);
 
@@ -78,7 +78,7 @@ final readonly class FormulaController
 
     public function store(Request $request, SaveFormula $save): JsonResponse
     {
-        $request->validate([...self::KEY, 'document' => ['required', 'array', 'max:60']], [...self::KEY_MESSAGE, 'document.*' => 'A formula is needed here.']);
+        $request->validate([...self::KEY, 'document' => ['required', 'array', 'max:60']], [...self::KEY_MESSAGE, 'document.*' => 'errors.formula_missing']);
         $row = $save->asNew(self::document($request), $request->string('requestKey')->value());
 
         return $this->page($row->load('versions'))->setStatusCode(201);
@@ -87,7 +87,7 @@ final readonly class FormulaController
     /** Many formulas at once, all or none. */
     public function bring(Request $request, SaveFormula $save): JsonResponse
     {
-        $request->validate([...self::KEY, 'documents' => ['required', 'array', 'min:1', 'max:500']], [...self::KEY_MESSAGE, 'documents.*' => 'At least one formula is needed here.']);
+        $request->validate([...self::KEY, 'documents' => ['required', 'array', 'min:1', 'max:500']], [...self::KEY_MESSAGE, 'documents.*' => 'errors.formulas_missing']);
         $ids = $save->all(array_values((array) $request->input('documents')), $request->string('requestKey')->value());
 
         return new JsonResponse(['ids' => $ids], 201);
@@ -97,7 +97,7 @@ final readonly class FormulaController
     {
         $request->validate(
             [...self::KEY, 'document' => ['required', 'array', 'max:60'], 'basedOn' => ['required', 'integer', 'min:1']],
-            [...self::KEY_MESSAGE, 'document.*' => 'A formula is needed here.', 'basedOn.*' => 'Say which version was changed.'],
+            [...self::KEY_MESSAGE, 'document.*' => 'errors.formula_missing', 'basedOn.*' => 'errors.based_on'],
         );
         $row = $save->asVersion($formula, self::document($request), $request->integer('basedOn'), $request->string('requestKey')->value());
 
@@ -106,7 +106,7 @@ final readonly class FormulaController
 
     public function archive(string $formula, Request $request): JsonResponse
     {
-        $request->validate(['archived' => ['required', 'boolean']], ['archived.*' => 'Say whether it goes into the archive.']);
+        $request->validate(['archived' => ['required', 'boolean']], ['archived.*' => 'errors.archived']);
         $row = Formula::query()->with('versions')->findOrFail($formula);
         $row->update(['archived_at' => $request->boolean('archived') ? CarbonImmutable::now() : null]);
 
@@ -129,16 +129,16 @@ final readonly class FormulaController
     /** Looks at what is to be brought in; nothing is written. */
     public function preview(Request $request): JsonResponse
     {
-        $request->validate(['text' => ['required', 'string', 'max:4000000']], ['text.required' => 'Paste a recipe, or choose a file.', 'text.max' => 'More than 4 MB is too much to read.', 'text.*' => 'A text is needed here.']);
+        $request->validate(['text' => ['required', 'string', 'max:4000000']], ['text.required' => 'errors.import_empty', 'text.max' => 'errors.text_4_mb', 'text.*' => 'errors.text']);
         $text = $request->string('text')->value();
         try {
             $decoded = preg_match('/^\s*[{\[]/', $text) === 1 ? JsonInput::decode($text) : null;
 
             return new JsonResponse(['candidates' => (new FormulaImport(EntryReader::pantry(), $this->recipeText()))->look($text, $decoded)]);
         } catch (InvalidField $refusal) {
-            throw ValidationException::withMessages(['text' => ucfirst($refusal->reason)]);
+            throw InvalidInput::at('text', $refusal->explanation());
         } catch (InputError $refusal) {
-            throw ValidationException::withMessages(['text' => $refusal->getMessage()]);
+            throw InvalidInput::at('text', $refusal->explanation());
         }
     }
 
@@ -147,7 +147,7 @@ final readonly class FormulaController
     {
         $request->validate(
             ['as' => ['required', 'string', 'in:json,jsonld'], 'ids' => ['nullable', 'array', 'max:500'], 'ids.*' => ['string', 'max:26']],
-            ['as.*' => 'As json or as jsonld.', 'ids.*' => 'Name the formulas by their ids.'],
+            ['as.*' => 'errors.export_json', 'ids.*' => 'errors.formula_ids'],
         );
         $pantry = EntryReader::pantry();
         $documents = [];

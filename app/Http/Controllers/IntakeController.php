@@ -12,12 +12,14 @@ use App\Intake\IntakeCsv;
 use App\Intake\Intakes;
 use App\Models\Household;
 use App\Models\Person;
+use App\Support\InvalidInput;
 use App\Views\IntakeView;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Message\Message;
 
 /**
  * What everyone took in, from the jars and besides them.
@@ -37,29 +39,29 @@ final readonly class IntakeController
     {
         $asked = $request->validate(
             ['personId' => ['required', 'string', 'max:26'], 'beside' => ['nullable', 'string', 'max:26']],
-            ['personId.*' => 'Say whose.', 'beside.*' => 'Beside whom, or "before".'],
+            ['personId.*' => 'errors.which_person', 'beside.*' => 'errors.compare_with'],
         );
         [$from, $to] = $this->span($request);
         $person = Person::query()->findOrFail((string) $asked['personId']);
         $beside = null;
-        $name = '';
+        $name = null;
         if (($asked['beside'] ?? null) === 'before') {
             $days = Household::daysBetween($from, $to) + 1;
             $beside = Intakes::of($person, self::daysBefore($from, $days), self::daysBefore($from, 1));
-            $name = 'the days before';
+            $name = Message::of('intake.days_before');
         } elseif (isset($asked['beside'])) {
             $other = Person::query()->findOrFail((string) $asked['beside']);
-            [$beside, $name] = [Intakes::of($other, $from, $to), $other->name];
+            [$beside, $name] = [Intakes::of($other, $from, $to), Message::of('text.quoted', text: $other->name)];
         }
 
-        $kept = Intakes::of($person, $from, $to) ?? throw ValidationException::withMessages(['from' => "Nothing was kept of {$person->name} in those days."]);
+        $kept = Intakes::of($person, $from, $to) ?? throw InvalidInput::at('from', Message::of('errors.no_intake', name: $person->name));
 
         return new JsonResponse(['from' => $kept->days[0]->date, 'to' => $to, 'today' => $this->current->get()->today(), ...IntakeView::of($person, $kept, $beside, $name)]);
     }
 
     public function export(Request $request): JsonResponse|Response
     {
-        $asked = $request->validate(['as' => ['required', 'string', 'in:csv,json'], 'personId' => ['nullable', 'string', 'max:26']], ['as.*' => 'As csv or as json.', 'personId.*' => 'Say whose.']);
+        $asked = $request->validate(['as' => ['required', 'string', 'in:csv,json'], 'personId' => ['nullable', 'string', 'max:26']], ['as.*' => 'errors.export_csv', 'personId.*' => 'errors.which_person']);
         [$from, $to] = $this->span($request);
         $people = isset($asked['personId']) ? Person::query()->get()->where('id',
             Person::query()->findOrFail((string) $asked['personId'])->id) : Person::query()->withoutGlobalScope('present')->get();
@@ -82,7 +84,7 @@ final readonly class IntakeController
     /** Takes over the good rows of a file, all or none. */
     public function bring(Request $request, RecordOtherFood $write): JsonResponse
     {
-        $key = $request->validate(['requestKey' => ['required', 'string', 'ulid']], ['requestKey.*' => 'The request is missing its key; reload the page.'])['requestKey'];
+        $key = $request->validate(['requestKey' => ['required', 'string', 'ulid']], ['requestKey.*' => 'errors.request_key'])['requestKey'];
         $rows = IntakeCsv::news(self::text($request), Person::atTable())['rows'];
         $written = $write->all(array_map(static fn (array $row): array => [
             'person_id' => $row['personId'], 'eaten_on' => $row['date'], 'name' => $row['name'], 'sodium_mg' => $row['sodiumMg'], 'instead_of' => $row['insteadOf'],
@@ -94,7 +96,7 @@ final readonly class IntakeController
 
     private static function text(Request $request): string
     {
-        return $request->validate(['text' => ['required', 'string', 'max:2000000']], ['text.required' => 'Choose a file, or paste its text.', 'text.max' => 'More than 2 MB is too much to read.', 'text.*' => 'A text is needed here.'])['text'];
+        return $request->validate(['text' => ['required', 'string', 'max:2000000']], ['text.required' => 'errors.csv_empty', 'text.max' => 'errors.text_2_mb', 'text.*' => 'errors.text'])['text'];
     }
 
     private static function daysBefore(string $date, int $days): string
@@ -111,12 +113,12 @@ final readonly class IntakeController
     {
         $asked = $request->validate(
             ['from' => ['nullable', 'string', 'date_format:Y-m-d'], 'to' => ['nullable', 'string', 'date_format:Y-m-d'], 'days' => ['nullable', 'integer', 'min:1', 'max:'.self::MOST_DAYS]],
-            ['from.*' => 'A day is written like 2026-11-24.', 'to.*' => 'A day is written like 2026-11-24.', 'days.*' => 'Between 1 and '.self::MOST_DAYS.' days.'],
+            ['from.*' => 'errors.date', 'to.*' => 'errors.date', 'days.*' => Message::of('errors.days_range', most: self::MOST_DAYS)->encode()],
         );
         $to = $asked['to'] ?? $this->current->get()->today();
         $from = $asked['from'] ?? self::daysBefore($to, (int) ($asked['days'] ?? self::USUAL_DAYS) - 1);
         if ($from > $to || Household::daysBetween($from, $to) >= self::MOST_DAYS) {
-            throw ValidationException::withMessages(['from' => 'The first day comes before the last, at most a year earlier.']);
+            throw ValidationException::withMessages(['from' => 'errors.date_range']);
         }
 
         return [$from, $to];

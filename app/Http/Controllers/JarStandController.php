@@ -28,7 +28,7 @@ final readonly class JarStandController
     {
         $asked = $request->validate(
             ['place' => ['required', 'string', Rule::enum(Place::class)], 'requestKey' => ['required', 'string', 'ulid']],
-            ['place.*' => Place::sentence(), 'requestKey.*' => 'The request is missing its key; reload the page.'],
+            ['place.*' => 'errors.place', 'requestKey.*' => 'errors.request_key'],
         );
         $stand($batch, Place::from($asked['place']), $asked['requestKey']);
 
@@ -37,7 +37,7 @@ final readonly class JarStandController
 
     public function aim(string $batch, Request $request, SetAim $aimAt): JsonResponse
     {
-        $asked = $request->validate(['aim' => ['present', 'nullable', 'string', Rule::enum(Aim::class)]], ['aim.*' => 'Young, in the middle, long, or as you liked it.']);
+        $asked = $request->validate(['aim' => ['present', 'nullable', 'string', Rule::enum(Aim::class)]], ['aim.*' => 'errors.aim']);
         $aimAt($batch, $asked['aim'] === null ? null : Aim::from($asked['aim']));
 
         return $this->page->answer($batch);
@@ -47,7 +47,7 @@ final readonly class JarStandController
     {
         $asked = $request->validate(
             ['purpose' => ['required', 'string', 'in:'.ReleasePurpose::Bottle->value.','.ReleasePurpose::GiveAway->value], 'grams' => ['nullable', 'numeric', 'gt:0', 'max:50000'], 'requestKey' => ['required', 'string', 'ulid']],
-            ['purpose.*' => 'Bottle it, or give it away.', 'grams.*' => 'Say how much of it, in grams.', 'requestKey.*' => 'The request is missing its key; reload the page.'],
+            ['purpose.*' => 'errors.release_purpose', 'grams.*' => 'errors.release_grams', 'requestKey.*' => 'errors.request_key'],
         );
         $pass($batch, ReleasePurpose::from($asked['purpose']), isset($asked['grams']) ? (float) $asked['grams'] : null, $asked['requestKey']);
 

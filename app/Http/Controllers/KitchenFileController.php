@@ -30,10 +30,10 @@ final class KitchenFileController
     {
         $file = $request->file('file');
         if (! $file instanceof UploadedFile || ! $file->isValid()) {
-            throw ValidationException::withMessages(['file' => 'Choose a file that was written here before.']);
+            throw ValidationException::withMessages(['file' => 'errors.kitchen_file']);
         }
         if ($file->getSize() > self::MOST_KB * 1024) {
-            throw ValidationException::withMessages(['file' => 'More than 48 MB is too much to read.']);
+            throw ValidationException::withMessages(['file' => 'errors.text_48_mb']);
         }
 
         return new JsonResponse(['rows' => $bring((string) $file->get())], 201);

@@ -7,12 +7,15 @@ namespace App\Http\Controllers;
 use App\Household\CurrentHousehold;
 use App\Labels\LabelPrint;
 use App\Labels\LabelText;
+use App\Language\ReaderLanguage;
 use App\Models\Batch;
+use App\Support\InvalidInput;
 use App\Views\LabelView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Message\Message;
 
 /**
  * Labels for jars: those that were asked for, or all on the shelf.
@@ -41,18 +44,19 @@ final readonly class LabelController
         $asked = $request->validate([
             'layout' => ['nullable', 'string', 'in:sheet,single'],
             'copies' => ['nullable', 'integer', 'min:1', 'max:8'],
-        ], ['layout.*' => 'Labels come as a sheet or single.', 'copies.*' => 'Between 1 and 8 of each are printed.']);
+        ], ['layout.*' => 'errors.label_layout', 'copies.*' => 'errors.label_copies']);
         $labels = [];
         foreach ($this->labels($request) as $label) {
             array_push($labels, ...array_fill(0, (int) ($asked['copies'] ?? 1), $label));
         }
         if ($labels === []) {
-            throw ValidationException::withMessages(['batches' => 'No jar is on the shelf that could be labelled.']);
+            throw ValidationException::withMessages(['batches' => 'errors.label_no_jars']);
         }
         $address = $request->getSchemeAndHttpHost();
+        $words = ReaderLanguage::words($request);
 
         return new Response(
-            ($asked['layout'] ?? 'sheet') === 'single' ? LabelPrint::singles($labels, $address) : LabelPrint::sheet($labels, $address),
+            ($asked['layout'] ?? 'sheet') === 'single' ? LabelPrint::singles($labels, $address, $words) : LabelPrint::sheet($labels, $address, $words),
             200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="labels.pdf"'],
         );
     }
@@ -66,7 +70,7 @@ final readonly class LabelController
     {
         $ids = array_filter(explode(',', is_string($request->query('batches')) ? $request->query('batches') : ''));
         if (count($ids) > self::MOST) {
-            throw ValidationException::withMessages(['batches' => sprintf('No more than %d jars are labelled at once.', self::MOST)]);
+            throw InvalidInput::at('batches', Message::of('errors.label_too_many', most: self::MOST));
         }
         $household = $this->current->get();
         $batches = $ids === [] ? Batch::onShelf()->orderByDesc('started_at')->get() : Batch::whole()->find($ids);

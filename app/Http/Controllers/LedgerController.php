@@ -12,6 +12,7 @@ use App\Http\Responses\BatchPage;
 use App\Ledger\EntryReader;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
+use App\Support\InvalidInput;
 use App\Views\LineageView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -59,7 +60,7 @@ final readonly class LedgerController
             $question = InverseQuestions::read($fields);
             $fields->refuseUnread();
         } catch (InvalidField $refusal) {
-            throw ValidationException::withMessages([$refusal->path => ucfirst($refusal->reason)]);
+            throw InvalidInput::at($refusal->path, $refusal->explanation());
         }
 
         return new JsonResponse($question->answer($ledger)->toArray());

@@ -62,7 +62,7 @@ final readonly class LogController
         Note::query()->findOrFail($note);
         $photo = $request->file('photo');
         if (! $photo instanceof UploadedFile || $photo->getSize() > self::MOST_BYTES) {
-            throw ValidationException::withMessages(['photo' => 'Choose a picture of at most 8 MB.']);
+            throw ValidationException::withMessages(['photo' => 'errors.photo_size']);
         }
 
         return $this->answer($keep($note, $photo))->setStatusCode(201);

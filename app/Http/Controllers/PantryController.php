@@ -78,7 +78,7 @@ final readonly class PantryController
     {
         $request->validate(
             ['grams' => ['required', 'numeric', 'min:0.1', 'max:200'], 'spoon' => ['required', 'string', 'in:tsp,tbsp']],
-            ['grams.*' => 'Say what the levelled spoon of salt weighs, in grams.', 'spoon.*' => 'Say which spoon: tsp or tbsp.'],
+            ['grams.*' => 'errors.spoon_grams', 'spoon.*' => 'errors.spoon_unit'],
         );
         $system = $this->current->get()->spoon_system;
         $calibrate($salt, $request->float('grams'), self::spoon($request->string('spoon')->value(), $system));
@@ -164,7 +164,7 @@ final readonly class PantryController
     /** @throws ValidationException where it is no text */
     private static function asked(Request $request): string
     {
-        return $request->validate(['q' => ['nullable', 'string', 'max:500']], ['q.*' => 'Search for some words.'])['q'] ?? '';
+        return $request->validate(['q' => ['nullable', 'string', 'max:500']], ['q.*' => 'errors.search'])['q'] ?? '';
     }
 
     private static function spoon(string $word, SpoonSystem $system): \Tempesal\Core\Measure\VolumeUnit

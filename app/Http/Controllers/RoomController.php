@@ -56,14 +56,14 @@ final readonly class RoomController
             'readings.*.celsius' => ['required', 'numeric', 'min:-30', 'max:60'],
             'source' => ['required', 'string', 'in:typed,logger'],
         ], [
-            'readings.*.at.*' => 'A moment is written like 2026-11-24T18:30:00Z.', 'readings.*.celsius.*' => 'A temperature lies between -30 and 60 °C.',
-            'readings.*' => 'Between one and 2000 readings are kept at once.', 'source.*' => 'They were typed, or come from a logger.',
+            'readings.*.at.*' => 'errors.moment', 'readings.*.celsius.*' => 'errors.temperature_range',
+            'readings.*' => 'errors.readings', 'source.*' => 'errors.reading_source',
         ]);
         $readings = [];
         foreach ($asked['readings'] as $i => $reading) {
             $moment = CarbonImmutable::parse($reading['at'])->utc()->startOfSecond();
             if ($moment->isAfter(CarbonImmutable::now()->addMinute())) {
-                throw ValidationException::withMessages(["readings.{$i}.at" => 'That moment has not come yet. What you expect is a spell.']);
+                throw ValidationException::withMessages(["readings.{$i}.at" => 'errors.reading_future']);
             }
             $readings[$moment->getTimestamp()] = [$moment->toDateTimeImmutable(), (float) $reading['celsius']];
         }
@@ -78,7 +78,7 @@ final readonly class RoomController
         $at = self::place($place);
         $asked = $request->validate(
             ['text' => ['required', 'string', 'max:'.self::MOST_LETTERS], 'isPreview' => ['required', 'boolean']],
-            ['text.max' => 'That is too long: two million letters at most.', 'text.*' => 'Paste or choose a log first.', 'isPreview.*' => 'Say whether it is only looked at.'],
+            ['text.max' => 'errors.log_too_long', 'text.*' => 'errors.log_empty', 'isPreview.*' => 'errors.is_preview'],
         );
         $log = TemperatureLog::read($asked['text'], new DateTimeZone($this->current->get()->time_zone));
         $readings = array_values(array_filter($log->readings, static fn (array $reading): bool => $reading[0] <= new DateTimeImmutable(CarbonImmutable::now()->toIso8601String())));
@@ -102,11 +102,11 @@ final readonly class RoomController
             'toOn' => ['bail', 'required', 'string', 'date_format:Y-m-d', self::notBefore($request->input('fromOn'))],
             'celsius' => ['required', 'numeric', 'min:-30', 'max:60'],
         ], [
-            'fromOn.*' => 'A date is written like 2026-11-24.', 'toOn.*' => 'A date is written like 2026-11-24.',
-            'celsius.*' => 'A temperature lies between -30 and 60 °C.',
+            'fromOn.*' => 'errors.date', 'toOn.*' => 'errors.date',
+            'celsius.*' => 'errors.temperature_range',
         ]);
         if (CarbonImmutable::parse($asked['fromOn'])->diffInDays(CarbonImmutable::parse($asked['toOn'])) > 120.0) {
-            throw ValidationException::withMessages(['toOn' => 'Four months at most. For longer, set how warm the place usually is.']);
+            throw ValidationException::withMessages(['toOn' => 'errors.spell_too_long']);
         }
         $this->change->expect($at, $asked['fromOn'], $asked['toOn'], (float) $asked['celsius']);
 
@@ -125,7 +125,7 @@ final readonly class RoomController
     {
         return static function (string $field, mixed $day, Closure $fail) use ($first): void {
             if (is_string($first) && $day < $first) {
-                $fail('It ends before it begins.');
+                $fail('errors.spell_order');
             }
         };
     }

@@ -13,11 +13,11 @@ use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Formula;
 use App\Models\Person;
+use App\Support\InvalidInput;
 use App\Views\WireNumbers;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
-use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Intake\RemedyKind;
@@ -27,6 +27,7 @@ use Tempesal\Core\Intake\SodiumSavings;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Message\Message;
 
 /**
  * What would make a serving hold less sodium.
@@ -35,7 +36,7 @@ final readonly class SavingController
 {
     private const RULES = ['mg' => ['nullable', 'numeric', 'gt:0', 'max:10000']];
 
-    private const MESSAGES = ['mg.*' => 'Between 1 and 10000 mg.'];
+    private const MESSAGES = ['mg.*' => 'errors.saving_range'];
 
     public function __construct(private CurrentHousehold $current)
     {
@@ -49,13 +50,13 @@ final readonly class SavingController
             ...self::RULES, 'personId' => ['required', 'string', 'max:26'], 'grams' => ['nullable', 'numeric', 'gt:0', 'max:5000'],
             'way' => ['nullable', 'string', Rule::enum(ServingStyle::class)], 'phase' => ['nullable', 'string', Rule::enum(Phase::class)],
         ],
-            [...self::MESSAGES, 'personId.*' => 'Say whose.', 'grams.*' => 'A portion lies above 0 and at most at 5000 g.', 'way.*' => ServingStyle::sentence(), 'phase.*' => 'Pieces, brine or sauce.']);
+            [...self::MESSAGES, 'personId.*' => 'errors.which_person', 'grams.*' => 'errors.portion_range', 'way.*' => 'errors.serving_style', 'phase.*' => 'errors.phase']);
         $person = Person::query()->findOrFail((string) $asked['personId']);
         $state = Ledgers::of($row)->state();
         $phase = isset($asked['phase']) ? Phase::from($asked['phase']) : BatchStatus::servedPhase($row, $state);
         $grams = (float) ($asked['grams'] ?? $row->usualPortion($person, $phase));
         if ($state->phase($phase)->weightG() < $grams) {
-            throw ValidationException::withMessages(['grams' => sprintf('Only %d g are left.', (int) floor(max(0.0, $state->phase($phase)->weightG())))]);
+            throw InvalidInput::at('grams', Message::of('errors.grams_left', grams: (int) floor(max(0.0, $state->phase($phase)->weightG()))));
         }
         $serving = ServingStyle::from($asked['way'] ?? ServingStyle::Drained->value)->plate($phase, Grams::of($grams));
         $now = $serving->sodiumMg($state, Point::typical());
@@ -75,7 +76,7 @@ final readonly class SavingController
 
         $lighter = $answer->atFloor();
         $others = $lighter === null ? [] : [[
-            'remedy' => RemedyKind::AtFloor, 'text' => RemedyKind::AtFloor->text(round(($lighter->strength() ?? 0.0) * 100.0, 1), round(($answer->strength() ?? 0.0) * 100.0, 1)), 'milligrams' => $lighter->typicalServingMg(),
+            'remedy' => RemedyKind::AtFloor, 'text' => RemedyKind::atFloor($lighter->strength() ?? 0.0, $answer->strength() ?? 0.0), 'milligrams' => $lighter->typicalServingMg(),
         ]];
 
         return $this->answer($answer->typicalServingMg(), $answer->plate()->grams->value, (float) ($asked['mg'] ?? SodiumSavings::LOW_SODIUM_MG), static fn (?float $wanted): array => SodiumSavings::of($answer->state, $answer->plate(), $wanted, $others));

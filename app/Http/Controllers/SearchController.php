@@ -27,7 +27,7 @@ final readonly class SearchController
 
     public function __invoke(Request $request): JsonResponse
     {
-        $asked = mb_substr(trim((string) ($request->validate(['q' => ['nullable', 'string', 'max:500']], ['q.*' => 'Search for some words.'])['q'] ?? '')),
+        $asked = mb_substr(trim((string) ($request->validate(['q' => ['nullable', 'string', 'max:500']], ['q.*' => 'errors.search'])['q'] ?? '')),
             0, self::LETTERS);
         $household = $this->current->get();
         $days = array_map(

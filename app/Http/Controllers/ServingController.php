@@ -64,7 +64,7 @@ final class ServingController
     public function changeDish(string $serving, DishRequest $request, ChangeServing $change): JsonResponse
     {
         Serving::query()->findOrFail($serving);
-        $dish = $request->dish() ?? throw ValidationException::withMessages(['dishAmount' => 'Say how much went into the dish.']);
+        $dish = $request->dish() ?? throw ValidationException::withMessages(['dishAmount' => 'errors.dish_amount']);
 
         return new JsonResponse(['servings' => self::shown($change->dish(
             $serving, $request->string('batchId')->value(), $request->portions(), $dish, $request->phase(), $request->way(),

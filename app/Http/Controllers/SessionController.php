@@ -25,9 +25,9 @@ final class SessionController
         $credentials = $request->validate([
             'email' => ['required', 'string', 'max:190'],
             'password' => ['required', 'string', 'max:200'],
-        ], ['email.required' => 'Your e-mail address is needed.', 'password.required' => 'Your password is needed.']);
+        ], ['email.required' => 'errors.email_missing', 'password.required' => 'errors.password_missing']);
         if (! Auth::attempt($credentials, remember: true)) {
-            throw ValidationException::withMessages(['email' => 'E-mail and password do not belong together. Check both and try again.']);
+            throw ValidationException::withMessages(['email' => 'errors.sign_in']);
         }
         $request->session()->regenerate();
 

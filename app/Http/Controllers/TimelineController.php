@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\PlanBatch;
 use App\Household\CurrentHousehold;
+use App\Language\ReaderLanguage;
 use App\Models\Jar;
 use App\Views\TimelineView;
 use App\Week\Shopping;
@@ -15,6 +16,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Message\Message;
 
 /**
  * The weeks ahead: what to start when, so that no jar runs out.
@@ -32,11 +34,11 @@ final readonly class TimelineController
     {
         $asked = $request->validate(
             ['jarId' => ['nullable', 'string', 'max:26'], 'warmer' => ['nullable', 'numeric', 'min:-'.self::WARMER, 'max:'.self::WARMER]],
-            ['jarId.*' => 'Pick a jar.', 'warmer.*' => 'Between '.self::WARMER.' degrees cooler and '.self::WARMER.' degrees warmer.'],
+            ['jarId.*' => 'errors.choose_jar', 'warmer.*' => Message::of('errors.warmer_range', most: self::WARMER)->encode()],
         );
         $jarId = $asked['jarId'] ?? null;
         if ($jarId !== null && Jar::query()->find($jarId) === null) {
-            throw ValidationException::withMessages(['jarId' => 'There is no such jar in your kitchen.']);
+            throw ValidationException::withMessages(['jarId' => 'errors.no_such_jar']);
         }
         $household = $this->current->get();
         $warmer = (float) ($asked['warmer'] ?? 0.0);
@@ -51,11 +53,11 @@ final readonly class TimelineController
             'formulaId' => ['required', 'string', 'max:26'], 'lineId' => ['nullable', 'string', 'max:26'], 'jarId' => ['required', 'string', 'max:26'],
             'startOn' => ['required', 'string', 'date_format:Y-m-d'], 'share' => ['required', 'numeric', 'gt:0', 'max:1'], 'requestKey' => ['required', 'string', 'ulid'],
         ], [
-            'formulaId.*' => 'Say which formula.', 'lineId.*' => 'That does not come round.', 'jarId.*' => 'Pick a jar.', 'startOn.*' => 'A day is written like 2026-11-24.',
-            'share.*' => 'Say how full the jar gets: above 0, at most 1.', 'requestKey.*' => 'The request is missing its key; reload the page.',
+            'formulaId.*' => 'errors.which_formula', 'lineId.*' => 'errors.rotation_line', 'jarId.*' => 'errors.choose_jar', 'startOn.*' => 'errors.date',
+            'share.*' => 'errors.jar_share', 'requestKey.*' => 'errors.request_key',
         ]);
         if (abs(CarbonImmutable::parse($asked['startOn'])->diffInDays(CarbonImmutable::now())) > 400) {
-            throw ValidationException::withMessages(['startOn' => 'A batch is planned for a day within a year.']);
+            throw ValidationException::withMessages(['startOn' => 'errors.plan_day']);
         }
         $planned = $plan($asked['formulaId'], $asked['lineId'] ?? null, $asked['jarId'], $asked['startOn'], (float) $asked['share'], $asked['requestKey']);
 
@@ -74,13 +76,13 @@ final readonly class TimelineController
     {
         $asked = $request->validate(
             ['days' => ['nullable', 'integer', 'min:1', 'max:'.StockAhead::DAYS], 'as' => ['nullable', 'string', 'in:json,text,csv']],
-            ['days.*' => 'Between 1 and '.StockAhead::DAYS.' days.', 'as.*' => 'As json, text or csv.'],
+            ['days.*' => Message::of('errors.days_range', most: StockAhead::DAYS)->encode(), 'as.*' => 'errors.export_shopping'],
         );
         $list = Shopping::of(StockAhead::of($this->current->get()), (int) ($asked['days'] ?? 7));
         $file = static fn (string $body, string $type, string $name): Response => new Response($body, 200, ['Content-Type' => "{$type}; charset=utf-8", 'Content-Disposition' => "attachment; filename=\"{$name}\""]);
 
         return match ($asked['as'] ?? 'json') {
-            'text' => $file($list->text(), 'text/plain', 'shopping.txt'),
+            'text' => $file($list->text(ReaderLanguage::words($request)), 'text/plain', 'shopping.txt'),
             'csv' => $file($list->csv(), 'text/csv', 'shopping.csv'),
             default => new JsonResponse(['from' => $list->from, 'to' => $list->to, 'batches' => $list->batches, 'lines' => $list->lines]),
         };

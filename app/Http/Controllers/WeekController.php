@@ -22,7 +22,7 @@ final readonly class WeekController
 {
     private const KEY = ['requestKey' => ['required', 'string', 'ulid']];
 
-    private const KEY_MESSAGE = ['requestKey.*' => 'The request is missing its key; reload the page.'];
+    private const KEY_MESSAGE = ['requestKey.*' => 'errors.request_key'];
 
     public function __construct(private CurrentHousehold $current, private ChangeWeek $change)
     {
@@ -36,14 +36,14 @@ final readonly class WeekController
     public function change(string $date, WeekChangeRequest $request): JsonResponse
     {
         $from = $this->from($date);
-        ($this->change)($from, $request->put(), $request->removed(), $request->what(), $request->string('requestKey')->value());
+        ($this->change)($from, $request->put(), $request->removed(), $request->string('requestKey')->value());
 
         return $this->answer($from);
     }
 
     public function fill(string $date, Request $request): JsonResponse
     {
-        $asked = $request->validate([...self::KEY, 'rest' => ['required', 'boolean']], [...self::KEY_MESSAGE, 'rest.*' => 'Say whether only the rest is to be filled.']);
+        $asked = $request->validate([...self::KEY, 'rest' => ['required', 'boolean']], [...self::KEY_MESSAGE, 'rest.*' => 'errors.fill_rest']);
         $from = $this->from($date);
         $this->change->fill($from, (bool) $asked['rest'], $asked['requestKey']);
 

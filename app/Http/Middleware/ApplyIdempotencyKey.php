@@ -14,6 +14,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\Response;
+use Tempesal\Core\Message\Message;
 use Throwable;
 
 /**
@@ -42,7 +43,7 @@ final readonly class ApplyIdempotencyKey
             return $next($request);
         }
         if (! is_string($key) || ! Str::isUlid($key)) {
-            return new JsonResponse(['message' => 'The request is missing its key; reload the page.', 'errors' => ['requestKey' => ['The request is missing its key; reload the page.']]],
+            return new JsonResponse(['message' => Message::of('errors.request_key'), 'errors' => ['requestKey' => [Message::of('errors.request_key')]]],
                 422);
         }
         try {
@@ -64,8 +65,8 @@ final readonly class ApplyIdempotencyKey
         $known = AnsweredRequest::query()->where('key', $key)->first();
         if ($known !== null) {
             return match (true) {
-                $known->spent_at !== null => self::conflict('That was saved and undone since. Save it as new.', $known),
-                $known->digest !== $digest => self::conflict('That was already saved, with other values.', $known),
+                $known->spent_at !== null => self::conflict(Message::of('errors.saved_and_undone'), $known),
+                $known->digest !== $digest => self::conflict(Message::of('errors.saved_differently'), $known),
                 default => new JsonResponse($known->answer, $known->status, json: true),
             };
         }
@@ -84,7 +85,7 @@ final readonly class ApplyIdempotencyKey
     }
 
     /** What was written, and when, so that the screen can offer to change it. */
-    private static function conflict(string $message, AnsweredRequest $known): JsonResponse
+    private static function conflict(Message $message, AnsweredRequest $known): JsonResponse
     {
         return new JsonResponse([
             'message' => $message,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Ingredient;
+use App\Support\InvalidInput;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
@@ -47,10 +48,10 @@ final class BoughtRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.*' => 'Give the jar a name of at most 80 letters.', 'foodId.*' => 'Say what is in it, for the most part.', 'amount.*' => 'Say how much is in it, for example 340 g.',
-            'servingAmount.*' => 'Say how much one eats of it, for example 30 g.', 'phase.*' => 'Pieces, or a sauce.', 'isLive.*' => 'Say whether it is live.',
-            'allergens.*' => 'That is not an allergen Tempesal keeps track of.', 'useBy.*' => 'A day is written like 2026-11-24.', 'place.*' => 'Say where it stands.',
-            'requestKey.*' => 'The request is missing its key; reload the page.', ...self::LABEL_MESSAGES,
+            'name.*' => 'errors.jar_name_80', 'foodId.*' => 'errors.bought_food', 'amount.*' => 'errors.bought_amount',
+            'servingAmount.*' => 'errors.bought_serving', 'phase.*' => 'errors.bought_phase', 'isLive.*' => 'errors.is_live',
+            'allergens.*' => 'errors.allergen', 'useBy.*' => 'errors.date', 'place.*' => 'errors.place',
+            'requestKey.*' => 'errors.request_key', ...self::LABEL_MESSAGES,
         ];
     }
 
@@ -81,9 +82,9 @@ final class BoughtRequest extends FormRequest
         try {
             $grams = KitchenAmount::parse($this->string($field)->value())->grams();
         } catch (InvalidQuantity $refusal) {
-            throw ValidationException::withMessages([$field => $refusal->getMessage()]);
+            throw InvalidInput::at($field, $refusal->explanation());
         }
 
-        return $grams->isZero() || $grams->value > 20_000.0 ? throw ValidationException::withMessages([$field => 'Between nothing and 20 kg is needed here.']) : $grams;
+        return $grams->isZero() || $grams->value > 20_000.0 ? throw ValidationException::withMessages([$field => 'errors.bought_range']) : $grams;
     }
 }

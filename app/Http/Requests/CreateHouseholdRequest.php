@@ -6,10 +6,12 @@ namespace App\Http\Requests;
 
 use App\Actions\CreateHousehold;
 use App\Actions\SeedPantry;
+use App\Language\StoredText;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Tempesal\Core\Intake\TargetPreset;
 use Tempesal\Core\Measure\SpoonSystem;
+use Tempesal\Core\Message\Message;
 
 /**
  * A new kitchen: who eats, which limit, what jars.
@@ -41,17 +43,17 @@ final class CreateHouseholdRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.required' => 'Give the kitchen a name.',
-            'email.required' => 'Your e-mail address is needed to sign in.',
-            'email.email' => 'That does not look like an e-mail address.',
-            'email.unique' => 'There is a kitchen with this e-mail address already. Sign in instead.',
-            'password.min' => 'A password needs at least 10 letters.',
-            'password.required' => 'A password is needed to sign in.',
-            'people.required' => 'Somebody has to eat: name one person.',
-            'people.*.name.required' => 'A name is needed here.',
-            'people.*.targetMg.*' => 'A daily target lies between 200 and 10000 mg of sodium.',
-            'people.*.restOfDietMg.*' => 'The rest of the diet lies between 0 and 10000 mg of sodium.',
-            'jarCounts.*.*' => 'Between 0 and 200 jars.',
+            'name.required' => 'errors.kitchen_name',
+            'email.required' => 'errors.email_missing',
+            'email.email' => 'errors.email_invalid',
+            'email.unique' => 'errors.email_taken',
+            'password.min' => 'errors.password_short',
+            'password.required' => 'errors.password_missing',
+            'people.required' => 'errors.no_people',
+            'people.*.name.required' => 'errors.name',
+            'people.*.targetMg.*' => 'errors.target',
+            'people.*.restOfDietMg.*' => 'errors.other_food_estimate',
+            'jarCounts.*.*' => 'errors.jar_count',
         ];
     }
 
@@ -72,7 +74,7 @@ final class CreateHouseholdRequest extends FormRequest
             return [
                 'name' => $person['name'],
                 'targetSodiumMg' => $preset?->milligrams() ?? (int) ($person['targetMg'] ?? 0),
-                'targetSource' => $preset?->source() ?? 'A number of your own',
+                'targetSource' => StoredText::of($preset?->source() ?? Message::of('target_preset_source.own')),
                 'usualServingG' => 40.0,
                 'restOfDietMg' => (int) $person['restOfDietMg'],
             ];

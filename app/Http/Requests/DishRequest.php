@@ -39,10 +39,10 @@ final class DishRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'batchId.*' => 'Say from which jar.', 'portions.*.personId.*' => 'Say for whom, each once.', 'portions.*.amount.*' => 'Say how much, for example 40 g.',
-            'portions.*.share.*' => 'A share of a dish lies above 0 and at most at 1.', 'portions.*' => 'Say who eats.', 'dishAmount.*' => 'Say how much went into the dish.',
-            'phase.*' => 'That is not one of the choices.', 'way.*' => 'That is not one of the choices.', ...self::momentMessages(),
-            'requestKey.*' => 'The request is missing its key; reload the page.',
+            'batchId.*' => 'errors.which_jar', 'portions.*.personId.*' => 'errors.portion_people', 'portions.*.amount.*' => 'errors.portion_amount',
+            'portions.*.share.*' => 'errors.dish_share', 'portions.*' => 'errors.who_eats', 'dishAmount.*' => 'errors.dish_amount',
+            'phase.*' => 'errors.choice', 'way.*' => 'errors.choice', ...self::momentMessages(),
+            'requestKey.*' => 'errors.request_key',
         ];
     }
 
@@ -57,14 +57,14 @@ final class DishRequest extends FormRequest
         $portions = [];
         foreach (array_values((array) $this->validated('portions')) as $i => $one) {
             $grams = $dish === null ? self::portion((string) ($one['amount'] ?? ''), $one['personId'], "portions.{$i}.amount")
-                : Grams::of($dish->value * (float) ($one['share'] ?? throw ValidationException::withMessages(["portions.{$i}.share" => 'Say which share of the dish.'])));
+                : Grams::of($dish->value * (float) ($one['share'] ?? throw ValidationException::withMessages(["portions.{$i}.share" => 'errors.which_share'])));
             $portions[] = ['personId' => $one['personId'], 'grams' => $grams];
         }
         if ($dish !== null && array_sum(array_map(static fn (array $one): float => $one['grams']->value, $portions)) > $dish->value * (1.0 + 1e-6)) {
-            throw ValidationException::withMessages(['portions' => 'Together they would eat more than the whole dish.']);
+            throw ValidationException::withMessages(['portions' => 'errors.dish_too_much']);
         }
 
-        return $portions === [] ? throw ValidationException::withMessages(['portions' => 'Say who eats.']) : $portions;
+        return $portions === [] ? throw ValidationException::withMessages(['portions' => 'errors.who_eats']) : $portions;
     }
 
     /** @throws ValidationException */

@@ -26,9 +26,9 @@ final class EntryRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'entry.*' => 'Say what was done: an entry is needed here.',
-            'at.*' => 'A moment is written like 2026-11-24T18:30:00Z.',
-            'requestKey.*' => 'The request is missing its key; reload the page.',
+            'entry.*' => 'errors.entry',
+            'at.*' => 'errors.moment',
+            'requestKey.*' => 'errors.request_key',
         ];
     }
 

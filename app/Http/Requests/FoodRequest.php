@@ -51,11 +51,11 @@ final class FoodRequest extends FormRequest
     {
         return [
             ...$this->versionMessages(),
-            'name.required' => 'Give the food a name.',
+            'name.required' => 'errors.food_name',
             ...self::LABEL_MESSAGES,
-            'waterPer100g.*' => 'Water lies between 0 and 100 g in 100 g.',
-            'traits.*' => 'That is not something Tempesal asks of a food.',
-            'density.*' => 'A millilitre weighs between 0.05 and 5 g.',
+            'waterPer100g.*' => 'errors.water_range',
+            'traits.*' => 'errors.trait',
+            'density.*' => 'errors.density',
         ];
     }
 
@@ -82,7 +82,7 @@ final class FoodRequest extends FormRequest
     {
         $band = $this->sodium();
         if ($this->float('waterPer100g') + SodiumChloride::gramsFor($band->high) > 100.0) {
-            throw ValidationException::withMessages(['waterPer100g' => 'Water and salt together weigh more than the food itself.']);
+            throw ValidationException::withMessages(['waterPer100g' => 'errors.food_too_heavy']);
         }
 
         return [

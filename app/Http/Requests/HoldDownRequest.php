@@ -29,8 +29,8 @@ final class HoldDownRequest extends FormRequest
     {
         return [
             ...$this->versionMessages(),
-            'name.*' => 'Give it a name.', 'volumeMl.*' => 'A weight takes between 0 and 5000 ml.',
-            'howMany.*' => 'Between 0 and 200 of them.',
+            'name.*' => 'errors.name', 'volumeMl.*' => 'errors.weight_volume',
+            'howMany.*' => 'errors.weight_count',
         ];
     }
 

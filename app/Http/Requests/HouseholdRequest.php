@@ -38,13 +38,13 @@ final class HouseholdRequest extends FormRequest
     {
         return [
             ...$this->versionMessages(),
-            'name.required' => 'Give the kitchen a name.',
-            'timeZone.*' => 'That is not a time zone Tempesal knows.',
-            'measureBy.*' => 'Measure by grams or by spoons.',
-            'quietFrom.*' => 'An hour is written like 22:00.',
-            'quietTo.*' => 'An hour is written like 07:30.',
-            'aim.*' => 'Young, in the middle, long, or as you liked it.',
-            'weekStart.*' => 'A week starts on one of its seven days.',
+            'name.required' => 'errors.kitchen_name',
+            'timeZone.*' => 'errors.time_zone',
+            'measureBy.*' => 'errors.measure_by',
+            'quietFrom.*' => 'errors.quiet_from',
+            'quietTo.*' => 'errors.quiet_to',
+            'aim.*' => 'errors.aim',
+            'weekStart.*' => 'errors.week_start',
         ];
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Jar;
+use App\Support\InvalidInput;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
@@ -40,12 +41,12 @@ final class JarRequest extends FormRequest
     {
         return [
             ...$this->versionMessages(),
-            'name.required' => 'Give the jar a name.',
-            'nominalMl.*' => 'A jar holds between 20 and 50000 ml.',
-            'mouthMm.*' => 'A mouth is between 15 and 600 mm wide.',
-            'bodyMm.*' => 'A body is between 15 and 600 mm wide.',
-            'cover.*' => 'That is not one of the covers.',
-            'howMany.*' => 'Between 0 and 200 jars.',
+            'name.required' => 'errors.jar_name',
+            'nominalMl.*' => 'errors.jar_size',
+            'mouthMm.*' => 'errors.jar_width',
+            'bodyMm.*' => 'errors.jar_width',
+            'cover.*' => 'errors.cover',
+            'howMany.*' => 'errors.jar_count',
         ];
     }
 
@@ -70,7 +71,7 @@ final class JarRequest extends FormRequest
         try {
             Geometry::of(Millilitres::of($this->float('nominalMl')), Millimetres::of($this->float('mouthMm')), Millimetres::of($this->float('bodyMm')));
         } catch (InvalidQuantity $refusal) {
-            throw ValidationException::withMessages(['bodyMm' => $refusal->getMessage()]);
+            throw InvalidInput::at('bodyMm', $refusal->explanation());
         }
 
         return [

@@ -22,19 +22,19 @@ trait LabelSodiumFields
     ];
 
     private const LABEL_MESSAGES = [
-        'sodiumPer100g.*' => '100 g hold between 0 and 39340 mg of sodium.',
-        'labelSodiumMg.*' => 'A serving holds between 0 and 20000 mg of sodium.',
-        'labelServingGrams.*' => 'Say how many grams a serving on the label has, between 0.5 and 5000.',
-        'labelSaltPer100g.*' => 'A label says between 0 and 100 g of salt in 100 g.',
+        'sodiumPer100g.*' => 'errors.sodium_per_100',
+        'labelSodiumMg.*' => 'errors.label_sodium',
+        'labelServingGrams.*' => 'errors.label_serving',
+        'labelSaltPer100g.*' => 'errors.label_salt',
     ];
 
     /** Where the sodium was read. */
     public function source(): string
     {
         return match (true) {
-            $this->filled('labelSodiumMg') => 'the package label',
-            $this->filled('labelSaltPer100g') => 'the package label, salt / 2.5 (Regulation (EU) 1169/2011)',
-            default => 'a value of your own',
+            $this->filled('labelSodiumMg') => '@food_source.label',
+            $this->filled('labelSaltPer100g') => '@food_source.label_salt',
+            default => '@food_source.own',
         };
     }
 
@@ -49,10 +49,10 @@ trait LabelSodiumFields
             $this->filled('labelSodiumMg') => $this->float('labelSodiumMg') / $this->float('labelServingGrams') * 100.0,
             $this->filled('labelSaltPer100g') => LabelSodium::ofSalt($this->float('labelSaltPer100g')),
             $this->filled('sodiumPer100g') => $this->float('sodiumPer100g'),
-            default => throw ValidationException::withMessages(['sodiumPer100g' => 'Say how much sodium it holds, as the label does or in 100 g.']),
+            default => throw ValidationException::withMessages(['sodiumPer100g' => 'errors.label_missing']),
         };
         if ($typical > SodiumChloride::LABEL_MG_PER_100_G) {
-            throw ValidationException::withMessages(['labelSodiumMg' => 'That is more sodium than pure salt holds; check the serving.']);
+            throw ValidationException::withMessages(['labelSodiumMg' => 'errors.label_above_salt']);
         }
 
         return LabelSodium::per100g($typical);

@@ -36,16 +36,16 @@ final class NoteRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'marks.*' => 'A mark goes from 1 to 5.',
-            'marks' => 'That is not marked here.',
-            'smell.*' => 'Choose one of the words for its smell.', 'colour.*' => 'Choose one of the words for its colour.',
-            'bubbles.*' => 'None, few or lively.',
-            'celsius.*' => 'A jar stands between -10 and 60 °C.',
-            'ph.*' => 'The pH of a jar lies between 2 and 9.',
-            'phBy.*' => 'Read with a meter, or with strips.', 'phMargin.*' => 'A meter is off by 0 to 1.',
-            'text.*' => 'A note has at most 2000 letters.',
-            'at.*' => 'A moment is written like 2026-11-24T18:30:00Z.',
-            'requestKey.*' => 'The request is missing its key; reload the page.',
+            'marks.*' => 'errors.score',
+            'marks' => 'errors.score_kind',
+            'smell.*' => 'errors.smell', 'colour.*' => 'errors.colour',
+            'bubbles.*' => 'errors.bubbles',
+            'celsius.*' => 'errors.jar_temperature',
+            'ph.*' => 'errors.ph',
+            'phBy.*' => 'errors.ph_by', 'phMargin.*' => 'errors.ph_margin',
+            'text.*' => 'errors.note_long',
+            'at.*' => 'errors.moment',
+            'requestKey.*' => 'errors.request_key',
         ];
     }
 
@@ -55,7 +55,7 @@ final class NoteRequest extends FormRequest
         return [function (Validator $validator): void {
             $columns = $this->columns();
             if ($columns['marks'] === [] && array_filter([...array_diff_key($columns, ['marks' => 0])], static fn ($value): bool => $value !== null && $value !== '') === []) {
-                $validator->errors()->add('text', 'Say at least one thing about it.');
+                $validator->errors()->add('text', 'errors.note_empty');
             }
         }];
     }

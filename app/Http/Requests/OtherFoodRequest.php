@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Household\CurrentHousehold;
 use App\Models\Person;
+use App\Support\InvalidInput;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
@@ -39,8 +40,8 @@ final class OtherFoodRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'personId.*' => 'Say who ate it.', 'name.*' => 'Say what it was.', 'eatenOn.*' => 'A day is written like 2026-11-24.', 'how.*' => 'Say how much sodium or salt is in it.',
-            'insteadOf.*' => 'Instead of the morning, the noon or the evening meal, each once.', 'requestKey.*' => 'The request is missing its key; reload the page.',
+            'personId.*' => 'errors.which_person', 'name.*' => 'errors.what_eaten', 'eatenOn.*' => 'errors.date', 'how.*' => 'errors.sodium_missing',
+            'insteadOf.*' => 'errors.instead_of', 'requestKey.*' => 'errors.request_key',
         ];
     }
 
@@ -52,13 +53,13 @@ final class OtherFoodRequest extends FormRequest
     public function columns(): array
     {
         if ($this->eatenOn() > app(CurrentHousehold::class)->get()->today()) {
-            throw ValidationException::withMessages(['eatenOn' => 'That day has not come yet.']);
+            throw ValidationException::withMessages(['eatenOn' => 'errors.future_day']);
         }
         $how = (array) $this->validated('how');
         try {
             $sodium = LabelSodium::milligrams(Fields::of($how, 'how'));
         } catch (InvalidField $refusal) {
-            throw ValidationException::withMessages([$refusal->path => ucfirst($refusal->reason)]);
+            throw InvalidInput::at($refusal->path, $refusal->explanation());
         }
 
         return [

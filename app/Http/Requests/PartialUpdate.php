@@ -45,7 +45,7 @@ trait PartialUpdate
     /** @return array<string, string> */
     private function versionMessages(): array
     {
-        return ['version.*' => 'Say which version was changed; reload the page.'];
+        return ['version.*' => 'errors.request_key'];
     }
 
     /** The version that the cook had open; null for something new. */

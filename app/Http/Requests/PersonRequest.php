@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Language\StoredText;
 use App\Models\Person;
 use App\Views\KitchenView;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Tempesal\Core\Intake\BackgroundDiet;
 use Tempesal\Core\Intake\TargetPreset;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Produce\Allergen;
 
 /**
@@ -48,26 +50,28 @@ final class PersonRequest extends FormRequest
     {
         return [
             ...$this->versionMessages(),
-            'name.required' => 'A name is needed here.',
-            'targetMg.*' => 'A daily target lies between 200 and 10000 mg of sodium.',
-            'usualServingGrams.*' => 'A usual portion lies between 1 and 1000 g.',
-            'usualCondimentGrams.*' => 'A usual spoon lies between 1 and 500 g.',
-            'liveGoal.*' => 'Between 0 and 20 live servings a day.',
-            'limitIsHard.*' => 'Say whether a plan may pass the limit.',
-            'holds.*' => 'From today on, or always.',
-            'restOfDiet.*.*.*' => 'A meal lies between 0 and 5000 mg of sodium.',
-            'restOfDiet.*' => 'The rest of the diet is needed for each day of the week and each of its meals.',
-            'allergens.*' => 'That is not an allergen Tempesal keeps track of.',
+            'name.required' => 'errors.name',
+            'targetMg.*' => 'errors.target',
+            'usualServingGrams.*' => 'errors.usual_portion',
+            'usualCondimentGrams.*' => 'errors.usual_spoon',
+            'liveGoal.*' => 'errors.live_goal',
+            'limitIsHard.*' => 'errors.limit_hard',
+            'holds.*' => 'errors.holds',
+            'restOfDiet.*.*.*' => 'errors.meal_sodium',
+            'restOfDiet.*' => 'errors.other_food_week',
+            'allergens.*' => 'errors.allergen',
         ];
     }
 
     /** @return array<string, mixed> */
     protected function before(): array
     {
-        $before = KitchenView::person(Person::query()->findOrFail((string) $this->route('person')));
+        $person = Person::query()->findOrFail((string) $this->route('person'));
+        $before = KitchenView::person($person);
 
         // A preset is chosen in this very change or not at all.
-        return [...array_diff_key($before, ['id' => 0, 'version' => 0, 'before' => 0]), 'restOfDiet' => (array) $before['restOfDiet']];
+        return [...array_diff_key($before, ['id' => 0, 'version' => 0, 'before' => 0]), 'restOfDiet' => (array) $before['restOfDiet'],
+            'targetSource' => $person->currentTarget()->target_source];
     }
 
     /** @return array<string, mixed> columns of the person */
@@ -90,7 +94,7 @@ final class PersonRequest extends FormRequest
 
         return [
             'target_sodium_mg' => $preset?->milligrams() ?? $this->integer('targetMg'),
-            'target_source' => $preset?->source() ?? ($source === '' ? 'A number of your own' : $source),
+            'target_source' => $preset !== null ? StoredText::of($preset->source()) : ($source === '' ? StoredText::of(Message::of('target_preset_source.own')) : $source),
             'rest' => BackgroundDiet::of(array_map(static fn (array $meals): array => array_map(intval(...), $meals), (array) $this->validated('restOfDiet')))->toArray(),
         ];
     }

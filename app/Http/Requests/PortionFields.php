@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use App\Household\CurrentHousehold;
 use App\Intake\ServingMoment;
 use App\Models\Person;
+use App\Support\InvalidInput;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Intake\Meal;
@@ -29,10 +30,10 @@ trait PortionFields
                 ? Grams::of(KitchenAmount::parse("{$forks[1]} g")->grams()->value * Person::query()->findOrFail($personId)->usual_serving_g)
                 : KitchenAmount::parse($typed)->grams();
         } catch (InvalidQuantity $refusal) {
-            throw ValidationException::withMessages([$path => $refusal->getMessage()]);
+            throw InvalidInput::at($path, $refusal->explanation());
         }
 
-        return $grams->isZero() ? throw ValidationException::withMessages([$path => 'More than nothing is needed here.']) : $grams;
+        return $grams->isZero() ? throw ValidationException::withMessages([$path => 'errors.more_than_zero']) : $grams;
     }
 
     public function phase(): ?Phase
@@ -59,8 +60,8 @@ trait PortionFields
     private static function momentMessages(): array
     {
         return [
-            'eatenOn.*' => 'A date is written like 2026-11-24.', 'eatenAt.*' => 'An hour is written like 18:30.',
-            'meal.*' => 'Morning, noon or evening.',
+            'eatenOn.*' => 'errors.date', 'eatenAt.*' => 'errors.hour',
+            'meal.*' => 'errors.meal',
         ];
     }
 

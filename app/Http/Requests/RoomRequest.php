@@ -32,9 +32,9 @@ final class RoomRequest extends FormRequest
     {
         return [
             ...$this->versionMessages(),
-            'usualCelsius.*' => 'A place lies between -5 and 45 °C.',
-            'swingCelsius.*' => 'The warmest hour lies 0 to 15 degrees above the mean.',
-            'warmestHour.*' => 'An hour of the day goes from 0 to 23.',
+            'usualCelsius.*' => 'errors.place_temperature',
+            'swingCelsius.*' => 'errors.swing',
+            'warmestHour.*' => 'errors.hour_of_day',
         ];
     }
 

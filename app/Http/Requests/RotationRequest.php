@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Week\Planning;
 use Illuminate\Foundation\Http\FormRequest;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Plan\WeekPlan;
 
 /**
@@ -39,14 +40,14 @@ final class RotationRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'lines.*.name.*' => 'Give it a name.',
-            'lines.*.weekdays.*' => 'A weekday is a number from 1, Monday, to 7, Sunday.',
-            'lines.*.timesAWeek.*' => 'Between 0 and 7 times a week.',
-            'lines.*.months.*' => 'A month is a number from 1 to 12.',
-            'lines.*' => 'At most 30 things come round.',
-            'perDay.*' => 'Between 1 and '.WeekPlan::MOST_PER_DAY.' servings on a day.',
-            'hasNew.*' => 'Say whether something new is wanted each week.',
-            'weights.*' => 'A weight lies between 0 and 10000.',
+            'lines.*.name.*' => 'errors.name',
+            'lines.*.weekdays.*' => 'errors.weekdays',
+            'lines.*.timesAWeek.*' => 'errors.times_a_week',
+            'lines.*.months.*' => 'errors.months',
+            'lines.*' => 'errors.rotation_long',
+            'perDay.*' => Message::of('errors.per_day', most: WeekPlan::MOST_PER_DAY)->encode(),
+            'hasNew.*' => 'errors.has_new',
+            'weights.*' => 'errors.weight_range',
         ];
     }
 

@@ -40,9 +40,9 @@ final class SaltRequest extends FormRequest
     {
         return [
             ...$this->versionMessages(),
-            'name.required' => 'Give the salt a name.',
-            'gramsPerTablespoon.*' => 'A level tablespoon of salt weighs between 2 and 30 g.',
-            'sodiumPer100g.*' => '100 g of salt hold between 1000 and 39340 mg of sodium; pure salt holds 39340.',
+            'name.required' => 'errors.salt_name',
+            'gramsPerTablespoon.*' => 'errors.salt_tablespoon',
+            'sodiumPer100g.*' => 'errors.salt_sodium',
         ];
     }
 

@@ -38,11 +38,11 @@ final class ServeRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'amount.required' => 'Say how much, for example 40 g.',
+            'amount.required' => 'errors.portion_amount',
             ...self::momentMessages(),
-            'required' => 'This is needed.',
-            Enum::class => 'That is not one of the choices.',
-            'ulid' => 'The request is missing its key; reload the page.',
+            'required' => 'errors.required',
+            Enum::class => 'errors.choice',
+            'ulid' => 'errors.request_key',
         ];
     }
 

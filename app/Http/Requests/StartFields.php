@@ -31,11 +31,11 @@ trait StartFields
     private function jarMessages(): array
     {
         return [
-            'name.required' => 'Give the jar a name.',
-            'name.max' => 'A name has at most 120 letters.',
-            'place.*' => Place::sentence(),
-            'startedOn.*' => 'A date is written like 2026-11-24.',
-            'requestKey.*' => 'The request is missing its key; reload the page.',
+            'name.required' => 'errors.jar_name',
+            'name.max' => 'errors.name_120',
+            'place.*' => 'errors.place',
+            'startedOn.*' => 'errors.date',
+            'requestKey.*' => 'errors.request_key',
         ];
     }
 
@@ -53,10 +53,10 @@ trait StartFields
         }
         $at = CarbonImmutable::parse("{$day} 12:00", $household->time_zone)->utc();
         if ($at->isFuture()) {
-            throw ValidationException::withMessages(['startedOn' => 'That day has not come yet.']);
+            throw ValidationException::withMessages(['startedOn' => 'errors.future_day']);
         }
         if ($at->lessThan(CarbonImmutable::now()->subYears(3))) {
-            throw ValidationException::withMessages(['startedOn' => 'No jar is more than three years old here.']);
+            throw ValidationException::withMessages(['startedOn' => 'errors.too_old']);
         }
 
         return $at;

@@ -10,6 +10,7 @@ use App\Models\Person;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Tempesal\Core\Intake\ServingStyle;
+use Tempesal\Core\Message\Message;
 
 /**
  * Servings that are put into a week's plan, and those that go from it.
@@ -31,7 +32,6 @@ final class WeekChangeRequest extends FormRequest
             'put.*.isLocked' => ['nullable', 'boolean'],
             'remove' => ['present', 'array', 'list', 'max:200'],
             'remove.*' => ['string', 'max:26'],
-            'what' => ['required', 'string', 'max:160'],
             'requestKey' => ['required', 'string', 'ulid'],
         ];
     }
@@ -40,16 +40,15 @@ final class WeekChangeRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'put.*.personId.*' => 'Say for whom.',
-            'put.*.batchId.*' => 'Say from which jar.',
-            'put.*.date.*' => 'A day is written like 2026-11-24.',
-            'put.*.grams.*' => 'A portion lies above 0 and at most at '.self::MOST_G.' g.',
-            'put.*.way.*' => ServingStyle::sentence(),
-            'put.*.isLocked.*' => 'Say whether it is locked.',
-            'put.*' => 'At most 200 servings at once.',
-            'remove.*' => 'At most 200 servings at once, by their ids.',
-            'what.*' => 'Say in a few words what is changed.',
-            'requestKey.*' => 'The request is missing its key; reload the page.',
+            'put.*.personId.*' => 'errors.which_person',
+            'put.*.batchId.*' => 'errors.which_jar',
+            'put.*.date.*' => 'errors.date',
+            'put.*.grams.*' => Message::of('errors.portion_most', most: self::MOST_G)->encode(),
+            'put.*.way.*' => 'errors.serving_style',
+            'put.*.isLocked.*' => 'errors.is_locked',
+            'put.*' => 'errors.servings_200',
+            'remove.*' => 'errors.servings_200',
+            'requestKey.*' => 'errors.request_key',
         ];
     }
 
@@ -72,11 +71,6 @@ final class WeekChangeRequest extends FormRequest
     public function removed(): array
     {
         return array_values(array_map(strval(...), (array) $this->validated('remove')));
-    }
-
-    public function what(): string
-    {
-        return $this->string('what')->trim()->value();
     }
 
     /** What a person usually takes of a batch, in grams. */

@@ -30,7 +30,7 @@ final readonly class Add implements Entry
 
     public function applyTo(BatchState $state, Point $point): BatchState
     {
-        $grams = $point->of(new Uncertain("weight:{$this->ingredient->id}", "the weight of the {$this->ingredient->name}", $this->grams, 'weigh it'));
+        $grams = $point->of(new Uncertain("weight:{$this->ingredient->id}", 'weight', $this->grams, $this->ingredient->name));
 
         return $state->receiveFood($this->ingredient, $grams, $this->into, $point);
     }

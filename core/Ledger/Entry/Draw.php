@@ -30,7 +30,7 @@ final readonly class Draw implements Entry
     public function applyTo(BatchState $state, Point $point): BatchState
     {
         $pieces = $state->phase(Phase::Pieces);
-        $share = $point->of(new Uncertain('draw', 'how much juice the salt draws', $this->share, 'weigh the drained pieces once'));
+        $share = $point->of(new Uncertain('draw', 'draw', $this->share));
         $water = max(-0.9 * $state->phase(Phase::Brine)->waterG, min(0.95 * $pieces->waterG, $share * $pieces->weightG()));
 
         return $state->move(Composition::water($water), Phase::Pieces, Phase::Brine)->stirred();

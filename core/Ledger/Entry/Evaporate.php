@@ -32,7 +32,7 @@ final readonly class Evaporate implements Entry
     public function applyTo(BatchState $state, Point $point): BatchState
     {
         $liquid = $state->liquid();
-        $grams = $point->of(new Uncertain('evaporation', 'how much water dried away', $this->grams, 'weigh the jar now and then'));
+        $grams = $point->of(new Uncertain('evaporation', 'evaporation', $this->grams));
         $there = $state->phase($liquid)->waterG;
         if ($grams > $there && $point->isTypical()) {
             throw NotEnough::of($liquid, $grams, $there);

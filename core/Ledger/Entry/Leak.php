@@ -12,6 +12,7 @@ use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Composition;
 use Tempesal\Core\Measure\SodiumChloride;
+use Tempesal\Core\Message\Message;
 
 /**
  * A bag that weighs the food down has leaked into the jar: water, or the brine that was in it.
@@ -33,7 +34,7 @@ final readonly class Leak implements Entry
 
     public function applyTo(BatchState $state, Point $point): BatchState
     {
-        $grams = $point->of(new Uncertain('leak', 'how much leaked from the bag', $this->grams, 'weigh the bag'));
+        $grams = $point->of(new Uncertain('leak', 'leak', $this->grams));
         $salt = SodiumChloride::MG_SODIUM_PER_G * $grams * $this->strength;
 
         return $state->receive(new Composition($grams * (1.0 - $this->strength), $salt), $state->liquid());
@@ -43,7 +44,7 @@ final readonly class Leak implements Entry
     {
         $strength = $fields->share('strength', 0.0);
         if ($strength > SodiumChloride::STRONGEST) {
-            throw $fields->invalid('strength', 'water cannot dissolve that much salt; 0.264 is the strongest brine there is at 20 °C.');
+            throw $fields->invalid('strength', Message::of('errors.brine_too_strong'));
         }
 
         return new self($fields->band('grams'), $strength);

@@ -54,7 +54,7 @@ final readonly class Measured implements Resolvable
 
     public function applyTo(BatchState $state, Point $point): BatchState
     {
-        $value = $point->of(new Uncertain("reading:{$this->reading->value}", "the reading of {$this->reading->label()}", $this->value, 'read it again, or with a finer instrument'));
+        $value = $point->of(new Uncertain("reading:{$this->reading->value}", "reading_{$this->reading->value}", $this->value));
         $phase = $this->reading->phase();
         if ($this->reading === Reading::DrainedWeight) {
             return $this->weigh($state, $value);

@@ -29,7 +29,7 @@ final readonly class Overflow implements Entry
 
     public function applyTo(BatchState $state, Point $point): BatchState
     {
-        $grams = $point->of(new Uncertain('overflow', 'how much brine ran over', $this->grams, 'weigh what is in the saucer'));
+        $grams = $point->of(new Uncertain('overflow', 'overflow', $this->grams));
 
         return $state->release($state->portion($state->liquid(), $grams, $point), $state->liquid(), Account::Discarded);
     }

@@ -10,6 +10,7 @@ use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Resolvable;
 use Tempesal\Core\Ledger\Strength;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Salt\SaltBasis;
 use Tempesal\Core\Salt\SaltProduct;
 
@@ -47,11 +48,11 @@ final readonly class ReSalt implements Resolvable
     {
         $basis = $fields->choice('basis', SaltBasis::class, SaltBasis::BrineStrength);
         if ($basis === SaltBasis::OfVegetable) {
-            throw $fields->invalid('basis', 'a jar is re-salted by its water or by everything in it, not by the vegetable.');
+            throw $fields->invalid('basis', Message::of('errors.resalt_basis'));
         }
         $share = $fields->share('share');
         if ($share > 0.5) {
-            throw $fields->invalid('share', 'more than half is no strength a jar can have.');
+            throw $fields->invalid('share', Message::of('errors.resalt_share'));
         }
 
         return new self($share, $basis, $fields->has('product') ? SaltProduct::read($fields->child('product')) : SaltProduct::pure());

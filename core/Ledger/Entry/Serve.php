@@ -17,6 +17,7 @@ use Tempesal\Core\Ledger\Rinsing;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Composition;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Message\Message;
 
 /**
  * A weight goes onto a plate. Pieces take a film of brine with them, and juice when some is wanted; a rinsed portion
@@ -115,14 +116,14 @@ final readonly class Serve implements Resolvable
         if ($phase !== Phase::Pieces) {
             foreach (['juice', 'rinse', 'film'] as $onlyPieces) {
                 if ($fields->has($onlyPieces)) {
-                    throw $fields->invalid($onlyPieces, 'only pieces can be drained, rinsed or served with juice.');
+                    throw $fields->invalid($onlyPieces, Message::of('errors.only_pieces'));
                 }
             }
         }
         $rinse = $fields->has('rinse') ? Rinsing::read($fields->child('rinse')) : null;
         $juice = $fields->has('juice') ? $fields->grams('juice') : null;
         if ($rinse !== null && $juice !== null) {
-            throw $fields->invalid('juice', 'a rinsed serving takes no juice along.');
+            throw $fields->invalid('juice', Message::of('errors.rinsed_juice'));
         }
 
         return new self(

@@ -13,6 +13,7 @@ use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\TimeStep;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Seconds;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Uptake\Piece;
 use Tempesal\Core\Uptake\TemperatureHistory;
 
@@ -111,13 +112,13 @@ final readonly class Soak implements Entry
         $until = $fields->has('until') ? $fields->text('until') : null;
         $duration = $fields->duration();
         if ($until !== null && $duration !== null) {
-            throw $fields->invalid('until', 'give a time or "until", not both.');
+            throw $fields->invalid('until', Message::of('errors.time_or_until'));
         }
         if (! in_array($until, [null, 'even', 'further'], true)) {
-            throw $fields->invalid('until', 'one of these is needed here: even, further.');
+            throw $fields->invalid('until', Message::of('errors.until'));
         }
         if ($until === null && $duration === null) {
-            throw $fields->invalid('hours', 'a time is needed here, in seconds, minutes, hours or days, or "until": "even" or "further".');
+            throw $fields->invalid('hours', Message::of('errors.soak_time'));
         }
 
         return new self(

@@ -42,7 +42,7 @@ final readonly class Squeeze implements Entry
     public function applyTo(BatchState $state, Point $point): BatchState
     {
         $pieces = $state->phase(Phase::Pieces);
-        $share = $point->of(new Uncertain('squeeze', 'how hard the pieces are squeezed', $this->tissueWater, 'weigh them after squeezing'));
+        $share = $point->of(new Uncertain('squeeze', 'squeeze', $this->tissueWater));
         $pressed = new Composition($pieces->waterG * $share, $pieces->sodiumMg * $share);
 
         return ClingingBrine::drain($state->release($pressed, Phase::Pieces, Account::Discarded), $this->film, $point);

@@ -11,6 +11,7 @@ use Tempesal\Core\Ledger\Resolvable;
 use Tempesal\Core\Measure\Composition;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\SodiumChloride;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Salt\SaltProduct;
 
 /**
@@ -48,11 +49,11 @@ final readonly class TopUp implements Resolvable
     {
         $isOwn = $fields->has('strength') && $fields->isText('strength');
         if ($isOwn && $fields->text('strength') !== 'own') {
-            throw $fields->invalid('strength', 'a share from 0 to 1 is needed here, or "own".');
+            throw $fields->invalid('strength', Message::of('errors.share_or_own'));
         }
         $strength = $isOwn ? null : $fields->share('strength', 0.0);
         if ($strength !== null && $strength > SodiumChloride::STRONGEST) {
-            throw $fields->invalid('strength', 'water cannot dissolve that much salt; 0.264 is the strongest brine there is at 20 °C.');
+            throw $fields->invalid('strength', Message::of('errors.brine_too_strong'));
         }
 
         return new self($fields->grams(), $strength, $fields->has('product') ? SaltProduct::read($fields->child('product')) : SaltProduct::pure());

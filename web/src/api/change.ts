@@ -1,6 +1,7 @@
+import { t } from '../messages/words';
+import { when } from '../messages/dates';
 import { useMutation, useQueryClient, type QueryClient, type UseMutationResult } from '@tanstack/react-query';
 import { App } from 'antd';
-import dayjs from 'dayjs';
 import { NO_ANSWER, Refusal, type Written } from './client';
 import { Intentions, numbered } from './intentions';
 
@@ -92,10 +93,10 @@ export function defineChange<Input, Output, Params extends unknown[] = []>(
     const decide: Decide = (written, says, canChange) =>
       new Promise((choose) => {
         modal.confirm({
-          title: 'This was already saved',
-          content: `${says ?? 'It'} was saved at ${dayjs(written.at).format('HH:mm')}, and you have typed something else since.`,
-          okText: canChange ? 'Change it' : 'Save as new',
-          cancelText: 'Leave it as it is',
+          title: t('written.title'),
+          content: t('written.text', { what: says ?? t('written.it'), time: when(written.at, 'clock') }),
+          okText: canChange ? t('written.change') : t('written.save_new'),
+          cancelText: t('action.cancel'),
           onOk: () => choose(canChange ? 'change' : 'new'),
           onCancel: () => choose('leave'),
         });

@@ -1,3 +1,4 @@
+import { say, t, type Message } from '../messages/words';
 import createClient from 'openapi-fetch';
 import type { components, paths } from './contract.gen';
 
@@ -150,16 +151,22 @@ export async function answered<T>(
   call: Promise<{ data?: T; error?: unknown; response: Response }>,
 ): Promise<T> {
   const { data, error, response } = await call.catch((): never => {
-    throw new Refusal(NO_ANSWER, 'No connection to Tempesal. What you typed is kept; try again in a moment.');
+    throw new Refusal(NO_ANSWER, t('errors.no_connection'));
   });
   if (response.ok && data !== undefined) {
     return data;
   }
-  const said = (error ?? {}) as { message?: string; errors?: Record<string, string[]>; written?: Written };
+  const said = (error ?? {}) as {
+    message?: Message;
+    errors?: Record<string, Message[]>;
+    written?: Written;
+  };
   throw new Refusal(
     response.status,
-    said.message ?? 'Something went wrong. Nothing was changed.',
-    said.errors,
+    say(said.message) ?? t('errors.unknown'),
+    Object.fromEntries(
+      Object.entries(said.errors ?? {}).map(([field, why]) => [field, why.map((one) => say(one))]),
+    ),
     said.written ?? null,
   );
 }

@@ -1463,11 +1463,26 @@ export interface components {
         SaltUnit: "grams" | "spoons";
         /** @enum {string} */
         Cover: "screw lid" | "loose lid" | "slit lid" | "airlock" | "cloth" | "clamp";
+        /** @description A sentence of the catalogue (messages/) by its code, with the values that it names. */
+        Message: {
+            code: string;
+            values: {
+                [key: string]: components["schemas"]["MessageValue"];
+            };
+        };
+        MessageValue: (string | number | boolean) | components["schemas"]["Message"] | {
+            /** Format: date */
+            day: string;
+        } | {
+            items: components["schemas"]["MessageValue"][];
+            /** @enum {string} */
+            join: "and" | "or" | "sentences";
+        };
         Refusal: {
-            message: string;
+            message: components["schemas"]["Message"];
         };
         AlreadyWritten: {
-            message: string;
+            message: components["schemas"]["Message"];
             written: {
                 operation: string;
                 /** Format: date-time */
@@ -1485,9 +1500,9 @@ export interface components {
         /** @enum {string} */
         Trait: "liquid" | "oil" | "low_acid_plant" | "sweet";
         Invalid: {
-            message: string;
+            message: components["schemas"]["Message"];
             errors: {
-                [key: string]: string[];
+                [key: string]: components["schemas"]["Message"][];
             };
         };
         Band: {
@@ -1505,14 +1520,14 @@ export interface components {
             shownHigh: number;
         };
         Contribution: {
-            label: string;
+            label: components["schemas"]["Message"];
             sharePercent: number;
-            remedy: string | null;
+            remedy: components["schemas"]["Message"] | null;
             without: components["schemas"]["Sodium"];
         };
         Strength: {
             basis: components["schemas"]["Basis"];
-            label: string;
+            label: components["schemas"]["Message"];
             percent: number | null;
         };
         Session: {
@@ -1530,9 +1545,9 @@ export interface components {
         Presets: {
             targets: {
                 id: string;
-                label: string;
+                label: components["schemas"]["Message"];
                 milligrams: number;
-                source: string;
+                source: components["schemas"]["Message"];
             }[];
             jars: string[];
         };
@@ -1556,7 +1571,7 @@ export interface components {
             version: number;
             waysToServe: {
                 id: components["schemas"]["Way"];
-                label: string;
+                label: components["schemas"]["Message"];
             }[];
             traits: components["schemas"]["Trait"][];
             name: string;
@@ -1568,7 +1583,7 @@ export interface components {
             aim: components["schemas"]["Aim"];
             aims: {
                 id: components["schemas"]["Aim"];
-                label: string;
+                label: components["schemas"]["Message"];
             }[];
             weekStart: number;
             holdDowns: {
@@ -1580,16 +1595,15 @@ export interface components {
             }[];
             places: {
                 id: components["schemas"]["Place"];
-                /** @description The place itself. */
-                name: string;
-                label: string;
+                name: components["schemas"]["Message"];
+                label: components["schemas"]["Message"];
                 usualCelsius: number;
             }[];
             covers: components["schemas"]["Cover"][];
             allergens: string[];
             tissues: {
                 id: string;
-                label: string;
+                label: components["schemas"]["Message"];
             }[];
             /** @enum {string} */
             spoonSystem: "us" | "metric" | "australian";
@@ -1607,12 +1621,12 @@ export interface components {
                     /** Format: date */
                     until: string;
                     targetMg: number;
-                    targetSource: string;
+                    targetSource: components["schemas"]["Message"];
                 }[];
                 id: string;
                 name: string;
                 targetMg: number;
-                targetSource: string;
+                targetSource: components["schemas"]["Message"];
                 usualServingGrams: number;
             }[];
             jars: {
@@ -1638,7 +1652,7 @@ export interface components {
                 antiCaking: boolean;
                 potassium: boolean;
                 isOwn: boolean;
-                notes: string[];
+                notes: components["schemas"]["Message"][];
                 id: string;
                 key: string;
                 name: string;
@@ -1669,7 +1683,7 @@ export interface components {
                 sodiumPer100g: number;
                 shape: components["schemas"]["Shape"];
                 colour: string;
-                source: string;
+                source: components["schemas"]["Message"];
             }[];
             methods: {
                 isFerment: boolean;
@@ -1701,8 +1715,8 @@ export interface components {
                     };
                 } | null;
                 id: components["schemas"]["Method"];
-                label: string;
-                note: string;
+                label: components["schemas"]["Message"];
+                note: components["schemas"]["Message"];
                 basis: components["schemas"]["Basis"];
                 percent: number;
                 headspaceMm: number;
@@ -1718,7 +1732,7 @@ export interface components {
             }[];
             bases: {
                 id: components["schemas"]["Basis"];
-                label: string;
+                label: components["schemas"]["Message"];
             }[];
             shapes: components["schemas"]["Shape"][];
         };
@@ -1813,14 +1827,14 @@ export interface components {
                 grams: number;
                 spoons: string;
                 runningPercent: number | null;
-                basis: string;
+                running: components["schemas"]["Message"] | null;
             }[];
             waterGrams: number;
             brineMl: number;
             spareBrineMl: number;
             strengths: {
                 basis: components["schemas"]["Basis"];
-                label: string;
+                label: components["schemas"]["Message"];
                 percent: number | null;
                 /** @description As far as it can be off: by the salt alone, or in a finished batch by all that went on. */
                 lowPercent: number | null;
@@ -1875,7 +1889,7 @@ export interface components {
             code: string;
             /** @enum {string} */
             weight: "note" | "careful" | "stop";
-            text: string;
+            text: components["schemas"]["Message"];
         };
         /** @enum {string} */
         Aim: "young" | "middle" | "long" | "own";
@@ -1920,12 +1934,12 @@ export interface components {
             /** @enum {string|null} */
             phBy: "meter" | "strips" | null;
             phMargin: number | null;
-            text: string;
+            text: components["schemas"]["Message"] | null;
             /** @description Where the photo is found. */
             photo: string | null;
             verdict: components["schemas"]["Verdict"] | null;
-            verdictLabel: string | null;
-            because: string | null;
+            verdictLabel: components["schemas"]["Message"] | null;
+            because: components["schemas"]["Message"] | null;
         };
         Log: {
             /** @description Newest first. */
@@ -1954,7 +1968,7 @@ export interface components {
                 /** @description Days out of the fridge. */
                 warmDays: number;
                 strengthPercent: number | null;
-                strengthBasis: string;
+                strength: components["schemas"]["Message"] | null;
                 meanCelsius: number | null;
                 ph: number | null;
                 marks: components["schemas"]["Marks"];
@@ -1968,21 +1982,21 @@ export interface components {
                 code: string;
                 /** @enum {string} */
                 sense: "eye" | "nose" | "touch";
-                text: string;
-                how: string;
+                text: components["schemas"]["Message"];
+                how: components["schemas"]["Message"];
                 isMany: boolean;
                 signs: {
                     id: string;
-                    label: string;
+                    label: components["schemas"]["Message"];
                 }[];
             }[];
         };
         Inspection: {
             verdict: components["schemas"]["Verdict"];
-            label: string;
-            because: string;
-            toDo: string[];
-            cautions: string[];
+            label: components["schemas"]["Message"];
+            because: components["schemas"]["Message"];
+            toDo: components["schemas"]["Message"][];
+            cautions: components["schemas"]["Message"][];
             /** @description Questions without an answer. */
             open: string[];
             rules: string[];
@@ -1993,7 +2007,7 @@ export interface components {
         };
         Practice: {
             number: number;
-            food: string;
+            food: components["schemas"]["Message"];
             colour: string;
             shape: string;
             /** @description How much of it there is, from 1 to 3. */
@@ -2002,16 +2016,16 @@ export interface components {
             answers: {
                 /** @enum {string} */
                 id: "nothing" | "skim" | "wait" | "out";
-                label: string;
+                label: components["schemas"]["Message"];
             }[];
             said: null | {
                 answer: string;
                 isRight: boolean;
                 right: string;
-                sign: string;
+                sign: components["schemas"]["Message"];
                 verdict: components["schemas"]["Verdict"];
-                because: string;
-                caution: string | null;
+                because: components["schemas"]["Message"];
+                caution: components["schemas"]["Message"] | null;
             };
             /** @description Of the last twenty answers. */
             score: {
@@ -2026,7 +2040,7 @@ export interface components {
             colour: string;
             jar: components["schemas"]["JarPicture"] | null;
             task: components["schemas"]["Task"];
-            text: string;
+            text: components["schemas"]["Message"];
             /** Format: date */
             dueOn: string;
             /**
@@ -2035,8 +2049,7 @@ export interface components {
              */
             at: string | null;
             lateDays: number;
-            /** @description What it means that it was missed. */
-            whenLate: string | null;
+            whenLate: components["schemas"]["Message"] | null;
             /** @enum {string} */
             doneBy: "tap" | "log" | "move" | "empty";
             /** Format: date-time */
@@ -2078,8 +2091,8 @@ export interface components {
                 place: components["schemas"]["Place"];
                 /** @description 0 where nothing was said of it yet. */
                 version: number;
-                name: string;
-                label: string;
+                name: components["schemas"]["Message"];
+                label: components["schemas"]["Message"];
                 usualCelsius: number;
                 swingCelsius: number;
                 warmestHour: number;
@@ -2114,7 +2127,7 @@ export interface components {
             problems: {
                 line: number;
                 text: string;
-                reason: string;
+                reason: components["schemas"]["Message"];
             }[];
             problemsInAll: number;
             /** Format: date-time */
@@ -2221,7 +2234,7 @@ export interface components {
             summary: string;
             group: string;
             method: string;
-            methodLabel: string;
+            methodLabel: components["schemas"]["Message"];
             isLive: boolean;
             colour: string;
             isArchived: boolean;
@@ -2247,8 +2260,8 @@ export interface components {
             summary: string;
             group: string;
             method: string;
-            methodLabel: string;
-            methodNote: string;
+            methodLabel: components["schemas"]["Message"];
+            methodNote: components["schemas"]["Message"];
             isLive: boolean;
             colour: string;
             document: {
@@ -2273,7 +2286,7 @@ export interface components {
             per100gMg: number;
             strength: {
                 percent: number | null;
-                basis: string;
+                text: components["schemas"]["Message"] | null;
                 floorPercent: number;
             };
             members: components["schemas"]["FormulaMember"][];
@@ -2296,7 +2309,7 @@ export interface components {
             keeping: {
                 days: number;
                 where: string;
-                text: string;
+                text: components["schemas"]["Message"];
             };
             work: string[];
             signs: string[];
@@ -2317,8 +2330,7 @@ export interface components {
                 number: number;
                 /** Format: date-time */
                 writtenAt: string;
-                /** @description Why the library wrote it. */
-                note: string | null;
+                note: components["schemas"]["Message"] | null;
             }[];
             batches: {
                 id: string;
@@ -2334,7 +2346,7 @@ export interface components {
             lines: components["schemas"]["ImportLine"][];
             problems: {
                 path: string;
-                text: string;
+                text: components["schemas"]["Message"];
             }[];
         };
         ImportLine: {
@@ -2344,7 +2356,7 @@ export interface components {
             kind: "food" | "salt" | "water" | "work" | "heading";
             id: string | null;
             grams: number | null;
-            problem: string | null;
+            problem: components["schemas"]["Message"] | null;
         };
         /** @description Something that was done to a batch, as in docs/formats; foods and salts by their id or key. */
         Entry: {
@@ -2380,11 +2392,10 @@ export interface components {
             id: string;
             name: string;
             method: components["schemas"]["Method"];
-            methodLabel: string;
+            methodLabel: components["schemas"]["Message"];
             colour: string;
             place: components["schemas"]["Place"];
-            /** @description Where it stands, in words. */
-            placeLabel: string;
+            placeLabel: components["schemas"]["Message"];
             jarName: string | null;
             /** Format: date-time */
             startedAt: string;
@@ -2392,7 +2403,7 @@ export interface components {
             startedOn: string;
             dayCount: number;
             strengthPercent: number | null;
-            strengthBasis: string;
+            strength: components["schemas"]["Message"] | null;
             strengths: components["schemas"]["Strength"][];
             servedPhase: components["schemas"]["Phase"];
             gramsLeft: number;
@@ -2414,7 +2425,7 @@ export interface components {
                 /** Format: date */
                 longOn: string | null;
                 aim: components["schemas"]["Aim"];
-                aimLabel: string;
+                aimLabel: components["schemas"]["Message"];
                 ownDays: number | null;
             };
             /** @description Whether its day has come, in the kitchen's own calendar, and a serving is left. */
@@ -2424,7 +2435,7 @@ export interface components {
                 /** @description The lower, the sooner. */
                 rank: number;
                 code: string;
-                text: string;
+                text: components["schemas"]["Message"];
             };
             jar: components["schemas"]["JarPicture"] | null;
         };
@@ -2440,7 +2451,7 @@ export interface components {
             foot: string;
             batchId: string;
             name: string;
-            methodLabel: string;
+            methodLabel: components["schemas"]["Message"];
             colour: string;
             /** Format: date */
             startedOn: string;
@@ -2451,7 +2462,7 @@ export interface components {
             /** Format: date */
             longOn: string | null;
             strengthPercent: number | null;
-            strengthBasis: string;
+            strength: components["schemas"]["Message"] | null;
             servingGrams: number;
             /** @description In a serving, once salt is even in the jar. */
             sodium: components["schemas"]["Sodium"] | null;
@@ -2471,7 +2482,7 @@ export interface components {
             /** @description On the batch's own page every way; elsewhere the usual one. */
             ways: {
                 way: components["schemas"]["Way"];
-                label: string;
+                label: components["schemas"]["Message"];
                 sodium: components["schemas"]["Sodium"] | null;
             }[];
         };
@@ -2490,10 +2501,10 @@ export interface components {
             gates: {
                 /** @enum {string} */
                 purpose: "bottle" | "store_out" | "give_away";
-                label: string;
+                label: components["schemas"]["Message"];
                 isOpen: boolean;
-                reason: string;
-                cautions: string[];
+                reason: components["schemas"]["Message"];
+                cautions: components["schemas"]["Message"][];
             }[];
             /** Format: date-time */
             at: string;
@@ -2505,7 +2516,7 @@ export interface components {
             /** @description Chores and milestones from today on, soonest first. */
             coming: {
                 code: string;
-                text: string;
+                text: components["schemas"]["Message"];
                 /** Format: date */
                 on: string;
                 /** Format: date */
@@ -2520,9 +2531,8 @@ export interface components {
                 /** Format: date-time */
                 happenedAt: string;
                 isComing: boolean;
-                text: string;
-                /** @description How strong it was after this of several salts. */
-                running: string | null;
+                text: components["schemas"]["Message"];
+                running: components["schemas"]["Message"] | null;
                 reversesId: string | null;
                 isReversed: boolean;
             }[];
@@ -2538,7 +2548,7 @@ export interface components {
             phase: components["schemas"]["Phase"];
             grams: number;
             way: components["schemas"]["Way"];
-            wayLabel: string;
+            wayLabel: components["schemas"]["Message"];
             dish: null | {
                 key: string;
                 grams: number;
@@ -2559,7 +2569,7 @@ export interface components {
                 id: string;
                 name: string;
                 targetMg: number;
-                targetSource: string;
+                targetSource: components["schemas"]["Message"];
                 /** @description The estimate of each meal, and whether something was written down in its place. */
                 meals: {
                     meal: components["schemas"]["Meal"];
@@ -2585,7 +2595,7 @@ export interface components {
                     colour: string;
                     grams: number;
                     way: components["schemas"]["Way"];
-                    wayLabel: string;
+                    wayLabel: components["schemas"]["Message"];
                     /** @description Null when the jar holds less than that. */
                     sodium: components["schemas"]["Sodium"] | null;
                 }[];
@@ -2621,9 +2631,8 @@ export interface components {
             after: string;
             dates: string[];
             perDay: number;
-            /** @description The change that would be taken back. */
-            undo: string | null;
-            redo: string | null;
+            undo: components["schemas"]["Message"] | null;
+            redo: components["schemas"]["Message"] | null;
             people: {
                 id: string;
                 name: string;
@@ -2674,13 +2683,12 @@ export interface components {
                     notFor: string | null;
                     days: {
                         milligrams: number;
-                        /** @description What speaks against it on that day. */
-                        objection: string | null;
+                        objection: components["schemas"]["Message"] | null;
                     }[];
                 }[];
                 ways: {
                     way: components["schemas"]["Way"];
-                    label: string;
+                    label: components["schemas"]["Message"];
                 }[];
             }[];
             /** @description What is planned and was not eaten. */
@@ -2693,7 +2701,7 @@ export interface components {
                 name: string;
                 grams: number;
                 way: components["schemas"]["Way"];
-                wayLabel: string;
+                wayLabel: components["schemas"]["Message"];
                 sodium: components["schemas"]["Sodium"];
                 isLocked: boolean;
                 isLive: boolean;
@@ -2702,7 +2710,7 @@ export interface components {
             }[];
             conflicts: {
                 code: string;
-                text: string;
+                text: components["schemas"]["Message"];
                 personId: string | null;
                 /** Format: date */
                 date: string | null;
@@ -2710,9 +2718,8 @@ export interface components {
                 servings: string[];
                 levers: {
                     kind: string;
-                    text: string;
-                    /** @description What it costs the eater; null: nothing. */
-                    cost: string | null;
+                    text: components["schemas"]["Message"];
+                    cost: components["schemas"]["Message"] | null;
                     savesMg: number;
                     isEnough: boolean;
                     servingId: string;
@@ -2767,7 +2774,7 @@ export interface components {
             }[];
             lanes: {
                 id: string;
-                jarName: string;
+                jarName: string | null;
                 lots: components["schemas"]["Lot"][];
             }[];
             kinds: {
@@ -2797,7 +2804,7 @@ export interface components {
                     to: string;
                     fromDay: number;
                     days: number;
-                    reason: string;
+                    reason: components["schemas"]["Message"];
                 }[];
             }[];
             suggestions: {
@@ -2908,7 +2915,7 @@ export interface components {
                 id: string;
                 name: string;
                 targetMg: number;
-                targetSource: string;
+                targetSource: components["schemas"]["Message"];
                 liveGoal: number;
             };
             days: components["schemas"]["IntakeDay"][];
@@ -2968,7 +2975,7 @@ export interface components {
             percent: number;
         };
         IntakeBeside: {
-            name: string;
+            name: components["schemas"]["Message"];
             mean: components["schemas"]["IntakeMean"];
             days: components["schemas"]["IntakeDay"][];
             shares: {
@@ -2997,7 +3004,7 @@ export interface components {
             }[];
             complaints: {
                 line: number;
-                text: string;
+                text: components["schemas"]["Message"];
             }[];
         };
         Savings: {
@@ -3006,9 +3013,8 @@ export interface components {
             wantedMg: number | null;
             savings: {
                 kind: string;
-                text: string;
-                /** @description What it costs the eater; null: nothing. */
-                cost: string | null;
+                text: components["schemas"]["Message"];
+                cost: components["schemas"]["Message"] | null;
                 milligrams: number;
                 savesMg: number;
                 savesPercent: number;
@@ -3310,7 +3316,7 @@ export interface components {
                 "application/json": components["schemas"]["Serving"];
             };
         };
-        /** @description A sentence that says why not. */
+        /** @description A message that says why not. */
         Refused: {
             headers: {
                 [name: string]: unknown;
@@ -3319,7 +3325,7 @@ export interface components {
                 "application/json": components["schemas"]["Refusal"];
             };
         };
-        /** @description A sentence for each field that cannot be so. */
+        /** @description A message for each field that cannot be so. */
         Invalid: {
             headers: {
                 [name: string]: unknown;
@@ -3865,7 +3871,7 @@ export interface operations {
                         unit: "g" | "s";
                         reached: number;
                         isReached: boolean;
-                        sentence: string;
+                        sentence: components["schemas"]["Message"];
                     };
                 };
             };
@@ -5460,8 +5466,6 @@ export interface operations {
                 "application/json": {
                     put: components["schemas"]["MeantServing"][];
                     remove: string[];
-                    /** @description What is changed, in a few words. */
-                    what: string;
                     requestKey: components["schemas"]["Ulid"];
                 };
             };

@@ -1,3 +1,4 @@
+import { t } from '../messages/words';
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import {
   answered,
@@ -94,7 +95,11 @@ export const useServeTogether = defineChange(
         ),
   {
     says: ({ servings }: { servings: Serving[] }) =>
-      servings.map((one) => `${grams(one.grams)} of ${one.batchName} for ${one.personName}`).join(', '),
+      servings
+        .map((one) =>
+          t('written.serving', { grams: grams(one.grams), jar: one.batchName, person: one.personName }),
+        )
+        .join(', '),
   },
 );
 

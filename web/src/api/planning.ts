@@ -12,7 +12,7 @@ export const useWeek = (date: string) =>
 
 /** A step in a week's plan. */
 export type WeekStep =
-  | { step: 'change'; put: MeantServing[]; remove: string[]; what: string }
+  | { step: 'change'; put: MeantServing[]; remove: string[] }
   | { step: 'fill'; rest: boolean }
   | { step: 'clear' | 'copy' | 'undo' | 'redo' };
 
@@ -24,7 +24,7 @@ function sendStep(date: string, made: WeekStep, requestKey: string): Promise<Wee
       return answered(
         api.POST('/weeks/{date}/changes', {
           params,
-          body: { put: made.put, remove: made.remove, what: made.what, requestKey },
+          body: { put: made.put, remove: made.remove, requestKey },
         }),
       );
     case 'fill':

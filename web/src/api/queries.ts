@@ -1,3 +1,4 @@
+import { t } from '../messages/words';
 import {
   keepPreviousData,
   queryOptions,
@@ -213,7 +214,12 @@ export const useServe = defineChange(
   () => (body: Portion, requestKey) => answered(api.POST('/servings', { body: { ...body, requestKey } })),
   {
     subject: ({ batchId, personId, plannedId }) => plannedId ?? `${batchId} ${personId}`,
-    says: (serving: Serving) => `${grams(serving.grams)} of ${serving.batchName} for ${serving.personName}`,
+    says: (serving: Serving) =>
+      t('written.serving', {
+        grams: grams(serving.grams),
+        jar: serving.batchName,
+        person: serving.personName,
+      }),
     instead: (serving, body, requestKey) =>
       answered(
         api.PUT('/servings/{serving}', {

@@ -1,3 +1,4 @@
+import { named } from '../messages/words';
 import { Select } from 'antd';
 import type { Kitchen, Refusal } from '../api/client';
 import { Field } from './Field';
@@ -18,7 +19,7 @@ export function AllergensField({ label, kitchen, allergens, change, refusal }: P
         mode="multiple"
         value={allergens}
         onChange={(next: string[]) => change({ allergens: next })}
-        options={kitchen.allergens.map((value) => ({ value, label: value }))}
+        options={kitchen.allergens.map((value) => ({ value, label: named('allergen', value) }))}
       />
     </Field>
   );

@@ -1,3 +1,4 @@
+import { t } from '../messages/words';
 import { Button, Modal } from 'antd';
 import { useCallback, useState } from 'react';
 import { Link, NavLink, Outlet, useNavigate } from 'react-router';
@@ -10,12 +11,12 @@ import { keys, useKey, type Key } from './keys';
 import './AppLayout.css';
 
 const rooms = [
-  { to: '/today', name: 'Today', key: 't' },
-  { to: '/week', name: 'Week', key: 'w' },
-  { to: '/shelf', name: 'Shelf', key: 's' },
-  { to: '/bench', name: 'Bench', key: 'b' },
-  { to: '/formulas', name: 'Formulas', key: 'f' },
-  { to: '/kitchen', name: 'Kitchen', key: 'k' },
+  { to: '/today', name: t('nav.today'), key: 't' },
+  { to: '/week', name: t('nav.week'), key: 'w' },
+  { to: '/shelf', name: t('nav.shelf'), key: 's' },
+  { to: '/bench', name: t('nav.bench'), key: 'b' },
+  { to: '/formulas', name: t('nav.formulas'), key: 'f' },
+  { to: '/kitchen', name: t('nav.kitchen'), key: 'k' },
 ] as const;
 
 /** Rooms that are entered from another one. */
@@ -50,7 +51,7 @@ export function AppLayout({ household }: { household: NonNullable<Session['house
           <img src="/mark.svg" alt="" />
           Tempesal
         </Link>
-        <nav className="frame-rooms" aria-label="Rooms">
+        <nav className="frame-rooms" aria-label={t('nav.label')}>
           {rooms.map((room) => (
             <NavLink key={room.to} to={room.to} title={`${room.name} (${room.key})`}>
               {room.name}
@@ -65,21 +66,21 @@ export function AppLayout({ household }: { household: NonNullable<Session['house
           <Button
             className="frame-keys"
             type="text"
-            title="Keys (?)"
-            aria-label="Keys"
+            title={t('app.keys_hint')}
+            aria-label={t('app.keys')}
             onClick={() => setShowsKeys(true)}
           >
             ?
           </Button>
           <Button type="text" onClick={() => signOut.mutate(undefined)}>
-            Sign out
+            {t('app.sign_out')}
           </Button>
         </div>
       </header>
       <main>
         <Outlet />
       </main>
-      <Modal title="Keys" open={showsKeys} footer={null} onCancel={() => setShowsKeys(false)}>
+      <Modal title={t('app.keys')} open={showsKeys} footer={null} onCancel={() => setShowsKeys(false)}>
         <ul className="quiet-list">
           {keys.map(({ key, does }) => (
             <li key={key} style={{ padding: '6px 0' }}>
@@ -87,10 +88,7 @@ export function AppLayout({ household }: { household: NonNullable<Session['house
             </li>
           ))}
         </ul>
-        <p className="soft">
-          These work whenever you are not typing in a field. {READ_KEY} works in one: it reads the scale, the
-          thermometer or the salinity meter into it.
-        </p>
+        <p className="soft">{t('app.keys_about', { key: READ_KEY })}</p>
       </Modal>
     </div>
   );

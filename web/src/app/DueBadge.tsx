@@ -1,3 +1,4 @@
+import { say, t } from '../messages/words';
 import { useQueryClient } from '@tanstack/react-query';
 import { App, Button } from 'antd';
 import { useEffect, useRef } from 'react';
@@ -30,7 +31,7 @@ export function DueBadge() {
       notification.open({
         key: chore.id,
         title: chore.batchName,
-        description: chore.text,
+        description: say(chore.text),
         placement: 'bottomLeft',
         duration: 20,
         actions: (
@@ -40,7 +41,7 @@ export function DueBadge() {
               void navigate('/today');
             }}
           >
-            To today’s chores
+            {t('due.to_chores')}
           </Button>
         ),
       });
@@ -50,10 +51,10 @@ export function DueBadge() {
   const count = chores.data?.now.length ?? 0;
   const late = chores.data?.now.filter((chore) => chore.lateDays > 0).length ?? 0;
   const words = !chores.data
-    ? 'Looking at the jars'
+    ? t('due.loading')
     : count === 0
-      ? 'No jar asks for anything'
-      : `${String(count)} ${count === 1 ? 'thing' : 'things'} to do at the jars${late > 0 ? `, ${String(late)} late` : ''}`;
+      ? t('due.none')
+      : t('due.count', { count, late });
 
   return (
     <Link to="/today" className={`calls${late > 0 ? ' is-late' : ''}`} title={words} aria-label={words}>

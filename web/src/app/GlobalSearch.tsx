@@ -1,3 +1,5 @@
+import { t } from '../messages/words';
+import { when } from '../messages/dates';
 import { AutoComplete, Button, Modal, type RefSelectProps } from 'antd';
 import dayjs from 'dayjs';
 import { useCallback, useRef, useState } from 'react';
@@ -31,8 +33,8 @@ export function GlobalSearch() {
     <>
       <Button
         type="text"
-        title="Find a jar, a formula or a day (/)"
-        aria-label="Find"
+        title={t('search.hint')}
+        aria-label={t('search.title')}
         onClick={() => setOpen(true)}
       >
         <svg width="20" height="20" viewBox="0 0 20 20" aria-hidden="true">
@@ -55,7 +57,7 @@ function Sought({ close }: { close: () => void }) {
   return (
     <Modal
       open
-      title="Find"
+      title={t('search.title')}
       footer={null}
       onCancel={close}
       afterOpenChange={(opened) => opened && field.current?.focus()}
@@ -64,11 +66,11 @@ function Sought({ close }: { close: () => void }) {
         ref={field}
         defaultActiveFirstOption
         className="find"
-        aria-label="A jar, a formula or a day"
-        placeholder="kraut, hot sauce, last friday, 24 nov"
+        aria-label={t('search.field')}
+        placeholder={t('search.placeholder')}
         value={typed}
         onChange={setTyped}
-        notFoundContent={typed.trim() !== '' && hits.isSuccess ? 'Nothing by that name.' : null}
+        notFoundContent={typed.trim() !== '' && hits.isSuccess ? t('search.none') : null}
         options={shown.map((hit) => ({ value: `${hit.kind} ${hit.id}`, label: <Shown hit={hit} /> }))}
         onSelect={(value: string) => {
           const hit = shown.find((one) => `${one.kind} ${one.id}` === value);
@@ -87,10 +89,8 @@ function Shown({ hit }: { hit: Hit }) {
   return (
     <span className="find-hit">
       <i style={{ background: hit.colour ?? 'transparent' }} aria-hidden="true" />
-      <b>{hit.kind === 'day' ? dayjs(hit.id).format('dddd, D MMMM YYYY') : hit.name}</b>
-      <span className="soft">
-        {hit.detail.replace(/\d{4}-\d\d-\d\d/, (date) => dayjs(date).format('D MMM YYYY'))}
-      </span>
+      <b>{hit.kind === 'day' ? when(hit.id, 'longYear') : hit.name}</b>
+      <span className="soft">{hit.detail.replace(/\d{4}-\d\d-\d\d/, (date) => when(date, 'year'))}</span>
     </span>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '../messages/words';
 import { InputNumber, Segmented } from 'antd';
 import { useState } from 'react';
 import type { Refusal } from '../api/client';
@@ -57,7 +58,7 @@ export function LabelFields({ label, change, refusal }: Props) {
 
   return (
     <>
-      <Field label="The label says" wide>
+      <Field label={t('label_field.how')} wide>
         <Segmented
           value={way}
           onChange={(next: Way) => {
@@ -65,16 +66,16 @@ export function LabelFields({ label, change, refusal }: Props) {
             say({}, next);
           }}
           options={[
-            { value: 'label' as const, label: 'mg in a serving' },
-            { value: 'salt' as const, label: 'salt, g in 100 g' },
-            { value: 'sodium' as const, label: 'sodium, mg in 100 g' },
+            { value: 'label' as const, label: t('label_field.per_serving') },
+            { value: 'salt' as const, label: t('label_field.salt_per_100') },
+            { value: 'sodium' as const, label: t('label_field.sodium_per_100') },
           ]}
         />
       </Field>
-      {way === 'label' && number('Sodium in a serving', 'labelSodiumMg', 'mg')}
-      {way === 'label' && number('A serving is', 'labelServingGrams', 'g')}
-      {way === 'salt' && number('Salt in 100 g', 'labelSaltPer100g', 'g')}
-      {way === 'sodium' && number('Sodium in 100 g', 'sodiumPer100g', 'mg')}
+      {way === 'label' && number(t('label_field.sodium_serving'), 'labelSodiumMg', 'mg')}
+      {way === 'label' && number(t('label_field.serving'), 'labelServingGrams', 'g')}
+      {way === 'salt' && number(t('label_field.salt'), 'labelSaltPer100g', 'g')}
+      {way === 'sodium' && number(t('label_field.sodium'), 'sodiumPer100g', 'mg')}
       {way !== 'sodium' && refusal?.of('sodiumPer100g') && (
         <p className="complaint" role="alert">
           {refusal.of('sodiumPer100g')}

@@ -1,3 +1,4 @@
+import { t } from '../messages/words';
 import { Button, Spin } from 'antd';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
@@ -22,12 +23,12 @@ export function PageState({ query }: { query: Query }) {
 
   return (
     <div className="page-state" role="alert">
-      <h1>{isMissing ? 'Not on this shelf' : 'That did not work'}</h1>
+      <h1>{isMissing ? t('app.not_found') : t('app.failed')}</h1>
       <p>{query.error.message}</p>
       {isMissing ? (
-        <Link to="/shelf">Go to the shelf</Link>
+        <Link to="/shelf">{t('app.to_shelf')}</Link>
       ) : (
-        <Button onClick={() => query.refetch()}>Try again</Button>
+        <Button onClick={() => query.refetch()}>{t('action.retry')}</Button>
       )}
     </div>
   );

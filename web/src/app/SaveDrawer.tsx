@@ -1,3 +1,4 @@
+import { t } from '../messages/words';
 import { Button, Drawer } from 'antd';
 import type { ReactNode } from 'react';
 import type { Refusal } from '../api/client';
@@ -20,7 +21,7 @@ interface Props {
 export function SaveDrawer({
   title,
   close,
-  keepAs = 'Keep',
+  keepAs = t('action.save'),
   keep,
   isKeeping,
   refusal,

@@ -1,3 +1,4 @@
+import { say, t, T } from '../messages/words';
 import type { Savings as Found } from '../api/client';
 import { mg, percent, sodium } from './numbers';
 
@@ -6,25 +7,30 @@ export function Savings({ found }: { found: Found }) {
   if (found.savings.length === 0) {
     return (
       <p className="soft">
-        {found.wantedMg === null
-          ? 'Nothing gentle would change much.'
-          : `It holds ${sodium(found.sodium)}, no more than that as it is.`}
+        {found.wantedMg === null ? t('saving.none') : t('saving.already', { sodium: sodium(found.sodium) })}
       </p>
     );
   }
 
   return (
-    <ul className="quiet-list savings" aria-label="What would save sodium">
+    <ul className="quiet-list savings" aria-label={t('saving.title')}>
       {found.savings.map((one) => (
         <li key={one.kind + one.text}>
           <span>
-            {one.text}
-            {one.cost !== null && <span className="soft"> · {one.cost}</span>}
+            {say(one.text)}
+            {one.cost !== null && <span className="soft"> · {say(one.cost)}</span>}
           </span>
           <span>
-            <b>−{mg(Math.round(one.savesMg))}</b> ({percent(one.savesPercent)}), then{' '}
-            {mg(Math.round(one.milligrams))}
-            {found.wantedMg !== null && !one.isEnough && ', not enough by itself'}
+            <T
+              m="saving.line"
+              v={{
+                saves: mg(Math.round(one.savesMg)),
+                percent: percent(one.savesPercent),
+                then: mg(Math.round(one.milligrams)),
+                isShort: found.wantedMg !== null && !one.isEnough,
+                b0: (c) => <b>{c}</b>,
+              }}
+            />
           </span>
         </li>
       ))}

@@ -1,22 +1,23 @@
+import { t } from '../messages/words';
 import { useEffect } from 'react';
 
 /** Every key of the application, in one place; the help sheet lists them. */
 export const keys = [
-  { key: 't', does: 'Today' },
-  { key: 'w', does: 'Week' },
-  { key: 's', does: 'Shelf' },
-  { key: 'a', does: 'The weeks ahead' },
-  { key: 'i', does: 'Intake over days and weeks' },
-  { key: 'b', does: 'Bench' },
-  { key: 'f', does: 'Formulas' },
-  { key: 'k', does: 'Kitchen' },
-  { key: 'd', does: 'All of today’s small chores are done' },
-  { key: 'u', does: 'Undo the last serving, or on Week the last change' },
-  { key: 'y', does: 'On Week: make the change again that was undone' },
-  { key: 'p', does: 'On Week: plan the whole week' },
-  { key: 'r', does: 'On Week: plan the rest around what is there' },
-  { key: '/', does: 'Find a jar, a formula or a day; on the shelf arrows go from jar to jar' },
-  { key: '?', does: 'This sheet' },
+  { key: 't', does: t('nav.today') },
+  { key: 'w', does: t('nav.week') },
+  { key: 's', does: t('nav.shelf') },
+  { key: 'a', does: t('nav.weeks_ahead') },
+  { key: 'i', does: t('key.intake') },
+  { key: 'b', does: t('nav.bench') },
+  { key: 'f', does: t('nav.formulas') },
+  { key: 'k', does: t('nav.kitchen') },
+  { key: 'd', does: t('key.chores_done') },
+  { key: 'u', does: t('key.undo') },
+  { key: 'y', does: t('key.redo') },
+  { key: 'p', does: t('key.plan') },
+  { key: 'r', does: t('key.plan_rest') },
+  { key: '/', does: t('key.search') },
+  { key: '?', does: t('key.help') },
 ] as const;
 
 export type Key = (typeof keys)[number]['key'];

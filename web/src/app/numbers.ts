@@ -1,23 +1,39 @@
+import { t } from '../messages/words';
 import type { Sodium } from '../api/client';
+import { readerLocale } from '../messages/catalogue';
 
-const whole = new Intl.NumberFormat('en', { maximumFractionDigits: 0 });
-const tenths = new Intl.NumberFormat('en', { maximumFractionDigits: 1 });
-const hundredths = new Intl.NumberFormat('en', { maximumFractionDigits: 2 });
+const digits = (most: number) => {
+  let format: Intl.NumberFormat | undefined;
+
+  return (value: number): string =>
+    (format ??= new Intl.NumberFormat(readerLocale(), { maximumFractionDigits: most })).format(value);
+};
+
+const whole = digits(0);
+const tenths = digits(1);
+const hundredths = digits(2);
+
+/** A number as its reader writes it, with at most so many decimals. */
+export const number = (value: number, decimals: 0 | 1 | 2 = 1): string =>
+  (decimals === 0 ? whole : decimals === 1 ? tenths : hundredths)(value);
 
 /** "1,460 mg" */
-export const mg = (milligrams: number): string => `${whole.format(milligrams)} mg`;
+export const mg = (milligrams: number): string => t('amount.milligrams', { mg: whole(milligrams) });
 
 /** Grams with a tenth where it matters. */
-export const grams = (value: number): string => `${(value < 100 ? tenths : whole).format(value)} g`;
+export const grams = (value: number): string =>
+  t('amount.grams_shown', { grams: (value < 100 ? tenths : whole)(value) });
 
-export const ml = (value: number): string => `${whole.format(value)} ml`;
+export const ml = (value: number): string => t('amount.millilitres', { ml: whole(value) });
 
-export const percent = (value: number, digits = 1): string =>
-  `${(digits === 1 ? tenths : hundredths).format(value)} %`;
+export const percent = (value: number, decimals = 1): string =>
+  t('amount.percent', { percent: (decimals === 1 ? tenths : hundredths)(value) });
 
 /** "330 mg", as on a label. */
 export const sodium = (value: Sodium): string => mg(value.shown);
 
 /** "320-340 mg", or nothing where the band is narrower than the label's rounding. */
 export const sodiumBand = (value: Sodium): string =>
-  value.shownLow === value.shownHigh ? '' : `${whole.format(value.shownLow)}–${mg(value.shownHigh)}`;
+  value.shownLow === value.shownHigh
+    ? ''
+    : t('amount.milligrams_range', { low: whole(value.shownLow), high: whole(value.shownHigh) });

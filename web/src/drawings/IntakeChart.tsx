@@ -1,4 +1,5 @@
-import dayjs from 'dayjs';
+import { t } from '../messages/words';
+import { when } from '../messages/dates';
 import { useId } from 'react';
 import type { Intake, IntakeDay } from '../api/client';
 import { mg } from '../app/numbers';
@@ -33,14 +34,14 @@ export interface Layer {
 const rest: Layer[] = [
   {
     key: 'estimate',
-    says: 'rest of the diet, estimated',
+    says: t('chart.other_estimated'),
     colour: 'var(--rest)',
     of: (day) => day.estimateMg,
     all: (intake) => intake.shares.estimate,
   },
   {
     key: 'written',
-    says: 'rest of the diet, written down',
+    says: t('chart.other_entered'),
     colour: 'var(--written)',
     of: (day) => day.writtenMg,
     all: (intake) => intake.shares.written,
@@ -51,14 +52,14 @@ export const byKind: Layer[] = [
   ...rest,
   {
     key: 'ferments',
-    says: 'ferments',
+    says: t('chart.ferments'),
     colour: 'var(--leaf)',
     of: (day) => day.fermentsMg,
     all: (intake) => intake.shares.ferments,
   },
   {
     key: 'condiments',
-    says: 'condiments and brine',
+    says: t('chart.condiments'),
     colour: 'var(--turmeric)',
     of: (day) => day.condimentsMg,
     all: (intake) => intake.shares.condiments,
@@ -113,7 +114,9 @@ export function IntakeChart({ days, beside, layers = byKind, height = 270 }: Pro
         height={height}
         viewBox={`0 0 ${String(width)} ${String(height)}`}
         role="img"
-        aria-label={`Sodium a day: ${days.map((day) => `${dayjs(day.date).format('D MMM')} ${mg(Math.round(day.totalMg))}`).join(', ')}`}
+        aria-label={t('chart.sodium_by_day', {
+          days: days.map((day) => `${when(day.date, 'short')} ${mg(Math.round(day.totalMg))}`).join(', '),
+        })}
       >
         <defs>
           <OverLimitHatch id={id} />
@@ -132,7 +135,7 @@ export function IntakeChart({ days, beside, layers = byKind, height = 270 }: Pro
           const spread = day.ferments;
           return (
             <g key={day.date}>
-              <title>{`${dayjs(day.date).format('dddd, D MMMM')}: ${layers
+              <title>{`${when(day.date, 'long')}: ${layers
                 .filter((layer) => layer.of(day) > 0)
                 .map((layer) => `${layer.says} ${mg(Math.round(layer.of(day)))}`)
                 .join(', ')}`}</title>
@@ -195,7 +198,7 @@ export function IntakeChart({ days, beside, layers = byKind, height = 270 }: Pro
                   fontSize={12}
                   fill="var(--ink-soft)"
                 >
-                  {dayjs(day.date).format(days.length <= 14 ? 'ddd D' : 'D MMM')}
+                  {when(day.date, days.length <= 14 ? 'weekdayDay' : 'short')}
                 </text>
               )}
             </g>

@@ -1,3 +1,4 @@
+import { t } from '../messages/words';
 import { useId, useMemo } from 'react';
 import type { JarPicture } from '../api/client';
 import { Cover } from './Cover';
@@ -134,19 +135,21 @@ function Levels({ jar, x, floor, rim }: { jar: JarPicture; x: number; floor: num
         strokeDasharray="2 2"
       />
       <text x={x + 4} y={rim + 8}>
-        headspace {Math.max(0, Math.round(top(jar) - Math.max(jar.foodMm, isPulp ? 0 : jar.liquidMm)))} mm
+        {t('jar_drawing.headspace', {
+          mm: Math.max(0, Math.round(top(jar) - Math.max(jar.foodMm, isPulp ? 0 : jar.liquidMm))),
+        })}
       </text>
       {!isPulp && (
         <>
           <path d={`M${x - 3} ${liquid} h6`} stroke="var(--ink-soft)" strokeWidth={0.9} />
           <text x={x + 5} y={liquid + 2.4}>
-            brine
+            {t('jar_drawing.brine')}
           </text>
         </>
       )}
       <path d={`M${x - 3} ${food} h6`} stroke="var(--ink-soft)" strokeWidth={0.9} />
       <text x={x + 5} y={foodText + 2.4}>
-        {jar.foodMm > jar.liquidMm + 3 && !isPulp ? 'food, sticking out' : 'food'}
+        {jar.foodMm > jar.liquidMm + 3 && !isPulp ? t('jar_drawing.food_above') : 'food'}
       </text>
     </g>
   );

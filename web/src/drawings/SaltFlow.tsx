@@ -1,3 +1,4 @@
+import { t } from '../messages/words';
 import { mg } from '../app/numbers';
 import { useWidth } from './useWidth';
 
@@ -34,7 +35,7 @@ export function SaltFlow({ from, to, jar }: Props) {
     <div ref={frame}>
       <svg
         role="img"
-        aria-label={`Sodium of ${jar}: in, ${list(from)}; now, ${list(to)}`}
+        aria-label={t('chart.salt_flow', { jar, from: list(from), to: list(to) })}
         width={width}
         height={height}
         viewBox={`0 0 ${String(width)} ${String(height)}`}

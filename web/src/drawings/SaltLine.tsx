@@ -1,3 +1,4 @@
+import { t, T } from '../messages/words';
 import { useId } from 'react';
 import type { Sodium } from '../api/client';
 import { mg, sodium } from '../app/numbers';
@@ -49,7 +50,12 @@ export function SaltBar({ name, targetMg, restMg, parts, ferments, height = 46 }
       height={height}
       preserveAspectRatio="none"
       role="img"
-      aria-label={`${name}: ${mg(restMg)} from the rest of the diet and ${sodium(ferments)} from ferments, of ${mg(targetMg)}`}
+      aria-label={t('chart.salt_line', {
+        name,
+        other: mg(restMg),
+        ferments: sodium(ferments),
+        target: mg(targetMg),
+      })}
     >
       <defs>
         <OverLimitHatch id={id} />
@@ -131,23 +137,30 @@ export function SaltLine({ marginMg, writtenMg, ...bar }: Props) {
       <SaltBar {...bar} />
       <div className="saltline-legend">
         <span>
-          rest of the diet <b>{mg(restMg)}</b>
-          {writtenMg > 0 && (
-            <>
-              {' '}
-              estimated, <b>{mg(Math.round(writtenMg))}</b> written down
-            </>
-          )}
+          <T
+            m={writtenMg > 0 ? 'salt_line.other_both' : 'salt_line.other'}
+            v={{
+              other: mg(restMg),
+              entered: mg(Math.round(writtenMg)),
+              b0: (c) => <b>{c}</b>,
+              b1: (c) => <b>{c}</b>,
+            }}
+          />
         </span>
         <span>
-          ferments <b>{sodium(ferments)}</b>
+          <T m="salt_line.ferments" v={{ sodium: sodium(ferments), b0: (c) => <b>{c}</b> }} />
         </span>
         <span>
-          target <b>{mg(targetMg)}</b>
+          <T m="salt_line.target" v={{ target: mg(targetMg), b0: (c) => <b>{c}</b> }} />
         </span>
         <span className={marginMg < 0 ? 'over' : undefined} data-testid="margin">
-          {marginMg < 0 ? 'past it by ' : 'left '}
-          <b className={marginMg < 0 ? 'over' : undefined}>{mg(Math.round(Math.abs(marginMg) / 5) * 5)}</b>
+          <T
+            m={marginMg < 0 ? 'salt_line.over' : 'salt_line.left'}
+            v={{
+              mg: mg(Math.round(Math.abs(marginMg) / 5) * 5),
+              b0: (c) => <b className={marginMg < 0 ? 'over' : undefined}>{c}</b>,
+            }}
+          />
         </span>
       </div>
     </div>

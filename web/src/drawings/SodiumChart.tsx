@@ -1,3 +1,5 @@
+import { t } from '../messages/words';
+import { when } from '../messages/dates';
 import dayjs from 'dayjs';
 import { useId } from 'react';
 import { mg } from '../app/numbers';
@@ -56,7 +58,9 @@ export function SodiumChart({ moments, now, lines, marks }: Props) {
     <div ref={frame}>
       <svg
         role="img"
-        aria-label={`Sodium in 100 g over time: ${lines.map((line) => describe(line, moments, now)).join('; ')}`}
+        aria-label={t('chart.sodium_over_time', {
+          lines: lines.map((line) => describe(line, moments, now)).join('; '),
+        })}
         width={width}
         height={HEIGHT}
         viewBox={`0 0 ${String(width)} ${String(HEIGHT)}`}
@@ -74,7 +78,7 @@ export function SodiumChart({ moments, now, lines, marks }: Props) {
         ))}
         {ticks(first, last, right - LEFT).map((at) => (
           <text key={at} x={x(at)} y={HEIGHT - 6} textAnchor="middle">
-            {dayjs(at).format('D MMM')}
+            {when(at, 'short')}
           </text>
         ))}
         <clipPath id={clip}>
@@ -98,7 +102,7 @@ export function SodiumChart({ moments, now, lines, marks }: Props) {
           ))}
         <path d={`M${x(now)} ${TOP - 4} V${HEIGHT - FOOT}`} stroke="var(--ink)" strokeWidth={1.2} />
         <text x={x(now) + 4} y={TOP + 2} fill="var(--ink)">
-          now
+          {t('chart.now')}
         </text>
         {lines.map((line, i) => (
           <g key={line.name} transform={`translate(${String(right + 8)} ${String(ends[i] ?? 0)})`}>
@@ -189,5 +193,11 @@ function apart(heights: number[], distance: number): number[] {
 function describe(line: Line, moments: number[], now: number): string {
   const at = (place: number) => mg(Math.round(line.values[place]?.typical ?? 0));
   const here = moments.findLastIndex((moment) => moment <= now);
-  return `${line.name} ${at(0)} at the start, ${at(here)} now, ${at(moments.length - 1)} on ${dayjs(moments.at(-1)).format('D MMM')}`;
+  return t('chart.sodium_line', {
+    name: line.name,
+    start: at(0),
+    now: at(here),
+    end: at(moments.length - 1),
+    day: when(moments.at(-1), 'short'),
+  });
 }

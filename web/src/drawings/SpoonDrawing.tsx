@@ -1,3 +1,4 @@
+import { t } from '../messages/words';
 interface Props {
   /** Grams of a level tablespoon. */
   low: number;
@@ -18,7 +19,12 @@ export function SpoonDrawing({ low, typical, high, name }: Props) {
   return (
     <svg
       role="img"
-      aria-label={`A level tablespoon of ${name}: ${typical.toFixed(1)} g, from ${low.toFixed(1)} to ${high.toFixed(1)} g`}
+      aria-label={t('chart.spoon', {
+        salt: name,
+        typical: typical.toFixed(1),
+        low: low.toFixed(1),
+        high: high.toFixed(1),
+      })}
       width={112}
       height={62}
       viewBox="0 0 112 62"

@@ -1,4 +1,5 @@
-import dayjs from 'dayjs';
+import { t } from '../messages/words';
+import { when } from '../messages/dates';
 import { useWidth } from './useWidth';
 
 interface Point {
@@ -78,7 +79,7 @@ export function TemperatureChart({ course, readings, now, firm, label }: Props) 
           .filter((_, i) => i % (4 * QUARTERS) === 2 * QUARTERS)
           .map(({ at }) => (
             <text key={at} x={x(at)} y={HEIGHT - 5} textAnchor="middle">
-              {dayjs(at).format('D MMM')}
+              {when(at, 'short')}
             </text>
           ))}
         <path
@@ -99,7 +100,7 @@ export function TemperatureChart({ course, readings, now, firm, label }: Props) 
         ))}
         <path d={`M${x(now)} ${TOP - 8} V${HEIGHT - FOOT}`} stroke="var(--ink)" strokeWidth={1.2} />
         <text x={x(now) + 4} y={TOP - 3} fill="var(--ink)">
-          now
+          {t('chart.now')}
         </text>
       </svg>
     </div>

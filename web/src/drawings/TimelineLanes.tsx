@@ -1,4 +1,5 @@
-import dayjs from 'dayjs';
+import { t } from '../messages/words';
+import { when } from '../messages/dates';
 import { useId } from 'react';
 import { Link } from 'react-router';
 import type { Lot, Timeline } from '../api/client';
@@ -24,7 +25,7 @@ export function TimelineLanes({ ahead }: { ahead: Timeline }) {
   const weeks = ahead.dates.map((date, i) => ({ date, i })).filter(({ i }) => i % 7 === 0);
 
   return (
-    <div ref={box} className="lanes" tabIndex={0} role="region" aria-label="Jars through the weeks">
+    <div ref={box} className="lanes" tabIndex={0} role="region" aria-label={t('chart.lanes')}>
       <svg width={width} height={height} viewBox={`0 0 ${String(width)} ${String(height)}`}>
         <defs>
           <pattern id={`${id}bubbles`} width="11" height="11" patternUnits="userSpaceOnUse">
@@ -36,7 +37,7 @@ export function TimelineLanes({ ahead }: { ahead: Timeline }) {
           <g key={date}>
             <path d={`M${String(x(i))} ${String(TOP - 4)} V${String(height)}`} stroke="var(--line)" />
             <text x={x(i) + 3} y={TOP - 9} fontSize={12.5} fill="var(--ink-soft)">
-              {i === 0 ? 'today' : dayjs(date).format('D MMM')}
+              {i === 0 ? 'today' : when(date, 'short')}
             </text>
           </g>
         ))}
@@ -81,7 +82,14 @@ function Stretch({ lot, x, floor, days, bubbles }: StretchProps) {
   const ready = Math.min(lot.ready, end);
   const first = Math.min(lot.first ?? ready, end);
   const isOnlyMeant = lot.is !== 'standing';
-  const says = `${lot.name}: ${lot.is === 'standing' ? '' : `${lot.is}, start ${dayjs(lot.startOn).format('D MMM')}, `}${grams(Math.round(lot.grams))}, ready ${dayjs(lot.readyOn).format('D MMM')}, ${lot.emptyOn === null ? 'not empty within these weeks' : `empty ${dayjs(lot.emptyOn).format('D MMM')}`}`;
+  const says = t('chart.lane', {
+    name: lot.name,
+    is: lot.is,
+    start: when(lot.startOn, 'short'),
+    grams: grams(Math.round(lot.grams)),
+    ready: when(lot.readyOn, 'short'),
+    empty: lot.emptyOn === null ? 'none' : when(lot.emptyOn, 'short'),
+  });
   const outline = `M${String(x(lot.start))} ${String(floor)} V${String(roof)} H${String(x(first))} L${String(x(end))} ${String(lot.empty === null ? roof + tall / 3 : floor)} V${String(floor)} Z`;
   const label = x(end) - x(lot.start) > 66;
   const drawn = (

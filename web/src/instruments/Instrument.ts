@@ -1,3 +1,4 @@
+import { t } from '../messages/words';
 /** What an instrument measures; a field says which of these it takes. */
 export type Measure = 'weight' | 'temperature' | 'strength' | 'ph';
 
@@ -59,7 +60,7 @@ export async function settled(
     }
     await wait(GLANCE);
   }
-  return { ...instrument.read(), fault: `The ${instrument.name} does not come to rest. Read it once more.` };
+  return { ...instrument.read(), fault: t('instrument.unsteady', { instrument: instrument.name }) };
 }
 
 const sleep = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));

@@ -1,3 +1,4 @@
+import { t } from '../messages/words';
 import { App, Button, InputNumber } from 'antd';
 import { useCallback, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { nameOf, takenBy, textFor, type } from './field';
@@ -23,14 +24,14 @@ const instruments = [
 ] as const;
 
 const onIt = {
-  weight: 'on the pan',
-  temperature: 'where the probe is',
-  strength: 'salt in the sample',
-  ph: 'pH of the sample',
+  weight: t('instrument.on_pan'),
+  temperature: t('instrument.probe'),
+  strength: t('instrument.sample_salt'),
+  ph: t('instrument.sample_ph'),
 } as const;
 
 /** The one that is not read into a field. */
-const LOGGER = 'room logger';
+const LOGGER = t('instrument.logger');
 
 /** The key that reads the instrument which fits the field one is in. */
 export const READ_KEY = 'F2';
@@ -51,7 +52,7 @@ export function Instruments() {
   const read = useCallback(
     async (instrument: Simulated, into: HTMLInputElement | null) => {
       if (into === null || takenBy(into) !== instrument.measure) {
-        void message.info(`Put the cursor into a field that takes what the ${instrument.name} shows.`);
+        void message.info(t('instrument.choose_field_for', { instrument: instrument.name }));
         return;
       }
       setBusy(instrument);
@@ -62,16 +63,18 @@ export function Instruments() {
         return;
       }
       if (reading.value < 0 && instrument.measure === 'weight') {
-        void message.error(
-          'The scale shows less than nothing: set it to nothing again with the empty bowl.',
-          6,
-        );
+        void message.error(t('instrument.below_zero'), 6);
         return;
       }
       into.focus();
       type(into, textFor(into, reading.value, instrument.digits, instrument.unit));
       void message.success(
-        `${nameOf(into)}: ${reading.value.toFixed(instrument.digits)} ${instrument.unit} read from the ${instrument.name}.`,
+        t('instrument.taken', {
+          field: nameOf(into),
+          value: reading.value.toFixed(instrument.digits),
+          unit: instrument.unit,
+          instrument: instrument.name,
+        }),
       );
     },
     [message],
@@ -88,7 +91,7 @@ export function Instruments() {
       if (fitting) {
         void read(fitting, into as HTMLInputElement);
       } else {
-        void message.info('Put the cursor into a weight, a temperature, a strength or a pH first.');
+        void message.info(t('instrument.choose_field'));
       }
     };
     window.addEventListener('keydown', listen);
@@ -101,8 +104,8 @@ export function Instruments() {
     <>
       <Button
         type="text"
-        title={`Instruments (${READ_KEY} reads one into the field)`}
-        aria-label="Instruments"
+        title={t('instrument.title_key', { key: READ_KEY })}
+        aria-label={t('instrument.title')}
         aria-expanded={isOpen}
         onClick={() => setIsOpen(!isOpen)}
       >
@@ -111,14 +114,12 @@ export function Instruments() {
           <rect x={4} y={8} width={16} height={10} rx={2} />
           <path d="M12 15 l3 -4" />
         </svg>
-        <span className="instruments-word">Instruments</span>
+        <span className="instruments-word">{t('instrument.title')}</span>
       </Button>
       {isOpen && (
-        <section className="instruments" aria-label="Instruments">
-          <p className="soft">
-            Simulated. Choose a field, then read; {READ_KEY} does it without leaving the field.
-          </p>
-          <div className="instrument-names" role="tablist" aria-label="Which instrument">
+        <section className="instruments" aria-label={t('instrument.title')}>
+          <p className="soft">{t('instrument.about', { key: READ_KEY })}</p>
+          <div className="instrument-names" role="tablist" aria-label={t('instrument.which')}>
             {[...instruments.map(({ name }) => name), LOGGER].map((name) => (
               <button
                 key={name}
@@ -190,8 +191,8 @@ function Device({ instrument, isBusy, read, children }: DeviceProps) {
       {children}
       <span className="device-does">
         {instrument.tare && (
-          <Button title="What is on it counts as nothing" onClick={() => instrument.tare?.()}>
-            Set to 0
+          <Button title={t('instrument.zero_hint')} onClick={() => instrument.tare?.()}>
+            {t('instrument.zero')}
           </Button>
         )}
         <Button
@@ -201,7 +202,7 @@ function Device({ instrument, isBusy, read, children }: DeviceProps) {
           onMouseDown={(event) => event.preventDefault()}
           onClick={read}
         >
-          Read the {instrument.name}
+          {t('instrument.read', { instrument: instrument.name })}
         </Button>
       </span>
     </div>

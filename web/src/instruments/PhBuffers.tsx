@@ -1,12 +1,13 @@
+import { t } from '../messages/words';
 import { Button, InputNumber } from 'antd';
 import { useState } from 'react';
 import type { SimulatedPhMeter } from './simulated';
 
 const wanting = {
-  both: 'Not calibrated: into both buffers first',
-  acid: 'The acid buffer is still wanted',
-  neutral: 'The neutral buffer is still wanted',
-  again: 'Calibrated more than a day ago: again, please',
+  both: t('instrument.ph_uncalibrated'),
+  acid: t('instrument.ph_acid_missing'),
+  neutral: t('instrument.ph_neutral_missing'),
+  again: t('instrument.ph_old'),
 } as const;
 
 /** Two buffers to calibrate a pH meter with, at the temperature they have. */
@@ -21,7 +22,7 @@ export function PhBuffers({ meter }: { meter: SimulatedPhMeter }) {
   return (
     <div className="ph-buffers">
       <InputNumber
-        aria-label="Temperature of the sample"
+        aria-label={t('instrument.sample_temperature')}
         value={meter.temperature}
         suffix="°C"
         min={0}
@@ -31,10 +32,12 @@ export function PhBuffers({ meter }: { meter: SimulatedPhMeter }) {
           look((n) => n + 1);
         }}
       />
-      <Button onClick={() => calibrate('neutral')}>Buffer 6.86</Button>
-      <Button onClick={() => calibrate('acid')}>Buffer 4.01</Button>
+      <Button onClick={() => calibrate('neutral')}>{t('instrument.buffer_neutral')}</Button>
+      <Button onClick={() => calibrate('acid')}>{t('instrument.buffer_acid')}</Button>
       <span className="soft" data-testid="pH calibration">
-        {wants === null ? `Calibrated, slope ${((slope ?? 0) * 100).toFixed(0)} %` : wanting[wants]}
+        {wants === null
+          ? t('instrument.ph_calibrated', { percent: ((slope ?? 0) * 100).toFixed(0) })
+          : wanting[wants]}
       </span>
     </div>
   );

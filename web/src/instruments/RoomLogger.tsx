@@ -1,3 +1,4 @@
+import { t } from '../messages/words';
 import { App, Button, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import type { Place } from '../api/client';
@@ -22,7 +23,7 @@ export function RoomLogger() {
       { readings, source: 'logger' },
       {
         onSuccess: () =>
-          void message.success(`${String(readings.length)} readings fetched; the jars’ days follow.`),
+          void message.success(t('instrument.logger_read', { count: String(readings.length) })),
         onError: (refusal) => void message.error(refusal.message),
       },
     );
@@ -31,18 +32,18 @@ export function RoomLogger() {
   return (
     <div className="device" role="group" aria-label={logger.name}>
       <label>
-        <span className="soft">room logger, stands</span>
+        <span className="soft">{t('instrument.logger_at')}</span>
         <Select
-          aria-label="Where the logger stands"
+          aria-label={t('instrument.logger_place')}
           value={place}
           onChange={setPlace}
           options={(kitchen.data?.places ?? []).map(({ id, label }) => ({ value: id, label }))}
         />
       </label>
       <label>
-        <span className="soft">its last five days</span>
+        <span className="soft">{t('instrument.logger_days')}</span>
         <InputNumber
-          aria-label="Mean of its last five days"
+          aria-label={t('instrument.logger_mean')}
           value={mean}
           step={0.5}
           suffix="°C"
@@ -54,7 +55,7 @@ export function RoomLogger() {
       </label>
       <span className="device-does">
         <Button type="primary" loading={keep.isPending} onClick={fetch}>
-          Fetch its readings
+          {t('instrument.logger_fetch')}
         </Button>
       </span>
     </div>

@@ -1,3 +1,4 @@
+import { t } from '../messages/words';
 import type { Measure } from './Instrument';
 
 /** The attribute by which a field says what it takes from an instrument. */
@@ -13,7 +14,7 @@ export function takenBy(field: Element | null): Measure | null {
 
 /** How a field is called on the screen. */
 export function nameOf(field: HTMLInputElement): string {
-  return field.ariaLabel ?? field.labels?.[0]?.textContent ?? 'the field';
+  return field.ariaLabel ?? field.labels?.[0]?.textContent ?? t('instrument.field');
 }
 
 /** Puts text into a field as if the cook had typed it, so that whoever owns the field hears of it. */

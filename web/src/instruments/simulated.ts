@@ -1,3 +1,4 @@
+import { t } from '../messages/words';
 import type { Instrument, Logged, Logger, Measure, Reading } from './Instrument';
 
 /** Milliseconds, from any origin. */
@@ -114,7 +115,7 @@ export class SimulatedScale extends Simulated {
         to: 5000,
         inertia: 220,
         noise: 0.4,
-        beyond: 'The scale is overloaded: it weighs up to 5 kg. Weigh in two goes.',
+        beyond: t('instrument.overload'),
       },
       0,
       clock,
@@ -140,7 +141,7 @@ export class SimulatedThermometer extends Simulated {
         to: 110,
         inertia: 450,
         noise: 0.04,
-        beyond: 'The thermometer reads between -20 and 110 °C.',
+        beyond: t('instrument.temperature_range'),
       },
       20,
       clock,
@@ -155,14 +156,14 @@ export class SimulatedSalinityMeter extends Simulated {
     super(
       {
         measure: 'strength',
-        name: 'salinity meter',
+        name: t('instrument.salinity_meter'),
         unit: '%',
         digits: 2,
         from: 0,
         to: 28,
         inertia: 350,
         noise: 0.004,
-        beyond: 'The salinity meter reads between 0 and 28 % of salt. Thin the sample and reckon back.',
+        beyond: t('instrument.salinity_range'),
       },
       2.5,
       clock,
@@ -236,14 +237,14 @@ export class SimulatedPhMeter extends Simulated {
     super(
       {
         measure: 'ph',
-        name: 'pH meter',
+        name: t('instrument.ph_meter'),
         unit: 'pH',
         digits: 2,
         from: 0,
         to: 14,
         inertia: 600,
         noise: 0.004,
-        beyond: 'The pH meter reads between 0 and 14.',
+        beyond: t('instrument.ph_range'),
       },
       3.8,
       clock,
@@ -316,15 +317,15 @@ export class SimulatedPhMeter extends Simulated {
         wants === null
           ? null
           : wants === 'again'
-            ? 'The pH meter was calibrated more than a day ago. Do it again with both buffers.'
-            : 'The pH meter is not calibrated. Put it into both buffers first.',
+            ? t('instrument.ph_old_error')
+            : t('instrument.ph_uncalibrated_error'),
     };
   }
 }
 
 /** A stand-in for a room logger: an ordinary day's swing around a mean that the panel sets, an hour between readings. */
 export class SimulatedLogger implements Logger {
-  readonly name = 'room logger';
+  readonly name = t('instrument.logger');
   mean = 21;
   /** Days that it has kept. */
   days = 5;

@@ -1,5 +1,6 @@
+import { say, t } from '../../messages/words';
+import { when } from '../../messages/dates';
 import { App, Button, Modal } from 'antd';
-import dayjs from 'dayjs';
 import { useState } from 'react';
 import type { Batch } from '../../api/client';
 import { useReversalPreview, useReverseEntry } from '../../api/queries';
@@ -14,14 +15,14 @@ export function BatchHistory({ batch }: { batch: Batch }) {
   const past = batch.entries.filter((entry) => !entry.isComing || entry.isReversed);
 
   return (
-    <section aria-label="Its life" className="life">
-      <h2>Its life</h2>
-      <ol className="quiet-list life-coming" aria-label="To come">
+    <section aria-label={t('batch.history')} className="life">
+      <h2>{t('batch.history')}</h2>
+      <ol className="quiet-list life-coming" aria-label={t('batch.upcoming')}>
         {[...batch.coming].reverse().map((coming) => (
           <li key={coming.code} className={`is-${coming.code}`}>
-            <span className="soft">{dayjs(coming.on).format('D MMM')}</span>
+            <span className="soft">{when(coming.on, 'short')}</span>
             <span>
-              {coming.text}
+              {say(coming.text)}
               <span className="soft">{rhythm(coming)}</span>
             </span>
           </li>
@@ -31,9 +32,9 @@ export function BatchHistory({ batch }: { batch: Batch }) {
         ))}
       </ol>
       <p className="life-now">
-        <span>today</span> {batch.attention?.text ?? 'nothing to do'}
+        <span>{t('day.today')}</span> {say(batch.attention?.text) ?? t('batch.no_chores')}
       </p>
-      <ol className="quiet-list" aria-label="So far">
+      <ol className="quiet-list" aria-label={t('batch.so_far')}>
         {past.toReversed().map((entry) => (
           <Line key={entry.id} entry={entry} takeBack={setMistake} />
         ))}
@@ -48,27 +49,26 @@ function rhythm({ every, until, on }: Batch['coming'][number]): string {
   if (every === null || until === on) {
     return '';
   }
-  const often = every === 1 ? ', daily' : `, every ${String(every)} days`;
-  return until === null ? often : `${often} until ${dayjs(until).format('D MMM')}`;
+  return t('batch.every', { every, until: until === null ? 'none' : when(until, 'short') });
 }
 
 function Line({ entry, takeBack }: { entry: Entry; takeBack: (entry: Entry) => void }) {
   return (
     <li>
       <span className="soft">
-        {dayjs(entry.happenedAt).format('D MMM')}
+        {when(entry.happenedAt, 'short')}
         <br />
-        {dayjs(entry.happenedAt).format('HH:mm')}
+        {when(entry.happenedAt, 'clock')}
       </span>
       <span className={entry.isReversed ? 'taken-back' : undefined}>
-        {entry.text}
-        {entry.running !== null && <span className="soft">, {entry.running}</span>}
+        {say(entry.text)}
+        {entry.running !== null && <span className="soft">, {say(entry.running)}</span>}
       </span>
       {!entry.isReversed && entry.reversesId === null && (
         <Button
           type="text"
           size="small"
-          aria-label={`Take back: ${entry.text}`}
+          aria-label={t('batch.undo_entry', { entry: say(entry.text) })}
           onClick={() => takeBack(entry)}
         >
           ×
@@ -88,9 +88,9 @@ function TakeBack({ batch, entry, close }: { batch: Batch; entry: Entry; close: 
   return (
     <Modal
       open
-      title={`Take back: ${entry.text}`}
-      okText="Take it back"
-      cancelText="Leave it"
+      title={t('batch.undo_entry', { entry: say(entry.text) })}
+      okText={t('action.undo')}
+      cancelText={t('action.cancel')}
       okButtonProps={{ disabled: refusal !== null || !preview.data, loading: takeBack.isPending }}
       onCancel={close}
       onOk={() =>
@@ -100,7 +100,7 @@ function TakeBack({ batch, entry, close }: { batch: Batch; entry: Entry; close: 
         })
       }
     >
-      <p className="soft">Was it a mistake? It stays in the jar’s life, struck out.</p>
+      <p className="soft">{t('batch.undo_about')}</p>
       {refusal && (
         <p className="complaint" role="alert">
           {refusal.of('entry') ?? refusal.message}

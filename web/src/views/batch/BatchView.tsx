@@ -1,9 +1,10 @@
+import { say, t } from '../../messages/words';
+import { when } from '../../messages/dates';
 import { App, Button } from 'antd';
-import dayjs from 'dayjs';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Batch } from '../../api/client';
 import { useBatch, useSodiumCourse, useEmptyJar } from '../../api/queries';
-import { grams, percent, sodium, sodiumBand } from '../../app/numbers';
+import { grams, sodium, sodiumBand } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { Advice } from '../../app/Advice';
 import { SodiumChart } from '../../drawings/SodiumChart';
@@ -39,7 +40,7 @@ function Whole({ batch }: { batch: Batch }) {
             <JarDrawing
               jar={batch.jar}
               scale={1.55}
-              label={`${batch.name}, drawn`}
+              label={t('batch.drawing', { name: batch.name })}
               seed={batch.id}
               showsLevels
             />
@@ -50,13 +51,12 @@ function Whole({ batch }: { batch: Batch }) {
       <div>
         <h1>{batch.name}</h1>
         <p className="soft">
-          {batch.methodLabel}
-          {batch.strengthPercent !== null &&
-            `, ${percent(batch.strengthPercent)} ${batch.strengthBasis}`};{' '}
-          {batch.jarName ?? (batch.method === 'bought' ? 'in its own jar' : 'no jar')}, {batch.placeLabel},{' '}
-          {days(batch.dayCount)}
+          {say(batch.methodLabel)}
+          {batch.strength && `, ${say(batch.strength)}`};{' '}
+          {batch.jarName ?? (batch.method === 'bought' ? t('batch.own_jar') : t('batch.no_jar'))},{' '}
+          {say(batch.placeLabel)}, {days(batch.dayCount)}
         </p>
-        <section aria-label="Sodium in 100 g">
+        <section aria-label={t('batch.sodium_per_100')}>
           <div className="phases">
             {batch.phases.map((phase) => (
               <div
@@ -69,18 +69,21 @@ function Whole({ batch }: { batch: Batch }) {
                   {sodium(phase.per100g)}
                 </span>
                 <span className="soft">
-                  sodium in 100 g{sodiumBand(phase.per100g) && `; ${sodiumBand(phase.per100g)}`}
+                  {t('batch.phase_per_100', { band: sodiumBand(phase.per100g) || 'none' })}
                 </span>
               </div>
             ))}
           </div>
           <Advice advice={batch.advice} />
-          {batch.phases.length === 0 && <p className="soft">Nothing is left in it.</p>}
+          {batch.phases.length === 0 && <p className="soft">{t('batch.empty')}</p>}
           <OverTime batch={batch} />
           {widest && widest.sharePercent > 30 && (
             <p className="soft">
-              The band comes mostly ({Math.round(widest.sharePercent)} %) from {widest.label}.
-              {widest.remedy && ` To narrow it: ${widest.remedy}.`}
+              {t('batch.band', {
+                percent: Math.round(widest.sharePercent),
+                what: say(widest.label),
+                how: say(widest.remedy) ?? 'none',
+              })}
             </p>
           )}
         </section>
@@ -101,15 +104,13 @@ function Tag({ batch }: { batch: Batch }) {
   const { message } = App.useApp();
   const empty = useEmptyJar();
   const navigate = useNavigate();
-  const on = (date: string | null | undefined) => (date ? dayjs(date).format('D MMM') : null);
+  const on = (date: string | null | undefined) => (date ? when(date, 'short') : null);
   const put = (isEmptied: boolean) =>
     empty.mutate(
       { batch: batch.id, isEmptied },
       {
         onSuccess: () => {
-          void message.success(
-            isEmptied ? 'The jar is empty and free again.' : 'Back on the shelf, with what was in it.',
-          );
+          void message.success(isEmptied ? t('batch.emptied_done') : t('batch.restored_done'));
           void navigate(isEmptied ? '/shelf' : `/shelf/${batch.id}`);
         },
         onError: (refusal) => void message.error(refusal.of('isEmptied') ?? refusal.message, 8),
@@ -123,49 +124,49 @@ function Tag({ batch }: { batch: Batch }) {
         <dd>{on(batch.startedOn)}</dd>
         {on(batch.window?.youngOn) && (
           <>
-            <dt>look on</dt>
+            <dt>{t('batch.taste_from')}</dt>
             <dd>{on(batch.window?.youngOn)}</dd>
           </>
         )}
         {on(batch.window?.readyOn) && (
           <>
-            <dt>ready</dt>
+            <dt>{t('batch.ready')}</dt>
             <dd>
               {on(batch.window?.readyOn)}
               {on(batch.window?.longOn) && ` – ${on(batch.window?.longOn) ?? ''}`}
             </dd>
           </>
         )}
-        <dt>stands</dt>
-        <dd>{batch.placeLabel}</dd>
-        <dt>cultures</dt>
-        <dd>{batch.isLive ? 'live' : 'not live'}</dd>
+        <dt>{t('batch.stands')}</dt>
+        <dd>{say(batch.placeLabel)}</dd>
+        <dt>{t('batch.cultures')}</dt>
+        <dd>{batch.isLive ? 'live' : t('batch.not_live')}</dd>
         {batch.allergens.length > 0 && (
           <>
-            <dt>contains</dt>
+            <dt>{t('batch.contains')}</dt>
             <dd>{batch.allergens.join(', ')}</dd>
           </>
         )}
         {batch.emptiedOn !== null && (
           <>
-            <dt>emptied</dt>
+            <dt>{t('batch.emptied')}</dt>
             <dd>{on(batch.emptiedOn)}</dd>
           </>
         )}
       </dl>
       <div className="words">
         <Link className="as-button" to={`/shelf/${batch.id}/check`}>
-          Check it
+          {t('batch.check')}
         </Link>
         <Link className="as-button" to={`/shelf/${batch.id}/log`}>
-          Log
+          {t('batch.log')}
         </Link>
         {batch.emptiedOn === null && <JarSettings batch={batch} />}
         <Link className="as-button" to={`/labels?batches=${batch.id}`}>
-          Label
+          {t('batch.label')}
         </Link>
         <Button type="text" loading={empty.isPending} onClick={() => put(batch.emptiedOn === null)}>
-          {batch.emptiedOn === null ? 'Empty the jar' : 'Put it back'}
+          {batch.emptiedOn === null ? t('batch.empty_jar') : t('batch.restore')}
         </Button>
       </div>
     </div>
@@ -215,8 +216,8 @@ function Flow({ batch }: { batch: Batch }) {
     }));
 
   return (
-    <section aria-label="Where the salt went">
-      <h2>Where the salt went</h2>
+    <section aria-label={t('batch.salt_flow')}>
+      <h2>{t('batch.salt_flow')}</h2>
       <SaltFlow from={streams(batch.flow.from)} to={streams(batch.flow.to)} jar={batch.name} />
     </section>
   );

@@ -1,3 +1,4 @@
+import { t } from '../../messages/words';
 import type { BatchNumbers, Effect as BeforeAndAfter } from '../../api/client';
 import { grams, sodium } from '../../app/numbers';
 import { phaseWords } from './words';
@@ -5,7 +6,7 @@ import { phaseWords } from './words';
 /** Each part of the jar as it is and as it would be, and each eater's portion. */
 export function EffectPreview({ before, after }: BeforeAndAfter) {
   return (
-    <table className="effect" aria-label="What it does">
+    <table className="effect" aria-label={t('batch.effect')}>
       <tbody>
         {after.phases.map((then) => {
           const now = before.phases.find(({ phase }) => phase === then.phase);
@@ -25,14 +26,11 @@ export function EffectPreview({ before, after }: BeforeAndAfter) {
             <th scope="row">{phaseWords[phase]}</th>
             <td className="soft">{grams(before.phases.find((one) => one.phase === phase)?.grams ?? 0)}</td>
             <td aria-hidden="true">→</td>
-            <td>none</td>
+            <td>{t('batch.effect_none')}</td>
           </tr>
         ))}
       </tbody>
-      <caption>
-        weight, and sodium in 100 g, at once
-        {after.phases.length > 1 && '; the pieces follow the brine over hours'}
-      </caption>
+      <caption>{t('batch.effect_about', { hasPieces: after.phases.length > 1 })}</caption>
     </table>
   );
 }

@@ -1,3 +1,4 @@
+import { say, t } from '../../messages/words';
 import { App, Button, Dropdown, InputNumber, Modal } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -20,7 +21,7 @@ export function JarSettings({ batch }: { batch: Batch }) {
     move.mutate(
       { batch: batch.id, place },
       {
-        onSuccess: (moved) => void message.success(`It stands ${moved.placeLabel} from now on.`),
+        onSuccess: (moved) => void message.success(t('batch.moved', { place: say(moved.placeLabel) })),
         onError: (refusal) => void message.error(refusal.of('place') ?? refusal.message, 10),
       },
     );
@@ -32,11 +33,15 @@ export function JarSettings({ batch }: { batch: Batch }) {
       <Dropdown
         trigger={['click']}
         menu={{
-          items: places.map((place) => ({ key: place.id, label: place.label, onClick: () => to(place.id) })),
+          items: places.map((place) => ({
+            key: place.id,
+            label: say(place.label),
+            onClick: () => to(place.id),
+          })),
         }}
       >
         <Button type="text" loading={move.isPending}>
-          Move it
+          {t('batch.move')}
         </Button>
       </Dropdown>
       {batch.window && (
@@ -47,20 +52,24 @@ export function JarSettings({ batch }: { batch: Batch }) {
             items: [
               ...(kitchen.data?.aims ?? []).map(({ id, label }) => ({
                 key: id,
-                label,
+                label: say(label),
                 onClick: () => at(id),
               })),
-              { key: 'kitchen', label: 'as the kitchen has it', onClick: () => at(null) },
+              { key: 'kitchen', label: t('batch.kitchen_aim'), onClick: () => at(null) },
             ],
           }}
         >
-          <Button type="text" title={`Ready when it is ${batch.window.aimLabel}`} loading={aim.isPending}>
-            How far
+          <Button
+            type="text"
+            title={t('batch.aim_title', { aim: say(batch.window.aimLabel) })}
+            loading={aim.isPending}
+          >
+            {t('batch.aim')}
           </Button>
         </Dropdown>
       )}
       <Button type="text" onClick={() => setIsPassing(true)}>
-        Bottle, give
+        {t('batch.release')}
       </Button>
       {isPassing && <Gates batch={batch} close={() => setIsPassing(false)} />}
     </>
@@ -70,7 +79,13 @@ export function JarSettings({ batch }: { batch: Batch }) {
 /** Bottling, keeping it out of the fridge, giving it away: each behind a reading of its acid. */
 function Gates({ batch, close }: { batch: Batch; close: () => void }) {
   return (
-    <Modal open title={`What may be done with ${batch.name}`} footer={null} onCancel={close} width={620}>
+    <Modal
+      open
+      title={t('batch.release_title', { name: batch.name })}
+      footer={null}
+      onCancel={close}
+      width={620}
+    >
       {batch.gates.map((gate) => (
         <GateRow key={gate.purpose} batch={batch} gate={gate} close={close} />
       ))}
@@ -92,17 +107,17 @@ function GateRow({ batch, gate, close }: { batch: Batch; gate: Gate; close: () =
     gate.purpose === 'store_out'
       ? move.mutate(
           { batch: batch.id, place: 'cool' },
-          { onSuccess: (moved) => done(`It stands ${moved.placeLabel} from now on.`) },
+          { onSuccess: (moved) => done(t('batch.moved', { place: say(moved.placeLabel) })) },
         )
-      : pass.mutate({ purpose: gate.purpose, grams }, { onSuccess: () => done('Written down.') });
+      : pass.mutate({ purpose: gate.purpose, grams }, { onSuccess: () => done(t('batch.saved')) });
 
   return (
-    <section className="gate" aria-label={gate.label}>
-      <h3>{gate.label}</h3>
-      <p className={gate.isOpen ? undefined : 'complaint'}>{gate.reason}</p>
+    <section className="gate" aria-label={say(gate.label)}>
+      <h3>{say(gate.label)}</h3>
+      <p className={gate.isOpen ? undefined : 'complaint'}>{say(gate.reason)}</p>
       <ul className="soft">
         {gate.cautions.map((caution) => (
-          <li key={caution}>{caution}</li>
+          <li key={caution.code}>{say(caution)}</li>
         ))}
       </ul>
       {refusal && (
@@ -113,8 +128,8 @@ function GateRow({ batch, gate, close }: { batch: Batch; gate: Gate; close: () =
       <div className="words">
         {gate.isOpen && gate.purpose === 'give_away' && (
           <InputNumber
-            aria-label="How much of it"
-            placeholder="how much"
+            aria-label={t('batch.release_amount')}
+            placeholder={t('batch.how_much')}
             suffix="g"
             min={0}
             data-takes="weight"
@@ -124,11 +139,11 @@ function GateRow({ batch, gate, close }: { batch: Batch; gate: Gate; close: () =
         )}
         {gate.isOpen ? (
           <Button loading={pass.isPending || move.isPending} onClick={go}>
-            {gate.label}
+            {say(gate.label)}
           </Button>
         ) : (
           <Link className="as-button" to={`/shelf/${batch.id}/log`}>
-            Read its pH
+            {t('batch.measure_ph')}
           </Link>
         )}
       </div>

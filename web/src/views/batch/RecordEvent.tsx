@@ -1,3 +1,4 @@
+import { t } from '../../messages/words';
 import { App, Button, InputNumber, Select } from 'antd';
 import type { Batch, Refusal } from '../../api/client';
 import { useEntryPreview, useKitchen, useShelf, useRecordEntry } from '../../api/queries';
@@ -41,7 +42,7 @@ export function RecordEvent({ batch }: { batch: Batch }) {
         forget();
         const others = writtenElsewhere(batch, after);
         void message.success(
-          others === '' ? 'Written down.' : `Written down. Another window has written since: ${others}.`,
+          others === '' ? t('batch.saved') : t('batch.saved_others', { others }),
           others === '' ? 3 : 10,
         );
       },
@@ -51,8 +52,8 @@ export function RecordEvent({ batch }: { batch: Batch }) {
     grams: (
       <InputNumber
         key="grams"
-        aria-label="How much"
-        placeholder="how much"
+        aria-label={t('batch.amount')}
+        placeholder={t('batch.how_much')}
         min={0}
         value={told.grams}
         onChange={(next) => tell({ grams: next })}
@@ -63,8 +64,8 @@ export function RecordEvent({ batch }: { batch: Batch }) {
     percent: (
       <InputNumber
         key="percent"
-        aria-label="Strength"
-        placeholder="strength"
+        aria-label={t('batch.strength')}
+        placeholder={t('batch.strength_hint')}
         min={0}
         step={0.1}
         value={told.percent}
@@ -76,8 +77,8 @@ export function RecordEvent({ batch }: { batch: Batch }) {
     saltId: (
       <Select
         key="saltId"
-        aria-label="Which salt"
-        placeholder="which salt"
+        aria-label={t('batch.which_salt')}
+        placeholder={t('batch.which_salt_hint')}
         value={told.saltId}
         onChange={(saltId) => tell({ saltId })}
         options={(kitchen.data?.salts ?? []).map((salt) => ({ value: salt.id, label: salt.name }))}
@@ -86,8 +87,8 @@ export function RecordEvent({ batch }: { batch: Batch }) {
     jarId: (
       <Select
         key="jarId"
-        aria-label="Which jar"
-        placeholder="which jar"
+        aria-label={t('batch.which_jar')}
+        placeholder={t('batch.which_jar_hint')}
         value={told.jarId}
         onChange={(jarId) => tell({ jarId })}
         options={(shelf.data?.batches ?? [])
@@ -98,12 +99,12 @@ export function RecordEvent({ batch }: { batch: Batch }) {
   };
 
   return (
-    <section aria-label="Write down" className="write-down">
-      <h2>Something happened</h2>
+    <section aria-label={t('batch.add_event')} className="write-down">
+      <h2>{t('batch.add_event')}</h2>
       <div className="told">
         <Select
-          aria-label="What happened"
-          placeholder="what?"
+          aria-label={t('batch.what_happened')}
+          placeholder={t('batch.what_hint')}
           value={what}
           allowClear
           virtual={false}
@@ -128,7 +129,7 @@ export function RecordEvent({ batch }: { batch: Batch }) {
           loading={write.isPending}
           disabled={entry === null || (preview.data?.refusal ?? null) !== null}
         >
-          Write it down
+          {t('action.save')}
         </Button>
       )}
     </section>

@@ -1,3 +1,4 @@
+import { say, t, T } from '../../messages/words';
 import { App, Button, Input, Segmented } from 'antd';
 import { useState } from 'react';
 import { useSavings } from '../../api/intake';
@@ -42,7 +43,7 @@ export function ServePanel({ batch }: { batch: Batch }) {
                     message.destroy();
                   }}
                 >
-                  Undo
+                  {t('action.undo')}
                 </Button>
               </span>
             ),
@@ -53,18 +54,18 @@ export function ServePanel({ batch }: { batch: Batch }) {
   };
 
   return (
-    <section aria-label="Serve">
+    <section aria-label={t('serve.title')}>
       <div className="section-head">
-        <h2>Serve</h2>
+        <h2>{t('serve.title')}</h2>
         <span className="soft">
           {batch.servingsLeft === 0
-            ? `${grams(batch.gramsLeft)} left`
-            : `${String(batch.servingsLeft)} servings of ${grams(batch.servingGrams)} left`}
+            ? t('serve.grams_left', { grams: grams(batch.gramsLeft) })
+            : t('serve.servings_left', { servings: batch.servingsLeft, grams: grams(batch.servingGrams) })}
         </span>
       </div>
       {manners.length > 1 && (
         <Segmented
-          aria-label="What to serve"
+          aria-label={t('serve.what')}
           className="manners"
           value={keyOf(manner)}
           onChange={(key) => setManner(manners.find((one) => keyOf(one) === key) ?? manner)}
@@ -82,12 +83,12 @@ export function ServePanel({ batch }: { batch: Batch }) {
                 {portion.name}
                 {portion.clashes.length > 0 && (
                   <span className="complaint serve-clash">
-                    not for {portion.name}: {portion.clashes.join(', ')}
+                    {t('serve.not_for', { name: portion.name, clashes: portion.clashes.join(', ') })}
                   </span>
                 )}
               </span>
               <Input
-                aria-label={`Amount for ${portion.name}`}
+                aria-label={t('serve.amount_for', { name: portion.name })}
                 data-takes="weight"
                 value={amount}
                 onChange={(event) => setAmounts({ ...amounts, [portion.personId]: event.target.value })}
@@ -95,21 +96,25 @@ export function ServePanel({ batch }: { batch: Batch }) {
               <span className="soft">
                 {isUsual &&
                   (way?.sodium ? (
-                    <>
-                      <b data-testid={`sodium-${portion.name}`}>{sodium(way.sodium)}</b>
-                      {sodiumBand(way.sodium) && ` (${sodiumBand(way.sodium)})`},{' '}
-                      {percent((way.sodium.typical / portion.targetMg) * 100)} of target
-                    </>
+                    <T
+                      m="serve.sodium"
+                      v={{
+                        sodium: sodium(way.sodium),
+                        band: sodiumBand(way.sodium) || 'none',
+                        percent: percent((way.sodium.typical / portion.targetMg) * 100),
+                        b0: (c) => <b data-testid={`sodium-${portion.name}`}>{c}</b>,
+                      }}
+                    />
                   ) : (
-                    'less than that is left'
+                    t('serve.less_left')
                   ))}
               </span>
               <Button
-                aria-label={`Serve ${portion.name}`}
+                aria-label={t('serve.for', { name: portion.name })}
                 loading={serve.isPending && serve.variables.personId === portion.personId}
                 onClick={() => give(portion.personId, amount)}
               >
-                Serve
+                {t('serve.title')}
               </Button>
             </div>
             {portion.sodium && (
@@ -117,10 +122,10 @@ export function ServePanel({ batch }: { batch: Batch }) {
                 type="text"
                 className="serve-less"
                 aria-expanded={lessFor === portion.personId}
-                aria-label={`Less sodium for ${portion.name}`}
+                aria-label={t('serve.less_sodium_for', { name: portion.name })}
                 onClick={() => setLessFor(lessFor === portion.personId ? null : portion.personId)}
               >
-                Less sodium…
+                {t('serve.less_sodium')}
               </Button>
             )}
             {lessFor === portion.personId && (
@@ -151,11 +156,11 @@ function mannersOf(batch: Batch): (Manner & { label: string })[] {
   const served = ways.map(({ way, label }) => ({
     phase: batch.servedPhase,
     way,
-    label: ways.length === 1 ? 'as it is' : label,
+    label: ways.length === 1 ? t('serve.as_is') : say(label),
   }));
   const others = batch.phases.filter(({ phase }) => phase !== batch.servedPhase);
   return [
     ...served,
-    ...others.map(({ phase }) => ({ phase, way: 'drained' as const, label: `${phase} alone` })),
+    ...others.map(({ phase }) => ({ phase, way: 'drained' as const, label: t('serve.alone', { phase }) })),
   ];
 }

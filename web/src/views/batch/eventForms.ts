@@ -1,3 +1,4 @@
+import { t } from '../../messages/words';
 import type { Batch } from '../../api/client';
 
 /** What a happening may need to be told. */
@@ -23,84 +24,84 @@ const share = (percent: number | null) => (percent ?? 0) / 100;
 /** What can happen to a jar on the shelf, and the entry that says so. */
 export const eventForms = {
   water: {
-    words: 'topped up with water',
+    words: t('event.top_up_water'),
     asks: ['grams'],
     entry: ({ grams }) => ({ kind: 'top_up', grams }),
   },
   ownBrine: {
-    words: 'topped up, as strong as it is',
+    words: t('event.top_up_own'),
     asks: ['grams'],
     entry: ({ grams }) => ({ kind: 'top_up', grams, strength: 'own' }),
   },
   brine: {
-    words: 'topped up with a brine',
+    words: t('event.top_up_brine'),
     asks: ['grams', 'percent'],
     entry: ({ grams, percent }) => ({ kind: 'top_up', grams, strength: share(percent) }),
   },
   borrowed: {
-    words: 'given brine from a jar',
+    words: t('event.starter'),
     asks: ['jarId', 'grams'],
     entry: ({ jarId, grams }) => ({ kind: 'starter', fromBatch: jarId, grams }),
   },
   salt: {
-    words: 'salt added',
+    words: t('event.salt'),
     asks: ['grams', 'saltId'],
     entry: ({ grams, saltId }) => ({ kind: 'salt', product: saltId, grams }),
   },
   saltedUp: {
-    words: 'salted up to a strength',
+    words: t('event.re_salt'),
     asks: ['percent', 'saltId'],
     entry: ({ percent, saltId }) => ({ kind: 're_salt', share: share(percent), product: saltId }),
   },
   freshened: {
-    words: 'brine changed for water',
+    words: t('event.freshen'),
     asks: ['grams'],
     needsBrine: true,
     entry: ({ grams }) => ({ kind: 'freshen', water: grams }),
   },
   brineTaken: {
-    words: 'brine taken out',
+    words: t('event.brine_out'),
     asks: ['grams'],
     needsBrine: true,
     entry: ({ grams }) => ({ kind: 'discard', phase: 'brine', grams }),
   },
   drained: {
-    words: 'all of its brine poured off',
+    words: t('event.drain'),
     asks: [],
     needsBrine: true,
     entry: () => ({ kind: 'drain' }),
   },
   blended: {
-    words: 'blended into one',
+    words: t('event.blend'),
     asks: [],
     needsBrine: true,
     entry: () => ({ kind: 'blend' }),
   },
   heated: { words: 'heated', asks: [], entry: () => ({ kind: 'heat' }) },
   ranOver: {
-    words: 'brine ran over',
+    words: t('event.overflow'),
     asks: ['grams'],
     needsBrine: true,
     entry: ({ grams }) => ({ kind: 'overflow', grams }),
   },
   driedAway: {
-    words: 'water dried away',
+    words: t('event.evaporate'),
     asks: ['grams'],
     entry: ({ grams }) => ({ kind: 'evaporate', grams }),
   },
   leaked: {
-    words: 'water leaked in from the weight',
+    words: t('event.leak'),
     asks: ['grams'],
     entry: ({ grams }) => ({ kind: 'leak', grams }),
   },
   brineRead: {
-    words: 'brine measured',
+    words: t('event.brine_measured'),
     asks: ['percent'],
     needsBrine: true,
     entry: ({ percent }) => ({ kind: 'measured', what: 'brine_strength', value: share(percent) }),
   },
   weighed: {
-    words: 'drained pieces weighed',
+    words: t('event.pieces_weighed'),
     asks: ['grams'],
     needsBrine: true,
     entry: ({ grams }) => ({ kind: 'measured', what: 'drained_weight', value: grams }),

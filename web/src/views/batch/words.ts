@@ -1,27 +1,32 @@
+import { t } from '../../messages/words';
 import type { Batch } from '../../api/client';
 import { shade } from '../../drawings/jarShape';
 
 /** How the parts of a jar are called. */
-export const phaseWords = { pieces: 'pieces', brine: 'brine', sauce: 'sauce' } as const;
+export const phaseWords = {
+  pieces: t('phase.pieces'),
+  brine: t('phase.brine'),
+  sauce: t('phase.sauce'),
+} as const;
 
 /** How the sides of the salt flow are called. */
 export const streamWords: Record<string, string> = {
-  salt: 'salt',
-  produce: 'produce',
-  dressing: 'dressing',
-  starter: 'starter',
-  added: 'topped up',
-  correction: 'readings',
-  pieces: 'in the pieces',
-  brine: 'in the brine',
-  sauce: 'in the sauce',
-  eaten: 'eaten',
-  given: 'given on',
-  poured_off: 'poured off',
-  rinsed: 'rinsed off',
-  squeezed: 'squeezed out',
-  ran_over: 'ran over',
-  not_used: 'not used',
+  salt: t('stream.salt'),
+  produce: t('stream.produce'),
+  dressing: t('stream.dressing'),
+  starter: t('stream.starter'),
+  added: t('stream.topped_up'),
+  correction: t('stream.readings'),
+  pieces: t('stream.pieces'),
+  brine: t('stream.brine'),
+  sauce: t('stream.sauce'),
+  eaten: t('stream.eaten'),
+  given: t('stream.given'),
+  poured_off: t('stream.poured_off'),
+  rinsed: t('stream.rinsed_off'),
+  squeezed: t('stream.squeezed_out'),
+  ran_over: t('stream.ran_over'),
+  not_used: t('stream.not_used'),
 };
 
 /** The colour of a part of the jar or of a way that its salt took. */

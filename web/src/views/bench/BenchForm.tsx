@@ -1,3 +1,4 @@
+import { say, t } from '../../messages/words';
 import { Button, Checkbox, Input, InputNumber, Segmented, Select } from 'antd';
 import { memo, useMemo } from 'react';
 import type { BenchAnswer, Kitchen, Refusal } from '../../api/client';
@@ -25,9 +26,14 @@ export const BenchForm = memo(function Sheet(props: Props) {
   return (
     <div>
       {draft.method === 'transform' ? <Blend {...props} /> : <Take {...props} />}
-      <FormRow verb="By" refusal={refusal} fields={['method']} aside={method?.note}>
+      <FormRow
+        verb={t('bench.by')}
+        refusal={refusal}
+        fields={['method']}
+        aside={say(method?.note) ?? undefined}
+      >
         <Select
-          aria-label="Method"
+          aria-label={t('bench.method')}
           value={draft.method}
           style={{ width: 216 }}
           listHeight={500}
@@ -38,15 +44,15 @@ export const BenchForm = memo(function Sheet(props: Props) {
       <Into {...props} />
       <SaltRow {...props} />
       {method?.hasPouredBrine && (
-        <FormRow verb="Water" refusal={refusal} fields={['waterAmount', 'waterAs']}>
+        <FormRow verb={t('bench.water')} refusal={refusal} fields={['waterAmount', 'waterAs']}>
           <Input
-            aria-label="Water"
+            aria-label={t('bench.water')}
             placeholder={
               answer && !draft.waterAmount
                 ? draft.waterAs === 'brine'
-                  ? `${ml(answer.brineMl)} fill it`
-                  : `${grams(Math.round(answer.waterGrams))} fill it`
-                : '500 ml'
+                  ? t('bench.fills', { amount: ml(answer.brineMl) })
+                  : t('bench.fills', { amount: grams(Math.round(answer.waterGrams)) })
+                : t('bench.example_500_ml')
             }
             data-takes="weight"
             value={draft.waterAmount ?? ''}
@@ -54,22 +60,22 @@ export const BenchForm = memo(function Sheet(props: Props) {
             style={{ width: 150 }}
           />
           <Segmented
-            aria-label="Water or brine"
+            aria-label={t('bench.water_or_brine')}
             value={draft.waterAs ?? 'water'}
             onChange={(waterAs) => change({ waterAs: waterAs as Draft['waterAs'] })}
             options={[
-              { value: 'water', label: 'of water' },
-              { value: 'brine', label: 'of mixed brine' },
+              { value: 'water', label: t('bench.of_water') },
+              { value: 'brine', label: t('bench.of_brine') },
             ]}
           />
         </FormRow>
       )}
       {method && method.saltingMinutes !== null && <Rest {...props} method={method} />}
       {method?.isDressed && (
-        <FormRow verb="Dress" refusal={refusal} fields={['paste']}>
+        <FormRow verb={t('bench.dress')} refusal={refusal} fields={['paste']}>
           <IngredientRows
-            more="Add to the dressing"
-            called="dressing"
+            more={t('bench.add_dressing')}
+            called={t('bench.called_dressing')}
             kitchen={kitchen}
             parts={draft.paste ?? []}
             change={(paste) => change({ paste })}
@@ -77,13 +83,13 @@ export const BenchForm = memo(function Sheet(props: Props) {
         </FormRow>
       )}
       {method?.takesStarter && <Starter {...props} />}
-      <FormRow verb="Serve" refusal={refusal} fields={['servingAmount']}>
+      <FormRow verb={t('bench.serve')} refusal={refusal} fields={['servingAmount']}>
         <Input
-          aria-label="Serving"
+          aria-label={t('bench.serving')}
           value={draft.servingAmount ?? ''}
           onChange={(event) => change({ servingAmount: event.target.value })}
         />
-        <span className="soft">at a time{method?.servedPhase === 'pieces' && ', drained'}</span>
+        <span className="soft">{t('bench.at_a_time', { isDrained: method?.servedPhase === 'pieces' })}</span>
       </FormRow>
     </div>
   );
@@ -95,11 +101,17 @@ function Take({ kitchen, draft, change, answer, refusal }: Props) {
   const shapeOf = (id: string) => kitchen.ingredients.find((one) => one.id === id)?.shape ?? null;
 
   return (
-    <FormRow verb="Take" refusal={refusal} fields={['vegetableId', 'vegetableAmount', 'shape', 'alongside']}>
+    <FormRow
+      verb={t('bench.take')}
+      refusal={refusal}
+      fields={['vegetableId', 'vegetableAmount', 'shape', 'alongside']}
+    >
       <Input
-        aria-label="Weight of the vegetable"
+        aria-label={t('bench.vegetable_weight')}
         placeholder={
-          answer && !draft.vegetableAmount ? `${Math.round(answer.vegetableGrams)} g fill it` : '900 g'
+          answer && !draft.vegetableAmount
+            ? t('bench.grams_fill', { grams: Math.round(answer.vegetableGrams) })
+            : '900 g'
         }
         data-takes="weight"
         value={draft.vegetableAmount ?? ''}
@@ -107,7 +119,7 @@ function Take({ kitchen, draft, change, answer, refusal }: Props) {
         style={{ width: 120 }}
       />
       <Select
-        aria-label="Vegetable"
+        aria-label={t('bench.vegetable')}
         showSearch={{ optionFilterProp: 'label' }}
         value={draft.vegetableId}
         style={{ minWidth: 150, flex: 1 }}
@@ -115,7 +127,7 @@ function Take({ kitchen, draft, change, answer, refusal }: Props) {
         options={draft.method === 'cultured_condiment' ? lists.bases : lists.vegetables}
       />
       <Select
-        aria-label="Cut"
+        aria-label={t('bench.cut')}
         value={isPulp ? 'pulp' : draft.shape}
         disabled={isPulp}
         style={{ width: 104 }}
@@ -123,8 +135,8 @@ function Take({ kitchen, draft, change, answer, refusal }: Props) {
         options={lists.cuts}
       />
       <IngredientRows
-        more="Something with it"
-        called="with it"
+        more={t('bench.add_food')}
+        called={t('bench.called_with')}
         kitchen={kitchen}
         parts={draft.alongside ?? []}
         change={(alongside) => change({ alongside })}
@@ -138,20 +150,24 @@ function Blend({ kitchen, draft, change, refusal }: Props) {
   const shelf = useShelf();
 
   return (
-    <FormRow verb="Take" refusal={refusal} fields={['sourceBatchId', 'keptBrine', 'isHeated', 'alongside']}>
+    <FormRow
+      verb={t('bench.take')}
+      refusal={refusal}
+      fields={['sourceBatchId', 'keptBrine', 'isHeated', 'alongside']}
+    >
       <Select
-        aria-label="Batch"
-        placeholder="which jar becomes a sauce"
+        aria-label={t('bench.batch')}
+        placeholder={t('bench.choose_source')}
         value={draft.sourceBatchId}
         style={{ minWidth: 216, flex: 1 }}
         onChange={(sourceBatchId) => change({ sourceBatchId })}
         options={(shelf.data?.batches ?? []).map((one) => ({ value: one.id, label: one.name }))}
       />
       <label className="bench-beside">
-        <span className="soft">with</span>
+        <span className="soft">{t('bench.with')}</span>
         <Input
-          aria-label="Brine that is blended in"
-          placeholder="all of its brine"
+          aria-label={t('bench.blended_brine')}
+          placeholder={t('bench.all_brine')}
           data-takes="weight"
           value={draft.keptBrine ?? ''}
           onChange={(event) => change({ keptBrine: event.target.value })}
@@ -162,11 +178,11 @@ function Blend({ kitchen, draft, change, refusal }: Props) {
         checked={draft.isHeated ?? false}
         onChange={(event) => change({ isHeated: event.target.checked })}
       >
-        heated
+        {t('bench.heated')}
       </Checkbox>
       <IngredientRows
-        more="Something blended in"
-        called="blended in"
+        more={t('bench.add_blended')}
+        called={t('bench.called_blended')}
         kitchen={kitchen}
         parts={draft.alongside ?? []}
         change={(alongside) => change({ alongside })}
@@ -180,9 +196,13 @@ function Into({ kitchen, draft, change, answer, refusal }: Props) {
   const more = draft.moreJarIds ?? [];
 
   return (
-    <FormRow verb="Into" refusal={refusal} fields={['jarId', 'moreJarIds', 'headspaceMm', 'weightMl']}>
+    <FormRow
+      verb={t('bench.into')}
+      refusal={refusal}
+      fields={['jarId', 'moreJarIds', 'headspaceMm', 'weightMl']}
+    >
       <Select
-        aria-label="Jar"
+        aria-label={t('bench.jar')}
         showSearch={{ optionFilterProp: 'label' }}
         value={draft.jarId ?? ''}
         style={{ minWidth: 170, flex: 1 }}
@@ -190,31 +210,31 @@ function Into({ kitchen, draft, change, answer, refusal }: Props) {
         options={jarsOrNone}
       />
       <InputNumber
-        aria-label="Headspace in mm"
+        aria-label={t('bench.headspace')}
         value={draft.headspaceMm}
         onChange={(headspaceMm) => change({ headspaceMm })}
-        suffix="mm free"
+        suffix={t('bench.mm_free')}
         style={{ width: 112 }}
       />
       <InputNumber
-        aria-label="Room the weight takes, ml"
+        aria-label={t('bench.weight_volume')}
         value={draft.weightMl}
         onChange={(weightMl) => change({ weightMl })}
-        suffix="ml weight"
+        suffix={t('bench.ml_weight')}
         style={{ width: 124 }}
       />
       {more.map((id, place) => (
         <div className="bench-part" key={place}>
-          <span className="soft">and</span>
+          <span className="soft">{t('bench.and')}</span>
           <Select
-            aria-label={`Jar ${String(place + 2)}`}
+            aria-label={t('bench.jar_number', { number: String(place + 2) })}
             value={id}
             onChange={(next: string) => change({ moreJarIds: more.with(place, next) })}
             options={jars}
           />
           <Button
             type="text"
-            aria-label={`Leave out jar ${String(place + 2)}`}
+            aria-label={t('bench.remove_jar', { number: String(place + 2) })}
             onClick={() => change({ moreJarIds: more.filter((_, other) => other !== place) })}
           >
             ×
@@ -226,12 +246,12 @@ function Into({ kitchen, draft, change, answer, refusal }: Props) {
           type="dashed"
           onClick={() => change({ moreJarIds: [...more, more.at(-1) ?? draft.jarId ?? ''] })}
         >
-          Split over one more jar
+          {t('bench.split')}
         </Button>
       )}
       {(answer?.fitting ?? []).map((jar) => (
         <Button key={jar.jarId} type="dashed" onClick={() => change({ jarId: jar.jarId })}>
-          {jar.name}, {Math.round(jar.percentFull)} % full
+          {t('bench.percent_full', { jar: jar.name, percent: Math.round(jar.percentFull) })}
         </Button>
       ))}
     </FormRow>
@@ -243,25 +263,25 @@ function Rest({ draft, change, refusal, method }: Props & { method: Kitchen['met
 
   return (
     <FormRow
-      verb={isSoaked ? 'Soak' : 'Rest'}
+      verb={isSoaked ? t('bench.soak') : t('bench.rest')}
       refusal={refusal}
       fields={['saltingMinutes', 'rinseSeconds', 'isSqueezed']}
     >
       <InputNumber
-        aria-label={isSoaked ? 'Soak, hours' : 'Rest, hours'}
+        aria-label={isSoaked ? t('bench.soak_hours') : t('bench.rest_hours')}
         placeholder={String((method.saltingMinutes ?? 0) / 60)}
         value={draft.saltingMinutes === null ? null : draft.saltingMinutes / 60}
         min={0}
         step={0.5}
         onChange={(hours) => change({ saltingMinutes: hours === null ? null : hours * 60 })}
-        suffix="hours"
+        suffix={t('bench.hours')}
         style={{ width: 112 }}
       />
       {method.rinseSeconds !== null && (
         <label className="bench-beside">
-          <span className="soft">then rinse</span>
+          <span className="soft">{t('bench.then_rinse')}</span>
           <InputNumber
-            aria-label="Rinse, seconds"
+            aria-label={t('bench.rinse_seconds')}
             placeholder={String(method.rinseSeconds)}
             value={draft.rinseSeconds}
             min={0}
@@ -277,7 +297,7 @@ function Rest({ draft, change, refusal, method }: Props & { method: Kitchen['met
           checked={draft.isSqueezed ?? method.rinseSeconds !== null}
           onChange={(event) => change({ isSqueezed: event.target.checked })}
         >
-          squeezed
+          {t('bench.squeezed')}
         </Checkbox>
       )}
     </FormRow>
@@ -288,17 +308,21 @@ function Starter({ kitchen, draft, change, answer, refusal }: Props) {
   const shelf = useShelf();
   const starters = useMemo(
     () => [
-      { value: '', label: 'none, it starts by itself' },
+      { value: '', label: t('bench.no_starter') },
       {
-        label: 'brine from the shelf, as strong as it is now',
+        label: t('bench.shelf_brine'),
         options: (shelf.data?.batches ?? [])
           .filter((one) => one.liquidGrams >= 1 && one.liquidPercent !== null)
           .map((one) => ({
             value: `batch:${one.id}`,
-            label: `brine of ${one.name}, ${percent(one.liquidPercent ?? 0)}, ${grams(Math.round(one.liquidGrams))}`,
+            label: t('bench.brine_of', {
+              name: one.name,
+              percent: percent(one.liquidPercent ?? 0),
+              grams: grams(Math.round(one.liquidGrams)),
+            }),
           })),
       },
-      { label: 'from the pantry', options: optionsOf(kitchen).starters },
+      { label: t('bench.pantry'), options: optionsOf(kitchen).starters },
     ],
     [shelf.data, kitchen],
   );
@@ -311,17 +335,21 @@ function Starter({ kitchen, draft, change, answer, refusal }: Props) {
 
   return (
     <FormRow
-      verb="Starter"
+      verb={t('bench.starter')}
       refusal={refusal}
       fields={['starterId', 'starterBatchId', 'starterAmount']}
       aside={
         starter !== '' && stated
-          ? `${grams(stated.grams)} at ${percent(stated.strengthPercent)} salt bring ${String(Math.round(stated.sodiumMg))} mg of sodium.`
+          ? t('bench.starter_brings', {
+              grams: grams(stated.grams),
+              percent: percent(stated.strengthPercent),
+              mg: String(Math.round(stated.sodiumMg)),
+            })
           : undefined
       }
     >
       <Select
-        aria-label="Starter"
+        aria-label={t('bench.starter')}
         value={starter}
         style={{ minWidth: 216, flex: 1 }}
         popupMatchSelectWidth={false}
@@ -332,15 +360,17 @@ function Starter({ kitchen, draft, change, answer, refusal }: Props) {
             starterId: from === 'pantry' ? (id ?? null) : null,
             starterBatchId: from === 'batch' ? (id ?? null) : null,
             starterAmount:
-              chosen === '' ? '' : draft.starterAmount || (draft.method === 'reused_brine' ? '' : '2 tbsp'),
+              chosen === ''
+                ? ''
+                : draft.starterAmount || (draft.method === 'reused_brine' ? '' : t('bench.example_2_tbsp')),
           });
         }}
         options={starters}
       />
       {starter !== '' && (
         <Input
-          aria-label="Amount of starter"
-          placeholder={draft.method === 'reused_brine' ? 'to cover' : '2 tbsp'}
+          aria-label={t('bench.starter_amount')}
+          placeholder={draft.method === 'reused_brine' ? t('bench.to_cover') : t('bench.example_2_tbsp')}
           data-takes="weight"
           value={draft.starterAmount ?? ''}
           onChange={(event) => change({ starterAmount: event.target.value })}

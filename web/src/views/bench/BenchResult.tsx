@@ -1,3 +1,4 @@
+import { joined, say, t, T } from '../../messages/words';
 import { Fragment } from 'react';
 import type { BenchAnswer, Sodium } from '../../api/client';
 import { Advice } from '../../app/Advice';
@@ -16,26 +17,28 @@ export function BenchResult({ answer, isStale }: { answer: BenchAnswer; isStale:
             <b style={{ color: 'var(--ink)' }} data-testid={strength.basis}>
               {strength.percent === null ? '–' : percent(strength.percent)}
             </b>
-            {strength.label}
+            {say(strength.label)}
             {isWide(strength) && (
               <span className="answer-band">
-                {percent(strength.lowPercent)} to {percent(strength.highPercent)}
+                {t('bench.range', { low: percent(strength.lowPercent), high: percent(strength.highPercent) })}
               </span>
             )}
           </span>
         ))}
       </div>
       <div className="answer-serving">
-        sodium in {grams(serving.grams)} served
+        {t('bench.sodium_in', { grams: grams(serving.grams) })}
         <span className="figure" data-testid="serving-sodium">
           {sodium(serving.sodium)}
         </span>
         <span className="soft">
-          {sodiumBand(serving.sodium) && `${sodiumBand(serving.sodium)}; `}
-          {answer.servings} servings in {grams(Math.round(answer.makesGrams))}; in 100 g{' '}
-          {answer.brinePer100g === null
-            ? withBand(answer.piecesPer100g)
-            : `pieces ${withBand(answer.piecesPer100g)}, brine ${withBand(answer.brinePer100g)}`}
+          {t(answer.brinePer100g === null ? 'bench.per_100_one' : 'bench.per_100', {
+            band: sodiumBand(serving.sodium) || 'none',
+            servings: answer.servings,
+            makes: grams(Math.round(answer.makesGrams)),
+            pieces: withBand(answer.piecesPer100g),
+            brine: answer.brinePer100g === null ? '' : withBand(answer.brinePer100g),
+          })}
         </span>
         <Widest answer={answer} />
         <div className="answer-shares">
@@ -46,13 +49,22 @@ export function BenchResult({ answer, isStale }: { answer: BenchAnswer; isStale:
                 <i style={{ width: `${String(share.percentOfTarget)}%` }} />
               </span>
               <span>
-                {percent(share.percentOfTarget)} <span className="soft">of {mg(share.targetMg)}</span>
+                <T
+                  m="bench.share_of"
+                  v={{
+                    percent: percent(share.percentOfTarget),
+                    target: mg(share.targetMg),
+                    s0: (c) => <span className="soft">{c}</span>,
+                  }}
+                />
               </span>
             </Fragment>
           ))}
         </div>
         {answer.allergens.length > 0 && (
-          <p className="soft answer-allergens">Contains {answer.allergens.join(', ')}.</p>
+          <p className="soft answer-allergens">
+            {t('bench.contains', { allergens: joined(answer.allergens.map((one) => t(`allergen.${one}`))) })}
+          </p>
         )}
       </div>
       <Advice advice={answer.advice} />
@@ -82,37 +94,43 @@ function Doses({ answer }: { answer: BenchAnswer }) {
   return (
     <div className="answer-doses">
       <div>
-        salt
+        {t('bench.dose_salt')}
         <span className="figure" data-testid="salt">
           {answer.saltIsSpooned ? answer.saltSpoons : grams(answer.saltGrams)}
         </span>
         <span className="soft">
           {answer.saltIsSpooned
-            ? `about ${grams(answer.saltGrams)}, between ${grams(saltBand.low)} and ${grams(saltBand.high)}`
-            : answer.saltGrams > 0 && `about ${answer.saltSpoons}, level`}
+            ? t('bench.salt_spooned', {
+                grams: grams(answer.saltGrams),
+                low: grams(saltBand.low),
+                high: grams(saltBand.high),
+              })
+            : answer.saltGrams > 0 && t('bench.salt_weighed', { spoons: answer.saltSpoons })}
         </span>
       </div>
       {answer.waterGrams > 0 ? (
         <div>
-          water
+          {t('bench.dose_water')}
           <span className="figure" data-testid="water">
             {grams(answer.waterGrams)}
           </span>
           <span className="soft">
-            makes {ml(answer.brineMl)} brine
-            {answer.spareBrineMl >= 1 && `, ${ml(answer.spareBrineMl)} to spare`}
+            {t('bench.makes_brine', {
+              ml: ml(answer.brineMl),
+              spare: answer.spareBrineMl >= 1 ? ml(answer.spareBrineMl) : 'none',
+            })}
           </span>
         </div>
       ) : (
         <div>
-          {answer.brinePer100g === null ? 'base' : 'vegetable'}
+          {t(answer.brinePer100g === null ? 'bench.dose_base' : 'bench.dose_vegetable')}
           <span className="figure" data-testid="vegetable">
             {grams(answer.vegetableGrams)}
           </span>
           <span className="soft">
             {answer.starter
-              ? `with ${grams(answer.starter.grams)} of ${answer.starter.name}`
-              : answer.brinePer100g !== null && 'no water; it makes its own juice'}
+              ? t('bench.with_starter', { grams: grams(answer.starter.grams), name: answer.starter.name })
+              : answer.brinePer100g !== null && t('bench.own_juice')}
           </span>
         </div>
       )}
@@ -129,11 +147,13 @@ function Widest({ answer: { serving } }: { answer: BenchAnswer }) {
 
   return (
     <p className="soft answer-widest">
-      {Math.round(widest.sharePercent)} % of that band is {widest.label}
-      {widest.remedy &&
-        sodiumBand(widest.without) !== sodiumBand(serving.sodium) &&
-        `; ${widest.remedy}, and it is ${sodiumBand(widest.without) || sodium(widest.without)}`}
-      .
+      {t('bench.band', {
+        percent: Math.round(widest.sharePercent),
+        what: say(widest.label),
+        how:
+          sodiumBand(widest.without) !== sodiumBand(serving.sodium) ? (say(widest.remedy) ?? 'none') : 'none',
+        then: sodiumBand(widest.without) || sodium(widest.without),
+      })}
     </p>
   );
 }

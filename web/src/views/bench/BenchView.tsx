@@ -1,3 +1,4 @@
+import { t, T } from '../../messages/words';
 import { useDeferredValue } from 'react';
 import type { BenchAnswer, Kitchen } from '../../api/client';
 import { useBench, useKitchen, useShelf } from '../../api/queries';
@@ -34,7 +35,7 @@ function Bench({ kitchen }: { kitchen: Kitchen }) {
         {answer && answer.jars.length > 0 ? (
           <JarsOnBench jars={answer.jars} food={food} isDressed={method?.isDressed ?? false} />
         ) : (
-          <p className="soft">Pick a jar to see it filled.</p>
+          <p className="soft">{t('bench.no_jar_drawn')}</p>
         )}
       </div>
       <div className="answer">
@@ -66,7 +67,7 @@ function useFood(kitchen: Kitchen, draft: Draft): string {
   const shelf = useShelf();
   if (draft.method === 'transform') {
     const source = shelf.data?.batches.find((one) => one.id === draft.sourceBatchId);
-    return source ? `${source.name}, blended` : '';
+    return source ? t('bench.blended_name', { name: source.name }) : '';
   }
   return kitchen.ingredients.find((one) => one.id === draft.vegetableId)?.name ?? '';
 }
@@ -75,13 +76,16 @@ function useFood(kitchen: Kitchen, draft: Draft): string {
 function Brief({ answer }: { answer: BenchAnswer }) {
   return (
     <p className="bench-brief" aria-hidden="true">
-      <b>{answer.saltIsSpooned ? answer.saltSpoons : grams(answer.saltGrams)}</b> salt
-      {answer.waterGrams > 0 && (
-        <>
-          , <b>{grams(answer.waterGrams)}</b> water
-        </>
-      )}
-      ; <b>{sodium(answer.serving.sodium)}</b> in {grams(answer.serving.grams)}
+      <T
+        m={answer.waterGrams > 0 ? 'bench.brief_water' : 'bench.brief'}
+        v={{
+          salt: answer.saltIsSpooned ? answer.saltSpoons : grams(answer.saltGrams),
+          water: grams(answer.waterGrams),
+          sodium: sodium(answer.serving.sodium),
+          grams: grams(answer.serving.grams),
+          b: (c) => <b>{c}</b>,
+        }}
+      />
     </p>
   );
 }

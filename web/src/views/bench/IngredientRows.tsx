@@ -1,3 +1,4 @@
+import { t } from '../../messages/words';
 import { Button, Input, Select } from 'antd';
 import type { BenchPart, Kitchen } from '../../api/client';
 import { optionsOf } from './options';
@@ -24,14 +25,14 @@ export function IngredientRows({ more, called, kitchen, parts, change }: Props) 
       {parts.map((part, place) => (
         <div className="bench-part" key={place}>
           <Input
-            aria-label={`Amount of ${called} ${String(place + 1)}`}
-            placeholder="2 tbsp"
+            aria-label={t('bench.amount_of', { what: called, number: String(place + 1) })}
+            placeholder={t('bench.example_2_tbsp')}
             data-takes="weight"
             value={part.amount ?? ''}
             onChange={(event) => put(place, { ...part, amount: event.target.value })}
           />
           <Select
-            aria-label={`${called} ${String(place + 1)}`}
+            aria-label={t('bench.part', { what: called, number: place + 1 })}
             showSearch={{ optionFilterProp: 'label' }}
             value={part.foodId}
             onChange={(foodId: string) => put(place, { ...part, foodId })}
@@ -39,7 +40,7 @@ export function IngredientRows({ more, called, kitchen, parts, change }: Props) 
           />
           <Button
             type="text"
-            aria-label={`Leave out ${called} ${String(place + 1)}`}
+            aria-label={t('bench.remove', { what: called, number: String(place + 1) })}
             onClick={() => change(parts.filter((_, other) => other !== place))}
           >
             ×

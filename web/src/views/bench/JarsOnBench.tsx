@@ -1,3 +1,4 @@
+import { t } from '../../messages/words';
 import type { BenchAnswer } from '../../api/client';
 import { grams, ml } from '../../app/numbers';
 import { JarDrawing } from '../../drawings/JarDrawing';
@@ -36,10 +37,7 @@ export function JarsOnBench({ jars, food, isDressed }: Props) {
             <JarDrawing
               jar={picture}
               scale={scale}
-              label={
-                `The jar as it would stand, ${food}` +
-                (isOne ? '' : `: jar ${String(i + 1)} of ${String(jars.length)}`)
-              }
+              label={t('bench.drawing', { food, number: i + 1, total: jars.length })}
               seed={`bench ${String(i)}`}
               showsLevels={isOne}
             />
@@ -48,8 +46,8 @@ export function JarsOnBench({ jars, food, isDressed }: Props) {
             <b>{name}</b>
             <span className="soft">
               {isDressed
-                ? `${grams(Math.round(foodGrams))}, dressed`
-                : grams(vegetableGrams) + (brineMl >= 1 ? `, ${ml(brineMl)} brine` : '')}
+                ? t('bench.dressed', { grams: grams(Math.round(foodGrams)) })
+                : grams(vegetableGrams) + (brineMl >= 1 ? t('bench.and_brine', { ml: ml(brineMl) }) : '')}
             </span>
           </figcaption>
         </figure>

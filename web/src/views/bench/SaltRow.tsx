@@ -1,14 +1,15 @@
+import { say, t } from '../../messages/words';
 import { Button, Input, Segmented, Select } from 'antd';
 import type { BenchAnswer, Kitchen, Refusal } from '../../api/client';
-import { grams, percent } from '../../app/numbers';
+import { grams } from '../../app/numbers';
 import type { Change, Draft } from './draft';
 import { optionsOf } from './options';
 import { FormRow } from './FormRow';
 
 const asides: Partial<Record<Draft['fixed'], string>> = {
-  both: 'Both are kept; the weight of the food or the water follows.',
-  sodium: 'In one serving. The salt follows, never below what keeps the jar safe.',
-  taste: 'Each pinch is kept with the strength it made.',
+  both: t('bench.fixed_both'),
+  sodium: t('bench.fixed_sodium'),
+  taste: t('bench.fixed_taste'),
 };
 
 interface Props {
@@ -26,7 +27,7 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
 
   return (
     <FormRow
-      verb="Salt"
+      verb={t('bench.salt')}
       refusal={refusal}
       fields={[
         'saltId',
@@ -41,7 +42,7 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
       aside={asides[fixed]}
     >
       <Select
-        aria-label="Salt"
+        aria-label={t('bench.salt')}
         showSearch={{ optionFilterProp: 'label' }}
         value={draft.saltId}
         style={{ minWidth: 186, flex: 1 }}
@@ -49,7 +50,7 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
         options={optionsOf(kitchen).salts}
       />
       <Segmented
-        aria-label="Unit for salt"
+        aria-label={t('bench.salt_unit')}
         value={draft.saltUnit}
         onChange={(saltUnit: Draft['saltUnit']) => change({ saltUnit })}
         options={[
@@ -58,7 +59,7 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
         ]}
       />
       <Segmented
-        aria-label="What is fixed"
+        aria-label={t('bench.what_is_set')}
         className="bench-fixed"
         value={fixed}
         onChange={(next: Draft['fixed']) => change({ fixed: next })}
@@ -67,14 +68,18 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
           { value: 'salt', label: 'amount' },
           { value: 'both', label: 'both' },
           { value: 'sodium', label: 'sodium' },
-          { value: 'taste', label: 'to taste' },
+          { value: 'taste', label: t('bench.to_taste') },
         ]}
       />
       {(fixed === 'salt' || fixed === 'both') && (
         <Input
-          aria-label="Amount of salt"
+          aria-label={t('bench.salt_amount')}
           placeholder={
-            isOptional && fixed === 'salt' ? 'none' : draft.saltUnit === 'grams' ? '18 g' : '1 1/2 tbsp'
+            isOptional && fixed === 'salt'
+              ? 'none'
+              : draft.saltUnit === 'grams'
+                ? '18 g'
+                : t('bench.example_tbsp')
           }
           data-takes="weight"
           value={draft.saltAmount ?? ''}
@@ -83,7 +88,7 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
       )}
       {(fixed === 'strength' || fixed === 'both') && (
         <Input
-          aria-label="Strength in percent"
+          aria-label={t('bench.strength')}
           data-takes="strength"
           value={draft.strengthPercent ?? ''}
           onChange={(event) => change({ strengthPercent: event.target.value })}
@@ -93,7 +98,7 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
       )}
       {(fixed === 'strength' || fixed === 'both') && (
         <Select
-          aria-label="Percent of what"
+          aria-label={t('bench.strength_of')}
           value={draft.strengthBasis}
           style={{ width: 148 }}
           onChange={(strengthBasis) => change({ strengthBasis })}
@@ -102,11 +107,11 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
       )}
       {fixed === 'sodium' && (
         <Input
-          aria-label="Sodium in a serving"
+          aria-label={t('bench.serving_sodium')}
           placeholder="140"
           value={draft.sodiumWanted ?? ''}
           onChange={(event) => change({ sodiumWanted: event.target.value })}
-          suffix="mg"
+          suffix={t('unit.mg')}
           style={{ width: 120 }}
         />
       )}
@@ -118,18 +123,18 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
 /** Salt that goes in by and by, with the strength after each. */
 function Pinches({ draft, change, answer }: Pick<Props, 'draft' | 'change' | 'answer'>) {
   const pinches = draft.tastings ?? [];
-  const unit = draft.saltUnit === 'grams' ? '5 g' : '1/2 tsp';
+  const unit = draft.saltUnit === 'grams' ? '5 g' : t('bench.example_half_tsp');
   // The core counts what was filled in; an empty line is no pinch yet.
   const placeOf = (line: number) => pinches.slice(0, line).filter((one) => (one ?? '').trim() !== '').length;
 
   return (
-    <ol className="pinches" aria-label="Pinches">
+    <ol className="pinches" aria-label={t('bench.additions')}>
       {pinches.map((pinch, line) => {
         const dose = (pinch ?? '').trim() === '' ? undefined : answer?.doses[placeOf(line)];
         return (
           <li key={line}>
             <Input
-              aria-label={`Pinch ${String(line + 1)}`}
+              aria-label={t('bench.addition', { number: String(line + 1) })}
               placeholder={unit}
               data-takes="weight"
               value={pinch ?? ''}
@@ -137,17 +142,18 @@ function Pinches({ draft, change, answer }: Pick<Props, 'draft' | 'change' | 'an
             />
             <span className="soft" data-testid={`pinch-${String(line + 1)}`}>
               {dose &&
-                `${grams(dose.grams)}, about ${dose.spoons}` +
-                  (dose.runningPercent === null
-                    ? ''
-                    : `; ${percent(dose.runningPercent, 2)} ${dose.basis} so far`)}
+                t('bench.dose', {
+                  grams: grams(dose.grams),
+                  spoons: dose.spoons,
+                  running: say(dose.running) ?? 'none',
+                })}
             </span>
           </li>
         );
       })}
       <li>
         <Button type="dashed" onClick={() => change({ tastings: [...pinches, ''] })}>
-          Another pinch
+          {t('bench.add_salt')}
         </Button>
       </li>
     </ol>

@@ -1,3 +1,4 @@
+import { say, t } from '../../messages/words';
 import { App, Button, Input, InputNumber, Segmented, Select } from 'antd';
 import dayjs from 'dayjs';
 import { useNavigate } from 'react-router';
@@ -40,10 +41,10 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
           forgetDraft();
           void message.success(
             isBlend
-              ? `${batch.name} is blended.`
+              ? t('bench.blended_done', { name: batch.name })
               : jars > 1
-                ? `${String(jars)} jars are started.`
-                : `${batch.name} is started.`,
+                ? t('bench.started_many', { count: String(jars) })
+                : t('bench.started_one', { name: batch.name }),
           );
           void navigate(`/shelf/${batch.id}`);
         },
@@ -54,22 +55,22 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
     <div>
       <div className="bench-start">
         <Input
-          aria-label="Name of the jar"
+          aria-label={t('bench.jar_name')}
           placeholder={name}
           value={draft.name}
           onChange={(event) => change({ name: event.target.value })}
         />
         <Select
-          aria-label="Place"
+          aria-label={t('bench.place')}
           value={draft.place}
           onChange={(place) => change({ place, roomCelsius: null })}
           style={{ width: 124 }}
-          options={places.map(({ id, name }) => ({ value: id, label: name }))}
+          options={places.map(({ id, name }) => ({ value: id, label: say(name) }))}
         />
         <InputNumber
-          aria-label="Temperature there"
+          aria-label={t('bench.temperature')}
           placeholder={there === undefined ? '' : String(there.usualCelsius)}
-          title="Left open, the jar goes by what is known of the place; a number stays with the jar"
+          title={t('bench.temperature_hint')}
           data-takes="temperature"
           value={draft.roomCelsius}
           min={-2}
@@ -80,10 +81,10 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
         />
         {!isBlend && (
           <label className="bench-day">
-            <span className="soft">{draft.startedOn === '' ? 'today, or on' : 'on'}</span>
+            <span className="soft">{draft.startedOn === '' ? t('bench.today_or') : 'on'}</span>
             <Input
               type="date"
-              aria-label="Started on"
+              aria-label={t('bench.started_on')}
               value={draft.startedOn}
               max={dayjs().format('YYYY-MM-DD')}
               onChange={(event) => change({ startedOn: event.target.value })}
@@ -92,17 +93,21 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
         )}
         {hours > 0.01 && (
           <Segmented
-            aria-label="How far it is"
+            aria-label={t('bench.progress')}
             value={draft.isPacked ? 'packed' : 'begins'}
             onChange={(how) => change({ isPacked: how === 'packed' })}
             options={[
-              { value: 'begins', label: `begins now, ${hoursOf(hours)} to the jar` },
-              { value: 'packed', label: 'packed already' },
+              { value: 'begins', label: t('bench.begins_now', { hours: hoursOf(hours) }) },
+              { value: 'packed', label: t('bench.packed') },
             ]}
           />
         )}
         <Button type="primary" disabled={!isReady} loading={start.isPending} onClick={begin}>
-          {isBlend ? 'Blend it' : jars > 1 ? `Start the ${String(jars)} jars` : 'Start the jar'}
+          {isBlend
+            ? t('bench.blend')
+            : jars > 1
+              ? t('bench.start_many', { count: String(jars) })
+              : t('bench.start')}
         </Button>
       </div>
       {start.error && (
@@ -116,5 +121,5 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
 
 const hoursOf = (hours: number): string =>
   hours < 1
-    ? `${String(Math.max(1, Math.round(hours * 60)))} min`
+    ? t('duration.minutes_short', { minutes: String(Math.max(1, Math.round(hours * 60))) })
     : `${String(Math.round(hours * 10) / 10)} h`;

@@ -1,3 +1,4 @@
+import { say, t, type Message } from '../../messages/words';
 import type { Kitchen } from '../../api/client';
 
 type Options = ReturnType<typeof make>;
@@ -18,11 +19,11 @@ export function optionsOf(kitchen: Kitchen): Options {
 function make(kitchen: Kitchen) {
   const named = (rows: { id: string; name: string }[]) =>
     rows.map(({ id, name }) => ({ value: id, label: name }));
-  const labelled = <Id extends string>(rows: { id: Id; label: string }[]) =>
-    rows.map(({ id, label }) => ({ value: id, label }));
+  const labelled = <Id extends string>(rows: { id: Id; label: Message }[]) =>
+    rows.map(({ id, label }) => ({ value: id, label: say(label) }));
   const jars = kitchen.jars.map((jar) => ({
     value: jar.id,
-    label: `${jar.name}, ${jar.howMany > jar.inUse ? String(jar.howMany - jar.inUse) : 'none'} free`,
+    label: t('bench.jar_free', { jar: jar.name, free: Math.max(0, jar.howMany - jar.inUse) }),
   }));
 
   return {
@@ -35,8 +36,8 @@ function make(kitchen: Kitchen) {
     salts: named(kitchen.salts),
     methods: labelled(kitchen.methods),
     percentOf: labelled(kitchen.bases),
-    cuts: kitchen.shapes.map((shape) => ({ value: shape, label: shape })),
+    cuts: kitchen.shapes.map((shape) => ({ value: shape, label: t(`shape.${shape}`) })),
     jars,
-    jarsOrNone: [...jars, { value: '', label: 'no jar yet' }],
+    jarsOrNone: [...jars, { value: '', label: t('bench.no_jar_yet') }],
   };
 }

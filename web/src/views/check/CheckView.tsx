@@ -1,3 +1,4 @@
+import { say, t, T } from '../../messages/words';
 import { Button } from 'antd';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Batch, Inspection, Question } from '../../api/client';
@@ -10,7 +11,7 @@ import { FindingDrawing } from '../../drawings/FindingDrawing';
 import { days } from '../shelf/days';
 import './CheckView.css';
 
-const senses = { eye: 'Look', nose: 'Smell', touch: 'Touch' } as const;
+const senses = { eye: t('check.look'), nose: t('check.smell'), touch: t('check.touch') } as const;
 
 /** Looking into a jar: by eye, nose and fork, to what follows from it. */
 export function CheckView() {
@@ -50,10 +51,9 @@ function Look({ batch, questions }: { batch: Batch; questions: Question[] }) {
   return (
     <div className="check">
       <div className="check-asks">
-        <h1>Check {batch.name}</h1>
+        <h1>{t('check.title', { name: batch.name })}</h1>
         <p className="soft">
-          {days(batch.dayCount)} old. Go from the top; do not taste before the end. Not sure what kahm looks
-          like? <Link to="/practice">Practise on drawn jars.</Link>
+          <T m="check.about" v={{ days: days(batch.dayCount), a0: (c) => <Link to="/practice">{c}</Link> }} />
         </p>
         {questions.map((question) => (
           <fieldset
@@ -63,11 +63,12 @@ function Look({ batch, questions }: { batch: Batch; questions: Question[] }) {
             aria-describedby={`how-${question.code}`}
           >
             <legend>
-              <span className={`sense is-${question.sense}`}>{senses[question.sense]}</span> {question.text}
+              <span className={`sense is-${question.sense}`}>{senses[question.sense]}</span>{' '}
+              {say(question.text)}
             </legend>
             <p id={`how-${question.code}`} className="soft">
-              {question.how}
-              {question.isMany && ' More than one can be true.'}
+              {say(question.how)}
+              {question.isMany && t('check.many')}
             </p>
             <div className="signs">
               {question.signs.map((sign) => (
@@ -79,7 +80,7 @@ function Look({ batch, questions }: { batch: Batch; questions: Question[] }) {
                     onChange={() => toggle(question, sign.id)}
                   />
                   <FindingDrawing sign={sign.id} colour={batch.colour} shape={batch.jar?.shape ?? 'chunks'} />
-                  <span>{sign.label}</span>
+                  <span>{say(sign.label)}</span>
                 </label>
               ))}
             </div>
@@ -101,10 +102,7 @@ function Look({ batch, questions }: { batch: Batch; questions: Question[] }) {
             forget={forget}
           />
         ) : (
-          <p className="soft">
-            What you find leads to a verdict here, with its reason. Nothing is concluded before everything was
-            looked at, unless it must go out.
-          </p>
+          <p className="soft">{t('check.pending')}</p>
         )}
       </aside>
     </div>
@@ -136,28 +134,28 @@ function Said({ batch, found, inspection, left, forget }: SaidProps) {
   return (
     <>
       <p className={`verdict is-${left.length > 0 ? 'open' : inspection.verdict}`} data-testid="verdict">
-        {left.length > 0 ? `${String(left.length)} more to look at` : inspection.label}
+        {left.length > 0 ? t('check.left', { count: String(left.length) }) : say(inspection.label)}
       </p>
       {left.length > 0 && (
         <ul className="quiet-list still-open">
           {left.map(({ code, text }) => (
             <li key={code}>
-              <a href={`#ask-${code}`}>{text}</a>
+              <a href={`#ask-${code}`}>{say(text)}</a>
             </li>
           ))}
         </ul>
       )}
-      {(left.length === 0 || inspection.rules.length > 0) && <p>{inspection.because}</p>}
+      {(left.length === 0 || inspection.rules.length > 0) && <p>{say(inspection.because)}</p>}
       {inspection.toDo.length > 0 && (
         <ul className="to-do">
           {inspection.toDo.map((one) => (
-            <li key={one}>{one}</li>
+            <li key={one.code}>{say(one)}</li>
           ))}
         </ul>
       )}
       {inspection.cautions.map((one) => (
-        <p key={one} className="caution">
-          {one}
+        <p key={one.code} className="caution">
+          {say(one)}
         </p>
       ))}
       {write.error && (
@@ -172,7 +170,7 @@ function Said({ batch, found, inspection, left, forget }: SaidProps) {
           disabled={left.length > 0}
           onClick={() => keep(() => void navigate(`/shelf/${batch.id}/log`))}
         >
-          Write it down
+          {t('action.save')}
         </Button>
         {isOut && (
           <Button
@@ -187,7 +185,7 @@ function Said({ batch, found, inspection, left, forget }: SaidProps) {
               )
             }
           >
-            Write it down, and empty the jar
+            {t('check.save_empty')}
           </Button>
         )}
       </div>

@@ -1,3 +1,4 @@
+import { say, t } from '../../messages/words';
 import { Button } from 'antd';
 import { useQueryClient } from '@tanstack/react-query';
 import type { Practice } from '../../api/client';
@@ -31,24 +32,30 @@ function Jar({ asked }: { asked: Practice }) {
           amount={asked.amount}
           seed={`practice ${String(asked.number)}`}
           size={380}
-          label={said === null ? `${asked.food}, seen from above` : `${asked.food}: ${said.sign}`}
+          label={
+            said === null
+              ? t('practice.from_above', { food: say(asked.food) })
+              : `${say(asked.food)}: ${say(said.sign)}`
+          }
         />
         <p className="soft">
-          {asked.food}, sixth day, seen from above
-          {asked.signs.includes('sediment_white') && '. At the bottom lies a white sediment'}
-          {asked.signs.includes('brine_cloudy') && '. The brine is cloudy'}.
+          {t('practice.jar', {
+            food: say(asked.food),
+            isSediment: asked.signs.includes('sediment_white'),
+            isCloudy: asked.signs.includes('brine_cloudy'),
+          })}
         </p>
       </div>
       <div>
-        <h1>Film or mould?</h1>
+        <h1>{t('practice.title')}</h1>
         <p className="practice-score soft" data-testid="score">
           {score.of === 0
-            ? 'Your last twenty answers are counted here.'
-            : `${String(score.right)} right of your last ${String(score.of)}.`}
+            ? t('practice.score_none')
+            : t('practice.score', { right: String(score.right), total: String(score.of) })}
         </p>
         {said === null ? (
           <>
-            <p>What do you do with this jar?</p>
+            <p>{t('practice.question')}</p>
             <div className="practice-answers">
               {asked.answers.map((one) => (
                 <Button
@@ -56,7 +63,7 @@ function Jar({ asked }: { asked: Practice }) {
                   loading={answer.isPending && answer.variables.answer === one.id}
                   onClick={() => answer.mutate({ number: asked.number, answer: one.id })}
                 >
-                  {one.label}
+                  {say(one.label)}
                 </Button>
               ))}
             </div>
@@ -64,31 +71,27 @@ function Jar({ asked }: { asked: Practice }) {
         ) : (
           <div aria-live="polite">
             <p className={`verdict is-${said.verdict}`} data-testid="said">
-              {said.isRight ? 'Right.' : `Not quite: ${labelOf(asked, said.right)}.`}
+              {said.isRight
+                ? t('practice.right')
+                : t('practice.wrong', { right: labelOf(asked, said.right) })}
             </p>
             <p>
-              <b>{said.sign}.</b> {said.because}
+              <b>{say(said.sign)}.</b> {say(said.because)}
             </p>
-            {said.caution !== null && <p className="caution">{said.caution}</p>}
+            {said.caution !== null && <p className="caution">{say(said.caution)}</p>}
             <Button
               type="primary"
               autoFocus
               onClick={() => void queries.invalidateQueries({ queryKey: ['practice'] })}
             >
-              The next jar
+              {t('practice.next')}
             </Button>
           </div>
         )}
         <div className="practice-pairs">
-          <Pair
-            onTop="film_flat"
-            says="Kahm lies flat. It is white, matt, often wrinkled, and has no hairs."
-          />
-          <Pair
-            onTop="fuzz_white"
-            says="Mould stands up. It has hairs and a shadow under it, white or coloured."
-          />
-          <Pair onTop="spots_pink" says="Pink and orange are out, flat or not." />
+          <Pair onTop="film_flat" says={t('practice.kahm')} />
+          <Pair onTop="fuzz_white" says={t('practice.mould')} />
+          <Pair onTop="spots_pink" says={t('practice.pink')} />
         </div>
       </div>
     </div>
@@ -105,4 +108,4 @@ function Pair({ onTop, says }: { onTop: OnTop; says: string }) {
 }
 
 const labelOf = (asked: Practice, id: string): string =>
-  (asked.answers.find((one) => one.id === id)?.label ?? id).replace(/^./, (first) => first.toLowerCase());
+  say(asked.answers.find((one) => one.id === id)?.label) ?? id;

@@ -1,3 +1,4 @@
+import { say, t, T } from '../../messages/words';
 import { Button, Checkbox, Input, InputNumber, Select } from 'antd';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -63,24 +64,30 @@ function Editor({ kitchen, formula }: { kitchen: Kitchen; formula: Formula | nul
   return (
     <article className="formula">
       <header className="formula-head">
-        <h1>{formula ? `Change ${formula.name}` : 'Write a formula'}</h1>
+        <h1>{formula ? t('formula_edit.edit', { name: formula.name }) : t('formula_edit.new')}</h1>
         <div className="formula-do">
           {wasKept && (
             <span className="soft">
-              What you typed before was kept.{' '}
-              <Button size="small" onClick={forget}>
-                Start over
-              </Button>
+              <T
+                m="formula_edit.restored"
+                v={{
+                  a0: (c) => (
+                    <Button size="small" onClick={forget}>
+                      {c}
+                    </Button>
+                  ),
+                }}
+              />
             </span>
           )}
-          <Link to={formula ? `/formulas/${formula.id}` : '/formulas'}>Leave it</Link>
+          <Link to={formula ? `/formulas/${formula.id}` : '/formulas'}>{t('action.cancel')}</Link>
           <Button
             type="primary"
             disabled={refusal !== null}
             loading={write.isPending || rewrite.isPending}
             onClick={save}
           >
-            {formula ? `Keep as version ${formula.newest + 1}` : 'Keep'}
+            {formula ? t('formula_edit.save_version', { version: formula.newest + 1 }) : t('action.save')}
           </Button>
         </div>
       </header>
@@ -90,7 +97,7 @@ function Editor({ kitchen, formula }: { kitchen: Kitchen; formula: Formula | nul
         </p>
       )}
       <div className="formula-body">
-        <section aria-label="What goes in">
+        <section aria-label={t('formula.ingredients')}>
           <Head document={document} change={change} refusal={refusal} kitchen={formula ? null : kitchen} />
           {document.steps.map((step, i) => (
             <StepEditor
@@ -103,7 +110,7 @@ function Editor({ kitchen, formula }: { kitchen: Kitchen; formula: Formula | nul
             />
           ))}
         </section>
-        <section aria-label="Words" className="editor-words">
+        <section aria-label={t('formula_edit.texts')} className="editor-words">
           <Words document={document} change={change} refusal={refusal} />
         </section>
         <div>
@@ -132,24 +139,24 @@ function Head({ document, change, refusal, kitchen }: PartProps & { kitchen: Kit
       <InputNumber
         value={when[key]}
         onChange={(value) => change({ window: { ...when, [key]: value ?? 0 } })}
-        suffix="days"
+        suffix={t('unit.days')}
       />
     </Field>
   );
 
   return (
     <div className="fields">
-      <Field label="Name" name="document.name" refusal={refusal} wide>
+      <Field label={t('field.name')} name="document.name" refusal={refusal} wide>
         <Input value={document.name} onChange={(event) => change({ name: event.target.value })} />
       </Field>
-      <Field label="In a line" name="document.summary" refusal={refusal} wide>
+      <Field label={t('formula_edit.summary')} name="document.summary" refusal={refusal} wide>
         <Input value={document.summary ?? ''} onChange={(event) => change({ summary: event.target.value })} />
       </Field>
-      <Field label="Family" name="document.group" refusal={refusal}>
+      <Field label={t('formula_edit.group')} name="document.group" refusal={refusal}>
         <Input value={document.group ?? ''} onChange={(event) => change({ group: event.target.value })} />
       </Field>
       {kitchen && (
-        <Field label="Method" name="document.method" refusal={refusal}>
+        <Field label={t('formula_edit.method')} name="document.method" refusal={refusal}>
           <Select
             value={document.method}
             onChange={(_, chosen) =>
@@ -157,35 +164,35 @@ function Head({ document, change, refusal, kitchen }: PartProps & { kitchen: Kit
             }
             options={kitchen.methods
               .filter((method) => method.begins !== null)
-              .map((method) => ({ value: method.id as string, label: method.label, method }))}
+              .map((method) => ({ value: method.id as string, label: say(method.label), method }))}
           />
         </Field>
       )}
       <NumberField
-        label="A serving"
+        label={t('formula_edit.serving')}
         name="document.serving.grams"
         refusal={refusal}
         value={serving.grams}
         change={(value) => change({ serving: { ...serving, grams: value } })}
         unit="g"
       />
-      {days('youngDays', 'Young after')}
-      {days('readyDays', 'Ready after')}
-      {days('longDays', 'Long after')}
+      {days('youngDays', t('formula_edit.young'))}
+      {days('readyDays', t('formula_edit.ready'))}
+      {days('longDays', t('formula_edit.long'))}
       <NumberField
-        label="At"
+        label={t('formula_edit.at')}
         name="document.window.celsius"
         refusal={refusal}
         value={when.celsius}
         change={(value) => change({ window: { ...when, celsius: value } })}
         unit="°C"
       />
-      <Field label="Live" wide>
+      <Field label={t('formula_edit.live')} wide>
         <Checkbox
           checked={document.isLive ?? false}
           onChange={(event) => change({ isLive: event.target.checked })}
         >
-          it is eaten for its living cultures
+          {t('formula_edit.live_about')}
         </Checkbox>
       </Field>
     </div>
@@ -193,12 +200,12 @@ function Head({ document, change, refusal, kitchen }: PartProps & { kitchen: Kit
 }
 
 const texts = [
-  { key: 'work', label: 'What to do, a line for each step' },
-  { key: 'signs', label: 'Done when' },
-  { key: 'why', label: 'Why' },
-  { key: 'schools', label: 'Where cooks differ' },
-  { key: 'cautions', label: 'Cautions' },
-  { key: 'notes', label: 'Notes' },
+  { key: 'work', label: t('formula_edit.steps') },
+  { key: 'signs', label: t('formula.done_when') },
+  { key: 'why', label: t('formula.why') },
+  { key: 'schools', label: t('formula.differ') },
+  { key: 'cautions', label: t('formula.cautions') },
+  { key: 'notes', label: t('formula.notes') },
 ] as const;
 
 function Words({ document, change, refusal }: PartProps) {

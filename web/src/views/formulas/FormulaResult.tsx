@@ -1,3 +1,4 @@
+import { joined, named, say, t } from '../../messages/words';
 import { Fragment } from 'react';
 import type { FormulaWorked } from '../../api/client';
 import { Advice } from '../../app/Advice';
@@ -9,15 +10,16 @@ export function FormulaResult({ worked }: { worked: FormulaWorked }) {
   const widest = serving.contributions[0];
 
   return (
-    <aside className="worked" aria-label="What it comes to">
+    <aside className="worked" aria-label={t('formula.result')}>
       <div>
-        sodium in {grams(serving.grams)}
+        {t('formula.sodium_in', { grams: grams(serving.grams) })}
         <span className="figure" data-testid="formula-sodium">
           {sodium(serving.sodium)}
         </span>
         <span className="soft">
-          {sodiumBand(serving.sodium)}
-          {widest && `; the band comes mostly from ${widest.label}`}
+          {widest
+            ? t('formula.band', { band: sodiumBand(serving.sodium), what: say(widest.label) })
+            : sodiumBand(serving.sodium)}
         </span>
       </div>
       <Floor strength={worked.strength} />
@@ -31,14 +33,21 @@ export function FormulaResult({ worked }: { worked: FormulaWorked }) {
             <span>
               {mg(member.sodiumMg)}{' '}
               <span className="soft">
-                in {grams(member.grams)}, {percent(member.percentOfTarget)}
+                {t('formula.member', {
+                  grams: grams(member.grams),
+                  percent: percent(member.percentOfTarget),
+                })}
               </span>
             </span>
             {(member.allergens.length > 0 || member.dislikes.length > 0) && (
               <span className="worked-clash">
-                {member.allergens.length > 0 && `not for ${member.name}: ${member.allergens.join(', ')}`}
+                {member.allergens.length > 0 &&
+                  t('formula.not_for', {
+                    name: member.name,
+                    allergens: joined(member.allergens.map((one) => named('allergen', one))),
+                  })}
                 {member.allergens.length > 0 && member.dislikes.length > 0 && '; '}
-                {member.dislikes.length > 0 && `does not like ${member.dislikes.join(', ')}`}
+                {member.dislikes.length > 0 && t('formula.dislikes', { foods: joined(member.dislikes) })}
               </span>
             )}
           </Fragment>
@@ -46,23 +55,23 @@ export function FormulaResult({ worked }: { worked: FormulaWorked }) {
       </div>
       <div className="words">
         <span className={`word${worked.isLive ? ' is-live' : ''}`}>
-          {worked.isLive ? 'live' : 'not live'}
+          {t(worked.isLive ? 'formula.live' : 'formula.not_live')}
         </span>
         {worked.allergens.map((allergen) => (
           <span key={allergen} className="word">
-            {allergen}
+            {named('allergen', allergen)}
           </span>
         ))}
         {worked.notFor.map((diet) => (
           <span key={diet} className="word">
-            not {diet}
+            {t('formula.not_diet', { diet: named('diet', diet) })}
           </span>
         ))}
-        {!worked.allergens.includes('milk') && <span className="word">no dairy</span>}
+        {!worked.allergens.includes('milk') && <span className="word">{t('formula.no_dairy')}</span>}
       </div>
       <Advice advice={worked.advice} />
       {worked.cautions.length > 0 && (
-        <ul className="cautions" aria-label="Cautions">
+        <ul className="cautions" aria-label={t('formula.cautions')}>
           {worked.cautions.map((text) => (
             <li key={text}>{text}</li>
           ))}
@@ -87,7 +96,10 @@ function Floor({ strength }: { strength: FormulaWorked['strength'] }) {
     <div>
       <svg
         role="img"
-        aria-label={`Salt ${percent(strength.percent)} ${strength.basis}, the floor is ${percent(strength.floorPercent)}`}
+        aria-label={t('formula.strength_bar', {
+          strength: say(strength.text),
+          least: percent(strength.floorPercent),
+        })}
         viewBox={`0 0 ${WIDE} 30`}
         style={{ width: '100%', maxWidth: WIDE, display: 'block' }}
       >
@@ -109,8 +121,7 @@ function Floor({ strength }: { strength: FormulaWorked['strength'] }) {
         />
       </svg>
       <span className="soft">
-        salt {percent(strength.percent)} {strength.basis}; the method&apos;s floor is{' '}
-        {percent(strength.floorPercent)}
+        {t('formula.strength', { strength: say(strength.text), least: percent(strength.floorPercent) })}
       </span>
     </div>
   );

@@ -1,3 +1,4 @@
+import { named, say, t } from '../../messages/words';
 import { App, Button, Input, InputNumber, Segmented, Select } from 'antd';
 import { useDeferredValue, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
@@ -12,7 +13,7 @@ import {
   type FormulaScale,
 } from '../../api/queries';
 import { useFormulaSavings } from '../../api/intake';
-import { grams, mg } from '../../app/numbers';
+import { grams, mg, ml } from '../../app/numbers';
 import { Savings } from '../../app/Savings';
 import { PageState } from '../../app/PageState';
 import { FormulaResult } from './FormulaResult';
@@ -49,42 +50,49 @@ export function FormulaView() {
         <Doings formula={shown} />
       </header>
       <div className="formula-body">
-        <section aria-label="What goes in">
+        <section aria-label={t('formula.ingredients')}>
           <ScaleBar scale={scale} change={setScale} refusal={formula.error} />
           <Amounts formula={shown} />
           <Lighter formula={shown} />
           <StartBar formula={shown} scale={ready(scale) ? scale : { by: 'as_written' }} />
         </section>
-        <section aria-label="How it is made" className="formula-work">
-          <h2>{shown.methodLabel}</h2>
+        <section aria-label={t('formula.steps')} className="formula-work">
+          <h2>{say(shown.methodLabel)}</h2>
           <ol>
             {shown.work.map((text) => (
               <li key={text}>{text}</li>
             ))}
           </ol>
-          <Texts title="Done when" texts={shown.signs} />
+          <Texts title={t('formula.done_when')} texts={shown.signs} />
           <dl className="formula-facts">
-            <dt>Ready</dt>
+            <dt>{t('formula.ready')}</dt>
             <dd>
-              after {time(shown.window.readyDays)} at {shown.window.celsius} °C; young after{' '}
-              {time(shown.window.youngDays)}, long after {time(shown.window.longDays)}
+              {t('formula.window', {
+                ready: time(shown.window.readyDays),
+                celsius: shown.window.celsius,
+                young: time(shown.window.youngDays),
+                long: time(shown.window.longDays),
+              })}
             </dd>
-            <dt>Vessel</dt>
+            <dt>{t('formula.vessel')}</dt>
             <dd>
-              {Math.round(shown.vessel.nominalMl)} ml, {shown.vessel.cover}, {shown.vessel.headspaceMm} mm
-              free
-              {shown.vessel.holdDown && `; ${shown.vessel.holdDown.toLowerCase()}`}
+              {t('formula.vessel_line', {
+                ml: ml(shown.vessel.nominalMl),
+                cover: named('cover', shown.vessel.cover),
+                headspace: shown.vessel.headspaceMm,
+                weight: shown.vessel.holdDown ?? 'none',
+              })}
             </dd>
             {shown.keeping && (
               <>
-                <dt>Keeps</dt>
-                <dd>{shown.keeping.text || time(shown.keeping.days)}</dd>
+                <dt>{t('formula.keeps')}</dt>
+                <dd>{say(shown.keeping.text) || time(shown.keeping.days)}</dd>
               </>
             )}
           </dl>
-          <Texts title="Why" texts={shown.why} />
-          <Texts title="Where cooks differ" texts={shown.schools} />
-          <Texts title="Notes" texts={shown.notes} />
+          <Texts title={t('formula.why')} texts={shown.why} />
+          <Texts title={t('formula.differ')} texts={shown.schools} />
+          <Texts title={t('formula.notes')} texts={shown.notes} />
         </section>
         <FormulaResult worked={shown} />
       </div>
@@ -131,12 +139,12 @@ function ScaleBar({ scale, change, refusal }: ScaleProps) {
   return (
     <div className="scale-bar">
       <Segmented
-        aria-label="Scale by"
+        aria-label={t('formula.scale_by')}
         value={scale.by}
         onChange={(by) => change({ ...scale, by })}
         options={[
-          { value: 'as_written' as const, label: 'as written' },
-          { value: 'jar' as const, label: 'a jar' },
+          { value: 'as_written' as const, label: t('formula.as_written') },
+          { value: 'jar' as const, label: t('formula.by_jar') },
           { value: 'vegetable' as const, label: 'weight' },
           { value: 'servings' as const, label: 'servings' },
           { value: 'sodium' as const, label: 'sodium' },
@@ -144,8 +152,8 @@ function ScaleBar({ scale, change, refusal }: ScaleProps) {
       />
       {scale.by === 'jar' && (
         <Select
-          aria-label="Jar to fill"
-          placeholder="which jar"
+          aria-label={t('formula.jar_to_fill')}
+          placeholder={t('formula.which_jar')}
           value={scale.jarId}
           onChange={(jarId) => change({ ...scale, jarId })}
           options={(kitchen.data?.jars ?? []).map((jar) => ({ value: jar.id, label: jar.name }))}
@@ -153,33 +161,29 @@ function ScaleBar({ scale, change, refusal }: ScaleProps) {
       )}
       {scale.by === 'vegetable' && (
         <Input
-          aria-label="Weight of the vegetable"
-          placeholder="900 g, or 2 lb"
+          aria-label={t('formula.vegetable_weight')}
+          placeholder={t('formula.weight_example')}
           value={scale.amount ?? ''}
           onChange={(event) => change({ ...scale, amount: event.target.value })}
         />
       )}
       {scale.by === 'servings' && (
         <InputNumber
-          aria-label="Servings"
+          aria-label={t('formula.servings')}
           value={scale.servings ?? null}
           onChange={(servings) => change(servings === null ? { by: 'servings' } : { ...scale, servings })}
-          suffix="servings"
+          suffix={t('unit.servings')}
         />
       )}
       {scale.by === 'sodium' && (
         <InputNumber
-          aria-label="Sodium in a serving"
+          aria-label={t('formula.serving_sodium')}
           value={scale.sodiumMg ?? null}
           onChange={(sodiumMg) => change(sodiumMg === null ? { by: 'sodium' } : { ...scale, sodiumMg })}
-          suffix="mg in a serving"
+          suffix={t('formula.mg_serving')}
         />
       )}
-      {scale.by === 'sodium' && (
-        <p className="soft scale-say">
-          The portion changes, never the salt in the jar: salt is part of the safety.
-        </p>
-      )}
+      {scale.by === 'sodium' && <p className="soft scale-say">{t('formula.portion_note')}</p>}
       {complaint && (
         <p className="complaint" role="alert">
           {complaint}
@@ -190,17 +194,17 @@ function ScaleBar({ scale, change, refusal }: ScaleProps) {
 }
 
 const parts: Record<string, string> = {
-  vegetables: 'vegetable',
-  base: 'base',
-  add: 'base',
-  water: 'water',
-  'fresh water': 'to freshen',
-  salt: 'salt',
-  starter: 'starter',
-  brine: 'brine',
-  alongside: 'salted along',
-  paste: 'paste',
-  additions: 'at the end',
+  vegetables: t('formula.part_vegetable'),
+  base: t('formula.part_base'),
+  add: t('formula.part_base'),
+  water: t('formula.part_water'),
+  'fresh water': t('formula.part_freshen'),
+  salt: t('formula.part_salt'),
+  starter: t('formula.part_starter'),
+  brine: t('formula.part_brine'),
+  alongside: t('formula.part_alongside'),
+  paste: t('formula.part_paste'),
+  additions: t('formula.part_end'),
 };
 
 function Amounts({ formula }: { formula: Formula }) {
@@ -213,16 +217,18 @@ function Amounts({ formula }: { formula: Formula }) {
       <table className="amounts">
         <caption>
           <Segmented
-            aria-label="Units"
+            aria-label={t('formula.units')}
             value={unit}
             onChange={setShows}
             options={[
-              { value: 'grams' as const, label: 'grams' },
-              { value: 'spoons' as const, label: 'cups and spoons' },
+              { value: 'grams' as const, label: t('formula.grams') },
+              { value: 'spoons' as const, label: t('formula.cups') },
             ]}
           />
           {formula.factor !== 1 && (
-            <span className="soft">{Math.round(formula.factor * 100) / 100} times</span>
+            <span className="soft">
+              {t('formula.times', { factor: Math.round(formula.factor * 100) / 100 })}
+            </span>
           )}
         </caption>
         <tbody>
@@ -238,7 +244,7 @@ function Amounts({ formula }: { formula: Formula }) {
                 </td>
                 <td>
                   {line.name}
-                  {line.cut && `, ${line.cut}`}{' '}
+                  {line.cut && `, ${named('shape', line.cut)}`}{' '}
                   <span className="soft">{unit === 'grams' ? line.measure : grams(line.grams)}</span>
                 </td>
               </tr>
@@ -247,7 +253,11 @@ function Amounts({ formula }: { formula: Formula }) {
         </tbody>
       </table>
       <p className="soft">
-        makes {grams(formula.makesGrams)}, {formula.servings} servings of {grams(formula.serving.grams)}
+        {t('formula.makes', {
+          grams: grams(formula.makesGrams),
+          count: formula.servings,
+          serving: grams(formula.serving.grams),
+        })}
       </p>
     </>
   );
@@ -259,31 +269,27 @@ function Lighter({ formula }: { formula: Formula }) {
   const savings = useFormulaSavings(formula.id, milligrams);
 
   return (
-    <section aria-label="Less sodium" className="lighter">
+    <section aria-label={t('formula.less_sodium')} className="lighter">
       <label>
-        A serving of at most{' '}
+        {t('formula.at_most')}{' '}
         <InputNumber
-          aria-label="Milligrams wanted"
+          aria-label={t('formula.mg_wanted')}
           min={10}
           max={2000}
           value={milligrams}
-          suffix="mg"
+          suffix={t('unit.mg')}
           onChange={(value) => setMilligrams(value ?? 140)}
         />
       </label>
       <div className="words">
         {formula.members.map((member) => (
-          <Button
-            key={member.personId}
-            onClick={() => setMilligrams(Math.round(member.targetMg / 10))}
-          >{`a tenth of ${member.name}’s ${mg(member.targetMg)}`}</Button>
+          <Button key={member.personId} onClick={() => setMilligrams(Math.round(member.targetMg / 10))}>
+            {t('formula.tenth', { name: member.name, target: mg(member.targetMg) })}
+          </Button>
         ))}
       </div>
       {savings.data && <Savings found={savings.data} />}
-      <p className="soft">
-        140 mg in a serving is “low sodium” on labels. Its salt stays at what is safe for it: with less,
-        spoilage bacteria can win.
-      </p>
+      <p className="soft">{t('formula.low_sodium')}</p>
     </section>
   );
 }
@@ -305,23 +311,23 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
   return (
     <div className="start-bar">
       <Select
-        aria-label="Into"
+        aria-label={t('formula.into')}
         value={into ?? ''}
         disabled={scale.by === 'jar'}
         onChange={setJar}
         options={[
           ...(kitchen.data?.jars ?? []).map((one) => ({
             value: one.id,
-            label: `${one.name}, ${Math.max(0, one.howMany - one.inUse)} free`,
+            label: t('bench.jar_free', { jar: one.name, free: Math.max(0, one.howMany - one.inUse) }),
           })),
-          { value: '', label: 'no jar' },
+          { value: '', label: t('formula.no_jar') },
         ]}
       />
       <Select
-        aria-label="Place"
+        aria-label={t('formula.place')}
         value={place}
         onChange={setPlace}
-        options={places.map(({ id, name }) => ({ value: id, label: name }))}
+        options={places.map(({ id, name }) => ({ value: id, label: say(name) }))}
       />
       <Button
         type="primary"
@@ -344,7 +350,7 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
           )
         }
       >
-        Start the jar
+        {t('formula.start')}
       </Button>
       {start.error && (
         <p className="complaint" role="alert">
@@ -361,16 +367,19 @@ function Provenance({ formula }: { formula: Formula }) {
 
   return (
     <p className="soft formula-from">
-      {formula.isLibrary ? 'From the library, version' : 'Version'} {formula.version}
-      {note && `: ${note}`}
-      {formula.isCorrected && '; the library has corrected its own since'}
-      {formula.batches.length > 0 && '; made as '}
+      {t('formula.version', {
+        isLibrary: formula.isLibrary,
+        version: formula.version,
+        note: say(note) ?? 'none',
+        isCorrected: formula.isCorrected,
+      })}
+      {formula.batches.length > 0 && t('formula.made_as')}
       {formula.batches.map((batch, i) => (
         <span key={batch.id}>
           {i > 0 && ', '}
           <Link to={`/shelf/${batch.id}`}>
             {batch.name}
-            {batch.version !== formula.newest && ` (version ${batch.version})`}
+            {batch.version !== formula.newest && t('formula.of_version', { version: batch.version })}
           </Link>
         </span>
       ))}
@@ -386,31 +395,31 @@ function Doings({ formula }: { formula: Formula }) {
 
   return (
     <div className="formula-do">
-      <Button onClick={() => void navigate(`/formulas/${formula.id}/change`)}>Change</Button>
+      <Button onClick={() => void navigate(`/formulas/${formula.id}/change`)}>{t('action.edit')}</Button>
       <Button
         loading={copy.isPending}
         onClick={() =>
           copy.mutate(
-            { ...formula.document, name: `${formula.name}, a copy` },
+            { ...formula.document, name: t('formula.copy_name', { name: formula.name }) },
             { onSuccess: (made) => void navigate(`/formulas/${made.id}/change`) },
           )
         }
       >
-        Copy
+        {t('action.copy')}
       </Button>
       <Button
         onClick={() =>
           archive.mutate(!formula.isArchived, {
             onSuccess: (one) =>
-              void message.info(one.isArchived ? 'In the archive.' : 'Back from the archive.'),
+              void message.info(one.isArchived ? t('formula.archived') : t('formula.unarchived')),
           })
         }
       >
-        {formula.isArchived ? 'Out of the archive' : 'Archive'}
+        {formula.isArchived ? t('formula.unarchive') : t('formula.archive')}
       </Button>
-      <Button onClick={() => window.print()}>Print</Button>
+      <Button onClick={() => window.print()}>{t('action.print')}</Button>
       <a className="as-button" href={`/api/formulas/export?as=jsonld&ids[]=${formula.id}`} download>
-        as recipe
+        {t('formula.as_recipe')}
       </a>
     </div>
   );

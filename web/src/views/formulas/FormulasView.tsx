@@ -1,3 +1,4 @@
+import { t, T } from '../../messages/words';
 import { Button, Checkbox, Input } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -50,38 +51,38 @@ export function FormulasView() {
     <>
       <div className="formulas-head">
         <Input
-          aria-label="Search formulas"
-          placeholder="Search formulas"
+          aria-label={t('formulas.search')}
+          placeholder={t('formulas.search')}
           value={query}
           onChange={(event) => setQuery(event.target.value)}
           allowClear
         />
         <Checkbox checked={forAll} onChange={(event) => setForAll(event.target.checked)}>
-          everyone may eat it
+          {t('formulas.for_all')}
         </Checkbox>
         <Checkbox checked={archived} onChange={(event) => setArchived(event.target.checked)}>
-          the archive
+          {t('formulas.archive')}
         </Checkbox>
         <span className="formulas-do">
           <Link to="/formulas/new" className="as-button">
-            Write one
+            {t('formulas.new')}
           </Link>
           <Link to="/formulas/bring" className="as-button">
-            Bring in
+            {t('action.import')}
           </Link>
           <a href="/api/formulas/export?as=json" download className="as-button">
-            All as JSON
+            {t('formulas.export_json')}
           </a>
           <a href="/api/formulas/export?as=jsonld" download className="as-button">
-            as recipes
+            {t('formulas.export_recipes')}
           </a>
         </span>
       </div>
       {shown.length === 0 && (
         <div className="page-state">
-          <h1>{archived ? 'The archive is empty' : 'No formula by that name'}</h1>
+          <h1>{archived ? t('formulas.archive_empty') : t('formulas.none')}</h1>
           <p>
-            <Button onClick={() => setQuery('')}>Show all</Button>
+            <Button onClick={() => setQuery('')}>{t('formulas.show_all')}</Button>
           </p>
         </div>
       )}
@@ -115,18 +116,21 @@ function Tag({ formula, avoided }: { formula: FormulaInList; avoided: Set<string
       <span className="formula-tag-say">{formula.summary}</span>
       <span className="formula-tag-foot">
         <span>
-          <b>{mg(formula.servingMg)}</b> in {grams(formula.servingGrams)}
+          <T
+            m="formulas.serving"
+            v={{ mg: mg(formula.servingMg), grams: grams(formula.servingGrams), b0: (c) => <b>{c}</b> }}
+          />
         </span>
         <span className="soft">{time(formula.readyDays)}</span>
       </span>
       <span className="words">
-        {formula.isLive && <span className="word is-live">live</span>}
+        {formula.isLive && <span className="word is-live">{t('formulas.live')}</span>}
         {formula.allergens.map((allergen) => (
           <span key={allergen} className={`word${avoided.has(allergen) ? ' is-clash' : ''}`}>
             {allergen}
           </span>
         ))}
-        {!formula.isLibrary && <span className="word">yours</span>}
+        {!formula.isLibrary && <span className="word">{t('formulas.own')}</span>}
       </span>
     </Link>
   );

@@ -1,3 +1,4 @@
+import { say, t } from '../../messages/words';
 import { Button, Checkbox, Input, InputNumber, Select, Upload } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -26,14 +27,11 @@ export function ImportView() {
 
   return (
     <div className="bring">
-      <section aria-label="From elsewhere">
-        <h1>Bring in a formula</h1>
-        <p className="soft">
-          Paste a recipe line by line, or a file: schema.org recipes (JSON-LD), or formulas that Tempesal
-          handed out.
-        </p>
+      <section aria-label={t('import.from_elsewhere')}>
+        <h1>{t('import.title')}</h1>
+        <p className="soft">{t('import.about')}</p>
         <Input.TextArea
-          aria-label="Recipe"
+          aria-label={t('import.recipe')}
           rows={14}
           value={text}
           onChange={(event) => setText(event.target.value)}
@@ -41,7 +39,7 @@ export function ImportView() {
         />
         <div className="words drawer-part">
           <Button type="primary" loading={preview.isPending} onClick={() => read(text)}>
-            Look at it
+            {t('import.preview')}
           </Button>
           <Upload
             accept=".json,.jsonld,.txt"
@@ -54,15 +52,15 @@ export function ImportView() {
               return false;
             }}
           >
-            <Button>From a file</Button>
+            <Button>{t('import.from_file')}</Button>
           </Upload>
           <Link to="/formulas" className="as-button">
-            Back
+            {t('action.back')}
           </Link>
         </div>
         {tooLarge && (
           <p className="complaint" role="alert">
-            More than 4 MB is too much to read.
+            {t('errors.text_4_mb')}
           </p>
         )}
         {preview.error && (
@@ -99,10 +97,8 @@ function Candidates({ kitchen, candidates }: { kitchen: Kitchen; candidates: Imp
   const wanted = all.filter((one) => one.isWanted && one.document !== null);
 
   return (
-    <section aria-label="What was found">
-      <h2>
-        {candidates.length === 1 ? 'One formula' : `${candidates.length} formulas`} found, nothing written yet
-      </h2>
+    <section aria-label={t('import.found_title')}>
+      <h2>{t('import.found', { count: candidates.length })}</h2>
       {all.map((one, i) => (
         <article key={i} className="candidate">
           <header>
@@ -114,14 +110,14 @@ function Candidates({ kitchen, candidates }: { kitchen: Kitchen; candidates: Imp
               <b>{one.candidate.name}</b>
             </Checkbox>
             {one.candidate.lines.length === 0 && one.candidate.problems.length === 0 && (
-              <span className="soft">as it was handed out</span>
+              <span className="soft">{t('import.unchanged')}</span>
             )}
           </header>
           {one.candidate.lines.length === 0 &&
             one.candidate.problems.map((problem) => (
               <p key={problem.path + problem.text} className="complaint">
                 {problem.path && <b>{problem.path}: </b>}
-                {problem.text}
+                {say(problem.text)}
               </p>
             ))}
           {one.candidate.lines.length > 0 && (
@@ -149,7 +145,7 @@ function Candidates({ kitchen, candidates }: { kitchen: Kitchen; candidates: Imp
           )
         }
       >
-        {wanted.length === 1 ? 'Bring it in' : `Bring in ${wanted.length}`}
+        {wanted.length === 1 ? t('action.import') : t('import.import_count', { count: wanted.length })}
       </Button>
     </section>
   );
@@ -186,10 +182,10 @@ function Lines({ kitchen, one, change }: LinesProps) {
             ) : (
               <span className="soft">
                 {line.kind === 'work' || line.kind === 'heading'
-                  ? { work: 'a step', heading: 'a heading' }[line.kind]
+                  ? { work: t('import.step'), heading: t('import.heading') }[line.kind]
                   : line.grams !== null
                     ? `${grams(line.grams)} ${name(line) ?? ''}`
-                    : 'kept as a note'}
+                    : t('import.as_note')}
               </span>
             )}
           </li>
@@ -216,11 +212,11 @@ function Settle({ kitchen, line, settle }: SettleProps) {
 
   return (
     <span className="settle">
-      <span className="complaint">{line.problem}</span>
+      <span className="complaint">{say(line.problem)}</span>
       <Select
-        aria-label={`What line ${line.number} is`}
+        aria-label={t('import.line_kind', { number: line.number })}
         showSearch={{ optionFilterProp: 'label' }}
-        placeholder="what it is"
+        placeholder={t('import.choose_food')}
         value={id}
         onChange={setId}
         options={[
@@ -235,7 +231,7 @@ function Settle({ kitchen, line, settle }: SettleProps) {
         ]}
       />
       <InputNumber
-        aria-label={`Grams of line ${line.number}`}
+        aria-label={t('import.line_grams', { number: line.number })}
         value={weight}
         onChange={setWeight}
         suffix="g"
@@ -247,10 +243,10 @@ function Settle({ kitchen, line, settle }: SettleProps) {
           settle({ id: key ?? '', isSalt: kind === 'salt', grams: weight ?? 0 });
         }}
       >
-        That is it
+        {t('import.accept')}
       </Button>
       <Button type="text" onClick={() => settle('note')}>
-        Keep as a note
+        {t('import.keep_note')}
       </Button>
     </span>
   );
@@ -281,7 +277,7 @@ function placed(
     document: {
       ...document,
       steps: [next, ...more],
-      notes: (document.notes ?? []).filter((note) => note !== `Not settled: ${line.text}`),
+      notes: (document.notes ?? []).filter((note) => note !== t('import.note', { line: line.text })),
     },
   };
 }

@@ -1,3 +1,4 @@
+import { say, t } from '../../messages/words';
 import { Button, InputNumber, Segmented, Select } from 'antd';
 import type { Kitchen, Refusal } from '../../api/client';
 import { Field } from '../../app/Field';
@@ -13,11 +14,11 @@ interface Props {
 }
 
 const names: Record<string, string> = {
-  vegetables: 'Vegetables',
-  base: 'Base',
-  alongside: 'Salted along',
-  paste: 'Paste',
-  additions: 'At the end',
+  vegetables: t('step_list.vegetables'),
+  base: t('step_list.base'),
+  alongside: t('step_list.alongside'),
+  paste: t('step_list.paste'),
+  additions: t('step_list.additions'),
 };
 
 const methodOf = (step: Step, kitchen: Kitchen) => kitchen.methods.find(({ id }) => id === step.method);
@@ -68,14 +69,14 @@ export function StepEditor({ step, path, change, kitchen, refusal }: Props) {
               }
             >
               {list === 'vegetables' || list === 'base'
-                ? 'Another food'
-                : `Add to the ${(names[list] ?? '').toLowerCase()}`}
+                ? t('step_edit.add_food')
+                : t('step_edit.add_to', { list: (names[list] ?? '').toLowerCase() })}
             </Button>
           </div>
         );
       })}
       {step.water !== undefined && (
-        <Field label="Water" name={`${path}.water`} refusal={refusal}>
+        <Field label={t('step_edit.water')} name={`${path}.water`} refusal={refusal}>
           <InputNumber
             value={step.water}
             onChange={(water) => change({ ...step, water: water ?? 0 })}
@@ -89,15 +90,15 @@ export function StepEditor({ step, path, change, kitchen, refusal }: Props) {
       {step.starter && (
         <div className="amount-row">
           <Select
-            aria-label="Starter"
+            aria-label={t('step_edit.starter')}
             value={step.starter.liquid ?? ''}
             onChange={(liquid) => change({ ...step, starter: { grams: 50, ...step.starter, liquid } })}
             options={kitchen.ingredients
               .filter((food) => food.use === 'starter')
-              .map((food) => ({ value: food.key, label: `${food.name} as starter` }))}
+              .map((food) => ({ value: food.key, label: t('step_edit.as_starter', { food: food.name }) }))}
           />
           <InputNumber
-            aria-label="Grams of starter"
+            aria-label={t('step_edit.starter_grams')}
             value={step.starter.grams}
             onChange={(grams) => change({ ...step, starter: { ...step.starter, grams: grams ?? 0 } })}
             suffix="g"
@@ -125,21 +126,21 @@ function AmountRow({ amount, path, kitchen, refusal, change, remove }: AmountPro
     <div>
       <div className="amount-row">
         <Select
-          aria-label="Food"
+          aria-label={t('step_edit.food')}
           showSearch={{ optionFilterProp: 'label' }}
           value={amount.ingredient}
           onChange={(ingredient: string) => change({ ...amount, ingredient })}
           options={foodOptions(kitchen)}
         />
         <InputNumber
-          aria-label={`Grams of ${name}`}
+          aria-label={t('step_edit.grams_of', { food: name })}
           value={typeof amount.grams === 'number' ? amount.grams : amount.grams.typical}
           onChange={(grams) => change({ ...amount, grams: grams ?? 0 })}
           suffix="g"
         />
         {remove && (
-          <Button type="text" aria-label={`Leave out ${name}`} onClick={remove}>
-            leave out
+          <Button type="text" aria-label={t('step_edit.remove', { food: name })} onClick={remove}>
+            {t('action.remove')}
           </Button>
         )}
       </div>
@@ -163,16 +164,16 @@ function SaltRow({ step, path, change, kitchen, refusal }: Props) {
 
   return (
     <div>
-      <h3>Salt</h3>
+      <h3>{t('step_edit.salt')}</h3>
       <div className="amount-row">
         <Select
-          aria-label="Salt"
+          aria-label={t('step_edit.salt')}
           value={salt.product}
           onChange={(product: string) => set({ product })}
           options={kitchen.salts.map((one) => ({ value: one.key, label: one.name }))}
         />
         <Segmented
-          aria-label="Salt by"
+          aria-label={t('step_edit.salt_by')}
           value={isShare ? 'share' : 'grams'}
           onChange={(by) => {
             change({
@@ -191,22 +192,22 @@ function SaltRow({ step, path, change, kitchen, refusal }: Props) {
         {isShare ? (
           <>
             <InputNumber
-              aria-label="Salt in percent"
+              aria-label={t('step_edit.salt_percent')}
               value={Math.round((salt.share ?? 0) * 10_000) / 100}
               step={0.1}
               onChange={(value) => set({ share: (value ?? 0) / 100 })}
               suffix="%"
             />
             <Select
-              aria-label="Percent of what"
+              aria-label={t('bench.strength_of')}
               value={salt.basis ?? method?.basis ?? ''}
               onChange={(basis: string) => set({ basis })}
-              options={kitchen.bases.map((basis) => ({ value: basis.id, label: basis.label }))}
+              options={kitchen.bases.map((basis) => ({ value: basis.id, label: say(basis.label) }))}
             />
           </>
         ) : (
           <InputNumber
-            aria-label="Grams of salt"
+            aria-label={t('step_edit.salt_grams')}
             value={salt.grams ?? 0}
             onChange={(grams) => set({ grams: grams ?? 0 })}
             suffix="g"

@@ -1,3 +1,4 @@
+import { t } from '../../messages/words';
 import type { FormulaDocument, KitchenJar, KitchenMethod } from '../../api/client';
 
 /** The parts of a documented step that the editor shows; everything else in it is kept as it is. */
@@ -71,7 +72,7 @@ export function begun(method: KitchenMethod): Document {
   const blank: Document = {
     tempesal: 'formula',
     version: 1,
-    name: 'A new formula',
+    name: t('formula_edit.new_name'),
     summary: '',
     method: method.id,
     group: 'roots',

@@ -1,3 +1,4 @@
+import { say, t } from '../../messages/words';
 import { App, Button, Input } from 'antd';
 import { useState } from 'react';
 import { useBringIntake, usePreviewIntake } from '../../api/intake';
@@ -16,9 +17,9 @@ export function ImportIntake({ close }: { close: () => void }) {
 
   return (
     <SaveDrawer
-      title="Bring in what was eaten"
+      title={t('import_intake.title')}
       close={close}
-      keepAs={read ? `Take over ${String(read.rows.length)} rows` : 'Look at it'}
+      keepAs={read ? t('import_intake.import', { count: String(read.rows.length) }) : t('import.preview')}
       isKeeping={preview.isPending || bring.isPending}
       refusal={refusal}
       keep={() => {
@@ -28,21 +29,18 @@ export function ImportIntake({ close }: { close: () => void }) {
         }
         void bring.mutateAsync(text).then(
           ({ count }) => {
-            void message.success(`Taken over: ${String(count)} rows.`);
+            void message.success(t('import_intake.done', { count: String(count) }));
             close();
           },
           () => undefined,
         );
       }}
     >
-      <p className="soft">
-        Comma-separated, the first line naming the columns: date, person, name, sodium_mg, and instead_of
-        where a row stands instead of some of the estimate.
-      </p>
+      <p className="soft">{t('import_intake.about')}</p>
       <input
         type="file"
         accept=".csv,text/csv"
-        aria-label="A file"
+        aria-label={t('import_intake.file')}
         onChange={(event) => {
           void event.target.files?.[0]?.text().then((content) => {
             setText(content);
@@ -51,7 +49,7 @@ export function ImportIntake({ close }: { close: () => void }) {
         }}
       />
       <Input.TextArea
-        aria-label="Its text"
+        aria-label={t('import_intake.text')}
         rows={6}
         value={text}
         onChange={(event) => {
@@ -69,8 +67,8 @@ export function ImportIntake({ close }: { close: () => void }) {
           {read.complaints.length > 0 && (
             <ul className="quiet-list">
               {read.complaints.map((one) => (
-                <li key={`${String(one.line)} ${one.text}`} className="complaint">
-                  Line {one.line}: {one.text}
+                <li key={`${String(one.line)} ${say(one.text)}`} className="complaint">
+                  {t('import_intake.line', { line: one.line, text: say(one.text) })}
                 </li>
               ))}
             </ul>
@@ -83,7 +81,7 @@ export function ImportIntake({ close }: { close: () => void }) {
             ))}
           </ul>
           <Button type="text" onClick={() => preview.reset()}>
-            Change the text
+            {t('import_intake.edit')}
           </Button>
         </div>
       )}

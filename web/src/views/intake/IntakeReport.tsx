@@ -1,5 +1,6 @@
+import { say, t } from '../../messages/words';
+import { when } from '../../messages/dates';
 import { Button } from 'antd';
-import dayjs from 'dayjs';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Sodium } from '../../api/client';
 import { useIntake } from '../../api/intake';
@@ -28,25 +29,29 @@ export function IntakeReport() {
     <article className="report">
       <div className="report-does">
         <Button type="primary" onClick={() => window.print()}>
-          Print
+          {t('action.print')}
         </Button>
         <Link className="as-button" to="/today/intake">
-          Back
+          {t('action.back')}
         </Link>
       </div>
-      <h1>Sodium intake of {intake.person.name}</h1>
+      <h1>{t('report.title', { name: intake.person.name })}</h1>
       <p>
-        {dayjs(intake.from).format('D MMMM YYYY')} to {dayjs(intake.to).format('D MMMM YYYY')}. Target{' '}
-        {mg(intake.person.targetMg)} of sodium a day ({intake.person.targetSource})
-        {targetsBefore(intake) && `; ${targetsBefore(intake)}`}.
+        {t('report.span', {
+          from: when(intake.from, 'full'),
+          to: when(intake.to, 'full'),
+          target: mg(intake.person.targetMg),
+          source: say(intake.person.targetSource),
+          before: targetsBefore(intake) || 'none',
+        })}
       </p>
       <IntakeChart days={intake.days} height={210} />
       <table>
         <thead>
           <tr>
-            <th scope="col">From</th>
-            <th scope="col">Mean a day</th>
-            <th scope="col">Share</th>
+            <th scope="col">{t('report.source')}</th>
+            <th scope="col">{t('report.mean')}</th>
+            <th scope="col">{t('report.share')}</th>
           </tr>
         </thead>
         <tbody>
@@ -60,34 +65,30 @@ export function IntakeReport() {
             </tr>
           ))}
           <tr>
-            <th scope="row">All, {days} days</th>
+            <th scope="row">{t('report.all', { days })}</th>
             <td>{withBand(intake.mean.sodium)}</td>
-            <td>{percent(intake.mean.percent)} of the target</td>
+            <td>{t('report.of_target', { percent: percent(intake.mean.percent) })}</td>
           </tr>
           {days > 7 && (
             <tr>
-              <th scope="row">The last 7 days</th>
+              <th scope="row">{t('report.last_7')}</th>
               <td>{withBand(intake.mean7.sodium)}</td>
-              <td>{percent(intake.mean7.percent)} of the target</td>
+              <td>{t('report.of_target', { percent: percent(intake.mean7.percent) })}</td>
             </tr>
           )}
         </tbody>
       </table>
       <p>
-        Past the target on {intake.daysPast} of {days} days. {intake.live} live servings of {intake.kinds}{' '}
-        {intake.kinds === 1 ? 'kind' : 'kinds'}; nothing live on {intake.without.length} days.
+        {t('report.summary', {
+          over: intake.daysPast,
+          days,
+          live: intake.live,
+          kinds: intake.kinds,
+          without: intake.without.length,
+        })}
       </p>
-      <h2>How it was reckoned</h2>
-      <p className="report-method">
-        Each home-made ferment has a ledger of its sodium: salt by weight or by measured spoon, sodium of the
-        produce, starters and pastes, less what was poured off, rinsed or given away. Salt moves between
-        pieces and brine by diffusion with temperature and time. A serving’s sodium is its weight at the
-        composition of its jar at that moment, with the band that uncertain spoons, pieces and draining leave;
-        bands of one jar add up, those of different jars add as squares. The rest of the diet is an estimate
-        for each weekday and meal, or what was written down from labels (salt on European labels is sodium
-        times 2.5). Figures are rounded as on nutrition labels. Home-kept, not measured in a laboratory; not
-        medical advice.
-      </p>
+      <h2>{t('report.how_title')}</h2>
+      <p className="report-method">{t('report.how')}</p>
     </article>
   );
 }

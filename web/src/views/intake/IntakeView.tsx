@@ -1,5 +1,6 @@
+import { say, t, T } from '../../messages/words';
+import { when } from '../../messages/dates';
 import { Button, Segmented, Select } from 'antd';
-import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Intake, IntakeMean } from '../../api/client';
@@ -13,9 +14,9 @@ import { targetsBefore } from './targets';
 import './IntakeView.css';
 
 const spans = [
-  { value: 7, label: '7 days' },
-  { value: 28, label: '28 days' },
-  { value: 84, label: '12 weeks' },
+  { value: 7, label: t('intake.days_7') },
+  { value: 28, label: t('intake.days_28') },
+  { value: 84, label: t('intake.weeks_12') },
 ];
 
 /** Days and weeks of someone against their target: what it came from, and where something live was missing. */
@@ -43,55 +44,55 @@ export function IntakeView() {
   return (
     <div className="intake">
       <div className="intake-head">
-        <h1>Intake</h1>
+        <h1>{t('intake.title')}</h1>
         <Segmented
-          aria-label="Whose"
+          aria-label={t('intake.whose')}
           value={who ?? ''}
           onChange={setPersonId}
           options={people.map(({ id, name }) => ({ value: id, label: name }))}
         />
         <Segmented
-          aria-label="By what"
+          aria-label={t('intake.by')}
           value={by}
           onChange={setBy}
           options={[
-            { value: 'day', label: 'by day' },
-            { value: 'week', label: 'by week' },
+            { value: 'day', label: t('intake.by_day') },
+            { value: 'week', label: t('intake.by_week') },
           ]}
         />
         <Segmented
-          aria-label="Told apart"
+          aria-label={t('intake.apart')}
           value={isByJar}
           onChange={setByJar}
           options={[
-            { value: false, label: 'by kind' },
-            { value: true, label: 'by jar' },
+            { value: false, label: t('intake.by_kind') },
+            { value: true, label: t('intake.by_jar') },
           ]}
         />
-        <Segmented aria-label="How long" value={days} onChange={setDays} options={spans} />
+        <Segmented aria-label={t('intake.span')} value={days} onChange={setDays} options={spans} />
         <Select
           allowClear
-          aria-label="Beside"
-          placeholder="beside it…"
+          aria-label={t('intake.compare')}
+          placeholder={t('intake.compare_hint')}
           value={beside ?? undefined}
           onChange={(next?: string) => setBeside(next ?? null)}
           options={[
-            { value: 'before', label: 'the days before' },
+            { value: 'before', label: t('intake.days_before') },
             ...people.filter(({ id }) => id !== who).map(({ id, name }) => ({ value: id, label: name })),
           ]}
         />
         <span className="intake-does">
           <Link className="as-button" to={`/today/intake/report/${intake.person.id}?days=${String(days)}`}>
-            Report
+            {t('intake.report')}
           </Link>
           <a className="as-button" href={file('csv')} download>
-            CSV
+            {t('intake.csv')}
           </a>
           <a className="as-button" href={file('json')} download>
-            JSON
+            {t('intake.json')}
           </a>
           <Button type="text" onClick={() => setBrings(true)}>
-            Bring in
+            {t('action.import')}
           </Button>
         </span>
       </div>
@@ -102,27 +103,30 @@ export function IntakeView() {
       />
       <Legend intake={intake} layers={layers} />
       <div className="intake-parts">
-        <section aria-label="On average">
-          <h2>On average</h2>
+        <section aria-label={t('intake.average')}>
+          <h2>{t('intake.average')}</h2>
           <Mean says={lastDays(intake.mean7.days)} mean={intake.mean7} />
           {intake.mean28.days > intake.mean7.days && (
             <Mean says={lastDays(intake.mean28.days)} mean={intake.mean28} />
           )}
           {intake.mean.days > intake.mean28.days && (
-            <Mean says={`all ${String(intake.mean.days)} days`} mean={intake.mean} />
+            <Mean says={t('intake.all_days', { count: String(intake.mean.days) })} mean={intake.mean} />
           )}
-          {intake.beside && <Mean says={intake.beside.name} mean={intake.beside.mean} />}
-          {beside !== null && intake.beside === null && (
-            <p className="soft">Nothing was kept of what you set beside it.</p>
-          )}
+          {intake.beside && <Mean says={say(intake.beside.name)} mean={intake.beside.mean} />}
+          {beside !== null && intake.beside === null && <p className="soft">{t('intake.compare_none')}</p>}
           <p>
             {intake.daysPast === 0
-              ? 'On no day past the target.'
-              : `On ${String(intake.daysPast)} of ${String(intake.days.length)} days past the target of ${mg(intake.person.targetMg)}${targetsBefore(intake) && ` (${targetsBefore(intake)})`}.`}
+              ? t('intake.never_over')
+              : t('intake.over', {
+                  over: intake.daysPast,
+                  days: intake.days.length,
+                  target: mg(intake.person.targetMg),
+                  before: targetsBefore(intake) || 'none',
+                })}
           </p>
         </section>
-        <section aria-label="Where it came from">
-          <h2>Where it came from</h2>
+        <section aria-label={t('intake.sources')}>
+          <h2>{t('intake.sources')}</h2>
           <ul className="quiet-list intake-sources">
             {intake.sources.map((source) => (
               <li key={source.batchId} style={{ borderColor: source.colour }}>
@@ -135,47 +139,50 @@ export function IntakeView() {
                   }}
                 />
                 <span>
-                  {source.servings === 1 ? 'once' : `${String(source.servings)} times`},{' '}
-                  <b>{mg(Math.round(source.milligrams))}</b>
+                  {t('intake.times', { count: source.servings })}, <b>{mg(Math.round(source.milligrams))}</b>
                 </span>
               </li>
             ))}
-            {intake.sources.length === 0 && <li>Nothing from a jar in these days.</li>}
+            {intake.sources.length === 0 && <li>{t('intake.no_jars')}</li>}
           </ul>
         </section>
-        <section aria-label="Live">
-          <h2>Live</h2>
+        <section aria-label={t('intake.live')}>
+          <h2>{t('intake.live')}</h2>
           <ul className="quiet-list intake-weeks">
             {intake.weeks.map((week) => (
               <li key={week.date}>
                 <span>
-                  {dayjs(week.date).format('D MMM')} to {dayjs(week.to).format('D MMM')}
+                  {t('intake.span_days', { from: when(week.date, 'short'), to: when(week.to, 'short') })}
                 </span>
                 <span>
-                  {week.live} live, {week.kinds} {week.kinds === 1 ? 'kind' : 'kinds'}; {sodium(week.mean)} a
-                  day
+                  {t('intake.week_live', { live: week.live, kinds: week.kinds, mean: sodium(week.mean) })}
                 </span>
               </li>
             ))}
           </ul>
           <p>
             {intake.without.length === 0
-              ? 'Something live on every day.'
-              : `Nothing live on ${String(intake.without.length)} ${intake.without.length === 1 ? 'day' : 'days'}${intake.without.length <= 10 ? `: ${intake.without.map((date) => dayjs(date).format('D MMM')).join(', ')}` : ''}.`}
+              ? t('intake.always_live')
+              : t('intake.without', {
+                  days: intake.without.length,
+                  which:
+                    intake.without.length <= 10
+                      ? intake.without.map((date) => when(date, 'short')).join(', ')
+                      : 'none',
+                })}
           </p>
         </section>
       </div>
       <p className="soft">
-        A count, not advice: the target is {intake.person.name}’s and their clinician’s (
-        {intake.person.targetSource}). Children’s figures go by age. Salt substitutes with potassium can harm
-        people with kidney or heart trouble or certain medicines: ask first.
+        {t('intake.caution', { name: intake.person.name, source: say(intake.person.targetSource) })}
       </p>
       {brings && <ImportIntake close={() => setBrings(false)} />}
     </div>
   );
 }
 
-const lastDays = (days: number): string => (days === 1 ? 'one day' : `last ${String(days)} days`);
+const lastDays = (days: number): string =>
+  days === 1 ? t('intake.one_day') : t('intake.last_days', { days: String(days) });
 
 function Legend({ intake, layers }: { intake: Intake; layers: Layer[] }) {
   const shares = layers.map((layer) => layer.all(intake));
@@ -193,14 +200,14 @@ function Legend({ intake, layers }: { intake: Intake; layers: Layer[] }) {
         </li>
       ))}
       <li>
-        <i className="is-line" /> target
+        <T m="intake.legend_target" v={{ x0: <i className="is-line" /> }} />
       </li>
       <li>
-        <i className="is-ring" /> nothing live
+        <T m="intake.legend_no_live" v={{ x0: <i className="is-ring" /> }} />
       </li>
       {intake.beside && (
         <li>
-          <i className="is-beside" /> {intake.beside.name}
+          <i className="is-beside" /> {say(intake.beside.name)}
         </li>
       )}
     </ul>
@@ -214,7 +221,7 @@ function Mean({ says, mean }: { says: string; mean: IntakeMean }) {
       <span className="soft">{says}</span>
       <b className={mean.percent > 100 ? 'figure over' : 'figure'}>{sodium(mean.sodium)}</b>
       <span className="soft">
-        a day{band && `, ${band}`}, {percent(mean.percent)} of the target
+        {t('intake.mean', { percent: percent(mean.percent), band: band || 'none' })}
       </span>
     </p>
   );

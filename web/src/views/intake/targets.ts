@@ -1,4 +1,5 @@
-import dayjs from 'dayjs';
+import { t } from '../../messages/words';
+import { when } from '../../messages/dates';
 import type { Intake } from '../../api/client';
 import { mg } from '../../app/numbers';
 
@@ -8,7 +9,7 @@ export function targetsBefore(intake: Intake): string {
     .flatMap((day, i) => {
       const next = intake.days[i + 1];
       return next && next.targetMg !== day.targetMg
-        ? [`until ${dayjs(day.date).format('D MMMM')} ${mg(day.targetMg)}`]
+        ? [t('intake.target_until', { day: when(day.date, 'month'), target: mg(day.targetMg) })]
         : [];
     })
     .join(', ');

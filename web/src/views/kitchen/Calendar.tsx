@@ -1,5 +1,6 @@
+import { t } from '../../messages/words';
+import { when } from '../../messages/dates';
 import { App, Button, Input } from 'antd';
-import dayjs from 'dayjs';
 import { useCalendarLink, useMakeCalendarLink, useRevokeCalendarLink } from '../../api/tending';
 
 /** The chores in the household's own calendars: under a secret address, or as a file. */
@@ -15,25 +16,19 @@ export function Calendar() {
   const address = link.data.path === null ? null : `${location.origin}${link.data.path}`;
 
   return (
-    <section aria-label="Chores in your calendar">
-      <h3 className="drawer-part">Chores in your calendar</h3>
+    <section aria-label={t('calendar_page.title')}>
+      <h3 className="drawer-part">{t('calendar_page.title')}</h3>
       {address === null ? (
-        <p className="soft">
-          A secret address that calendars can follow. Whoever knows it sees the names of your jars and what
-          they want; it can be revoked at any time.
-        </p>
+        <p className="soft">{t('calendar_page.about')}</p>
       ) : (
         <>
           <Input
             readOnly
-            aria-label="Secret address"
+            aria-label={t('calendar_page.address')}
             value={address}
             onFocus={(event) => event.target.select()}
           />
-          <p className="soft">
-            Made on {dayjs(link.data.madeOn).format('D MMM YYYY')}. Whoever knows it sees the names of your
-            jars and what they want.
-          </p>
+          <p className="soft">{t('calendar_page.made', { day: when(link.data.madeOn, 'year') })}</p>
         </>
       )}
       <div className="words">
@@ -41,16 +36,16 @@ export function Calendar() {
           <Button
             onClick={() =>
               void navigator.clipboard.writeText(address).then(
-                () => message.success('Copied.'),
-                () => message.info('Select the address and copy it.'),
+                () => message.success(t('calendar_page.copied')),
+                () => message.info(t('calendar_page.select')),
               )
             }
           >
-            Copy it
+            {t('action.copy')}
           </Button>
         )}
         <Button loading={make.isPending} onClick={() => make.mutate(undefined, { onError: failed })}>
-          {address === null ? 'Make an address' : 'Make a new one'}
+          {address === null ? t('calendar_page.create') : t('calendar_page.create_new')}
         </Button>
         {address !== null && (
           <Button
@@ -59,11 +54,11 @@ export function Calendar() {
             loading={revoke.isPending}
             onClick={() => revoke.mutate(undefined, { onError: failed })}
           >
-            Revoke it
+            {t('calendar_page.revoke')}
           </Button>
         )}
         <a className="as-button" href="/api/calendar/file" download="jars.ics">
-          Take it as a file
+          {t('calendar_page.download')}
         </a>
       </div>
     </section>

@@ -1,3 +1,4 @@
+import { say, t } from '../../messages/words';
 import { Button, Checkbox, Input, Segmented, Select } from 'antd';
 import { useDeferredValue, useState } from 'react';
 import type { Kitchen, KitchenFood } from '../../api/client';
@@ -18,7 +19,7 @@ const uses = [
   { value: 'seasoning', label: 'spices' },
   { value: 'pantry', label: 'pantry' },
   { value: 'starter', label: 'starters' },
-  { value: 'own', label: 'your own' },
+  { value: 'own', label: t('foods.own') },
 ];
 
 /** Every food with its water and sodium and where they were measured; search forgives spelling. */
@@ -42,21 +43,16 @@ export function Foods({ kitchen }: { kitchen: Kitchen }) {
     <>
       <div className="food-search">
         <Input
-          aria-label="Search foods"
-          placeholder="Search: daikon, brocoli, fish sauce"
+          aria-label={t('foods.search')}
+          placeholder={t('foods.search_hint')}
           value={query}
           onChange={(event) => setQuery(event.target.value)}
           allowClear
         />
-        <Segmented value={use} onChange={setUse} options={uses} aria-label="Which foods" />
+        <Segmented value={use} onChange={setUse} options={uses} aria-label={t('foods.which')} />
       </div>
-      {shown.length === 0 && (
-        <p className="soft">
-          {isSearching ? 'Nothing by that name. ' : 'Nothing of your own yet. '}A packaged food is entered
-          from its label.
-        </p>
-      )}
-      <ul className="quiet-list foods" aria-label="Foods">
+      {shown.length === 0 && <p className="soft">{t('foods.empty', { isSearching: isSearching })}</p>}
+      <ul className="quiet-list foods" aria-label={t('foods.title')}>
         {shown.map((food) => (
           <li key={food.id}>
             <i className="food-dot" style={{ background: food.colour }} aria-hidden="true" />
@@ -64,34 +60,42 @@ export function Foods({ kitchen }: { kitchen: Kitchen }) {
               <b>{food.name}</b> <span className="soft">{food.also}</span>
             </span>
             <span className="food-sodium">
-              {mg(food.sodiumPer100g)} <span className="soft">in 100 g</span>
+              {mg(food.sodiumPer100g)} <span className="soft">{t('foods.per_100')}</span>
             </span>
-            <span className="soft food-water">{food.waterPer100g.toFixed(1)} % water</span>
+            <span className="soft food-water">
+              {t('foods.water', { percent: food.waterPer100g.toFixed(1) })}
+            </span>
             <span className="words">
               {food.allergens.map((allergen) => (
                 <span key={allergen} className="word">
                   {allergen}
                 </span>
               ))}
-              {food.live && <span className="word is-live">live</span>}
-              {food.isEdited && <span className="word">your value</span>}
+              {food.live && <span className="word is-live">{t('foods.live')}</span>}
+              {food.isEdited && <span className="word">{t('foods.own_value')}</span>}
             </span>
-            <span className="soft food-source">{food.source}</span>
-            <Button size="small" onClick={() => setChanging(food.id)} aria-label={`Change ${food.name}`}>
-              Change
+            <span className="soft food-source">{say(food.source)}</span>
+            <Button
+              size="small"
+              onClick={() => setChanging(food.id)}
+              aria-label={t('foods.edit', { name: food.name })}
+            >
+              {t('action.edit')}
             </Button>
           </li>
         ))}
       </ul>
       <div className="words drawer-part">
         {found.length > shown.length && (
-          <Button onClick={() => setAll(true)}>Show the other {found.length - shown.length}</Button>
+          <Button onClick={() => setAll(true)}>
+            {t('foods.show_more', { count: found.length - shown.length })}
+          </Button>
         )}
         <Button type="primary" onClick={() => setChanging('new')}>
-          A food from its label
+          {t('foods.from_label')}
         </Button>
         <a className="as-button" href="/api/foods/csv" download>
-          All of them as CSV
+          {t('foods.export')}
         </a>
       </div>
       {changing !== null && (
@@ -151,10 +155,10 @@ const fieldsOf = (food: KitchenFood): typeof newFood => ({
 
 /** What of a food decides how much care it asks for. */
 const traitWords: Record<KitchenFood['traits'][number], string> = {
-  liquid: 'a liquid',
-  oil: 'an oil or fat',
-  low_acid_plant: 'a plant that is not sour: vegetable, herb, nut, pulse',
-  sweet: 'sweet: fruit, honey, sugar',
+  liquid: t('trait.liquid'),
+  oil: t('trait.oil'),
+  low_acid_plant: t('trait.low_acid_plant'),
+  sweet: t('trait.sweet'),
 };
 
 function FoodDrawer({ kitchen, food, close }: DrawerProps) {
@@ -168,19 +172,19 @@ function FoodDrawer({ kitchen, food, close }: DrawerProps) {
 
   return (
     <SaveDrawer
-      title={food ? food.name : 'A food from its label'}
+      title={food ? food.name : t('foods.new_title')}
       close={close}
       keep={() => save.mutate(body(), { onSuccess: close, onError })}
       isKeeping={save.isPending}
       refusal={save.error}
       others={[
         ...(food?.isOwn
-          ? [{ says: 'No longer here', do: () => remove.mutate(undefined, { onSuccess: close }) }]
+          ? [{ says: t('action.delete'), do: () => remove.mutate(undefined, { onSuccess: close }) }]
           : []),
         ...(food?.isEdited
           ? [
               {
-                says: 'Back to the table’s values',
+                says: t('foods.restore'),
                 do: () => restore.mutate(undefined, { onSuccess: close }),
               },
             ]
@@ -188,15 +192,15 @@ function FoodDrawer({ kitchen, food, close }: DrawerProps) {
       ]}
     >
       <div className="fields">
-        <Field label="Name" name="name" refusal={save.error} wide>
+        <Field label={t('field.name')} name="name" refusal={save.error} wide>
           <Input value={fields.name} onChange={(event) => change({ name: event.target.value })} />
         </Field>
-        <Field label="What for" name="use" refusal={save.error} wide>
+        <Field label={t('foods.use')} name="use" refusal={save.error} wide>
           <Select value={fields.use} onChange={(use) => change({ use })} options={uses.slice(1, 5)} />
         </Field>
         <LabelFields label={fields} change={change} refusal={save.error} />
         <NumberField
-          label="Water in 100 g"
+          label={t('foods.water_100')}
           name="waterPer100g"
           refusal={save.error}
           value={fields.waterPer100g}
@@ -204,7 +208,7 @@ function FoodDrawer({ kitchen, food, close }: DrawerProps) {
           unit="g"
         />
         <NumberField
-          label="A millilitre weighs"
+          label={t('foods.density')}
           name="density"
           refusal={save.error}
           value={fields.density}
@@ -212,14 +216,14 @@ function FoodDrawer({ kitchen, food, close }: DrawerProps) {
           unit="g"
           step={0.05}
         />
-        <Field label="Usual cut" name="shape" refusal={save.error}>
+        <Field label={t('foods.cut')} name="shape" refusal={save.error}>
           <Select
             value={fields.shape}
             onChange={(shape) => change({ shape })}
             options={kitchen.shapes.map((value) => ({ value, label: value }))}
           />
         </Field>
-        <Field label="Lets salt in like" name="tissue" refusal={save.error}>
+        <Field label={t('foods.tissue')} name="tissue" refusal={save.error}>
           <Select
             value={fields.tissue}
             onChange={(tissue: string) => change({ tissue })}
@@ -227,7 +231,7 @@ function FoodDrawer({ kitchen, food, close }: DrawerProps) {
           />
         </Field>
         <AllergensField
-          label="Allergens"
+          label={t('foods.allergens')}
           kitchen={kitchen}
           allergens={fields.allergens}
           change={change}
@@ -236,19 +240,19 @@ function FoodDrawer({ kitchen, food, close }: DrawerProps) {
       </div>
       <div className="drawer-part">
         <Checkbox checked={fields.live} onChange={(event) => change({ live: event.target.checked })}>
-          live: unpasteurised and kept cold
+          {t('foods.is_live')}
         </Checkbox>
         <Checkbox checked={fields.hollow} onChange={(event) => change({ hollow: event.target.checked })}>
-          hollow inside
+          {t('foods.hollow')}
         </Checkbox>
         <Checkbox
           checked={fields.notFor.includes('vegan')}
           onChange={(event) => change({ notFor: event.target.checked ? ['vegan'] : [] })}
         >
-          not vegan
+          {t('foods.not_vegan')}
         </Checkbox>
       </div>
-      <div className="drawer-part" role="group" aria-label="What it is">
+      <div className="drawer-part" role="group" aria-label={t('foods.traits')}>
         <Checkbox.Group
           value={fields.traits}
           onChange={(traits: KitchenFood['traits']) => change({ traits })}

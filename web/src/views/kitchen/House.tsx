@@ -1,3 +1,4 @@
+import { say, t } from '../../messages/words';
 import { Button, Input, Segmented, Select } from 'antd';
 import type { Kitchen } from '../../api/client';
 import { useEdits } from '../../api/edits';
@@ -6,7 +7,15 @@ import { Field } from '../../app/Field';
 import { Calendar } from './Calendar';
 import { KitchenFile } from './KitchenFile';
 
-const days = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+const days = [
+  t('weekday.monday'),
+  t('weekday.tuesday'),
+  t('weekday.wednesday'),
+  t('weekday.thursday'),
+  t('weekday.friday'),
+  t('weekday.saturday'),
+  t('weekday.sunday'),
+];
 const zones = Intl.supportedValuesOf('timeZone');
 
 /** How the kitchen measures and counts its days. */
@@ -33,10 +42,10 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
       }}
     >
       <div className="fields">
-        <Field label="Name of the kitchen" name="name" refusal={save.error} wide>
+        <Field label={t('house.name')} name="name" refusal={save.error} wide>
           <Input value={fields.name} onChange={(event) => change({ name: event.target.value })} />
         </Field>
-        <Field label="Its days are those of" name="timeZone" refusal={save.error}>
+        <Field label={t('house.time_zone')} name="timeZone" refusal={save.error}>
           <Select
             showSearch
             value={fields.timeZone}
@@ -47,62 +56,59 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
             }))}
           />
         </Field>
-        <Field label="The week starts on" name="weekStart" refusal={save.error}>
+        <Field label={t('house.week_start')} name="weekStart" refusal={save.error}>
           <Select
             value={fields.weekStart}
             onChange={(weekStart: number) => change({ weekStart })}
             options={days.map((label, i) => ({ value: i + 1, label }))}
           />
         </Field>
-        <Field label="Measures by" name="measureBy" refusal={save.error}>
+        <Field label={t('house.measure')} name="measureBy" refusal={save.error}>
           <Segmented
             value={fields.measureBy}
             onChange={(measureBy) => change({ measureBy })}
             options={['grams', 'spoons'] as const}
           />
         </Field>
-        <Field label="Its spoons are" name="spoonSystem" refusal={save.error}>
+        <Field label={t('house.spoons')} name="spoonSystem" refusal={save.error}>
           <Select
             value={fields.spoonSystem}
             onChange={(spoonSystem) => change({ spoonSystem })}
             options={[
-              { value: 'us' as const, label: 'US: tbsp 14.8 ml, cup 237 ml' },
-              { value: 'metric' as const, label: 'metric: tbsp 15 ml, cup 250 ml' },
-              { value: 'australian' as const, label: 'Australian: tbsp 20 ml, cup 250 ml' },
+              { value: 'us' as const, label: t('house.spoons_us') },
+              { value: 'metric' as const, label: t('house.spoons_metric') },
+              { value: 'australian' as const, label: t('house.spoons_au') },
             ]}
           />
         </Field>
-        <Field label="Quiet from" name="quietFrom" refusal={save.error}>
+        <Field label={t('house.quiet_from')} name="quietFrom" refusal={save.error}>
           <Input
             type="time"
             value={fields.quietFrom}
             onChange={(event) => change({ quietFrom: event.target.value })}
           />
         </Field>
-        <Field label="Quiet until" name="quietTo" refusal={save.error}>
+        <Field label={t('house.quiet_until')} name="quietTo" refusal={save.error}>
           <Input
             type="time"
             value={fields.quietTo}
             onChange={(event) => change({ quietTo: event.target.value })}
           />
         </Field>
-        <Field label="Jars are ready when they are" name="aim" refusal={save.error} wide>
+        <Field label={t('house.aim')} name="aim" refusal={save.error} wide>
           <Select
             value={fields.aim}
             onChange={(aim) => change({ aim })}
-            options={kitchen.aims.map((aim) => ({ value: aim.id, label: aim.label }))}
+            options={kitchen.aims.map((aim) => ({ value: aim.id, label: say(aim.label) }))}
           />
         </Field>
       </div>
-      <p className="soft">
-        In quiet hours nothing calls; what falls due then is called for before they begin. The same hour twice
-        means never quiet.
-      </p>
+      <p className="soft">{t('house.quiet_about')}</p>
       <div className="drawer-part">
         <Button type="primary" htmlType="submit" loading={save.isPending}>
-          Keep
+          {t('action.save')}
         </Button>
-        {save.isSuccess && <span className="soft"> Kept.</span>}
+        {save.isSuccess && <span className="soft">{t('house.saved')}</span>}
       </div>
       <Calendar />
       <KitchenFile />

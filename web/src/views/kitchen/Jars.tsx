@@ -1,3 +1,4 @@
+import { named, t } from '../../messages/words';
 import { Button, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -26,9 +27,14 @@ export function Jars({ kitchen }: { kitchen: Kitchen }) {
               type="button"
               className="bare"
               onClick={() => setJar(one.id)}
-              aria-label={`Change ${one.name}`}
+              aria-label={t('jars.edit', { name: one.name })}
             >
-              <JarDrawing jar={one.picture} scale={SCALE} label={`${one.name}, ${one.cover}`} seed={one.id} />
+              <JarDrawing
+                jar={one.picture}
+                scale={SCALE}
+                label={`${one.name}, ${named('cover', one.cover)}`}
+                seed={one.id}
+              />
             </button>
           </div>
         ))}
@@ -38,13 +44,15 @@ export function Jars({ kitchen }: { kitchen: Kitchen }) {
           <div key={one.id} className="own-jar">
             <b>{one.name}</b>
             <span className="soft">
-              {ml(one.nominalMl)}, {one.cover}
+              {ml(one.nominalMl)}, {named('cover', one.cover)}
             </span>
-            <span>
-              {Math.max(0, one.howMany - one.inUse)} of {one.howMany} free
-            </span>
-            <Button size="small" onClick={() => setJar(one.id)} aria-label={`Change the ${one.name}`}>
-              Change
+            <span>{t('jars.free', { free: Math.max(0, one.howMany - one.inUse), count: one.howMany })}</span>
+            <Button
+              size="small"
+              onClick={() => setJar(one.id)}
+              aria-label={t('jars.edit', { name: one.name })}
+            >
+              {t('action.edit')}
             </Button>
             {one.heldBy.map((batch) => (
               <Link key={batch.id} to={`/shelf/${batch.id}`}>
@@ -56,26 +64,30 @@ export function Jars({ kitchen }: { kitchen: Kitchen }) {
       </div>
       <div className="words">
         <Button type="primary" onClick={() => setJar('new')}>
-          Another jar
+          {t('jars.add')}
         </Button>
       </div>
-      <h2 className="drawer-part">What holds food under</h2>
+      <h2 className="drawer-part">{t('jars.weights')}</h2>
       <ul className="quiet-list hold-downs">
         {kitchen.holdDowns.map((one) => (
           <li key={one.id}>
             <span>
               {one.name}{' '}
               <span className="soft">
-                takes {ml(one.volumeMl)} of room; {one.howMany} there
+                {t('jars.weight_line', { ml: ml(one.volumeMl), count: one.howMany })}
               </span>
             </span>
-            <Button size="small" onClick={() => setWeight(one.id)} aria-label={`Change ${one.name}`}>
-              Change
+            <Button
+              size="small"
+              onClick={() => setWeight(one.id)}
+              aria-label={t('jars.edit', { name: one.name })}
+            >
+              {t('action.edit')}
             </Button>
           </li>
         ))}
       </ul>
-      <Button onClick={() => setWeight('new')}>Another weight</Button>
+      <Button onClick={() => setWeight('new')}>{t('jars.add_weight')}</Button>
       {jar !== null && (
         <JarDrawer
           kitchen={kitchen}
@@ -126,26 +138,28 @@ function JarDrawer({ kitchen, jar, close }: { kitchen: Kitchen; jar: KitchenJar 
 
   return (
     <SaveDrawer
-      title={jar ? jar.name : 'Another jar'}
+      title={jar ? jar.name : t('jars.add')}
       close={close}
       keep={() => save.mutate(body(), { onSuccess: close, onError })}
       isKeeping={save.isPending}
       refusal={save.error}
-      others={jar ? [{ says: 'No longer here', do: () => remove.mutate(jar.id, { onSuccess: close }) }] : []}
+      others={
+        jar ? [{ says: t('action.delete'), do: () => remove.mutate(jar.id, { onSuccess: close }) }] : []
+      }
     >
       <div className="fields">
-        <Field label="Name" name="name" refusal={save.error} wide>
+        <Field label={t('field.name')} name="name" refusal={save.error} wide>
           <Input value={fields.name} onChange={(event) => change({ name: event.target.value })} />
         </Field>
-        {number('nominalMl', 'Holds to the rim', 'ml')}
-        {number('howMany', 'How many', '')}
-        {number('mouthMm', 'Mouth, across', 'mm')}
-        {number('bodyMm', 'Body, across', 'mm')}
-        <Field label="Cover" name="cover" refusal={save.error} wide>
+        {number('nominalMl', t('jars.volume'), 'ml')}
+        {number('howMany', t('jars.count'), '')}
+        {number('mouthMm', t('jars.mouth'), 'mm')}
+        {number('bodyMm', t('jars.body'), 'mm')}
+        <Field label={t('jars.cover')} name="cover" refusal={save.error} wide>
           <Select
             value={fields.cover}
             onChange={(cover) => change({ cover })}
-            options={kitchen.covers.map((value) => ({ value, label: value }))}
+            options={kitchen.covers.map((value) => ({ value, label: named('cover', value) }))}
           />
         </Field>
       </div>
@@ -171,29 +185,29 @@ function WeightDrawer({ weight, close }: { weight: HoldDown | null; close: () =>
 
   return (
     <SaveDrawer
-      title={weight ? weight.name : 'Another weight'}
+      title={weight ? weight.name : t('jars.add_weight')}
       close={close}
       keep={() => save.mutate(body(), { onSuccess: close, onError })}
       isKeeping={save.isPending}
       refusal={save.error}
       others={
-        weight ? [{ says: 'No longer here', do: () => remove.mutate(weight.id, { onSuccess: close }) }] : []
+        weight ? [{ says: t('action.delete'), do: () => remove.mutate(weight.id, { onSuccess: close }) }] : []
       }
     >
       <div className="fields">
-        <Field label="Name" name="name" refusal={save.error} wide>
+        <Field label={t('field.name')} name="name" refusal={save.error} wide>
           <Input value={fields.name} onChange={(event) => change({ name: event.target.value })} />
         </Field>
         <NumberField
-          label="Takes room"
+          label={t('jars.weight_volume')}
           name="volumeMl"
           refusal={save.error}
           value={fields.volumeMl}
           change={(value) => change({ volumeMl: value })}
-          unit="ml"
+          unit={t('unit.ml')}
         />
         <NumberField
-          label="How many"
+          label={t('jars.count')}
           name="howMany"
           refusal={save.error}
           value={fields.howMany}

@@ -1,3 +1,4 @@
+import { t } from '../../messages/words';
 import { App, Button, Upload } from 'antd';
 import { useNavigate } from 'react-router';
 import { useImportKitchen } from '../../api/queries';
@@ -9,16 +10,12 @@ export function KitchenFile() {
   const navigate = useNavigate();
 
   return (
-    <section aria-label="The whole kitchen as a file">
-      <h3 className="drawer-part">The whole kitchen as a file</h3>
-      <p className="soft">
-        People, foods, jars with their whole life, plans, what was eaten, and photos. It is brought in where
-        nothing was made or written down yet, in the place of what a new kitchen starts with. How you sign in
-        is not part of it.
-      </p>
+    <section aria-label={t('kitchen_file.title')}>
+      <h3 className="drawer-part">{t('kitchen_file.title')}</h3>
+      <p className="soft">{t('kitchen_file.about')}</p>
       <div className="words">
         <a className="as-button" href="/api/kitchen/file" download>
-          Take it along
+          {t('action.export')}
         </a>
         <Upload
           accept="application/json,.json"
@@ -28,7 +25,11 @@ export function KitchenFile() {
               onSuccess: ({ rows }) => {
                 void navigate('/shelf');
                 void message.success(
-                  `Here now: ${String(rows.people ?? 0)} people, ${String(rows.batches ?? 0)} jars, ${String(rows.servings ?? 0)} servings.`,
+                  t('kitchen_file.done', {
+                    people: String(rows.people ?? 0),
+                    jars: String(rows.batches ?? 0),
+                    servings: String(rows.servings ?? 0),
+                  }),
                   8,
                 );
               },
@@ -37,7 +38,7 @@ export function KitchenFile() {
             return false;
           }}
         >
-          <Button loading={bring.isPending}>Bring one in</Button>
+          <Button loading={bring.isPending}>{t('action.import')}</Button>
         </Upload>
       </div>
     </section>

@@ -1,3 +1,4 @@
+import { t } from '../../messages/words';
 import { useState } from 'react';
 import type { Kitchen } from '../../api/client';
 import { useKitchen } from '../../api/queries';
@@ -11,12 +12,12 @@ import { Salts } from './Salts';
 import './KitchenView.css';
 
 const cupboards = [
-  { id: 'people', name: 'People', Inside: People },
-  { id: 'salts', name: 'Salts', Inside: Salts },
-  { id: 'jars', name: 'Jars and weights', Inside: Jars },
-  { id: 'foods', name: 'Foods', Inside: Foods },
-  { id: 'rooms', name: 'Rooms', Inside: Rooms },
-  { id: 'house', name: 'House', Inside: House },
+  { id: 'people', name: t('kitchen.people'), Inside: People },
+  { id: 'salts', name: t('kitchen.salts'), Inside: Salts },
+  { id: 'jars', name: t('kitchen.jars'), Inside: Jars },
+  { id: 'foods', name: t('kitchen.foods'), Inside: Foods },
+  { id: 'rooms', name: t('kitchen.rooms'), Inside: Rooms },
+  { id: 'house', name: t('kitchen.house'), Inside: House },
 ] as const;
 
 /** What the cook owns and who eats here: one cupboard open at a time. */
@@ -30,7 +31,7 @@ export function KitchenView() {
 
   return (
     <div className="kitchen">
-      <div className="cupboards" role="tablist" aria-label="Cupboards">
+      <div className="cupboards" role="tablist" aria-label={t('kitchen.sections')}>
         {cupboards.map((one) => (
           <button
             key={one.id}
@@ -61,19 +62,19 @@ export function KitchenView() {
 function inside(id: (typeof cupboards)[number]['id'], kitchen: Kitchen): string {
   switch (id) {
     case 'people':
-      return `${kitchen.people.length} eat here`;
+      return t('kitchen.people_count', { count: kitchen.people.length });
     case 'salts': {
       const weighed = kitchen.salts.filter((salt) => salt.isCalibrated).length;
       return weighed === 0
-        ? `${kitchen.salts.length}, none weighed`
-        : `${kitchen.salts.length}, ${weighed} weighed`;
+        ? t('kitchen.salts_none', { count: kitchen.salts.length })
+        : t('kitchen.salts_weighed', { count: kitchen.salts.length, weighed });
     }
     case 'jars':
-      return `${kitchen.jars.reduce((sum, jar) => sum + jar.howMany, 0)} jars`;
+      return t('kitchen.jars_count', { count: kitchen.jars.reduce((sum, jar) => sum + jar.howMany, 0) });
     case 'foods':
-      return `${kitchen.ingredients.length} known`;
+      return t('kitchen.foods_count', { count: kitchen.ingredients.length });
     case 'rooms':
-      return 'how warm it is';
+      return t('kitchen.rooms_about');
     case 'house':
       return kitchen.name;
   }

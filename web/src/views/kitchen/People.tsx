@@ -1,5 +1,6 @@
+import { named, say, t, T } from '../../messages/words';
+import { when } from '../../messages/dates';
 import { Button, Input, InputNumber, Select } from 'antd';
-import dayjs from 'dayjs';
 import { Fragment, useState } from 'react';
 import type { Kitchen, KitchenPerson } from '../../api/client';
 import { useEdits } from '../../api/edits';
@@ -12,7 +13,15 @@ import { NumberField } from '../../app/NumberField';
 import { meals } from '../../app/meals';
 import { grams, mg } from '../../app/numbers';
 
-const weekdays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+const weekdays = [
+  t('weekday_short.monday'),
+  t('weekday_short.tuesday'),
+  t('weekday_short.wednesday'),
+  t('weekday_short.thursday'),
+  t('weekday_short.friday'),
+  t('weekday_short.saturday'),
+  t('weekday_short.sunday'),
+];
 const OWN = 'own';
 
 /** Who eats, up to which limit, and how much of it the rest of the diet takes. */
@@ -21,41 +30,57 @@ export function People({ kitchen }: { kitchen: Kitchen }) {
 
   return (
     <>
-      <p className="soft cupboard-note">
-        Targets belong to the eater and their clinician. The presets are public guideline figures, not advice;
-        with kidney disease, diuretics or blood-pressure medicines ask first.
-      </p>
+      <p className="soft cupboard-note">{t('people.caution')}</p>
       <div className="people">
         {kitchen.people.map((person) => (
           <article key={person.id} className="person">
             <header>
               <h2>{person.name}</h2>
-              <Button onClick={() => setChanging(person.id)} aria-label={`Change ${person.name}`}>
-                Change
+              <Button
+                onClick={() => setChanging(person.id)}
+                aria-label={t('people.edit', { name: person.name })}
+              >
+                {t('action.edit')}
               </Button>
             </header>
             <p>
-              <b>{mg(person.targetMg)}</b> a day <span className="soft">{person.targetSource}</span>
+              <T
+                m="people.target"
+                v={{
+                  target: mg(person.targetMg),
+                  source: say(person.targetSource),
+                  b0: (c) => <b>{c}</b>,
+                  s1: (c) => <span className="soft">{c}</span>,
+                }}
+              />
               {person.before[0] && (
                 <span className="soft">
-                  ; until {dayjs(person.before[0].until).format('D MMM YYYY')} {mg(person.before[0].targetMg)}
+                  {t('people.target_before', {
+                    day: when(person.before[0].until, 'year'),
+                    target: mg(person.before[0].targetMg),
+                  })}
                 </span>
               )}
             </p>
             <WeekOfRest person={person} />
             <p className="soft">
-              usual portion {grams(person.usualServingGrams)}, condiment {grams(person.usualCondimentGrams)};{' '}
-              {person.liveGoal} live {person.liveGoal === 1 ? 'serving' : 'servings'} a day
+              {t('people.usual', {
+                portion: grams(person.usualServingGrams),
+                condiment: grams(person.usualCondimentGrams),
+                goal: person.liveGoal,
+              })}
             </p>
             <div className="words">
               {person.allergens.map((allergen) => (
                 <span key={allergen} className="word is-clash">
-                  no {allergen}
+                  {t('people.no_allergen', { allergen: named('allergen', allergen) })}
                 </span>
               ))}
               {person.dislikes.map((key) => (
                 <span key={key} className="word">
-                  dislikes {kitchen.ingredients.find((food) => food.key === key)?.name ?? key}
+                  {t('people.dislikes', {
+                    food: kitchen.ingredients.find((food) => food.key === key)?.name ?? key,
+                  })}
                 </span>
               ))}
             </div>
@@ -63,7 +88,7 @@ export function People({ kitchen }: { kitchen: Kitchen }) {
         ))}
       </div>
       <Button type="primary" onClick={() => setChanging('new')}>
-        Someone else eats here
+        {t('people.add')}
       </Button>
       {changing !== null && (
         <PersonDrawer
@@ -91,7 +116,10 @@ function WeekOfRest({ person }: { person: KitchenPerson }) {
   return (
     <svg
       role="img"
-      aria-label={`Rest of the diet: ${weekdays.map((day, i) => `${day} ${mg(rest[i] ?? 0)}`).join(', ')}; target ${mg(person.targetMg)}`}
+      aria-label={t('people.background', {
+        days: weekdays.map((day, i) => `${day} ${mg(rest[i] ?? 0)}`).join(', '),
+        target: mg(person.targetMg),
+      })}
       viewBox={`0 0 224 ${height + 18}`}
       className="week-of-rest"
     >
@@ -160,7 +188,7 @@ const fieldsOf = (person: KitchenPerson): typeof newPerson => ({
   name: person.name,
   preset: null,
   targetMg: person.targetMg,
-  targetSource: person.targetSource,
+  targetSource: say(person.targetSource),
   usualServingGrams: person.usualServingGrams,
   usualCondimentGrams: person.usualCondimentGrams,
   liveGoal: person.liveGoal,
@@ -186,22 +214,22 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
 
   return (
     <SaveDrawer
-      title={person ? person.name : 'Someone else'}
+      title={person ? person.name : t('people.add')}
       close={close}
       keep={() => save.mutate(body(), { onSuccess: close, onError })}
       isKeeping={save.isPending}
       refusal={save.error}
       others={
         person && kitchen.people.length > 1
-          ? [{ says: 'No longer eats here', do: () => leave.mutate(person.id, { onSuccess: close }) }]
+          ? [{ says: t('action.delete'), do: () => leave.mutate(person.id, { onSuccess: close }) }]
           : []
       }
     >
       <div className="fields">
-        <Field label="Name" name="name" refusal={save.error} wide>
+        <Field label={t('field.name')} name="name" refusal={save.error} wide>
           <Input value={fields.name} onChange={(event) => change({ name: event.target.value })} />
         </Field>
-        <Field label="Limit a day" name="preset" refusal={save.error} wide>
+        <Field label={t('people.limit')} name="preset" refusal={save.error} wide>
           <Select
             value={fields.preset ?? OWN}
             onChange={(preset) =>
@@ -210,22 +238,22 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
             options={[
               ...(presets.data?.targets ?? []).map((target) => ({
                 value: target.id,
-                label: `${target.milligrams} mg, ${target.label}. ${target.source}`,
+                label: `${mg(target.milligrams)}, ${say(target.label)}. ${say(target.source)}`,
               })),
-              { value: OWN, label: 'A number of our own, or of the clinician' },
+              { value: OWN, label: t('people.own_number') },
             ]}
           />
         </Field>
         {fields.preset === null && (
           <>
-            <Field label="Milligrams of sodium" name="targetMg" refusal={save.error}>
+            <Field label={t('people.mg')} name="targetMg" refusal={save.error}>
               <InputNumber
                 value={fields.targetMg}
                 onChange={(targetMg) => change({ targetMg })}
-                suffix="mg"
+                suffix={t('unit.mg')}
               />
             </Field>
-            <Field label="Where it comes from" name="targetSource" refusal={save.error}>
+            <Field label={t('people.source')} name="targetSource" refusal={save.error}>
               <Input
                 value={fields.targetSource ?? ''}
                 onChange={(event) => change({ targetSource: event.target.value })}
@@ -234,7 +262,7 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
           </>
         )}
         <NumberField
-          label="Usual portion"
+          label={t('people.portion')}
           name="usualServingGrams"
           refusal={save.error}
           value={fields.usualServingGrams}
@@ -242,7 +270,7 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
           unit="g"
         />
         <NumberField
-          label="Usual spoon of a condiment"
+          label={t('people.condiment')}
           name="usualCondimentGrams"
           refusal={save.error}
           value={fields.usualCondimentGrams}
@@ -250,24 +278,24 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
           unit="g"
         />
         <NumberField
-          label="Live servings a day"
+          label={t('people.live_goal')}
           name="liveGoal"
           refusal={save.error}
           value={fields.liveGoal}
           change={(value) => change({ liveGoal: value })}
         />
-        <Field label="When a week is planned" name="limitIsHard" refusal={save.error}>
+        <Field label={t('people.planning')} name="limitIsHard" refusal={save.error}>
           <Select
             value={fields.limitIsHard}
             onChange={(limitIsHard) => change({ limitIsHard })}
             options={[
-              { value: false, label: 'the limit may be passed, but it costs' },
-              { value: true, label: 'the limit is never passed' },
+              { value: false, label: t('people.limit_soft') },
+              { value: true, label: t('people.limit_hard') },
             ]}
           />
         </Field>
       </div>
-      <h3 className="drawer-part">The rest of the diet, mg of sodium</h3>
+      <h3 className="drawer-part">{t('people.background_title')}</h3>
       <RestOfDiet
         rest={fields.restOfDiet}
         change={(restOfDiet) => change({ restOfDiet })}
@@ -280,13 +308,13 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
       />
       {person && isNew && (
         <div className="fields drawer-part">
-          <Field label="The new target or estimate holds" name="holds" refusal={save.error} wide>
+          <Field label={t('people.holds')} name="holds" refusal={save.error} wide>
             <Select
               value={fields.holds}
               onChange={(holds) => change({ holds })}
               options={[
-                { value: 'from_today', label: 'from today on; days that are over keep theirs' },
-                { value: 'always', label: 'for all days, also those that are over' },
+                { value: 'from_today', label: t('people.from_today') },
+                { value: 'always', label: t('people.always') },
               ]}
             />
           </Field>
@@ -294,13 +322,13 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
       )}
       <div className="fields drawer-part">
         <AllergensField
-          label="Allergies"
+          label={t('people.allergies')}
           kitchen={kitchen}
           allergens={fields.allergens}
           change={change}
           refusal={save.error}
         />
-        <Field label="Does not like" name="dislikes" refusal={save.error} wide>
+        <Field label={t('people.does_not_like')} name="dislikes" refusal={save.error} wide>
           <Select
             mode="multiple"
             showSearch={{ optionFilterProp: 'label' }}
@@ -347,7 +375,7 @@ function RestOfDiet({ rest, change, complaint }: RestProps) {
             ))}
           </Fragment>
         ))}
-        <span>the day</span>
+        <span>{t('people.day')}</span>
         {weekdays.map((day, i) => (
           <output key={day}>{sumOf(of(i + 1))}</output>
         ))}
@@ -361,7 +389,7 @@ function RestOfDiet({ rest, change, complaint }: RestProps) {
         type="text"
         onClick={() => change(Object.fromEntries(weekdays.map((_, i) => [String(i + 1), { ...of(1) }])))}
       >
-        As on Monday, every day
+        {t('people.copy_monday')}
       </Button>
     </>
   );

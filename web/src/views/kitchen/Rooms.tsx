@@ -1,3 +1,5 @@
+import { say, t } from '../../messages/words';
+import { when } from '../../messages/dates';
 import { App, Button, DatePicker, Input, InputNumber } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
@@ -15,12 +17,13 @@ import {
 import { Field } from '../../app/Field';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { NumberField } from '../../app/NumberField';
+import { number } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { TemperatureChart } from '../../drawings/TemperatureChart';
 import './Rooms.css';
 
 /** A place as the beginning of a sentence. */
-const the = (room: Room): string => `The ${room.name}`;
+const the = (room: Room): string => t(`place_title.${room.place}`);
 
 /** How warm it is where the jars stand; their days follow. */
 export function Rooms() {
@@ -33,11 +36,7 @@ export function Rooms() {
 
   return (
     <>
-      <p className="cupboard-note soft">
-        Warm weeks halve the time a jar takes, cold ones double it. What was read counts first, then what you
-        expect, then how the place usually is. The green band, {firm.from} to {firm.to} °C, is where a ferment
-        starts well and stays firm.
-      </p>
+      <p className="cupboard-note soft">{t('rooms.about', { from: firm.from, to: firm.to })}</p>
       {rooms.data.rooms.map((room) => (
         <Place key={room.place} room={room} firm={firm} />
       ))}
@@ -56,12 +55,14 @@ function Place({ room, firm }: { room: Room; firm: RoomsRead['firm'] }) {
       <div className="room-head">
         <h2>{the(room)}</h2>
         <span>
-          <b>{room.nowCelsius.toFixed(1)} °C</b>{' '}
+          <b>{number(room.nowCelsius)} °C</b>{' '}
           <span className="soft">
-            now; usually {room.usualCelsius.toFixed(1)} °C
-            {room.swingCelsius > 0 &&
-              ` ± ${room.swingCelsius.toFixed(1)}, warmest at ${String(room.warmestHour)}:00`}
-            {room.readingsInAll > 0 && `; ${room.readingsInAll.toLocaleString('en')} readings`}
+            {t('rooms.now', {
+              usual: number(room.usualCelsius),
+              swing: room.swingCelsius > 0 ? number(room.swingCelsius) : 'none',
+              hour: `${String(room.warmestHour)}:00`,
+              readings: room.readingsInAll,
+            })}
           </span>
         </span>
       </div>
@@ -70,27 +71,29 @@ function Place({ room, firm }: { room: Room; firm: RoomsRead['firm'] }) {
         readings={room.readings.map(({ at, celsius }) => ({ at: Date.parse(at), celsius }))}
         now={Date.parse(room.now)}
         firm={firm}
-        label={`${the(room)}: ${room.nowCelsius.toFixed(1)} °C now, two weeks back and ten days ahead`}
+        label={t('rooms.chart', { place: the(room), celsius: room.nowCelsius.toFixed(1) })}
       />
       <div className="room-foot">
         <div className="words">
           <ReadNow room={room} />
-          <Button onClick={() => setOpen('spell')}>Expect another temperature</Button>
-          <Button onClick={() => setOpen('log')}>Bring in a log</Button>
+          <Button onClick={() => setOpen('spell')}>{t('rooms.expect')}</Button>
+          <Button onClick={() => setOpen('log')}>{t('rooms.import')}</Button>
           <Button type="text" onClick={() => setOpen('usual')}>
-            As it usually is
+            {t('rooms.usual')}
           </Button>
         </div>
         <Spells room={room} />
         {room.jars.length > 0 && (
-          <ul className="quiet-list room-jars" aria-label={`Jars there, ${the(room)}`}>
+          <ul className="quiet-list room-jars" aria-label={t('rooms.jars', { place: the(room) })}>
             {room.jars.map((jar) => (
               <li key={jar.id} style={{ borderColor: jar.colour }}>
                 <Link to={`/shelf/${jar.id}`}>{jar.name}</Link>{' '}
                 <span className="soft">
                   {jar.readyOn === null
-                    ? 'does not ripen'
-                    : `${jar.readyOn < dayjs().format('YYYY-MM-DD') ? 'ready since' : 'ready'} ${dayjs(jar.readyOn).format('D MMM')}`}
+                    ? t('rooms.not_ripening')
+                    : t(jar.readyOn < dayjs().format('YYYY-MM-DD') ? 'rooms.ready_since' : 'rooms.ready', {
+                        day: when(jar.readyOn, 'short'),
+                      })}
                 </span>
               </li>
             ))}
@@ -127,8 +130,8 @@ function ReadNow({ room }: { room: Room }) {
       }}
     >
       <InputNumber
-        aria-label={`Read in the ${room.name}`}
-        placeholder="read now"
+        aria-label={t('rooms.read_in', { place: the(room) })}
+        placeholder={t('rooms.read_now')}
         value={celsius}
         step={0.5}
         suffix="°C"
@@ -136,7 +139,7 @@ function ReadNow({ room }: { room: Room }) {
         onChange={setCelsius}
       />
       <Button type="primary" htmlType="submit" loading={keep.isPending}>
-        Keep it
+        {t('action.save')}
       </Button>
     </form>
   );
@@ -148,11 +151,17 @@ function Spells({ room }: { room: Room }) {
 
   return room.spells.map((spell) => (
     <p key={spell.id} className="spell">
-      {dayjs(spell.fromOn).format('D MMM')} to {dayjs(spell.toOn).format('D MMM')}: {spell.celsius} °C
-      expected
+      {t('rooms.spell', {
+        from: when(spell.fromOn, 'short'),
+        to: when(spell.toOn, 'short'),
+        celsius: number(spell.celsius),
+      })}
       <Button
         type="text"
-        aria-label={`Do not expect ${String(spell.celsius)} °C from ${dayjs(spell.fromOn).format('D MMM')}`}
+        aria-label={t('rooms.spell_delete', {
+          celsius: number(spell.celsius),
+          day: when(spell.fromOn, 'short'),
+        })}
         onClick={() => forget.mutate(spell.id, { onError: (refusal) => void message.error(refusal.message) })}
       >
         ×
@@ -177,7 +186,7 @@ function Usual({ room, close }: DrawerProps) {
 
   return (
     <SaveDrawer
-      title={`${the(room)}, on an ordinary day`}
+      title={t('rooms.usual_title', { place: the(room) })}
       close={close}
       isKeeping={keep.isPending}
       refusal={keep.error}
@@ -185,7 +194,7 @@ function Usual({ room, close }: DrawerProps) {
     >
       <div className="fields">
         <NumberField
-          label="Its mean"
+          label={t('rooms.mean')}
           name="usualCelsius"
           unit="°C"
           step={0.5}
@@ -194,7 +203,7 @@ function Usual({ room, close }: DrawerProps) {
           refusal={keep.error}
         />
         <NumberField
-          label="Warmest above it by"
+          label={t('rooms.swing')}
           name="swingCelsius"
           unit="°C"
           step={0.5}
@@ -203,18 +212,15 @@ function Usual({ room, close }: DrawerProps) {
           refusal={keep.error}
         />
         <NumberField
-          label="Warmest at"
+          label={t('rooms.warmest')}
           name="warmestHour"
-          unit="o’clock"
+          unit={t('rooms.oclock')}
           value={fields.warmestHour}
           change={(warmestHour) => change({ warmestHour })}
           refusal={keep.error}
         />
       </div>
-      <p className="soft">
-        A day that swings ripens a little faster than its mean: the warm hours gain more than the cool ones
-        lose.
-      </p>
+      <p className="soft">{t('rooms.swing_about')}</p>
     </SaveDrawer>
   );
 }
@@ -226,7 +232,7 @@ function Expect({ room, close }: DrawerProps) {
 
   return (
     <SaveDrawer
-      title={`${the(room)}: another temperature for some days`}
+      title={t('rooms.expect_title', { place: the(room) })}
       close={close}
       isKeeping={keep.isPending}
       refusal={keep.error}
@@ -238,7 +244,7 @@ function Expect({ room, close }: DrawerProps) {
       }
     >
       <div className="fields">
-        <Field label="From the first day to the last" name="toOn" refusal={keep.error} wide>
+        <Field label={t('rooms.days')} name="toOn" refusal={keep.error} wide>
           <DatePicker.RangePicker
             allowClear={false}
             value={days}
@@ -246,7 +252,7 @@ function Expect({ room, close }: DrawerProps) {
           />
         </Field>
         <NumberField
-          label="About"
+          label={t('rooms.celsius')}
           name="celsius"
           unit="°C"
           value={celsius}
@@ -254,7 +260,7 @@ function Expect({ room, close }: DrawerProps) {
           refusal={keep.error}
         />
       </div>
-      <p className="soft">A warm spell, a holiday with the heating off. Readings of those days count more.</p>
+      <p className="soft">{t('rooms.expect_about')}</p>
     </SaveDrawer>
   );
 }
@@ -272,9 +278,11 @@ function Bring({ room, close }: DrawerProps) {
 
   return (
     <SaveDrawer
-      title={`A log of the ${room.name}`}
+      title={t('rooms.log_title', { place: the(room) })}
       close={close}
-      keepAs={look === null ? 'Look at it' : `Keep ${String(look.readings)} readings`}
+      keepAs={
+        look === null ? t('import.preview') : t('rooms.save_readings', { count: String(look.readings) })
+      }
       isKeeping={bring.isPending}
       refusal={bring.error}
       keep={() =>
@@ -285,7 +293,7 @@ function Bring({ room, close }: DrawerProps) {
               if (look === null) {
                 setLook(read);
               } else {
-                void message.success(`${String(read.readings)} readings kept.`);
+                void message.success(t('rooms.saved_readings', { count: String(read.readings) }));
                 close();
               }
             },
@@ -293,7 +301,7 @@ function Bring({ room, close }: DrawerProps) {
         )
       }
     >
-      <Field label="A line for each reading: moment, degrees" name="text" refusal={bring.error} wide>
+      <Field label={t('rooms.log_lines')} name="text" refusal={bring.error} wide>
         <Input.TextArea
           rows={9}
           value={text}
@@ -305,24 +313,29 @@ function Bring({ room, close }: DrawerProps) {
         <input
           type="file"
           accept=".csv,.txt,text/csv,text/plain"
-          aria-label="Log as a file"
+          aria-label={t('rooms.log_file')}
           onChange={(event) => void event.target.files?.[0]?.text().then(change)}
         />
       </p>
       {look && (
         <div data-testid="look">
           <p>
-            {look.readings} readings
-            {look.from !== null &&
-              ` from ${dayjs(look.from).format('D MMM HH:mm')} to ${dayjs(look.to).format('D MMM HH:mm')}`}
-            {look.lowest !== null && `, ${look.lowest.toFixed(1)} to ${(look.highest ?? 0).toFixed(1)} °C`}
-            {look.inFuture > 0 && `; ${String(look.inFuture)} lie ahead and are left out`}.
+            {t('rooms.log_read', {
+              count: look.readings,
+              from: look.from === null ? 'none' : when(look.from, 'moment'),
+              to: when(look.to, 'moment'),
+              lowest: look.lowest === null ? 'none' : number(look.lowest),
+              highest: number(look.highest ?? 0),
+              future: look.inFuture,
+            })}
           </p>
-          {look.problemsInAll > 0 && <p className="complaint">{look.problemsInAll} lines are left out:</p>}
+          {look.problemsInAll > 0 && (
+            <p className="complaint">{t('rooms.left_out', { count: look.problemsInAll })}</p>
+          )}
           <ul className="quiet-list">
             {look.problems.slice(0, 12).map((problem) => (
               <li key={problem.line} className="soft">
-                line {problem.line}: {problem.reason}
+                {t('rooms.line', { line: problem.line, reason: say(problem.reason) })}
               </li>
             ))}
           </ul>

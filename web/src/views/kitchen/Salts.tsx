@@ -1,3 +1,4 @@
+import { say, t, T } from '../../messages/words';
 import { Button, Checkbox, Input, InputNumber, Segmented } from 'antd';
 import { useState } from 'react';
 import type { Kitchen, KitchenSalt } from '../../api/client';
@@ -16,10 +17,7 @@ export function Salts({ kitchen }: { kitchen: Kitchen }) {
 
   return (
     <>
-      <p className="soft cupboard-note">
-        A level tablespoon of one salt can weigh twice that of another. Weigh one levelled spoon of yours, and
-        the band shrinks to the scale&apos;s.
-      </p>
+      <p className="soft cupboard-note">{t('salts.about')}</p>
       <div className="salts">
         {kitchen.salts.map((salt) => {
           const { low, typical, high } = salt.gramsPerTablespoon;
@@ -29,29 +27,37 @@ export function Salts({ kitchen }: { kitchen: Kitchen }) {
               <div>
                 <h3>{salt.name}</h3>
                 <p>
-                  <b>{grams(typical)}</b> a level tbsp{' '}
-                  <span className="soft">
-                    {grams(low)} to {grams(high)}
-                    {salt.isCalibrated && ', weighed by you'}
-                  </span>
+                  <T
+                    m="salts.tablespoon"
+                    v={{
+                      grams: grams(typical),
+                      low: grams(low),
+                      high: grams(high),
+                      isWeighed: salt.isCalibrated,
+                      b0: (c) => <b>{c}</b>,
+                      s1: (c) => <span className="soft">{c}</span>,
+                    }}
+                  />
                 </p>
-                <p className="soft">{(salt.sodiumPer100g.typical / 1000).toFixed(1)} g sodium in 100 g</p>
+                <p className="soft">
+                  {t('salts.sodium', { grams: (salt.sodiumPer100g.typical / 1000).toFixed(1) })}
+                </p>
                 {salt.notes.map((note) => (
-                  <p key={note} className={`salt-note${salt.potassium ? ' is-caution' : ''}`}>
-                    {note}
+                  <p key={note.code} className={`salt-note${salt.potassium ? ' is-caution' : ''}`}>
+                    {say(note)}
                   </p>
                 ))}
                 <div className="words">
                   <Button
                     size="small"
                     onClick={() => setWeighing(salt)}
-                    aria-label={`Weigh a spoon of ${salt.name}`}
+                    aria-label={t('salts.weigh_of', { name: salt.name })}
                   >
-                    Weigh a spoon
+                    {t('salts.weigh')}
                   </Button>
                   {salt.isOwn && (
                     <Button size="small" type="text" onClick={() => setOwn(salt.id)}>
-                      Change
+                      {t('action.edit')}
                     </Button>
                   )}
                 </div>
@@ -61,7 +67,7 @@ export function Salts({ kitchen }: { kitchen: Kitchen }) {
         })}
       </div>
       <Button type="primary" onClick={() => setOwn('new')}>
-        Another salt
+        {t('salts.add')}
       </Button>
       {weighing && <WeighDrawer salt={weighing} close={() => setWeighing(null)} />}
       {own !== null && (
@@ -79,26 +85,24 @@ function WeighDrawer({ salt, close }: { salt: KitchenSalt; close: () => void }) 
 
   return (
     <SaveDrawer
-      title={`Weigh a spoon of ${salt.name}`}
+      title={t('salts.weigh_of', { name: salt.name })}
       close={close}
-      keepAs="That is my spoon"
+      keepAs={t('action.save')}
       keep={() => calibrate.mutate({ grams: weight ?? 0, spoon }, { onSuccess: close })}
       isKeeping={calibrate.isPending}
       refusal={calibrate.error}
       others={
         salt.isCalibrated
-          ? [{ says: 'Forget it', do: () => forget.mutate(undefined, { onSuccess: close }) }]
+          ? [{ says: t('salts.forget'), do: () => forget.mutate(undefined, { onSuccess: close }) }]
           : []
       }
     >
-      <p>
-        Set the scale to zero with the empty spoon on it. Fill the spoon, level it with a knife, weigh it.
-      </p>
+      <p>{t('salts.how')}</p>
       <div className="fields">
-        <Field label="Spoon" name="spoon" refusal={calibrate.error}>
+        <Field label={t('salts.spoon')} name="spoon" refusal={calibrate.error}>
           <Segmented value={spoon} onChange={setSpoon} options={['tsp', 'tbsp'] as const} />
         </Field>
-        <Field label="Weight of the salt" name="grams" refusal={calibrate.error}>
+        <Field label={t('salts.spoon_weight')} name="grams" refusal={calibrate.error}>
           <InputNumber data-takes="weight" value={weight} onChange={setWeight} suffix="g" step={0.1} />
         </Field>
       </div>
@@ -134,19 +138,21 @@ function SaltDrawer({ salt, close }: { salt: KitchenSalt | null; close: () => vo
 
   return (
     <SaveDrawer
-      title={salt ? salt.name : 'Another salt'}
+      title={salt ? salt.name : t('salts.add')}
       close={close}
       keep={() => save.mutate(body(), { onSuccess: close, onError })}
       isKeeping={save.isPending}
       refusal={save.error}
-      others={salt ? [{ says: 'Used up', do: () => remove.mutate(salt.id, { onSuccess: close }) }] : []}
+      others={
+        salt ? [{ says: t('action.delete'), do: () => remove.mutate(salt.id, { onSuccess: close }) }] : []
+      }
     >
       <div className="fields">
-        <Field label="Name" name="name" refusal={save.error} wide>
+        <Field label={t('field.name')} name="name" refusal={save.error} wide>
           <Input value={fields.name} onChange={(event) => change({ name: event.target.value })} />
         </Field>
         <NumberField
-          label="A level tbsp weighs"
+          label={t('salts.tablespoon_weight')}
           name="gramsPerTablespoon"
           refusal={save.error}
           value={fields.gramsPerTablespoon}
@@ -154,29 +160,29 @@ function SaltDrawer({ salt, close }: { salt: KitchenSalt | null; close: () => vo
           unit="g"
         />
         <NumberField
-          label="Sodium in 100 g"
+          label={t('salts.sodium_per_100')}
           name="sodiumPer100g"
           refusal={save.error}
           value={fields.sodiumPer100g}
           change={(value) => change({ sodiumPer100g: value })}
-          unit="mg"
+          unit={t('unit.mg')}
         />
       </div>
       <div className="drawer-part">
         <Checkbox checked={fields.iodised} onChange={(event) => change({ iodised: event.target.checked })}>
-          iodised
+          {t('salts.iodised')}
         </Checkbox>
         <Checkbox
           checked={fields.antiCaking}
           onChange={(event) => change({ antiCaking: event.target.checked })}
         >
-          anti-caking agent
+          {t('salts.anti_caking')}
         </Checkbox>
         <Checkbox
           checked={fields.potassium}
           onChange={(event) => change({ potassium: event.target.checked })}
         >
-          part potassium
+          {t('salts.potassium')}
         </Checkbox>
       </div>
     </SaveDrawer>

@@ -1,3 +1,4 @@
+import { t } from '../../messages/words';
 import { Button, Checkbox, InputNumber, QRCode, Segmented } from 'antd';
 import { useState, type CSSProperties } from 'react';
 import { useSearchParams } from 'react-router';
@@ -30,44 +31,41 @@ export function LabelsView() {
   return (
     <div className="labels-room">
       <div className="labels-choice">
-        <h1>Labels</h1>
+        <h1>{t('labels.title')}</h1>
         <Segmented
-          aria-label="On what paper"
+          aria-label={t('labels.layout')}
           value={layout}
           onChange={(next: Layout) => setLayout(next)}
           options={[
-            { value: 'single', label: 'single labels' },
-            { value: 'sheet', label: 'sheet of eight' },
+            { value: 'single', label: t('labels.single') },
+            { value: 'sheet', label: t('labels.sheet') },
           ]}
         />
         <label className="labels-copies">
           <InputNumber
-            aria-label="Of each"
+            aria-label={t('labels.copies')}
             min={1}
             max={8}
             value={copies}
             onChange={(next) => setCopies(next ?? 1)}
             style={{ width: 74 }}
           />
-          <span className="soft">of each</span>
+          <span className="soft">{t('labels.copies_each')}</span>
         </label>
         <Button type="primary" onClick={() => window.print()} disabled={labels.data.length === 0}>
-          Print
+          {t('action.print')}
         </Button>
         <a className="as-button" href={file} target="_blank" rel="noreferrer">
-          As PDF
+          {t('labels.pdf')}
         </a>
         <Checkbox.Group
           className="labels-jars"
-          aria-label="For which jars"
+          aria-label={t('labels.jars')}
           value={chosen}
           onChange={(next) => setParams(next.length === 0 ? {} : { batches: next.join(',') })}
           options={batches.map((batch) => ({ value: batch.id, label: batch.name }))}
         />
-        <p className="soft">
-          99.1 × 67.7 mm. The sodium is that of a serving once salt is even in the jar; readings and top-ups
-          after that change it, so print anew.
-        </p>
+        <p className="soft">{t('labels.about')}</p>
       </div>
       <div className={`labels is-${layout}`}>
         {labels.data.flatMap((label) =>
@@ -84,7 +82,7 @@ function JarLabel({ label }: { label: Label }) {
   return (
     <article
       className="label"
-      aria-label={`Label of ${label.name}`}
+      aria-label={t('labels.label_of', { name: label.name })}
       style={{ '--stripe': label.colour } as CSSProperties}
     >
       <h2 className={label.name.length > 26 ? 'is-long' : undefined}>{label.name}</h2>
@@ -97,7 +95,7 @@ function JarLabel({ label }: { label: Label }) {
         ))}
       </dl>
       <p>{label.foot}</p>
-      <span className="label-code" role="img" aria-label={`Code that leads to ${label.name}`}>
+      <span className="label-code" role="img" aria-label={t('labels.code_of', { name: label.name })}>
         <span aria-hidden="true">
           <QRCode
             type="svg"

@@ -1,5 +1,6 @@
+import { named, say, t, T } from '../../messages/words';
+import { when } from '../../messages/dates';
 import { App, Button, Input, InputNumber, Segmented } from 'antd';
-import dayjs from 'dayjs';
 import { useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Batch, Log, Note, Refusal } from '../../api/client';
@@ -7,6 +8,7 @@ import { useBatch } from '../../api/queries';
 import { useLog, useRemoveNote, useRecordNote } from '../../api/tending';
 import { stored, usePersistentState } from '../../app/persistentState';
 import { Field } from '../../app/Field';
+import { number } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { JarDrawing } from '../../drawings/JarDrawing';
 import { days } from '../shelf/days';
@@ -34,18 +36,18 @@ export function LogView() {
         <div>
           <h1>{batch.data.name}</h1>
           <p className="soft">
-            {days(batch.data.dayCount)}. <Link to={`/shelf/${batchId}`}>To the jar</Link>
+            {days(batch.data.dayCount)}. <Link to={`/shelf/${batchId}`}>{t('log.to_jar')}</Link>
             {' · '}
-            <Link to={`/shelf/${batchId}/check`}>Check it</Link>
+            <Link to={`/shelf/${batchId}/check`}>{t('batch.check')}</Link>
           </p>
         </div>
         <Acid batch={batch.data} log={data} />
       </header>
       <Write key={batchId} batch={batch.data} log={data} />
       <div>
-        <section aria-label="So far">
-          <h2>So far</h2>
-          {data.notes.length === 0 && <p className="soft">Nothing is written down of it yet.</p>}
+        <section aria-label={t('log.so_far')}>
+          <h2>{t('log.so_far')}</h2>
+          {data.notes.length === 0 && <p className="soft">{t('log.empty')}</p>}
           <ol className="quiet-list notes">
             {data.notes.map((note) => (
               <Line key={note.id} note={note} />
@@ -64,22 +66,22 @@ function Acid({ batch, log }: { batch: Batch; log: Log }) {
   return (
     <dl className="acid">
       <div>
-        <dt>pH read</dt>
+        <dt>{t('log.ph_read')}</dt>
         <dd>
           <span className="figure">{lastReading === null ? '–' : lastReading.ph.toFixed(1)}</span>
           <span className="soft">
             {lastReading === null
-              ? 'never yet'
-              : `${dayjs(lastReading.on).format('D MMM')}${lastReading.stands ? '' : ', before something was added'}`}
+              ? t('log.never')
+              : `${when(lastReading.on, 'short')}${lastReading.stands ? '' : t('log.ph_before')}`}
           </span>
         </dd>
       </div>
       {log.expectedPh !== null && (
         <div>
-          <dt>pH expected</dt>
+          <dt>{t('log.ph_expected')}</dt>
           <dd>
             <span className="figure is-guess">{log.expectedPh.toFixed(1)}</span>
-            <span className="soft">a rough guide; readings count</span>
+            <span className="soft">{t('log.ph_guide')}</span>
           </dd>
         </div>
       )}
@@ -130,7 +132,7 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
   return (
     <form
       className="note-form"
-      aria-label="Write down"
+      aria-label={t('log.add')}
       onSubmit={(event) => {
         event.preventDefault();
         write.mutate(
@@ -139,39 +141,39 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
             onSuccess: () => {
               forget();
               setPhoto(null);
-              void message.success('Written down.');
+              void message.success(t('batch.saved'));
             },
           },
         );
       }}
     >
-      <h2>How is it?</h2>
+      <h2>{t('log.how')}</h2>
       <div className="fields">
-        <Field label="pH" name="ph" refusal={write.error}>
+        <Field label={t('log.ph')} name="ph" refusal={write.error}>
           <InputNumber
             value={draft.ph}
             step={0.1}
             min={0}
             max={14}
             data-takes="ph"
-            placeholder="read it"
+            placeholder={t('log.ph_hint')}
             onChange={(ph) => tell({ ph })}
           />
         </Field>
         {draft.ph !== null && (
           <>
-            <Field label="Read with" name="phBy" refusal={write.error}>
+            <Field label={t('log.ph_by')} name="phBy" refusal={write.error}>
               <Segmented
                 value={draft.phBy ?? 'strips'}
                 onChange={(phBy) => tell({ phBy })}
                 options={[
-                  { value: 'meter' as const, label: 'a meter' },
-                  { value: 'strips' as const, label: 'strips' },
+                  { value: 'meter' as const, label: t('log.meter') },
+                  { value: 'strips' as const, label: t('log.strips') },
                 ]}
               />
             </Field>
             {draft.phBy === 'meter' && (
-              <Field label="It can be off by" name="phMargin" refusal={write.error}>
+              <Field label={t('log.margin')} name="phMargin" refusal={write.error}>
                 <InputNumber
                   value={draft.phMargin}
                   step={0.05}
@@ -183,7 +185,7 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
             )}
           </>
         )}
-        <Field label="Temperature of the jar" name="celsius" refusal={write.error}>
+        <Field label={t('log.temperature')} name="celsius" refusal={write.error}>
           <InputNumber
             value={draft.celsius}
             step={0.5}
@@ -208,8 +210,8 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
       </div>
       {(['smell', 'colour', 'bubbles'] as const).map((what) => (
         <div key={what} className="said-of">
-          <span className="soft">{what}</span>
-          <span className="picks" role="group" aria-label={what}>
+          <span className="soft">{t(`note.${what}`)}</span>
+          <span className="picks" role="group" aria-label={t(`note.${what}`)}>
             {log.words[what].map((word) => (
               <button
                 key={word}
@@ -217,14 +219,14 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
                 aria-pressed={draft[what] === word}
                 onClick={() => tell({ [what]: draft[what] === word ? null : word })}
               >
-                {word}
+                {named(`note_${what}`, word)}
               </button>
             ))}
           </span>
         </div>
       ))}
       <div className="fields">
-        <Field label="Anything else" name="text" refusal={write.error} wide>
+        <Field label={t('log.text')} name="text" refusal={write.error} wide>
           <Input.TextArea
             rows={2}
             maxLength={2000}
@@ -236,18 +238,20 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
       <Complaint refusal={write.error} />
       <div className="words">
         <Button type="primary" htmlType="submit" loading={write.isPending}>
-          Write it down
+          {t('action.save')}
         </Button>
         <input
           ref={choose}
           type="file"
           accept="image/jpeg,image/png,image/webp"
           capture="environment"
-          aria-label="Photo of the jar"
+          aria-label={t('log.photo')}
           hidden
           onChange={(event) => setPhoto(event.target.files?.[0] ?? null)}
         />
-        <Button onClick={() => choose.current?.click()}>{photo === null ? 'Add a photo' : photo.name}</Button>
+        <Button onClick={() => choose.current?.click()}>
+          {photo === null ? t('log.add_photo') : photo.name}
+        </Button>
       </div>
     </form>
   );
@@ -290,7 +294,7 @@ function Steps({
           key={step}
           type="button"
           aria-pressed={value === step}
-          aria-label={`${mark} ${String(step)} of 5`}
+          aria-label={t('log.score', { what: mark, score: String(step) })}
           className={value !== null && step <= value ? 'is-on' : undefined}
           onClick={() => set(value === step ? null : step)}
         >
@@ -306,43 +310,42 @@ function Line({ note }: { note: Note }) {
   const { message } = App.useApp();
   const remove = useRemoveNote();
   const said = [
-    ...scoresOf(note.marks).map(([mark, value]) => `${mark} ${String(value)}`),
-    ...(note.smell ? [`smells ${note.smell}`] : []),
-    ...(note.colour ? [`${note.colour}`] : []),
-    ...(note.bubbles ? [`${note.bubbles} bubbles`] : []),
-    ...(note.ph === null ? [] : [`pH ${note.ph.toFixed(2)}`]),
+    ...scoresOf(note.marks).map(([mark, value]) => `${t(`mark.${mark}`)} ${String(value)}`),
+    ...(note.smell ? [t('log.smells', { smell: named('note_smell', note.smell) })] : []),
+    ...(note.colour ? [named('note_colour', note.colour)] : []),
+    ...(note.bubbles ? [t('log.bubbles', { bubbles: note.bubbles })] : []),
+    ...(note.ph === null ? [] : [t('log.ph_value', { ph: number(note.ph, 2) })]),
     ...(note.celsius === null ? [] : [`${String(note.celsius)} °C`]),
   ].join(', ');
 
   return (
     <li>
       <span className="soft">
-        day {note.day}
-        <br />
-        {dayjs(note.at).format('D MMM HH:mm')}
+        <T m="log.day" v={{ day: note.day, at: when(note.at, 'moment'), x0: <br /> }} />
       </span>
       <div>
         {note.verdict !== null && (
           <p>
-            <span className={`word-verdict is-${note.verdict}`}>{note.verdictLabel}</span> {note.because}
+            <span className={`word-verdict is-${note.verdict}`}>{say(note.verdictLabel)}</span>{' '}
+            {say(note.because)}
           </p>
         )}
         {said !== '' && <p>{said}</p>}
-        {note.text !== '' && <p>{note.text}</p>}
+        {note.text && <p>{say(note.text)}</p>}
         {note.photo !== null && (
           <a href={note.photo} target="_blank" rel="noreferrer">
-            <img src={note.photo} alt={`The jar on day ${String(note.day)}`} loading="lazy" />
+            <img src={note.photo} alt={t('log.photo_alt', { day: String(note.day) })} loading="lazy" />
           </a>
         )}
       </div>
       <Button
         type="text"
-        aria-label={`Take out the note of ${dayjs(note.at).format('D MMM HH:mm')}`}
+        aria-label={t('log.delete_note', { at: when(note.at, 'moment') })}
         loading={remove.isPending}
         onClick={() =>
           // The line goes; what is said of it stays.
           void remove.mutateAsync(note.id).then(
-            () => message.success('Taken out of the log.'),
+            () => message.success(t('log.deleted')),
             (refusal: Refusal) => message.error(refusal.message),
           )
         }

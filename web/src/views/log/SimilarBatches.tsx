@@ -1,4 +1,5 @@
-import dayjs from 'dayjs';
+import { t } from '../../messages/words';
+import { when } from '../../messages/dates';
 import { Link } from 'react-router';
 import type { Alike as Batch, Log } from '../../api/client';
 import { percent } from '../../app/numbers';
@@ -14,24 +15,24 @@ export function SimilarBatches({ log }: { log: Log }) {
   const warmest = Math.max(...log.alike.map((one) => one.meanCelsius ?? 0));
 
   return (
-    <section className="alike" aria-label="Beside its like">
-      <h2>Beside its like</h2>
+    <section className="alike" aria-label={t('similar.title')}>
+      <h2>{t('similar.title')}</h2>
       <p className="soft">
         {log.ownDays !== null
-          ? `Your kitchen liked this kind best at about ${log.ownDays.toFixed(0)} days; that is the day the jar now aims for.`
+          ? t('similar.own_days', { days: log.ownDays.toFixed(0) })
           : log.tastingsNeeded > 0
-            ? `${String(log.tastingsNeeded)} more ${log.tastingsNeeded === 1 ? 'tasting' : 'tastings'} with “liked” marked, and the day you like it best is worked out.`
-            : 'None was liked much yet: mark one 4 or 5, and the day you like it best is worked out.'}
+            ? t('similar.needed', { count: log.tastingsNeeded })
+            : t('similar.none_liked')}
       </p>
       <div className="alike-scroll">
         <table>
           <thead>
             <tr>
-              <th scope="col">batch</th>
-              <th scope="col">salt</th>
-              <th scope="col">days, warm</th>
-              <th scope="col">mean</th>
-              <th scope="col">pH</th>
+              <th scope="col">{t('similar.batch')}</th>
+              <th scope="col">{t('similar.salt')}</th>
+              <th scope="col">{t('similar.days')}</th>
+              <th scope="col">{t('similar.mean')}</th>
+              <th scope="col">{t('similar.ph')}</th>
               {marks.map((mark) => (
                 <th key={mark} scope="col">
                   {mark}
@@ -61,12 +62,12 @@ function Lane({ one, longest, warmest, marks }: LaneProps) {
   return (
     <tr className={one.isThis ? 'is-this' : undefined}>
       <th scope="row">
-        {one.isThis ? 'this jar' : <Link to={`/shelf/${one.id}/log`}>{one.name}</Link>}
-        <span className="soft"> {dayjs(one.startedOn).format('D MMM YY')}</span>
+        {one.isThis ? t('similar.this_jar') : <Link to={`/shelf/${one.id}/log`}>{one.name}</Link>}
+        <span className="soft"> {when(one.startedOn, 'year')}</span>
       </th>
       <td>{one.strengthPercent === null ? '–' : percent(one.strengthPercent, 2)}</td>
       <td>
-        <span className="lane" title={`${one.warmDays.toFixed(0)} days`}>
+        <span className="lane" title={t('similar.warm_days', { days: one.warmDays.toFixed(0) })}>
           <i style={{ width: `${String((one.warmDays / longest) * 100)}%`, background: one.colour }} />
         </span>
         {one.warmDays.toFixed(one.warmDays < 3 ? 1 : 0)}
@@ -90,7 +91,13 @@ function Dots({ value }: { value: number | null }) {
     return <span className="soft">–</span>;
   }
   return (
-    <svg role="img" aria-label={`${value.toFixed(1)} of 5`} width={54} height={12} viewBox="0 0 54 12">
+    <svg
+      role="img"
+      aria-label={t('similar.score', { score: value.toFixed(1) })}
+      width={54}
+      height={12}
+      viewBox="0 0 54 12"
+    >
       {[0, 1, 2, 3, 4].map((i) => (
         <g key={i}>
           <circle cx={6 + i * 10.5} cy={6} r={4} fill="none" stroke="var(--line-strong)" />

@@ -1,3 +1,4 @@
+import { say, t } from '../../messages/words';
 import { Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -32,9 +33,9 @@ export function AddBoughtJar({ kitchen, close }: { kitchen: Kitchen; close: () =
 
   return (
     <SaveDrawer
-      title="A bought jar"
+      title={t('bought.title')}
       close={close}
-      keepAs="Onto the shelf"
+      keepAs={t('bought.save')}
       isKeeping={shelve.isPending}
       refusal={refusal}
       keep={() => {
@@ -45,10 +46,10 @@ export function AddBoughtJar({ kitchen, close }: { kitchen: Kitchen; close: () =
       }}
     >
       <div className="fields">
-        <Field label="Name" name="name" refusal={refusal} wide>
+        <Field label={t('field.name')} name="name" refusal={refusal} wide>
           <Input value={fields.name} onChange={(event) => change({ name: event.target.value })} />
         </Field>
-        <Field label="What is in it, for the most part" name="foodId" refusal={refusal} wide>
+        <Field label={t('bought.food')} name="foodId" refusal={refusal} wide>
           <Select
             showSearch={{ optionFilterProp: 'label' }}
             value={fields.foodId}
@@ -56,17 +57,17 @@ export function AddBoughtJar({ kitchen, close }: { kitchen: Kitchen; close: () =
             options={kitchen.ingredients.map((food) => ({ value: food.id, label: food.name }))}
           />
         </Field>
-        <Field label="It is" name="phase" refusal={refusal}>
+        <Field label={t('bought.phase')} name="phase" refusal={refusal}>
           <Select
             value={fields.phase}
             onChange={(phase) => change({ phase })}
             options={[
-              { value: 'pieces' as const, label: 'pieces, drained' },
-              { value: 'sauce' as const, label: 'a sauce or paste' },
+              { value: 'pieces' as const, label: t('bought.pieces') },
+              { value: 'sauce' as const, label: t('bought.sauce') },
             ]}
           />
         </Field>
-        <Field label="How much" name="amount" refusal={refusal}>
+        <Field label={t('bought.amount')} name="amount" refusal={refusal}>
           <Input
             data-takes="weight"
             placeholder="340 g"
@@ -75,29 +76,29 @@ export function AddBoughtJar({ kitchen, close }: { kitchen: Kitchen; close: () =
           />
         </Field>
         <LabelFields label={label} change={setLabel} refusal={refusal} />
-        <Field label="Eaten at a time" name="servingAmount" refusal={refusal}>
+        <Field label={t('bought.serving')} name="servingAmount" refusal={refusal}>
           <Input
             data-takes="weight"
             value={fields.servingAmount}
             onChange={(event) => change({ servingAmount: event.target.value })}
           />
         </Field>
-        <Field label="Printed on it: use by" name="useBy" refusal={refusal}>
+        <Field label={t('bought.use_by')} name="useBy" refusal={refusal}>
           <Input
             type="date"
             value={fields.useBy ?? ''}
             onChange={(event) => change({ useBy: event.target.value || null })}
           />
         </Field>
-        <Field label="Where it stands" name="place" refusal={refusal} wide>
+        <Field label={t('bought.place')} name="place" refusal={refusal} wide>
           <Select
             value={fields.place}
             onChange={(place) => change({ place })}
-            options={places.map(({ id, label: says }) => ({ value: id, label: says }))}
+            options={places.map(({ id, label: says }) => ({ value: id, label: say(says) }))}
           />
         </Field>
         <AllergensField
-          label="Allergens on the label"
+          label={t('bought.allergens')}
           kitchen={kitchen}
           allergens={fields.allergens}
           change={change}
@@ -106,12 +107,9 @@ export function AddBoughtJar({ kitchen, close }: { kitchen: Kitchen; close: () =
       </div>
       <div className="drawer-part">
         <Checkbox checked={fields.isLive} onChange={(event) => change({ isLive: event.target.checked })}>
-          live: not heated, and from the cold shelf
+          {t('bought.live')}
         </Checkbox>
-        <p className="soft">
-          Canned, heated or shelf-stable jars bring sodium and no live culture. Keep to the date and the
-          storage that are printed on it.
-        </p>
+        <p className="soft">{t('bought.about')}</p>
       </div>
     </SaveDrawer>
   );

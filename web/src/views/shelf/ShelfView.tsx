@@ -1,10 +1,11 @@
+import { say, t, T } from '../../messages/words';
 import { Button, Input, Segmented } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { EmptyJar, ShelfBatch } from '../../api/client';
 import { useKitchen, usePlaces, useShelf } from '../../api/queries';
 import { capitalised } from '../../app/sentence';
-import { grams, mg, percent } from '../../app/numbers';
+import { grams, mg } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { JarDrawing } from '../../drawings/JarDrawing';
 import { putOnBench } from '../bench/draft';
@@ -15,8 +16,8 @@ import './ShelfView.css';
 
 const filters = {
   all: { says: 'all', keeps: () => true },
-  wanting: { says: 'wants something', keeps: (batch: ShelfBatch) => batch.attention !== null },
-  ready: { says: 'ready to eat', keeps: (batch: ShelfBatch) => batch.isReady },
+  wanting: { says: t('shelf.needs_attention'), keeps: (batch: ShelfBatch) => batch.attention !== null },
+  ready: { says: t('shelf.ready'), keeps: (batch: ShelfBatch) => batch.isReady },
 } as const;
 
 type Filter = keyof typeof filters;
@@ -43,7 +44,7 @@ export function ShelfView() {
     .filter(filters[filter].keeps)
     .filter((batch) =>
       words.every((word) =>
-        `${batch.name} ${batch.methodLabel} ${batch.jarName ?? ''}`.toLowerCase().includes(word),
+        `${batch.name} ${say(batch.methodLabel)} ${batch.jarName ?? ''}`.toLowerCase().includes(word),
       ),
     );
 
@@ -51,24 +52,23 @@ export function ShelfView() {
     <div>
       {batches.length === 0 ? (
         <div className="page-state">
-          <h1>An empty shelf</h1>
+          <h1>{t('shelf.empty_title')}</h1>
           <p>
-            A head of cabbage, a jar and some salt are enough for the first one.{' '}
-            <Link to="/bench">Go to the bench.</Link>
+            <T m="shelf.empty_about" v={{ a0: (c) => <Link to="/bench">{c}</Link> }} />
           </p>
-          <Button onClick={() => setBuying(true)}>A bought jar</Button>
+          <Button onClick={() => setBuying(true)}>{t('shelf.add_bought')}</Button>
         </div>
       ) : (
         <div className="shelf-head">
           <Input
-            aria-label="Find a jar"
-            placeholder="only jars like…"
+            aria-label={t('shelf.search')}
+            placeholder={t('shelf.search_hint')}
             allowClear
             value={sought}
             onChange={(event) => setSought(event.target.value)}
           />
           <Segmented
-            aria-label="Which jars"
+            aria-label={t('shelf.which')}
             value={filter}
             onChange={setFilter}
             options={(Object.keys(filters) as Filter[]).map((one) => ({
@@ -76,29 +76,25 @@ export function ShelfView() {
               label: `${filters[one].says} ${String(batches.filter(filters[one].keeps).length)}`,
             }))}
           />
-          <Link
-            className="as-button"
-            to="/shelf/ahead"
-            title="What to start when, so that no jar runs out (a)"
-          >
-            Weeks ahead
+          <Link className="as-button" to="/shelf/ahead" title={t('shelf.ahead_hint')}>
+            {t('nav.weeks_ahead')}
           </Link>
           <Link className="as-button" to="/labels">
-            Labels
+            {t('labels.title')}
           </Link>
           <Button type="text" onClick={() => setBuying(true)}>
-            A bought jar
+            {t('shelf.add_bought')}
           </Button>
         </div>
       )}
       {isBuying && kitchen.data && <AddBoughtJar kitchen={kitchen.data} close={() => setBuying(false)} />}
-      {batches.length > 0 && shown.length === 0 && <p className="soft">No jar on the shelf is like that.</p>}
+      {batches.length > 0 && shown.length === 0 && <p className="soft">{t('shelf.no_match')}</p>}
       <div className="boards" onKeyDown={moveAlong}>
         {places.map((place) => {
           const here = shown.filter((batch) => batch.place === place.id);
           return here.length === 0 ? null : (
-            <section key={place.id} className="board" aria-label={capitalised(place.label)}>
-              <h2>{capitalised(place.label)}</h2>
+            <section key={place.id} className="board" aria-label={capitalised(say(place.label))}>
+              <h2>{capitalised(say(place.label))}</h2>
               <div className="board-jars">
                 {here.map((batch) => (
                   <JarOnBoard key={batch.id} batch={batch} />
@@ -108,8 +104,8 @@ export function ShelfView() {
           );
         })}
         {filter === 'all' && words.length === 0 && emptyJars.length > 0 && (
-          <section className="board is-empty" aria-label="Empty jars">
-            <h2>Empty</h2>
+          <section className="board is-empty" aria-label={t('shelf.empty_jars')}>
+            <h2>{t('shelf.empty')}</h2>
             <div className="board-jars">
               {emptyJars.map((jar) => (
                 <FreeJar key={jar.jarId} jar={jar} />
@@ -123,8 +119,7 @@ export function ShelfView() {
 }
 
 function JarOnBoard({ batch }: { batch: ShelfBatch }) {
-  const strength =
-    batch.strengthPercent === null ? '' : `, ${percent(batch.strengthPercent)} ${batch.strengthBasis}`;
+  const strength = batch.strength ? `, ${say(batch.strength)}` : '';
   const width = Math.max(158, batch.name.length * 7.4 + 16, (batch.jar?.bodyMm ?? 90) * SCALE + 40);
 
   return (
@@ -134,7 +129,7 @@ function JarOnBoard({ batch }: { batch: ShelfBatch }) {
           <JarDrawing
             jar={batch.jar}
             scale={SCALE}
-            label={`${batch.jarName ?? 'Jar'}${strength}`}
+            label={`${batch.jarName ?? t('shelf.jar')}${strength}`}
             seed={batch.id}
           />
           <span className={`tag${batch.attention ? ' is-asking' : ''}`} style={{ left: '50%', top: '46%' }}>
@@ -145,14 +140,15 @@ function JarOnBoard({ batch }: { batch: ShelfBatch }) {
       <span className="board-name">
         <b>{batch.name}</b>
         <span className="soft">
-          {batch.servingsLeft === 0
-            ? `${grams(batch.gramsLeft)} left`
-            : `${String(batch.servingsLeft)} servings left`}
-          , {mg(Math.round(batch.sodiumPer100g / 10) * 10)} in 100 g
+          {t('shelf.left', {
+            servings: batch.servingsLeft,
+            grams: grams(batch.gramsLeft),
+            sodium: mg(Math.round(batch.sodiumPer100g / 10) * 10),
+          })}
         </span>
         {batch.attention && (
           <span className={`board-asks${batch.attention.rank <= PRESSING ? ' is-pressing' : ''}`}>
-            {batch.attention.text}
+            {say(batch.attention.text)}
           </span>
         )}
       </span>
@@ -168,10 +164,15 @@ function FreeJar({ jar }: { jar: EmptyJar }) {
       style={{ width: Math.max(128, jar.picture.bodyMm * SCALE + 26) }}
       onClick={() => putOnBench(jar.jarId)}
     >
-      <JarDrawing jar={jar.picture} scale={SCALE} label={`${jar.name}, empty`} seed={jar.jarId} />
+      <JarDrawing
+        jar={jar.picture}
+        scale={SCALE}
+        label={t('shelf.empty_jar', { name: jar.name })}
+        seed={jar.jarId}
+      />
       <span className="board-name">
         <b>{jar.name}</b>
-        <span className="soft">{jar.free} free</span>
+        <span className="soft">{t('shelf.free', { count: jar.free })}</span>
       </span>
     </Link>
   );

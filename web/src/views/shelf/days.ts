@@ -1,3 +1,4 @@
+import { t } from '../../messages/words';
 /** "today", "1 day", "16 days" */
 export const days = (count: number): string =>
-  count === 0 ? 'today' : count === 1 ? '1 day' : `${count} days`;
+  count === 0 ? 'today' : count === 1 ? t('duration.one_day') : t('duration.days', { days: count });

@@ -1,3 +1,5 @@
+import { mg } from '../../app/numbers';
+import { say, t } from '../../messages/words';
 import { Button, Input, InputNumber, Select } from 'antd';
 import { useState, type FormEvent } from 'react';
 import { useCreateHousehold, usePresets } from '../../api/queries';
@@ -34,18 +36,18 @@ export function NewKitchenForm() {
 
   return (
     <form onSubmit={submit}>
-      <h2>Who eats, and up to which limit?</h2>
+      <h2>{t('sign_in.who')}</h2>
       {people.map((person, i) => (
         <div key={i}>
           <div className="eater-row">
             <label>
-              Name
+              {t('field.name')}
               <Input value={person.name} onChange={(event) => change(i, { name: event.target.value })} />
             </label>
             <label>
-              Limit a day
+              {t('people.limit')}
               <Select
-                aria-label="Limit a day"
+                aria-label={t('people.limit')}
                 value={person.preset ?? own}
                 onChange={(preset) =>
                   change(i, preset === own ? { preset: null, targetMg: 1500 } : { preset, targetMg: null })
@@ -53,21 +55,21 @@ export function NewKitchenForm() {
                 options={[
                   ...(presets.data?.targets ?? []).map((target) => ({
                     value: target.id,
-                    label: `${target.milligrams} mg, ${target.label}`,
-                    title: target.source,
+                    label: `${mg(target.milligrams)}, ${say(target.label)}`,
+                    title: say(target.source),
                   })),
-                  { value: own, label: 'A number of our own' },
+                  { value: own, label: t('people.own_short') },
                 ]}
               />
             </label>
             {person.preset === null ? (
               <label>
-                mg sodium
+                {t('other_food.by_mg')}
                 <InputNumber value={person.targetMg} onChange={(targetMg) => change(i, { targetMg })} />
               </label>
             ) : (
               <label>
-                Other food, mg
+                {t('sign_in.other_food')}
                 <InputNumber
                   value={person.restOfDietMg}
                   onChange={(rest) => change(i, { restOfDietMg: rest ?? 0 })}
@@ -76,7 +78,7 @@ export function NewKitchenForm() {
             )}
             {people.length > 1 && (
               <Button type="text" onClick={() => setPeople(people.filter((_, at) => at !== i))}>
-                Remove
+                {t('action.remove')}
               </Button>
             )}
           </div>
@@ -89,13 +91,10 @@ export function NewKitchenForm() {
           )}
         </div>
       ))}
-      <Button onClick={() => setPeople([...people, nobodyYet])}>One more person</Button>
-      <p className="soft">
-        The limits are public guideline figures, not advice. With kidney disease, diuretics or blood-pressure
-        medicines, ask your clinician for a number.
-      </p>
+      <Button onClick={() => setPeople([...people, nobodyYet])}>{t('people.add')}</Button>
+      <p className="soft">{t('sign_in.caution')}</p>
 
-      <h2>What jars are there?</h2>
+      <h2>{t('sign_in.jars')}</h2>
       <div className="jar-counts">
         {(presets.data?.jars ?? []).map((jar, i) => (
           <label key={jar}>
@@ -110,12 +109,12 @@ export function NewKitchenForm() {
         ))}
       </div>
 
-      <h2>The kitchen and its key</h2>
+      <h2>{t('sign_in.account')}</h2>
       {(
         [
-          ['name', 'Name of the kitchen', name, setName, 'text', 'off'],
+          ['name', t('house.name'), name, setName, 'text', 'off'],
           ['email', 'E-mail', email, setEmail, 'text', 'username'],
-          ['password', 'Password, at least 10 letters', password, setPassword, 'password', 'new-password'],
+          ['password', t('sign_in.new_password'), password, setPassword, 'password', 'new-password'],
         ] as const
       ).map(([field, label, value, set, type, autoComplete]) => (
         <label key={field}>
@@ -135,7 +134,7 @@ export function NewKitchenForm() {
       ))}
       {refusal && Object.keys(refusal.fields).length === 0 && <p className="complaint">{refusal.message}</p>}
       <Button type="primary" htmlType="submit" loading={open.isPending}>
-        Open the kitchen
+        {t('sign_in.create')}
       </Button>
     </form>
   );

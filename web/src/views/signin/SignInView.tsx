@@ -1,3 +1,4 @@
+import { t } from '../../messages/words';
 import { Button, Input } from 'antd';
 import { useState, type FormEvent } from 'react';
 import type { JarPicture } from '../../api/client';
@@ -58,10 +59,7 @@ export function SignInView({ demoIsOpen }: { demoIsOpen: boolean }) {
     <main className="door">
       <div>
         <h1>Tempesal</h1>
-        <p className="door-say">
-          Live ferments on the table every day, the right salt in every jar, and a number you can trust for
-          the sodium in what you just ate.
-        </p>
+        <p className="door-say">{t('sign_in.about')}</p>
         {demoIsOpen && !isNew && (
           <Button
             type="primary"
@@ -70,12 +68,12 @@ export function SignInView({ demoIsOpen }: { demoIsOpen: boolean }) {
             loading={enterDemo.isPending}
             onClick={() => enterDemo.mutate(undefined)}
           >
-            Look around the demo kitchen
+            {t('sign_in.demo')}
           </Button>
         )}
         {isNew ? <NewKitchenForm /> : <SignInForm />}
         <Button type="link" style={{ padding: 0, marginTop: 8 }} onClick={() => setIsNew(!isNew)}>
-          {isNew ? 'I have a kitchen here: sign in' : 'Open a kitchen of your own'}
+          {isNew ? t('sign_in.have_kitchen') : t('sign_in.new_kitchen')}
         </Button>
       </div>
       <div className="door-jars" aria-hidden="true">
@@ -100,11 +98,11 @@ function SignInForm() {
   return (
     <form onSubmit={submit}>
       <label>
-        E-mail
+        {t('sign_in.email')}
         <Input value={email} autoComplete="username" onChange={(event) => setEmail(event.target.value)} />
       </label>
       <label>
-        Password
+        {t('sign_in.password')}
         <Input.Password
           value={password}
           autoComplete="current-password"
@@ -117,7 +115,7 @@ function SignInForm() {
         </p>
       )}
       <Button htmlType="submit" loading={signIn.isPending}>
-        Sign in
+        {t('sign_in.sign_in')}
       </Button>
     </form>
   );

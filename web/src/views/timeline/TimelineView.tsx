@@ -1,5 +1,6 @@
+import { say, t, T } from '../../messages/words';
+import { when } from '../../messages/dates';
 import { App, Button, InputNumber, Select } from 'antd';
-import dayjs from 'dayjs';
 import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import type { KindAhead, Suggestion, Timeline } from '../../api/client';
@@ -10,7 +11,7 @@ import { TimelineLanes } from '../../drawings/TimelineLanes';
 import { RotationDrawer } from '../week/RotationDrawer';
 import './TimelineView.css';
 
-const day = (date: string): string => dayjs(date).format('ddd, D MMM');
+const day = (date: string): string => when(date, 'weekdayDate');
 
 /** Keeping the shelf full: jars as lanes through the weeks, what runs out, and what to start by when. */
 export function TimelineView() {
@@ -26,33 +27,33 @@ export function TimelineView() {
   return (
     <div className="ahead">
       <div className="ahead-head">
-        <h1>The weeks ahead</h1>
+        <h1>{t('ahead.title')}</h1>
         <span className={ahead.gapDays > 0 ? 'ahead-gaps is-open' : 'ahead-gaps'} data-testid="gap-days">
           {ahead.kinds.length === 0 ? '' : daysWithout(ahead.gapDays)}
         </span>
         <span className="ahead-does">
           <Link className="as-button" to="/shelf">
-            The shelf now
+            {t('ahead.shelf')}
           </Link>
-          <Button onClick={() => setShowsRotation(true)}>Rotation</Button>
+          <Button onClick={() => setShowsRotation(true)}>{t('ahead.rotation')}</Button>
         </span>
       </div>
       <div className="what-if">
         <label>
-          One more
+          {t('ahead.one_more')}
           <Select
             allowClear
-            aria-label="One more jar"
-            placeholder="jar"
+            aria-label={t('ahead.one_more_jar')}
+            placeholder={t('ahead.jar')}
             value={whatIf.jarId}
             onChange={(jarId?: string) => setWhatIf({ ...whatIf, jarId })}
             options={ahead.jars.map((jar) => ({ value: jar.id, label: jar.name }))}
           />
         </label>
         <label>
-          A room warmer by
+          {t('ahead.warmer_by')}
           <InputNumber
-            aria-label="Degrees warmer"
+            aria-label={t('ahead.warmer')}
             value={whatIf.warmer ?? 0}
             min={-15}
             max={15}
@@ -63,29 +64,33 @@ export function TimelineView() {
         {isTried && (
           <span role="status">
             {ahead.gapDays === ahead.gapDaysAsItIs
-              ? `That changes nothing: ${daysWithout(ahead.gapDays)}.`
-              : `${daysWithout(ahead.gapDays)} instead of ${String(ahead.gapDaysAsItIs)}.`}{' '}
+              ? t('ahead.what_if_same', { days: daysWithout(ahead.gapDays) })
+              : t('ahead.what_if', {
+                  days: daysWithout(ahead.gapDays),
+                  before: String(ahead.gapDaysAsItIs),
+                })}{' '}
             <Button type="text" onClick={() => setWhatIf({})}>
-              Back to how it is
+              {t('ahead.what_if_reset')}
             </Button>
           </span>
         )}
       </div>
       {ahead.kinds.length === 0 && (
         <p>
-          Nothing comes round yet.{' '}
-          <Button onClick={() => setShowsRotation(true)}>Say what should never run out</Button> and Tempesal
-          says what to start when.
+          <T
+            m="ahead.no_rotation"
+            v={{ a0: (c) => <Button onClick={() => setShowsRotation(true)}>{c}</Button> }}
+          />
         </p>
       )}
       <TimelineLanes ahead={ahead} />
       <div className="ahead-parts">
-        <section aria-label="What to start">
-          <h2>What to start</h2>
+        <section aria-label={t('ahead.to_start')}>
+          <h2>{t('ahead.to_start')}</h2>
           <ToStart ahead={ahead} isTried={isTried} />
         </section>
-        <section aria-label="What comes round">
-          <h2>How long it lasts</h2>
+        <section aria-label={t('ahead.lasts')}>
+          <h2>{t('ahead.lasts')}</h2>
           <ul className="quiet-list lasts">
             {ahead.kinds.map((kind) => (
               <Lasts key={kind.id} kind={kind} />
@@ -100,7 +105,7 @@ export function TimelineView() {
 }
 
 const daysWithout = (days: number): string =>
-  days === 0 ? 'no day without' : `${String(days)} ${days === 1 ? 'day' : 'days'} without something`;
+  days === 0 ? t('ahead.no_gap') : t('ahead.gap_days', { days });
 
 function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
   const { message } = App.useApp();
@@ -117,7 +122,7 @@ function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
           share: one.share,
         })
         .then(
-          () => void message.success(`Planned: ${one.name}. It is called for on ${day(one.startOn)}.`),
+          () => void message.success(t('ahead.planned_done', { name: one.name, day: day(one.startOn) })),
           (refusal: { message: string }) => void message.error(refusal.message),
         );
     }
@@ -128,43 +133,55 @@ function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
       {ahead.planned.map((one) => (
         <li key={one.id} className="is-planned">
           <span>
-            <b>{day(one.startOn)}</b> {one.name}, {one.jarName}, planned
+            <T
+              m="ahead.planned"
+              v={{ day: day(one.startOn), name: one.name, jar: one.jarName, b0: (c) => <b>{c}</b> }}
+            />
           </span>
           <Link className="as-button" to={`/formulas/${one.formulaId}?jarId=${one.jarId}&planned=${one.id}`}>
-            Start it
+            {t('ahead.start_it')}
           </Link>
           <Button
             type="text"
-            aria-label={`Let ${one.name} be`}
+            aria-label={t('ahead.cancel', { name: one.name })}
             onClick={() => {
               letBe
                 .mutateAsync(one.id)
                 .catch((refusal: { message: string }) => void message.error(refusal.message));
             }}
           >
-            Let it be
+            {t('action.cancel')}
           </Button>
         </li>
       ))}
       {ahead.suggestions.map((one) => (
         <li key={one.lotId} style={{ borderColor: one.colour }}>
           <span>
-            by <b>{day(one.startOn)}</b>: {one.name}, {one.jarName}
-            {one.share < 0.995 && `, ${String(Math.round(one.share * 100))} % full`};{' '}
-            {grams(Math.round(one.grams))}, ready {day(one.readyOn)}
+            <T
+              m="ahead.suggestion"
+              v={{
+                day: day(one.startOn),
+                name: one.name,
+                jar: one.jarName,
+                full: one.share < 0.995 ? String(Math.round(one.share * 100)) : 'none',
+                grams: grams(Math.round(one.grams)),
+                ready: day(one.readyOn),
+                b0: (c) => <b>{c}</b>,
+              }}
+            />
           </span>
           {!isTried && (
             <Button
-              aria-label={`Plan ${one.name} for ${day(one.startOn)}`}
+              aria-label={t('ahead.plan', { name: one.name, day: day(one.startOn) })}
               loading={plan.isPending}
               onClick={() => accept(one)}
             >
-              Plan it
+              {t('ahead.plan_it')}
             </Button>
           )}
         </li>
       ))}
-      {ahead.planned.length + ahead.suggestions.length === 0 && <li>Nothing has to be started.</li>}
+      {ahead.planned.length + ahead.suggestions.length === 0 && <li>{t('ahead.nothing_to_start')}</li>}
     </ul>
   );
 }
@@ -173,19 +190,31 @@ function Lasts({ kind }: { kind: KindAhead }) {
   return (
     <li style={{ borderColor: kind.colour }}>
       <p>
-        <b>{kind.name}</b>, {grams(Math.round(kind.gramsAWeek))} a week
-        {kind.leadDays !== null && `, ${String(kind.leadDays)} days to make`}
-        {!kind.isInSeason && ', not in season now'}
+        <T
+          m="ahead.product"
+          v={{
+            name: kind.name,
+            grams: grams(Math.round(kind.gramsAWeek)),
+            lead: kind.leadDays ?? 0,
+            isInSeason: kind.isInSeason,
+            b0: (c) => <b>{c}</b>,
+          }}
+        />
       </p>
       <p className="soft">
         {kind.runsOutOn === null
-          ? 'As things stand it lasts for all of these weeks.'
-          : `As things stand it runs out on ${day(kind.runsOutOn)}${kind.startBy === null ? '' : `; start the next by ${day(kind.startBy)}`}.`}
+          ? t('ahead.lasts_all')
+          : t('ahead.runs_out', {
+              day: day(kind.runsOutOn),
+              start: kind.startBy === null ? 'none' : day(kind.startBy),
+            })}
       </p>
       {kind.gaps.map((gap) => (
         <p key={gap.from} className="complaint">
-          {gap.days === 1 ? `None on ${day(gap.from)}` : `None from ${day(gap.from)} to ${day(gap.to)}`}.{' '}
-          {gap.reason}
+          {gap.days === 1
+            ? t('ahead.gap_day', { day: day(gap.from) })
+            : t('ahead.gap', { from: day(gap.from), to: day(gap.to) })}{' '}
+          {say(gap.reason)}
         </p>
       ))}
     </li>
@@ -199,15 +228,15 @@ function ShoppingList() {
   }
 
   return (
-    <section aria-label="To buy">
+    <section aria-label={t('ahead.to_buy')}>
       <div className="section-head">
-        <h2>To buy this week</h2>
+        <h2>{t('ahead.to_buy_week')}</h2>
         <span>
           <a className="as-button" href="/api/timeline/shopping?as=text" download>
-            As text
+            {t('ahead.as_text')}
           </a>
           <a className="as-button" href="/api/timeline/shopping?as=csv" download>
-            As CSV
+            {t('ahead.as_csv')}
           </a>
         </span>
       </div>
@@ -219,9 +248,11 @@ function ShoppingList() {
         ))}
       </ul>
       <p className="soft">
-        For{' '}
-        {shopping.data.batches.map((batch) => `${batch.name} in a ${batch.jarName.toLowerCase()}`).join(', ')}
-        .
+        {t('ahead.for_batches', {
+          batches: shopping.data.batches
+            .map((batch) => t('ahead.batch_in', { name: batch.name, jar: batch.jarName }))
+            .join(', '),
+        })}
       </p>
     </section>
   );

@@ -1,3 +1,5 @@
+import { say, t } from '../../messages/words';
+import { when } from '../../messages/dates';
 import { App, Button, Dropdown } from 'antd';
 import dayjs from 'dayjs';
 import { useCallback } from 'react';
@@ -33,7 +35,7 @@ export function Chores() {
                 message.destroy();
               }}
             >
-              Undo
+              {t('action.undo')}
             </Button>
           </span>
         ),
@@ -51,8 +53,8 @@ export function Chores() {
           onSuccess: ({ marks }) =>
             say(
               some.length === 1
-                ? `Done: ${some[0]?.batchName ?? ''}.`
-                : `Done: ${String(some.length)} chores.`,
+                ? t('chores.done_one', { jar: some[0]?.batchName ?? '' })
+                : t('chores.done_many', { count: String(some.length) }),
               marks,
             ),
           onError: (refusal) => void message.error(refusal.message),
@@ -67,7 +69,7 @@ export function Chores() {
         until: until.toISOString(),
       },
       {
-        onSuccess: ({ marks }) => say(`Put off until ${until.format('ddd HH:mm')}.`, marks),
+        onSuccess: ({ marks }) => say(t('chores.later', { time: when(until, 'weekdayClock') }), marks),
         onError: (refusal) => void message.error(refusal.of('until') ?? refusal.message),
       },
     );
@@ -82,16 +84,16 @@ export function Chores() {
   const next = chores.data.soon.filter((chore) => chore.snoozedUntil === null)[0];
 
   return (
-    <section className="chores" aria-label="At the jars">
+    <section className="chores" aria-label={t('chores.title')}>
       <div className="chores-head">
-        <h2>At the jars</h2>
+        <h2>{t('chores.title')}</h2>
         <span className="soft">
-          {now.length === 0 ? 'nothing to do now' : `${String(now.length)} to do`}
-          {next && `; next, ${dayjs(next.dueOn).format('dddd')}: ${next.batchName}`}
+          {now.length === 0 ? t('chores.none') : t('chores.count', { count: String(now.length) })}
+          {next && t('chores.next', { day: when(next.dueOn, 'weekday'), jar: next.batchName })}
         </span>
         {tapped.length > 1 && (
-          <Button title="All done (d)" loading={mark.isPending} onClick={() => done(tapped)}>
-            All {tapped.length} done
+          <Button title={t('chores.all_done_hint')} loading={mark.isPending} onClick={() => done(tapped)}>
+            {t('chores.all_done', { count: tapped.length })}
           </Button>
         )}
       </div>
@@ -100,11 +102,10 @@ export function Chores() {
         .map((one) => (
           <p key={one.id} className="to-start">
             <span>
-              <b>Start: {one.name}</b>, {one.jarName}
+              <b>{t('chores.start', { name: one.name })}</b>, {one.jarName}
               {one.lateDays > 0 && (
                 <span className="chore-late">
-                  It was to be started on {dayjs(one.startOn).format('dddd, D MMM')}: each day later is a day
-                  without in the end.
+                  {t('chores.start_late', { day: when(one.startOn, 'weekdayDate') })}
                 </span>
               )}
             </span>
@@ -112,7 +113,7 @@ export function Chores() {
               className="as-button is-filled"
               to={`/formulas/${one.formulaId}?jarId=${one.jarId}&planned=${one.id}`}
             >
-              To its formula
+              {t('chores.to_formula')}
             </Link>
           </p>
         ))}
@@ -161,8 +162,8 @@ function JarTag({ chores, done, putOff }: TagProps) {
           {chores.map((chore) => (
             <div key={chore.id} className={`chore${chore.task === 'discard' ? ' is-out' : ''}`}>
               <p>
-                {chore.text}
-                {chore.whenLate !== null && <span className="chore-late">{chore.whenLate}</span>}
+                {say(chore.text)}
+                {chore.whenLate !== null && <span className="chore-late">{say(chore.whenLate)}</span>}
               </p>
               <span className="chore-does">
                 <Later chore={chore} putOff={putOff} />
@@ -180,10 +181,10 @@ function JarTag({ chores, done, putOff }: TagProps) {
 function Later({ chore, putOff }: { chore: Chore; putOff: TagProps['putOff'] }) {
   const hour = (at: number, days: number) => dayjs().add(days, 'day').hour(at).minute(0).second(0);
   const times: [string, dayjs.Dayjs][] = [
-    ['In an hour', dayjs().add(1, 'hour')],
-    ['This evening', hour(19, 0)],
-    ['Tomorrow morning', hour(8, 1)],
-    ['In three days', hour(8, 3)],
+    [t('chores.in_hour'), dayjs().add(1, 'hour')],
+    [t('chores.this_evening'), hour(19, 0)],
+    [t('chores.tomorrow'), hour(8, 1)],
+    [t('chores.three_days'), hour(8, 3)],
   ];
   return (
     <Dropdown
@@ -194,8 +195,11 @@ function Later({ chore, putOff }: { chore: Chore; putOff: TagProps['putOff'] }) 
           .map(([label, until]) => ({ key: label, label, onClick: () => putOff(chore, until) })),
       }}
     >
-      <Button type="text" aria-label={`Later: ${chore.text} (${chore.batchName})`}>
-        Later
+      <Button
+        type="text"
+        aria-label={t('chores.later_for', { chore: say(chore.text), jar: chore.batchName })}
+      >
+        {t('action.later')}
       </Button>
     </Dropdown>
   );
@@ -206,7 +210,7 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
   const { message } = App.useApp();
   const move = useMoveJar();
   const empty = useEmptyJar();
-  const label = (word: string) => `${word}: ${chore.text} (${chore.batchName})`;
+  const label = (word: string) => `${word}: ${say(chore.text)} (${chore.batchName})`;
   const failed = (refusal: Refusal) => message.error(refusal.message, 8);
 
   switch (chore.doneBy) {
@@ -215,9 +219,9 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
         <Link
           className="as-button is-filled"
           to={`/shelf/${chore.batchId}/log`}
-          aria-label={label('Write down')}
+          aria-label={label(t('chores.add_note'))}
         >
-          Write it down
+          {t('chores.add_note')}
         </Link>
       );
     case 'move':
@@ -225,15 +229,19 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
         <Button
           type="primary"
           loading={move.isPending}
-          aria-label={label('Into the fridge')}
+          aria-label={label(t('chores.to_fridge'))}
           onClick={() =>
             // The tag goes when the jar has moved; what is said of it stays.
             void move
               .mutateAsync({ batch: chore.batchId, place: 'fridge' })
-              .then((moved) => message.success(`${moved.name} stands ${moved.placeLabel}.`), failed)
+              .then(
+                (moved) =>
+                  message.success(t('chores.moved', { name: moved.name, place: say(moved.placeLabel) })),
+                failed,
+              )
           }
         >
-          Into the fridge
+          {t('chores.to_fridge')}
         </Button>
       );
     case 'empty':
@@ -242,20 +250,20 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
           type={chore.task === 'discard' ? 'primary' : 'default'}
           danger={chore.task === 'discard'}
           loading={empty.isPending}
-          aria-label={label('Empty the jar')}
+          aria-label={label(t('batch.empty_jar'))}
           onClick={() =>
             void empty
               .mutateAsync({ batch: chore.batchId, isEmptied: true })
-              .then(() => message.success(`${chore.batchName} is out; its jar is free.`), failed)
+              .then(() => message.success(t('chores.emptied', { name: chore.batchName })), failed)
           }
         >
-          Empty the jar
+          {t('batch.empty_jar')}
         </Button>
       );
     default:
       return (
-        <Button type="primary" aria-label={label('Done')} onClick={done}>
-          Done
+        <Button type="primary" aria-label={label(t('action.done'))} onClick={done}>
+          {t('action.done')}
         </Button>
       );
   }

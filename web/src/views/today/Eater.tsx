@@ -1,3 +1,4 @@
+import { joined, say, t, T } from '../../messages/words';
 import { Button } from 'antd';
 import { Link } from 'react-router';
 import type { Day, DayJar, DayPerson, OtherFood, PlannedToday, Serving } from '../../api/client';
@@ -31,14 +32,14 @@ export function Eater({ person, day, isEating, hands }: Props) {
       <div className="eater-head">
         <h2>{person.name}</h2>
         <span className="soft source">
-          {mg(person.targetMg)} a day, {person.targetSource}
+          {t('eater.target', { target: mg(person.targetMg), source: say(person.targetSource) })}
         </span>
         <Button
           className="serve"
-          aria-label={`${person.name} ate something else`}
+          aria-label={t('eater.other_food_for', { name: person.name })}
           onClick={() => hands.write(person)}
         >
-          Something else…
+          {t('eater.other_food')}
         </Button>
         <Button
           className="serve"
@@ -47,11 +48,11 @@ export function Eater({ person, day, isEating, hands }: Props) {
           disabled={day.jars.length === 0}
           onClick={hands.toggle}
         >
-          {isEating ? 'Close' : `${person.name} eats…`}
+          {isEating ? t('action.close') : t('eater.eats', { name: person.name })}
         </Button>
       </div>
       {isEating && (
-        <div className="at-hand" role="group" aria-label={`Jars at hand for ${person.name}`}>
+        <div className="at-hand" role="group" aria-label={t('eater.jars_for', { name: person.name })}>
           {day.jars.map((jar) => (
             <JarAtHand
               key={jar.id}
@@ -93,25 +94,26 @@ export function Eater({ person, day, isEating, hands }: Props) {
       />
       {day.date === day.today && <Fits person={person} jars={day.jars} />}
       {person.otherFoods.length > 0 && (
-        <ul className="quiet-list eaten" aria-label={`Besides the jars, ${person.name}`}>
+        <ul className="quiet-list eaten" aria-label={t('eater.other_of', { name: person.name })}>
           {person.otherFoods.map((food) => (
             <li key={food.id} style={{ borderColor: 'var(--written)' }}>
               {food.name}, {mg(Math.round(food.sodiumMg))}
-              {food.insteadOf.length > 0 && `, instead of the estimate for ${food.insteadOf.join(' and ')}`}
+              {food.insteadOf.length > 0 &&
+                t('eater.instead', { meals: joined(food.insteadOf.map((meal) => t(`meal.${meal}`))) })}
               <span className="eaten-does">
                 <Button
                   type="text"
-                  aria-label={`Change ${food.name} of ${person.name}`}
+                  aria-label={t('eater.edit_of', { food: food.name, name: person.name })}
                   onClick={() => hands.write(person, food)}
                 >
-                  Change
+                  {t('action.edit')}
                 </Button>
                 <Button
                   type="text"
-                  aria-label={`Undo ${food.name} for ${person.name}`}
+                  aria-label={t('eater.undo_of', { food: food.name, name: person.name })}
                   onClick={() => hands.takeFoodBack(person, food)}
                 >
-                  Undo
+                  {t('action.undo')}
                 </Button>
               </span>
             </li>
@@ -119,21 +121,27 @@ export function Eater({ person, day, isEating, hands }: Props) {
         </ul>
       )}
       {person.planned.length > 0 && (
-        <ul className="quiet-list eaten" aria-label={`Planned for ${person.name}`}>
+        <ul className="quiet-list eaten" aria-label={t('eater.planned_for', { name: person.name })}>
           {person.planned.map((planned) => (
             <li key={planned.id} className="is-planned" style={{ borderColor: planned.colour }}>
               <span>
-                planned: <Link to={`/shelf/${planned.batchId}`}>{planned.batchName}</Link>{' '}
-                {grams(planned.grams)}
-                {planned.way === 'drained' ? '' : `, ${planned.wayLabel}`}
-                {planned.sodium ? `, ${sodium(planned.sodium)}` : ', less than that is left'}
+                <T
+                  m="eater.planned"
+                  v={{
+                    jar: planned.batchName,
+                    grams: grams(planned.grams),
+                    style: planned.way === 'drained' ? 'none' : say(planned.wayLabel),
+                    sodium: planned.sodium ? sodium(planned.sodium) : t('serve.less_left'),
+                    a0: (c) => <Link to={`/shelf/${planned.batchId}`}>{c}</Link>,
+                  }}
+                />
               </span>
               <Button
                 disabled={planned.sodium === null}
-                aria-label={`${person.name} ate ${planned.batchName}`}
+                aria-label={t('eater.ate', { name: person.name, food: planned.batchName })}
                 onClick={() => hands.eatPlanned(person, planned)}
               >
-                Eaten
+                {t('eater.eaten')}
               </Button>
             </li>
           ))}
@@ -145,23 +153,24 @@ export function Eater({ person, day, isEating, hands }: Props) {
             <li key={serving.id} style={{ borderColor: serving.colour }}>
               <span>
                 <Link to={`/shelf/${serving.batchId}`}>{serving.batchName}</Link> {grams(serving.grams)}
-                {serving.way === 'drained' ? '' : `, ${serving.wayLabel}`}
-                {serving.dish ? `, of ${grams(serving.dish.grams)} in a dish` : ''}, {sodium(serving.sodium)}
+                {serving.way === 'drained' ? '' : `, ${say(serving.wayLabel)}`}
+                {serving.dish ? t('eater.of_dish', { grams: grams(serving.dish.grams) }) : ''},{' '}
+                {sodium(serving.sodium)}
               </span>
               <span className="eaten-does">
                 <Button
                   type="text"
-                  aria-label={`Change ${serving.batchName} of ${person.name}`}
+                  aria-label={t('eater.edit_of', { food: serving.batchName, name: person.name })}
                   onClick={() => hands.change(serving)}
                 >
-                  Change
+                  {t('action.edit')}
                 </Button>
                 <Button
                   type="text"
-                  aria-label={`Undo ${serving.batchName} for ${person.name}`}
+                  aria-label={t('eater.undo_of', { food: serving.batchName, name: person.name })}
                   onClick={() => hands.takeBack(serving)}
                 >
-                  Undo
+                  {t('action.undo')}
                 </Button>
               </span>
             </li>
@@ -187,8 +196,8 @@ function Fits({ person, jars }: { person: DayPerson; jars: DayJar[] }) {
     fits === 0
       ? []
       : fits < usual
-        ? [`${grams(fits)} of ${name}`]
-        : [fits < MANY * usual ? `${name} up to ${grams(fits)}` : name],
+        ? [t('eater.grams_of', { grams: grams(fits), jar: name })]
+        : [fits < MANY * usual ? t('eater.up_to', { jar: name, grams: grams(fits) }) : name],
   );
   const not = open.filter(({ fits }) => fits === 0).map(({ name }) => name);
   if (open.length === 0) {
@@ -198,11 +207,9 @@ function Fits({ person, jars }: { person: DayPerson; jars: DayJar[] }) {
   return (
     <p className="fits">
       {said.length > 0 && (
-        <>
-          Fits {person.planned.length === 0 ? 'now' : 'beside what is planned'}: {said.join(', ')}.{' '}
-        </>
+        <>{t('eater.fits', { jars: said.join(', '), isPlanned: person.planned.length > 0 })}</>
       )}
-      {not.length > 0 && <>Does not fit: {not.join(', ')}.</>}
+      {not.length > 0 && <>{t('eater.does_not_fit', { jars: not.join(', ') })}</>}
     </p>
   );
 }
@@ -229,20 +236,23 @@ function JarAtHand({ jar, person, eat }: AtHandProps) {
         {cost ? (
           <span>
             {grams(usual)}, <b>{sodium(cost)}</b>
-            {isPast && <span className="does-not-fit"> past the target</span>}
+            {isPast && <span className="does-not-fit">{t('eater.over_target')}</span>}
           </span>
         ) : (
-          <span>less than a portion left</span>
+          <span>{t('eater.less_than_portion')}</span>
         )}
         {portion !== undefined && portion.clashes.length > 0 && (
           <span className="does-not-fit">
-            not for {person.name}: {portion.clashes.join(', ')}
+            {t('serve.not_for', { name: person.name, clashes: portion.clashes.join(', ') })}
           </span>
         )}
       </button>
       {most > 0 && most < usual && (
-        <Button onClick={() => eat(most)} aria-label={`${grams(most)} of ${jar.name}`}>
-          {grams(most)} fit
+        <Button
+          onClick={() => eat(most)}
+          aria-label={t('eater.grams_of', { grams: grams(most), jar: jar.name })}
+        >
+          {t('eater.fit', { grams: grams(most) })}
         </Button>
       )}
     </div>

@@ -1,3 +1,5 @@
+import { when } from '../../messages/dates';
+import { t } from '../../messages/words';
 import { DatePicker, Input, Select } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
@@ -23,9 +25,9 @@ export function EditPortion({ serving, day, close }: { serving: Serving; day: Da
 
   return (
     <SaveDrawer
-      title={`${serving.personName} ate ${serving.batchName}`}
+      title={t('eater.ate', { name: serving.personName, food: serving.batchName })}
       close={close}
-      keepAs="Put it right"
+      keepAs={t('action.save')}
       isKeeping={change.isPending}
       refusal={refusal}
       keep={() => {
@@ -35,39 +37,43 @@ export function EditPortion({ serving, day, close }: { serving: Serving; day: Da
       }}
     >
       <div className="fields">
-        <Field label="Who" name="personId" refusal={refusal}>
+        <Field label={t('portion.who')} name="personId" refusal={refusal}>
           <Select
             value={personId}
             onChange={setPersonId}
             options={day.people.map(({ id, name }) => ({ value: id, label: name }))}
           />
         </Field>
-        <Field label="How much" name="amount" refusal={refusal}>
+        <Field label={t('portion.amount')} name="amount" refusal={refusal}>
           <Input data-takes="weight" value={amount} onChange={(event) => setAmount(event.target.value)} />
         </Field>
-        <Field label="From which jar" name="batchId" refusal={refusal} wide>
+        <Field label={t('portion.jar')} name="batchId" refusal={refusal} wide>
           <Select value={batchId} onChange={setBatchId} options={jarsToChoose(day, serving)} />
         </Field>
-        <Field label="How" name="way" refusal={refusal} wide>
+        <Field label={t('portion.how')} name="way" refusal={refusal} wide>
           <Select value={manner} onChange={setManner} options={manners} />
         </Field>
-        <Field label="On which day" name="eatenOn" refusal={refusal} wide>
+        <Field label={t('portion.day')} name="eatenOn" refusal={refusal} wide>
           <DatePicker
             allowClear={false}
-            format="dddd, D MMMM YYYY"
+            format={(date) => when(date, 'longYear')}
             value={dayjs(eatenOn)}
             onChange={(date: dayjs.Dayjs | null) => date && setEatenOn(date.format('YYYY-MM-DD'))}
           />
         </Field>
-        <Field label="At which meal" name="meal" refusal={refusal} wide>
+        <Field label={t('portion.meal')} name="meal" refusal={refusal} wide>
           <Select
             allowClear
             placeholder={
-              eatenOn === serving.eatenOn ? 'as it was written down' : eatenOn === day.today ? 'now' : 'noon'
+              eatenOn === serving.eatenOn
+                ? t('portion.meal_same')
+                : eatenOn === day.today
+                  ? t('portion.now')
+                  : t('meal.noon')
             }
             value={meal}
             onChange={(next: Meal | undefined) => setMeal(next ?? null)}
-            options={meals.map((one) => ({ value: one, label: one }))}
+            options={meals.map((one) => ({ value: one, label: t(`meal.${one}`) }))}
           />
         </Field>
       </div>
@@ -76,10 +82,7 @@ export function EditPortion({ serving, day, close }: { serving: Serving; day: Da
           {refusal.of('serving')}
         </p>
       )}
-      <p className="soft">
-        What was written down first stays in the jar’s life as taken back. The sodium is that of the jar at
-        the moment at which it was eaten.
-      </p>
+      <p className="soft">{t('portion.about')}</p>
     </SaveDrawer>
   );
 }

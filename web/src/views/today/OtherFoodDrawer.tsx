@@ -1,3 +1,4 @@
+import { t } from '../../messages/words';
 import { AutoComplete, Button, Checkbox, InputNumber, Segmented } from 'antd';
 import { useState } from 'react';
 import type { DayPerson, LabelSodium, Meal, OtherFood } from '../../api/client';
@@ -8,10 +9,10 @@ import { SaveDrawer } from '../../app/SaveDrawer';
 import { mg } from '../../app/numbers';
 
 const ways: { value: LabelSodium['by']; label: string }[] = [
-  { value: 'mg', label: 'mg sodium' },
-  { value: 'salt', label: 'g salt' },
-  { value: 'per_100g', label: 'by 100 g' },
-  { value: 'per_portion', label: 'by portion' },
+  { value: 'mg', label: t('other_food.by_mg') },
+  { value: 'salt', label: t('other_food.by_salt') },
+  { value: 'per_100g', label: t('other_food.by_100') },
+  { value: 'per_portion', label: t('other_food.by_portion') },
 ];
 
 interface Props {
@@ -42,13 +43,20 @@ export function OtherFoodDrawer({ person, date, food: wrong, close }: Props) {
       />
     </Field>
   );
-  const each = printed === 'salt' ? number('Salt', 'saltG', 'g') : number('Sodium', 'sodiumMg', 'mg');
+  const each =
+    printed === 'salt'
+      ? number(t('other_food.salt'), 'saltG', 'g')
+      : number(t('other_food.sodium'), 'sodiumMg', 'mg');
 
   return (
     <SaveDrawer
-      title={wrong ? `${person.name} ate ${wrong.name}` : `${person.name} ate something else`}
+      title={
+        wrong
+          ? t('eater.ate', { name: person.name, food: wrong.name })
+          : t('other_food.title', { name: person.name })
+      }
       close={close}
-      keepAs={wrong ? 'Put it right' : 'Write it down'}
+      keepAs={wrong ? t('action.save') : t('action.save')}
       keep={() => {
         void write
           .mutateAsync({ personId: person.id, name, eatenOn: date, how, insteadOf })
@@ -58,7 +66,7 @@ export function OtherFoodDrawer({ person, date, food: wrong, close }: Props) {
       refusal={write.error}
     >
       {!wrong && (known.data ?? []).length > 0 && (
-        <div className="words known-foods" role="group" aria-label="Written down before">
+        <div className="words known-foods" role="group" aria-label={t('other_food.known')}>
           {known.data?.slice(0, 8).map((food) => (
             <Button
               key={food.name}
@@ -74,7 +82,7 @@ export function OtherFoodDrawer({ person, date, food: wrong, close }: Props) {
         </div>
       )}
       <div className="fields">
-        <Field label="What" name="name" refusal={write.error} wide>
+        <Field label={t('other_food.what')} name="name" refusal={write.error} wide>
           <AutoComplete
             value={name}
             options={(kitchen.data?.ingredients ?? [])
@@ -82,7 +90,7 @@ export function OtherFoodDrawer({ person, date, food: wrong, close }: Props) {
               .slice(0, 8)
               .map((food) => ({
                 value: food.name,
-                label: `${food.name}, ${mg(Math.round(food.sodiumPer100g))} in 100 g`,
+                label: t('other_food.per_100', { food: food.name, mg: mg(Math.round(food.sodiumPer100g)) }),
               }))}
             onChange={(next: string) => setName(next)}
             onSelect={(next: string) => {
@@ -94,7 +102,7 @@ export function OtherFoodDrawer({ person, date, food: wrong, close }: Props) {
         </Field>
       </div>
       <Segmented
-        aria-label="How it is printed"
+        aria-label={t('other_food.how')}
         className="besides-ways"
         value={how.by}
         onChange={(by: LabelSodium['by']) => {
@@ -105,7 +113,7 @@ export function OtherFoodDrawer({ person, date, food: wrong, close }: Props) {
       />
       {(how.by === 'per_100g' || how.by === 'per_portion') && (
         <Segmented
-          aria-label="Sodium or salt"
+          aria-label={t('other_food.which')}
           className="besides-ways"
           value={printed}
           onChange={(next: 'sodium' | 'salt') => {
@@ -113,29 +121,29 @@ export function OtherFoodDrawer({ person, date, food: wrong, close }: Props) {
             setHow({ ...how, saltG: undefined, sodiumMg: undefined });
           }}
           options={[
-            { value: 'sodium', label: 'as sodium' },
-            { value: 'salt', label: 'as salt' },
+            { value: 'sodium', label: t('other_food.as_sodium') },
+            { value: 'salt', label: t('other_food.as_salt') },
           ]}
         />
       )}
       <div className="fields">
-        {how.by === 'mg' && number('Sodium', 'milligrams', 'mg')}
-        {how.by === 'salt' && number('Salt', 'saltG', 'g')}
+        {how.by === 'mg' && number(t('other_food.sodium'), 'milligrams', 'mg')}
+        {how.by === 'salt' && number(t('other_food.salt'), 'saltG', 'g')}
         {how.by === 'per_100g' && (
           <>
             {each}
-            {number('Eaten of it', 'grams', 'g')}
+            {number(t('other_food.eaten'), 'grams', 'g')}
           </>
         )}
         {how.by === 'per_portion' && (
           <>
             {each}
-            {number('Portions', 'portions', '')}
+            {number(t('other_food.portions'), 'portions', '')}
           </>
         )}
       </div>
-      <div role="group" aria-label="Instead of the estimate for" className="instead-of">
-        <span>It stands instead of what is estimated for</span>
+      <div role="group" aria-label={t('other_food.instead_label')} className="instead-of">
+        <span>{t('other_food.instead')}</span>
         <Checkbox.Group<Meal>
           value={insteadOf}
           onChange={setInsteadOf}
@@ -144,17 +152,14 @@ export function OtherFoodDrawer({ person, date, food: wrong, close }: Props) {
             label: `${meal}, ${mg(milligrams)}`,
           }))}
         />
-        <span className="soft">None ticked: it comes on top.</span>
+        <span className="soft">{t('other_food.on_top')}</span>
       </div>
       {write.error?.of('how.by') && (
         <p className="complaint" role="alert">
           {write.error.of('how.by')}
         </p>
       )}
-      <p className="soft">
-        Salt on European labels is sodium times 2.5. Salt substitutes with potassium are not for everyone: ask
-        a clinician first.
-      </p>
+      <p className="soft">{t('other_food.caution')}</p>
     </SaveDrawer>
   );
 }

@@ -1,5 +1,6 @@
+import { t } from '../../messages/words';
+import { when } from '../../messages/dates';
 import { Checkbox, Input, InputNumber, Select } from 'antd';
-import dayjs from 'dayjs';
 import { useState } from 'react';
 import type { Day, Meal, Serving } from '../../api/client';
 import { useServeTogether } from '../../api/intake';
@@ -50,9 +51,9 @@ export function SharedDish({ day, meal, shares: known = [], close }: Props) {
 
   return (
     <SaveDrawer
-      title={`Eaten on ${dayjs(day.date).format('dddd, D MMMM')}`}
+      title={t('dish.title', { day: when(day.date, 'long') })}
       close={close}
-      keepAs={first ? 'Put it right' : 'Eaten'}
+      keepAs={first ? t('action.save') : t('eater.eaten')}
       isKeeping={serve.isPending}
       refusal={refusal}
       keep={() => {
@@ -73,10 +74,10 @@ export function SharedDish({ day, meal, shares: known = [], close }: Props) {
       }}
     >
       <div className="fields">
-        <Field label="From which jar" name="batchId" refusal={refusal} wide>
+        <Field label={t('portion.jar')} name="batchId" refusal={refusal} wide>
           <Select value={batchId} onChange={setBatchId} options={jarsToChoose(day, first)} />
         </Field>
-        <Field label="How" wide>
+        <Field label={t('portion.how')} wide>
           <Select value={manner} onChange={setManner} options={manners} />
         </Field>
       </div>
@@ -86,12 +87,12 @@ export function SharedDish({ day, meal, shares: known = [], close }: Props) {
           checked={isDish}
           onChange={(event) => setIsDish(event.target.checked)}
         >
-          It went into a dish, of which each ate a share
+          {t('dish.is_dish')}
         </Checkbox>
       )}
       {isDish && (
         <div className="fields">
-          <Field label="Into the dish" name="dishAmount" refusal={refusal} wide>
+          <Field label={t('dish.amount')} name="dishAmount" refusal={refusal} wide>
             <Input
               data-takes="weight"
               value={dishAmount}
@@ -114,20 +115,20 @@ export function SharedDish({ day, meal, shares: known = [], close }: Props) {
             </Checkbox>
             {at >= 0 && (
               <Field
-                label={isDish ? 'Share' : 'How much'}
+                label={isDish ? t('dish.share') : t('portion.amount')}
                 name={`portions.${String(at)}.${isDish ? 'share' : 'amount'}`}
                 refusal={refusal}
               >
                 {isDish ? (
                   <InputNumber
-                    aria-label={`Share of ${person.name}`}
+                    aria-label={t('dish.share_of', { name: person.name })}
                     value={shares[person.id] ?? Math.floor(100 / day.people.length)}
                     suffix="%"
                     onChange={(share) => setShares({ ...shares, [person.id]: share ?? 0 })}
                   />
                 ) : (
                   <Input
-                    aria-label={`Amount for ${person.name}`}
+                    aria-label={t('serve.amount_for', { name: person.name })}
                     data-takes="weight"
                     value={amounts[person.id] ?? usual(person.id)}
                     onChange={(event) => setAmounts({ ...amounts, [person.id]: event.target.value })}

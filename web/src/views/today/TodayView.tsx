@@ -1,3 +1,5 @@
+import { t, T } from '../../messages/words';
+import { when } from '../../messages/dates';
 import { App, Button, Segmented } from 'antd';
 import dayjs from 'dayjs';
 import { useCallback, useState } from 'react';
@@ -40,8 +42,8 @@ export function TodayView() {
         onSuccess: () =>
           void message.success(
             serving.dish
-              ? `Taken back: the whole dish with ${serving.batchName}.`
-              : `Taken back: ${serving.batchName} for ${serving.personName}.`,
+              ? t('today.undone_dish', { jar: serving.batchName })
+              : t('today.undone', { food: serving.batchName, name: serving.personName }),
           ),
         onError: (refusal) => void message.error(refusal.message),
       });
@@ -74,16 +76,26 @@ export function TodayView() {
             duration: 8,
             content: (
               <span>
-                {serving.personName}: {grams(serving.grams)} of {serving.batchName}, {sodium(serving.sodium)}.{' '}
-                <Button
-                  type="link"
-                  onClick={() => {
-                    takeBack(serving);
-                    message.destroy();
+                <T
+                  m="today.served"
+                  v={{
+                    name: serving.personName,
+                    grams: grams(serving.grams),
+                    jar: serving.batchName,
+                    sodium: sodium(serving.sodium),
+                    a0: (c) => (
+                      <Button
+                        type="link"
+                        onClick={() => {
+                          takeBack(serving);
+                          message.destroy();
+                        }}
+                      >
+                        {c}
+                      </Button>
+                    ),
                   }}
-                >
-                  Undo
-                </Button>
+                />
               </span>
             ),
           }),
@@ -113,7 +125,7 @@ export function TodayView() {
     write: (person, food) => setBeside({ what: 'food', person, ...(food ? { food } : {}) }),
     takeFoodBack: (person, food) => {
       takeFoodBack.mutateAsync(food.id).then(
-        () => void message.success(`Taken back: ${food.name} for ${person.name}.`),
+        () => void message.success(t('today.undone', { food: food.name, name: person.name })),
         (refusal: { message: string }) => void message.error(refusal.message),
       );
     },
@@ -122,19 +134,19 @@ export function TodayView() {
   return (
     <>
       <div className="today-head">
-        <h1>{dayjs(day.data.date).format('dddd, D MMMM')}</h1>
+        <h1>{when(day.data.date, 'long')}</h1>
         <span className="today-days">
-          <Link className="as-button" to={dayPath(day.data, -1)} aria-label="The day before">
+          <Link className="as-button" to={dayPath(day.data, -1)} aria-label={t('today.day_before')}>
             ←
           </Link>
-          <Link className="as-button" to={dayPath(day.data, 1)} aria-label="The day after">
+          <Link className="as-button" to={dayPath(day.data, 1)} aria-label={t('today.day_after')}>
             →
           </Link>
           <Button disabled={jars.length === 0} onClick={() => setBeside({ what: 'together' })}>
-            Together, or in a dish
+            {t('today.together')}
           </Button>
-          <Link className="as-button" to="/today/intake" title="Days and weeks (i)">
-            Intake
+          <Link className="as-button" to="/today/intake" title={t('today.intake_hint')}>
+            {t('intake.title')}
           </Link>
         </span>
       </div>
@@ -142,12 +154,12 @@ export function TodayView() {
       {meal !== null && (
         <div className="today-past">
           <Segmented
-            aria-label="At which meal"
+            aria-label={t('portion.meal')}
             value={meal}
             onChange={setPastMeal}
             options={meals.map((one) => ({ value: one, label: one }))}
           />
-          <span className="soft">What is written down for this day is of the jars as they were then.</span>
+          <span className="soft">{t('today.past')}</span>
         </div>
       )}
       {people.map((person) => (
@@ -175,13 +187,10 @@ export function TodayView() {
       )}
       {jars.length === 0 && (
         <p>
-          No jar is on the shelf yet. <Link to="/bench">Make the first one at the bench.</Link>
+          <T m="today.no_jars" v={{ a0: (c) => <Link to="/bench">{c}</Link> }} />
         </p>
       )}
-      <p className="soft">
-        Targets belong to the eater and their clinician; the presets are public guideline figures. The soft
-        end of a line is what spoons and draining leave uncertain.
-      </p>
+      <p className="soft">{t('today.about')}</p>
     </>
   );
 }

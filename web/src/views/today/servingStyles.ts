@@ -1,3 +1,4 @@
+import { say, t } from '../../messages/words';
 import type { Serving, Way } from '../../api/client';
 import { useKitchen } from '../../api/queries';
 
@@ -7,7 +8,10 @@ const BRINE = 'brine';
 /** The ways in which a portion comes to the plate, to choose from. */
 export function useServingStyles(): { value: string; label: string }[] {
   const ways = useKitchen().data?.waysToServe ?? [];
-  return [...ways.map(({ id, label }) => ({ value: id, label })), { value: BRINE, label: 'the brine alone' }];
+  return [
+    ...ways.map(({ id, label }) => ({ value: id, label: say(label) })),
+    { value: BRINE, label: t('serve.brine_alone') },
+  ];
 }
 
 /** What a manner asks for. */

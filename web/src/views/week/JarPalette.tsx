@@ -1,4 +1,5 @@
-import dayjs from 'dayjs';
+import { t } from '../../messages/words';
+import { when } from '../../messages/dates';
 import type { WeekJar } from '../../api/client';
 import { grams } from '../../app/numbers';
 import { JarDrawing } from '../../drawings/JarDrawing';
@@ -13,7 +14,7 @@ export function JarPalette({ hands }: { hands: WeekActions }) {
   const inHand = week.jars.find((jar) => jar.id === held);
 
   return (
-    <section aria-label="Jars at hand">
+    <section aria-label={t('week.jars')}>
       <div className="at-hand-week">
         {week.jars.map((jar) => (
           <button
@@ -38,15 +39,9 @@ export function JarPalette({ hands }: { hands: WeekActions }) {
         ))}
       </div>
       <p className="week-hint">
-        <span role="status">
-          {inHand
-            ? `${inHand.name} is in hand: choose a day for someone. Escape puts it back.`
-            : 'Drag a jar onto a day, or tap it and then the day.'}
-        </span>
+        <span role="status">{inHand ? t('week.picked_up', { jar: inHand.name }) : t('week.how')}</span>
         {week.conflicts.length > 0 && (
-          <a href="#conflicts">
-            {week.conflicts.length} {week.conflicts.length === 1 ? 'thing does' : 'things do'} not go together
-          </a>
+          <a href="#conflicts">{t('week.conflict_count', { count: week.conflicts.length })}</a>
         )}
       </p>
     </section>
@@ -62,7 +57,14 @@ function RunningDown({ jar, dates }: { jar: WeekJar; dates: string[] }) {
     <svg
       className="running-down"
       role="img"
-      aria-label={`Left in ${jar.name}: ${jar.left.map((left, i) => `${dayjs(dates[i]).format('ddd')} ${left < 0 ? 'not enough' : grams(left)}`).join(', ')}`}
+      aria-label={t('week.left_in', {
+        jar: jar.name,
+        days: jar.left
+          .map(
+            (left, i) => `${when(dates[i], 'weekdayShort')} ${left < 0 ? t('week.not_enough') : grams(left)}`,
+          )
+          .join(', '),
+      })}
       width={step * 7}
       height={height}
       viewBox={`0 0 ${String(step * 7)} ${String(height)}`}
@@ -99,11 +101,16 @@ function says(jar: WeekJar, dates: string[]): string {
     return jar.closed;
   }
   if (jar.shortOn !== null) {
-    return `runs out on ${dayjs(jar.shortOn).format('dddd')}`;
+    return t('week.runs_out', { day: when(jar.shortOn, 'weekday') });
   }
   const ready =
     jar.readyOn === null || jar.readyOn <= (dates[0] ?? '')
       ? ''
-      : `, ready ${jar.readyOn <= (dates.at(-1) ?? '') ? dayjs(jar.readyOn).format('ddd') : dayjs(jar.readyOn).format('D MMM')}`;
+      : t('week.ready_on', {
+          day:
+            jar.readyOn <= (dates.at(-1) ?? '')
+              ? when(jar.readyOn, 'weekdayShort')
+              : when(jar.readyOn, 'short'),
+        });
   return `${grams(Math.round(jar.grams))}${end < jar.grams - 0.5 ? ` → ${grams(Math.round(end))}` : ''}${ready}`;
 }

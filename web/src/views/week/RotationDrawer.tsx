@@ -1,3 +1,4 @@
+import { t } from '../../messages/words';
 import { Button, Checkbox, Collapse, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import type { Rotation, RotationLine } from '../../api/client';
@@ -5,16 +6,37 @@ import { useKeepRotation, useRotation, type RotationFields } from '../../api/pla
 import { Field } from '../../app/Field';
 import { SaveDrawer } from '../../app/SaveDrawer';
 
-const weekdays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
-const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+const weekdays = [
+  t('weekday_short.monday'),
+  t('weekday_short.tuesday'),
+  t('weekday_short.wednesday'),
+  t('weekday_short.thursday'),
+  t('weekday_short.friday'),
+  t('weekday_short.saturday'),
+  t('weekday_short.sunday'),
+];
+const months = [
+  t('month_short.january'),
+  t('month_short.february'),
+  t('month_short.march'),
+  t('month_short.april'),
+  t('month_short.may'),
+  t('month_short.june'),
+  t('month_short.july'),
+  t('month_short.august'),
+  t('month_short.september'),
+  t('month_short.october'),
+  t('month_short.november'),
+  t('month_short.december'),
+];
 const weightNames: Record<string, string> = {
-  short: 'a live serving that is missing',
-  variety: 'a kind of ferment that someone meets',
-  urgency: 'a jar that wants to be used up',
-  over: 'a milligram past the target',
-  sodium: 'a whole day’s target of sodium',
-  repeat: 'the same on two days running',
-  keep: 'leaving things as they were',
+  short: t('rotation_weight.missing'),
+  variety: t('rotation_weight.kind'),
+  urgency: t('rotation_weight.urgency'),
+  over: t('rotation_weight.over'),
+  sodium: t('rotation_weight.day'),
+  repeat: t('rotation_weight.repeat'),
+  keep: t('rotation_weight.change'),
 };
 
 /** What comes round: which kinds, on which days or how often, in which order and season. */
@@ -40,7 +62,7 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
 
   return (
     <SaveDrawer
-      title="What comes round"
+      title={t('rotation.title')}
       close={close}
       keep={() => {
         void keep.mutateAsync(fields).then(close, () => undefined);
@@ -48,15 +70,12 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
       isKeeping={keep.isPending}
       refusal={refusal}
     >
-      <p className="soft">
-        The first in the list goes first. What has no days of its own is spread over the week. A plan puts
-        them down where they fit.
-      </p>
+      <p className="soft">{t('rotation.about')}</p>
       {lines.map((line, at) => (
         <fieldset key={line.id ?? `new ${String(at)}`} className="round-line">
           <legend>
             <Input
-              aria-label={`Name of line ${String(at + 1)}`}
+              aria-label={t('rotation.line_name', { number: String(at + 1) })}
               value={line.name}
               onChange={(event) => change(at, { name: event.target.value })}
             />
@@ -67,7 +86,7 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
             </p>
           )}
           <div className="fields">
-            <Field label="Made by this formula" wide>
+            <Field label={t('rotation.formula')} wide>
               <Select
                 allowClear
                 showSearch={{ optionFilterProp: 'label' }}
@@ -76,7 +95,7 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
                 options={rotation.formulas.map(({ id, name }) => ({ value: id, label: name }))}
               />
             </Field>
-            <Field label="Jars that count as it, too" wide>
+            <Field label={t('rotation.jars')} wide>
               <Select
                 mode="multiple"
                 showSearch={{ optionFilterProp: 'label' }}
@@ -84,21 +103,21 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
                 onChange={(likenesses: string[]) => change(at, { likenesses })}
                 options={rotation.kinds.map(({ likeness, name }) => ({
                   value: likeness,
-                  label: `like ${name}`,
+                  label: t('rotation.like', { name }),
                 }))}
               />
             </Field>
-            <Field label="On these days" wide>
+            <Field label={t('rotation.days')} wide>
               <Select
                 mode="multiple"
-                placeholder="any day"
+                placeholder={t('rotation.any_day')}
                 value={line.weekdays}
                 onChange={(days: number[]) => change(at, { weekdays: days })}
                 options={weekdays.map((name, i) => ({ value: i + 1, label: name }))}
               />
             </Field>
             {line.weekdays.length === 0 && (
-              <Field label="Times a week, each" name={`lines.${String(at)}.timesAWeek`} refusal={refusal}>
+              <Field label={t('rotation.times')} name={`lines.${String(at)}.timesAWeek`} refusal={refusal}>
                 <InputNumber
                   min={0}
                   max={7}
@@ -107,10 +126,10 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
                 />
               </Field>
             )}
-            <Field label="Made in these months" wide>
+            <Field label={t('rotation.months')} wide>
               <Select
                 mode="multiple"
-                placeholder="all year"
+                placeholder={t('rotation.all_year')}
                 value={line.months}
                 onChange={(made: number[]) => change(at, { months: made })}
                 options={months.map((name, i) => ({ value: i + 1, label: name }))}
@@ -120,20 +139,20 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
           <div className="words">
             <Button
               disabled={at === 0}
-              aria-label={`${line.name} earlier`}
+              aria-label={t('rotation.earlier', { name: line.name })}
               onClick={() => setLines(moved(lines, at, at - 1))}
             >
               ↑
             </Button>
             <Button
               disabled={at === lines.length - 1}
-              aria-label={`${line.name} later`}
+              aria-label={t('rotation.later', { name: line.name })}
               onClick={() => setLines(moved(lines, at, at + 1))}
             >
               ↓
             </Button>
             <Button type="text" onClick={() => setLines(lines.filter((_, i) => i !== at))}>
-              Take out
+              {t('action.remove')}
             </Button>
           </div>
         </fieldset>
@@ -144,7 +163,7 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
             ...lines,
             {
               id: null,
-              name: 'Something else',
+              name: t('rotation.other'),
               formulaId: null,
               likenesses: [],
               weekdays: [],
@@ -154,16 +173,16 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
           ])
         }
       >
-        One more kind
+        {t('rotation.add')}
       </Button>
       <div className="fields drawer-part">
         <Checkbox
           checked={fields.hasNew}
           onChange={(event) => setFields({ ...fields, hasNew: event.target.checked })}
         >
-          Something new for everyone each week
+          {t('rotation.new_each_week')}
         </Checkbox>
-        <Field label="Servings on a day at most, each" name="perDay" refusal={refusal}>
+        <Field label={t('rotation.per_day')} name="perDay" refusal={refusal}>
           <InputNumber
             min={1}
             max={6}
@@ -177,7 +196,7 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
         items={[
           {
             key: 'weights',
-            label: 'What counts how much in a plan',
+            label: t('rotation.weights'),
             children: (
               <div className="fields">
                 {Object.entries(weightNames).map(([key, says]) => (

@@ -1,3 +1,5 @@
+import { say, t } from '../../messages/words';
+import { when } from '../../messages/dates';
 import { Button, InputNumber, Popover, Segmented } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
@@ -29,12 +31,20 @@ export function ServingCard({ serving, hands, colour }: Props) {
     isLocked: serving.isLocked,
     ...part,
   });
-  const does = (part: Partial<MeantServing> | null, what: string) => {
+  const does = (part: Partial<MeantServing> | null) => {
     setIsOpen(false);
-    change(serving, part && as(part), `${serving.name} for ${who}: ${what}`);
+    change(serving, part && as(part));
   };
-  const how = serving.way === 'drained' ? '' : `, ${serving.wayLabel}`;
-  const says = `${serving.name} for ${who} on ${dayjs(serving.date).format('dddd')}: ${grams(serving.grams)}${how}, ${sodium(serving.sodium)}${serving.isLocked ? ', locked' : ''}${serving.isOver ? ', not eaten' : ''}`;
+  const says = t('serving_card.says', {
+    jar: serving.name,
+    name: who,
+    day: when(serving.date, 'weekday'),
+    grams: grams(serving.grams),
+    style: serving.way === 'drained' ? 'none' : say(serving.wayLabel),
+    sodium: sodium(serving.sodium),
+    isLocked: serving.isLocked,
+    isOver: serving.isOver,
+  });
 
   return (
     <Popover
@@ -61,16 +71,17 @@ export function ServingCard({ serving, hands, colour }: Props) {
         onClick={(event) => event.stopPropagation()}
         onKeyDown={(event) => {
           if (event.key === 'Delete' || event.key === 'Backspace') {
-            does(null, 'left out');
+            does(null);
           } else if (event.key === 'l') {
-            does({ isLocked: !serving.isLocked }, serving.isLocked ? 'unlocked' : 'locked');
+            does({ isLocked: !serving.isLocked });
           }
         }}
       >
         <span className="meant-name">{serving.name}</span>
         <span>
           {grams(serving.grams)}
-          {how && <i>{serving.way === 'rinsed' ? ' rinsed' : ' + juice'}</i>} <b>{sodium(serving.sodium)}</b>
+          {serving.way !== 'drained' && <i> {t(`serving_style_short.${serving.way}`)}</i>}{' '}
+          <b>{sodium(serving.sodium)}</b>
         </span>
       </button>
     </Popover>
@@ -81,7 +92,7 @@ interface CardProps {
   serving: WeekServing;
   dates: string[];
   ways: WeekJar['ways'];
-  does: (part: Partial<MeantServing> | null, what: string) => void;
+  does: (part: Partial<MeantServing> | null) => void;
 }
 
 function MeantCard({ serving, dates, ways, does }: CardProps) {
@@ -95,38 +106,38 @@ function MeantCard({ serving, dates, ways, does }: CardProps) {
       </p>
       {ways.length > 1 && (
         <Segmented
-          aria-label="How it is served"
+          aria-label={t('serving_card.style')}
           value={serving.way}
-          onChange={(way) => does({ way }, ways.find((one) => one.way === way)?.label ?? way)}
-          options={ways.map((one) => ({ value: one.way, label: one.label }))}
+          onChange={(way) => does({ way })}
+          options={ways.map((one) => ({ value: one.way, label: say(one.label) }))}
         />
       )}
       <div className="meant-row">
         <InputNumber
-          aria-label="Grams"
+          aria-label={t('serving_card.grams')}
           value={amount}
           min={1}
           max={2000}
           suffix="g"
           onChange={setAmount}
-          onPressEnter={() => amount && does({ grams: amount }, grams(amount))}
+          onPressEnter={() => amount && does({ grams: amount })}
         />
         <Button
           disabled={amount === null || amount === serving.grams}
-          onClick={() => amount && does({ grams: amount }, grams(amount))}
+          onClick={() => amount && does({ grams: amount })}
         >
-          Set
+          {t('action.set')}
         </Button>
       </div>
       {dates.length > 1 && (
-        <div className="meant-days" role="group" aria-label="On which day">
+        <div className="meant-days" role="group" aria-label={t('portion.day')}>
           {dates.map((date) => (
             <button
               key={date}
               type="button"
               aria-pressed={date === serving.date}
               disabled={date === serving.date}
-              onClick={() => does({ date }, `to ${dayjs(date).format('dddd')}`)}
+              onClick={() => does({ date })}
             >
               {dayjs(date).format('dd')}
             </button>
@@ -137,18 +148,16 @@ function MeantCard({ serving, dates, ways, does }: CardProps) {
         <Less serving={serving} />
       ) : (
         <Button type="text" onClick={() => setShowsLess(true)}>
-          Less sodium…
+          {t('serve.less_sodium')}
         </Button>
       )}
       <div className="meant-row">
-        <Button
-          onClick={() => does({ isLocked: !serving.isLocked }, serving.isLocked ? 'unlocked' : 'locked')}
-        >
-          {serving.isLocked ? 'Unlock' : 'Lock'}
+        <Button onClick={() => does({ isLocked: !serving.isLocked })}>
+          {serving.isLocked ? t('serving_card.unlock') : t('serving_card.lock')}
         </Button>
-        <Button onClick={() => does(null, 'left out')}>Leave out</Button>
+        <Button onClick={() => does(null)}>{t('action.remove')}</Button>
         <Link className="as-button" to={`/shelf/${serving.batchId}`}>
-          The jar
+          {t('serving_card.jar')}
         </Link>
       </div>
     </div>

@@ -1,3 +1,5 @@
+import { say, t } from '../../messages/words';
+import { when } from '../../messages/dates';
 import dayjs from 'dayjs';
 import { useState, type KeyboardEvent } from 'react';
 import type { WeekDay, WeekPerson } from '../../api/client';
@@ -15,7 +17,7 @@ export function WeekGrid({ hands }: { hands: WeekActions }) {
 
   return (
     <>
-      <div className="week-days-phone" role="group" aria-label="Which day">
+      <div className="week-days-phone" role="group" aria-label={t('week.which_day')}>
         {week.dates.map((date) => (
           <button key={date} type="button" aria-pressed={date === day} onClick={() => setShown(date)}>
             {dayjs(date).format('dd')}
@@ -26,18 +28,18 @@ export function WeekGrid({ hands }: { hands: WeekActions }) {
       <div
         className="planks"
         role="grid"
-        aria-label="The week"
+        aria-label={t('week.title')}
         onKeyDown={(event) => moveAbout(event, hands)}
       >
         <div role="row" className="plank-days">
-          <span role="columnheader" aria-label="Who" />
+          <span role="columnheader" aria-label={t('week.who')} />
           {week.dates.map((date) => (
             <span
               key={date}
               role="columnheader"
               className={`${date === week.today ? 'is-today' : ''}${date === day ? ' is-shown' : ''}`}
             >
-              {dayjs(date).format('ddd')} <b>{dayjs(date).format('D')}</b>
+              {when(date, 'weekdayShort')} <b>{dayjs(date).format('D')}</b>
               {date === week.today && ' today'}
             </span>
           ))}
@@ -46,12 +48,8 @@ export function WeekGrid({ hands }: { hands: WeekActions }) {
           <div key={person.id} role="row" className="plank">
             <span role="rowheader" className="plank-who">
               <b>{person.name}</b>
-              <span>
-                {mg(person.targetMg)} a day{person.isHard ? ', kept to' : ''}
-              </span>
-              <span>
-                {person.kinds} {person.kinds === 1 ? 'kind' : 'kinds'} in the week
-              </span>
+              <span>{t('week.target', { target: mg(person.targetMg), isHard: person.isHard })}</span>
+              <span>{t('week.kinds', { kinds: person.kinds })}</span>
             </span>
             {person.days.map((one) => (
               <Place key={one.date} hands={hands} person={person} day={one} isShown={one.date === day} />
@@ -99,7 +97,13 @@ function Place({ hands, person, day, isShown }: PlaceProps) {
       tabIndex={0}
       data-day={day.date}
       data-person={person.id}
-      aria-label={`${person.name}, ${dayjs(day.date).format('dddd')}: ${mg(Math.round(Math.abs(day.marginMg)))} ${day.marginMg < 0 ? 'past the target' : 'left'}, ${String(day.live)} live`}
+      aria-label={t('week.cell', {
+        name: person.name,
+        day: when(day.date, 'weekday'),
+        mg: mg(Math.round(Math.abs(day.marginMg))),
+        isOver: day.marginMg < 0,
+        live: day.live,
+      })}
       className={`place${isShown ? ' is-shown' : ''}${day.date === week.today ? ' is-today' : ''}${isOpen ? ' is-open' : ''}${isOver && isOpen ? ' is-over' : ''}`}
       onDragOver={(event) => {
         if (event.dataTransfer.types.includes(JAR) && isOpen) {
@@ -127,7 +131,7 @@ function Place({ hands, person, day, isShown }: PlaceProps) {
         {ghost > 0 && jar && (
           <span className="had is-ghost" style={{ borderColor: jar.colour }}>
             <b>{jar.name}</b> <span>{mg(Math.round(ghost))}</span>
-            {tried?.objection && <em>{tried.objection}</em>}
+            {tried?.objection && <em>{say(tried.objection)}</em>}
           </span>
         )}
       </div>
@@ -162,7 +166,7 @@ function Place({ hands, person, day, isShown }: PlaceProps) {
       />
       <div className="place-says">
         <span className={margin < -0.5 ? 'over' : undefined}>
-          {margin < -0.5 ? 'past by ' : 'left '}
+          {margin < -0.5 ? t('week.over') : 'left '}
           {mg(Math.round(Math.abs(margin)))}
         </span>
         <Live count={day.live} goal={person.liveGoal} isPast={isPast} />
@@ -173,7 +177,7 @@ function Place({ hands, person, day, isShown }: PlaceProps) {
 
 /** Living servings, and those that are wanted, as little bubbles. */
 function Live({ count, goal, isPast }: { count: number; goal: number; isPast: boolean }) {
-  const says = `${String(count)} live of ${String(goal)} wanted`;
+  const says = t('week.live_of', { count: String(count), goal: String(goal) });
   return (
     <span
       className={count < goal && !isPast ? 'live-marks is-short' : 'live-marks'}

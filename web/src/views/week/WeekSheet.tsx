@@ -1,5 +1,6 @@
+import { say, t } from '../../messages/words';
+import { when } from '../../messages/dates';
 import { Button } from 'antd';
-import dayjs from 'dayjs';
 import { Link, useParams } from 'react-router';
 import { useWeek } from '../../api/planning';
 import { grams, mg } from '../../app/numbers';
@@ -21,21 +22,21 @@ export function WeekSheet() {
     <article className="week-sheet">
       <div className="week-sheet-head">
         <h1>
-          {dayjs(week.from).format('D MMMM')} to {dayjs(week.dates.at(-1)).format('D MMMM')}
+          {t('week.span_long', { from: when(week.from, 'month'), to: when(week.dates.at(-1), 'month') })}
         </h1>
         <span className="week-sheet-does">
           <Button type="primary" onClick={() => window.print()}>
-            Print
+            {t('action.print')}
           </Button>
           <Link className="as-button" to={`/week/${week.from}`}>
-            Back to the week
+            {t('week.back')}
           </Link>
         </span>
       </div>
       <table>
         <thead>
           <tr>
-            <th scope="col">Day</th>
+            <th scope="col">{t('week.day')}</th>
             {week.people.map((person) => (
               <th key={person.id} scope="col">
                 {person.name}
@@ -46,7 +47,7 @@ export function WeekSheet() {
         <tbody>
           {week.dates.map((day, at) => (
             <tr key={day}>
-              <th scope="row">{dayjs(day).format('ddd D')}</th>
+              <th scope="row">{when(day, 'weekdayDay')}</th>
               {week.people.map((person) => {
                 const one = person.days[at];
                 const meant = week.servings.filter(
@@ -56,13 +57,13 @@ export function WeekSheet() {
                   <td key={person.id}>
                     {one?.eaten.map((had) => (
                       <p key={had.id} className="is-eaten">
-                        {had.name}, {grams(had.grams)}, eaten
+                        {t('week.eaten', { jar: had.name, grams: grams(had.grams) })}
                       </p>
                     ))}
                     {meant.map((serving) => (
                       <p key={serving.id}>
                         <span className="tick-box" /> {serving.name}, {grams(serving.grams)}
-                        {serving.way === 'drained' ? '' : `, ${serving.wayLabel}`}
+                        {serving.way === 'drained' ? '' : `, ${say(serving.wayLabel)}`}
                         <span className="soft"> {mg(serving.sodium.shown)}</span>
                       </p>
                     ))}
@@ -79,16 +80,17 @@ export function WeekSheet() {
             <figure key={jar.id}>
               {jar.jar && <JarDrawing jar={jar.jar} scale={0.26} label="" seed={jar.id} />}
               <figcaption>
-                {jar.name}: {grams(Math.round(jar.grams))},{' '}
-                {grams(Math.max(0, Math.round(jar.left.at(-1) ?? 0)))} left at the end
+                {t('week.jar_left', {
+                  jar: jar.name,
+                  grams: grams(Math.round(jar.grams)),
+                  left: grams(Math.max(0, Math.round(jar.left.at(-1) ?? 0))),
+                })}
               </figcaption>
             </figure>
           ))}
         </div>
       )}
-      <p className="soft">
-        Milligrams of sodium in each serving, as on a label. Targets belong to the eater and their clinician.
-      </p>
+      <p className="soft">{t('week.sheet_about')}</p>
     </article>
   );
 }

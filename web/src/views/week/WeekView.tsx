@@ -1,5 +1,6 @@
+import { say, t, T } from '../../messages/words';
+import { when } from '../../messages/dates';
 import { App, Button } from 'antd';
-import dayjs from 'dayjs';
 import { useCallback, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { MeantServing, Week, WeekServing } from '../../api/client';
@@ -19,7 +20,7 @@ export interface WeekActions {
   held: string | null;
   hold: (jar: string | null) => void;
   put: (jar: string, personId: string, date: string) => void;
-  change: (serving: WeekServing, instead: MeantServing | null, what: string) => void;
+  change: (serving: WeekServing, instead: MeantServing | null) => void;
 }
 
 /** Seven days by people: jars go onto the planks, and each salt line answers. */
@@ -43,7 +44,7 @@ export function WeekView() {
   );
   const fill = useCallback(
     (rest: boolean) =>
-      !isPending && make({ step: 'fill', rest }, rest ? 'The rest is planned.' : 'The week is planned.'),
+      !isPending && make({ step: 'fill', rest }, rest ? t('week.filled_rest') : t('week.filled')),
     [make, isPending],
   );
   useKey(
@@ -67,7 +68,6 @@ export function WeekView() {
     return <PageState query={query} />;
   }
   const week = query.data;
-  const nameOf = (id: string) => week.people.find((person) => person.id === id)?.name ?? '';
   const hands: WeekActions = {
     week,
     held,
@@ -77,10 +77,9 @@ export function WeekView() {
         step: 'change',
         put: [{ personId, batchId: jar, date: day }],
         remove: [],
-        what: `${week.jars.find((one) => one.id === jar)?.name ?? 'a jar'} for ${nameOf(personId)} on ${dayjs(day).format('dddd')}`,
       }),
-    change: (serving, instead, what) =>
-      make({ step: 'change', put: instead ? [instead] : [], remove: [serving.id], what }),
+    change: (serving, instead) =>
+      make({ step: 'change', put: instead ? [instead] : [], remove: [serving.id] }),
   };
   const isOver = (week.dates.at(-1) ?? '') < week.today;
 
@@ -88,76 +87,65 @@ export function WeekView() {
     <div className="week-room">
       <div className="week-head">
         <div className="week-which">
-          <Link className="as-button" to={`/week/${week.before}`} aria-label="The week before">
+          <Link className="as-button" to={`/week/${week.before}`} aria-label={t('week.previous')}>
             ←
           </Link>
-          <h1>
-            {dayjs(week.from).format('D MMM')} to {dayjs(week.dates.at(-1)).format('D MMM')}
-          </h1>
-          <Link className="as-button" to={`/week/${week.after}`} aria-label="The week after">
+          <h1>{t('week.span', { from: when(week.from, 'short'), to: when(week.dates.at(-1), 'short') })}</h1>
+          <Link className="as-button" to={`/week/${week.after}`} aria-label={t('week.next')}>
             →
           </Link>
           {!week.dates.includes(week.today) && (
             <Link className="as-button" to="/week">
-              this week
+              {t('week.this')}
             </Link>
           )}
         </div>
         <div className="week-does">
           <Button
             type="primary"
-            title="Plan the whole week around what is locked (p)"
+            title={t('week.plan_hint')}
             loading={isPending && step.variables.step === 'fill'}
             disabled={isOver}
             onClick={() => fill(false)}
           >
-            Plan the week
+            {t('week.plan')}
           </Button>
-          <Button
-            title="Plan around everything that is there (r)"
-            disabled={isOver}
-            onClick={() => fill(true)}
-          >
-            Plan the rest
+          <Button title={t('week.plan_rest_hint')} disabled={isOver} onClick={() => fill(true)}>
+            {t('week.plan_rest')}
           </Button>
           <Button disabled={isOver} onClick={() => make({ step: 'copy' })}>
-            As last week
+            {t('week.copy')}
           </Button>
           <Button disabled={isOver || week.servings.length === 0} onClick={() => make({ step: 'clear' })}>
-            Clear
+            {t('week.clear')}
           </Button>
           <Button
             type="text"
             disabled={week.undo === null}
-            title={week.undo === null ? 'Nothing to undo (u)' : `Undo: ${week.undo} (u)`}
+            title={week.undo === null ? t('week.undo_none') : t('week.undo', { what: say(week.undo) })}
             onClick={() => make({ step: 'undo' })}
           >
-            Undo
+            {t('action.undo')}
           </Button>
           <Button
             type="text"
             disabled={week.redo === null}
-            title={week.redo === null ? 'Nothing to do again (y)' : `Again: ${week.redo} (y)`}
+            title={week.redo === null ? t('week.redo_none') : t('week.redo', { what: say(week.redo) })}
             onClick={() => make({ step: 'redo' })}
           >
-            Redo
+            {t('action.redo')}
           </Button>
-          <Button type="text" title="What comes round, and how often" onClick={() => setShowsRotation(true)}>
-            Rotation
+          <Button type="text" title={t('week.rotation_hint')} onClick={() => setShowsRotation(true)}>
+            {t('ahead.rotation')}
           </Button>
-          <Link
-            className="as-button"
-            title="The week on paper, for the fridge door"
-            to={`/week/${week.from}/sheet`}
-          >
-            Print
+          <Link className="as-button" title={t('week.print_hint')} to={`/week/${week.from}/sheet`}>
+            {t('action.print')}
           </Link>
         </div>
       </div>
       {week.jars.length === 0 ? (
         <p>
-          No jar is on the shelf yet. <Link to="/bench">Make the first one at the bench</Link>, and plan the
-          week with it.
+          <T m="week.no_jars" v={{ a0: (c) => <Link to="/bench">{c}</Link> }} />
         </p>
       ) : (
         <>

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Language;
+
+use DateTimeImmutable;
+use DateTimeZone;
+use IntlException;
+use LogicException;
+use MessageFormatter;
+use Tempesal\Core\Message\Day;
+use Tempesal\Core\Message\Listed;
+use Tempesal\Core\Message\Message;
+
+/**
+ * Puts messages into the words of a language: the catalogue's patterns (ICU MessageFormat) filled by PHP's intl, as the
+ * screens fill the same patterns. For what leaves the application as text: PDF, mail, calendar, CSV, doors.
+ */
+final class Words
+{
+    /** @var array<string, self> */
+    private static array $known = [];
+
+    /** @var array<string, MessageFormatter> */
+    private array $formatters = [];
+
+    private function __construct(private readonly Catalogue $catalogue, public readonly string $locale)
+    {
+    }
+
+    /** @param  string  $locale  as BCP 47 has it: "en-GB" */
+    public static function in(string $locale): self
+    {
+        return self::$known[$locale] ??= new self(Catalogue::of($locale), $locale);
+    }
+
+    /** In the language of the installation. */
+    public static function here(): self
+    {
+        return self::in(getenv('TEMPESAL_LOCALE') ?: Catalogue::FALLBACK);
+    }
+
+    /** A message as a text. */
+    public function say(Message $message): string
+    {
+        $values = array_map(fn (mixed $value): mixed => match (true) {
+            $value instanceof Message => $this->say($value),
+            $value instanceof Day => new DateTimeImmutable("{$value->date} 12:00", new DateTimeZone('UTC')),
+            $value instanceof Listed => $this->join($value),
+            is_bool($value) => $value ? 'yes' : 'no',
+            default => $value,
+        }, $message->values);
+        $text = $this->formatter($message->code)->format($values);
+
+        return $text === false ? throw new LogicException("\"{$message->code}\" could not be put into words.") : $text;
+    }
+
+    /** What an answer holds, with every message in it as a text. */
+    public function inWords(mixed $answer): mixed
+    {
+        return match (true) {
+            $answer instanceof Message => $this->say($answer),
+            is_array($answer) => array_map($this->inWords(...), $answer),
+            default => $answer,
+        };
+    }
+
+    private function join(Listed $list): string
+    {
+        $items = array_map(fn (string|Message|Day $item): string => match (true) {
+            $item instanceof Message => $this->say($item),
+            $item instanceof Day => $item->date,
+            default => $item,
+        }, $list->items);
+        $last = (string) array_pop($items);
+        if ($items === []) {
+            return $last;
+        }
+        $head = (string) array_shift($items);
+        foreach ($items as $item) {
+            $head = $this->say(Message::of("list.{$list->join}_middle", first: $head, second: $item));
+        }
+
+        return $this->say(Message::of("list.{$list->join}_last", first: $head, second: $last));
+    }
+
+    private function formatter(string $code): MessageFormatter
+    {
+        try {
+            return $this->formatters[$code] ??= new MessageFormatter($this->locale, $this->catalogue->pattern($code));
+        } catch (IntlException $error) {
+            throw new LogicException("The pattern of \"{$code}\" cannot be read: {$error->getMessage()}", 0, $error);
+        }
+    }
+}
