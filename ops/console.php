@@ -6,6 +6,7 @@ use App\Console\ComputeBatch;
 use App\Console\InputError;
 use App\Console\JsonInput;
 use App\Console\PlanWeek;
+use Tempesal\Core\Message\Message;
 
 /*
  * Doors to the core for the command line: ops/console.php compute FILE or plan FILE, or - for standard input.
@@ -18,7 +19,7 @@ try {
     $answer = match ($door) {
         'compute' => ComputeBatch::compute(JsonInput::text($source)),
         'plan' => PlanWeek::plan(JsonInput::text($source)),
-        default => throw InputError::at('', "There is no door \"{$door}\"."),
+        default => throw InputError::at('', Message::of('errors.no_command', name: $door)),
     };
 } catch (InputError $refusal) {
     fwrite(STDERR, $refusal->getMessage()."\n");

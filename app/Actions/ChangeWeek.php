@@ -89,7 +89,7 @@ final readonly class ChangeWeek
         $this->step($from, $requestKey, function () use ($from): array {
             $back = CarbonImmutable::parse($from)->subDays(7);
             $here = PlannedServing::standing($from, CarbonImmutable::parse($from)->addDays(6)->toDateString());
-            $shelf = Batch::onShelf()->get()->sortBy('started_at');
+            $shelf = Batch::onShelf()->orderBy('started_at')->orderBy('id')->get();
             $added = [];
             foreach (PlannedServing::standing($back->toDateString(), $back->addDays(6)->toDateString()) as $one) {
                 $date = CarbonImmutable::parse($one->planned_on)->addDays(7)->toDateString();
@@ -111,7 +111,7 @@ final readonly class ChangeWeek
     public function undo(string $from): void
     {
         ($this->transaction)(static function () use ($from): void {
-            $last = WeekChange::query()->where('week_on', $from)->get()->whereNull('undone_at')->sortByDesc('number')->first();
+            $last = WeekChange::query()->where('week_on', $from)->whereNull('undone_at')->orderByDesc('number')->first();
             $last?->update(['undone_at' => CarbonImmutable::now()]);
         });
     }
@@ -119,7 +119,7 @@ final readonly class ChangeWeek
     public function redo(string $from): void
     {
         ($this->transaction)(static function () use ($from): void {
-            $next = WeekChange::query()->where('week_on', $from)->get()->whereNotNull('undone_at')->sortBy('number')->first();
+            $next = WeekChange::query()->where('week_on', $from)->whereNotNull('undone_at')->orderBy('number')->first();
             $next?->update(['undone_at' => null]);
         });
     }
@@ -140,7 +140,7 @@ final readonly class ChangeWeek
             }
             // What was undone cannot be done again after something else was done.
             WeekChange::query()->where('week_on', $from)->whereNotNull('undone_at')->delete();
-            $made = WeekChange::create(['week_on' => $from, 'number' => 1 + (int) WeekChange::query()->where('week_on', $from)->get()->max('number'), 'what' => StoredText::of($what), 'request_key' => $requestKey]);
+            $made = WeekChange::create(['week_on' => $from, 'number' => 1 + (int) WeekChange::query()->where('week_on', $from)->max('number'), 'what' => StoredText::of($what), 'request_key' => $requestKey]);
             $going->each(static fn (PlannedServing $one) => $one->update(['removed_by' => $made->id]));
             $staying = $open->except($removed);
             foreach ($added as $i => $one) {

@@ -25,7 +25,7 @@ final readonly class SavePerson
     {
         return DB::transaction(static function () use ($id, $columns, $figures, $since, $version): Person {
             if ($id === null) {
-                $person = Person::create(['position' => 1 + (int) (Person::query()->withoutGlobalScope('present')->get()->max('position') ?? -1), ...$columns]);
+                $person = Person::create(['position' => 1 + (int) (Person::query()->withoutGlobalScope('present')->max('position') ?? -1), ...$columns]);
                 $since = null;
             } else {
                 $person = Person::query()->lockForUpdate()->findOrFail($id)->refuseUnless($version);

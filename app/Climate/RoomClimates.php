@@ -75,7 +75,7 @@ final class RoomClimates
             $room->swing_celsius,
             (float) $now->setTimezone($zone)->setTime($room->warmest_hour, 0)->getTimestamp(),
             $this->readings($place, $now),
-            array_values(RoomSpell::query()->where('place', $place->value)->get()->sortByDesc('id')->map(static fn (RoomSpell $spell): array => [
+            array_values(RoomSpell::query()->where('place', $place->value)->orderByDesc('id')->get()->map(static fn (RoomSpell $spell): array => [
                 (float) CarbonImmutable::parse($spell->from_on, $zone)->getTimestamp(),
                 (float) CarbonImmutable::parse($spell->to_on, $zone)->addDay()->getTimestamp(),
                 $spell->celsius,

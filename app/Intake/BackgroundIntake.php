@@ -29,7 +29,7 @@ final readonly class BackgroundIntake
             $rows->where('person_id', $of->id);
         }
 
-        return new self($rows->get()->sortBy('id')->values());
+        return new self($rows->orderBy('id')->get());
     }
 
     /** @return Collection<int, OtherFood> */

@@ -60,6 +60,6 @@ final class Intakes
             $rows->where('person_id', $of->id);
         }
 
-        return $rows->get()->sortBy([['eaten_on', 'asc'], ['id', 'asc']])->values();
+        return $rows->orderBy('eaten_on')->orderBy('id')->get();
     }
 }

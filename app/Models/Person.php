@@ -48,7 +48,7 @@ final class Person extends Model
      */
     public static function atTable(): Collection
     {
-        return self::query()->get()->sortBy('position')->values();
+        return self::query()->orderBy('position')->orderBy('id')->get();
     }
 
     /** @return HasMany<IntakeTarget, $this> */

@@ -34,7 +34,7 @@ final class RotationLine extends Model
      */
     public static function inOrder(): Collection
     {
-        return self::query()->get()->sortBy('position')->values();
+        return self::query()->orderBy('position')->orderBy('id')->get();
     }
 
     /** @return BelongsTo<Formula, $this> */

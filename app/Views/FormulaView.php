@@ -149,7 +149,7 @@ final class FormulaView
         $isCondiment = $answer->formula->servedPhase() === Phase::Sauce;
         $allergens = self::words($answer);
         $foods = array_map(static fn (FormulaLine $line): string => $line->food->id ?? '', $answer->lines);
-        $disliked = Ingredient::query()->get()->whereIn('key', array_intersect($people->pluck('dislikes')->flatten()->all(), $foods))->pluck('name', 'key');
+        $disliked = Ingredient::query()->whereIn('key', array_intersect($people->pluck('dislikes')->flatten()->all(), $foods))->get()->pluck('name', 'key');
 
         return array_values($people->map(static function (Person $person) use ($answer, $isCondiment, $allergens, $disliked): array {
             $plate = $answer->plate(Grams::of($isCondiment ? $person->usual_condiment_g : $person->usual_serving_g));
@@ -175,6 +175,6 @@ final class FormulaView
     {
         $keys = array_map(static fn (FormulaLine $line): string => $line->food->id ?? '', $answer->lines);
 
-        return array_values(array_unique(array_merge(...Ingredient::query()->withoutGlobalScope('present')->get()->whereIn('key', $keys)->pluck('not_for')->values()->all(), ...[[]])));
+        return array_values(array_unique(array_merge(...Ingredient::query()->withoutGlobalScope('present')->whereIn('key', $keys)->get()->pluck('not_for')->values()->all(), ...[[]])));
     }
 }

@@ -17,7 +17,7 @@ final class LineageView
     public static function ofKitchen(): array
     {
         $links = [];
-        foreach (BatchEntry::standing()->where('kind', Starter::kind())->get()->sortBy('happened_at') as $line) {
+        foreach (BatchEntry::standing()->where('kind', Starter::kind())->orderBy('happened_at')->orderBy('id')->get() as $line) {
             $starter = $line->read();
             if ($starter instanceof Starter && $starter->fromBatch !== null) {
                 $links[] = [
@@ -31,7 +31,7 @@ final class LineageView
         $ids = array_unique([...array_column($links, 'from'), ...array_column($links, 'to')]);
 
         return [
-            'batches' => array_values(Batch::query()->get()->whereIn('id', $ids)->map(static fn (Batch $batch): array => ['id' => $batch->id, 'name' => $batch->name])->all()),
+            'batches' => array_values(Batch::query()->whereIn('id', $ids)->get()->map(static fn (Batch $batch): array => ['id' => $batch->id, 'name' => $batch->name])->all()),
             'links' => $links,
         ];
     }

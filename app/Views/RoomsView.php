@@ -59,7 +59,7 @@ final readonly class RoomsView
         for ($moment = $since->addHours(self::STEP_HOURS / 2); $moment->lessThan($now->addDays(self::AHEAD_DAYS)); $moment = $moment->addHours(self::STEP_HOURS)) {
             $course[] = ['at' => $moment->utc()->toIso8601String(), 'celsius' => $at($moment)];
         }
-        $readings = RoomReading::query()->where('place', $place->value)->where('read_at', '>=', $since)->get()->sortBy('read_at');
+        $readings = RoomReading::query()->where('place', $place->value)->where('read_at', '>=', $since)->orderBy('read_at')->orderBy('id')->get();
 
         return [
             'place' => $place->value, 'version' => $room->version, 'name' => $place->name(), 'label' => $place->label(),
@@ -67,7 +67,7 @@ final readonly class RoomsView
             'warmestHour' => $room->warmest_hour, 'nowCelsius' => $at($now), 'now' => $now->utc()->toIso8601String(), 'course' => $course,
             'readings' => $readings->map(static fn (RoomReading $reading): array => ['at' => $reading->read_at->utc()->toIso8601String(), 'celsius' => $reading->celsius])->values()->all(),
             'readingsInAll' => RoomReading::query()->where('place', $place->value)->count(),
-            'spells' => RoomSpell::query()->where('place', $place->value)->where('to_on', '>=', $household->dateOf($since))->get()->sortBy('from_on')
+            'spells' => RoomSpell::query()->where('place', $place->value)->where('to_on', '>=', $household->dateOf($since))->orderBy('from_on')->orderBy('id')->get()
                 ->map(static fn (RoomSpell $spell): array => ['id' => $spell->id, 'fromOn' => $spell->from_on, 'toOn' => $spell->to_on, 'celsius' => $spell->celsius])->values()->all(),
             'jars' => $batches->map(static function (Batch $batch) use ($household): array {
                 $status = BatchStatus::of($batch, Ledgers::of($batch), $household);

@@ -29,7 +29,7 @@ final class RotationView
             'hasNew' => $planning->hasNew,
             'weights' => get_object_vars($planning->weights),
             'weekStart' => $household->week_start,
-            'formulas' => Formula::query()->where('archived_at', null)->get()->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE)
+            'formulas' => Formula::query()->where('archived_at', null)->orderByRaw('natural_sort_key(name)')->get()
                 ->map(static fn (Formula $formula): array => ['id' => $formula->id, 'name' => $formula->name])->values()->all(),
             'kinds' => Batch::query()->where('likeness', '!=', '')->get()->sortByDesc('started_at')->unique('likeness')
                 ->map(static fn (Batch $batch): array => ['likeness' => $batch->likeness, 'name' => $batch->name])->values()->all(),

@@ -26,7 +26,7 @@ final class TimelineView
             'dates' => array_map($ahead->date(...), range(0, StockAhead::DAYS - 1)),
             'gapDays' => $ahead->gapDays(),
             'gapDaysAsItIs' => ($asItIs ?? $ahead)->gapDays(),
-            'jars' => Jar::query()->get()->sortBy('position')->map(static fn (Jar $jar): array => ['id' => $jar->id, 'name' => $jar->name, 'howMany' => $jar->how_many])->values()->all(),
+            'jars' => Jar::query()->orderBy('position')->orderBy('id')->get()->map(static fn (Jar $jar): array => ['id' => $jar->id, 'name' => $jar->name, 'howMany' => $jar->how_many])->values()->all(),
             'lanes' => self::lanes($ahead),
             'kinds' => array_map(static fn (Product $kind): array => self::kind($ahead, $kind), $ahead->kinds()),
             'suggestions' => array_map(static fn (ScheduledBatch $lot): array => self::suggestion($ahead, $lot, (string) ($names[$lot->size] ?? '')), self::inTime($ahead->forecast->added)),

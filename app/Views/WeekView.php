@@ -28,7 +28,7 @@ final class WeekView
     public static function of(KitchenWeek $week): array
     {
         $from = CarbonImmutable::parse($week->dates[0]);
-        $changes = WeekChange::query()->where('week_on', $week->dates[0])->get()->sortBy('number');
+        $changes = WeekChange::query()->where('week_on', $week->dates[0])->orderBy('number')->get();
 
         return [
             'from' => $week->dates[0],

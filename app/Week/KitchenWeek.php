@@ -84,8 +84,8 @@ final readonly class KitchenWeek
         $to = $dates[WeekPlan::DAYS - 1];
         $people = Person::atTable();
         $planned = PlannedServing::open($from, $to)->whereIn('person_id', $people->pluck('id')->all())->values();
-        $eaten = Serving::query()->with(['person', 'batch'])->whereBetween('eaten_on', [$from, $to])->whereNull('undone_at')->get()->sortBy('id')->values();
-        $batches = Batch::onShelf()->get()->sortBy('started_at');
+        $eaten = Serving::query()->with(['person', 'batch'])->whereBetween('eaten_on', [$from, $to])->whereNull('undone_at')->orderBy('id')->get();
+        $batches = Batch::onShelf()->orderBy('started_at')->orderBy('id')->get();
         $gone = $planned->pluck('batch_id')->diff($batches->pluck('id'))->unique()->all();
         if ($gone !== []) {
             $batches = $batches->concat(Batch::whole()->whereIn('id', $gone)->get());

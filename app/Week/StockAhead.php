@@ -72,7 +72,7 @@ final readonly class StockAhead
     {
         $faster = Ripening::Q10 ** ($warmer / 10.0);
         $people = Person::atTable();
-        $jars = Jar::query()->get()->sortBy('position')->values();
+        $jars = Jar::query()->orderBy('position')->orderBy('id')->get();
         $vessels = [];
         foreach ($jars as $jar) {
             for ($i = 1; $i <= $jar->how_many + ($jar->id === $extraJar ? 1 : 0); $i++) {
@@ -91,7 +91,7 @@ final readonly class StockAhead
         }
         $lots = $status = $others = [];
         $taken = [];
-        foreach (Batch::onShelf()->get()->sortBy('started_at') as $batch) {
+        foreach (Batch::onShelf()->orderBy('started_at')->orderBy('id')->get() as $batch) {
             $status[$batch->id] = $one = BatchStatus::of($batch, Ledgers::of($batch), $household);
             $kind = array_key_first(array_filter($groups, static fn (array $group): bool => in_array($batch->likeness, $group, true))) ?? "batch {$batch->id}";
             if (! isset($kinds[$kind])) {
@@ -220,7 +220,7 @@ final readonly class StockAhead
     {
         $today = CarbonImmutable::parse($household->today());
         $planned = PlannedServing::open($today->toDateString(), $today->addDays(6)->toDateString())->where('batch_id', $batch)->sum('grams');
-        $eaten = Serving::query()->where('batch_id', $batch)->where('undone_at', null)->get()->where('eaten_on', '>', $today->subDays(self::LATELY_DAYS)->toDateString())->sum('grams');
+        $eaten = Serving::query()->where('batch_id', $batch)->where('undone_at', null)->where('eaten_on', '>', $today->subDays(self::LATELY_DAYS)->toDateString())->sum('grams');
 
         return $planned > 0.0 ? $planned / 7.0 : $eaten / self::LATELY_DAYS;
     }

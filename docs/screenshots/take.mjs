@@ -15,24 +15,24 @@ const theFormula = async (page) => {
 };
 const firstJar = async (page) => {
   await page.locator('.board-jar', { hasText: 'Caraway kraut' }).click();
-  await page.getByRole('img', { name: /Sodium in 100 g over time/ }).waitFor();
+  await page.getByRole('img', { name: /Sodium per 100 g over time/ }).waitFor();
 };
 
 const logOfFirstJar = async (page) => {
   await firstJar(page);
   await page.getByRole('link', { name: 'Log', exact: true }).click();
-  await page.getByRole('region', { name: 'Beside its like' }).waitFor();
+  await page.getByRole('region', { name: 'Compared with similar batches' }).waitFor();
 };
 
 /** A jar with a white film, looked into. */
 const checkOfTheMash = async (page) => {
   await page.locator('.board-jar', { hasText: 'Red chilli mash' }).click();
-  await page.getByRole('link', { name: 'Check it' }).click();
+  await page.getByRole('link', { name: 'Check the jar' }).click();
   for (const sign of [
     'A flat white film, smooth or wrinkled',
     'As it was, or a little duller',
     'Flat and quiet',
-    'Some, when it is tapped',
+    'Some, when I tap it',
     'Sour, fresh, garlicky',
     'As smooth or coarse as it was made',
   ]) {
@@ -81,7 +81,7 @@ const views = [
     path: '/today/intake',
     act: async (page) => {
       await page.getByRole('link', { name: 'Report' }).click();
-      await page.getByText('How it was reckoned').waitFor();
+      await page.getByText('How this is calculated').waitFor();
     },
   },
   { name: 'shelf', size: desk, path: '/shelf' },

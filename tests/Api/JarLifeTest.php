@@ -279,7 +279,6 @@ it('says on a label what a cook must know at arm\'s length', function (): void {
             'youngOn' => $batch['window']['youngOn'],
             'readyOn' => $batch['window']['readyOn'],
             'longOn' => $batch['window']['longOn'],
-            'strengthBasis' => 'of the water',
             'servingGrams' => 40,
             'allergens' => [],
             'isLive' => true,
@@ -290,11 +289,11 @@ it('says on a label what a cook must know at arm\'s length', function (): void {
         ->and($label['sodium']['shown'])
         ->toBe($bench['serving']['sodium']['shown'])
         ->and(array_column($label['rows'], 0))
-        ->toBe(['started', 'look on', 'ready', 'salt', 'sodium'])
+        ->toBe(['started', 'taste from', 'ready', 'salt', 'sodium'])
         ->and($label['rows'][4][1])
         ->toBe("{$bench['serving']['sodium']['shown']} mg in 40 g")
         ->and($label['foot'])
-        ->toBe('No allergen among those we list; live');
+        ->toBe('None of the listed allergens; live');
 });
 
 it('prints labels, eight on a sheet or each on a page of its own', function (): void {

@@ -43,7 +43,7 @@ it('writes every kind of entry, and says what it did', function (array $entry, s
     [['kind' => 'drain', 'keep' => 100], 'Drained, 100 g of brine kept'],
     [['kind' => 'rinse', 'seconds' => 40], 'Rinsed for 40 s'],
     [['kind' => 'squeeze'], 'Squeezed'],
-    [['kind' => 'freshen', 'water' => 400], 'Freshened with 400 g water'],
+    [['kind' => 'freshen', 'water' => 400], 'Brine replaced by 400 g fresh water'],
     [
         ['kind' => 'top_up', 'grams' => 50, 'strength' => 'own'],
         'Topped up with 50 g brine of the same strength',
@@ -52,7 +52,7 @@ it('writes every kind of entry, and says what it did', function (array $entry, s
     [['kind' => 'top_up', 'grams' => 50], 'Topped up with 50 g water'],
     [['kind' => 'overflow', 'grams' => 15], '15 g of brine ran over'],
     [['kind' => 'leak', 'grams' => 40], '40 g leaked in from the weight'],
-    [['kind' => 'evaporate', 'grams' => 12], '12 g of water dried away'],
+    [['kind' => 'evaporate', 'grams' => 12], '12 g of water evaporated'],
     [
         ['kind' => 're_salt', 'share' => 0.03, 'basis' => 'of_water', 'product' => 'fine-sea'],
         'Salted up to 3 % of the water',
@@ -62,7 +62,7 @@ it('writes every kind of entry, and says what it did', function (array $entry, s
     [['kind' => 'measured', 'what' => 'drained_weight', 'value' => 590], 'Weighed, drained: 590 g'],
     [['kind' => 'measured', 'what' => 'brine_strength', 'value' => 0.015], 'Brine measured: 1.5 %'],
     [['kind' => 'measured', 'what' => 'pieces_sodium', 'value' => 470], 'Sodium measured: 470 mg per 100 g'],
-    [['kind' => 'discard', 'phase' => 'brine', 'grams' => 30], '30 g of brine not used'],
+    [['kind' => 'discard', 'phase' => 'brine', 'grams' => 30], '30 g of brine thrown away'],
 ]);
 
 it('turns a jar into a sauce in one go, and serves it as one', function (): void {

@@ -27,7 +27,6 @@ function weekStep(Tests\TestCase $test, array $put, array $remove = [], string $
     return $test->postJson("/api/weeks/{$week}/changes", [
         'put' => $put,
         'remove' => $remove,
-        'what' => 'a change',
         'requestKey' => (string) Str::ulid(),
     ]);
 }
@@ -79,7 +78,7 @@ it('puts down, alters, locks and takes away, and each step can be undone and don
         ->and($week['jars'][0]['left'][2] - $week['jars'][0]['left'][3])
         ->toEqualWithDelta(40.0, 1e-9)
         ->and($week['undo'])
-        ->toBe('a change');
+        ->toBe('adding Carrots for Ada on Thursday');
     $rinsed = weekStep(
         $this,
         [forAda($this, '2026-11-26', ['grams' => 30, 'way' => 'rinsed', 'isLocked' => true])],
@@ -92,7 +91,7 @@ it('puts down, alters, locks and takes away, and each step can be undone and don
         ->and($rinsed[0]['sodium']['typical'])
         ->toBeLessThan($serving['sodium']['typical'] * 0.75);
     $undone = $this->postJson('/api/weeks/today/undo')->json();
-    expect($undone['servings'][0]['id'])->toBe($serving['id'])->and($undone['redo'])->toBe('a change');
+    expect($undone['servings'][0]['id'])->toBe($serving['id'])->and($undone['redo'])->toBe('changing Carrots for Ada on Thursday');
     expect($this->postJson('/api/weeks/today/redo')->json('servings.0.way'))->toBe('rinsed');
     $this->postJson('/api/weeks/today/undo');
     expect($this->postJson('/api/weeks/today/undo')->json('servings'))->toBe([]);
@@ -113,7 +112,6 @@ it('makes a step once, however often it is sent, and all of it or nothing', func
     $body = [
         'put' => [forAda($this, '2026-11-26')],
         'remove' => [],
-        'what' => 'carrots',
         'requestKey' => (string) Str::ulid(),
     ];
     $this->postJson('/api/weeks/today/changes', $body)->assertOk();
@@ -208,7 +206,7 @@ it(
             ->assertUnprocessable()
             ->assertJsonFragment([
                 'message' =>
-                    'A week is planned for at most 12 people and 40 jars at once; there are 40 and 1.',
+                    'A week can be planned for at most 12 people and 40 jars. There are 40 and 1.',
             ]);
     },
 );
@@ -378,7 +376,7 @@ it('serves nobody what they do not like or must not eat', function (): void {
     $jars = collect($this->getJson('/api/weeks/today')->json('jars'));
     expect(array_column($jars->firstWhere('name', 'Kimchi')['portions'], 'notFor'))->toBe([
         null,
-        'It holds fish, an allergen.',
+        'It contains fish, an allergen.',
     ]);
     $left = $this->postJson('/api/weeks/today/fill', ['rest' => true, ...freshKey()])->json('servings');
     expect(collect($left)->where('name', 'Kimchi')->pluck('personId')->unique()->all())->toBe([

@@ -15,13 +15,13 @@ test('today’s chores are done in a tap, all at once, undone, or put off', asyn
   await startCarrots(page, { name: 'One', daysAgo: 2, jar: 'Quart jar' });
   await startCarrots(page, { name: 'Two', daysAgo: 2, jar: 'Quart jar' });
   await page.goto('/today');
-  const chores = page.getByRole('region', { name: 'At the jars' });
+  const chores = page.getByRole('region', { name: 'Chores' });
   await expect(chores).toContainText('2 to do');
   await chores.getByRole('button', { name: /^Done: Open the lid .*\(One\)$/ }).click();
   await expect(chores).toContainText('1 to do');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(chores).toContainText('2 to do');
-  await expect(page.getByRole('link', { name: '2 things to do at the jars' })).toBeVisible();
+  await expect(page.getByRole('link', { name: '2 chores' })).toBeVisible();
 
   await chores.getByRole('button', { name: /^Later: .*\(Two\)$/ }).click();
   await page.getByRole('menuitem', { name: 'In three days' }).click();
@@ -42,12 +42,12 @@ test('what falls due while one looks elsewhere is called out', async ({ page, co
     quietTo: '00:00',
   });
   await page.goto('/formulas');
-  await expect(page.getByRole('link', { name: 'No jar asks for anything' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'No chores now' })).toBeVisible();
   await startCarrots(page, { name: 'Sudden sticks', daysAgo: 1, jar: 'Quart jar' });
   const call = page.getByRole('alert').filter({ hasText: 'Sudden sticks' });
   await page.clock.runFor(61_000);
   await expect(call).toContainText('Open the lid');
-  await call.getByRole('button', { name: 'To today’s chores' }).click();
+  await call.getByRole('button', { name: 'Show today’s chores' }).click();
   await expect(page).toHaveURL(/today$/);
 });
 
@@ -58,16 +58,16 @@ test('a jar goes into the fridge in a tap, and comes out with a reading of its a
   await signIn(page, cook);
   const batch = await startCarrots(page, { name: 'Old sticks', daysAgo: 30 });
   await page.goto('/today');
-  await page.getByRole('button', { name: /^Into the fridge: .*\(Old sticks\)$/ }).click();
-  await expect(page.getByText('Old sticks stands in the fridge.')).toBeVisible();
+  await page.getByRole('button', { name: /^Move to the fridge: .*\(Old sticks\)$/ }).click();
+  await expect(page.getByText('Old sticks is now in the fridge.')).toBeVisible();
 
   await page.goto(`/shelf/${batch.id}`);
   await page.getByRole('button', { name: 'Move it' }).click();
   await page.getByRole('menuitem', { name: 'in the cool place' }).click();
-  await expect(page.getByText(/No pH was read since something was last added/)).toBeVisible();
-  await page.getByRole('button', { name: 'Bottle, give' }).click();
-  await expect(page.getByRole('region', { name: 'Bottle it' })).toContainText('Read it first');
-  await page.getByRole('region', { name: 'Bottle it' }).getByRole('link', { name: 'Read its pH' }).click();
+  await expect(page.getByText(/There is no pH reading since something was last added/)).toBeVisible();
+  await page.getByRole('button', { name: 'Bottle, give away' }).click();
+  await expect(page.getByRole('region', { name: 'Bottle it' })).toContainText('Measure it first');
+  await page.getByRole('region', { name: 'Bottle it' }).getByRole('link', { name: 'Measure its pH' }).click();
 
   await page.getByRole('button', { name: 'Instruments' }).click();
   await page.getByRole('tab', { name: 'pH meter' }).click();
@@ -82,15 +82,15 @@ test('a jar goes into the fridge in a tap, and comes out with a reading of its a
   await meter.getByRole('button', { name: 'Read the pH meter' }).click();
   await expect(page.getByLabel('pH', { exact: true })).toHaveValue(/^3\.(69|7)/);
   await page.getByRole('button', { name: 'Instruments' }).click();
-  await page.getByRole('button', { name: 'Write it down' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('region', { name: 'So far' })).toContainText('pH 3.');
 
   await page.getByRole('link', { name: 'To the jar' }).click();
-  await page.getByRole('button', { name: 'Bottle, give' }).click();
+  await page.getByRole('button', { name: 'Bottle, give away' }).click();
   const store = page.getByRole('region', { name: 'Store it out of the fridge' });
-  await expect(store).toContainText('still advised against');
+  await expect(store).toContainText('still not recommended');
   await store.getByRole('button', { name: 'Store it out of the fridge' }).click();
-  await expect(page.getByText('stands in the cool place').first()).toBeVisible();
+  await expect(page.getByText('is now in the cool place').first()).toBeVisible();
 });
 
 test('a warm spell moves the day on which a jar is ready, and so does a logger', async ({ page, cook }) => {
@@ -98,35 +98,35 @@ test('a warm spell moves the day on which a jar is ready, and so does a logger',
   const batch = await startCarrots(page, { name: 'Sticks', daysAgo: 0 });
   const usual = batch.window?.readyOn ?? '';
   await page.goto('/kitchen#rooms');
-  const jars = page.getByRole('list', { name: 'Jars there, The counter' });
+  const jars = page.getByRole('list', { name: 'Jars there, Counter' });
   await expect(jars).toContainText(`ready ${shown(usual)}`);
-  const counter = page.getByRole('region', { name: 'The counter' });
+  const counter = page.getByRole('region', { name: 'Counter' });
   await counter.getByRole('button', { name: 'Expect another temperature' }).click();
   await page.getByRole('dialog').getByLabel('About').fill('31');
-  await page.getByRole('dialog').getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('dialog')).toBeHidden();
   await expect(counter).toContainText('31 °C expected');
   await expect(jars).not.toContainText(`ready ${shown(usual)}`);
   const { window } = (await (await page.request.get(`/api/batches/${batch.id}`)).json()) as typeof batch;
   expect((window?.readyOn ?? '') < usual).toBe(true);
   await expect(jars).toContainText(`ready ${shown(window?.readyOn ?? '')}`);
-  await counter.getByRole('button', { name: /^Do not expect 31 °C/ }).click();
+  await counter.getByRole('button', { name: /^Delete: 31 °C expected/ }).click();
   await expect(jars).toContainText(`ready ${shown(usual)}`);
 
-  await counter.getByRole('button', { name: 'Bring in a log' }).click();
+  await counter.getByRole('button', { name: 'Import a log' }).click();
   const yesterday = new Date(Date.now() - 86_400_000).toISOString().slice(0, 10);
   await page
     .getByRole('dialog')
-    .getByLabel('A line for each reading: moment, degrees')
+    .getByLabel('One reading per line: time, degrees')
     .fill(`time,celsius\n${yesterday} 08:30,19\nnonsense\n${yesterday} 20:30,22.5`);
-  await page.getByRole('dialog').getByRole('button', { name: 'Look at it' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Preview' }).click();
   await expect(page.getByTestId('look')).toContainText('2 readings');
   await expect(page.getByTestId('look')).toContainText('line 3');
   await page.getByRole('dialog').getByRole('button', { name: 'Keep 2 readings' }).click();
   await expect(counter).toContainText('2 readings');
   await page.getByRole('button', { name: 'Instruments' }).click();
   await page.getByRole('tab', { name: 'room logger' }).click();
-  await page.getByRole('button', { name: 'Fetch its readings' }).click();
+  await page.getByRole('button', { name: 'Get its readings' }).click();
   await expect(counter).toContainText('122 readings');
 });
 
@@ -143,24 +143,24 @@ test('looking into a jar: kahm is skimmed, fuzz goes out, and both are written d
     }
   };
   await find('A flat white film, smooth or wrinkled', 'Everything is under the brine', 'Cloudy');
-  await expect(page.getByTestId('verdict')).toHaveText('5 more to look at');
-  await expect(page.getByRole('button', { name: 'Write it down' })).toBeDisabled();
+  await expect(page.getByTestId('verdict')).toHaveText('5 more things to check');
+  await expect(page.getByRole('button', { name: 'Save' })).toBeDisabled();
   // What was found is kept when the page is left.
   await page.reload();
   await find('As it was, or a little duller', 'Flat and quiet', 'Some, when I tap it');
   await find('Sour, fresh, garlicky', 'Crisp or firm');
   await expect(page.getByTestId('verdict')).toHaveText('Good, with something to do');
   await expect(page.getByText('Skim it off', { exact: false })).toBeVisible();
-  await page.getByRole('button', { name: 'Write it down' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('region', { name: 'So far' })).toContainText('kahm');
 
-  await page.getByRole('link', { name: 'Check it' }).click();
+  await page.getByRole('link', { name: 'Check the jar' }).click();
   await find('White fuzz, raised and hairy');
   await expect(page.getByTestId('verdict')).toHaveText('Do not eat it');
-  await page.getByRole('button', { name: 'Write it down', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('region', { name: 'So far' })).toContainText('Do not eat it');
   await page.goto('/today');
-  const chores = page.getByRole('region', { name: 'At the jars' });
+  const chores = page.getByRole('region', { name: 'Chores' });
   await expect(chores).toContainText('Throw it out');
   await chores.getByRole('button', { name: /^Empty the jar/ }).click();
   await expect(chores).toContainText('nothing to do now');
@@ -176,7 +176,7 @@ test('film and mould are practised on drawn jars, with a score', async ({ page, 
     // Out is right for what is mould, and for nothing else.
     const picture = await page.getByRole('img', { name: /: / }).first().getAttribute('aria-label');
     expect(isRight, picture ?? '').toBe(/fuzz|Pink|Black/.test(picture ?? ''));
-    await page.getByRole('button', { name: 'The next jar' }).click();
+    await page.getByRole('button', { name: 'Next jar' }).click();
     await expect(page.getByTestId('said')).toBeHidden();
   }
 });
@@ -196,12 +196,12 @@ test('a log with marks and a photo, and its like beside it', async ({ page, cook
   }
   const batch = await startCarrots(page, { name: 'Sticks', daysAgo: 8 });
   await page.goto(`/shelf/${batch.id}/log`);
-  await expect(page.getByText('1 more tasting with “liked” marked')).toBeVisible();
+  await expect(page.getByText('Score “liked” in 1 more tasting')).toBeVisible();
   await page.getByRole('button', { name: 'crunch 5 of 5' }).click();
   await page.getByRole('button', { name: 'liked 4 of 5' }).click();
   await page.getByRole('button', { name: 'sour', exact: true }).click();
   await page.getByLabel('pH', { exact: true }).fill('1');
-  await page.getByRole('button', { name: 'Write it down' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Enter a pH from 2 to 9.')).toBeVisible();
   // A refusal loses nothing, nor does leaving the page.
   await page.reload();
@@ -212,7 +212,7 @@ test('a log with marks and a photo, and its like beside it', async ({ page, cook
     mimeType: 'image/png',
     buffer: await page.screenshot(),
   });
-  await page.getByRole('button', { name: 'Write it down' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   const sofar = page.getByRole('region', { name: 'So far' });
   await expect(sofar).toContainText('crunch 5, liked 4, smells sour, pH 3.90');
   const photo = sofar.getByRole('img', { name: 'The jar on day 8' });
@@ -222,7 +222,7 @@ test('a log with marks and a photo, and its like beside it', async ({ page, cook
   const log = (await (await page.request.get(`/api/batches/${batch.id}/log`)).json()) as {
     ownDays: number;
   };
-  const alike = page.getByRole('region', { name: 'Beside its like' });
+  const alike = page.getByRole('region', { name: 'Compared with similar batches' });
   await expect(alike).toContainText(`liked this kind best at about ${log.ownDays.toFixed(0)} days`);
   await expect(alike.getByRole('row')).toHaveCount(3);
   await expect(alike.getByRole('row', { name: /The one before/ })).toContainText('20.0 °C');
@@ -237,7 +237,7 @@ test('a calendar follows the chores under a secret address until it is revoked',
   await signIn(page, cook);
   await startCarrots(page, { name: 'Sticks', daysAgo: 1, jar: 'Quart jar' });
   await page.goto('/kitchen#house');
-  await page.getByRole('button', { name: 'Make an address' }).click();
+  await page.getByRole('button', { name: 'Create an address' }).click();
   const address = await page.getByLabel('Secret address').inputValue();
   const stranger = await playwright.request.newContext({ baseURL: baseURL ?? '' });
   const feed = await stranger.get(new URL(address).pathname);
@@ -258,8 +258,8 @@ test('a calendar follows the chores under a secret address until it is revoked',
     expect(number(event.component.getFirstPropertyValue('dtstamp')?.toString() ?? '')).toBeGreaterThan(2000);
   }
 
-  await page.getByRole('button', { name: 'Revoke it' }).click();
-  await expect(page.getByRole('button', { name: 'Make an address' })).toBeVisible();
+  await page.getByRole('button', { name: 'Revoke' }).click();
+  await expect(page.getByRole('button', { name: 'Create an address' })).toBeVisible();
   expect((await stranger.get(new URL(address).pathname)).status()).toBe(404);
   await stranger.dispose();
 });

@@ -98,7 +98,9 @@ test('spoons show their band and what weighing would change', async ({ page, coo
   await page.getByText('spooned', { exact: true }).click();
   await expect(page.getByTestId('salt')).toContainText(/tsp|tbsp/);
   await expect(
-    page.getByText(/of that band is how densely salt flakes lies in the spoon; weigh the salt/),
+    page.getByText(
+      /of this range comes from how densely salt flakes packs in the spoon. To narrow it, weigh the salt/,
+    ),
   ).toBeVisible();
 });
 

@@ -21,7 +21,7 @@ test('finds a formula, scales it four ways and starts it', async ({ page, cook }
   await expect(page.getByTestId('formula-sodium')).toHaveText('340 mg');
 
   await page.getByLabel('Weight of the vegetable').fill('a basket');
-  await expect(page.getByRole('alert')).toContainText('not a unit');
+  await expect(page.getByRole('alert')).toContainText('not a known unit');
   await expect(page.getByLabel('Weight of the vegetable')).toHaveValue('a basket');
 
   await page.getByText('servings', { exact: true }).click();
@@ -49,12 +49,12 @@ test('finds a formula, scales it four ways and starts it', async ({ page, cook }
 
 test('shows each member their share, and who must not eat it', async ({ page }) => {
   await enterDemo(page, '/formulas');
-  await page.getByLabel('everyone may eat it').check();
+  await page.getByLabel('everyone can eat it').check();
   await expect(page.getByRole('link', { name: 'Kimchi without fish' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Everyday kimchi' })).toBeHidden();
-  await page.getByLabel('everyone may eat it').uncheck();
+  await page.getByLabel('everyone can eat it').uncheck();
   await page.getByRole('link', { name: 'Everyday kimchi' }).click();
-  const worked = page.getByRole('complementary', { name: 'What it comes to' });
+  const worked = page.getByRole('complementary', { name: 'Result' });
   await expect(worked).toContainText('not for Nell: fish');
   await expect(worked).toContainText(/Marit\s*280 mg/);
   await expect(worked.getByRole('list', { name: 'Cautions' })).toContainText('Contains fish');
@@ -65,7 +65,7 @@ test('changes a formula while the numbers follow, and keeps both versions', asyn
   await page.getByRole('link', { name: 'Carrot sticks with garlic' }).click();
   const before = number(await page.getByTestId('formula-sodium').textContent());
   await page.getByRole('button', { name: 'Copy' }).click();
-  await expect(page.getByLabel('Name')).toHaveValue('Carrot sticks with garlic, a copy');
+  await expect(page.getByLabel('Name')).toHaveValue('Carrot sticks with garlic, copy');
   await page.getByLabel('Salt in percent').fill('3.5');
   await expect
     .poll(async () => number(await page.getByTestId('formula-sodium').textContent()))
@@ -75,40 +75,40 @@ test('changes a formula while the numbers follow, and keeps both versions', asyn
   await expect(page.getByRole('list', { name: 'Advice' })).toContainText('This method needs at least');
   await page.getByLabel('Salt in percent').fill('3');
   await page.getByRole('spinbutton', { name: 'Grams of carrot' }).fill('-4');
-  await expect(page.getByRole('region', { name: 'What goes in' }).getByRole('alert')).toContainText(
+  await expect(page.getByRole('region', { name: 'Ingredients' }).getByRole('alert')).toContainText(
     /0|nothing/,
   );
-  await expect(page.getByRole('button', { name: 'Keep as version 2' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Save as version 2' })).toBeDisabled();
 
   await page.reload();
-  await expect(page.getByText('What you typed before was kept.')).toBeVisible();
+  await expect(page.getByText('What you typed before is still here.')).toBeVisible();
   await page.getByRole('spinbutton', { name: 'Grams of carrot' }).fill('500');
-  await page.getByLabel('What to do, a line for each step').fill('Cut them.\nPour the brine over.');
-  await page.getByRole('button', { name: 'Keep as version 2' }).click();
+  await page.getByLabel('Steps, one per line').fill('Cut them.\nPour the brine over.');
+  await page.getByRole('button', { name: 'Save as version 2' }).click();
   await expect(page.getByText('Version 2')).toBeVisible();
-  await expect(page.getByRole('region', { name: 'How it is made' })).toContainText('Pour the brine over.');
+  await expect(page.getByRole('region', { name: 'Steps' })).toContainText('Pour the brine over.');
   await page.getByRole('button', { name: 'Archive', exact: true }).click();
-  await expect(page.getByText('In the archive.')).toBeVisible();
+  await expect(page.getByText('Archived.')).toBeVisible();
   await page.goto('/formulas');
-  await expect(page.getByRole('link', { name: 'Carrot sticks with garlic, a copy' })).toBeHidden();
-  await page.getByLabel('the archive').check();
-  await expect(page.getByRole('link', { name: 'Carrot sticks with garlic, a copy' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Carrot sticks with garlic, copy' })).toBeHidden();
+  await page.getByLabel('archive').check();
+  await expect(page.getByRole('link', { name: 'Carrot sticks with garlic, copy' })).toBeVisible();
 });
 
 test('two windows do not write over each other', async ({ page, cook, context }) => {
   await signIn(page, cook, '/formulas');
   await page.getByRole('link', { name: 'Beet kvass' }).click();
-  await page.getByRole('button', { name: 'Change', exact: true }).click();
+  await page.getByRole('button', { name: 'Edit', exact: true }).click();
   const other = await context.newPage();
   await other.goto(page.url());
-  await expect(other.getByLabel('In a line')).toBeVisible();
-  await page.getByLabel('In a line').fill('From the first window');
-  await page.getByRole('button', { name: 'Keep as version 2' }).click();
+  await expect(other.getByLabel('Summary')).toBeVisible();
+  await page.getByLabel('Summary').fill('From the first window');
+  await page.getByRole('button', { name: 'Save as version 2' }).click();
   await expect(page.getByText('From the first window')).toBeVisible();
-  await other.getByLabel('In a line').fill('From the second window');
-  await other.getByRole('button', { name: 'Keep as version 2' }).click();
-  await expect(other.getByRole('alert').first()).toContainText('was written in the meantime');
-  await expect(other.getByLabel('In a line')).toHaveValue('From the second window');
+  await other.getByLabel('Summary').fill('From the second window');
+  await other.getByRole('button', { name: 'Save as version 2' }).click();
+  await expect(other.getByRole('alert').first()).toContainText('was saved in the meantime');
+  await expect(other.getByLabel('Summary')).toHaveValue('From the second window');
 });
 
 test('writes a new formula by any method', async ({ page, cook }) => {
@@ -118,7 +118,7 @@ test('writes a new formula by any method', async ({ page, cook }) => {
   await choose(page, 'Food', 'red cabbage');
   await page.getByRole('spinbutton', { name: 'Grams of red cabbage' }).fill('900');
   await expect(page.getByTestId('formula-sodium')).toHaveText(/mg$/);
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Salted cabbage of mine' })).toBeVisible();
   await expect(page.getByRole('row', { name: 'red cabbage' })).toContainText('900 g');
 });
@@ -130,15 +130,15 @@ test('brings in a pasted recipe, settling what was not understood', async ({ pag
     .fill(
       'Herb carrots:\n2 lb carrots\n1 quart water\n3 tbsp kosher salt\n4 cloves garlic\na handful of luck\nPour the brine over.',
     );
-  await page.getByRole('button', { name: 'Look at it' }).click();
+  await page.getByRole('button', { name: 'Preview' }).click();
   const found = page.getByRole('region', { name: 'What was found' });
   await expect(found).toContainText('907 g carrot');
-  await expect(found).toContainText('say flaky or dense');
+  await expect(found).toContainText('Is it flaky or dense');
   await choose(page, 'What line 4 is', 'flaky kosher salt');
   await page.getByRole('spinbutton', { name: 'Grams of line 4' }).fill('28');
-  await found.getByRole('button', { name: 'That is it' }).first().click();
+  await found.getByRole('button', { name: 'Accept' }).first().click();
   await found.getByRole('button', { name: 'Keep as a note' }).click();
-  await found.getByRole('button', { name: 'Bring it in' }).click();
+  await found.getByRole('button', { name: 'Import' }).click();
   await expect(page.getByLabel('Name')).toHaveValue('Herb carrots');
   await expect(page.getByLabel('Grams of salt')).toHaveValue('28');
   await expect(page.getByLabel('Notes')).toHaveValue('Not settled: a handful of luck');
@@ -158,12 +158,12 @@ test('hands formulas out and takes them back, and refuses what is none', async (
 
   await page.goto('/formulas/bring');
   await page.getByLabel('Recipe').fill(text);
-  await page.getByRole('button', { name: 'Look at it' }).click();
-  await expect(page.getByText(`${String(graph.length)} formulas found, nothing written yet`)).toBeVisible();
+  await page.getByRole('button', { name: 'Preview' }).click();
+  await expect(page.getByText(`${String(graph.length)} formulas found, nothing saved yet`)).toBeVisible();
 
   await page.getByLabel('Recipe').fill('{"hello": ');
-  await page.getByRole('button', { name: 'Look at it' }).click();
-  await expect(page.getByRole('alert')).toContainText('This is not JSON');
+  await page.getByRole('button', { name: 'Preview' }).click();
+  await expect(page.getByRole('alert')).toContainText('This is not valid JSON');
   await expect(page.getByLabel('Recipe')).toHaveValue('{"hello": ');
 });
 

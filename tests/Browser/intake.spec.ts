@@ -11,32 +11,32 @@ test('something from a package is written down instead of some of the estimate, 
 }) => {
   const ada = page.getByRole('region', { name: 'Ada' });
   await expect(ada.getByTestId('margin')).toContainText('800 mg');
-  await ada.getByRole('button', { name: 'Ada ate something else' }).click();
+  await ada.getByRole('button', { name: 'Add other food for Ada' }).click();
   const drawer = page.getByRole('dialog');
   await drawer.getByLabel('What').fill('Soup');
   await drawer.getByText('g salt', { exact: true }).click();
   await drawer.getByRole('spinbutton', { name: 'Salt' }).fill('900');
-  await drawer.getByRole('button', { name: 'Write it down' }).click();
+  await drawer.getByRole('button', { name: 'Save' }).click();
   await expect(drawer.getByRole('alert')).toContainText('Between 0 and 50');
   await drawer.getByRole('spinbutton', { name: 'Salt' }).fill('1.5');
   await drawer.getByText('evening, 480 mg').click();
-  await drawer.getByRole('button', { name: 'Write it down' }).click();
+  await drawer.getByRole('button', { name: 'Save' }).click();
   // 2000 - 1200 + 480 - 600 mg.
   await expect(ada.getByTestId('margin')).toContainText('680 mg');
-  await expect(ada.getByRole('list', { name: 'Besides the jars, Ada' })).toContainText('Soup, 600 mg');
-  await ada.getByRole('button', { name: 'Ada ate something else' }).click();
+  await expect(ada.getByRole('list', { name: 'Other food of Ada' })).toContainText('Soup, 600 mg');
+  await ada.getByRole('button', { name: 'Add other food for Ada' }).click();
   await page.getByRole('button', { name: 'Soup, 600 mg' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Write it down' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
   await expect(ada.getByTestId('margin')).toContainText('left 80 mg');
   await ada.getByRole('button', { name: 'Undo Soup for Ada' }).last().click();
   await expect(ada.getByTestId('margin')).toContainText('680 mg');
-  await ada.getByRole('button', { name: 'Change Soup of Ada' }).click();
+  await ada.getByRole('button', { name: 'Edit Soup of Ada' }).click();
   await expect(drawer.getByRole('checkbox', { name: 'evening, 480 mg' })).toBeChecked();
   await drawer.getByText('noon, 420 mg').click();
-  await drawer.getByRole('button', { name: 'Put it right' }).click();
+  await drawer.getByRole('button', { name: 'Save' }).click();
   // The estimate of the morning alone, and 600 mg.
   await expect(ada.getByTestId('margin')).toContainText('left 1,100 mg');
-  await expect(ada.getByRole('list', { name: 'Besides the jars, Ada' }).getByRole('listitem')).toHaveCount(1);
+  await expect(ada.getByRole('list', { name: 'Other food of Ada' }).getByRole('listitem')).toHaveCount(1);
 });
 
 test('a portion that was written down wrongly is put right, a dish as a whole', async ({ page }) => {
@@ -44,38 +44,38 @@ test('a portion that was written down wrongly is put right, a dish as a whole', 
   const bo = page.getByRole('region', { name: 'Bo' });
   await ada.getByRole('button', { name: 'Ada eats…' }).click();
   await ada.getByRole('button', { name: /^Sticks/ }).click();
-  await ada.getByRole('button', { name: 'Change Sticks of Ada' }).click();
+  await ada.getByRole('button', { name: 'Edit Sticks of Ada' }).click();
   const drawer = page.getByRole('dialog');
   await drawer.getByLabel('How much').fill('9 kg');
-  await drawer.getByRole('button', { name: 'Put it right' }).click();
+  await drawer.getByRole('button', { name: 'Save' }).click();
   await expect(drawer.getByRole('alert')).toBeVisible();
   await drawer.getByLabel('How much').fill('25 g');
   await choose(page, 'Who', 'Bo');
   await choose(page, 'How', 'rinsed 30 s');
-  await drawer.getByRole('button', { name: 'Put it right' }).click();
+  await drawer.getByRole('button', { name: 'Save' }).click();
   await expect(bo).toContainText('Sticks 25 g, rinsed 30 s');
-  await expect(ada.getByRole('button', { name: 'Change Sticks of Ada' })).toHaveCount(0);
+  await expect(ada.getByRole('button', { name: 'Edit Sticks of Ada' })).toHaveCount(0);
 
-  await page.getByRole('button', { name: 'Together, or in a dish' }).click();
+  await page.getByRole('button', { name: 'Several people, or a dish' }).click();
   await drawer.getByText('It went into a dish').click();
   await drawer.getByLabel('Into the dish').fill('80 g');
   await drawer.getByRole('button', { name: 'Eaten' }).click();
   await expect(ada).toContainText('Sticks 40 g, of 80 g in a dish');
-  await ada.getByRole('button', { name: 'Change Sticks of Ada' }).click();
+  await ada.getByRole('button', { name: 'Edit Sticks of Ada' }).click();
   await expect(drawer.getByLabel('Share of Bo')).toHaveValue('50');
   await drawer.getByLabel('Share of Bo').fill('10');
-  await drawer.getByRole('button', { name: 'Put it right' }).click();
+  await drawer.getByRole('button', { name: 'Save' }).click();
   await expect(bo).toContainText('Sticks 8 g, of 80 g in a dish');
   await bo.getByRole('button', { name: 'Undo Sticks for Bo' }).last().click();
-  await expect(page.getByText('Taken back: the whole dish with Sticks.')).toBeVisible();
-  await expect(ada.getByRole('button', { name: 'Change Sticks of Ada' })).toHaveCount(0);
+  await expect(page.getByText('Undone: the whole dish with Sticks.')).toBeVisible();
+  await expect(ada.getByRole('button', { name: 'Edit Sticks of Ada' })).toHaveCount(0);
   await expect(bo).toContainText('Sticks 25 g');
 });
 
 test('yesterday’s dish is shared, and stands on yesterday and in the weeks', async ({ page }) => {
-  await page.getByRole('link', { name: 'The day before' }).click();
+  await page.getByRole('link', { name: 'Previous day' }).click();
   await expect(page).toHaveURL(/today\/\d{4}-\d\d-\d\d$/);
-  await page.getByRole('button', { name: 'Together, or in a dish' }).click();
+  await page.getByRole('button', { name: 'Several people, or a dish' }).click();
   const drawer = page.getByRole('dialog');
   await drawer.getByText('It went into a dish').click();
   await drawer.getByLabel('Into the dish').fill('100 g');
@@ -111,7 +111,7 @@ test('what is on the shelf and fits is said', async ({ page }) => {
   await expect(ada).toContainText(/Fits now: [1-3][05] g of Sticks/);
   await ada.getByRole('button', { name: 'Ada eats…' }).click();
   const jars = ada.getByRole('group', { name: 'Jars at hand for Ada' });
-  await expect(jars).toContainText('past the target');
+  await expect(jars).toContainText('over the target');
   await jars.getByRole('button', { name: / g of Sticks$/ }).click();
   await expect(ada.getByTestId('margin')).toContainText('left');
   await expect(ada).toContainText('Does not fit: Sticks');
@@ -119,23 +119,23 @@ test('what is on the shelf and fits is said', async ({ page }) => {
 
 test('another target and other meals hold from today on', async ({ page }) => {
   await page.goto('/kitchen');
-  await page.getByRole('button', { name: 'Change Ada' }).click();
+  await page.getByRole('button', { name: 'Edit Ada' }).click();
   const drawer = page.getByRole('dialog');
-  await expect(drawer.getByText('The new target or estimate holds')).toHaveCount(0);
+  await expect(drawer.getByText('The new target or estimate applies')).toHaveCount(0);
   await drawer.getByRole('spinbutton', { name: 'Mon, noon' }).fill('700');
   await expect(drawer.locator('output').first()).toHaveText('1480');
-  await expect(drawer.getByText('from today on; days that are over keep theirs')).toBeVisible();
+  await expect(drawer.getByText('from today on; past days keep theirs')).toBeVisible();
   await drawer.getByRole('spinbutton', { name: 'Mon, noon' }).fill('9000');
-  await drawer.getByRole('button', { name: 'Keep' }).click();
+  await drawer.getByRole('button', { name: 'Save' }).click();
   await expect(drawer.getByRole('alert')).toContainText('between 0 and 5000 mg');
   await drawer.getByRole('spinbutton', { name: 'Mon, noon' }).fill('700');
-  await drawer.getByRole('button', { name: 'As on Monday, every day' }).click();
+  await drawer.getByRole('button', { name: 'Same as Monday every day' }).click();
   await expect(drawer.locator('output').last()).toHaveText('1480');
-  await drawer.getByRole('button', { name: 'Keep' }).click();
+  await drawer.getByRole('button', { name: 'Save' }).click();
   await expect(drawer).toHaveCount(0);
   await page.goto('/today');
   await expect(page.getByRole('region', { name: 'Ada' }).getByTestId('margin')).toContainText('520 mg');
-  await page.getByRole('link', { name: 'The day before' }).click();
+  await page.getByRole('link', { name: 'Previous day' }).click();
   await expect(page.getByRole('region', { name: 'Ada' }).getByTestId('margin')).toContainText('800 mg');
 });
 
@@ -146,15 +146,15 @@ test('weeks are set beside each other, printed for a clinician, brought in with 
   await expect(page.getByRole('region', { name: 'On average' })).toContainText('60 % of the target');
   await page.getByText('by week', { exact: true }).click();
   await expect(page.getByRole('img', { name: /^Sodium a day: / })).toBeVisible();
-  await choose(page, 'Beside', 'the days before');
+  await choose(page, 'Compare with', 'the days before');
   await expect(page.getByRole('region', { name: 'On average' })).toContainText('Nothing was kept');
-  await page.getByRole('button', { name: 'Bring in' }).click();
+  await page.getByRole('button', { name: 'Import' }).click();
   const drawer = page.getByRole('dialog');
   const day = new Date(Date.now() - 2 * 86_400_000).toISOString().slice(0, 10);
   await drawer
-    .getByLabel('Its text')
+    .getByLabel('Text')
     .fill(`date,person,name,sodium_mg\n${day},Ada,Bread,280\n${day},Zed,Bread,1\n${day},Ada,Cheese,lots`);
-  await drawer.getByRole('button', { name: 'Look at it' }).click();
+  await drawer.getByRole('button', { name: 'Preview' }).click();
   await expect(drawer.getByText('Line 3: Nobody here is called "Zed".')).toBeVisible();
   await expect(drawer.getByText('Line 4:')).toBeVisible();
   await drawer.getByRole('button', { name: 'Take over 1 rows' }).click();
@@ -162,11 +162,11 @@ test('weeks are set beside each other, printed for a clinician, brought in with 
   // Three days are kept now: 1200 mg each and 280 mg once, of 2000 mg.
   await expect(page.getByRole('region', { name: 'On average' })).toContainText('64.7 %');
   await page.getByRole('link', { name: 'Report' }).click();
-  await expect(page.getByRole('table')).toContainText('rest of the diet, written down');
+  await expect(page.getByRole('table')).toContainText('other food, entered');
   expect(number(await page.getByRole('row', { name: /All, 3 days/ }).textContent())).toBe(3);
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
-  await expect(page.getByText('How it was reckoned')).toBeVisible();
+  await expect(page.getByText('How this is calculated')).toBeVisible();
 });
 
 test('what would save sodium is said beside a portion, a plan and a formula', async ({ page }) => {
@@ -174,14 +174,14 @@ test('what would save sodium is said beside a portion, a plan and a formula', as
   await page.getByRole('button', { name: /^Sticks/ }).click();
   await page.getByRole('link', { name: 'Sticks', exact: true }).click();
   await page.getByRole('button', { name: 'Less sodium for Bo' }).click();
-  const savings = page.getByRole('list', { name: 'What would save sodium' });
+  const savings = page.getByRole('list', { name: 'Ways to less sodium' });
   await expect(savings).toContainText('rinse it 30 s');
   await expect(savings).toContainText('soak it overnight');
   await page.goto('/formulas');
   await page.getByRole('link', { name: 'Plain kraut' }).click();
   const lighter = page.getByRole('region', { name: 'Less sodium' });
   await expect(lighter.getByRole('list')).toContainText('the least that is safe for it');
-  await lighter.getByLabel('Milligrams wanted').fill('2000');
+  await lighter.getByLabel('Milligrams per serving').fill('2000');
   await expect(lighter).toContainText('no more than that as it is');
 });
 

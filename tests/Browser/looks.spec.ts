@@ -61,7 +61,7 @@ test('prints a formula without its buttons, and with all that the cook needs', a
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('button', { name: 'Start the jar' })).toBeHidden();
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
-  await expect(page.getByRole('navigation', { name: 'Rooms' })).toBeHidden();
+  await expect(page.getByRole('navigation', { name: 'Main pages' })).toBeHidden();
   await expect(page.getByRole('heading', { name: 'Everyday kimchi' })).toBeVisible();
   await expect(page.getByRole('row', { name: 'napa cabbage' })).toContainText('900 g');
   await expect(page.getByText('Rinse twice, drain, squeeze gently.')).toBeVisible();

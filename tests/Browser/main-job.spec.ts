@@ -78,15 +78,15 @@ test('looks around the demo kitchen with one click', async ({ page }) => {
 
 test('opens a kitchen with three questions', async ({ page }) => {
   await page.goto('/');
-  await page.getByRole('button', { name: 'Open a kitchen of your own' }).click();
-  await page.getByRole('button', { name: 'Open the kitchen' }).click();
+  await page.getByRole('button', { name: 'Create your kitchen' }).click();
+  await page.getByRole('button', { name: 'Create the kitchen' }).click();
   await expect(page.getByText('Enter your e-mail address.')).toBeVisible();
   await page.getByLabel('Name', { exact: true }).fill('Cy');
   await page.getByLabel('Name of the kitchen').fill('Kitchen by the stairs');
   await page.getByLabel('E-mail').fill(`door-${String(Date.now())}@example.org`);
-  await page.getByLabel('Password, at least 10 letters').fill('ten letters or more');
-  await page.getByRole('button', { name: 'Open the kitchen' }).click();
-  await expect(page.getByText('No jar is on the shelf yet.')).toBeVisible();
+  await page.getByLabel('Password, at least 10 characters').fill('ten letters or more');
+  await page.getByRole('button', { name: 'Create the kitchen' }).click();
+  await expect(page.getByText('There is no jar on the shelf yet.')).toBeVisible();
   await page.getByRole('link', { name: 'Kitchen', exact: true }).click();
-  await expect(page.getByRole('tab', { name: 'House Kitchen by the stairs' })).toBeVisible();
+  await expect(page.getByRole('tab', { name: 'Settings Kitchen by the stairs' })).toBeVisible();
 });

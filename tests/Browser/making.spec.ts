@@ -87,7 +87,7 @@ test('a kimchi-style batch: soaked, rinsed, dressed with fish sauce', async ({ p
   expect(dressed.preparationSeconds).toBeGreaterThanOrEqual(12 * 3600);
   await expect(page.getByText('12 h to the jar')).toBeVisible();
 
-  await page.getByText('packed already').click();
+  await page.getByText('already packed').click();
   await startedDaysAgo(page, 6);
   await page.getByLabel('Name of the jar').fill('Winter kimchi');
   await page.getByRole('button', { name: 'Start the jar' }).click();
@@ -107,7 +107,7 @@ test('a spooned kraut, split over two jars from one bowl', async ({ page, cook }
   await choose(page, 'Vegetable', 'green cabbage');
   await page.getByLabel('Weight of the vegetable').fill('600 g');
   await choose(page, 'Jar', 'Quart jar');
-  await page.getByRole('button', { name: 'Split over one more jar' }).click();
+  await page.getByRole('button', { name: 'Split into one more jar' }).click();
   await choose(page, 'Jar 2', 'Pint jar');
   await page.getByText('spooned', { exact: true }).click();
   await page.getByText('amount', { exact: true }).click();
@@ -125,7 +125,9 @@ test('a spooned kraut, split over two jars from one bowl', async ({ page, cook }
   // Every number that hangs on the spoon says how far it can be off.
   await expect(page.getByText(/about [\d.]+ g, between [\d.]+ g and [\d.]+ g/)).toBeVisible();
   await expect(
-    page.getByText(/of that band is how densely .* lies in the spoon; weigh the salt/),
+    page.getByText(
+      /of this range comes from how densely .* packs in the spoon. To narrow it, weigh the salt/,
+    ),
   ).toBeVisible();
   expect(answer.saltBand.low).toBeLessThan(answer.saltGrams);
 
@@ -139,7 +141,7 @@ test('a spooned kraut, split over two jars from one bowl', async ({ page, cook }
   await expect(page.getByRole('heading', { name: 'Two krauts, jar 2' })).toBeVisible();
   const second = await batchShowsTheCore(page);
   const whole = (batch: Batch): number => batch.phases.reduce((sum, { sodiumMg }) => sum + sodiumMg, 0);
-  // 600 g of cabbage at 18 mg in 100 g (USDA FoodData Central, cabbage, raw; from memory), and salt of which 0.393372 is
+  // 600 g of cabbage at 18 mg per 100 g (USDA FoodData Central, cabbage, raw; from memory), and salt of which 0.393372 is
   // sodium (IUPAC atomic weights). Sea salt is up to 3 % moisture and other salts: common practice, no source.
   const pure = answer.saltGrams * 393.372 + 108;
   expect((whole(first) + whole(second)) / pure).toBeGreaterThan(0.96);
@@ -162,15 +164,15 @@ test('a ketchup started with another jar’s brine', async ({ page, cook }) => {
   await choose(page, 'Jar', 'Pint jar');
   await choose(page, 'Starter', 'brine of Lender');
   await page.getByLabel('Amount of starter').fill('60 g');
-  await page.getByRole('button', { name: 'Something with it' }).click();
-  await page.getByLabel('Amount of with it 1').fill('2 tbsp');
+  await page.getByRole('button', { name: 'Add another food' }).click();
+  await page.getByLabel('Amount of food 1').fill('2 tbsp');
   await choose(page, 'with it 1', 'raw cider vinegar');
   await page.getByLabel('Serving', { exact: true }).fill('15 g');
   const answer = await showsTheCore(page);
   expect(answer.starter?.grams).toBe(60);
   expect(answer.starter?.strengthPercent).toBeCloseTo(lender.liquidPercent ?? 0, 2);
   await expect(
-    page.getByText(`60 g at ${String(Math.round((lender.liquidPercent ?? 0) * 10) / 10)} % salt bring`),
+    page.getByText(`60 g at ${String(Math.round((lender.liquidPercent ?? 0) * 10) / 10)} % salt add`),
   ).toBeVisible();
 
   await page.getByLabel('Name of the jar').fill('Live ketchup');
@@ -178,7 +180,9 @@ test('a ketchup started with another jar’s brine', async ({ page, cook }) => {
   await expect(page.getByRole('heading', { name: 'Live ketchup' })).toBeVisible();
   const ketchup = await batchShowsTheCore(page);
   const lent = ketchup.flow.from.find(({ name }) => name === 'starter')?.sodiumMg ?? 0;
-  await expect(page.getByRole('region', { name: 'Lineage' })).toContainText(`${String(Math.round(lent))} mg`);
+  await expect(page.getByRole('region', { name: 'Starters from and to other jars' })).toContainText(
+    `${String(Math.round(lent))} mg`,
+  );
   await page.getByRole('link', { name: 'Lender' }).click();
   await expect(page.getByText('60 g of brine given to another jar')).toBeVisible();
   const after = await thisBatch(page);
@@ -204,13 +208,13 @@ test('a quick pickle, tasted, found too salty and freshened', async ({ page, coo
   await expect(page.getByRole('heading', { name: 'Cucumber slices' })).toBeVisible();
   const before = await batchShowsTheCore(page);
 
-  await choose(page, 'What happened', 'brine changed for water');
+  await choose(page, 'What happened', 'brine replaced by water');
   await page.getByLabel('How much').fill('300');
   const foreseen = page.getByTestId('brine-after');
   await expect(foreseen).toContainText('mg');
   const promised = number((await foreseen.textContent())?.split(', ').at(-1) ?? null);
-  await page.getByRole('button', { name: 'Write it down' }).click();
-  await expect(page.getByText('Freshened with 300 g water')).toBeVisible();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Brine replaced by 300 g fresh water')).toBeVisible();
   const after = await batchShowsTheCore(page);
   const brine = (batch: Batch): number =>
     batch.phases.find(({ phase }) => phase === 'brine')?.per100g.typical ?? 0;
@@ -253,9 +257,9 @@ test('any number can be the one that is fixed', async ({ page, cook }) => {
   await expect(page.getByText(/Less salt cannot bring a serving of .* to 90 mg/)).toBeVisible();
 
   await page.getByText('to taste', { exact: true }).click();
-  await page.getByLabel('Pinch 1', { exact: true }).fill('8 g');
-  await page.getByRole('button', { name: 'Another pinch' }).click();
-  await page.getByLabel('Pinch 2', { exact: true }).fill('4 g');
+  await page.getByLabel('Addition 1', { exact: true }).fill('8 g');
+  await page.getByRole('button', { name: 'Add more' }).click();
+  await page.getByLabel('Addition 2', { exact: true }).fill('4 g');
   await expect(page.getByTestId('pinch-2')).toContainText('2 % of the vegetable so far');
   const tasted = await showsTheCore(page);
   expect(tasted.saltGrams).toBeCloseTo(12, 9);
@@ -276,8 +280,8 @@ test('a sauce is blended from a batch, in that batch’s own life', async ({ pag
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await choose(page, 'Method', 'Sauce from a batch');
   await choose(page, 'Batch', 'Chilli mash');
-  await page.getByRole('button', { name: 'Something blended in' }).click();
-  await page.getByLabel('Amount of blended in 1').fill('40 g');
+  await page.getByRole('button', { name: 'Blend in something else' }).click();
+  await page.getByLabel('Amount of blended food 1').fill('40 g');
   await choose(page, 'blended in 1', 'garlic');
   await page.getByLabel('heated').check();
   await page.getByLabel('Serving', { exact: true }).fill('6 g');
@@ -321,12 +325,12 @@ test('what happened to a jar is kept while it is being written down', async ({ p
   await page.getByLabel('Weight of the vegetable').fill('400 g');
   await page.getByRole('button', { name: 'Start the jar' }).click();
   await expect(page.getByRole('heading', { name: 'carrot' })).toBeVisible();
-  await choose(page, 'What happened', 'topped up with a brine');
+  await choose(page, 'What happened', 'topped up with another brine');
   await page.getByLabel('How much').fill('45');
   await page.reload();
   await expect(page.getByLabel('How much')).toHaveValue('45');
   await page.getByLabel('Strength', { exact: true }).fill('2.5');
-  await page.getByRole('button', { name: 'Write it down' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Topped up with 45 g brine of 2.5 %')).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('How much')).toHaveCount(0);
@@ -334,20 +338,20 @@ test('what happened to a jar is kept while it is being written down', async ({ p
 
 test('a bought jar goes onto the shelf with its label, and is eaten from', async ({ page, cook }) => {
   await signIn(page, cook, '/shelf');
-  await page.getByRole('button', { name: 'A bought jar' }).click();
+  await page.getByRole('button', { name: 'Add a bought jar' }).click();
   const drawer = page.getByRole('dialog');
   await drawer.getByLabel('Name').fill('Kraut from the market');
   await drawer.getByLabel('How much').fill('a lot');
-  await drawer.getByRole('button', { name: 'Onto the shelf' }).click();
+  await drawer.getByRole('button', { name: 'Add to the shelf' }).click();
   await expect(drawer.getByRole('alert').first()).toBeVisible();
   await drawer.getByLabel('How much').fill('400 g');
-  await drawer.getByText('salt, g in 100 g').click();
-  await drawer.getByRole('spinbutton', { name: 'Salt in 100 g' }).fill('1.5');
+  await drawer.getByText('salt, g per 100 g').click();
+  await drawer.getByRole('spinbutton', { name: 'Salt per 100 g' }).fill('1.5');
   await drawer.getByText('live: not heated').click();
-  await drawer.getByRole('button', { name: 'Onto the shelf' }).click();
+  await drawer.getByRole('button', { name: 'Add to the shelf' }).click();
   await expect(page.getByRole('heading', { name: 'Kraut from the market' })).toBeVisible();
   // 1.5 g of salt are 600 mg of sodium.
-  await expect(page.getByRole('region', { name: 'Sodium in 100 g' })).toContainText('600 mg');
+  await expect(page.getByRole('region', { name: 'Sodium per 100 g' })).toContainText('600 mg');
   await expect(page.getByText('in its own jar')).toBeVisible();
   await page.goto('/today');
   const ada = page.getByRole('region', { name: 'Ada' });

@@ -9,7 +9,7 @@ test('a serving whose answer was lost is there once, however often it is pressed
   await startCarrots(page, { name: 'Sticks', daysAgo: 12 });
   await page.goto('/today');
   const ada = page.getByRole('region', { name: 'Ada' });
-  const served = ada.getByRole('button', { name: 'Change Sticks of Ada' });
+  const served = ada.getByRole('button', { name: 'Edit Sticks of Ada' });
   const press = async () => {
     await ada.getByRole('button', { name: 'Ada eats…' }).click();
     await ada.getByRole('button', { name: /^Sticks/ }).click();
@@ -66,19 +66,19 @@ test('what was saved with other values is changed, left, or saved as new', async
       await route.continue();
     }
   });
-  await ada.getByRole('button', { name: 'Ada ate something else' }).click();
+  await ada.getByRole('button', { name: 'Add other food for Ada' }).click();
   const drawer = page.getByRole('dialog', { name: /Ada/ });
   await drawer.getByLabel('What').fill('Soup');
   await drawer.getByRole('spinbutton', { name: 'Sodium' }).fill('600');
-  await drawer.getByRole('button', { name: 'Write it down' }).click();
+  await drawer.getByRole('button', { name: 'Save' }).click();
   await expect(drawer.getByRole('alert')).toContainText('No connection');
   await page.unroute('**/api/other-foods');
   await drawer.getByRole('spinbutton', { name: 'Sodium' }).fill('450');
-  await drawer.getByRole('button', { name: 'Write it down' }).click();
+  await drawer.getByRole('button', { name: 'Save' }).click();
   const ask = page.getByRole('dialog', { name: 'This was already saved' });
   await expect(ask).toContainText('Soup, 600 mg, was saved at');
-  await ask.getByRole('button', { name: 'Change it' }).click();
-  const foods = ada.getByRole('list', { name: 'Besides the jars, Ada' });
+  await ask.getByRole('button', { name: 'Change what was saved' }).click();
+  const foods = ada.getByRole('list', { name: 'Other food of Ada' });
   await expect(foods.getByRole('listitem')).toHaveCount(1);
   await expect(foods).toContainText('Soup, 450 mg');
 });
@@ -88,22 +88,22 @@ test('an allergy entered in one window stays when the other is saved', async ({ 
   const other = await context.newPage();
   await other.goto('/kitchen');
   for (const one of [page, other]) {
-    await one.getByRole('button', { name: 'Change Ada' }).click();
+    await one.getByRole('button', { name: 'Edit Ada' }).click();
     await expect(one.getByRole('dialog').getByLabel('Name')).toHaveValue('Ada');
   }
   await choose(page, 'Allergies', 'fish');
   await page.keyboard.press('Escape');
-  await page.getByRole('dialog').getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('no fish')).toBeVisible();
 
   const drawer = other.getByRole('dialog');
   await drawer.getByLabel('Name').fill('Adelheid');
-  await drawer.getByRole('button', { name: 'Keep' }).click();
+  await drawer.getByRole('button', { name: 'Save' }).click();
   await expect(drawer.getByRole('alert')).toContainText('changed in another window');
   // Theirs is shown with one's own on top.
   await expect(drawer.locator('.ant-select-selection-item', { hasText: 'fish' })).toBeVisible();
   await expect(drawer.getByLabel('Name')).toHaveValue('Adelheid');
-  await drawer.getByRole('button', { name: 'Keep' }).click();
+  await drawer.getByRole('button', { name: 'Save' }).click();
   await expect(other.getByRole('heading', { name: 'Adelheid' })).toBeVisible();
   const { people } = await kitchenOf(page);
   expect(people[0]).toMatchObject({ name: 'Adelheid', allergens: ['fish'] });
@@ -118,8 +118,8 @@ test('a portion written down later has the figure of its day', async ({ page, co
     requestKey: ulid(),
   });
   await page.goto('/today');
-  await page.getByRole('link', { name: 'The day before' }).click();
-  await expect(page.getByText('of the jars as they were then')).toBeVisible();
+  await page.getByRole('link', { name: 'Previous day' }).click();
+  await expect(page.getByText('from the jars as they were then')).toBeVisible();
   await page.getByText('evening', { exact: true }).click();
   const ada = page.getByRole('region', { name: 'Ada' });
   const answer = page.waitForResponse((one) => one.url().endsWith('/api/servings'));

@@ -16,6 +16,7 @@ export default defineConfig({
     // Movement is tried where it is the matter; everywhere else it only costs time.
     contextOptions: { reducedMotion: 'reduce' },
     viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
     screenshot: 'only-on-failure',
     launchOptions: {
       executablePath: '/usr/bin/chromium',

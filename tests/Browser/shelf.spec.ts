@@ -32,13 +32,13 @@ test('the shelf puts what asks for something first, and is walked through by arr
 test('the shelf is searched and sifted', async ({ page }) => {
   await enterDemo(page, '/shelf');
   await page.getByRole('region', { name: 'Empty jars' }).waitFor();
-  await page.getByLabel('Find a jar').fill('kraut');
+  await page.getByLabel('Search jars').fill('kraut');
   await expect(page.getByRole('link', { name: 'Carrot sticks' })).toBeHidden();
   await expect(page.getByRole('link', { name: 'Caraway kraut' })).toBeVisible();
-  await page.getByLabel('Find a jar').fill('no such jar');
-  await expect(page.getByText('No jar on the shelf is like that.')).toBeVisible();
-  await page.getByLabel('Find a jar').fill('');
-  await page.getByText(/^wants something/).click();
+  await page.getByLabel('Search jars').fill('no such jar');
+  await expect(page.getByText('No jar found.')).toBeVisible();
+  await page.getByLabel('Search jars').fill('');
+  await page.getByText(/^needs attention/).click();
   for (const jar of await page.locator('.boards .board-jar').all()) {
     await expect(jar.locator('.board-asks')).not.toBeEmpty();
   }
@@ -111,7 +111,7 @@ test('labels print at their size: singles on pages of their own, sheets on A4', 
   expect(singles[0]?.[0]).toBeCloseTo(99.1, 0);
   expect(singles[0]?.[1]).toBeCloseTo(67.7, 0);
 
-  const pdf = page.getByRole('link', { name: 'As PDF' });
+  const pdf = page.getByRole('link', { name: 'PDF' });
   const file = await page.request.get((await pdf.getAttribute('href')) ?? '');
   expect(file.headers()['content-type']).toBe('application/pdf');
   expect((await file.body()).subarray(0, 5).toString()).toBe('%PDF-');
@@ -128,7 +128,7 @@ test('a jar, a formula and a day are found from anywhere', async ({ page, cook }
   await expect(page.locator('.find-hit', { hasText: 'Dilly sticks' })).toHaveCount(1);
   await field.press('Enter');
   await expect(page.getByRole('heading', { name: 'Dilly sticks' })).toBeVisible();
-  await page.getByRole('button', { name: 'Find' }).click();
+  await page.getByRole('button', { name: 'Search' }).click();
   await field.fill('plain kraut');
   await page.getByText('Plain kraut', { exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Plain kraut' })).toBeVisible();
@@ -139,5 +139,5 @@ test('a jar, a formula and a day are found from anywhere', async ({ page, cook }
   await expect(page).toHaveURL(/today\/\d{4}-\d\d-\d\d$/);
   await page.keyboard.press('/');
   await field.fill('zzzz');
-  await expect(page.getByText('Nothing by that name.')).toBeVisible();
+  await expect(page.getByText('Nothing found.')).toBeVisible();
 });

@@ -27,17 +27,17 @@ test('shows what a top-up does before it is written, writes it once, and takes i
   cook,
 }) => {
   const before = await atTheCarrots(page, cook);
-  const happened = page.getByRole('region', { name: 'Write down' });
-  await choose(page, 'What happened', 'topped up with a brine');
-  await expect(happened.getByRole('button', { name: 'Write it down' })).toBeDisabled();
+  const happened = page.getByRole('region', { name: 'Add to the history' });
+  await choose(page, 'What happened', 'topped up with another brine');
+  await expect(happened.getByRole('button', { name: 'Save' })).toBeDisabled();
   await happened.getByLabel('How much').fill('100');
   await happened.getByLabel('Strength').fill('2');
   const foreseen = page.getByTestId('brine-after');
   await expect(foreseen).toContainText(`${String(Math.round((brineOf(before)?.grams ?? 0) + 100))} g`);
   expect((await now(page, before)).entries).toHaveLength(before.entries.length);
 
-  await happened.getByRole('button', { name: 'Write it down' }).dblclick();
-  const life = page.getByRole('region', { name: 'Its life' });
+  await happened.getByRole('button', { name: 'Save' }).dblclick();
+  const life = page.getByRole('region', { name: 'History' });
   await expect(life.getByText('Topped up with 100 g brine of 2 %')).toHaveCount(1);
   const after = await now(page, before);
   expect(after.entries).toHaveLength(before.entries.length + 1);
@@ -47,28 +47,28 @@ test('shows what a top-up does before it is written, writes it once, and takes i
   const shown = number(await page.getByTestId('brine-per-100g').textContent());
   expect(Math.abs(shown - (brineOf(after)?.per100g.shown ?? 0))).toBeLessThanOrEqual(10);
 
-  await life.getByRole('button', { name: 'Take back: Topped up with 100 g brine of 2 %' }).click();
+  await life.getByRole('button', { name: 'Undo: Topped up with 100 g brine of 2 %' }).click();
   const mistake = page.getByRole('dialog');
   await expect(mistake.getByTestId('brine-after')).toContainText(
     `${String(Math.round(brineOf(before)?.grams ?? 0))} g`,
   );
   expect((await now(page, before)).entries).toHaveLength(after.entries.length);
-  await mistake.getByRole('button', { name: 'Take it back' }).click();
+  await mistake.getByRole('button', { name: 'Undo' }).click();
   await expect(life.locator('.taken-back')).toHaveText('Topped up with 100 g brine of 2 %');
   expect(allOf(await now(page, before))).toBeCloseTo(allOf(before), 6);
 });
 
 test('says in words what cannot have happened, and keeps what was typed', async ({ page, cook }) => {
   await atTheCarrots(page, cook);
-  const happened = page.getByRole('region', { name: 'Write down' });
+  const happened = page.getByRole('region', { name: 'Add to the history' });
   await choose(page, 'What happened', 'brine ran over');
   await happened.getByLabel('How much').fill('90000');
   await expect(happened.getByRole('alert')).toContainText('brine');
-  await expect(happened.getByRole('button', { name: 'Write it down' })).toBeDisabled();
+  await expect(happened.getByRole('button', { name: 'Save' })).toBeDisabled();
   await expect(happened.getByLabel('How much')).toHaveValue('90000');
   await happened.getByLabel('How much').fill('20');
   await expect(happened.getByRole('alert')).toBeHidden();
-  await happened.getByRole('button', { name: 'Write it down' }).click();
+  await happened.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('20 g of brine ran over')).toBeVisible();
 });
 
@@ -82,9 +82,9 @@ test('refuses to take back what the rest of a life stands on', async ({ page, co
     requestKey: '01M' + String(Date.now()).padEnd(23, '0'),
   });
   await page.reload();
-  await page.getByRole('button', { name: 'Take back: 500 g carrot' }).click();
-  await expect(page.getByText('Take back what came after it first.')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Take it back' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Undo: 500 g carrot' }).click();
+  await expect(page.getByText('Undo what came after it first.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
   expect((await now(page, batch)).entries.filter(({ isReversed }) => isReversed)).toEqual([]);
 });
 
@@ -100,10 +100,10 @@ test('loses no entry when two windows write into one jar', async ({ page, cook }
     await window.getByLabel('How much').fill(amount);
     await expect(window.getByTestId('brine-after')).toBeVisible();
   }
-  await page.getByRole('button', { name: 'Write it down' }).click();
-  await expect(page.getByText('Written down.')).toBeVisible();
-  await other.getByRole('button', { name: 'Write it down' }).click();
-  await expect(other.getByText('Another window has written since: Topped up with 11 g water.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await other.getByRole('button', { name: 'Save' }).click();
+  await expect(other.getByText('Another window has added: Topped up with 11 g water.')).toBeVisible();
   await page.reload();
   await expect(page.getByText('Topped up with 11 g water')).toBeVisible();
   await expect(page.getByText('Topped up with 13 g water')).toBeVisible();

@@ -7,7 +7,7 @@ const today = new Date().toLocaleDateString('en-GB', { weekday: 'long', timeZone
 const place = (page: Page, who: string) =>
   page.getByRole('gridcell', { name: new RegExp(`^${who}, ${today}`) });
 const jar = (page: Page, name: string) =>
-  page.getByRole('region', { name: 'Jars at hand' }).getByRole('button', { name: new RegExp(`^${name}`) });
+  page.getByRole('region', { name: 'Jars' }).getByRole('button', { name: new RegExp(`^${name}`) });
 const left = async (page: Page, who: string) =>
   number(await place(page, who).locator('.place-says').textContent());
 
@@ -49,7 +49,7 @@ test('a jar is dragged onto a day, and its salt line and stock answer', async ({
 test('everything is done with keys alone: taken in hand, put down, locked, left out', async ({ page }) => {
   await jar(page, 'Young sticks').focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByText('Young sticks is in hand')).toBeVisible();
+  await expect(page.getByText('Young sticks is selected')).toBeVisible();
   await place(page, 'Ada').focus();
   await page.keyboard.press('ArrowDown');
   await expect(place(page, 'Bo')).toBeFocused();
@@ -95,17 +95,17 @@ test('what does not fit is said in words, and a lever does away with it', async 
   });
   await page.reload();
   await jar(page, 'Old sticks').dragTo(place(page, 'Ada'));
-  const conflicts = page.getByRole('region', { name: 'What does not go together' });
+  const conflicts = page.getByRole('region', { name: 'Conflicts' });
   await expect(conflicts).toContainText(`Ada on ${today}`);
   await expect(place(page, 'Ada').locator('.place-says .over')).toBeVisible();
   const lever = conflicts
     .getByRole('listitem')
-    .filter({ hasText: 'past the target' })
+    .filter({ hasText: 'over the target' })
     .getByRole('button')
     .first();
   await expect(lever).toContainText('−');
   await lever.click();
-  await expect(conflicts.getByText('past the target')).toHaveCount(0);
+  await expect(conflicts.getByText('over the target')).toHaveCount(0);
 });
 
 test('what is planned is eaten in one tap on Today, and taken back', async ({ page }) => {
@@ -127,22 +127,22 @@ test('the week goes onto the fridge door, without what is only for the screen', 
   await expect(page.getByRole('table')).toContainText('sticks, 40 g');
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
-  await expect(page.getByRole('navigation', { name: 'Rooms' })).toBeHidden();
+  await expect(page.getByRole('navigation', { name: 'Main pages' })).toBeHidden();
   await expect(page.getByRole('table')).toBeVisible();
 });
 
 test('what comes round never runs out: suggested, planned, called for, started', async ({ page }) => {
-  await page.getByRole('button', { name: 'Rotation' }).click();
-  await page.getByRole('button', { name: 'One more kind' }).click();
+  await page.getByRole('button', { name: 'Weekly rotation' }).click();
+  await page.getByRole('button', { name: 'Add a line' }).click();
   await page.getByLabel('Name of line 1').fill('Kraut');
-  await choose(page, 'Made by this formula', 'Plain kraut');
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await choose(page, 'Formula', 'Plain kraut');
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
 
   await page.keyboard.press('a');
   await expect(page).toHaveURL(/shelf\/ahead$/);
-  await expect(page.getByTestId('gap-days')).toContainText('without something');
-  await expect(page.getByRole('region', { name: 'What comes round' })).toContainText(
+  await expect(page.getByTestId('gap-days')).toContainText('something is out for');
+  await expect(page.getByRole('region', { name: 'How long it lasts' })).toContainText(
     'Started today it takes',
   );
   const toStart = page.getByRole('region', { name: 'What to start' });
@@ -157,11 +157,11 @@ test('what comes round never runs out: suggested, planned, called for, started',
   await expect(page.getByRole('status')).toContainText('instead of');
 
   await page.goto('/today');
-  const chores = page.getByRole('region', { name: 'At the jars' });
-  await expect(chores).toContainText('Start: Plain kraut');
-  await chores.getByRole('link', { name: 'To its formula' }).click();
+  const chores = page.getByRole('region', { name: 'Chores' });
+  await expect(chores).toContainText('Start Plain kraut');
+  await chores.getByRole('link', { name: 'Open the formula' }).click();
   await page.getByRole('button', { name: /^Start/ }).click();
   await expect(page).toHaveURL(/shelf\/[0-9A-Za-z]{26}$/);
   await page.goto('/today');
-  await expect(page.getByText('Start: Plain kraut')).toHaveCount(0);
+  await expect(page.getByText('Start Plain kraut')).toHaveCount(0);
 });

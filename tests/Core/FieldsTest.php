@@ -192,8 +192,8 @@ it('puts foods and salts where their ids stand, however deep', function (): void
         'There is no food “carot” here. Do you mean “carrot”?',
     ]);
     expect(refused(fn() => $pantry->fill([['product' => 'sugar']], 'steps'))[1])
-        ->toContain('no salt that is known')
-        ->not->toContain('Did you mean');
+        ->toContain('There is no salt “sugar” here')
+        ->not->toContain('Do you mean');
 });
 
 it('lets a document bring foods of its own', function (): void {

@@ -50,7 +50,7 @@ final readonly class FormulaController
     {
         $pantry = EntryReader::pantry();
         $rows = [];
-        foreach (Formula::query()->with('newest')->get()->sortBy('name', SORT_NATURAL | SORT_FLAG_CASE) as $row) {
+        foreach (Formula::query()->with('newest')->orderByRaw('natural_sort_key(name)')->get() as $row) {
             $read = Read::read($row->newest->document, $pantry);
             $rows[] = FormulaView::inList($row, $read, FormulaAnswer::of($read));
         }
@@ -174,7 +174,7 @@ final readonly class FormulaController
 
         return new JsonResponse(FormulaView::page(
             $row, $version, $scaled, $factor, $this->current->get(), Person::atTable(),
-            Batch::query()->get()->whereIn('formula_version_id', $row->versions->pluck('id')->all()),
+            Batch::query()->whereIn('formula_version_id', $row->versions->pluck('id')->all())->get(),
         ));
     }
 

@@ -63,8 +63,7 @@ final readonly class IntakeController
     {
         $asked = $request->validate(['as' => ['required', 'string', 'in:csv,json'], 'personId' => ['nullable', 'string', 'max:26']], ['as.*' => 'errors.export_csv', 'personId.*' => 'errors.which_person']);
         [$from, $to] = $this->span($request);
-        $people = isset($asked['personId']) ? Person::query()->get()->where('id',
-            Person::query()->findOrFail((string) $asked['personId'])->id) : Person::query()->withoutGlobalScope('present')->get();
+        $people = isset($asked['personId']) ? Person::query()->whereKey(Person::query()->findOrFail((string) $asked['personId'])->id)->get() : Person::query()->withoutGlobalScope('present')->get();
         $servings = Intakes::servings($from, $to)->whereIn('person_id', $people->pluck('id')->all());
         $foods = BackgroundIntake::between($from, $to)->written->whereIn('person_id', $people->pluck('id')->all());
         if ($asked['as'] === 'csv') {

@@ -36,7 +36,7 @@ final readonly class LogController
     public function index(string $batch): JsonResponse
     {
         $one = Batch::whole()->findOrFail($batch);
-        $alike = Batch::whole()->where('likeness', $one->likeness)->get()->sortByDesc('started_at')->take(self::BESIDE);
+        $alike = Batch::whole()->where('likeness', $one->likeness)->orderByDesc('started_at')->orderByDesc('id')->limit(self::BESIDE)->get();
         if ($one->likeness === '' || ! $alike->contains('id', $one->id)) {
             $alike = $alike->where('likeness', '!=', '')->push($one)->values();
         }

@@ -1,4 +1,4 @@
-import { t } from '../messages/words';
+import { say, t } from '../messages/words';
 import { InputNumber, Segmented } from 'antd';
 import { useState } from 'react';
 import type { Refusal } from '../api/client';

@@ -1,3 +1,4 @@
+import { T } from '../messages/words';
 import { useCallback, useState } from 'react';
 
 /** What was kept on this device under a name, or nothing. */

@@ -1,4 +1,4 @@
-import { t, T } from '../../messages/words';
+import { named, t, T } from '../../messages/words';
 import { Button, Checkbox, Input } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -90,8 +90,13 @@ export function FormulasView() {
         {groups.map((group) => {
           const here = shown.filter((one) => one.group === group);
           return here.length === 0 ? null : (
-            <section key={group} aria-label={group} className="rail" style={{ flexGrow: here.length }}>
-              <h2>{group}</h2>
+            <section
+              key={group}
+              aria-label={named('formula_group', group)}
+              className="rail"
+              style={{ flexGrow: here.length }}
+            >
+              <h2>{named('formula_group', group)}</h2>
               <div className="rail-tags">
                 {here.map((one) => (
                   <Tag key={one.id} formula={one} avoided={avoided} />

@@ -1,5 +1,5 @@
-import { mg } from '../../app/numbers';
 import { say, t } from '../../messages/words';
+import { mg } from '../../app/numbers';
 import { Button, Input, InputNumber, Select } from 'antd';
 import { useState, type FormEvent } from 'react';
 import { useCreateHousehold, usePresets } from '../../api/queries';

@@ -1,5 +1,5 @@
-import { when } from '../../messages/dates';
 import { t } from '../../messages/words';
+import { when } from '../../messages/dates';
 import { DatePicker, Input, Select } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
