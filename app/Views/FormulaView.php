@@ -124,7 +124,7 @@ final class FormulaView
         ];
     }
 
-    /** @return array{part: string, name: string, cut: string|null, grams: float, measure: string} */
+    /** @return array{part: string, name: string, cut: string|null, grams: float, measure: Message} */
     private static function line(FormulaLine $line, SpoonSystem $spoons): array
     {
         $pours = $line->salt !== null || ($line->part !== 'vegetables' && in_array($line->food?->shape, [PieceShape::Pulp, PieceShape::Whole], true)) || $line->food?->id === 'water';

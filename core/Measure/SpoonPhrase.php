@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Measure;
 
+use Tempesal\Core\Message\Message;
+
 /**
  * A volume as measuring spoons say it: "1 tbsp + 1 3/4 tsp", in quarters of a teaspoon.
  */
@@ -14,7 +16,7 @@ final readonly class SpoonPhrase
     /** A quarter is a quarter, whatever the last digit says. */
     private const ROUNDING = 1e-6;
 
-    private function __construct(public Millilitres $volume, public string $text)
+    private function __construct(public Millilitres $volume, public Message $text)
     {
     }
 
@@ -27,8 +29,8 @@ final readonly class SpoonPhrase
         $quarters = (int) round($wanted->value / $teaspoon * 4);
         if ($quarters === 0) {
             return $wanted->value < $teaspoon / 16
-                ? new self(Millilitres::zero(), 'none')
-                : new self(Millilitres::of($teaspoon / 8), 'a dash (1/8 tsp)');
+                ? new self(Millilitres::zero(), Message::of('measure.none'))
+                : new self(Millilitres::of($teaspoon / 8), Message::of('measure.dash'));
         }
 
         return self::quarters($quarters, $system);
@@ -50,15 +52,13 @@ final readonly class SpoonPhrase
         $perTablespoon = (int) round($system->tablespoon()->millilitres() / $teaspoon * 4);
         $tablespoons = intdiv($quarters, $perTablespoon);
         $teaspoons = $quarters % $perTablespoon;
-        $parts = [];
-        if ($tablespoons > 0) {
-            $parts[] = "{$tablespoons} tbsp";
-        }
-        if ($teaspoons > 0) {
-            $whole = intdiv($teaspoons, 4);
-            $parts[] = trim(($whole > 0 ? $whole : '').' '.self::QUARTERS[$teaspoons % 4]).' tsp';
-        }
+        $whole = intdiv($teaspoons, 4);
+        $fraction = trim(($whole > 0 ? $whole : '').' '.self::QUARTERS[$teaspoons % 4]);
 
-        return new self(Millilitres::of($quarters * $teaspoon / 4), implode(' + ', $parts));
+        return new self(Millilitres::of($quarters * $teaspoon / 4), match (true) {
+            $teaspoons === 0 => Message::of('measure.tbsp', tbsp: $tablespoons),
+            $tablespoons === 0 => Message::of('measure.tsp', tsp: $fraction),
+            default => Message::of('measure.tbsp_tsp', tbsp: $tablespoons, tsp: $fraction),
+        });
     }
 }

@@ -103,7 +103,7 @@ it('asks for nothing but to be used up by its date', function (): void {
     expect($this->getJson('/api/chores')->json('now'))->toBe([]);
     expect($this->getJson("/api/labels?batches={$jar['id']}")->json('labels.0'))->toMatchArray([
         'rows' => [['opened', '25 Nov 2026'], ['use by', '10 Dec'], ['sodium', '240 mg in 40 g']],
-        'foot' => 'No allergen among those we list; live',
+        'foot' => 'None of the listed allergens; live',
     ]);
     $this->putJson("/api/batches/{$jar['id']}/place", [
         'place' => 'fridge',

@@ -246,5 +246,5 @@ it('ends with 2, the path and the reason on standard error, and nothing on stand
         '{"tempesal":"plan","eaters":[{"id":"a","targetMg":1500,"allowanceMg":9,"mood":1}]}',
         'mood',
     ],
-    [['cook', '-'], '', 'There is no door'],
+    [['cook', '-'], '', 'There is no command'],
 ]);

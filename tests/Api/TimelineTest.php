@@ -144,7 +144,8 @@ it('lists what must be bought this week, as numbers, text and a table', function
     foreach ($list['lines'] as $line) {
         expect($line['grams'])->toEqualWithDelta($grams[$line['name']], 1e-6);
     }
-    $text = $this->get('/api/timeline/shopping?as=text')->assertOk()->getContent();
+    $text = $this->get('/api/timeline/shopping?as=text', ['Accept-Language' => 'en-GB'])
+        ->assertOk()->getContent();
     expect($text)->toContain('To start by', 'Carrot sticks with garlic, Quart jar, Sat 28 Nov', '- carrot: ');
     $rows = array_map(
         fn(string $row): array => str_getcsv($row, escape: ''),

@@ -122,7 +122,7 @@ test('a warm spell moves the day on which a jar is ready, and so does a logger',
   await page.getByRole('dialog').getByRole('button', { name: 'Preview' }).click();
   await expect(page.getByTestId('look')).toContainText('2 readings');
   await expect(page.getByTestId('look')).toContainText('line 3');
-  await page.getByRole('dialog').getByRole('button', { name: 'Keep 2 readings' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Save 2 readings' }).click();
   await expect(counter).toContainText('2 readings');
   await page.getByRole('button', { name: 'Instruments' }).click();
   await page.getByRole('tab', { name: 'room logger' }).click();
@@ -214,7 +214,7 @@ test('a log with marks and a photo, and its like beside it', async ({ page, cook
   });
   await page.getByRole('button', { name: 'Save' }).click();
   const sofar = page.getByRole('region', { name: 'So far' });
-  await expect(sofar).toContainText('crunch 5, liked 4, smells sour, pH 3.90');
+  await expect(sofar).toContainText('crunch 5, liked 4, smells sour, pH 3.9');
   const photo = sofar.getByRole('img', { name: 'The jar on day 8' });
   await expect(photo).toBeVisible();
   expect(await photo.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeGreaterThan(100);

@@ -90,6 +90,7 @@ test('what does not fit is said in words, and a lever does away with it', async 
   const [ada] = kitchen.people;
   await write(page, 'put', `/people/${ada?.id ?? ''}`, {
     ...ada,
+    targetSource: undefined,
     targetMg: 1290,
     limitIsHard: false,
   });
@@ -143,7 +144,7 @@ test('what comes round never runs out: suggested, planned, called for, started',
   await expect(page).toHaveURL(/shelf\/ahead$/);
   await expect(page.getByTestId('gap-days')).toContainText('something is out for');
   await expect(page.getByRole('region', { name: 'How long it lasts' })).toContainText(
-    'Started today it takes',
+    'Started today it is ready',
   );
   const toStart = page.getByRole('region', { name: 'What to start' });
   await toStart

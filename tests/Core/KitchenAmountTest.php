@@ -99,7 +99,7 @@ it('says volumes in the spoons of the drawer', function (
     SpoonSystem $system,
     string $text,
 ): void {
-    expect(SpoonPhrase::nearest(Millilitres::of($millilitres), $system)->text)->toBe($text);
+    expect(said(SpoonPhrase::nearest(Millilitres::of($millilitres), $system)->text))->toBe($text);
 })->with([
     [14.79, SpoonSystem::Us, '1 tbsp'],
     [22.2, SpoonSystem::Us, '1 tbsp + 1 1/2 tsp'],

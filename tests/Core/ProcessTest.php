@@ -285,7 +285,7 @@ it('says amounts as kitchens without a scale do', function (
     SpoonSystem $system,
     string $text,
 ): void {
-    expect(KitchenPhrase::of(Grams::of($grams), $density, $system, $pours))->toBe($text);
+    expect(said(KitchenPhrase::of(Grams::of($grams), $density, $system, $pours)))->toBe($text);
 })->with([
     [473.2, 1.0, true, SpoonSystem::Us, '2 cups'],
     [355.0, 1.0, true, SpoonSystem::Us, '1 1/2 cups'],

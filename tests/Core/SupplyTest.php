@@ -151,7 +151,9 @@ it('keeps to the season, to what keeps, and to what a jar is for', function (): 
     )->toBe('No jar is the right size for it.');
     $bought = new Product('bought', 'bought', 10.0, [], [], 1, []);
     expect(
-        RestockPlanner::plan(new RestockProblem(60, [$bought], quarts(2), []))->gaps($bought)[0]['reason'],
+        said(
+            RestockPlanner::plan(new RestockProblem(60, [$bought], quarts(2), []))->gaps($bought)[0]['reason'],
+        ),
     )->toBe('No formula says how to make it.');
 });
 

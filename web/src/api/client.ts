@@ -1,4 +1,4 @@
-import { say, t } from '../messages/words';
+import { say, t, type Message } from '../messages/words';
 import createClient from 'openapi-fetch';
 import type { components, paths } from './contract.gen';
 

@@ -1820,12 +1820,12 @@ export interface components {
             vegetableGrams: number;
             saltGrams: number;
             saltBand: components["schemas"]["Band"];
-            saltSpoons: string;
+            saltSpoons: components["schemas"]["Message"];
             saltIsSpooned: boolean;
             /** @description The salt as it went in, and how strong it was then. */
             doses: {
                 grams: number;
-                spoons: string;
+                spoons: components["schemas"]["Message"];
                 runningPercent: number | null;
                 running: components["schemas"]["Message"] | null;
             }[];
@@ -2273,7 +2273,7 @@ export interface components {
                 cut: string | null;
                 name: string;
                 grams: number;
-                measure: string;
+                measure: components["schemas"]["Message"];
             }[];
             makesGrams: number;
             servings: number;
@@ -2446,9 +2446,9 @@ export interface components {
             isMade: boolean;
             /** Format: date */
             useBy: string | null;
-            /** @description The label in words: what it is, and what is said of it. */
-            rows: string[][];
-            foot: string;
+            /** @description The lines of the label: what it is, and what is said of it. */
+            rows: components["schemas"]["Message"][][];
+            foot: components["schemas"]["Message"];
             batchId: string;
             name: string;
             methodLabel: components["schemas"]["Message"];
@@ -2675,12 +2675,11 @@ export interface components {
                 shortOn: string | null;
                 /** Format: date */
                 readyOn: string | null;
-                /** @description Why nobody eats from it. */
-                closed: string | null;
+                closed: components["schemas"]["Message"] | null;
                 portions: {
                     personId: string;
                     grams: number;
-                    notFor: string | null;
+                    notFor: components["schemas"]["Message"] | null;
                     days: {
                         milligrams: number;
                         objection: components["schemas"]["Message"] | null;

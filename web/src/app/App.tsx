@@ -1,6 +1,7 @@
 import { App as AntApp, ConfigProvider } from 'antd';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { useSession } from '../api/queries';
+import { componentTexts } from '../messages/componentTexts';
 import { BatchView } from '../views/batch/BatchView';
 import { BenchView } from '../views/bench/BenchView';
 import { CheckView } from '../views/check/CheckView';
@@ -30,7 +31,7 @@ export function App() {
   const isStill = usePrefersStillness();
 
   return (
-    <ConfigProvider theme={{ ...colours, token: { ...colours.token, motion: !isStill } }}>
+    <ConfigProvider locale={texts} theme={{ ...colours, token: { ...colours.token, motion: !isStill } }}>
       <AntApp message={{ maxCount: 2 }}>
         <BrowserRouter>
           <Rooms />
@@ -39,6 +40,8 @@ export function App() {
     </ConfigProvider>
   );
 }
+
+const texts = componentTexts();
 
 function Rooms() {
   const session = useSession();

@@ -1,4 +1,4 @@
-import { say, t } from '../messages/words';
+import { t } from '../messages/words';
 import { InputNumber, Segmented } from 'antd';
 import { useState } from 'react';
 import type { Refusal } from '../api/client';
@@ -60,6 +60,7 @@ export function LabelFields({ label, change, refusal }: Props) {
     <>
       <Field label={t('label_field.how')} wide>
         <Segmented
+          aria-label={t('label_field.how')}
           value={way}
           onChange={(next: Way) => {
             setWay(next);

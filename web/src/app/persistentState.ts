@@ -1,4 +1,3 @@
-import { T } from '../messages/words';
 import { useCallback, useState } from 'react';
 
 /** What was kept on this device under a name, or nothing. */

@@ -149,7 +149,7 @@ function Levels({ jar, x, floor, rim }: { jar: JarPicture; x: number; floor: num
       )}
       <path d={`M${x - 3} ${food} h6`} stroke="var(--ink-soft)" strokeWidth={0.9} />
       <text x={x + 5} y={foodText + 2.4}>
-        {jar.foodMm > jar.liquidMm + 3 && !isPulp ? t('jar_drawing.food_above') : 'food'}
+        {jar.foodMm > jar.liquidMm + 3 && !isPulp ? t('jar_drawing.food_above') : t('jar_drawing.food')}
       </text>
     </g>
   );

@@ -37,7 +37,7 @@ export function TimelineLanes({ ahead }: { ahead: Timeline }) {
           <g key={date}>
             <path d={`M${String(x(i))} ${String(TOP - 4)} V${String(height)}`} stroke="var(--line)" />
             <text x={x(i) + 3} y={TOP - 9} fontSize={12.5} fill="var(--ink-soft)">
-              {i === 0 ? 'today' : when(date, 'short')}
+              {i === 0 ? t('day.today') : when(date, 'short')}
             </text>
           </g>
         ))}

@@ -1,4 +1,4 @@
-import { t } from '../messages/words';
+import { say, t } from '../messages/words';
 import { App, Button, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import type { Place } from '../api/client';
@@ -37,7 +37,7 @@ export function RoomLogger() {
           aria-label={t('instrument.logger_place')}
           value={place}
           onChange={setPlace}
-          options={(kitchen.data?.places ?? []).map(({ id, label }) => ({ value: id, label }))}
+          options={(kitchen.data?.places ?? []).map(({ id, label }) => ({ value: id, label: say(label) }))}
         />
       </label>
       <label>

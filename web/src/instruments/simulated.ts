@@ -108,7 +108,7 @@ export class SimulatedScale extends Simulated {
     super(
       {
         measure: 'weight',
-        name: 'scale',
+        name: t('instrument.scale'),
         unit: 'g',
         digits: 0,
         from: 0,
@@ -134,7 +134,7 @@ export class SimulatedThermometer extends Simulated {
     super(
       {
         measure: 'temperature',
-        name: 'thermometer',
+        name: t('instrument.thermometer'),
         unit: '°C',
         digits: 1,
         from: -20,

@@ -120,7 +120,7 @@ function Tag({ batch }: { batch: Batch }) {
   return (
     <div className="batch-tag">
       <dl>
-        <dt>{batch.method === 'bought' ? 'opened' : 'started'}</dt>
+        <dt>{batch.method === 'bought' ? t('batch.opened') : t('batch.started')}</dt>
         <dd>{on(batch.startedOn)}</dd>
         {on(batch.window?.youngOn) && (
           <>

@@ -214,14 +214,14 @@ function Into({ kitchen, draft, change, answer, refusal }: Props) {
         value={draft.headspaceMm}
         onChange={(headspaceMm) => change({ headspaceMm })}
         suffix={t('bench.mm_free')}
-        style={{ width: 112 }}
+        style={{ flex: '1 1 140px' }}
       />
       <InputNumber
         aria-label={t('bench.weight_volume')}
         value={draft.weightMl}
         onChange={(weightMl) => change({ weightMl })}
         suffix={t('bench.ml_weight')}
-        style={{ width: 124 }}
+        style={{ flex: '1 1 140px' }}
       />
       {more.map((id, place) => (
         <div className="bench-part" key={place}>
@@ -275,7 +275,7 @@ function Rest({ draft, change, refusal, method }: Props & { method: Kitchen['met
         step={0.5}
         onChange={(hours) => change({ saltingMinutes: hours === null ? null : hours * 60 })}
         suffix={t('bench.hours')}
-        style={{ width: 112 }}
+        style={{ flex: '1 1 140px' }}
       />
       {method.rinseSeconds !== null && (
         <label className="bench-beside">

@@ -96,7 +96,7 @@ function Doses({ answer }: { answer: BenchAnswer }) {
       <div>
         {t('bench.dose_salt')}
         <span className="figure" data-testid="salt">
-          {answer.saltIsSpooned ? answer.saltSpoons : grams(answer.saltGrams)}
+          {answer.saltIsSpooned ? say(answer.saltSpoons) : grams(answer.saltGrams)}
         </span>
         <span className="soft">
           {answer.saltIsSpooned
@@ -105,7 +105,7 @@ function Doses({ answer }: { answer: BenchAnswer }) {
                 low: grams(saltBand.low),
                 high: grams(saltBand.high),
               })
-            : answer.saltGrams > 0 && t('bench.salt_weighed', { spoons: answer.saltSpoons })}
+            : answer.saltGrams > 0 && t('bench.salt_weighed', { spoons: say(answer.saltSpoons) })}
         </span>
       </div>
       {answer.waterGrams > 0 ? (

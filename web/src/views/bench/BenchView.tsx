@@ -1,4 +1,4 @@
-import { t, T } from '../../messages/words';
+import { say, t, T } from '../../messages/words';
 import { useDeferredValue } from 'react';
 import type { BenchAnswer, Kitchen } from '../../api/client';
 import { useBench, useKitchen, useShelf } from '../../api/queries';
@@ -79,7 +79,7 @@ function Brief({ answer }: { answer: BenchAnswer }) {
       <T
         m={answer.waterGrams > 0 ? 'bench.brief_water' : 'bench.brief'}
         v={{
-          salt: answer.saltIsSpooned ? answer.saltSpoons : grams(answer.saltGrams),
+          salt: answer.saltIsSpooned ? say(answer.saltSpoons) : grams(answer.saltGrams),
           water: grams(answer.waterGrams),
           sodium: sodium(answer.serving.sodium),
           grams: grams(answer.serving.grams),

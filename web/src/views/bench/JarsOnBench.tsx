@@ -47,7 +47,7 @@ export function JarsOnBench({ jars, food, isDressed }: Props) {
             <span className="soft">
               {isDressed
                 ? t('bench.dressed', { grams: grams(Math.round(foodGrams)) })
-                : grams(vegetableGrams) + (brineMl >= 1 ? t('bench.and_brine', { ml: ml(brineMl) }) : '')}
+                : t('bench.holds', { grams: grams(vegetableGrams), ml: brineMl >= 1 ? ml(brineMl) : 'none' })}
             </span>
           </figcaption>
         </figure>

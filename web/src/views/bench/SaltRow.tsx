@@ -54,8 +54,8 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
         value={draft.saltUnit}
         onChange={(saltUnit: Draft['saltUnit']) => change({ saltUnit })}
         options={[
-          { value: 'grams', label: 'weighed' },
-          { value: 'spoons', label: 'spooned' },
+          { value: 'grams', label: t('bench.weighed') },
+          { value: 'spoons', label: t('bench.spooned') },
         ]}
       />
       <Segmented
@@ -64,10 +64,10 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
         value={fixed}
         onChange={(next: Draft['fixed']) => change({ fixed: next })}
         options={[
-          { value: 'strength', label: 'strength' },
-          { value: 'salt', label: 'amount' },
-          { value: 'both', label: 'both' },
-          { value: 'sodium', label: 'sodium' },
+          { value: 'strength', label: t('bench.set_strength') },
+          { value: 'salt', label: t('bench.set_amount') },
+          { value: 'both', label: t('bench.set_both') },
+          { value: 'sodium', label: t('bench.set_sodium') },
           { value: 'taste', label: t('bench.to_taste') },
         ]}
       />
@@ -144,7 +144,7 @@ function Pinches({ draft, change, answer }: Pick<Props, 'draft' | 'change' | 'an
               {dose &&
                 t('bench.dose', {
                   grams: grams(dose.grams),
-                  spoons: dose.spoons,
+                  spoons: say(dose.spoons),
                   running: say(dose.running) ?? 'none',
                 })}
             </span>

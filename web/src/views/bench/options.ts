@@ -1,4 +1,4 @@
-import { named, say, t } from '../../messages/words';
+import { say, t, type Message } from '../../messages/words';
 import type { Kitchen } from '../../api/client';
 
 type Options = ReturnType<typeof make>;

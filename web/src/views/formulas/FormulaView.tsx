@@ -145,9 +145,9 @@ function ScaleBar({ scale, change, refusal }: ScaleProps) {
         options={[
           { value: 'as_written' as const, label: t('formula.as_written') },
           { value: 'jar' as const, label: t('formula.by_jar') },
-          { value: 'vegetable' as const, label: 'weight' },
-          { value: 'servings' as const, label: 'servings' },
-          { value: 'sodium' as const, label: 'sodium' },
+          { value: 'vegetable' as const, label: t('formula.by_weight') },
+          { value: 'servings' as const, label: t('formula.by_servings') },
+          { value: 'sodium' as const, label: t('formula.by_sodium') },
         ]}
       />
       {scale.by === 'jar' && (
@@ -240,12 +240,12 @@ function Amounts({ formula }: { formula: Formula }) {
               <tr key={`${line.name}-${i}`} className={isNew ? 'is-part' : ''}>
                 <td className="soft">{isNew ? part : ''}</td>
                 <td>
-                  <b>{unit === 'grams' ? grams(line.grams) : line.measure}</b>
+                  <b>{unit === 'grams' ? grams(line.grams) : say(line.measure)}</b>
                 </td>
                 <td>
                   {line.name}
                   {line.cut && `, ${named('shape', line.cut)}`}{' '}
-                  <span className="soft">{unit === 'grams' ? line.measure : grams(line.grams)}</span>
+                  <span className="soft">{unit === 'grams' ? say(line.measure) : grams(line.grams)}</span>
                 </td>
               </tr>
             );
@@ -373,13 +373,14 @@ function Provenance({ formula }: { formula: Formula }) {
         note: say(note) ?? 'none',
         isCorrected: formula.isCorrected,
       })}
-      {formula.batches.length > 0 && t('formula.made_as')}
+      {formula.batches.length > 0 && ` ${t('formula.made_as')} `}
       {formula.batches.map((batch, i) => (
         <span key={batch.id}>
           {i > 0 && ', '}
           <Link to={`/shelf/${batch.id}`}>
-            {batch.name}
-            {batch.version !== formula.newest && t('formula.of_version', { version: batch.version })}
+            {batch.version === formula.newest
+              ? batch.name
+              : t('formula.of_version', { name: batch.name, version: batch.version })}
           </Link>
         </span>
       ))}

@@ -132,7 +132,7 @@ function Tag({ formula, avoided }: { formula: FormulaInList; avoided: Set<string
         {formula.isLive && <span className="word is-live">{t('formulas.live')}</span>}
         {formula.allergens.map((allergen) => (
           <span key={allergen} className={`word${avoided.has(allergen) ? ' is-clash' : ''}`}>
-            {allergen}
+            {named('allergen', allergen)}
           </span>
         ))}
         {!formula.isLibrary && <span className="word">{t('formulas.own')}</span>}

@@ -221,11 +221,11 @@ function Settle({ kitchen, line, settle }: SettleProps) {
         onChange={setId}
         options={[
           {
-            label: 'foods',
+            label: t('import.foods'),
             options: kitchen.ingredients.map((food) => ({ value: `food:${food.key}`, label: food.name })),
           },
           {
-            label: 'salts',
+            label: t('import.salts'),
             options: kitchen.salts.map((salt) => ({ value: `salt:${salt.key}`, label: salt.name })),
           },
         ]}

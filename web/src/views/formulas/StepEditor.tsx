@@ -24,7 +24,7 @@ const names: Record<string, string> = {
 const methodOf = (step: Step, kitchen: Kitchen) => kitchen.methods.find(({ id }) => id === step.method);
 
 const foodOptions = (kitchen: Kitchen) => [
-  { value: 'water', label: 'water' },
+  { value: 'water', label: t('step_edit.water') },
   ...kitchen.ingredients.map((food) => ({ value: food.key, label: food.name })),
 ];
 

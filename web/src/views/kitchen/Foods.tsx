@@ -1,4 +1,4 @@
-import { say, t } from '../../messages/words';
+import { named, say, t } from '../../messages/words';
 import { Button, Checkbox, Input, Segmented, Select } from 'antd';
 import { useDeferredValue, useState } from 'react';
 import type { Kitchen, KitchenFood } from '../../api/client';
@@ -14,11 +14,11 @@ import { mg } from '../../app/numbers';
 
 const SHOWN = 30;
 const uses = [
-  { value: 'all', label: 'all' },
-  { value: 'vegetable', label: 'vegetables' },
-  { value: 'seasoning', label: 'spices' },
-  { value: 'pantry', label: 'pantry' },
-  { value: 'starter', label: 'starters' },
+  { value: 'all', label: t('foods.use_all') },
+  { value: 'vegetable', label: t('foods.use_vegetables') },
+  { value: 'seasoning', label: t('foods.use_spices') },
+  { value: 'pantry', label: t('foods.use_pantry') },
+  { value: 'starter', label: t('foods.use_starters') },
   { value: 'own', label: t('foods.own') },
 ];
 
@@ -220,14 +220,14 @@ function FoodDrawer({ kitchen, food, close }: DrawerProps) {
           <Select
             value={fields.shape}
             onChange={(shape) => change({ shape })}
-            options={kitchen.shapes.map((value) => ({ value, label: value }))}
+            options={kitchen.shapes.map((value) => ({ value, label: named('shape', value) }))}
           />
         </Field>
         <Field label={t('foods.tissue')} name="tissue" refusal={save.error}>
           <Select
             value={fields.tissue}
             onChange={(tissue: string) => change({ tissue })}
-            options={kitchen.tissues.map(({ id, label }) => ({ value: id, label }))}
+            options={kitchen.tissues.map(({ id, label }) => ({ value: id, label: say(label) }))}
           />
         </Field>
         <AllergensField

@@ -65,9 +65,13 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
         </Field>
         <Field label={t('house.measure')} name="measureBy" refusal={save.error}>
           <Segmented
+            aria-label={t('house.measure')}
             value={fields.measureBy}
             onChange={(measureBy) => change({ measureBy })}
-            options={['grams', 'spoons'] as const}
+            options={[
+              { value: 'grams' as const, label: t('house.grams') },
+              { value: 'spoons' as const, label: t('house.spoon') },
+            ]}
           />
         </Field>
         <Field label={t('house.spoons')} name="spoonSystem" refusal={save.error}>

@@ -55,6 +55,7 @@ export function People({ kitchen }: { kitchen: Kitchen }) {
               />
               {person.before[0] && (
                 <span className="soft">
+                  {' · '}
                   {t('people.target_before', {
                     day: when(person.before[0].until, 'year'),
                     target: mg(person.before[0].targetMg),

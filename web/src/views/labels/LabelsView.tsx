@@ -1,4 +1,4 @@
-import { t } from '../../messages/words';
+import { say, t } from '../../messages/words';
 import { Button, Checkbox, InputNumber, QRCode, Segmented } from 'antd';
 import { useState, type CSSProperties } from 'react';
 import { useSearchParams } from 'react-router';
@@ -88,13 +88,13 @@ function JarLabel({ label }: { label: Label }) {
       <h2 className={label.name.length > 26 ? 'is-long' : undefined}>{label.name}</h2>
       <dl>
         {label.rows.map(([what, said]) => (
-          <div key={what}>
-            <dt>{what}</dt>
-            <dd>{said}</dd>
+          <div key={say(what)}>
+            <dt>{say(what)}</dt>
+            <dd>{say(said)}</dd>
           </div>
         ))}
       </dl>
-      <p>{label.foot}</p>
+      <p>{say(label.foot)}</p>
       <span className="label-code" role="img" aria-label={t('labels.code_of', { name: label.name })}>
         <span aria-hidden="true">
           <QRCode

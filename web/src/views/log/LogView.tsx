@@ -72,7 +72,9 @@ function Acid({ batch, log }: { batch: Batch; log: Log }) {
           <span className="soft">
             {lastReading === null
               ? t('log.never')
-              : `${when(lastReading.on, 'short')}${lastReading.stands ? '' : t('log.ph_before')}`}
+              : lastReading.stands
+                ? when(lastReading.on, 'short')
+                : t('log.ph_before', { day: when(lastReading.on, 'short') })}
           </span>
         </dd>
       </div>
@@ -286,15 +288,15 @@ function Steps({
 }) {
   const [least, most] = markEnds[mark];
   return (
-    <div className="steps" role="group" aria-label={mark}>
-      <span className="steps-name">{mark}</span>
+    <div className="steps" role="group" aria-label={named('mark', mark)}>
+      <span className="steps-name">{named('mark', mark)}</span>
       <span className="soft steps-end">{least}</span>
       {[1, 2, 3, 4, 5].map((step) => (
         <button
           key={step}
           type="button"
           aria-pressed={value === step}
-          aria-label={t('log.score', { what: mark, score: String(step) })}
+          aria-label={t('log.score', { what: named('mark', mark), score: String(step) })}
           className={value !== null && step <= value ? 'is-on' : undefined}
           onClick={() => set(value === step ? null : step)}
         >

@@ -15,7 +15,7 @@ import { moveAlong } from './moveAlong';
 import './ShelfView.css';
 
 const filters = {
-  all: { says: 'all', keeps: () => true },
+  all: { says: t('shelf.all'), keeps: () => true },
   wanting: { says: t('shelf.needs_attention'), keeps: (batch: ShelfBatch) => batch.attention !== null },
   ready: { says: t('shelf.ready'), keeps: (batch: ShelfBatch) => batch.isReady },
 } as const;
@@ -73,7 +73,10 @@ export function ShelfView() {
             onChange={setFilter}
             options={(Object.keys(filters) as Filter[]).map((one) => ({
               value: one,
-              label: `${filters[one].says} ${String(batches.filter(filters[one].keeps).length)}`,
+              label: t('shelf.filter', {
+                name: filters[one].says,
+                count: batches.filter(filters[one].keeps).length,
+              }),
             }))}
           />
           <Link className="as-button" to="/shelf/ahead" title={t('shelf.ahead_hint')}>

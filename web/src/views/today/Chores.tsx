@@ -88,8 +88,11 @@ export function Chores() {
       <div className="chores-head">
         <h2>{t('chores.title')}</h2>
         <span className="soft">
-          {now.length === 0 ? t('chores.none') : t('chores.count', { count: String(now.length) })}
-          {next && t('chores.next', { day: when(next.dueOn, 'weekday'), jar: next.batchName })}
+          {t('chores.count', {
+            count: now.length,
+            day: next ? when(next.dueOn, 'weekday') : 'none',
+            jar: next?.batchName ?? '',
+          })}
         </span>
         {tapped.length > 1 && (
           <Button title={t('chores.all_done_hint')} loading={mark.isPending} onClick={() => done(tapped)}>

@@ -97,9 +97,14 @@ export function Eater({ person, day, isEating, hands }: Props) {
         <ul className="quiet-list eaten" aria-label={t('eater.other_of', { name: person.name })}>
           {person.otherFoods.map((food) => (
             <li key={food.id} style={{ borderColor: 'var(--written)' }}>
-              {food.name}, {mg(Math.round(food.sodiumMg))}
-              {food.insteadOf.length > 0 &&
-                t('eater.instead', { meals: joined(food.insteadOf.map((meal) => t(`meal.${meal}`))) })}
+              {t('eater.instead', {
+                food: food.name,
+                mg: mg(Math.round(food.sodiumMg)),
+                meals:
+                  food.insteadOf.length > 0
+                    ? joined(food.insteadOf.map((meal) => t(`meal.${meal}`)))
+                    : 'none',
+              })}
               <span className="eaten-does">
                 <Button
                   type="text"

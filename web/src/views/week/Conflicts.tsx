@@ -35,7 +35,7 @@ export function Conflicts({ hands }: { hands: WeekActions }) {
                       (lever.savesMg > 0
                         ? `−${mg(Math.round(lever.savesMg))}`
                         : `+${mg(Math.round(-lever.savesMg))}`)}
-                    {!lever.isEnough && t('saving.not_enough')}
+                    {!lever.isEnough && <span> · {t('saving.not_enough')}</span>}
                   </span>
                 </Button>
               ))}

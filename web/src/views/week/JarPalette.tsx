@@ -1,4 +1,4 @@
-import { t } from '../../messages/words';
+import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
 import type { WeekJar } from '../../api/client';
 import { grams } from '../../app/numbers';
@@ -98,7 +98,7 @@ function RunningDown({ jar, dates }: { jar: WeekJar; dates: string[] }) {
 function says(jar: WeekJar, dates: string[]): string {
   const end = jar.left.at(-1) ?? 0;
   if (jar.closed !== null) {
-    return jar.closed;
+    return say(jar.closed);
   }
   if (jar.shortOn !== null) {
     return t('week.runs_out', { day: when(jar.shortOn, 'weekday') });

@@ -40,7 +40,7 @@ export function WeekGrid({ hands }: { hands: WeekActions }) {
               className={`${date === week.today ? 'is-today' : ''}${date === day ? ' is-shown' : ''}`}
             >
               {when(date, 'weekdayShort')} <b>{dayjs(date).format('D')}</b>
-              {date === week.today && ' today'}
+              {date === week.today && ` ${t('day.today')}`}
             </span>
           ))}
         </div>
@@ -166,8 +166,7 @@ function Place({ hands, person, day, isShown }: PlaceProps) {
       />
       <div className="place-says">
         <span className={margin < -0.5 ? 'over' : undefined}>
-          {margin < -0.5 ? t('week.over') : 'left '}
-          {mg(Math.round(Math.abs(margin)))}
+          {t('week.margin', { isOver: margin < -0.5 ? 'yes' : 'no', mg: mg(Math.round(Math.abs(margin))) })}
         </span>
         <Live count={day.live} goal={person.liveGoal} isPast={isPast} />
       </div>

@@ -1,0 +1,249 @@
+import { expect, test, type Page } from '@playwright/test';
+import { csrf } from './kitchen';
+
+/*
+ * The whole application in a made-up language (tests/Language/made-up.mjs): its letters carry accents, so that a plain word
+ * on the screen is either what somebody in the kitchen wrote or a word that is not from the catalogue. It is a third longer
+ * than English, so that a row that is too narrow for German or Finnish breaks here first.
+ */
+
+/** Fields of the API in which people write their own words; any other text comes as a code. */
+const OWN_WORDS = new Set([
+  ...[
+    'name',
+    'jar',
+    'jarName',
+    'formula',
+    'title',
+    'summary',
+    'note',
+    'notes',
+    'text',
+    'email',
+    'kitchen',
+    'vegetable',
+  ],
+  ...[
+    'batch',
+    'batchName',
+    'food',
+    'salt',
+    'person',
+    'called',
+    'why',
+    'tellsReady',
+    'lookFor',
+    'texture',
+    'about',
+  ],
+  ...['document', 'method', 'cautions', 'timeZone', 'dislikes', 'also', 'ready', 'keeps'],
+]);
+
+/** What a browser writes by itself: days and months, and the units that have no other name. */
+const WRITTEN_BY_RULE =
+  'Mon Tue Wed Thu Fri Sat Sun Monday Tuesday Wednesday Thursday Friday Saturday Sunday Jan Feb Mar Apr May Jun Jul Aug Sep ' +
+  'Oct Nov Dec January February March April June July August September October November December Sept CSV PDF JSON SVG PNG UTC';
+
+/** The name of the application, and what the component library says of an arrow in a field, which no property changes. */
+const SAID_ANYWAY = new Set(['Tempesal', 'Increase Value', 'Decrease Value']);
+
+const routes = [
+  ...[
+    '/today',
+    '/today/intake',
+    '/week',
+    '/shelf',
+    '/shelf/ahead',
+    '/practice',
+    '/bench',
+    '/formulas',
+    '/formulas/bring',
+  ],
+  ...[
+    '/formulas/new',
+    '/labels',
+    '/kitchen',
+    '/kitchen#salts',
+    '/kitchen#jars',
+    '/kitchen#foods',
+    '/kitchen#rooms',
+  ],
+  ...['/kitchen#house'],
+];
+
+function words(of: unknown, isOwn: boolean, into: Set<string>): void {
+  if (typeof of === 'string') {
+    if (isOwn) {
+      of.match(/[A-Za-z]+/g)?.forEach((word) => into.add(word.toLowerCase()));
+    }
+  } else if (Array.isArray(of)) {
+    of.forEach((one) => words(one, isOwn, into));
+  } else if (of !== null && typeof of === 'object') {
+    const isMessage = 'code' in of && 'values' in of;
+    for (const [key, value] of Object.entries(of)) {
+      words(
+        value,
+        isMessage ? key === 'values' || isOwn : OWN_WORDS.has(key) || (isOwn && key !== 'id'),
+        into,
+      );
+    }
+  }
+}
+
+/** Collects what people wrote, from all that the API answers from now on. */
+function ownWords(page: Page): Set<string> {
+  const known = new Set(WRITTEN_BY_RULE.toLowerCase().split(' '));
+  page.on('response', (response) => {
+    if (response.url().includes('/api/') && response.headers()['content-type']?.includes('json')) {
+      void response.json().then(
+        (answer) => words(answer, false, known),
+        () => undefined,
+      );
+    }
+  });
+
+  return known;
+}
+
+/** Every text that is seen or read out: as it stands, with where it stands. */
+async function texts(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const found: string[] = [];
+    const isSeen = (element: Element) =>
+      element.checkVisibility({ visibilityProperty: true }) &&
+      element.closest('[aria-hidden=true], code, textarea, .anticon') === null;
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+      const parent = node.parentElement;
+      if (parent && !['SCRIPT', 'STYLE', 'TEXTAREA'].includes(parent.tagName) && isSeen(parent)) {
+        found.push(node.textContent ?? '');
+      }
+    }
+    for (const element of document.querySelectorAll(
+      '[aria-label], [title], [alt], [placeholder], [aria-valuetext]',
+    )) {
+      if (isSeen(element)) {
+        for (const name of ['aria-label', 'title', 'alt', 'placeholder', 'aria-valuetext']) {
+          found.push(element.getAttribute(name) ?? '');
+        }
+      }
+    }
+    found.push(document.title);
+
+    return found;
+  });
+}
+
+async function strangers(page: Page, known: Set<string>): Promise<string[]> {
+  const found = (await texts(page)).filter(
+    (text) =>
+      !SAID_ANYWAY.has(text.trim()) &&
+      (text.normalize('NFC').match(/(?<![\p{L}\d.@])[A-Za-z]{3,}(?![\p{L}@])/gu) ?? []).some(
+        (word) => !known.has(word.toLowerCase()),
+      ),
+  );
+
+  return [...new Set(found)];
+}
+
+/** How far a page can be scrolled sideways at a width. */
+async function tooWide(page: Page, width: number): Promise<boolean> {
+  await page.setViewportSize({ width, height: width === 390 ? 844 : 800 });
+  await page.waitForTimeout(60);
+
+  return page.evaluate(() => document.documentElement.scrollWidth > window.innerWidth);
+}
+
+/** Looks at what is on the screen now, at both widths. */
+async function look(page: Page, where: string, known: Set<string>, found: string[]): Promise<void> {
+  for (const text of await strangers(page, known)) {
+    found.push(`${where}: not from the catalogue: ${text}`);
+  }
+  for (const width of [390, 1280]) {
+    if (await tooWide(page, width)) {
+      found.push(`${where}: scrolls sideways at ${String(width)}`);
+    }
+  }
+}
+
+async function arrive(page: Page, path: string): Promise<void> {
+  await page.goto('about:blank');
+  await page.goto(path);
+  await page.waitForLoadState('networkidle');
+}
+
+test.beforeEach(async ({ page }) => {
+  await page.addInitScript(() => localStorage.setItem('tempesal.language', 'en-XA'));
+});
+
+test('every room and every dialog speaks from the catalogue, and holds a longer language', async ({
+  page,
+}) => {
+  test.setTimeout(600_000);
+  // Every button is pressed, in the kitchen of the demo, which others read: nothing is written.
+  await page.route('**/api/**', (route) =>
+    route.request().headers()['idempotency-key'] === undefined
+      ? route.continue()
+      : route.fulfill({ status: 503, body: '' }),
+  );
+  const known = ownWords(page);
+  const found: string[] = [];
+  await page.goto('/sign-in');
+  await page.waitForLoadState('networkidle');
+  await look(page, '/sign-in', known, found);
+  await page.request.get('/api/session');
+  expect((await page.request.post('/api/session/demo', { headers: await csrf(page) })).ok()).toBe(true);
+  const get = async <T>(path: string) => (await (await page.request.get(`/api${path}`)).json()) as T;
+  const { batches } = await get<{ batches: { id: string }[] }>('/batches');
+  const { formulas } = await get<{ formulas: { id: string }[] }>('/formulas');
+  const { people } = await get<{ people: { id: string }[] }>('/kitchen');
+  const day = new Date().toISOString().slice(0, 10);
+  const jar = batches[0]?.id ?? '';
+  const formula = formulas[0]?.id ?? '';
+  for (const path of [
+    ...routes,
+    ...[`/today/${day}`, `/week/${day}/sheet`, `/today/intake/report/${people[0]?.id ?? ''}`],
+    ...[
+      `/shelf/${jar}`,
+      `/shelf/${jar}/log`,
+      `/shelf/${jar}/check`,
+      `/formulas/${formula}`,
+      `/formulas/${formula}/change`,
+    ],
+  ]) {
+    await arrive(page, path);
+    await look(page, path, known, found);
+    const buttons = page.locator('main button:visible:enabled');
+    const names = await buttons.evaluateAll((all) => all.map((one) => one.ariaLabel ?? one.textContent));
+    const seen = new Set<string>();
+    for (const [place, name] of names.entries()) {
+      // One of each kind: a list of thirty jars has thirty buttons that open the same drawer.
+      const kind = name.replace(/[^⟦⟧ẋ\u00c0-\u024f]+/g, ' ').slice(0, 24);
+      if (seen.has(kind) || seen.size >= 14) {
+        continue;
+      }
+      seen.add(kind);
+      const clicked = await buttons
+        .nth(place)
+        .click({ timeout: 800 })
+        .then(
+          () => true,
+          () => false,
+        );
+      if (!clicked) {
+        continue;
+      }
+      await page.waitForTimeout(350);
+      const dialog = page.locator('[role=dialog]:visible, [role=menu]:visible, .ant-popover:visible').first();
+      if (await dialog.isVisible()) {
+        await look(page, `${path} · ${name}`, known, found);
+        await page.keyboard.press('Escape');
+        await page.waitForTimeout(250);
+      }
+      if (new URL(page.url()).pathname !== path.split('#')[0] || (await dialog.isVisible())) {
+        await arrive(page, path);
+      }
+    }
+  }
+  expect([...new Set(found)].join('\n')).toBe('');
+});
