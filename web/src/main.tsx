@@ -1,3 +1,4 @@
+import { keys } from './api/keys';
 import '@fontsource-variable/public-sans';
 import '@fontsource/young-serif';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
@@ -20,7 +21,7 @@ const queries = new QueryClient({
 // A session that has ended shows at the next question; the sign-in page then takes over, and what was typed stays.
 queries.getQueryCache().subscribe(({ query, type }) => {
   if (type === 'updated' && query.state.error instanceof Refusal && query.state.error.status === 401) {
-    void queries.invalidateQueries({ queryKey: ['session'] });
+    void queries.invalidateQueries({ queryKey: keys.session() });
   }
 });
 

@@ -4,6 +4,7 @@ import { useMutation, useQueryClient, type QueryClient, type UseMutationResult }
 import { App } from 'antd';
 import { NO_ANSWER, Refusal, type Written } from './client';
 import { Intentions, numbered } from './intentions';
+import { refetch, type About } from './keys';
 
 /** Sends a change under the key of the intention it belongs to. */
 type Send<Input, Output> = (input: Input, key: string) => Promise<Output>;
@@ -20,7 +21,7 @@ interface Options<Params extends unknown[], Input, Output> {
   says?: (answer: Output) => string;
   /** Makes of what was already saved what is typed now. */
   instead?: (answer: Output, input: Input, key: string) => Promise<Output>;
-  /** Whether everything on the screen is asked for again after it. */
+  /** Whether what it is about is asked for again after it. */
   refetches?: boolean;
   /** What else is done with the answer. */
   settles?: (queries: QueryClient, answer: Output, ...params: Params) => void;
@@ -29,6 +30,7 @@ interface Options<Params extends unknown[], Input, Output> {
 /** A change of what the server holds, as it is sent. */
 export interface Change<Params extends unknown[], Input, Output> extends Options<Params, Input, Output> {
   name: string;
+  about: About;
   make: (...params: Params) => Send<Input, Output>;
 }
 
@@ -78,13 +80,14 @@ export async function perform<Params extends unknown[], Input, Output>(
   }
 }
 
-/** A hook that makes a change; every change of the application is defined by this. */
+/** A hook that makes a change; every change of the application is defined by this. What it is about is asked for again. */
 export function defineChange<Input, Output, Params extends unknown[] = []>(
   name: string,
+  about: About,
   make: (...params: Params) => Send<Input, Output>,
   options: Options<Params, Input, Output> = {},
 ): (...params: Params) => UseMutationResult<Output, Refusal, Input> {
-  const change: Change<Params, Input, Output> = { name, make, ...options };
+  const change: Change<Params, Input, Output> = { name, about, make, ...options };
   changes.set(name, change as unknown as Change<never[], never, unknown>);
 
   return function useChange(...params: Params) {
@@ -106,7 +109,7 @@ export function defineChange<Input, Output, Params extends unknown[] = []>(
       mutationFn: (input) => perform(change, params, input, decide),
       onSuccess: (answer) => {
         options.settles?.(queries, answer, ...params);
-        return options.refetches === false ? undefined : queries.invalidateQueries();
+        return options.refetches === false ? undefined : refetch(queries, about);
       },
     });
   };

@@ -1,3 +1,4 @@
+import { keys } from './keys';
 import { t } from '../messages/words';
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import {
@@ -24,7 +25,7 @@ export interface IntakeAsked {
 
 export const useIntake = (asked: IntakeAsked | null) =>
   useQuery({
-    queryKey: ['intake', asked],
+    queryKey: keys.intake(asked),
     enabled: asked !== null,
     queryFn: ({ signal }) =>
       answered(api.GET('/intake', { params: { query: asked ?? { personId: '' } }, signal })),
@@ -34,7 +35,7 @@ export const useIntake = (asked: IntakeAsked | null) =>
 /** What was written down lately besides the jars. */
 export const useKnownFoods = () =>
   useQuery({
-    queryKey: ['other-foods'],
+    queryKey: keys.otherFoods(),
     queryFn: async () => (await answered(api.GET('/other-foods'))).foods,
   });
 
@@ -43,6 +44,7 @@ type Eaten = Omit<OtherFoodFields, 'requestKey'>;
 /** Writes down what is not from a jar, or puts right what was written down as such. */
 export const useWriteOtherFood = defineChange(
   'write other food',
+  'intake',
   (instead: string | null) => (body: Eaten, requestKey) =>
     instead === null
       ? answered(api.POST('/other-foods', { body: { ...body, requestKey } }))
@@ -65,8 +67,9 @@ export const useWriteOtherFood = defineChange(
   },
 );
 
-export const useTakeOtherFoodBack = defineChange(
+export const useUndoOtherFood = defineChange(
   'undo other food',
+  'intake',
   () => (otherFood: string, key) =>
     answered(api.DELETE('/other-foods/{otherFood}', { params: { path: { otherFood }, ...keyed(key) } })),
   { subject: (otherFood) => otherFood },
@@ -75,6 +78,7 @@ export const useTakeOtherFoodBack = defineChange(
 /** Puts a serving right that was written down wrongly. */
 export const useChangeServing = defineChange(
   'change a serving',
+  'ledger',
   (serving: string) => (body: Omit<ServeFields, 'requestKey'>, requestKey) =>
     answered(
       api.PUT('/servings/{serving}', { params: { path: { serving } }, body: { ...body, requestKey } }),
@@ -82,8 +86,9 @@ export const useChangeServing = defineChange(
 );
 
 /** Several at once or a dish in shares; or a dish put right, by any share of it. */
-export const useServeTogether = defineChange(
+export const useServeDish = defineChange(
   'serve together',
+  'ledger',
   (instead: string | null) => (body: Omit<TogetherFields, 'requestKey'>, requestKey) =>
     instead === null
       ? answered(api.POST('/servings/together', { body: { ...body, requestKey } }))
@@ -108,8 +113,9 @@ export const usePreviewIntake = () =>
     mutationFn: (text) => answered(api.POST('/intake/preview', { body: { text } })),
   });
 
-export const useBringIntake = defineChange(
+export const useImportIntake = defineChange(
   'import intake',
+  'ledger',
   () => (text: string, requestKey) => answered(api.POST('/intake/import', { body: { text, requestKey } })),
 );
 
@@ -122,7 +128,7 @@ export const useSavings = (
   grams?: number,
 ) =>
   useQuery({
-    queryKey: ['batches', batch, 'savings', personId, way, phase, grams],
+    queryKey: keys.servingSavings(batch, personId, way, phase, grams),
     queryFn: ({ signal }) =>
       answered(
         api.GET('/batches/{batch}/savings', {
@@ -139,7 +145,7 @@ export const useSavings = (
 /** The same for a formula's serving, that is to hold at most so much. */
 export const useFormulaSavings = (formula: string, milligrams: number) =>
   useQuery({
-    queryKey: ['formulas', formula, 'savings', milligrams],
+    queryKey: keys.formulaSavings(formula, milligrams),
     queryFn: ({ signal }) =>
       answered(
         api.GET('/formulas/{formula}/savings', {

@@ -17,11 +17,13 @@ import { defineChange, keyed } from './change';
 
 export const useChangeHousehold = defineChange(
   'change the household',
+  'kitchen',
   () => (body: HouseholdFields, key) => answered(api.PUT('/household', { params: keyed(key), body })),
 );
 
 export const useSavePerson = defineChange(
   'save a person',
+  'kitchen',
   (person: string | null) => (body: PersonFields, key) =>
     answered(
       person === null
@@ -32,6 +34,7 @@ export const useSavePerson = defineChange(
 
 export const useRemovePerson = defineChange(
   'remove a person',
+  'kitchen',
   () => (person: string, key) =>
     answered(api.DELETE('/people/{person}', { params: { path: { person }, ...keyed(key) } })),
   { subject: (person) => person },
@@ -39,6 +42,7 @@ export const useRemovePerson = defineChange(
 
 export const useSaveSalt = defineChange(
   'save a salt',
+  'kitchen',
   (salt: string | null) => (body: SaltFields, key) =>
     answered(
       salt === null
@@ -49,6 +53,7 @@ export const useSaveSalt = defineChange(
 
 export const useRemoveSalt = defineChange(
   'remove a salt',
+  'kitchen',
   () => (salt: string, key) =>
     answered(api.DELETE('/salts/{salt}', { params: { path: { salt }, ...keyed(key) } })),
   { subject: (salt) => salt },
@@ -56,18 +61,21 @@ export const useRemoveSalt = defineChange(
 
 export const useCalibrateSalt = defineChange(
   'calibrate a salt',
+  'kitchen',
   (salt: string) => (body: { grams: number; spoon: 'tsp' | 'tbsp' }, key) =>
     answered(api.PUT('/salts/{salt}/calibration', { params: { path: { salt }, ...keyed(key) }, body })),
 );
 
-export const useForgetCalibration = defineChange(
+export const useRemoveCalibration = defineChange(
   'forget a calibration',
+  'kitchen',
   (salt: string) => (_: undefined, key) =>
     answered(api.DELETE('/salts/{salt}/calibration', { params: { path: { salt }, ...keyed(key) } })),
 );
 
 export const useSaveFood = defineChange(
   'save a food',
+  'kitchen',
   (food: string | null) => (body: FoodFields, key) =>
     answered(
       food === null
@@ -78,18 +86,21 @@ export const useSaveFood = defineChange(
 
 export const useRemoveFood = defineChange(
   'remove a food',
+  'kitchen',
   (food: string) => (_: undefined, key) =>
     answered(api.DELETE('/foods/{food}', { params: { path: { food }, ...keyed(key) } })),
 );
 
 export const useRestoreFood = defineChange(
   'restore a food',
+  'kitchen',
   (food: string) => (_: undefined, key) =>
     answered(api.POST('/foods/{food}/restoration', { params: { path: { food }, ...keyed(key) } })),
 );
 
 export const useSaveJar = defineChange(
   'save a jar',
+  'kitchen',
   (jar: string | null) => (body: JarFields, key) =>
     answered(
       jar === null
@@ -100,6 +111,7 @@ export const useSaveJar = defineChange(
 
 export const useRemoveJar = defineChange(
   'remove a jar',
+  'kitchen',
   () => (jar: string, key) =>
     answered(api.DELETE('/jars/{jar}', { params: { path: { jar }, ...keyed(key) } })),
   { subject: (jar) => jar },
@@ -107,6 +119,7 @@ export const useRemoveJar = defineChange(
 
 export const useSaveHoldDown = defineChange(
   'save a weight',
+  'kitchen',
   (holdDown: string | null) => (body: HoldDownFields, key) =>
     answered(
       holdDown === null
@@ -117,6 +130,7 @@ export const useSaveHoldDown = defineChange(
 
 export const useRemoveHoldDown = defineChange(
   'remove a weight',
+  'kitchen',
   () => (holdDown: string, key) =>
     answered(api.DELETE('/hold-downs/{holdDown}', { params: { path: { holdDown }, ...keyed(key) } })),
   { subject: (holdDown) => holdDown },

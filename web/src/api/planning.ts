@@ -1,3 +1,4 @@
+import { keys } from './keys';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { answered, api, type MeantServing, type Rotation, type Shopping, type Week } from './client';
 import { defineChange, keyed } from './change';
@@ -5,7 +6,7 @@ import { defineChange, keyed } from './change';
 /** A week by any of its days, or "today". */
 export const useWeek = (date: string) =>
   useQuery({
-    queryKey: ['weeks', date],
+    queryKey: keys.week(date),
     queryFn: () => answered(api.GET('/weeks/{date}', { params: { path: { date } } })),
     placeholderData: keepPreviousData,
   });
@@ -43,26 +44,28 @@ function sendStep(date: string, made: WeekStep, requestKey: string): Promise<Wee
 /** Makes a step in a week's plan; the week stands on the screen at once. */
 export const useWeekStep = defineChange(
   'plan a week',
+  'plan',
   (date: string) => (made: WeekStep, key) => sendStep(date, made, key),
   {
     subject: (made) => JSON.stringify(made),
     refetches: false,
     settles: (queries, week: Week, date) => {
-      queries.setQueryData(['weeks', date], week);
-      void queries.invalidateQueries({ queryKey: ['days'] });
-      void queries.invalidateQueries({ queryKey: ['timeline'] });
+      queries.setQueryData(keys.week(date), week);
+      void queries.invalidateQueries({ queryKey: keys.days() });
+      void queries.invalidateQueries({ queryKey: keys.timeline() });
     },
   },
 );
 
 /** What comes round in this kitchen. */
 export const useRotation = () =>
-  useQuery({ queryKey: ['rotation'], queryFn: () => answered(api.GET('/rotation')) });
+  useQuery({ queryKey: keys.rotation(), queryFn: () => answered(api.GET('/rotation')) });
 
 export type RotationFields = Pick<Rotation, 'lines' | 'perDay' | 'hasNew' | 'weights'>;
 
-export const useKeepRotation = defineChange(
+export const useSaveRotation = defineChange(
   'keep the rotation',
+  'plan',
   () => (body: RotationFields, key) => answered(api.PUT('/rotation', { params: keyed(key), body })),
 );
 
@@ -74,7 +77,7 @@ export interface WhatIf {
 
 export const useTimeline = (whatIf: WhatIf) =>
   useQuery({
-    queryKey: ['timeline', whatIf],
+    queryKey: keys.timeline(whatIf),
     queryFn: ({ signal }) => answered(api.GET('/timeline', { params: { query: whatIf }, signal })),
     placeholderData: keepPreviousData,
   });
@@ -82,7 +85,7 @@ export const useTimeline = (whatIf: WhatIf) =>
 /** What must be bought for what is to be started within a week. */
 export const useShopping = () =>
   useQuery({
-    queryKey: ['timeline', 'shopping'],
+    queryKey: keys.shopping(),
     queryFn: async () => (await answered(api.GET('/timeline/shopping'))) as Shopping,
   });
 
@@ -96,13 +99,15 @@ interface BatchPlan {
 
 export const usePlanBatch = defineChange(
   'plan a batch',
+  'plan',
   () => (body: BatchPlan, requestKey) =>
     answered(api.POST('/timeline/batches', { body: { ...body, requestKey } })),
   { subject: ({ formulaId, jarId, startOn }) => `${formulaId} ${jarId} ${startOn}` },
 );
 
-export const useLetBatchBe = defineChange(
+export const useDropPlannedBatch = defineChange(
   'drop a planned batch',
+  'plan',
   () => (plannedBatch: string, key) =>
     answered(
       api.DELETE('/timeline/batches/{plannedBatch}', { params: { path: { plannedBatch }, ...keyed(key) } }),

@@ -1,3 +1,4 @@
+import { keys } from './keys';
 import { t } from '../messages/words';
 import {
   keepPreviousData,
@@ -31,30 +32,30 @@ import {
 } from './client';
 
 export const useSession = () =>
-  useQuery({ queryKey: ['session'], queryFn: () => answered(api.GET('/session')), staleTime: Infinity });
+  useQuery({ queryKey: keys.session(), queryFn: () => answered(api.GET('/session')), staleTime: Infinity });
 
 export const usePresets = () =>
-  useQuery({ queryKey: ['presets'], queryFn: () => answered(api.GET('/presets')), staleTime: Infinity });
+  useQuery({ queryKey: keys.presets(), queryFn: () => answered(api.GET('/presets')), staleTime: Infinity });
 
 export const useKitchen = () =>
-  useQuery({ queryKey: ['kitchen'], queryFn: () => answered(api.GET('/kitchen')) });
+  useQuery({ queryKey: keys.kitchen(), queryFn: () => answered(api.GET('/kitchen')) });
 
 /** The kitchen's places, as the server names them. */
 export const usePlaces = () => useKitchen().data?.places ?? [];
 
 export const useShelf = () =>
-  useQuery({ queryKey: ['batches'], queryFn: () => answered(api.GET('/batches')) });
+  useQuery({ queryKey: keys.shelf(), queryFn: () => answered(api.GET('/batches')) });
 
 export const useBatch = (id: string) =>
   useQuery({
-    queryKey: ['batches', id],
+    queryKey: keys.batch(id),
     queryFn: () => answered(api.GET('/batches/{batch}', { params: { path: { batch: id } } })),
     retry: false,
   });
 
 export const useDay = (date: string) =>
   useQuery({
-    queryKey: ['days', date],
+    queryKey: keys.day(date),
     queryFn: () => answered(api.GET('/days/{date}', { params: { path: { date } } })),
     placeholderData: keepPreviousData,
   });
@@ -77,15 +78,15 @@ export function useAskBench(): (fields: BenchFields) => void {
 
 function benchAnswer(fields: BenchFields, queries: QueryClient) {
   return queryOptions({
-    queryKey: ['bench', fields],
+    queryKey: keys.bench(fields),
     queryFn: async ({ signal }): Promise<{ answer: BenchAnswer | null; refusal: Refusal | null }> => {
       try {
         const answer = await answered(api.POST('/bench', { body: fields, signal }));
-        queries.setQueryData(lastGoodAnswer, answer);
+        queries.setQueryData(keys.lastBench(), answer);
         return { answer, refusal: null };
       } catch (refusal) {
         if (refusal instanceof Refusal && refusal.status !== 401) {
-          return { answer: queries.getQueryData<BenchAnswer>(lastGoodAnswer) ?? null, refusal };
+          return { answer: queries.getQueryData<BenchAnswer>(keys.lastBench()) ?? null, refusal };
         }
         throw refusal;
       }
@@ -95,18 +96,18 @@ function benchAnswer(fields: BenchFields, queries: QueryClient) {
   });
 }
 
-const lastGoodAnswer = ['bench', 'last good answer'];
-
 type NewJar = BenchFields & { name: string; place: Place; startedOn: string | null; isPacked: boolean };
 
 export const useStartBatch = defineChange(
   'start a batch',
+  'ledger',
   () => (body: NewJar, requestKey) => answered(api.POST('/batches', { body: { ...body, requestKey } })),
 );
 
 /** Puts a jar from a shop on the shelf. */
 export const useAddBoughtJar = defineChange(
   'shelve a bought jar',
+  'ledger',
   () => (body: Omit<BoughtFields, 'requestKey'>, requestKey) =>
     answered(api.POST('/batches/bought', { body: { ...body, requestKey } })),
 );
@@ -157,18 +158,18 @@ function useEffectOf(
 /** The sodium of pieces and brine over a batch's life. */
 export const useSodiumCourse = (batch: string) =>
   useQuery({
-    queryKey: ['batches', batch, 'course'],
+    queryKey: keys.course(batch),
     queryFn: () => answered(api.GET('/batches/{batch}/course', { params: { path: { batch } } })),
   });
 
 /** Which jar fed which. */
 export const useLineage = () =>
-  useQuery({ queryKey: ['lineage'], queryFn: () => answered(api.GET('/lineage')) });
+  useQuery({ queryKey: keys.lineage(), queryFn: () => answered(api.GET('/lineage')) });
 
 /** What the labels say: of the batches asked for, or of all on the shelf. */
 export const useLabels = (batches: string) =>
   useQuery({
-    queryKey: ['labels', batches],
+    queryKey: keys.labels(batches),
     queryFn: async () =>
       (await answered(api.GET('/labels', { params: { query: batches === '' ? {} : { batches } } }))).labels,
   });
@@ -176,6 +177,7 @@ export const useLabels = (batches: string) =>
 /** Takes a batch off the shelf, or puts it back. */
 export const useEmptyJar = defineChange(
   'empty a jar',
+  'ledger',
   () =>
     ({ batch, isEmptied }: { batch: string; isEmptied: boolean }, key) =>
       answered(
@@ -189,6 +191,7 @@ export const useEmptyJar = defineChange(
 
 export const useRecordEntry = defineChange(
   'write an entry',
+  'ledger',
   (batch: string) => (entry: Entry, requestKey) =>
     answered(
       api.POST('/batches/{batch}/entries', { params: { path: { batch } }, body: { entry, requestKey } }),
@@ -197,6 +200,7 @@ export const useRecordEntry = defineChange(
 
 export const useReverseEntry = defineChange(
   'reverse an entry',
+  'ledger',
   (batch: string) => (entry: string, key) =>
     answered(
       api.POST('/batches/{batch}/entries/{entry}/reversal', {
@@ -211,6 +215,7 @@ type Portion = Omit<ServeFields, 'requestKey'>;
 /** A portion for somebody; where the same press was answered with another portion, that one is changed. */
 export const useServe = defineChange(
   'serve',
+  'ledger',
   () => (body: Portion, requestKey) => answered(api.POST('/servings', { body: { ...body, requestKey } })),
   {
     subject: ({ batchId, personId, plannedId }) => plannedId ?? `${batchId} ${personId}`,
@@ -232,13 +237,14 @@ export const useServe = defineChange(
 
 export const useUndoServing = defineChange(
   'undo a serving',
+  'ledger',
   () => (serving: string, key) =>
     answered(api.DELETE('/servings/{serving}', { params: { path: { serving }, ...keyed(key) } })),
   { subject: (serving) => serving },
 );
 
 /** Takes over a whole kitchen from its file. */
-export const useImportKitchen = defineChange('import a kitchen', () => (file: File, key) => {
+export const useImportKitchen = defineChange('import a kitchen', 'everything', () => (file: File, key) => {
   const form = new FormData();
   form.append('file', file);
   return answered(
@@ -249,7 +255,7 @@ export const useImportKitchen = defineChange('import a kitchen', () => (file: Fi
 /** Days, jars and formulas that may be meant. */
 export const useSearch = (query: string) =>
   useQuery({
-    queryKey: ['find', query],
+    queryKey: keys.find(query),
     enabled: query.trim() !== '',
     queryFn: async ({ signal }) =>
       (await answered(api.GET('/find', { params: { query: { q: query } }, signal }))).hits,
@@ -259,7 +265,7 @@ export const useSearch = (query: string) =>
 /** Ids of the foods that a search means, best first; null while nothing is asked. */
 export const useFoodSearch = (query: string) =>
   useQuery({
-    queryKey: ['foods', query],
+    queryKey: keys.foods(query),
     enabled: query.trim() !== '',
     queryFn: async ({ signal }) =>
       (await answered(api.GET('/foods', { params: { query: { q: query } }, signal }))).ids,
@@ -268,7 +274,7 @@ export const useFoodSearch = (query: string) =>
 
 export const useFormulas = () =>
   useQuery({
-    queryKey: ['formulas'],
+    queryKey: keys.formulas(),
     queryFn: async () => (await answered(api.GET('/formulas'))).formulas,
   });
 
@@ -284,7 +290,7 @@ export interface FormulaScale {
 
 export const useFormula = (id: string, scale: FormulaScale) =>
   useQuery<Formula, Refusal>({
-    queryKey: ['formulas', id, scale],
+    queryKey: keys.formula(id, scale),
     queryFn: ({ signal }) =>
       answered(api.GET('/formulas/{formula}', { params: { path: { formula: id }, query: scale }, signal })),
     placeholderData: keepPreviousData,
@@ -294,17 +300,16 @@ export const useFormula = (id: string, scale: FormulaScale) =>
 /** What the core makes of a formula that is being written. Where it is refused, the last good answer stays. */
 export function useComputedFormula(document: FormulaDocument) {
   const queries = useQueryClient();
-  const lastGood = ['formula', 'last good'];
   return useQuery({
-    queryKey: ['formula', 'computed', document],
+    queryKey: keys.draftFormula(document),
     queryFn: async ({ signal }): Promise<{ worked: FormulaWorked | null; refusal: Refusal | null }> => {
       try {
         const worked = await answered(api.POST('/formulas/compute', { body: { document }, signal }));
-        queries.setQueryData(lastGood, worked);
+        queries.setQueryData(keys.lastDraftFormula(), worked);
         return { worked, refusal: null };
       } catch (refusal) {
         if (refusal instanceof Refusal && refusal.status !== 401) {
-          return { worked: queries.getQueryData<FormulaWorked>(lastGood) ?? null, refusal };
+          return { worked: queries.getQueryData<FormulaWorked>(keys.lastDraftFormula()) ?? null, refusal };
         }
         throw refusal;
       }
@@ -316,6 +321,7 @@ export function useComputedFormula(document: FormulaDocument) {
 
 export const useCreateFormula = defineChange(
   'write a formula',
+  'formulas',
   () => (document: FormulaDocument, requestKey) =>
     answered(api.POST('/formulas', { body: { document, requestKey } })),
   { subject: (document) => nameOf(document) },
@@ -323,6 +329,7 @@ export const useCreateFormula = defineChange(
 
 export const useChangeFormula = defineChange(
   'change a formula',
+  'formulas',
   (formula: string) => (body: { document: FormulaDocument; basedOn: number }, requestKey) =>
     answered(
       api.PUT('/formulas/{formula}', { params: { path: { formula } }, body: { ...body, requestKey } }),
@@ -331,6 +338,7 @@ export const useChangeFormula = defineChange(
 
 export const useArchiveFormula = defineChange(
   'archive a formula',
+  'formulas',
   (formula: string) => (archived: boolean, key) =>
     answered(
       api.PUT('/formulas/{formula}/archive', {
@@ -351,6 +359,7 @@ type JarFromFormula = FormulaScale & {
 
 export const useStartFromFormula = defineChange(
   'start from a formula',
+  'ledger',
   (formula: string) => (body: JarFromFormula, requestKey) =>
     answered(
       api.POST('/formulas/{formula}/batches', {
@@ -368,6 +377,7 @@ export const usePreviewImport = () =>
 
 export const useImportFormulas = defineChange(
   'import formulas',
+  'formulas',
   () => (documents: FormulaDocument[], requestKey) =>
     answered(api.POST('/formulas/import', { body: { documents, requestKey } })),
 );
@@ -375,15 +385,25 @@ export const useImportFormulas = defineChange(
 // Signing in and out and opening a kitchen are answered by who is signed in then: twice is once without a key.
 export const useSignIn = defineChange(
   'sign in',
+  'everything',
   () => (body: { email: string; password: string }) => answered(api.POST('/session', { body })),
 );
 
-export const useEnterDemo = defineChange('enter the demo', () => () => answered(api.POST('/session/demo')));
+export const useEnterDemo = defineChange(
+  'enter the demo',
+  'everything',
+  () => () => answered(api.POST('/session/demo')),
+);
 
-export const useSignOut = defineChange('sign out', () => () => answered(api.DELETE('/session')));
+export const useSignOut = defineChange(
+  'sign out',
+  'everything',
+  () => () => answered(api.DELETE('/session')),
+);
 
 export const useCreateHousehold = defineChange(
   'open a kitchen',
+  'everything',
   () => (body: NewKitchen) => answered(api.POST('/kitchens', { body })),
 );
 

@@ -1,3 +1,4 @@
+import { keys } from './keys';
 import { useQuery } from '@tanstack/react-query';
 import { answered, api, type Aim, type NoteFields, type Place, type RoomFields, type Task } from './client';
 import type { Logged } from '../instruments/Instrument';
@@ -7,7 +8,7 @@ import { numbered } from './intentions';
 /** What the jars ask for; looked at again by itself, since hours count for some. */
 export const useChores = () =>
   useQuery({
-    queryKey: ['chores'],
+    queryKey: keys.chores(),
     queryFn: () => answered(api.GET('/chores')),
     refetchInterval: 60_000,
   });
@@ -21,6 +22,7 @@ interface ChoresMarked {
 /** Says that chores are done, or puts them off. */
 export const useMarkChores = defineChange(
   'mark chores',
+  'ledger',
   () => (body: ChoresMarked, requestKey) =>
     answered(api.POST('/chores/marks', { body: { ...body, requestKey } })),
   { subject: ({ chores, until }) => `${JSON.stringify(chores)} ${until ? 'later' : 'done'}` },
@@ -28,6 +30,7 @@ export const useMarkChores = defineChange(
 
 export const useUnmarkChores = defineChange(
   'unmark chores',
+  'ledger',
   () => async (marks: string[], key) => {
     for (const [at, mark] of marks.entries()) {
       await answered(
@@ -40,6 +43,7 @@ export const useUnmarkChores = defineChange(
 
 export const useMoveJar = defineChange(
   'move a jar',
+  'ledger',
   () =>
     ({ batch, place }: { batch: string; place: Place }, requestKey) =>
       answered(
@@ -50,6 +54,7 @@ export const useMoveJar = defineChange(
 
 export const useSetAim = defineChange(
   'aim at',
+  'ledger',
   (batch: string) => (aim: Aim | null, key) =>
     answered(api.PUT('/batches/{batch}/aim', { params: { path: { batch }, ...keyed(key) }, body: { aim } })),
   { subject: String },
@@ -57,6 +62,7 @@ export const useSetAim = defineChange(
 
 export const useReleaseBatch = defineChange(
   'release a batch',
+  'ledger',
   (batch: string) => (body: { purpose: 'bottle' | 'give_away'; grams: number | null }, requestKey) =>
     answered(
       api.POST('/batches/{batch}/gates', { params: { path: { batch } }, body: { ...body, requestKey } }),
@@ -67,7 +73,7 @@ export const useReleaseBatch = defineChange(
 /** What was written down of a batch, and its like beside it. */
 export const useLog = (batch: string) =>
   useQuery({
-    queryKey: ['batches', batch, 'log'],
+    queryKey: keys.log(batch),
     queryFn: () => answered(api.GET('/batches/{batch}/log', { params: { path: { batch } } })),
     retry: false,
   });
@@ -77,6 +83,7 @@ type NewNote = Omit<NoteFields, 'requestKey'> & { photo: File | null };
 /** Writes a note, and its photo after it. */
 export const useRecordNote = defineChange(
   'write a note',
+  'ledger',
   (batch: string) =>
     async ({ photo, ...body }: NewNote, requestKey) => {
       const note = await answered(
@@ -99,6 +106,7 @@ export const useRecordNote = defineChange(
 
 export const useRemoveNote = defineChange(
   'remove a note',
+  'ledger',
   () => (note: string, key) =>
     answered(api.DELETE('/notes/{note}', { params: { path: { note }, ...keyed(key) } })),
   { subject: (note) => note },
@@ -106,7 +114,7 @@ export const useRemoveNote = defineChange(
 
 export const useQuestions = (batch: string) =>
   useQuery({
-    queryKey: ['batches', batch, 'questions'],
+    queryKey: keys.questions(batch),
     queryFn: async () =>
       (await answered(api.GET('/batches/{batch}/check', { params: { path: { batch } } }))).questions,
     retry: false,
@@ -115,7 +123,7 @@ export const useQuestions = (batch: string) =>
 /** What follows from what was found so far. */
 export const useInspection = (batch: string, found: string[]) =>
   useQuery({
-    queryKey: ['batches', batch, 'inspection', found],
+    queryKey: keys.inspection(batch, found),
     enabled: found.length > 0,
     queryFn: ({ signal }) =>
       answered(
@@ -127,6 +135,7 @@ export const useInspection = (batch: string, found: string[]) =>
 
 export const useRecordCheck = defineChange(
   'write a check',
+  'ledger',
   (batch: string) => (found: string[], requestKey) =>
     answered(
       api.POST('/batches/{batch}/check', { params: { path: { batch } }, body: { found, requestKey } }),
@@ -135,7 +144,7 @@ export const useRecordCheck = defineChange(
 
 export const usePractice = () =>
   useQuery({
-    queryKey: ['practice'],
+    queryKey: keys.practice(),
     queryFn: () => answered(api.GET('/practice')),
     staleTime: Infinity,
   });
@@ -144,35 +153,41 @@ type PracticeAnswer = 'nothing' | 'skim' | 'wait' | 'out';
 
 export const useAnswerPractice = defineChange(
   'answer a drawn jar',
+  'practice',
   () => (body: { number: number; answer: PracticeAnswer }, requestKey) =>
     answered(api.POST('/practice', { body: { ...body, requestKey } })),
   // The drawn jar stays until the next one is asked for.
   { subject: ({ number }) => String(number), refetches: false },
 );
 
-export const useRooms = () => useQuery({ queryKey: ['rooms'], queryFn: () => answered(api.GET('/rooms')) });
+export const useRooms = () =>
+  useQuery({ queryKey: keys.rooms(), queryFn: () => answered(api.GET('/rooms')) });
 
 /** How warm a place usually is. */
 export const useSaveRoom = defineChange(
   'change a room',
+  'kitchen',
   (place: Place) => (body: RoomFields, key) =>
     answered(api.PUT('/rooms/{place}', { params: { path: { place }, ...keyed(key) }, body })),
 );
 
 export const useSaveReadings = defineChange(
   'keep readings',
+  'kitchen',
   (place: Place) => (body: { readings: Logged[]; source: 'typed' | 'logger' }, key) =>
     answered(api.POST('/rooms/{place}/readings', { params: { path: { place }, ...keyed(key) }, body })),
 );
 
-export const useExpectSpell = defineChange(
+export const useAddWarmSpell = defineChange(
   'expect a spell',
+  'kitchen',
   (place: Place) => (body: { fromOn: string; toOn: string; celsius: number }, key) =>
     answered(api.POST('/rooms/{place}/spells', { params: { path: { place }, ...keyed(key) }, body })),
 );
 
-export const useForgetSpell = defineChange(
+export const useRemoveWarmSpell = defineChange(
   'forget a spell',
+  'kitchen',
   (place: Place) => (spell: string, key) =>
     answered(
       api.DELETE('/rooms/{place}/spells/{spell}', { params: { path: { place, spell }, ...keyed(key) } }),
@@ -182,21 +197,24 @@ export const useForgetSpell = defineChange(
 
 export const useImportLog = defineChange(
   'import a log',
+  'kitchen',
   (place: Place) => (body: { text: string; isPreview: boolean }, key) =>
     answered(api.POST('/rooms/{place}/log', { params: { path: { place }, ...keyed(key) }, body })),
   { subject: ({ isPreview }) => String(isPreview) },
 );
 
 export const useCalendarLink = () =>
-  useQuery({ queryKey: ['calendar'], queryFn: () => answered(api.GET('/calendar')) });
+  useQuery({ queryKey: keys.calendar(), queryFn: () => answered(api.GET('/calendar')) });
 
 export const useMakeCalendarLink = defineChange(
   'make a calendar link',
+  'calendar',
   () => (_: undefined, key) => answered(api.POST('/calendar', { params: keyed(key) })),
 );
 
 export const useRevokeCalendarLink = defineChange(
   'revoke the calendar link',
+  'calendar',
   () => (_: undefined, key) => answered(api.DELETE('/calendar', { params: keyed(key) })),
 );
 

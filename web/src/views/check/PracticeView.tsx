@@ -1,3 +1,4 @@
+import { keys } from '../../api/keys';
 import { say, t } from '../../messages/words';
 import { Button } from 'antd';
 import { useQueryClient } from '@tanstack/react-query';
@@ -82,7 +83,7 @@ function Jar({ asked }: { asked: Practice }) {
             <Button
               type="primary"
               autoFocus
-              onClick={() => void queries.invalidateQueries({ queryKey: ['practice'] })}
+              onClick={() => void queries.invalidateQueries({ queryKey: keys.practice() })}
             >
               {t('practice.next')}
             </Button>

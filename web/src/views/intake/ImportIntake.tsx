@@ -1,7 +1,7 @@
 import { say, t } from '../../messages/words';
 import { App, Button, Input } from 'antd';
 import { useState } from 'react';
-import { useBringIntake, usePreviewIntake } from '../../api/intake';
+import { useImportIntake, usePreviewIntake } from '../../api/intake';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { mg } from '../../app/numbers';
 
@@ -9,7 +9,7 @@ import { mg } from '../../app/numbers';
 export function ImportIntake({ close }: { close: () => void }) {
   const { message } = App.useApp();
   const preview = usePreviewIntake();
-  const bring = useBringIntake();
+  const bring = useImportIntake();
   const [text, setText] = useState('');
   const read = preview.data;
 

@@ -9,8 +9,8 @@ import { useEdits } from '../../api/edits';
 import {
   useImportLog,
   useSaveRoom,
-  useExpectSpell,
-  useForgetSpell,
+  useAddWarmSpell,
+  useRemoveWarmSpell,
   useSaveReadings,
   useRooms,
 } from '../../api/tending';
@@ -147,7 +147,7 @@ function ReadNow({ room }: { room: Room }) {
 
 function Spells({ room }: { room: Room }) {
   const { message } = App.useApp();
-  const forget = useForgetSpell(room.place);
+  const forget = useRemoveWarmSpell(room.place);
 
   return room.spells.map((spell) => (
     <p key={spell.id} className="spell">
@@ -228,7 +228,7 @@ function Usual({ room, close }: DrawerProps) {
 function Expect({ room, close }: DrawerProps) {
   const [days, setDays] = useState<[dayjs.Dayjs, dayjs.Dayjs]>([dayjs(), dayjs().add(4, 'day')]);
   const [celsius, setCelsius] = useState(room.usualCelsius + 6);
-  const keep = useExpectSpell(room.place);
+  const keep = useAddWarmSpell(room.place);
 
   return (
     <SaveDrawer

@@ -3,7 +3,7 @@ import { Button, Checkbox, Input, InputNumber, Segmented } from 'antd';
 import { useState } from 'react';
 import type { Kitchen, KitchenSalt } from '../../api/client';
 import { useEdits } from '../../api/edits';
-import { useCalibrateSalt, useForgetCalibration, useRemoveSalt, useSaveSalt } from '../../api/kitchen';
+import { useCalibrateSalt, useRemoveCalibration, useRemoveSalt, useSaveSalt } from '../../api/kitchen';
 import { Field } from '../../app/Field';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { NumberField } from '../../app/NumberField';
@@ -81,7 +81,7 @@ function WeighDrawer({ salt, close }: { salt: KitchenSalt; close: () => void }) 
   const [weight, setWeight] = useState<number | null>(null);
   const [spoon, setSpoon] = useState<'tsp' | 'tbsp'>('tbsp');
   const calibrate = useCalibrateSalt(salt.id);
-  const forget = useForgetCalibration(salt.id);
+  const forget = useRemoveCalibration(salt.id);
 
   return (
     <SaveDrawer

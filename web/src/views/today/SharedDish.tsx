@@ -3,7 +3,7 @@ import { when } from '../../messages/dates';
 import { Checkbox, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import type { Day, Meal, Serving } from '../../api/client';
-import { useServeTogether } from '../../api/intake';
+import { useServeDish } from '../../api/intake';
 import { Field } from '../../app/Field';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { styleRequest, styleOf, useServingStyles } from './servingStyles';
@@ -22,7 +22,7 @@ interface Props {
 export function SharedDish({ day, meal, shares: known = [], close }: Props) {
   const [first] = known;
   const dish = first?.dish ?? null;
-  const serve = useServeTogether(first?.id ?? null);
+  const serve = useServeDish(first?.id ?? null);
   const manners = useServingStyles();
   const [batchId, setBatchId] = useState(first?.batchId ?? day.jars[0]?.id ?? '');
   const [manner, setManner] = useState(first ? styleOf(first) : 'drained');

@@ -10,7 +10,7 @@ import { useKey } from '../../app/keys';
 import { meals } from '../../app/meals';
 import { grams, sodium } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
-import { useTakeOtherFoodBack } from '../../api/intake';
+import { useUndoOtherFood } from '../../api/intake';
 import { OtherFoodDrawer } from './OtherFoodDrawer';
 import { Chores } from './Chores';
 import { Eater, type EaterActions } from './Eater';
@@ -31,7 +31,7 @@ export function TodayView() {
   const [eating, setEating] = useState<string | null>(null);
   const [beside, setBeside] = useState<Beside | null>(null);
   const [pastMeal, setPastMeal] = useState<Meal>('noon');
-  const takeFoodBack = useTakeOtherFoodBack();
+  const takeFoodBack = useUndoOtherFood();
   const { message } = App.useApp();
   const serve = useServe();
   const undo = useUndoServing();

@@ -2,7 +2,7 @@ import { t } from '../../messages/words';
 import { Button, Checkbox, Collapse, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import type { Rotation, RotationLine } from '../../api/client';
-import { useKeepRotation, useRotation, type RotationFields } from '../../api/planning';
+import { useSaveRotation, useRotation, type RotationFields } from '../../api/planning';
 import { Field } from '../../app/Field';
 import { SaveDrawer } from '../../app/SaveDrawer';
 
@@ -47,7 +47,7 @@ export function RotationDrawer({ close }: { close: () => void }) {
 }
 
 function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
-  const keep = useKeepRotation();
+  const keep = useSaveRotation();
   const [fields, setFields] = useState<RotationFields>(() => ({
     lines: rotation.lines,
     perDay: rotation.perDay,

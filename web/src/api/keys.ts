@@ -1,0 +1,81 @@
+import type { QueryClient, QueryKey } from '@tanstack/react-query';
+
+/**
+ * What each question is kept under. The first word says what it is about; a change asks for all questions again that are about
+ * something it touches.
+ */
+export const keys = {
+  session: () => ['session'],
+  presets: () => ['presets'],
+  kitchen: () => ['kitchen'],
+  foods: (query: string) => ['foods', query],
+  rooms: () => ['rooms'],
+  calendar: () => ['calendar'],
+
+  shelf: () => ['batches'],
+  batch: (id: string) => ['batches', id],
+  course: (batch: string) => ['batches', batch, 'course'],
+  log: (batch: string) => ['batches', batch, 'log'],
+  questions: (batch: string) => ['batches', batch, 'questions'],
+  inspection: (batch: string, found: unknown) => ['batches', batch, 'inspection', found],
+  servingSavings: (batch: string, ...serving: unknown[]) => ['batches', batch, 'savings', ...serving],
+  chores: () => ['chores'],
+  lineage: () => ['lineage'],
+  labels: (batches: string) => ['labels', batches],
+  find: (query: string) => ['find', query],
+
+  day: (date: string) => ['days', date],
+  days: () => ['days'],
+  intake: (asked: unknown) => ['intake', asked],
+  otherFoods: () => ['other-foods'],
+
+  week: (date: string) => ['weeks', date],
+  rotation: () => ['rotation'],
+  timeline: (whatIf?: unknown) => (whatIf === undefined ? ['timeline'] : ['timeline', whatIf]),
+  shopping: () => ['timeline', 'shopping'],
+
+  bench: (fields: unknown) => ['bench', fields],
+  lastBench: () => ['bench', 'last'],
+  formulas: () => ['formulas'],
+  formula: (id: string, scale: unknown) => ['formulas', id, scale],
+  formulaSavings: (formula: string, milligrams: unknown) => ['formulas', formula, 'savings', milligrams],
+  draftFormula: (document: unknown) => ['draft-formula', document],
+  lastDraftFormula: () => ['draft-formula', 'last'],
+  practice: () => ['practice'],
+};
+
+type Root =
+  'bench' | 'draft-formula' | 'formulas' | 'kitchen' | 'foods' | 'rooms' | 'session' | Shelf | Plate;
+type Shelf = 'batches' | 'chores' | 'lineage' | 'labels' | 'find';
+type Plate = 'days' | 'intake' | 'other-foods' | 'weeks' | 'rotation' | 'timeline';
+
+const shelf: readonly Shelf[] = ['batches', 'chores', 'lineage', 'labels', 'find'];
+const plate: readonly Plate[] = ['days', 'intake', 'other-foods', 'weeks', 'rotation', 'timeline'];
+
+/** What a change can be about, with all that is computed from it. */
+const touched = {
+  /** A jar and its life, with what was eaten of it. The kitchen knows which jars are free, the bench whose brine can be used. */
+  ledger: [...shelf, ...plate, 'kitchen', 'bench', 'formulas'],
+  /** Other food, which is in no jar. */
+  intake: plate,
+  /** What is to be eaten or started. */
+  plan: ['chores', 'find', ...plate],
+  /** People, salts, foods, jars, rooms and the house: every number can follow. */
+  kitchen: [...shelf, ...plate, 'session', 'kitchen', 'foods', 'rooms', 'bench', 'formulas', 'draft-formula'],
+  formulas: ['formulas', 'find', 'rotation', 'weeks', 'timeline'],
+} satisfies Record<string, readonly Root[]>;
+
+/** What a change is about: one of these; all there is; or one question alone. */
+export type About = keyof typeof touched | 'everything' | 'session' | 'calendar' | 'practice';
+
+/** Asks again for what a change has made old. */
+export function refetch(queries: QueryClient, about: About): Promise<unknown> {
+  if (about === 'everything') {
+    return queries.invalidateQueries();
+  }
+  const roots: readonly string[] = about in touched ? touched[about as keyof typeof touched] : [about];
+
+  return queries.invalidateQueries({ predicate: ({ queryKey }) => roots.includes(rootOf(queryKey)) });
+}
+
+const rootOf = (key: QueryKey): string => String(key[0]);
