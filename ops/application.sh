@@ -40,7 +40,7 @@ ensure_dependencies() {
 
 ensure_built() {
   local screens
-  screens=$(fingerprint web package-lock.json contract)
+  screens=$(fingerprint web messages package-lock.json contract)
   if [ ! -f public/build/index.html ] || ! unchanged screens "$screens"; then
     say "Building the screens."
     npm run --silent build >storage/logs/build.log 2>&1 || fail "The screens could not be built; see storage/logs/build.log."

@@ -14,3 +14,12 @@ function said(?Message $message): ?string
 {
     return $message === null ? null : Words::in('en-GB')->say($message);
 }
+
+/** The made-up language, written where it is not there yet; `./tempesal test` writes it anew. */
+function makeUpLanguage(): void
+{
+    $root = dirname(__DIR__);
+    if (!is_dir("{$root}/messages/en-XA")) {
+        (new Symfony\Component\Process\Process(['node', 'tests/Language/made-up.mjs'], $root))->mustRun();
+    }
+}

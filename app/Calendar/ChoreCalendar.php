@@ -31,37 +31,37 @@ final class ChoreCalendar
      * @param  Collection<int, Batch>  $batches  whole, on the shelf
      * @param  Collection<int, PlannedBatch>  $planned  to be started
      */
-    public static function of(Household $household, Collection $batches, Collection $planned): string
+    public static function of(Household $household, Collection $batches, Collection $planned, Words $words): string
     {
         $calendar = new VCalendar([
             'PRODID' => '-//Tempesal//Chores//EN',
             'METHOD' => 'PUBLISH',
-            'X-WR-CALNAME' => Words::here()->say(Message::of('calendar.name', kitchen: $household->name)),
+            'X-WR-CALNAME' => $words->say(Message::of('calendar.name', kitchen: $household->name)),
         ]);
         foreach ($batches as $batch) {
             $status = BatchStatus::of($batch, Ledgers::of($batch), $household);
             foreach ($status->dues as $due) {
-                self::event($calendar, $status, $due);
+                self::event($calendar, $status, $due, $words);
             }
         }
         foreach ($planned as $one) {
-            self::toStart($calendar, $one, $household->today());
+            self::toStart($calendar, $one, $household->today(), $words);
         }
 
         return $calendar->serialize();
     }
 
-    private static function toStart(VCalendar $calendar, PlannedBatch $planned, string $today): void
+    private static function toStart(VCalendar $calendar, PlannedBatch $planned, string $today, Words $words): void
     {
         $on = CarbonImmutable::parse(max($today, $planned->start_on));
         $event = $calendar->createComponent('VEVENT', [
             'UID' => "{$planned->id}-start@tempesal",
             'DTSTAMP' => CarbonImmutable::now('UTC')->toDateTime(),
-            'SUMMARY' => Words::here()->say(Message::of('calendar.start', formula: $planned->formula->name, jar: $planned->jar->name)),
-            'DESCRIPTION' => Words::here()->say(Message::of('calendar.start_why')),
+            'SUMMARY' => $words->say(Message::of('calendar.start', formula: $planned->formula->name, jar: $planned->jar->name)),
+            'DESCRIPTION' => $words->say(Message::of('calendar.start_why')),
             'URL' => self::address("/formulas/{$planned->formula_id}?by=jar&jarId={$planned->jar_id}&planned={$planned->id}"),
             'TRANSP' => 'TRANSPARENT',
-            'CATEGORIES' => Words::here()->say(Message::of('calendar.category')),
+            'CATEGORIES' => $words->say(Message::of('calendar.category')),
         ]);
         $calendar->add($event);
         $event->add('DTSTART', $on->format('Ymd'), ['VALUE' => 'DATE']);
@@ -73,7 +73,7 @@ final class ChoreCalendar
         return rtrim((string) config('app.url'), '/').$path;
     }
 
-    private static function event(VCalendar $calendar, BatchStatus $status, DueChore $due): void
+    private static function event(VCalendar $calendar, BatchStatus $status, DueChore $due, Words $words): void
     {
         $today = $status->household->today();
         $on = CarbonImmutable::parse(max($today, $status->dateOf($due)));
@@ -82,18 +82,18 @@ final class ChoreCalendar
         $event = $calendar->createComponent('VEVENT', [
             'UID' => "{$status->batch->id}-{$task->value}@tempesal",
             'DTSTAMP' => CarbonImmutable::now('UTC')->toDateTime(),
-            'SUMMARY' => Words::here()->say(Message::of('calendar.chore', jar: $status->batch->name, task: $task->text())),
-            'DESCRIPTION' => Words::here()->say($late > 0 ? $task->whenLate($late) : $task->text()),
+            'SUMMARY' => $words->say(Message::of('calendar.chore', jar: $status->batch->name, task: $task->text())),
+            'DESCRIPTION' => $words->say($late > 0 ? $task->whenLate($late) : $task->text()),
             'URL' => self::address("/shelf/{$status->batch->id}"),
             'TRANSP' => 'TRANSPARENT',
-            'CATEGORIES' => Words::here()->say(Message::of('calendar.category')),
+            'CATEGORIES' => $words->say(Message::of('calendar.category')),
         ]);
         $calendar->add($event);
         if ($due->at !== null) {
             $moment = $status->callAt($due)->utc();
             $event->add('DTSTART', $moment->toDateTime());
             $event->add('DTEND', $moment->addMinutes(self::TAKES_MINUTES)->toDateTime());
-            $event->add('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => Words::here()->say($task->text()), 'TRIGGER' => 'PT0S']);
+            $event->add('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => $words->say($task->text()), 'TRIGGER' => 'PT0S']);
 
             return;
         }

@@ -66,21 +66,16 @@ final readonly class Shopping
 
     public function text(Words $words): string
     {
-        $text = $words->say(Message::of('shopping.to_start', day: new Day($this->to))).'
-';
+        $lines = [$words->say(Message::of('shopping.to_start', day: new Day($this->to)))];
         foreach ($this->batches as $batch) {
-            $text .= '- '.$words->say(Message::of('shopping.batch', name: $batch['name'], jar: $batch['jarName'], day: new Day($batch['startOn']), isPlanned: $batch['isPlanned'])).'
-';
+            $lines[] = '- '.$words->say(Message::of('shopping.batch', name: $batch['name'], jar: $batch['jarName'], day: new Day($batch['startOn']), isPlanned: $batch['isPlanned']));
         }
-        $text .= '
-'.$words->say(Message::of('shopping.to_buy')).'
-';
+        array_push($lines, '', $words->say(Message::of('shopping.to_buy')));
         foreach ($this->lines as $line) {
-            $text .= '- '.$words->say(Message::of('shopping.line', name: $line['name'], amount: self::amount($line['grams']), for: Listed::all($line['for']))).'
-';
+            $lines[] = '- '.$words->say(Message::of('shopping.line', name: $line['name'], amount: self::amount($line['grams']), for: Listed::all($line['for'])));
         }
 
-        return $text;
+        return implode("\n", $lines)."\n";
     }
 
     /** Comma-separated; what a spreadsheet would take for a formula is made plain text. */

@@ -146,7 +146,7 @@ it('lists what must be bought this week, as numbers, text and a table', function
     }
     $text = $this->get('/api/timeline/shopping?as=text', ['Accept-Language' => 'en-GB'])
         ->assertOk()->getContent();
-    expect($text)->toContain('To start by', 'Carrot sticks with garlic, Quart jar, Sat 28 Nov', '- carrot: ');
+    expect($text)->toContain('To start by', 'Carrot sticks with garlic, Quart jar, Sat, 28 Nov', '- carrot: ');
     $rows = array_map(
         fn(string $row): array => str_getcsv($row, escape: ''),
         explode("\n", trim($this->get('/api/timeline/shopping?as=csv')->getContent())),

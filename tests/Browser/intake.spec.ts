@@ -157,7 +157,7 @@ test('weeks are set beside each other, printed for a clinician, brought in with 
   await drawer.getByRole('button', { name: 'Preview' }).click();
   await expect(drawer.getByText(/Line 3: Nobody .*“Zed”/)).toBeVisible();
   await expect(drawer.getByText('Line 4:')).toBeVisible();
-  await drawer.getByRole('button', { name: 'Take over 1 rows' }).click();
+  await drawer.getByRole('button', { name: 'Import 1 row' }).click();
   await expect(drawer).toHaveCount(0);
   // Three days are kept now: 1200 mg each and 280 mg once, of 2000 mg.
   await expect(page.getByRole('region', { name: 'On average' })).toContainText('64.7 %');

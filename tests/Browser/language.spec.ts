@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page, type Request } from '@playwright/test';
 import { csrf } from './kitchen';
 
 /*
@@ -44,8 +44,8 @@ const WRITTEN_BY_RULE =
   'Mon Tue Wed Thu Fri Sat Sun Monday Tuesday Wednesday Thursday Friday Saturday Sunday Jan Feb Mar Apr May Jun Jul Aug Sep ' +
   'Oct Nov Dec January February March April June July August September October November December Sept CSV PDF JSON SVG PNG UTC';
 
-/** The name of the application, and what the component library says of an arrow in a field, which no property changes. */
-const SAID_ANYWAY = new Set(['Tempesal', 'Increase Value', 'Decrease Value']);
+/** The name of the application, and what the component library says of an arrow or a cross in a field, which no property changes. */
+const SAID_ANYWAY = new Set(['Tempesal', 'Increase Value', 'Decrease Value', 'Clear']);
 
 const routes = [
   ...[
@@ -115,7 +115,13 @@ async function texts(page: Page): Promise<string[]> {
     const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
     for (let node = walker.nextNode(); node; node = walker.nextNode()) {
       const parent = node.parentElement;
-      if (parent && !['SCRIPT', 'STYLE', 'TEXTAREA'].includes(parent.tagName) && isSeen(parent)) {
+      // A choice that is named by its label is read out by that.
+      if (
+        parent &&
+        !['SCRIPT', 'STYLE', 'TEXTAREA'].includes(parent.tagName) &&
+        !(parent.role === 'option' && parent.ariaLabel) &&
+        isSeen(parent)
+      ) {
         found.push(node.textContent ?? '');
       }
     }
@@ -149,9 +155,15 @@ async function strangers(page: Page, known: Set<string>): Promise<string[]> {
 /** How far a page can be scrolled sideways at a width. */
 async function tooWide(page: Page, width: number): Promise<boolean> {
   await page.setViewportSize({ width, height: width === 390 ? 844 : 800 });
-  await page.waitForTimeout(60);
-
-  return page.evaluate(() => document.documentElement.scrollWidth > window.innerWidth);
+  // What hangs on a button moves with it by and by.
+  return page
+    .waitForFunction(() => document.documentElement.scrollWidth <= window.innerWidth, null, {
+      timeout: 1_200,
+    })
+    .then(
+      () => false,
+      () => true,
+    );
 }
 
 /** Looks at what is on the screen now, at both widths. */
@@ -165,6 +177,10 @@ async function look(page: Page, where: string, known: Set<string>, found: string
     }
   }
 }
+
+/** Whether a request writes: such a one carries a key. */
+const isChange = (request: Request): boolean =>
+  request.headers()['idempotency-key'] !== undefined || (request.postData() ?? '').includes('requestKey');
 
 async function arrive(page: Page, path: string): Promise<void> {
   await page.goto('about:blank');
@@ -180,14 +196,15 @@ test('every room and every dialog speaks from the catalogue, and holds a longer 
   page,
 }) => {
   test.setTimeout(600_000);
-  // Every button is pressed, in the kitchen of the demo, which others read: nothing is written.
+  // Every button is pressed, in the kitchen of the demo, which others read: only what computes is let through.
   await page.route('**/api/**', (route) =>
-    route.request().headers()['idempotency-key'] === undefined
+    route.request().method() === 'GET' || (route.request().method() === 'POST' && !isChange(route.request()))
       ? route.continue()
       : route.fulfill({ status: 503, body: '' }),
   );
   const known = ownWords(page);
   const found: string[] = [];
+  const seen = new Set<string>();
   await page.goto('/sign-in');
   await page.waitForLoadState('networkidle');
   await look(page, '/sign-in', known, found);
@@ -215,11 +232,10 @@ test('every room and every dialog speaks from the catalogue, and holds a longer 
     await look(page, path, known, found);
     const buttons = page.locator('main button:visible:enabled');
     const names = await buttons.evaluateAll((all) => all.map((one) => one.ariaLabel ?? one.textContent));
-    const seen = new Set<string>();
     for (const [place, name] of names.entries()) {
-      // One of each kind: a list of thirty jars has thirty buttons that open the same drawer.
+      // One of each kind: a list of thirty jars has thirty buttons that open the same drawer, and so have two rooms.
       const kind = name.replace(/[^⟦⟧ẋ\u00c0-\u024f]+/g, ' ').slice(0, 24);
-      if (seen.has(kind) || seen.size >= 14) {
+      if (seen.has(kind)) {
         continue;
       }
       seen.add(kind);

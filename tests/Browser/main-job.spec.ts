@@ -70,7 +70,7 @@ test('looks around the demo kitchen with one click', async ({ page }) => {
   // Three eaters, and what the jars ask for.
   await expect(page.getByRole('region')).toHaveCount(4);
   await page.keyboard.press('s');
-  const counter = page.getByRole('region', { name: 'Counter' });
+  const counter = page.getByRole('region', { name: 'On the counter' });
   await expect(counter.getByRole('link', { name: 'Caraway kraut' })).toBeVisible();
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog')).toContainText('Undo the last serving');

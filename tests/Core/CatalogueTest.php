@@ -183,3 +183,16 @@ it('falls back on English for a language that is not there', function (): void {
     expect(Words::in('xx')->say(Message::of('errors.name')))->toBe('Enter a name.');
     expect(fn() => Words::in('en')->say(Message::of('errors.no_such_code')))->toThrow(LogicException::class);
 });
+
+it('says in every other language what English says, with the same values', function (): void {
+    makeUpLanguage();
+    $named = fn(string $pattern): array => array_keys(sample($pattern, 0));
+    $languages = array_diff(array_map(basename(...), glob(dirname(__DIR__, 2) . '/messages/*', GLOB_ONLYDIR) ?: []), ['en']);
+    expect($languages)->toContain('en-XA');
+    foreach ($languages as $language) {
+        foreach (Catalogue::of($language)->patterns() as $code => $pattern) {
+            expect(MessageFormatter::create('en', $pattern))->not->toBeNull("{$language}: {$code}");
+            expect(array_diff($named($pattern), $named(patterns()[$code] ?? '')))->toBe([], "{$language}: {$code}");
+        }
+    }
+});

@@ -7,12 +7,15 @@ namespace App\Http\Controllers;
 use App\Calendar\ChoreCalendar;
 use App\Household\CurrentHousehold;
 use App\Household\HouseholdTransaction;
+use App\Language\ReaderLanguage;
+use App\Language\Words;
 use App\Models\Batch;
 use App\Models\CalendarLink;
 use App\Models\Household;
 use App\Models\PlannedBatch;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 
@@ -51,19 +54,19 @@ final readonly class CalendarController
         return $this->show();
     }
 
-    public function file(): Response
+    public function file(Request $request): Response
     {
-        return self::calendar($this->current->get())->header('Content-Disposition', 'attachment; filename="jars.ics"');
+        return self::calendar($this->current->get(), ReaderLanguage::words($request))->header('Content-Disposition', 'attachment; filename="jars.ics"');
     }
 
-    /** What a calendar fetches that knows the address and nothing else. */
-    public function feed(string $secret): Response
+    /** What a calendar fetches that knows the address and nothing else; the address can name the language (?locale=). */
+    public function feed(Request $request, string $secret): Response
     {
         $link = CalendarLink::query()->withoutGlobalScopes()->where('secret_hash', hash('sha256', $secret))->where('revoked_at', null)->first();
         abort_if($link === null, 404);
         $household = Household::query()->findOrFail($link->household_id);
 
-        return $this->current->during($household, static fn (): Response => self::calendar($household));
+        return $this->current->during($household, static fn (): Response => self::calendar($household, ReaderLanguage::words($request)));
     }
 
     private static function revokeAll(): void
@@ -71,9 +74,9 @@ final readonly class CalendarController
         CalendarLink::query()->where('revoked_at', null)->update(['revoked_at' => CarbonImmutable::now()]);
     }
 
-    private static function calendar(Household $household): Response
+    private static function calendar(Household $household, Words $words): Response
     {
-        return (new Response(ChoreCalendar::of($household, Batch::onShelf()->orderBy('started_at')->get(), PlannedBatch::toStart())))
+        return (new Response(ChoreCalendar::of($household, Batch::onShelf()->orderBy('started_at')->get(), PlannedBatch::toStart(), $words)))
             ->header('Content-Type', 'text/calendar; charset=utf-8')->header('Cache-Control', 'private, max-age=300');
     }
 }

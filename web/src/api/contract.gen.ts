@@ -4506,7 +4506,10 @@ export interface operations {
     };
     readCalendarFile: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description The language of the text, as BCP 47 has it; else that of the browser. */
+                locale?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -5348,6 +5351,8 @@ export interface operations {
                 batches?: string;
                 layout?: "sheet" | "single";
                 copies?: number;
+                /** @description The language of the text, as BCP 47 has it; else that of the browser. */
+                locale?: string;
             };
             header?: never;
             path?: never;
@@ -5636,6 +5641,8 @@ export interface operations {
             query?: {
                 days?: number;
                 as?: "json" | "text" | "csv";
+                /** @description The language of the text, as BCP 47 has it; else that of the browser. */
+                locale?: string;
             };
             header?: never;
             path?: never;

@@ -105,7 +105,7 @@ export const usePlanBatch = defineChange(
   { subject: ({ formulaId, jarId, startOn }) => `${formulaId} ${jarId} ${startOn}` },
 );
 
-export const useDropPlannedBatch = defineChange(
+export const useCancelPlannedBatch = defineChange(
   'drop a planned batch',
   'plan',
   () => (plannedBatch: string, key) =>

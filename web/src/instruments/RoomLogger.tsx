@@ -22,8 +22,7 @@ export function RoomLogger() {
     keep.mutate(
       { readings, source: 'logger' },
       {
-        onSuccess: () =>
-          void message.success(t('instrument.logger_read', { count: String(readings.length) })),
+        onSuccess: () => void message.success(t('instrument.logger_read', { count: readings.length })),
         onError: (refusal) => void message.error(refusal.message),
       },
     );

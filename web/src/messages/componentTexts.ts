@@ -26,7 +26,11 @@ export function componentTexts(): Locale {
     ...(DatePicker && {
       DatePicker: {
         ...DatePicker,
-        lang: { ...DatePicker.lang, placeholder: t('component.choose_date') },
+        lang: {
+          ...DatePicker.lang,
+          placeholder: t('component.choose_date'),
+          rangePlaceholder: [t('component.start_date'), t('component.end_date')],
+        },
       },
     }),
     ...(TimePicker && { TimePicker: { ...TimePicker, placeholder: t('component.choose_time') } }),

@@ -1,4 +1,4 @@
-import { say, t } from '../../messages/words';
+import { joined, named, say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { App, Button } from 'antd';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -144,7 +144,7 @@ function Tag({ batch }: { batch: Batch }) {
         {batch.allergens.length > 0 && (
           <>
             <dt>{t('batch.contains')}</dt>
-            <dd>{batch.allergens.join(', ')}</dd>
+            <dd>{joined(batch.allergens.map((one) => named('allergen', one)))}</dd>
           </>
         )}
         {batch.emptiedOn !== null && (

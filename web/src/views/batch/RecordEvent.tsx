@@ -1,4 +1,4 @@
-import { t } from '../../messages/words';
+import { joined, say, t } from '../../messages/words';
 import { App, Button, InputNumber, Select } from 'antd';
 import type { Batch, Refusal } from '../../api/client';
 import { useEntryPreview, useKitchen, useShelf, useRecordEntry } from '../../api/queries';
@@ -146,12 +146,13 @@ function draftOf(batch: string): Draft {
 
 /** What came into the jar's life beside the one entry that was just written, in words. */
 function writtenElsewhere(before: Batch, after: Batch): string {
-  return after.entries
-    .filter(({ id }) => before.entries.every((entry) => entry.id !== id))
-    .toSorted((a, b) => a.position - b.position)
-    .slice(0, -1)
-    .map(({ text }) => text)
-    .join(', ');
+  return joined(
+    after.entries
+      .filter(({ id }) => before.entries.every((entry) => entry.id !== id))
+      .toSorted((a, b) => a.position - b.position)
+      .slice(0, -1)
+      .map(({ text }) => say(text)),
+  );
 }
 
 function firstSentence(refusal: Refusal): string {

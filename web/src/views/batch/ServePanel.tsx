@@ -1,4 +1,4 @@
-import { say, t, T } from '../../messages/words';
+import { joined, named, say, T, t } from '../../messages/words';
 import { App, Button, Input, Segmented } from 'antd';
 import { useState } from 'react';
 import { useSavings } from '../../api/intake';
@@ -83,7 +83,10 @@ export function ServePanel({ batch }: { batch: Batch }) {
                 {portion.name}
                 {portion.clashes.length > 0 && (
                   <span className="complaint serve-clash">
-                    {t('serve.not_for', { name: portion.name, clashes: portion.clashes.join(', ') })}
+                    {t('serve.not_for', {
+                      name: portion.name,
+                      clashes: joined(portion.clashes.map((one) => named('allergen', one))),
+                    })}
                   </span>
                 )}
               </span>
@@ -161,6 +164,10 @@ function mannersOf(batch: Batch): (Manner & { label: string })[] {
   const others = batch.phases.filter(({ phase }) => phase !== batch.servedPhase);
   return [
     ...served,
-    ...others.map(({ phase }) => ({ phase, way: 'drained' as const, label: t('serve.alone', { phase }) })),
+    ...others.map(({ phase }) => ({
+      phase,
+      way: 'drained' as const,
+      label: t('serve.alone', { phase: named('phase', phase) }),
+    })),
   ];
 }

@@ -198,6 +198,7 @@ function Into({ kitchen, draft, change, answer, refusal }: Props) {
   return (
     <FormRow
       verb={t('bench.into')}
+      term="headspace"
       refusal={refusal}
       fields={['jarId', 'moreJarIds', 'headspaceMm', 'weightMl']}
     >
@@ -336,6 +337,7 @@ function Starter({ kitchen, draft, change, answer, refusal }: Props) {
   return (
     <FormRow
       verb={t('bench.starter')}
+      term="starter"
       refusal={refusal}
       fields={['starterId', 'starterBatchId', 'starterAmount']}
       aside={

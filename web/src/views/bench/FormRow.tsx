@@ -1,8 +1,11 @@
 import type { ReactNode } from 'react';
 import type { Refusal } from '../../api/client';
+import { Term, type TermName } from '../../app/Term';
 
 interface Props {
   verb: string;
+  /** A word of the trade that is met here first. */
+  term?: TermName;
   /** Paths of its fields in the request, to find the sentences about them. */
   fields: string[];
   refusal: Refusal | null;
@@ -11,14 +14,17 @@ interface Props {
 }
 
 /** One line of the bench: a verb, its fields, and what is wrong with them. */
-export function FormRow({ verb, fields, refusal, aside, children }: Props) {
+export function FormRow({ verb, term, fields, refusal, aside, children }: Props) {
   const complaints = Object.entries(refusal?.fields ?? {}).filter(([path]) =>
     fields.some((field) => path === field || path.startsWith(`${field}.`)),
   );
 
   return (
     <section className="bench-row" aria-label={verb}>
-      <h3>{verb}</h3>
+      <div>
+        <h3>{verb}</h3>
+        {term && <Term name={term} />}
+      </div>
       <div className="bench-fields">{children}</div>
       {aside && <p className="aside">{aside}</p>}
       {complaints.map(([path, [complaint]]) => (

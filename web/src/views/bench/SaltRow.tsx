@@ -28,6 +28,7 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
   return (
     <FormRow
       verb={t('bench.salt')}
+      term="brine_strength"
       refusal={refusal}
       fields={[
         'saltId',

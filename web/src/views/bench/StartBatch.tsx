@@ -43,7 +43,7 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
             isBlend
               ? t('bench.blended_done', { name: batch.name })
               : jars > 1
-                ? t('bench.started_many', { count: String(jars) })
+                ? t('bench.started_many', { count: jars })
                 : t('bench.started_one', { name: batch.name }),
           );
           void navigate(`/shelf/${batch.id}`);
@@ -103,11 +103,7 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
           />
         )}
         <Button type="primary" disabled={!isReady} loading={start.isPending} onClick={begin}>
-          {isBlend
-            ? t('bench.blend')
-            : jars > 1
-              ? t('bench.start_many', { count: String(jars) })
-              : t('bench.start')}
+          {isBlend ? t('bench.blend') : jars > 1 ? t('bench.start_many', { count: jars }) : t('bench.start')}
         </Button>
       </div>
       {start.error && (

@@ -5,6 +5,7 @@ import type { Batch, Inspection, Question } from '../../api/client';
 import { useBatch, useEmptyJar } from '../../api/queries';
 import { useInspection, useQuestions, useRecordCheck } from '../../api/tending';
 import { stored, usePersistentState } from '../../app/persistentState';
+import { Term } from '../../app/Term';
 import { PageState } from '../../app/PageState';
 import { JarDrawing } from '../../drawings/JarDrawing';
 import { FindingDrawing } from '../../drawings/FindingDrawing';
@@ -53,7 +54,8 @@ function Look({ batch, questions }: { batch: Batch; questions: Question[] }) {
       <div className="check-asks">
         <h1>{t('check.title', { name: batch.name })}</h1>
         <p className="soft">
-          <T m="check.about" v={{ days: days(batch.dayCount), a0: (c) => <Link to="/practice">{c}</Link> }} />
+          <T m="check.about" v={{ days: days(batch.dayCount), a0: (c) => <Link to="/practice">{c}</Link> }} />{' '}
+          <Term name="kahm" />
         </p>
         {questions.map((question) => (
           <fieldset
@@ -134,7 +136,7 @@ function Said({ batch, found, inspection, left, forget }: SaidProps) {
   return (
     <>
       <p className={`verdict is-${left.length > 0 ? 'open' : inspection.verdict}`} data-testid="verdict">
-        {left.length > 0 ? t('check.left', { count: String(left.length) }) : say(inspection.label)}
+        {left.length > 0 ? t('check.left', { count: left.length }) : say(inspection.label)}
       </p>
       {left.length > 0 && (
         <ul className="quiet-list still-open">

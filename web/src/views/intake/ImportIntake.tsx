@@ -19,7 +19,7 @@ export function ImportIntake({ close }: { close: () => void }) {
     <SaveDrawer
       title={t('import_intake.title')}
       close={close}
-      keepAs={read ? t('import_intake.import', { count: String(read.rows.length) }) : t('import.preview')}
+      keepAs={read ? t('import_intake.import', { count: read.rows.length }) : t('import.preview')}
       isKeeping={preview.isPending || bring.isPending}
       refusal={refusal}
       keep={() => {
@@ -29,7 +29,7 @@ export function ImportIntake({ close }: { close: () => void }) {
         }
         void bring.mutateAsync(text).then(
           ({ count }) => {
-            void message.success(t('import_intake.done', { count: String(count) }));
+            void message.success(t('import_intake.done', { count: count }));
             close();
           },
           () => undefined,

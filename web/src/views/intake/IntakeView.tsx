@@ -1,4 +1,4 @@
-import { say, t, T } from '../../messages/words';
+import { joined, say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { Button, Segmented, Select } from 'antd';
 import { useState } from 'react';
@@ -110,7 +110,7 @@ export function IntakeView() {
             <Mean says={lastDays(intake.mean28.days)} mean={intake.mean28} />
           )}
           {intake.mean.days > intake.mean28.days && (
-            <Mean says={t('intake.all_days', { count: String(intake.mean.days) })} mean={intake.mean} />
+            <Mean says={t('intake.all_days', { count: intake.mean.days })} mean={intake.mean} />
           )}
           {intake.beside && <Mean says={say(intake.beside.name)} mean={intake.beside.mean} />}
           {beside !== null && intake.beside === null && <p className="soft">{t('intake.compare_none')}</p>}
@@ -167,7 +167,7 @@ export function IntakeView() {
                   days: intake.without.length,
                   which:
                     intake.without.length <= 10
-                      ? intake.without.map((date) => when(date, 'short')).join(', ')
+                      ? joined(intake.without.map((date) => when(date, 'short')))
                       : 'none',
                 })}
           </p>
@@ -182,7 +182,7 @@ export function IntakeView() {
 }
 
 const lastDays = (days: number): string =>
-  days === 1 ? t('intake.one_day') : t('intake.last_days', { days: String(days) });
+  days === 1 ? t('intake.one_day') : t('intake.last_days', { days: days });
 
 function Legend({ intake, layers }: { intake: Intake; layers: Layer[] }) {
   const shares = layers.map((layer) => layer.all(intake));

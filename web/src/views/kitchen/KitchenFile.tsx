@@ -26,9 +26,9 @@ export function KitchenFile() {
                 void navigate('/shelf');
                 void message.success(
                   t('kitchen_file.done', {
-                    people: String(rows.people ?? 0),
-                    jars: String(rows.batches ?? 0),
-                    servings: String(rows.servings ?? 0),
+                    people: rows.people ?? 0,
+                    jars: rows.batches ?? 0,
+                    servings: rows.servings ?? 0,
                   }),
                   8,
                 );

@@ -280,9 +280,7 @@ function Bring({ room, close }: DrawerProps) {
     <SaveDrawer
       title={t('rooms.log_title', { place: the(room) })}
       close={close}
-      keepAs={
-        look === null ? t('import.preview') : t('rooms.save_readings', { count: String(look.readings) })
-      }
+      keepAs={look === null ? t('import.preview') : t('rooms.save_readings', { count: look.readings })}
       isKeeping={bring.isPending}
       refusal={bring.error}
       keep={() =>
@@ -293,7 +291,7 @@ function Bring({ room, close }: DrawerProps) {
               if (look === null) {
                 setLook(read);
               } else {
-                void message.success(t('rooms.saved_readings', { count: String(read.readings) }));
+                void message.success(t('rooms.saved_readings', { count: read.readings }));
                 close();
               }
             },

@@ -100,7 +100,15 @@ function WeighDrawer({ salt, close }: { salt: KitchenSalt; close: () => void }) 
       <p>{t('salts.how')}</p>
       <div className="fields">
         <Field label={t('salts.spoon')} name="spoon" refusal={calibrate.error}>
-          <Segmented value={spoon} onChange={setSpoon} options={['tsp', 'tbsp'] as const} />
+          <Segmented
+            aria-label={t('salts.spoon')}
+            value={spoon}
+            onChange={setSpoon}
+            options={[
+              { value: 'tsp' as const, label: t('salts.tsp') },
+              { value: 'tbsp' as const, label: t('salts.tbsp') },
+            ]}
+          />
         </Field>
         <Field label={t('salts.spoon_weight')} name="grams" refusal={calibrate.error}>
           <InputNumber data-takes="weight" value={weight} onChange={setWeight} suffix="g" step={0.1} />

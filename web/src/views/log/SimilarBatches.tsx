@@ -1,4 +1,4 @@
-import { t } from '../../messages/words';
+import { named, t } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { Link } from 'react-router';
 import type { Alike as Batch, Log } from '../../api/client';
@@ -35,7 +35,7 @@ export function SimilarBatches({ log }: { log: Log }) {
               <th scope="col">{t('similar.ph')}</th>
               {marks.map((mark) => (
                 <th key={mark} scope="col">
-                  {mark}
+                  {named('mark', mark)}
                 </th>
               ))}
             </tr>

@@ -4,7 +4,13 @@ import { App, Button, InputNumber, Select } from 'antd';
 import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import type { KindAhead, Suggestion, Timeline } from '../../api/client';
-import { useDropPlannedBatch, usePlanBatch, useShopping, useTimeline, type WhatIf } from '../../api/planning';
+import {
+  useCancelPlannedBatch,
+  usePlanBatch,
+  useShopping,
+  useTimeline,
+  type WhatIf,
+} from '../../api/planning';
 import { grams } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { TimelineLanes } from '../../drawings/TimelineLanes';
@@ -110,7 +116,7 @@ const daysWithout = (days: number): string =>
 function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
   const { message } = App.useApp();
   const plan = usePlanBatch();
-  const letBe = useDropPlannedBatch();
+  const letBe = useCancelPlannedBatch();
   const accept = (one: Suggestion) => {
     if (one.formulaId !== null) {
       plan

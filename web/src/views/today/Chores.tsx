@@ -54,7 +54,7 @@ export function Chores() {
             say(
               some.length === 1
                 ? t('chores.done_one', { jar: some[0]?.batchName ?? '' })
-                : t('chores.done_many', { count: String(some.length) }),
+                : t('chores.done_many', { count: some.length }),
               marks,
             ),
           onError: (refusal) => void message.error(refusal.message),

@@ -1,4 +1,4 @@
-import { joined, say, t, T } from '../../messages/words';
+import { joined, named, say, t, T } from '../../messages/words';
 import { Button } from 'antd';
 import { Link } from 'react-router';
 import type { Day, DayJar, DayPerson, OtherFood, PlannedToday, Serving } from '../../api/client';
@@ -212,9 +212,9 @@ function Fits({ person, jars }: { person: DayPerson; jars: DayJar[] }) {
   return (
     <p className="fits">
       {said.length > 0 && (
-        <>{t('eater.fits', { jars: said.join(', '), isPlanned: person.planned.length > 0 })}</>
+        <>{t('eater.fits', { jars: joined(said), isPlanned: person.planned.length > 0 })}</>
       )}
-      {not.length > 0 && <>{t('eater.does_not_fit', { jars: not.join(', ') })}</>}
+      {not.length > 0 && <>{t('eater.does_not_fit', { jars: joined(not) })}</>}
     </p>
   );
 }
@@ -248,7 +248,10 @@ function JarAtHand({ jar, person, eat }: AtHandProps) {
         )}
         {portion !== undefined && portion.clashes.length > 0 && (
           <span className="does-not-fit">
-            {t('serve.not_for', { name: person.name, clashes: portion.clashes.join(', ') })}
+            {t('serve.not_for', {
+              name: person.name,
+              clashes: joined(portion.clashes.map((one) => named('allergen', one))),
+            })}
           </span>
         )}
       </button>

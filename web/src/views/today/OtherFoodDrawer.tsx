@@ -1,4 +1,4 @@
-import { t } from '../../messages/words';
+import { named, t } from '../../messages/words';
 import { AutoComplete, Button, Checkbox, InputNumber, Segmented } from 'antd';
 import { useState } from 'react';
 import type { DayPerson, LabelSodium, Meal, OtherFood } from '../../api/client';
@@ -149,7 +149,7 @@ export function OtherFoodDrawer({ person, date, food: wrong, close }: Props) {
           onChange={setInsteadOf}
           options={person.meals.map(({ meal, milligrams }) => ({
             value: meal,
-            label: `${meal}, ${mg(milligrams)}`,
+            label: t('other_food.of_meal', { meal: named('meal', meal), mg: mg(milligrams) }),
           }))}
         />
         <span className="soft">{t('other_food.on_top')}</span>

@@ -176,7 +176,7 @@ function Place({ hands, person, day, isShown }: PlaceProps) {
 
 /** Living servings, and those that are wanted, as little bubbles. */
 function Live({ count, goal, isPast }: { count: number; goal: number; isPast: boolean }) {
-  const says = t('week.live_of', { count: String(count), goal: String(goal) });
+  const says = t('week.live_of', { count: count, goal: String(goal) });
   return (
     <span
       className={count < goal && !isPast ? 'live-marks is-short' : 'live-marks'}
