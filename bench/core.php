@@ -15,14 +15,18 @@ use Tests\Support\RandomHistory;
  * How fast the ledger computes, and whether ten thousand random histories lose anything:
  *   php bench/core.php
  */
-require dirname(__DIR__).'/vendor/autoload.php';
+require dirname(__DIR__) . '/vendor/autoload.php';
 
 /** @param  list<float>  $times  milliseconds */
 function spread(array $times): string
 {
     sort($times);
 
-    return sprintf('median %.2f ms, 95 %% within %.2f ms', $times[intdiv(count($times), 2)], $times[(int) (count($times) * 0.95)]);
+    return sprintf(
+        'median %.2f ms, 95 %% within %.2f ms',
+        $times[intdiv(count($times), 2)],
+        $times[(int) (count($times) * 0.95)],
+    );
 }
 
 /** @return float milliseconds */
@@ -45,7 +49,7 @@ for ($seed = 1; count($full) < 200; $seed++) {
 }
 $times = $inputs = [];
 foreach ($full as [$history, $serving]) {
-    $fresh = static fn (): Ledger => new Ledger($history->lines);
+    $fresh = static fn(): Ledger => new Ledger($history->lines);
     $times[] = timed(static function () use ($fresh, $serving): void {
         $fresh()->estimates($serving);
     });
@@ -54,7 +58,13 @@ foreach ($full as [$history, $serving]) {
     $inputs[] = count($point->asked());
 }
 sort($inputs);
-printf("%-52s %s (%d to %d uncertain inputs)\n", 'a batch of 30 entries, three bands and a serving', spread($times), $inputs[0], end($inputs));
+printf(
+    "%-52s %s (%d to %d uncertain inputs)\n",
+    'a batch of 30 entries, three bands and a serving',
+    spread($times),
+    $inputs[0],
+    end($inputs),
+);
 
 foreach (PieceForm::cases() as $form) {
     foreach ([1e-6, 1e-3, 0.1] as $fourier) {
@@ -62,9 +72,13 @@ foreach (PieceForm::cases() as $form) {
         $times = [];
         for ($i = 0; $i < 40; $i++) {
             $alpha += 0.01;
-            $times[] = timed(static fn () => UptakeSeries::share($form, $fourier, $alpha));
+            $times[] = timed(static fn() => UptakeSeries::share($form, $fourier, $alpha));
         }
-        printf("%-52s %s\n", "uptake of a {$form->value} at Fo ".rtrim(sprintf('%.6f', $fourier), '0').', new bath', spread($times));
+        printf(
+            "%-52s %s\n",
+            "uptake of a {$form->value} at Fo " . rtrim(sprintf('%.6f', $fourier), '0') . ', new bath',
+            spread($times),
+        );
     }
 }
 
@@ -72,9 +86,14 @@ $worst = 0.0;
 $entries = 0;
 $start = hrtime(true);
 for ($seed = 1; $seed <= 10_000; $seed++) {
-    $history = RandomHistory::seeded($seed, 1 + $seed % 40);
+    $history = RandomHistory::seeded($seed, 1 + ($seed % 40));
     $entries += count($history->lines);
     $worst = max($worst, abs($history->state()->sodiumAstray()));
 }
-printf("10000 random histories, %d entries, in %.1f s: at the most %.1e mg of sodium astray\n", $entries, (hrtime(true) - $start) / 1e9, $worst);
+printf(
+    "10000 random histories, %d entries, in %.1f s: at the most %.1e mg of sodium astray\n",
+    $entries,
+    (hrtime(true) - $start) / 1e9,
+    $worst,
+);
 exit($worst < 1e-3 ? 0 : 1);

@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 return [
-
     'name' => 'Tempesal',
 
     'env' => env('APP_ENV', 'production'),
@@ -31,5 +30,4 @@ return [
     | Whether the sign-in page offers one click into the demo kitchen. `./tempesal demo` turns it on.
     */
     'demo' => (bool) env('TEMPESAL_DEMO', false),
-
 ];

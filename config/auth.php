@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 return [
-
     'defaults' => ['guard' => 'web', 'passwords' => 'users'],
 
     'guards' => ['web' => ['driver' => 'session', 'provider' => 'users']],
@@ -13,5 +12,4 @@ return [
     'passwords' => [],
 
     'password_timeout' => 10800,
-
 ];

@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 return [
-
     'default' => env('CACHE_STORE', 'file'),
 
     'stores' => [
@@ -12,5 +11,4 @@ return [
     ],
 
     'prefix' => 'tempesal',
-
 ];

@@ -3,11 +3,9 @@
 declare(strict_types=1);
 
 return [
-
     'default' => 'mariadb',
 
     'connections' => [
-
         /*
         | Started on loopback by the `tempesal` command, which also sets these variables.
         */
@@ -26,9 +24,7 @@ return [
             'isolation_level' => 'READ COMMITTED',
             'engine' => 'InnoDB',
         ],
-
     ],
 
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => true],
-
 ];

@@ -3,11 +3,9 @@
 declare(strict_types=1);
 
 return [
-
     'default' => 'local',
 
     'disks' => [
         'local' => ['driver' => 'local', 'root' => storage_path('app'), 'serve' => false, 'throw' => true],
     ],
-
 ];

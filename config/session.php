@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 return [
-
     'driver' => 'file',
 
     /*
@@ -30,5 +29,4 @@ return [
     'http_only' => true,
 
     'same_site' => 'lax',
-
 ];

@@ -21,10 +21,9 @@ audit() {
 }
 
 check 'Shell scripts' shellcheck -x tempesal .ci/run ops/*.sh
-check 'PHP formatting' vendor/bin/pint --test
 check 'Analysis of the core' vendor/bin/phpstan analyse --no-progress --memory-limit=1G
 check 'Analysis of the application' vendor/bin/phpstan analyse -c phpstan-app.neon --no-progress --memory-limit=1G
-check 'Formatting of the screens' npm run --silent format:check
+check 'Formatting' npm run --silent format:check
 check 'Lint of the screens' npm run --silent lint
 check 'Types of the screens' npm run --silent types
 check 'Vitest' npm run --silent screens

@@ -12,7 +12,7 @@ use Tempesal\Core\Message\Message;
  * Doors to the core for the command line: ops/console.php compute FILE or plan FILE, or - for standard input.
  * Prints JSON; bad input goes to standard error with the path of the field, and the exit code is 2.
  */
-require dirname(__DIR__).'/vendor/autoload.php';
+require dirname(__DIR__) . '/vendor/autoload.php';
 
 [, $door, $source] = [...$argv, '', '', ''];
 try {
@@ -22,7 +22,8 @@ try {
         default => throw InputError::at('', Message::of('errors.no_command', name: $door)),
     };
 } catch (InputError $refusal) {
-    fwrite(STDERR, $refusal->getMessage()."\n");
+    fwrite(STDERR, $refusal->getMessage() . "\n");
     exit(2);
 }
-echo json_encode($answer, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR), "\n";
+echo json_encode($answer, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR),
+    "\n";

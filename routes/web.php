@@ -52,8 +52,13 @@ Route::prefix('api')->group(function (): void {
         Route::put('batches/{batch}/emptied', [BatchController::class, 'emptied']);
         Route::post('batches/{batch}/entries', [LedgerController::class, 'store']);
         Route::post('batches/{batch}/entries/{entry}/reversal', [LedgerController::class, 'reverse']);
-        Route::post('batches/{batch}/entries/{entry}/reversal/preview', [LedgerController::class, 'previewReversal'])->withoutMiddleware('once');
-        Route::post('batches/{batch}/preview', [LedgerController::class, 'preview'])->name('preview')->withoutMiddleware('once');
+        Route::post('batches/{batch}/entries/{entry}/reversal/preview', [
+            LedgerController::class,
+            'previewReversal',
+        ])->withoutMiddleware('once');
+        Route::post('batches/{batch}/preview', [LedgerController::class, 'preview'])
+            ->name('preview')
+            ->withoutMiddleware('once');
         Route::post('batches/{batch}/questions', [LedgerController::class, 'ask'])->withoutMiddleware('once');
         Route::get('batches/{batch}/savings', [SavingController::class, 'ofBatch']);
         Route::put('batches/{batch}/place', [JarStandController::class, 'move']);
@@ -83,7 +88,10 @@ Route::prefix('api')->group(function (): void {
         Route::delete('calendar', [CalendarController::class, 'revoke']);
         Route::get('calendar/file', [CalendarController::class, 'file']);
         Route::put('household', [PantryController::class, 'household']);
-        foreach (['people' => 'Person', 'salts' => 'Salt', 'foods' => 'Food', 'jars' => 'Jar', 'hold-downs' => 'HoldDown'] as $path => $one) {
+        foreach (
+            ['people' => 'Person', 'salts' => 'Salt', 'foods' => 'Food', 'jars' => 'Jar', 'hold-downs' => 'HoldDown']
+            as $path => $one
+        ) {
             $parameter = lcfirst($one);
             Route::post($path, [PantryController::class, "save{$one}"]);
             Route::put("{$path}/{{$parameter}}", [PantryController::class, "save{$one}"]);
@@ -138,9 +146,11 @@ Route::prefix('api')->group(function (): void {
         Route::delete('servings/{serving}', [ServingController::class, 'destroy']);
     });
 
-    Route::any('{any}', static fn () => abort(404))->where('any', '.*');
+    Route::any('{any}', static fn() => abort(404))->where('any', '.*');
 });
 
-Route::get('calendar/{secret}.ics', [CalendarController::class, 'feed'])->where('secret', '[A-Za-z0-9]{48}')->middleware('throttle:60,1');
+Route::get('calendar/{secret}.ics', [CalendarController::class, 'feed'])
+    ->where('secret', '[A-Za-z0-9]{48}')
+    ->middleware('throttle:60,1');
 
 Route::get('{any}', ScreenController::class)->where('any', '.*');

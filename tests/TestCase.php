@@ -117,12 +117,7 @@ abstract class TestCase extends LaravelTestCase
     public function json($method, $uri, array $data = [], array $headers = [], $options = 0): TestResponse
     {
         $answer = parent::json($method, $uri, $data, $headers, $options);
-        Contract::read()->assertAnswer(
-            (string) $method,
-            (string) $uri,
-            $answer->getStatusCode(),
-            (string) $this->sent,
-        );
+        Contract::read()->assertAnswer((string) $method, (string) $uri, $answer->getStatusCode(), (string) $this->sent);
 
         return $answer;
     }

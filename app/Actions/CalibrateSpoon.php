@@ -31,7 +31,9 @@ final readonly class CalibrateSpoon
                 throw ValidationException::withMessages(['grams' => 'errors.spoon_weight']);
             }
             $salt->update([
-                ...Salt::density()->write(Band::around($grams, min($grams / 2.0, SaltDose::SCALE_HALF_STEP_G))->times($perTablespoon)),
+                ...Salt::density()->write(
+                    Band::around($grams, min($grams / 2.0, SaltDose::SCALE_HALF_STEP_G))->times($perTablespoon),
+                ),
                 'calibrated' => true,
             ]);
 

@@ -30,9 +30,7 @@ use Tempesal\Core\Plan\WeekServing;
  */
 final readonly class ChangeWeek
 {
-    public function __construct(private CurrentHousehold $current, private HouseholdTransaction $transaction)
-    {
-    }
+    public function __construct(private CurrentHousehold $current, private HouseholdTransaction $transaction) {}
 
     /**
      * @param  string  $from  the first day of the week, YYYY-MM-DD
@@ -41,7 +39,7 @@ final readonly class ChangeWeek
      */
     public function __invoke(string $from, array $added, array $removed, string $requestKey): void
     {
-        $this->step($from, $requestKey, static fn (): array => [self::named($added, $removed), $added, $removed]);
+        $this->step($from, $requestKey, static fn(): array => [self::named($added, $removed), $added, $removed]);
     }
 
     /**
@@ -59,17 +57,50 @@ final readonly class ChangeWeek
             if ($week->plan->first() >= count($week->dates)) {
                 throw ValidationException::withMessages(['week' => 'errors.week_over']);
             }
-            if (count($week->plan->eaters) > PlanningProblem::MOST_EATERS || count($week->plan->jars) > PlanningProblem::MOST_OFFERS) {
-                throw InvalidInput::at('week', Message::of('errors.week_too_large', mostPeople: PlanningProblem::MOST_EATERS, mostJars: PlanningProblem::MOST_OFFERS, people: count($week->plan->eaters), jars: count($week->plan->jars)));
+            if (
+                count($week->plan->eaters) > PlanningProblem::MOST_EATERS ||
+                count($week->plan->jars) > PlanningProblem::MOST_OFFERS
+            ) {
+                throw InvalidInput::at(
+                    'week',
+                    Message::of(
+                        'errors.week_too_large',
+                        mostPeople: PlanningProblem::MOST_EATERS,
+                        mostJars: PlanningProblem::MOST_OFFERS,
+                        people: count($week->plan->eaters),
+                        jars: count($week->plan->jars),
+                    ),
+                );
             }
-            $filled = WeekFiller::fill($week->plan, $isRest, $week->rotation()->wanted($isRest ? $week->plan : $week->plan->having(
-                array_values(array_filter($week->plan->servings, static fn (WeekServing $one): bool => $one->isLocked || ! $week->plan->isUsual($one))),
-            )))['servings'];
+            $filled = WeekFiller::fill(
+                $week->plan,
+                $isRest,
+                $week
+                    ->rotation()
+                    ->wanted(
+                        $isRest
+                            ? $week->plan
+                            : $week->plan->having(
+                                array_values(
+                                    array_filter(
+                                        $week->plan->servings,
+                                        static fn(WeekServing $one): bool => $one->isLocked ||
+                                            !$week->plan->isUsual($one),
+                                    ),
+                                ),
+                            ),
+                    ),
+            )['servings'];
             $kept = array_filter(array_column($filled, 'id'));
 
             return [
                 Message::of($isRest ? 'week_change.rest_filled' : 'week_change.filled'),
-                array_values(array_map(static fn (WeekServing $one): array => self::meant($week, $one), array_filter($filled, static fn (WeekServing $one): bool => $one->id === ''))),
+                array_values(
+                    array_map(
+                        static fn(WeekServing $one): array => self::meant($week, $one),
+                        array_filter($filled, static fn(WeekServing $one): bool => $one->id === ''),
+                    ),
+                ),
                 array_values(array_diff($week->planned->pluck('id')->all(), $kept)),
             ];
         });
@@ -78,9 +109,23 @@ final readonly class ChangeWeek
     /** Everything that is not locked and still to come goes. */
     public function clear(string $from, string $requestKey): void
     {
-        $this->step($from, $requestKey, fn (): array => [Message::of('week_change.cleared'), [], array_values(
-            KitchenWeek::of($this->current->get(), $from)->planned->reject(fn (PlannedServing $one): bool => $one->is_locked || $one->planned_on < $this->current->get()->today())->pluck('id')->all(),
-        )]);
+        $this->step(
+            $from,
+            $requestKey,
+            fn(): array => [
+                Message::of('week_change.cleared'),
+                [],
+                array_values(
+                    KitchenWeek::of($this->current->get(), $from)
+                        ->planned->reject(
+                            fn(PlannedServing $one): bool => $one->is_locked ||
+                                $one->planned_on < $this->current->get()->today(),
+                        )
+                        ->pluck('id')
+                        ->all(),
+                ),
+            ],
+        );
     }
 
     /** What was planned a week earlier, where the jar is still there; otherwise from another jar of its kind. */
@@ -93,10 +138,27 @@ final readonly class ChangeWeek
             $added = [];
             foreach (PlannedServing::standing($back->toDateString(), $back->addDays(6)->toDateString()) as $one) {
                 $date = CarbonImmutable::parse($one->planned_on)->addDays(7)->toDateString();
-                $batch = $shelf->firstWhere('id', $one->batch_id) ?? $shelf->firstWhere('likeness', $one->batch->likeness);
-                $isThere = $here->contains(static fn (PlannedServing $other): bool => $other->planned_on === $date && $other->person_id === $one->person_id && $other->batch_id === $batch?->id);
-                if ($batch !== null && ! $isThere && $date >= $this->current->get()->today() && Person::query()->find($one->person_id) !== null) {
-                    $added["{$one->person_id} {$date} {$batch->id}"] = ['personId' => $one->person_id, 'batchId' => $batch->id, 'date' => $date, 'grams' => $one->grams, 'way' => $one->way, 'isLocked' => false];
+                $batch =
+                    $shelf->firstWhere('id', $one->batch_id) ?? $shelf->firstWhere('likeness', $one->batch->likeness);
+                $isThere = $here->contains(
+                    static fn(PlannedServing $other): bool => $other->planned_on === $date &&
+                        $other->person_id === $one->person_id &&
+                        $other->batch_id === $batch?->id,
+                );
+                if (
+                    $batch !== null &&
+                    !$isThere &&
+                    $date >= $this->current->get()->today() &&
+                    Person::query()->find($one->person_id) !== null
+                ) {
+                    $added["{$one->person_id} {$date} {$batch->id}"] = [
+                        'personId' => $one->person_id,
+                        'batchId' => $batch->id,
+                        'date' => $date,
+                        'grams' => $one->grams,
+                        'way' => $one->way,
+                        'isLocked' => false,
+                    ];
                 }
             }
             if ($added === []) {
@@ -111,7 +173,11 @@ final readonly class ChangeWeek
     public function undo(string $from): void
     {
         ($this->transaction)(static function () use ($from): void {
-            $last = WeekChange::query()->where('week_on', $from)->whereNull('undone_at')->orderByDesc('number')->first();
+            $last = WeekChange::query()
+                ->where('week_on', $from)
+                ->whereNull('undone_at')
+                ->orderByDesc('number')
+                ->first();
             $last?->update(['undone_at' => CarbonImmutable::now()]);
         });
     }
@@ -140,19 +206,35 @@ final readonly class ChangeWeek
             }
             // What was undone cannot be done again after something else was done.
             WeekChange::query()->where('week_on', $from)->whereNotNull('undone_at')->delete();
-            $made = WeekChange::create(['week_on' => $from, 'number' => 1 + (int) WeekChange::query()->where('week_on', $from)->max('number'), 'what' => StoredText::of($what), 'request_key' => $requestKey]);
-            $going->each(static fn (PlannedServing $one) => $one->update(['removed_by' => $made->id]));
+            $made = WeekChange::create([
+                'week_on' => $from,
+                'number' => 1 + (int) WeekChange::query()->where('week_on', $from)->max('number'),
+                'what' => StoredText::of($what),
+                'request_key' => $requestKey,
+            ]);
+            $going->each(static fn(PlannedServing $one) => $one->update(['removed_by' => $made->id]));
             $staying = $open->except($removed);
             foreach ($added as $i => $one) {
                 self::check($one, $from, $to, $i);
-                $isTwice = $staying->contains(static fn (PlannedServing $other): bool => $other->person_id === $one['personId'] && $other->planned_on === $one['date'] && $other->batch_id === $one['batchId']);
+                $isTwice = $staying->contains(
+                    static fn(PlannedServing $other): bool => $other->person_id === $one['personId'] &&
+                        $other->planned_on === $one['date'] &&
+                        $other->batch_id === $one['batchId'],
+                );
                 if ($isTwice) {
                     throw ValidationException::withMessages(["put.{$i}.batchId" => 'errors.week_twice']);
                 }
-                $staying->push(PlannedServing::create([
-                    'person_id' => $one['personId'], 'batch_id' => $one['batchId'], 'planned_on' => $one['date'], 'grams' => $one['grams'],
-                    'way' => $one['way'], 'is_locked' => $one['isLocked'], 'added_by' => $made->id,
-                ]));
+                $staying->push(
+                    PlannedServing::create([
+                        'person_id' => $one['personId'],
+                        'batch_id' => $one['batchId'],
+                        'planned_on' => $one['date'],
+                        'grams' => $one['grams'],
+                        'way' => $one['way'],
+                        'is_locked' => $one['isLocked'],
+                        'added_by' => $made->id,
+                    ]),
+                );
             }
         });
     }
@@ -180,7 +262,12 @@ final readonly class ChangeWeek
             return Message::of('week_change.several', count: max(count($added), count($removed)));
         }
 
-        return Message::of("week_change.{$code}", jar: $jar->name, person: $person->name, day: new Day($one['date'] ?? (string) $gone->first()?->planned_on));
+        return Message::of(
+            "week_change.{$code}",
+            jar: $jar->name,
+            person: $person->name,
+            day: new Day($one['date'] ?? (string) $gone->first()?->planned_on),
+        );
     }
 
     /** @param  Meant  $one */
@@ -197,8 +284,12 @@ final readonly class ChangeWeek
     private static function meant(KitchenWeek $week, WeekServing $one): array
     {
         return [
-            'personId' => $week->plan->eaters[$one->eater]->id, 'batchId' => $week->plan->jars[$one->jar]->id, 'date' => $week->dates[$one->day],
-            'grams' => $one->grams, 'way' => $one->way, 'isLocked' => $one->isLocked,
+            'personId' => $week->plan->eaters[$one->eater]->id,
+            'batchId' => $week->plan->jars[$one->jar]->id,
+            'date' => $week->dates[$one->day],
+            'grams' => $one->grams,
+            'way' => $one->way,
+            'isLocked' => $one->isLocked,
         ];
     }
 }

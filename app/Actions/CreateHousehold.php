@@ -18,18 +18,43 @@ use Tempesal\Core\Measure\SpoonSystem;
  */
 final readonly class CreateHousehold
 {
-    public function __construct(private CurrentHousehold $current, private SeedPantry $stock, private SeedFormulas $formulas, private SavePerson $save)
-    {
-    }
+    public function __construct(
+        private CurrentHousehold $current,
+        private SeedPantry $stock,
+        private SeedFormulas $formulas,
+        private SavePerson $save,
+    ) {}
 
     /**
      * @param  list<Eater>  $eaters  the rest of the diet as one figure, or by ISO weekday
      * @param  array<int, int>  $jarCounts
      */
-    public function __invoke(string $name, string $email, string $password, string $timeZone, SpoonSystem $spoons, array $eaters, array $jarCounts, bool $demo = false): User
-    {
-        return DB::transaction(function () use ($name, $email, $password, $timeZone, $spoons, $eaters, $jarCounts, $demo): User {
-            $household = Household::create(['name' => $name, 'time_zone' => $timeZone, 'spoon_system' => $spoons, 'is_demo' => $demo]);
+    public function __invoke(
+        string $name,
+        string $email,
+        string $password,
+        string $timeZone,
+        SpoonSystem $spoons,
+        array $eaters,
+        array $jarCounts,
+        bool $demo = false,
+    ): User {
+        return DB::transaction(function () use (
+            $name,
+            $email,
+            $password,
+            $timeZone,
+            $spoons,
+            $eaters,
+            $jarCounts,
+            $demo,
+        ): User {
+            $household = Household::create([
+                'name' => $name,
+                'time_zone' => $timeZone,
+                'spoon_system' => $spoons,
+                'is_demo' => $demo,
+            ]);
             $this->current->during($household, function () use ($eaters, $jarCounts): void {
                 ($this->stock)($jarCounts);
                 ($this->formulas)();
@@ -46,10 +71,15 @@ final readonly class CreateHousehold
     private function seat(int $position, array $eater): void
     {
         $rest = $eater['restOfDietMg'];
-        ($this->save)(null, ['name' => $eater['name'], 'position' => $position, 'usual_serving_g' => $eater['usualServingG']], [
-            'target_sodium_mg' => $eater['targetSodiumMg'],
-            'target_source' => $eater['targetSource'],
-            'rest' => BackgroundDiet::sharedOut(is_array($rest) ? $rest : array_fill(1, 7, $rest))->toArray(),
-        ], null);
+        ($this->save)(
+            null,
+            ['name' => $eater['name'], 'position' => $position, 'usual_serving_g' => $eater['usualServingG']],
+            [
+                'target_sodium_mg' => $eater['targetSodiumMg'],
+                'target_source' => $eater['targetSource'],
+                'rest' => BackgroundDiet::sharedOut(is_array($rest) ? $rest : array_fill(1, 7, $rest))->toArray(),
+            ],
+            null,
+        );
     }
 }

@@ -24,9 +24,7 @@ final readonly class EmptyJar
     /** Grams that are not worth a line. */
     private const TRACE_G = 0.05;
 
-    public function __construct(private LedgerWriter $ledger)
-    {
-    }
+    public function __construct(private LedgerWriter $ledger) {}
 
     public function __invoke(string $batchId, bool $isEmptied, ?CarbonImmutable $at = null): Batch
     {
@@ -36,7 +34,9 @@ final readonly class EmptyJar
                 return $batch;
             }
             try {
-                $isEmptied ? $this->throwAway($batch, RecordEntry::moment($batch, $at)->startOfSecond()) : $this->putBack($batch, $batch->emptied_at ?? CarbonImmutable::now());
+                $isEmptied
+                    ? $this->throwAway($batch, RecordEntry::moment($batch, $at)->startOfSecond())
+                    : $this->putBack($batch, $batch->emptied_at ?? CarbonImmutable::now());
             } catch (NotEnough $refusal) {
                 throw InvalidInput::at('isEmptied', $refusal->explanation());
             }
@@ -58,7 +58,7 @@ final readonly class EmptyJar
     public function before(Batch $locked, CarbonImmutable $at, Closure $work): mixed
     {
         $emptiedAt = $locked->emptied_at;
-        if ($emptiedAt === null || ! $at->isBefore($emptiedAt)) {
+        if ($emptiedAt === null || !$at->isBefore($emptiedAt)) {
             return $work();
         }
         $this->putBack($locked, $emptiedAt);

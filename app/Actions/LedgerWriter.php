@@ -27,12 +27,20 @@ final readonly class LedgerWriter
             throw new LogicException('A ledger is only written inside a transaction.');
         }
 
-        return Batch::query()->lockForUpdate()->findOrFail($batchId)->load(['entries', 'jar']);
+        return Batch::query()
+            ->lockForUpdate()
+            ->findOrFail($batchId)
+            ->load(['entries', 'jar']);
     }
 
     public function append(Batch $locked, CarbonImmutable $at, Entry $entry, ?string $requestKey = null): BatchEntry
     {
-        return $this->write($locked, ['kind' => $entry->toArray()['kind'], 'entry' => $entry->toArray(), 'happened_at' => $at, 'request_key' => $requestKey]);
+        return $this->write($locked, [
+            'kind' => $entry->toArray()['kind'],
+            'entry' => $entry->toArray(),
+            'happened_at' => $at,
+            'request_key' => $requestKey,
+        ]);
     }
 
     /**
@@ -62,14 +70,21 @@ final readonly class LedgerWriter
     /** Takes a line back by a line of its own; the line itself stays. */
     public function reverse(Batch $locked, BatchEntry $mistake, CarbonImmutable $at): BatchEntry
     {
-        return $this->write($locked, ['kind' => BatchEntry::REVERSAL, 'reverses_id' => $mistake->id, 'happened_at' => $at]);
+        return $this->write($locked, [
+            'kind' => BatchEntry::REVERSAL,
+            'reverses_id' => $mistake->id,
+            'happened_at' => $at,
+        ]);
     }
 
     /** @param  array<string, mixed>  $line */
     private function write(Batch $locked, array $line): BatchEntry
     {
         $entry = BatchEntry::create([
-            'entry' => null, 'reverses_id' => null, 'request_key' => null, ...$line,
+            'entry' => null,
+            'reverses_id' => null,
+            'request_key' => null,
+            ...$line,
             'batch_id' => $locked->id,
             'position' => 1 + (int) $locked->entries->max('position'),
         ]);

@@ -21,9 +21,7 @@ final readonly class MarkChores
     /** How long a chore can be put off. */
     private const LONGEST_DAYS = 14;
 
-    public function __construct(private HouseholdTransaction $transaction)
-    {
-    }
+    public function __construct(private HouseholdTransaction $transaction) {}
 
     /** They were not done after all. */
     public function unmark(string $markId): void
@@ -43,7 +41,10 @@ final readonly class MarkChores
     public function __invoke(array $chores, ?CarbonImmutable $until, string $requestKey): Collection
     {
         $now = CarbonImmutable::now()->startOfSecond();
-        if ($until !== null && ($until->lessThanOrEqualTo($now) || $until->greaterThan($now->addDays(self::LONGEST_DAYS)))) {
+        if (
+            $until !== null &&
+            ($until->lessThanOrEqualTo($now) || $until->greaterThan($now->addDays(self::LONGEST_DAYS)))
+        ) {
             throw ValidationException::withMessages(['until' => 'errors.chore_later']);
         }
 
@@ -54,10 +55,16 @@ final readonly class MarkChores
             }
             foreach ($chores as $chore) {
                 Batch::query()->findOrFail($chore['batchId']);
-                $written->push(ChoreMark::create([
-                    'batch_id' => $chore['batchId'], 'task' => $chore['task'], 'due_on' => $chore['dueOn'],
-                    'done_at' => $until === null ? $now : null, 'snoozed_until' => $until, 'request_key' => $requestKey,
-                ]));
+                $written->push(
+                    ChoreMark::create([
+                        'batch_id' => $chore['batchId'],
+                        'task' => $chore['task'],
+                        'due_on' => $chore['dueOn'],
+                        'done_at' => $until === null ? $now : null,
+                        'snoozed_until' => $until,
+                        'request_key' => $requestKey,
+                    ]),
+                );
             }
 
             return $written;

@@ -27,9 +27,7 @@ use Tempesal\Core\Uptake\TemperatureHistory;
  */
 final readonly class MoveJar
 {
-    public function __construct(private LedgerWriter $ledger, private CurrentHousehold $current)
-    {
-    }
+    public function __construct(private LedgerWriter $ledger, private CurrentHousehold $current) {}
 
     /** @param  string  $requestKey  the same key never moves it twice */
     public function __invoke(string $batchId, Place $place, string $requestKey, ?CarbonImmutable $at = null): Batch
@@ -42,7 +40,12 @@ final readonly class MoveJar
             if ($batch->place === Place::Fridge) {
                 $this->refuseToStoreOut($batch);
             }
-            $this->ledger->append($batch, RecordEntry::moment($batch, $at)->startOfSecond(), self::standing($place), $requestKey);
+            $this->ledger->append(
+                $batch,
+                RecordEntry::moment($batch, $at)->startOfSecond(),
+                self::standing($place),
+                $requestKey,
+            );
             $this->ledger->check($batch);
             $batch->update(['place' => $place]);
 
@@ -54,16 +57,21 @@ final readonly class MoveJar
     public static function standing(Place $place): Soak
     {
         return Soak::fromNowOn(TemperatureHistory::constant(Celsius::of(Room::at($place)->usual_celsius)))
-            ->called($place->isWarm() ? 'ferment' : 'rest')->in($place->value);
+            ->called($place->isWarm() ? 'ferment' : 'rest')
+            ->in($place->value);
     }
 
     /** @throws ValidationException */
     private function refuseToStoreOut(Batch $batch): void
     {
-        $status = BatchStatus::of($batch->load(['formulaVersion', 'choreMarks', 'notes']), Ledgers::of($batch), $this->current->get());
+        $status = BatchStatus::of(
+            $batch->load(['formulaVersion', 'choreMarks', 'notes']),
+            Ledgers::of($batch),
+            $this->current->get(),
+        );
         $goesOn = $status->forecast !== null && ($status->daysSince($status->forecast->ready) ?? -1) < 0;
         $gate = $status->gate(ReleasePurpose::StoreOut);
-        if (! $goesOn && ! $gate->isOpen) {
+        if (!$goesOn && !$gate->isOpen) {
             throw InvalidInput::at('place', Message::of('errors.store_out', reason: $gate->reason));
         }
     }

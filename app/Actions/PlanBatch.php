@@ -17,21 +17,37 @@ use Carbon\CarbonImmutable;
  */
 final readonly class PlanBatch
 {
-    public function __construct(private HouseholdTransaction $transaction)
-    {
-    }
+    public function __construct(private HouseholdTransaction $transaction) {}
 
-    public function __invoke(string $formulaId, ?string $lineId, string $jarId, string $startOn, float $share, string $requestKey): PlannedBatch
-    {
-        return ($this->transaction)(static function () use ($formulaId, $lineId, $jarId, $startOn, $share, $requestKey): PlannedBatch {
+    public function __invoke(
+        string $formulaId,
+        ?string $lineId,
+        string $jarId,
+        string $startOn,
+        float $share,
+        string $requestKey,
+    ): PlannedBatch {
+        return ($this->transaction)(static function () use (
+            $formulaId,
+            $lineId,
+            $jarId,
+            $startOn,
+            $share,
+            $requestKey,
+        ): PlannedBatch {
             $formula = Formula::query()->findOrFail($formulaId);
             $jar = Jar::query()->findOrFail($jarId);
             $line = $lineId === null ? null : RotationLine::query()->findOrFail($lineId);
 
-            return PlannedBatch::query()->where('request_key', $requestKey)->first() ?? PlannedBatch::create([
-                'formula_id' => $formula->id, 'rotation_line_id' => $line?->id, 'jar_id' => $jar->id,
-                'start_on' => CarbonImmutable::parse($startOn)->toDateString(), 'share' => $share, 'request_key' => $requestKey,
-            ]);
+            return PlannedBatch::query()->where('request_key', $requestKey)->first() ??
+                PlannedBatch::create([
+                    'formula_id' => $formula->id,
+                    'rotation_line_id' => $line?->id,
+                    'jar_id' => $jar->id,
+                    'start_on' => CarbonImmutable::parse($startOn)->toDateString(),
+                    'share' => $share,
+                    'request_key' => $requestKey,
+                ]);
         });
     }
 

@@ -21,9 +21,11 @@ use Illuminate\Validation\ValidationException;
  */
 final readonly class PreviewEntry
 {
-    public function __construct(private RecordEntry $write, private ReverseEntry $reverse, private CurrentHousehold $current)
-    {
-    }
+    public function __construct(
+        private RecordEntry $write,
+        private ReverseEntry $reverse,
+        private CurrentHousehold $current,
+    ) {}
 
     /**
      * @param  array<string, mixed>  $documented
@@ -33,7 +35,7 @@ final readonly class PreviewEntry
      */
     public function __invoke(string $batchId, array $documented, ?CarbonImmutable $at): array
     {
-        return $this->tried($batchId, fn () => ($this->write)($batchId, $documented, $at, (string) Str::ulid()));
+        return $this->tried($batchId, fn() => ($this->write)($batchId, $documented, $at, (string) Str::ulid()));
     }
 
     /**
@@ -45,7 +47,7 @@ final readonly class PreviewEntry
      */
     public function reversal(string $batchId, string $entryId): array
     {
-        return $this->tried($batchId, fn () => ($this->reverse)($batchId, $entryId));
+        return $this->tried($batchId, fn() => ($this->reverse)($batchId, $entryId));
     }
 
     /**

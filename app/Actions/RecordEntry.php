@@ -19,9 +19,7 @@ use Tempesal\Core\Ledger\NotEnough;
  */
 final readonly class RecordEntry
 {
-    public function __construct(private LedgerWriter $ledger, private EntryReader $read)
-    {
-    }
+    public function __construct(private LedgerWriter $ledger, private EntryReader $read) {}
 
     /**
      * @param  array<string, mixed>  $documented  the entry in its documented form
@@ -33,7 +31,13 @@ final readonly class RecordEntry
             $lenderId = self::lenderId($documented);
             // Always in the same order, so that two jars lending to each other never wait for one another.
             $locked = [];
-            foreach (collect([$batchId, $lenderId])->whereNotNull()->unique()->sort() as $id) {
+            foreach (
+                collect([$batchId, $lenderId])
+                    ->whereNotNull()
+                    ->unique()
+                    ->sort()
+                as $id
+            ) {
                 $locked[$id] = $this->ledger->lock($id);
             }
             $batch = $locked[$batchId];
@@ -42,7 +46,10 @@ final readonly class RecordEntry
             }
             $moment = self::moment($batch, $at);
             try {
-                foreach ($this->read->entries($documented, $batch, $lenderId === null ? null : $locked[$lenderId], $moment) as $entry) {
+                foreach (
+                    $this->read->entries($documented, $batch, $lenderId === null ? null : $locked[$lenderId], $moment)
+                    as $entry
+                ) {
                     $this->ledger->append($batch, $moment, $entry, $requestKey);
                     if ($entry instanceof Starter && $lenderId !== null) {
                         $this->ledger->lend($locked[$lenderId], $moment, $entry->grams, $batch);
@@ -75,7 +82,7 @@ final readonly class RecordEntry
     public static function lenderId(array $documented): ?string
     {
         foreach ([$documented, $documented['starter'] ?? null, $documented['brine'] ?? null] as $part) {
-            if (is_array($part) && is_string($part['fromBatch'] ?? null) && ! isset($part['liquid'])) {
+            if (is_array($part) && is_string($part['fromBatch'] ?? null) && !isset($part['liquid'])) {
                 return $part['fromBatch'];
             }
         }

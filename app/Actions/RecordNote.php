@@ -21,9 +21,7 @@ use Tempesal\Core\Check\Inspection;
  */
 final readonly class RecordNote
 {
-    public function __construct(private LedgerWriter $ledger, private CurrentHousehold $current)
-    {
-    }
+    public function __construct(private LedgerWriter $ledger, private CurrentHousehold $current) {}
 
     /**
      * @param  array<string, mixed>  $columns  of the note
@@ -40,9 +38,13 @@ final readonly class RecordNote
             $moment = RecordEntry::moment($batch, $at)->startOfSecond();
 
             return Note::create([
-                'marks' => [], 'text' => '', ...$columns,
-                'batch_id' => $batch->id, 'happened_at' => $moment,
-                'ripened_s' => Ledgers::of($batch, $moment)->state()->ripened, 'request_key' => $requestKey,
+                'marks' => [],
+                'text' => '',
+                ...$columns,
+                'batch_id' => $batch->id,
+                'happened_at' => $moment,
+                'ripened_s' => Ledgers::of($batch, $moment)->state()->ripened,
+                'request_key' => $requestKey,
             ]);
         });
     }
@@ -68,12 +70,20 @@ final readonly class RecordNote
     public function check(string $batchId, array $found, string $requestKey): Note
     {
         $batch = Batch::whole()->findOrFail($batchId);
-        $inspection = Inspection::of(BatchStatus::of($batch, Ledgers::of($batch), $this->current->get())->situation(), $found);
+        $inspection = Inspection::of(
+            BatchStatus::of($batch, Ledgers::of($batch), $this->current->get())->situation(),
+            $found,
+        );
 
-        return $this($batchId, [
-            'found' => array_map(static fn (Finding $sign): string => $sign->value, $found),
-            'verdict' => $inspection->verdict,
-            'because' => StoredText::of($inspection->because()),
-        ], null, $requestKey);
+        return $this(
+            $batchId,
+            [
+                'found' => array_map(static fn(Finding $sign): string => $sign->value, $found),
+                'verdict' => $inspection->verdict,
+                'because' => StoredText::of($inspection->because()),
+            ],
+            null,
+            $requestKey,
+        );
     }
 }

@@ -16,9 +16,7 @@ use Illuminate\Validation\ValidationException;
  */
 final readonly class RecordOtherFood
 {
-    public function __construct(private HouseholdTransaction $transaction)
-    {
-    }
+    public function __construct(private HouseholdTransaction $transaction) {}
 
     /** @param  array{person_id: string, eaten_on: string, name: string, sodium_mg: float, instead_of: list<string>, how: array<string, mixed>}  $columns */
     public function __invoke(array $columns, string $requestKey): OtherFood
@@ -35,11 +33,18 @@ final readonly class RecordOtherFood
      */
     public function all(array $rows, array $keys): array
     {
-        return ($this->transaction)(static fn (): array => array_map(static function (array $row, string $key): OtherFood {
-            Person::query()->findOrFail($row['person_id']);
+        return ($this->transaction)(
+            static fn(): array => array_map(
+                static function (array $row, string $key): OtherFood {
+                    Person::query()->findOrFail($row['person_id']);
 
-            return OtherFood::query()->where('request_key', $key)->first() ?? OtherFood::create([...$row, 'request_key' => $key]);
-        }, $rows, $keys));
+                    return OtherFood::query()->where('request_key', $key)->first() ??
+                        OtherFood::create([...$row, 'request_key' => $key]);
+                },
+                $rows,
+                $keys,
+            ),
+        );
     }
 
     /**
@@ -56,7 +61,7 @@ final readonly class RecordOtherFood
             }
             $this->takeBack($id);
 
-            return ($this)($columns, $requestKey);
+            return $this($columns, $requestKey);
         });
     }
 

@@ -26,9 +26,7 @@ use Tempesal\Core\Message\Message;
  */
 final readonly class ReleaseBatch
 {
-    public function __construct(private LedgerWriter $ledger, private CurrentHousehold $current)
-    {
-    }
+    public function __construct(private LedgerWriter $ledger, private CurrentHousehold $current) {}
 
     /**
      * @param  float|null  $grams  how much is given away
@@ -43,7 +41,7 @@ final readonly class ReleaseBatch
             }
             $status = BatchStatus::of($batch, Ledgers::of($batch), $this->current->get());
             $gate = $status->gate($purpose);
-            if (! $gate->isOpen) {
+            if (!$gate->isOpen) {
                 throw InvalidInput::at('purpose', $gate->reason);
             }
             $now = CarbonImmutable::now()->startOfSecond();
@@ -54,7 +52,11 @@ final readonly class ReleaseBatch
                 }
                 $done = Message::of('release.given_away', grams: round($grams, 1), reason: $gate->reason);
                 try {
-                    $give = (new Give(BatchStatus::servedPhase($batch, $status->state), Grams::of($grams), null))->bookedAt($status->state);
+                    $give = (new Give(
+                        BatchStatus::servedPhase($batch, $status->state),
+                        Grams::of($grams),
+                        null,
+                    ))->bookedAt($status->state);
                     $this->ledger->append($batch, $now, $give, $requestKey);
                     $this->ledger->check($batch);
                 } catch (NotEnough $refusal) {
@@ -62,8 +64,12 @@ final readonly class ReleaseBatch
                 }
             }
             Note::create([
-                'batch_id' => $batch->id, 'happened_at' => $now, 'ripened_s' => $status->state->ripened, 'marks' => [],
-                'text' => StoredText::of($done), 'request_key' => $requestKey,
+                'batch_id' => $batch->id,
+                'happened_at' => $now,
+                'ripened_s' => $status->state->ripened,
+                'marks' => [],
+                'text' => StoredText::of($done),
+                'request_key' => $requestKey,
             ]);
 
             return $batch;

@@ -23,9 +23,7 @@ use Tempesal\Core\Message\Message;
  */
 final readonly class ReverseEntry
 {
-    public function __construct(private LedgerWriter $ledger, private UndoServing $undo)
-    {
-    }
+    public function __construct(private LedgerWriter $ledger, private UndoServing $undo) {}
 
     /** Refuses, in a sentence, what the history would not hold together without. */
     public function __invoke(string $batchId, string $entryId): Batch
@@ -40,7 +38,13 @@ final readonly class ReverseEntry
             }
             $twin = $this->twin($mistake);
             $locked = [];
-            foreach (collect([$batchId, $twin?->batch_id])->whereNotNull()->unique()->sort() as $id) {
+            foreach (
+                collect([$batchId, $twin?->batch_id])
+                    ->whereNotNull()
+                    ->unique()
+                    ->sort()
+                as $id
+            ) {
                 $locked[$id] = $this->ledger->lock($id);
             }
             if ($mistake->kind === BatchEntry::REVERSAL) {
@@ -59,7 +63,10 @@ final readonly class ReverseEntry
                 [, $place] = array_slice($locked[$batchId]->stands(), -1)[0];
                 $locked[$batchId]->update(['place' => $place]);
             } catch (NotEnough $refusal) {
-                throw InvalidInput::at('entry', Message::of('errors.reverse_later_first', reason: $refusal->explanation()));
+                throw InvalidInput::at(
+                    'entry',
+                    Message::of('errors.reverse_later_first', reason: $refusal->explanation()),
+                );
             }
 
             return $locked[$batchId];
@@ -69,7 +76,9 @@ final readonly class ReverseEntry
     /** A share of the dish whose rest the line gave away. */
     private static function shareOf(BatchEntry $line): ?Serving
     {
-        return $line->kind !== Give::kind() || $line->request_key === null ? null : Serving::query()->where('dish_key', $line->request_key)->first();
+        return $line->kind !== Give::kind() || $line->request_key === null
+            ? null
+            : Serving::query()->where('dish_key', $line->request_key)->first();
     }
 
     /** The line that another jar wrote at the same time: the lender's for a starter, the borrower's for what was given. */
@@ -80,14 +89,29 @@ final readonly class ReverseEntry
         }
         $entry = $line->read();
         $other = match (true) {
-            $entry instanceof Starter && $entry->fromBatch !== null => ['batch' => $entry->fromBatch, 'kind' => Give::kind(), 'names' => 'toBatch'],
-            $entry instanceof Give && $entry->toBatch !== null => ['batch' => $entry->toBatch, 'kind' => Starter::kind(), 'names' => 'fromBatch'],
+            $entry instanceof Starter && $entry->fromBatch !== null => [
+                'batch' => $entry->fromBatch,
+                'kind' => Give::kind(),
+                'names' => 'toBatch',
+            ],
+            $entry instanceof Give && $entry->toBatch !== null => [
+                'batch' => $entry->toBatch,
+                'kind' => Starter::kind(),
+                'names' => 'fromBatch',
+            ],
             default => null,
         };
 
-        return $other === null ? null : BatchEntry::standing()->where('batch_id', $other['batch'])->where('kind', $other['kind'])
-            ->where('happened_at', $line->happened_at)->get()
-            ->first(static fn (BatchEntry $twin): bool => ($twin->entry[$other['names']] ?? null) === $line->batch_id
-                && abs((float) ($twin->entry['grams'] ?? 0.0) - (float) ($line->entry['grams'] ?? 0.0)) < 1e-9);
+        return $other === null
+            ? null
+            : BatchEntry::standing()
+                ->where('batch_id', $other['batch'])
+                ->where('kind', $other['kind'])
+                ->where('happened_at', $line->happened_at)
+                ->get()
+                ->first(
+                    static fn(BatchEntry $twin): bool => ($twin->entry[$other['names']] ?? null) === $line->batch_id &&
+                        abs((float) ($twin->entry['grams'] ?? 0.0) - (float) ($line->entry['grams'] ?? 0.0)) < 1e-9,
+                );
     }
 }

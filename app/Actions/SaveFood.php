@@ -24,12 +24,16 @@ final readonly class SaveFood
         return DB::transaction(static function () use ($id, $columns, $version): Ingredient {
             if ($id === null) {
                 return Ingredient::create([
-                    ...$columns, 'key' => 'own-'.Str::lower((string) Str::ulid()), 'own' => true, 'colour' => '#b9ab99',
-                    'brine_floor_of_water' => Produce::USUAL_BRINE_FLOOR, 'also' => '',
+                    ...$columns,
+                    'key' => 'own-' . Str::lower((string) Str::ulid()),
+                    'own' => true,
+                    'colour' => '#b9ab99',
+                    'brine_floor_of_water' => Produce::USUAL_BRINE_FLOOR,
+                    'also' => '',
                 ]);
             }
             $food = Ingredient::query()->lockForUpdate()->findOrFail($id)->refuseUnless($version);
-            $food->update([...$columns, 'edited' => ! $food->own]);
+            $food->update([...$columns, 'edited' => !$food->own]);
 
             return $food;
         });

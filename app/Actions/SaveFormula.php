@@ -19,9 +19,7 @@ use Tempesal\Core\Message\Message;
  */
 final readonly class SaveFormula
 {
-    public function __construct(private HouseholdTransaction $transaction)
-    {
-    }
+    public function __construct(private HouseholdTransaction $transaction) {}
 
     /**
      * @param  array<string, mixed>  $document
@@ -36,8 +34,18 @@ final readonly class SaveFormula
             if ($there !== null) {
                 return $there;
             }
-            $formula = Formula::create(['key' => null, 'name' => $read->name, 'version' => 1, 'request_key' => $requestKey]);
-            FormulaVersion::create(['formula_id' => $formula->id, 'number' => 1, 'document' => self::withoutKey($read->document), 'request_key' => $requestKey]);
+            $formula = Formula::create([
+                'key' => null,
+                'name' => $read->name,
+                'version' => 1,
+                'request_key' => $requestKey,
+            ]);
+            FormulaVersion::create([
+                'formula_id' => $formula->id,
+                'number' => 1,
+                'document' => self::withoutKey($read->document),
+                'request_key' => $requestKey,
+            ]);
 
             return $formula;
         });
@@ -71,13 +79,20 @@ final readonly class SaveFormula
 
         return ($this->transaction)(static function () use ($formulaId, $read, $basedOn, $requestKey): Formula {
             $formula = Formula::query()->lockForUpdate()->findOrFail($formulaId);
-            if (FormulaVersion::query()->where('formula_id', $formula->id)->where('request_key', $requestKey)->exists()) {
+            if (
+                FormulaVersion::query()->where('formula_id', $formula->id)->where('request_key', $requestKey)->exists()
+            ) {
                 return $formula;
             }
             if ($formula->version !== $basedOn) {
                 throw InvalidInput::at('basedOn', Message::of('errors.formula_changed', version: $formula->version));
             }
-            FormulaVersion::create(['formula_id' => $formula->id, 'number' => $basedOn + 1, 'document' => self::withoutKey($read->document), 'request_key' => $requestKey]);
+            FormulaVersion::create([
+                'formula_id' => $formula->id,
+                'number' => $basedOn + 1,
+                'document' => self::withoutKey($read->document),
+                'request_key' => $requestKey,
+            ]);
             $formula->update(['name' => $read->name, 'version' => $basedOn + 1]);
 
             return $formula;

@@ -16,9 +16,7 @@ use Illuminate\Support\Str;
  */
 final readonly class SavePantryRow
 {
-    public function __construct(private HouseholdTransaction $transaction)
-    {
-    }
+    public function __construct(private HouseholdTransaction $transaction) {}
 
     /**
      * A salt of the cook's own; those that a kitchen starts with are not changed.
@@ -27,31 +25,45 @@ final readonly class SavePantryRow
      */
     public function salt(?string $id, array $columns, ?int $version): void
     {
-        ($this->transaction)(static fn () => $id === null
-            ? Salt::create([...$columns, 'key' => 'own-'.Str::lower((string) Str::ulid()),
-                'position' => 1 + (int) Salt::query()->max('position')])
-            : Salt::query()->where('own', true)->lockForUpdate()->findOrFail($id)->refuseUnless($version)->update($columns));
+        ($this->transaction)(
+            static fn() => $id === null
+                ? Salt::create([
+                    ...$columns,
+                    'key' => 'own-' . Str::lower((string) Str::ulid()),
+                    'position' => 1 + (int) Salt::query()->max('position'),
+                ])
+                : Salt::query()
+                    ->where('own', true)
+                    ->lockForUpdate()
+                    ->findOrFail($id)
+                    ->refuseUnless($version)
+                    ->update($columns),
+        );
     }
 
     /** @param  array<string, mixed>  $columns */
     public function jar(?string $id, array $columns, ?int $version): void
     {
-        ($this->transaction)(static fn () => $id === null
-            ? Jar::create([...$columns, 'position' => 1 + (int) Jar::query()->max('position')])
-            : Jar::query()->lockForUpdate()->findOrFail($id)->refuseUnless($version)->update($columns));
+        ($this->transaction)(
+            static fn() => $id === null
+                ? Jar::create([...$columns, 'position' => 1 + (int) Jar::query()->max('position')])
+                : Jar::query()->lockForUpdate()->findOrFail($id)->refuseUnless($version)->update($columns),
+        );
     }
 
     /** @param  array<string, mixed>  $columns */
     public function holdDown(?string $id, array $columns, ?int $version): void
     {
-        ($this->transaction)(static fn () => $id === null
-            ? HoldDown::create($columns)
-            : HoldDown::query()->lockForUpdate()->findOrFail($id)->refuseUnless($version)->update($columns));
+        ($this->transaction)(
+            static fn() => $id === null
+                ? HoldDown::create($columns)
+                : HoldDown::query()->lockForUpdate()->findOrFail($id)->refuseUnless($version)->update($columns),
+        );
     }
 
     /** @param  array<string, mixed>  $columns */
     public function household(Household $household, array $columns, ?int $version): void
     {
-        ($this->transaction)(static fn () => $household->refresh()->refuseUnless($version)->update($columns));
+        ($this->transaction)(static fn() => $household->refresh()->refuseUnless($version)->update($columns));
     }
 }

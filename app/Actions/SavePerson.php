@@ -25,7 +25,10 @@ final readonly class SavePerson
     {
         return DB::transaction(static function () use ($id, $columns, $figures, $since, $version): Person {
             if ($id === null) {
-                $person = Person::create(['position' => 1 + (int) (Person::query()->withoutGlobalScope('present')->max('position') ?? -1), ...$columns]);
+                $person = Person::create([
+                    'position' => 1 + (int) (Person::query()->withoutGlobalScope('present')->max('position') ?? -1),
+                    ...$columns,
+                ]);
                 $since = null;
             } else {
                 $person = Person::query()->lockForUpdate()->findOrFail($id)->refuseUnless($version);
@@ -47,12 +50,17 @@ final readonly class SavePerson
         if ($there !== null && $since === null) {
             IntakeTarget::query()->whereIn('id', $person->intakeTargets->pluck('id'))->delete();
         }
-        IntakeTarget::query()->updateOrCreate(['person_id' => $person->id, 'since' => $since ?? IntakeTarget::ALWAYS], $figures);
+        IntakeTarget::query()->updateOrCreate(
+            ['person_id' => $person->id, 'since' => $since ?? IntakeTarget::ALWAYS],
+            $figures,
+        );
     }
 
     /** @param  Figures  $figures */
     private static function isSame(IntakeTarget $there, array $figures): bool
     {
-        return $there->target_sodium_mg === $figures['target_sodium_mg'] && $there->target_source === $figures['target_source'] && $there->rest == $figures['rest'];
+        return $there->target_sodium_mg === $figures['target_sodium_mg'] &&
+            $there->target_source === $figures['target_source'] &&
+            $there->rest == $figures['rest'];
     }
 }

@@ -32,9 +32,9 @@ final class SavePhoto
         $note = Note::query()->findOrFail($noteId);
         $bytes = $file->isValid() ? (string) $file->get() : '';
         $picture = self::read($bytes, $file->getPathname());
-        $name = (string) Str::ulid().'.jpg';
+        $name = (string) Str::ulid() . '.jpg';
         File::ensureDirectoryExists(self::folder($note), 0700);
-        imagejpeg($picture, self::folder($note)."/{$name}", self::QUALITY);
+        imagejpeg($picture, self::folder($note) . "/{$name}", self::QUALITY);
         $before = self::path($note);
         $note->update(['photo' => $name]);
         if ($before !== null) {
@@ -53,7 +53,7 @@ final class SavePhoto
     {
         $picture = self::read($bytes, null);
         File::ensureDirectoryExists(self::folder($note), 0700);
-        imagejpeg($picture, self::folder($note)."/{$note->photo}", self::QUALITY);
+        imagejpeg($picture, self::folder($note) . "/{$note->photo}", self::QUALITY);
     }
 
     /** Whether that could be the name of a photo; nothing else is ever looked for on the disk. */
@@ -65,13 +65,13 @@ final class SavePhoto
     /** Where a note's photo lies; null when it has none. */
     public static function path(Note $note): ?string
     {
-        return $note->photo === null || ! self::isName($note->photo) ? null : self::folder($note)."/{$note->photo}";
+        return $note->photo === null || !self::isName($note->photo) ? null : self::folder($note) . "/{$note->photo}";
     }
 
     /** Where a household's photos lie. */
     public static function folderOf(string $householdId): string
     {
-        return rtrim((string) config('tempesal.photos'), '/')."/{$householdId}";
+        return rtrim((string) config('tempesal.photos'), '/') . "/{$householdId}";
     }
 
     private static function folder(Note $note): string
@@ -87,7 +87,7 @@ final class SavePhoto
     private static function read(string $bytes, ?string $path): GdImage
     {
         $size = @getimagesizefromstring($bytes);
-        if ($size === false || ! in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP], true)) {
+        if ($size === false || !in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP], true)) {
             throw ValidationException::withMessages(['photo' => self::NO_PICTURE]);
         }
         if ($size[0] * $size[1] > self::MOST_PIXELS) {
@@ -118,7 +118,7 @@ final class SavePhoto
     private static function upright(GdImage $picture, ?string $jpeg): GdImage
     {
         $exif = $jpeg === null ? false : @exif_read_data($jpeg);
-        $turn = [3 => 180, 6 => 270, 8 => 90][is_array($exif) ? ($exif['Orientation'] ?? 1) : 1] ?? 0;
+        $turn = [3 => 180, 6 => 270, 8 => 90][is_array($exif) ? $exif['Orientation'] ?? 1 : 1] ?? 0;
 
         return $turn === 0 ? $picture : (imagerotate($picture, $turn, 0) ?: $picture);
     }

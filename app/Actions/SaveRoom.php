@@ -14,9 +14,7 @@ use Tempesal\Core\Method\Place;
  */
 final readonly class SaveRoom
 {
-    public function __construct(private HouseholdTransaction $transaction, private RecomputeNoteRipeness $ripen)
-    {
-    }
+    public function __construct(private HouseholdTransaction $transaction, private RecomputeNoteRipeness $ripen) {}
 
     /**
      * @param  int  $warmestHour  by the kitchen clock
@@ -26,7 +24,10 @@ final readonly class SaveRoom
     {
         ($this->transaction)(function () use ($place, $celsius, $swing, $warmestHour, $version): void {
             Room::at($place)->refuseUnless($version);
-            Room::query()->updateOrCreate(['place' => $place->value], ['usual_celsius' => $celsius, 'swing_celsius' => $swing, 'warmest_hour' => $warmestHour]);
+            Room::query()->updateOrCreate(
+                ['place' => $place->value],
+                ['usual_celsius' => $celsius, 'swing_celsius' => $swing, 'warmest_hour' => $warmestHour],
+            );
             ($this->ripen)();
         });
     }

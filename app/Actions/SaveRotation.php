@@ -15,9 +15,7 @@ use App\Week\Planning;
  */
 final readonly class SaveRotation
 {
-    public function __construct(private CurrentHousehold $current, private HouseholdTransaction $transaction)
-    {
-    }
+    public function __construct(private CurrentHousehold $current, private HouseholdTransaction $transaction) {}
 
     /** @param  list<array{id: string|null, name: string, formula_id: string|null, likenesses: list<string>, weekdays: list<int>, times_a_week: float, months: list<int>}>  $lines */
     public function __invoke(array $lines, Planning $planning): void
@@ -31,8 +29,10 @@ final readonly class SaveRotation
                 if ($line['formula_id'] !== null) {
                     Formula::query()->findOrFail($line['formula_id']);
                 }
-                $row = $id === null ? null : ($there[$id] ?? null);
-                $row === null ? $row = RotationLine::create([...$line, 'position' => $position]) : $row->update([...$line, 'position' => $position]);
+                $row = $id === null ? null : $there[$id] ?? null;
+                $row === null
+                    ? ($row = RotationLine::create([...$line, 'position' => $position]))
+                    : $row->update([...$line, 'position' => $position]);
                 $kept[] = $row->id;
             }
             RotationLine::query()->whereNotIn('id', $kept)->delete();

@@ -26,12 +26,21 @@ final readonly class SeedFormulas
             foreach (FormulaLibrary::documents() as $document) {
                 $known = $there->get($document['key']);
                 if ($known === null) {
-                    $formulas[] = ['id' => $id = (string) Str::ulid(), 'key' => $document['key'], 'name' => $document['name'], 'version' => 1];
+                    $formulas[] = [
+                        'id' => ($id = (string) Str::ulid()),
+                        'key' => $document['key'],
+                        'name' => $document['name'],
+                        'version' => 1,
+                    ];
                     $versions[] = ['formula_id' => $id, 'number' => 1, 'document' => $document];
                 } elseif ($known->newest->isOfLibrary() && $known->newest->document != $document) {
                     $known->update(['name' => $document['name'], 'version' => $known->version + 1]);
-                    $versions[] = ['formula_id' => $known->id, 'number' => $known->version, 'document' => $document,
-                        'note' => self::CORRECTED];
+                    $versions[] = [
+                        'formula_id' => $known->id,
+                        'number' => $known->version,
+                        'document' => $document,
+                        'note' => self::CORRECTED,
+                    ];
                 }
             }
             Formula::createMany($formulas);

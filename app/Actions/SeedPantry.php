@@ -40,8 +40,13 @@ final readonly class SeedPantry
         $this->foods();
         foreach (self::JARS as $position => [$name, $ml, $mouth, $body, $cover]) {
             Jar::create([
-                'name' => $name, 'position' => $position, 'nominal_ml' => $ml, 'mouth_mm' => $mouth, 'body_mm' => $body,
-                'cover' => $cover, 'how_many' => $jarCounts[$position] ?? 0,
+                'name' => $name,
+                'position' => $position,
+                'nominal_ml' => $ml,
+                'mouth_mm' => $mouth,
+                'body_mm' => $body,
+                'cover' => $cover,
+                'how_many' => $jarCounts[$position] ?? 0,
             ]);
         }
         foreach (self::HOLD_DOWNS as [$name, $ml]) {
@@ -68,13 +73,28 @@ final readonly class SeedPantry
     /** @return list<array<string, mixed>> rows of the ingredients table */
     public static function ingredients(): array
     {
-        return array_map(static fn (array $food): array => [
-            'key' => $food['key'], 'name' => $food['name'], 'use' => $food['use'], 'colour' => $food['colour'], 'source' => $food['source'],
-            'water_g_per_100g' => $food['water'], ...Ingredient::sodium()->write(Band::of(...array_values($food['sodium']))),
-            'density_g_per_ml' => $food['density'], 'shape' => $food['shape'], 'tissue' => $food['tissue'], 'hollow' => $food['hollow'],
-            'live' => $food['live'], 'brine_floor_of_water' => $food['brineFloor'], 'ph' => $food['ph'],
-            'traits' => $food['traits'], 'allergens' => $food['allergens'],
-            'not_for' => $food['notFor'], 'also' => implode(', ', $food['also']),
-        ], FoodTable::all());
+        return array_map(
+            static fn(array $food): array => [
+                'key' => $food['key'],
+                'name' => $food['name'],
+                'use' => $food['use'],
+                'colour' => $food['colour'],
+                'source' => $food['source'],
+                'water_g_per_100g' => $food['water'],
+                ...Ingredient::sodium()->write(Band::of(...array_values($food['sodium']))),
+                'density_g_per_ml' => $food['density'],
+                'shape' => $food['shape'],
+                'tissue' => $food['tissue'],
+                'hollow' => $food['hollow'],
+                'live' => $food['live'],
+                'brine_floor_of_water' => $food['brineFloor'],
+                'ph' => $food['ph'],
+                'traits' => $food['traits'],
+                'allergens' => $food['allergens'],
+                'not_for' => $food['notFor'],
+                'also' => implode(', ', $food['also']),
+            ],
+            FoodTable::all(),
+        );
     }
 }

@@ -30,33 +30,66 @@ final readonly class ServeDish
     /** Shares of a dish that are nothing. */
     private const ROUNDING = 1e-6;
 
-    public function __construct(private ServePortion $serve, private LedgerWriter $ledger,
-        private HouseholdTransaction $transaction, private CurrentHousehold $current, private EmptyJar $empty)
-    {
-    }
+    public function __construct(
+        private ServePortion $serve,
+        private LedgerWriter $ledger,
+        private HouseholdTransaction $transaction,
+        private CurrentHousehold $current,
+        private EmptyJar $empty,
+    ) {}
 
     /**
      * @param  non-empty-list<array{personId: string, grams: Grams}>  $portions
      * @param  Grams|null  $dish  what went into a dish; null: there is none
      * @return list<Serving>
      */
-    public function __invoke(string $batchId, array $portions, ?Grams $dish, ?Phase $phase, ServingStyle $way,
-        ServingMoment $when, string $requestKey, ?CarbonImmutable $at = null): array
-    {
-        return ($this->transaction)(function () use ($batchId, $portions, $dish, $phase, $way, $when, $requestKey, $at): array {
+    public function __invoke(
+        string $batchId,
+        array $portions,
+        ?Grams $dish,
+        ?Phase $phase,
+        ServingStyle $way,
+        ServingMoment $when,
+        string $requestKey,
+        ?CarbonImmutable $at = null,
+    ): array {
+        return ($this->transaction)(function () use (
+            $batchId,
+            $portions,
+            $dish,
+            $phase,
+            $way,
+            $when,
+            $requestKey,
+            $at,
+        ): array {
             $servings = [];
             $at ??= $when->in(Batch::query()->findOrFail($batchId), $this->current->get());
             $isNew = Serving::query()->where('request_key', self::keyOf($requestKey, 0))->doesntExist();
             foreach ($portions as $i => $portion) {
                 try {
-                    $servings[] = ($this->serve)($batchId, $portion['personId'], $portion['grams'], $phase, $when,
-                        self::keyOf($requestKey, $i), $at, $way,
-                        dish: $dish === null ? null : ['name' => $requestKey, 'grams' => $dish]);
+                    $servings[] = ($this->serve)(
+                        $batchId,
+                        $portion['personId'],
+                        $portion['grams'],
+                        $phase,
+                        $when,
+                        self::keyOf($requestKey, $i),
+                        $at,
+                        $way,
+                        dish: $dish === null ? null : ['name' => $requestKey, 'grams' => $dish],
+                    );
                 } catch (ValidationException $refusal) {
-                    throw ValidationException::withMessages([$dish === null ? "portions.{$i}.amount" : 'dishAmount' => array_merge(...array_values($refusal->errors()))]);
+                    throw ValidationException::withMessages([
+                        $dish === null ? "portions.{$i}.amount" : 'dishAmount' => array_merge(
+                            ...array_values($refusal->errors()),
+                        ),
+                    ]);
                 }
             }
-            $left = ($dish->value ?? 0.0) - array_sum(array_map(static fn (array $portion): float => $portion['grams']->value, $portions));
+            $left =
+                ($dish->value ?? 0.0) -
+                array_sum(array_map(static fn(array $portion): float => $portion['grams']->value, $portions));
             if ($dish !== null && $isNew && $left > self::ROUNDING) {
                 $this->giveAway($batchId, $phase, Grams::of($left), $at, $requestKey);
             }
@@ -65,8 +98,13 @@ final readonly class ServeDish
         });
     }
 
-    private function giveAway(string $batchId, ?Phase $phase, Grams $grams, CarbonImmutable $at, string $requestKey): void
-    {
+    private function giveAway(
+        string $batchId,
+        ?Phase $phase,
+        Grams $grams,
+        CarbonImmutable $at,
+        string $requestKey,
+    ): void {
         $batch = $this->ledger->lock($batchId);
         $state = Ledgers::of($batch, $at)->state();
         try {

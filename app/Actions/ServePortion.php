@@ -26,9 +26,11 @@ use Tempesal\Core\Measure\Grams;
  */
 final readonly class ServePortion
 {
-    public function __construct(private LedgerWriter $ledger, private CurrentHousehold $current, private EmptyJar $empty)
-    {
-    }
+    public function __construct(
+        private LedgerWriter $ledger,
+        private CurrentHousehold $current,
+        private EmptyJar $empty,
+    ) {}
 
     /**
      * @param  Phase|null  $phase  null: what is usually served from such a batch
@@ -38,20 +40,47 @@ final readonly class ServePortion
      * @param  CarbonImmutable|null  $at  the very moment, where it is known
      * @param  array{name: string, grams: Grams}|null  $dish  of which it is a share
      */
-    public function __invoke(string $batchId, string $personId, Grams $grams, ?Phase $phase, ServingMoment $when,
-        string $requestKey, ?CarbonImmutable $at = null, ServingStyle $way = ServingStyle::Drained, ?string $plannedId = null,
-        ?array $dish = null): Serving
-    {
-        return DB::transaction(function () use ($batchId, $personId, $grams, $phase, $when, $requestKey, $at, $way,
-            $plannedId, $dish): Serving {
+    public function __invoke(
+        string $batchId,
+        string $personId,
+        Grams $grams,
+        ?Phase $phase,
+        ServingMoment $when,
+        string $requestKey,
+        ?CarbonImmutable $at = null,
+        ServingStyle $way = ServingStyle::Drained,
+        ?string $plannedId = null,
+        ?array $dish = null,
+    ): Serving {
+        return DB::transaction(function () use (
+            $batchId,
+            $personId,
+            $grams,
+            $phase,
+            $when,
+            $requestKey,
+            $at,
+            $way,
+            $plannedId,
+            $dish,
+        ): Serving {
             $batch = $this->ledger->lock($batchId);
             $served = Serving::query()->where('request_key', $requestKey)->first();
             if ($served !== null) {
                 return $served;
             }
             $person = Person::query()->findOrFail($personId);
-            $planned = $plannedId === null ? null : PlannedServing::query()->where('person_id', $personId)->where('batch_id', $batchId)->findOrFail($plannedId);
-            if ($planned !== null && Serving::query()->where('planned_serving_id', $planned->id)->where('undone_at', null)->exists()) {
+            $planned =
+                $plannedId === null
+                    ? null
+                    : PlannedServing::query()
+                        ->where('person_id', $personId)
+                        ->where('batch_id', $batchId)
+                        ->findOrFail($plannedId);
+            if (
+                $planned !== null &&
+                Serving::query()->where('planned_serving_id', $planned->id)->where('undone_at', null)->exists()
+            ) {
                 throw ValidationException::withMessages(['plannedId' => 'errors.already_eaten']);
             }
             $at ??= $when->in($batch, $this->current->get());

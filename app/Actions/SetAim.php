@@ -15,6 +15,11 @@ final readonly class SetAim
 {
     public function __invoke(string $batchId, ?Aim $aim): void
     {
-        DB::transaction(static fn () => Batch::query()->lockForUpdate()->findOrFail($batchId)->update(['aim' => $aim]));
+        DB::transaction(
+            static fn() => Batch::query()
+                ->lockForUpdate()
+                ->findOrFail($batchId)
+                ->update(['aim' => $aim]),
+        );
     }
 }

@@ -36,9 +36,11 @@ use Tempesal\Core\Salt\SaltBasis;
  */
 final readonly class StartBatch
 {
-    public function __construct(private BenchParser $readSheet, private LedgerWriter $ledger, private HouseholdTransaction $transaction)
-    {
-    }
+    public function __construct(
+        private BenchParser $readSheet,
+        private LedgerWriter $ledger,
+        private HouseholdTransaction $transaction,
+    ) {}
 
     /**
      * @param  Typed  $typed
@@ -46,11 +48,18 @@ final readonly class StartBatch
      * @param  bool  $isPacked  whether salting, rinsing and dressing are done; otherwise they begin now
      * @return Batch the first of the jars
      */
-    public function __invoke(array $typed, string $name, string $place, string $requestKey, ?CarbonImmutable $startedAt = null, bool $isPacked = false): Batch
-    {
+    public function __invoke(
+        array $typed,
+        string $name,
+        string $place,
+        string $requestKey,
+        ?CarbonImmutable $startedAt = null,
+        bool $isPacked = false,
+    ): Batch {
         return ($this->transaction)(function () use ($typed, $name, $place, $requestKey, $startedAt, $isPacked): Batch {
-            $started = Batch::query()->where('request_key', $requestKey)->first()
-                ?? BatchEntry::query()->where('request_key', $requestKey)->first()?->batch;
+            $started =
+                Batch::query()->where('request_key', $requestKey)->first() ??
+                BatchEntry::query()->where('request_key', $requestKey)->first()?->batch;
             if ($started !== null) {
                 return $started;
             }
@@ -69,8 +78,21 @@ final readonly class StartBatch
             $jars = $order->jars === [] ? [null] : $order->jars;
             $begun = $isPacked ? $at->subSeconds((int) round($solution->timetable()->seconds)) : $at;
             foreach ($jars as $i => $jar) {
-                $called = count($jars) === 1 ? $name : Words::here()->say(Message::of('batch.of_several', name: $name, number: $i + 1));
-                $batch = $this->write($order, $solution, $i, $jar, $typed, $called, $place, $i === 0 ? $requestKey : (string) Str::ulid(), $begun);
+                $called =
+                    count($jars) === 1
+                        ? $name
+                        : Words::here()->say(Message::of('batch.of_several', name: $name, number: $i + 1));
+                $batch = $this->write(
+                    $order,
+                    $solution,
+                    $i,
+                    $jar,
+                    $typed,
+                    $called,
+                    $place,
+                    $i === 0 ? $requestKey : (string) Str::ulid(),
+                    $begun,
+                );
                 $started ??= $batch;
             }
 
@@ -89,8 +111,12 @@ final readonly class StartBatch
         $wanted = $solution->work->starter->grams->value ?? 0.0;
         if ($order->lendable !== null && $wanted > $order->lendable * (1.0 + BatchState::ROUNDING)) {
             $left = ['grams' => (int) floor($order->lendable), 'name' => $order->lender->name ?? ''];
-            throw InvalidInput::at('starterAmount', $order->input->starter?->grams->isZero() === true
-                ? Message::of('errors.brine_left_jar', ...$left, wanted: (int) ceil($wanted)) : Message::of('errors.brine_left', ...$left));
+            throw InvalidInput::at(
+                'starterAmount',
+                $order->input->starter?->grams->isZero() === true
+                    ? Message::of('errors.brine_left_jar', ...[...$left, 'wanted' => (int) ceil($wanted)])
+                    : Message::of('errors.brine_left', ...$left),
+            );
         }
 
         return $solution;
@@ -107,8 +133,17 @@ final readonly class StartBatch
     }
 
     /** @param  Typed  $typed */
-    private function write(ParsedBench $order, BenchSolution $solution, int $number, ?Jar $jar, array $typed, string $name, string $place, string $requestKey, CarbonImmutable $at): Batch
-    {
+    private function write(
+        ParsedBench $order,
+        BenchSolution $solution,
+        int $number,
+        ?Jar $jar,
+        array $typed,
+        string $name,
+        string $place,
+        string $requestKey,
+        CarbonImmutable $at,
+    ): Batch {
         $input = $order->input;
         $batch = Batch::create([
             'jar_id' => $jar?->id,
@@ -124,7 +159,7 @@ final readonly class StartBatch
             'strengths' => self::strengths($solution),
             'place' => $place,
             'started_in' => $place,
-            'likeness' => "{$input->method->value}:".($typed['vegetableId'] ?? ''),
+            'likeness' => "{$input->method->value}:" . ($typed['vegetableId'] ?? ''),
             'started_at' => $at,
             'request_key' => $requestKey,
         ])->load(['entries', 'jar']);
@@ -147,11 +182,23 @@ final readonly class StartBatch
      */
     private static function standing(Entry $entry, string $place, array $typed): Entry
     {
-        return $entry instanceof Soak && $entry->duration === null && ! $entry->even && ($typed['roomCelsius'] ?? null) === null ? $entry->in($place) : $entry;
+        return $entry instanceof Soak &&
+            $entry->duration === null &&
+            !$entry->even &&
+            ($typed['roomCelsius'] ?? null) === null
+            ? $entry->in($place)
+            : $entry;
     }
 
-    private function blend(ParsedBench $order, Batch $source, BenchSolution $solution, string $name, string $place, string $requestKey, CarbonImmutable $at): Batch
-    {
+    private function blend(
+        ParsedBench $order,
+        Batch $source,
+        BenchSolution $solution,
+        string $name,
+        string $place,
+        string $requestKey,
+        CarbonImmutable $at,
+    ): Batch {
         $batch = $this->ledger->lock($source->id);
         foreach ($solution->timetable()->lines as $line) {
             $this->ledger->append($batch, $at, $line->entry, $requestKey);
@@ -161,10 +208,17 @@ final readonly class StartBatch
         }
         $this->ledger->check($batch);
         $batch->update([
-            'name' => $name, 'place' => $place, 'serving_g' => $order->input->serving->value, 'strengths' => self::strengths($solution),
-            ...($order->jars === [] ? [] : [
-                'jar_id' => $order->jars[0]->id, 'headspace_mm' => $order->input->packing->headspace->value, 'weight_ml' => 0.0,
-            ]),
+            'name' => $name,
+            'place' => $place,
+            'serving_g' => $order->input->serving->value,
+            'strengths' => self::strengths($solution),
+            ...$order->jars === []
+                ? []
+                : [
+                    'jar_id' => $order->jars[0]->id,
+                    'headspace_mm' => $order->input->packing->headspace->value,
+                    'weight_ml' => 0.0,
+                ],
         ]);
 
         return $batch;

@@ -23,39 +23,76 @@ use Tempesal\Core\Salt\SaltBasis;
  */
 final readonly class StartFromFormula
 {
-    public function __construct(private LedgerWriter $ledger, private HouseholdTransaction $transaction)
-    {
-    }
+    public function __construct(private LedgerWriter $ledger, private HouseholdTransaction $transaction) {}
 
     /**
      * @param  string  $requestKey  the same key never starts a second jar
      * @param  string|null  $plannedBatchId  the plan that it carries out
      */
-    public function __invoke(FormulaVersion $version, Formula $scaled, ?string $jarId, string $name, string $place, ?CarbonImmutable $startedAt, string $requestKey, ?string $plannedBatchId = null): Batch
-    {
-        return ($this->transaction)(function () use ($version, $scaled, $jarId, $name, $place, $startedAt, $requestKey,
-            $plannedBatchId): Batch {
+    public function __invoke(
+        FormulaVersion $version,
+        Formula $scaled,
+        ?string $jarId,
+        string $name,
+        string $place,
+        ?CarbonImmutable $startedAt,
+        string $requestKey,
+        ?string $plannedBatchId = null,
+    ): Batch {
+        return ($this->transaction)(function () use (
+            $version,
+            $scaled,
+            $jarId,
+            $name,
+            $place,
+            $startedAt,
+            $requestKey,
+            $plannedBatchId,
+        ): Batch {
             $started = Batch::query()->where('request_key', $requestKey)->first();
             if ($started !== null) {
                 return $started;
             }
-            $planned = $plannedBatchId === null ? null : PlannedBatch::query()->where('formula_id', $version->formula_id)->findOrFail($plannedBatchId);
+            $planned =
+                $plannedBatchId === null
+                    ? null
+                    : PlannedBatch::query()->where('formula_id', $version->formula_id)->findOrFail($plannedBatchId);
             $jar = $jarId === null ? null : Jar::query()->findOrFail($jarId);
             $answer = FormulaAnswer::of($scaled);
-            $lead = collect($answer->lines)->filter(static fn (FormulaLine $line): bool => $line->food !== null && $line->part !== 'water')->sortByDesc('grams')->first();
+            $lead = collect($answer->lines)
+                ->filter(static fn(FormulaLine $line): bool => $line->food !== null && $line->part !== 'water')
+                ->sortByDesc('grams')
+                ->first();
             $at = $startedAt ?? CarbonImmutable::now();
             $strengths = [];
             foreach (SaltBasis::cases() as $basis) {
                 $strengths[$basis->value] = $answer->salted()?->share($basis);
             }
             $batch = Batch::create([
-                'jar_id' => $jar?->id, 'formula_version_id' => $version->id, 'name' => $name, 'method' => $scaled->method,
-                'shape' => $lead->food->shape ?? PieceShape::Chunks, 'colour' => $scaled->colour(), 'density_g_per_ml' => $lead->food->density ?? 1.0,
-                'headspace_mm' => $scaled->vessel->headspace->value, 'weight_ml' => 0.0, 'serving_g' => $scaled->serving->grams->value,
-                'bench_input' => [], 'strengths' => $strengths, 'place' => $place, 'started_in' => $place, 'likeness' => "formula:{$version->formula_id}", 'started_at' => $at, 'request_key' => $requestKey,
+                'jar_id' => $jar?->id,
+                'formula_version_id' => $version->id,
+                'name' => $name,
+                'method' => $scaled->method,
+                'shape' => $lead->food->shape ?? PieceShape::Chunks,
+                'colour' => $scaled->colour(),
+                'density_g_per_ml' => $lead->food->density ?? 1.0,
+                'headspace_mm' => $scaled->vessel->headspace->value,
+                'weight_ml' => 0.0,
+                'serving_g' => $scaled->serving->grams->value,
+                'bench_input' => [],
+                'strengths' => $strengths,
+                'place' => $place,
+                'started_in' => $place,
+                'likeness' => "formula:{$version->formula_id}",
+                'started_at' => $at,
+                'request_key' => $requestKey,
             ])->load(['entries', 'jar']);
             foreach ($scaled->entries() as $entry) {
-                $this->ledger->append($batch, $at, $entry instanceof Soak && $entry->duration === null && ! $entry->even ? $entry->in($place) : $entry);
+                $this->ledger->append(
+                    $batch,
+                    $at,
+                    $entry instanceof Soak && $entry->duration === null && !$entry->even ? $entry->in($place) : $entry,
+                );
             }
             $planned?->update(['batch_id' => $batch->id]);
 

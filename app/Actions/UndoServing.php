@@ -17,9 +17,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class UndoServing
 {
-    public function __construct(private LedgerWriter $ledger)
-    {
-    }
+    public function __construct(private LedgerWriter $ledger) {}
 
     public function __invoke(string $servingId): Serving
     {
@@ -35,7 +33,9 @@ final readonly class UndoServing
                 $this->ledger->reverse($batch, $line, $now);
             }
             $rows = Serving::query();
-            $serving->dish_key === null ? $rows->where('id', $serving->id) : $rows->where('dish_key', $serving->dish_key);
+            $serving->dish_key === null
+                ? $rows->where('id', $serving->id)
+                : $rows->where('dish_key', $serving->dish_key);
             $rows->update(['undone_at' => $now]);
             IdempotencyKey::spend($serving->dish_key ?? $serving->request_key);
 
@@ -53,6 +53,13 @@ final readonly class UndoServing
         $rows->where('dish_key', $serving->dish_key);
         $shares = $rows->pluck('batch_entry_id');
 
-        return array_values($batch->entries->filter(static fn (BatchEntry $line): bool => $shares->contains($line->id) || $line->request_key === $serving->dish_key)->all());
+        return array_values(
+            $batch->entries
+                ->filter(
+                    static fn(BatchEntry $line): bool => $shares->contains($line->id) ||
+                        $line->request_key === $serving->dish_key,
+                )
+                ->all(),
+        );
     }
 }

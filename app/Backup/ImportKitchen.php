@@ -39,10 +39,13 @@ final readonly class ImportKitchen
 
     private const ULID = '/[0-9a-hjkmnp-tv-z]{26}/i';
 
-    public function __construct(private CurrentHousehold $current, private HouseholdTransaction $transaction,
-        private SavePhoto $photos, private SeedPantry $pantry, private SeedFormulas $formulas)
-    {
-    }
+    public function __construct(
+        private CurrentHousehold $current,
+        private HouseholdTransaction $transaction,
+        private SavePhoto $photos,
+        private SeedPantry $pantry,
+        private SeedFormulas $formulas,
+    ) {}
 
     /**
      * @return array<string, int> how many rows of each table came in
@@ -52,18 +55,35 @@ final readonly class ImportKitchen
     public function __invoke(string $json): array
     {
         $document = json_decode($json, true, 64);
-        if (! is_array($document) || ($document['tempesal'] ?? null) !== 'kitchen' || ! is_array($document['household'] ?? null) || ! is_array($document['rows'] ?? null)) {
+        if (
+            !is_array($document) ||
+            ($document['tempesal'] ?? null) !== 'kitchen' ||
+            !is_array($document['household'] ?? null) ||
+            !is_array($document['rows'] ?? null)
+        ) {
             throw self::refusal(Message::of('errors.not_a_kitchen'));
         }
         $version = $document['version'] ?? null;
-        if (! is_int($version) || $version < KitchenUpgrades::OLDEST || $version > KitchenFile::VERSION) {
-            throw self::refusal(Message::of('errors.kitchen_version', oldest: KitchenUpgrades::OLDEST, newest: KitchenFile::VERSION));
+        if (!is_int($version) || $version < KitchenUpgrades::OLDEST || $version > KitchenFile::VERSION) {
+            throw self::refusal(
+                Message::of('errors.kitchen_version', oldest: KitchenUpgrades::OLDEST, newest: KitchenFile::VERSION),
+            );
         }
         $document = KitchenUpgrades::toCurrent($document);
-        $photos = array_filter(is_array($document['photos'] ?? null) ? $document['photos'] : [], static fn (mixed $bytes, string|int $name): bool => is_string($bytes) && SavePhoto::isName((string) $name), ARRAY_FILTER_USE_BOTH);
+        $photos = array_filter(
+            is_array($document['photos'] ?? null) ? $document['photos'] : [],
+            static fn(mixed $bytes, string|int $name): bool => is_string($bytes) && SavePhoto::isName((string) $name),
+            ARRAY_FILTER_USE_BOTH,
+        );
         $rows = self::rows($document['rows']);
         // A note without its photo is better than none.
-        $rows['notes'] = array_map(static fn (array $note): array => [...$note, 'photo' => isset($photos[(string) ($note['photo'] ?? '')]) ? $note['photo'] : null], $rows['notes']);
+        $rows['notes'] = array_map(
+            static fn(array $note): array => [
+                ...$note,
+                'photo' => isset($photos[(string) ($note['photo'] ?? '')]) ? $note['photo'] : null,
+            ],
+            $rows['notes'],
+        );
         $ids = self::newIds($rows);
 
         $counts = ($this->transaction)(function () use ($document, $rows, $ids, $photos): array {
@@ -73,7 +93,17 @@ final readonly class ImportKitchen
             }
             try {
                 self::clear($household);
-                DB::table('households')->where('id', $household->id)->update(self::renamed(array_filter(array_intersect_key($document['household'], array_flip(KitchenFile::HOUSEHOLD)), is_scalar(...)), $ids));
+                DB::table('households')
+                    ->where('id', $household->id)
+                    ->update(
+                        self::renamed(
+                            array_filter(
+                                array_intersect_key($document['household'], array_flip(KitchenFile::HOUSEHOLD)),
+                                is_scalar(...),
+                            ),
+                            $ids,
+                        ),
+                    );
                 foreach ($rows as $table => $some) {
                     self::write($table, $some, $ids, $household);
                 }
@@ -109,8 +139,16 @@ final readonly class ImportKitchen
             $known = array_flip(array_diff(Schema::getColumnListing($table), ['household_id']));
             $rows[$table] = [];
             foreach (is_array($given[$table] ?? null) ? $given[$table] : [] as $row) {
-                $row = is_array($row) ? array_filter(array_intersect_key($row, $known), static fn (mixed $value): bool => $value === null || is_scalar($value)) : [];
-                if (preg_match('/^[0-9a-hjkmnp-tv-z]{26}$/i', (string) ($row['id'] ?? '')) !== 1 || ++$count > self::MOST_ROWS) {
+                $row = is_array($row)
+                    ? array_filter(
+                        array_intersect_key($row, $known),
+                        static fn(mixed $value): bool => $value === null || is_scalar($value),
+                    )
+                    : [];
+                if (
+                    preg_match('/^[0-9a-hjkmnp-tv-z]{26}$/i', (string) ($row['id'] ?? '')) !== 1 ||
+                    ++$count > self::MOST_ROWS
+                ) {
                     throw self::refusal(Message::of('errors.kitchen_part', part: $table));
                 }
                 $rows[$table][] = $row;
@@ -135,7 +173,7 @@ final readonly class ImportKitchen
         }
         sort($old);
 
-        return array_combine($old, array_map(static fn (): string => strtolower((string) Str::ulid()), $old));
+        return array_combine($old, array_map(static fn(): string => strtolower((string) Str::ulid()), $old));
     }
 
     /**
@@ -145,8 +183,16 @@ final readonly class ImportKitchen
      */
     private static function renamed(array $row, array $ids): array
     {
-        return array_map(static fn (mixed $value): mixed => is_string($value)
-            ? preg_replace_callback(self::ULID, static fn (array $found): string => $ids[strtolower($found[0])] ?? $found[0], $value) : $value, $row);
+        return array_map(
+            static fn(mixed $value): mixed => is_string($value)
+                ? preg_replace_callback(
+                    self::ULID,
+                    static fn(array $found): string => $ids[strtolower($found[0])] ?? $found[0],
+                    $value,
+                )
+                : $value,
+            $row,
+        );
     }
 
     private static function clear(Household $household): void
@@ -168,7 +214,7 @@ final readonly class ImportKitchen
             $row = self::renamed($row, $ids);
             foreach ($row as $column => $value) {
                 // What points to something points to something that came along, never into another kitchen.
-                if (str_ends_with($column, '_id') && $value !== null && ! isset($new[(string) $value])) {
+                if (str_ends_with($column, '_id') && $value !== null && !isset($new[(string) $value])) {
                     throw self::refusal(Message::of('errors.kitchen_dangling', part: $table));
                 }
             }
@@ -185,7 +231,11 @@ final readonly class ImportKitchen
         $household->attributesToArray();
         $household->quietHours();
         $household->today();
-        if (! in_array($household->measure_by, ['grams', 'spoons'], true) || $household->week_start < 1 || $household->week_start > 7) {
+        if (
+            !in_array($household->measure_by, ['grams', 'spoons'], true) ||
+            $household->week_start < 1 ||
+            $household->week_start > 7
+        ) {
             throw self::refusal(Message::of('errors.kitchen_units'));
         }
         if (Person::atTable()->isEmpty()) {

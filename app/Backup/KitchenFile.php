@@ -20,27 +20,60 @@ final class KitchenFile
 
     /** The tables of a kitchen, each after those to which it points. */
     public const TABLES = [
-        'people', 'intake_targets', 'salts', 'ingredients', 'jars', 'hold_downs', 'rooms', 'room_readings', 'room_spells', 'formulas', 'formula_versions',
-        'batches', 'batch_entries', 'notes', 'chore_marks', 'practice_answers', 'week_changes', 'planned_servings', 'rotation_lines', 'planned_batches',
-        'servings', 'other_foods',
+        'people',
+        'intake_targets',
+        'salts',
+        'ingredients',
+        'jars',
+        'hold_downs',
+        'rooms',
+        'room_readings',
+        'room_spells',
+        'formulas',
+        'formula_versions',
+        'batches',
+        'batch_entries',
+        'notes',
+        'chore_marks',
+        'practice_answers',
+        'week_changes',
+        'planned_servings',
+        'rotation_lines',
+        'planned_batches',
+        'servings',
+        'other_foods',
     ];
 
     /** What a kitchen is by itself. */
-    public const HOUSEHOLD = ['name', 'time_zone', 'spoon_system', 'measure_by', 'week_start', 'quiet_from', 'quiet_to', 'aim', 'planning'];
+    public const HOUSEHOLD = [
+        'name',
+        'time_zone',
+        'spoon_system',
+        'measure_by',
+        'week_start',
+        'quiet_from',
+        'quiet_to',
+        'aim',
+        'planning',
+    ];
 
     /** @return array{tempesal: string, version: int, made: string, household: array<string, mixed>, rows: array<string, list<array<string, mixed>>>, photos: array<string, string>} */
     public static function of(Household $household): array
     {
         $rows = [];
         foreach (self::TABLES as $table) {
-            $rows[$table] = array_values(array_map(
-                static fn (object $row): array => array_diff_key((array) $row, ['household_id' => 0]),
-                DB::table($table)->where('household_id', $household->id)->orderBy('id')->get()->all(),
-            ));
+            $rows[$table] = array_values(
+                array_map(
+                    static fn(object $row): array => array_diff_key((array) $row, ['household_id' => 0]),
+                    DB::table($table)->where('household_id', $household->id)->orderBy('id')->get()->all(),
+                ),
+            );
         }
 
         return [
-            'tempesal' => 'kitchen', 'version' => self::VERSION, 'made' => CarbonImmutable::now()->toIso8601ZuluString(),
+            'tempesal' => 'kitchen',
+            'version' => self::VERSION,
+            'made' => CarbonImmutable::now()->toIso8601ZuluString(),
             'household' => array_intersect_key($household->getAttributes(), array_flip(self::HOUSEHOLD)),
             'rows' => $rows,
             'photos' => self::photos(),

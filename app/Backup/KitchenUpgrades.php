@@ -63,14 +63,16 @@ final class KitchenUpgrades
     /** Rows with a column under its new name; what is no list of rows stays as it is, and is refused later. */
     private static function renamed(mixed $rows, string $from, string $to): mixed
     {
-        return ! is_array($rows) ? $rows : array_map(static function (mixed $row) use ($from, $to): mixed {
-            if (! is_array($row) || ! array_key_exists($from, $row)) {
-                return $row;
-            }
-            $row[$to] = $row[$from];
-            unset($row[$from]);
+        return !is_array($rows)
+            ? $rows
+            : array_map(static function (mixed $row) use ($from, $to): mixed {
+                if (!is_array($row) || !array_key_exists($from, $row)) {
+                    return $row;
+                }
+                $row[$to] = $row[$from];
+                unset($row[$from]);
 
-            return $row;
-        }, $rows);
+                return $row;
+            }, $rows);
     }
 }

@@ -55,9 +55,7 @@ final class BenchParser
     /** What a spoonful or cup of anything but salt can be off by: common practice, no source. */
     private const SPOONED = [0.9, 1.0, 1.1];
 
-    public function __construct(private readonly CurrentHousehold $current)
-    {
-    }
+    public function __construct(private readonly CurrentHousehold $current) {}
 
     /**
      * @param  Typed  $typed
@@ -68,32 +66,64 @@ final class BenchParser
     public function __invoke(array $typed, ?CarbonImmutable $at = null): ParsedBench
     {
         $at ??= CarbonImmutable::now();
-        $errors = new FieldErrors;
+        $errors = new FieldErrors();
         $spoons = $this->current->get()->spoon_system;
         $method = Method::from($typed['method']);
 
-        $source = $method === Method::Transform ? self::row($errors, 'sourceBatchId', Batch::query()->with(['entries', 'jar'])->find($typed['sourceBatchId'] ?? ''), 'batch') : null;
-        $vegetable = $method === Method::Transform ? null : self::row($errors, 'vegetableId', self::eaten($method)->find($typed['vegetableId'] ?? ''), 'vegetable');
+        $source =
+            $method === Method::Transform
+                ? self::row(
+                    $errors,
+                    'sourceBatchId',
+                    Batch::query()
+                        ->with(['entries', 'jar'])
+                        ->find($typed['sourceBatchId'] ?? ''),
+                    'batch',
+                )
+                : null;
+        $vegetable =
+            $method === Method::Transform
+                ? null
+                : self::row(
+                    $errors,
+                    'vegetableId',
+                    self::eaten($method)->find($typed['vegetableId'] ?? ''),
+                    'vegetable',
+                );
         $salt = self::row($errors, 'saltId', Salt::query()->find($typed['saltId']), 'salt');
         $jars = self::jars($errors, $typed);
 
         $weight = self::weight($errors, 'vegetableAmount', $typed['vegetableAmount'] ?? null, $spoons);
         $isBrine = ($typed['waterAs'] ?? 'water') === 'brine';
-        $water = $isBrine ? null : self::liquid($errors, 'waterAmount', $typed['waterAmount'] ?? null, $spoons, BrineTable::density(0.0));
-        $serving = self::weight($errors, 'servingAmount', $typed['servingAmount'] ?? null, $spoons) ?? Grams::of(BenchFields::USUAL_SERVING_G);
-        $packing = $errors->reading('headspaceMm', static fn (): Packing => new Packing(
-            isset($typed['headspaceMm']) ? Millimetres::of((float) $typed['headspaceMm']) : $method->profile()->storage->headspace,
-            Millilitres::of((float) ($typed['weightMl'] ?? 0.0)),
-        ));
+        $water = $isBrine
+            ? null
+            : self::liquid($errors, 'waterAmount', $typed['waterAmount'] ?? null, $spoons, BrineTable::density(0.0));
+        $serving =
+            self::weight($errors, 'servingAmount', $typed['servingAmount'] ?? null, $spoons) ??
+            Grams::of(BenchFields::USUAL_SERVING_G);
+        $packing = $errors->reading(
+            'headspaceMm',
+            static fn(): Packing => new Packing(
+                isset($typed['headspaceMm'])
+                    ? Millimetres::of((float) $typed['headspaceMm'])
+                    : $method->profile()->storage->headspace,
+                Millilitres::of((float) ($typed['weightMl'] ?? 0.0)),
+            ),
+        );
         $target = $salt === null ? null : self::wish($errors, $typed, $method, $salt->product(), $spoons);
-        [$starter, $lender, $lendable] = $method->profile()->preparation->takesStarter ? $this->starter($errors, $typed,
-            $method, $spoons, $at) : [null, null, null];
+        [$starter, $lender, $lendable] = $method->profile()->preparation->takesStarter
+            ? $this->starter($errors, $typed, $method, $spoons, $at)
+            : [null, null, null];
         $brine = $isBrine ? self::volume($errors, 'waterAmount', $typed['waterAmount'] ?? null, $spoons) : null;
         $alongside = self::parts($errors, 'alongside', $typed['alongside'] ?? [], $spoons);
         $paste = $method->isDressed() ? self::parts($errors, 'paste', $typed['paste'] ?? [], $spoons) : [];
         $kept = self::liquid($errors, 'keptBrine', $typed['keptBrine'] ?? null, $spoons, 1.0);
-        $food = $source !== null ? self::blended($source) : ($vegetable === null ? null : $vegetable->produce()->cut(self::cut($typed,
-            $method, $vegetable->shape)));
+        $food =
+            $source !== null
+                ? self::blended($source)
+                : ($vegetable === null
+                    ? null
+                    : $vegetable->produce()->cut(self::cut($typed, $method, $vegetable->shape)));
         $errors->throwIfAny();
         assert($food !== null && $salt !== null && $packing !== null && $target !== null);
 
@@ -101,15 +131,36 @@ final class BenchParser
 
         return new ParsedBench(
             new BenchInput(
-                $method, $food, $weight, array_map(static fn (Jar $jar) => $jar->geometry(), $jars), $packing, $salt->product(),
-                SaltUnit::from($typed['saltUnit']), $spoons, $target, $serving, Celsius::of((float) ($typed['roomCelsius'] ?? Soak::ROOM_CELSIUS)),
-                $alongside, $paste, $water, $brine, $starter,
-                isset($typed['saltingMinutes']) ? Seconds::of($typed['saltingMinutes'] * 60.0) : $method->profile()->preparation->salting,
+                $method,
+                $food,
+                $weight,
+                array_map(static fn(Jar $jar) => $jar->geometry(), $jars),
+                $packing,
+                $salt->product(),
+                SaltUnit::from($typed['saltUnit']),
+                $spoons,
+                $target,
+                $serving,
+                Celsius::of((float) ($typed['roomCelsius'] ?? Soak::ROOM_CELSIUS)),
+                $alongside,
+                $paste,
+                $water,
+                $brine,
+                $starter,
+                isset($typed['saltingMinutes'])
+                    ? Seconds::of($typed['saltingMinutes'] * 60.0)
+                    : $method->profile()->preparation->salting,
                 $rinse === null || $method === Method::SaltAndDrain ? null : Seconds::of((float) $rinse),
-                $typed['isSqueezed'] ?? ($method->profile()->preparation->rinse !== null),
-                ($source === null ? null : Ledgers::of($source, $at)), $kept, $typed['isHeated'] ?? false,
+                $typed['isSqueezed'] ?? $method->profile()->preparation->rinse !== null,
+                $source === null ? null : Ledgers::of($source, $at),
+                $kept,
+                $typed['isHeated'] ?? false,
             ),
-            $source === null ? $vegetable->colour ?? '#b9ab99' : $source->colour, $jars, $lender, $lendable, $source,
+            $source === null ? $vegetable->colour ?? '#b9ab99' : $source->colour,
+            $jars,
+            $lender,
+            $lendable,
+            $source,
         );
     }
 
@@ -120,19 +171,31 @@ final class BenchParser
      */
     private static function eaten(Method $method): Builder
     {
-        return Ingredient::query()->when($method !== Method::CulturedCondiment, static fn (Builder $query) => $query->where('use', 'vegetable'));
+        return Ingredient::query()->when(
+            $method !== Method::CulturedCondiment,
+            static fn(Builder $query) => $query->where('use', 'vegetable'),
+        );
     }
 
     /** @param  Typed  $typed */
     private static function cut(array $typed, Method $method, PieceShape $usual): PieceShape
     {
-        return $method->servedPhase() === Phase::Sauce ? PieceShape::Pulp : (PieceShape::tryFrom($typed['shape'] ?? '') ?? $usual);
+        return $method->servedPhase() === Phase::Sauce
+            ? PieceShape::Pulp
+            : PieceShape::tryFrom($typed['shape'] ?? '') ?? $usual;
     }
 
     /** A batch as what a sauce is made of. */
     private static function blended(Batch $source): Produce
     {
-        return new Produce("batch-{$source->id}", $source->name, 100.0, Band::exact(0.0), $source->density_g_per_ml, PieceShape::Pulp);
+        return new Produce(
+            "batch-{$source->id}",
+            $source->name,
+            100.0,
+            Band::exact(0.0),
+            $source->density_g_per_ml,
+            PieceShape::Pulp,
+        );
     }
 
     /**
@@ -142,7 +205,7 @@ final class BenchParser
     private static function jars(FieldErrors $errors, array $typed): array
     {
         $jars = [];
-        foreach (array_filter([$typed['jarId'] ?? null, ...($typed['moreJarIds'] ?? [])]) as $i => $id) {
+        foreach (array_filter([$typed['jarId'] ?? null, ...$typed['moreJarIds'] ?? []]) as $i => $id) {
             $jar = self::row($errors, $i === 0 ? 'jarId' : 'moreJarIds', Jar::query()->find($id), 'jar');
             if ($jar !== null) {
                 $jars[] = $jar;
@@ -153,20 +216,40 @@ final class BenchParser
     }
 
     /** @param  Typed  $typed */
-    private static function wish(FieldErrors $errors, array $typed, Method $method, SaltProduct $salt, SpoonSystem $spoons): ?SaltTarget
-    {
+    private static function wish(
+        FieldErrors $errors,
+        array $typed,
+        Method $method,
+        SaltProduct $salt,
+        SpoonSystem $spoons,
+    ): ?SaltTarget {
         $fixed = $typed['fixed'] ?? 'strength';
         $basis = SaltBasis::from($typed['strengthBasis']);
         $unit = SaltUnit::from($typed['saltUnit']);
-        $isOptional = $method === Method::CulturedCondiment || $method === Method::Transform || $method === Method::ReusedBrine;
-        $share = in_array($fixed, ['strength', 'both'], true) ? $errors->reading('strengthPercent', static fn (): float => self::percent($typed['strengthPercent'] ?? null)) : null;
+        $isOptional =
+            $method === Method::CulturedCondiment || $method === Method::Transform || $method === Method::ReusedBrine;
+        $share = in_array($fixed, ['strength', 'both'], true)
+            ? $errors->reading(
+                'strengthPercent',
+                static fn(): float => self::percent($typed['strengthPercent'] ?? null),
+            )
+            : null;
         $dose = match (true) {
-            ! in_array($fixed, ['salt', 'both'], true) => null,
-            $isOptional && trim((string) ($typed['saltAmount'] ?? '')) === '' => SaltDose::weighed($salt, Grams::zero()),
-            default => $errors->reading('saltAmount', static fn (): SaltDose => self::dose($typed['saltAmount'] ?? '', $unit, $salt, $spoons)),
+            !in_array($fixed, ['salt', 'both'], true) => null,
+            $isOptional && trim((string) ($typed['saltAmount'] ?? '')) === '' => SaltDose::weighed(
+                $salt,
+                Grams::zero(),
+            ),
+            default => $errors->reading(
+                'saltAmount',
+                static fn(): SaltDose => self::dose($typed['saltAmount'] ?? '', $unit, $salt, $spoons),
+            ),
         };
         if ($fixed === 'sodium') {
-            $milligrams = $errors->reading('sodiumWanted', static fn (): float => self::milligrams($typed['sodiumWanted'] ?? ''));
+            $milligrams = $errors->reading(
+                'sodiumWanted',
+                static fn(): float => self::milligrams($typed['sodiumWanted'] ?? ''),
+            );
 
             return $milligrams === null ? null : SaltTarget::sodium($milligrams, $basis);
         }
@@ -174,7 +257,13 @@ final class BenchParser
             $doses = [];
             foreach ($typed['tastings'] ?? [] as $i => $pinch) {
                 $pinch = trim((string) $pinch);
-                $doses[] = $pinch === '' ? null : $errors->reading("tastings.{$i}", static fn (): SaltDose => self::dose($pinch, $unit, $salt, $spoons));
+                $doses[] =
+                    $pinch === ''
+                        ? null
+                        : $errors->reading(
+                            "tastings.{$i}",
+                            static fn(): SaltDose => self::dose($pinch, $unit, $salt, $spoons),
+                        );
             }
 
             return SaltTarget::amount($basis, ...array_values(array_filter($doses)));
@@ -201,14 +290,21 @@ final class BenchParser
                 continue;
             }
             $food = self::row($errors, "{$field}.{$i}.foodId", $foods->get($part['foodId']), 'food');
-            $amount = $food === null ? null : $errors->reading("{$field}.{$i}.amount",
-                static function () use ($amount, $spoons, $food): Band {
-                    $read = KitchenAmount::parse($amount, $spoons);
-                    $grams = $read->isVolume() ? Grams::of($read->millilitres()->value * $food->density_g_per_ml) : $read->grams();
+            $amount =
+                $food === null
+                    ? null
+                    : $errors->reading("{$field}.{$i}.amount", static function () use ($amount, $spoons, $food): Band {
+                        $read = KitchenAmount::parse($amount, $spoons);
+                        $grams = $read->isVolume()
+                            ? Grams::of($read->millilitres()->value * $food->density_g_per_ml)
+                            : $read->grams();
 
-                    return $grams->isZero() ? throw new InvalidQuantity(Message::of('errors.more_than_zero'))
-                        : ($read->isVolume() ? Band::of(...self::SPOONED)->times($grams->value) : Band::exact($grams->value));
-                });
+                        return $grams->isZero()
+                            ? throw new InvalidQuantity(Message::of('errors.more_than_zero'))
+                            : ($read->isVolume()
+                                ? Band::of(...self::SPOONED)->times($grams->value)
+                                : Band::exact($grams->value));
+                    });
             if ($food !== null && $amount !== null) {
                 $parts[] = new IngredientAmount($food->produce(), $amount);
             }
@@ -221,15 +317,31 @@ final class BenchParser
      * @param  Typed  $typed
      * @return array{Starter|null, Batch|null, float|null} the starter, whose it is, and how many grams there are
      */
-    private function starter(FieldErrors $errors, array $typed, Method $method, SpoonSystem $spoons, CarbonImmutable $at): array
-    {
+    private function starter(
+        FieldErrors $errors,
+        array $typed,
+        Method $method,
+        SpoonSystem $spoons,
+        CarbonImmutable $at,
+    ): array {
         $fromBatch = $typed['starterBatchId'] ?? null;
         $fromPantry = $typed['starterId'] ?? null;
         if ($fromBatch === null && $fromPantry === null) {
             return [null, null, null];
         }
-        $batch = $fromBatch === null ? null : self::row($errors, 'starterBatchId', Batch::query()->with('entries')->find($fromBatch), 'batch');
-        $pantry = $fromBatch !== null ? null : self::row($errors, 'starterId', Ingredient::query()->where('use', 'starter')->find($fromPantry), 'starter');
+        $batch =
+            $fromBatch === null
+                ? null
+                : self::row($errors, 'starterBatchId', Batch::query()->with('entries')->find($fromBatch), 'batch');
+        $pantry =
+            $fromBatch !== null
+                ? null
+                : self::row(
+                    $errors,
+                    'starterId',
+                    Ingredient::query()->where('use', 'starter')->find($fromPantry),
+                    'starter',
+                );
         if ($batch === null && $pantry === null) {
             return [null, null, null];
         }
@@ -241,8 +353,10 @@ final class BenchParser
             return [null, null, null];
         }
         $isOpen = trim((string) ($typed['starterAmount'] ?? '')) === '';
-        $grams = $isOpen && $method === Method::ReusedBrine ? Grams::zero()
-            : self::liquid($errors, 'starterAmount', $typed['starterAmount'] ?? null, $spoons, $liquid->density);
+        $grams =
+            $isOpen && $method === Method::ReusedBrine
+                ? Grams::zero()
+                : self::liquid($errors, 'starterAmount', $typed['starterAmount'] ?? null, $spoons, $liquid->density);
         if ($grams === null) {
             if ($isOpen) {
                 $errors->add('starterAmount', Message::of('errors.starter_amount'));
@@ -259,7 +373,9 @@ final class BenchParser
     private static function brineOf(?Batch $batch, CarbonImmutable $at): ?Produce
     {
         try {
-            return $batch === null ? null : StarterTransfer::from($batch->id, $batch->name, Ledgers::of($batch, $at))->liquid();
+            return $batch === null
+                ? null
+                : StarterTransfer::from($batch->id, $batch->name, Ledgers::of($batch, $at))->liquid();
         } catch (NotEnough) {
             return null;
         }
@@ -282,37 +398,54 @@ final class BenchParser
 
     private static function weight(FieldErrors $errors, string $field, ?string $typed, SpoonSystem $spoons): ?Grams
     {
-        return trim((string) $typed) === '' ? null : $errors->reading($field, static function () use ($typed, $spoons): Grams {
-            $grams = KitchenAmount::parse((string) $typed, $spoons)->grams();
+        return trim((string) $typed) === ''
+            ? null
+            : $errors->reading($field, static function () use ($typed, $spoons): Grams {
+                $grams = KitchenAmount::parse((string) $typed, $spoons)->grams();
 
-            return $grams->isZero() ? throw new InvalidQuantity(Message::of('errors.more_than_zero')) : $grams;
-        });
+                return $grams->isZero() ? throw new InvalidQuantity(Message::of('errors.more_than_zero')) : $grams;
+            });
     }
 
     /** A liquid by weight or by volume; a bare number counts as grams. */
-    private static function liquid(FieldErrors $errors, string $field, ?string $typed, SpoonSystem $spoons, float $density): ?Grams
-    {
-        return trim((string) $typed) === '' ? null : $errors->reading($field, static function () use ($typed, $spoons, $density): Grams {
-            $amount = KitchenAmount::parse((string) $typed, $spoons);
+    private static function liquid(
+        FieldErrors $errors,
+        string $field,
+        ?string $typed,
+        SpoonSystem $spoons,
+        float $density,
+    ): ?Grams {
+        return trim((string) $typed) === ''
+            ? null
+            : $errors->reading($field, static function () use ($typed, $spoons, $density): Grams {
+                $amount = KitchenAmount::parse((string) $typed, $spoons);
 
-            return $amount->isVolume() ? Grams::of($amount->millilitres()->value * $density) : $amount->grams();
-        });
+                return $amount->isVolume() ? Grams::of($amount->millilitres()->value * $density) : $amount->grams();
+            });
     }
 
-    private static function volume(FieldErrors $errors, string $field, ?string $typed, SpoonSystem $spoons): ?Millilitres
-    {
-        return trim((string) $typed) === '' ? null : $errors->reading($field, static function () use ($typed, $spoons): Millilitres {
-            $amount = KitchenAmount::parse((string) $typed, $spoons);
+    private static function volume(
+        FieldErrors $errors,
+        string $field,
+        ?string $typed,
+        SpoonSystem $spoons,
+    ): ?Millilitres {
+        return trim((string) $typed) === ''
+            ? null
+            : $errors->reading($field, static function () use ($typed, $spoons): Millilitres {
+                $amount = KitchenAmount::parse((string) $typed, $spoons);
 
-            return $amount->isVolume() ? $amount->millilitres() : throw new InvalidQuantity(Message::of('errors.brine_volume'));
-        });
+                return $amount->isVolume()
+                    ? $amount->millilitres()
+                    : throw new InvalidQuantity(Message::of('errors.brine_volume'));
+            });
     }
 
     /** @throws InvalidQuantity */
     private static function milligrams(?string $typed): float
     {
         $text = str_replace(',', '.', trim((string) preg_replace('/\s*mg\s*$/i', '', (string) $typed)));
-        if (! is_numeric($text) || (float) $text <= 0.0 || (float) $text > 20_000.0) {
+        if (!is_numeric($text) || (float) $text <= 0.0 || (float) $text > 20_000.0) {
             throw new InvalidQuantity(Message::of('errors.sodium_range'));
         }
 
@@ -323,8 +456,10 @@ final class BenchParser
     private static function percent(string|int|float|null $typed): float
     {
         $text = str_replace(',', '.', trim(rtrim(trim((string) $typed), '%')));
-        if (! is_numeric($text) || ! is_finite((float) $text)) {
-            throw new InvalidQuantity(Message::of('errors.not_a_percentage', typed: mb_strimwidth((string) $typed, 0, 20, '…')));
+        if (!is_numeric($text) || !is_finite((float) $text)) {
+            throw new InvalidQuantity(
+                Message::of('errors.not_a_percentage', typed: mb_strimwidth((string) $typed, 0, 20, '…')),
+            );
         }
         if ((float) $text < 0.0 || (float) $text > 100.0) {
             throw new InvalidQuantity(Message::of('errors.strength_range'));
@@ -340,14 +475,23 @@ final class BenchParser
         if ($amount->isBare() && $unit === SaltUnit::Spoons) {
             throw new InvalidQuantity(Message::of('errors.spoon_unit'));
         }
-        if (! $amount->isVolume()) {
+        if (!$amount->isVolume()) {
             return SaltDose::weighed($salt, $amount->grams());
         }
-        $fills = array_values(array_unique(array_map(static fn (AmountTerm $term) => $term->fill, $amount->terms), SORT_REGULAR));
+        $fills = array_values(
+            array_unique(array_map(static fn(AmountTerm $term) => $term->fill, $amount->terms), SORT_REGULAR),
+        );
         if (count($fills) > 1) {
             throw new InvalidQuantity(Message::of('errors.spoon_fill'));
         }
-        $volume = array_sum(array_map(static fn (AmountTerm $term): float => $term->unit instanceof VolumeUnit ? $term->amount * $term->unit->millilitres() : 0.0, $amount->terms));
+        $volume = array_sum(
+            array_map(
+                static fn(AmountTerm $term): float => $term->unit instanceof VolumeUnit
+                    ? $term->amount * $term->unit->millilitres()
+                    : 0.0,
+                $amount->terms,
+            ),
+        );
 
         return SaltDose::spooned($salt, Millilitres::of($volume), $fills[0]);
     }

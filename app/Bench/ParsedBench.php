@@ -26,6 +26,5 @@ final readonly class ParsedBench
         public ?Batch $lender,
         public ?float $lendable,
         public ?Batch $source,
-    ) {
-    }
+    ) {}
 }

@@ -57,9 +57,13 @@ final class ChoreCalendar
         $event = $calendar->createComponent('VEVENT', [
             'UID' => "{$planned->id}-start@tempesal",
             'DTSTAMP' => CarbonImmutable::now('UTC')->toDateTime(),
-            'SUMMARY' => $words->say(Message::of('calendar.start', formula: $planned->formula->name, jar: $planned->jar->name)),
+            'SUMMARY' => $words->say(
+                Message::of('calendar.start', formula: $planned->formula->name, jar: $planned->jar->name),
+            ),
             'DESCRIPTION' => $words->say(Message::of('calendar.start_why')),
-            'URL' => self::address("/formulas/{$planned->formula_id}?by=jar&jarId={$planned->jar_id}&planned={$planned->id}"),
+            'URL' => self::address(
+                "/formulas/{$planned->formula_id}?by=jar&jarId={$planned->jar_id}&planned={$planned->id}",
+            ),
             'TRANSP' => 'TRANSPARENT',
             'CATEGORIES' => $words->say(Message::of('calendar.category')),
         ]);
@@ -70,7 +74,7 @@ final class ChoreCalendar
 
     private static function address(string $path): string
     {
-        return rtrim((string) config('app.url'), '/').$path;
+        return rtrim((string) config('app.url'), '/') . $path;
     }
 
     private static function event(VCalendar $calendar, BatchStatus $status, DueChore $due, Words $words): void
@@ -93,7 +97,11 @@ final class ChoreCalendar
             $moment = $status->callAt($due)->utc();
             $event->add('DTSTART', $moment->toDateTime());
             $event->add('DTEND', $moment->addMinutes(self::TAKES_MINUTES)->toDateTime());
-            $event->add('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => $words->say($task->text()), 'TRIGGER' => 'PT0S']);
+            $event->add('VALARM', [
+                'ACTION' => 'DISPLAY',
+                'DESCRIPTION' => $words->say($task->text()),
+                'TRIGGER' => 'PT0S',
+            ]);
 
             return;
         }

@@ -56,8 +56,7 @@ final readonly class BatchStatus
         public Hazards $hazards,
         public ShelfLife $shelfLife,
         public array $dues,
-    ) {
-    }
+    ) {}
 
     /** @param  Batch  $batch  whole */
     public static function of(Batch $batch, Ledger $ledger, Household $household): self
@@ -67,21 +66,37 @@ final readonly class BatchStatus
         $window = RipeningWindows::of($batch, $household);
         $forecast = $window === null ? null : RipenessForecast::of($history, $window);
         $began = $household->dateOf($batch->started_at);
-        $day = static fn (CarbonImmutable $moment): int => Household::daysBetween($began, $household->dateOf($moment));
-        $dayOf = static fn (?float $seconds): ?int => $seconds === null ? null : $day($batch->momentAt($seconds));
+        $day = static fn(CarbonImmutable $moment): int => Household::daysBetween($began, $household->dateOf($moment));
+        $dayOf = static fn(?float $seconds): ?int => $seconds === null ? null : $day($batch->momentAt($seconds));
         $today = Household::daysBetween($began, $household->today());
         $hazards = Hazards::of($history, $batch->method);
         $shelfLife = ShelfLife::of($batch->method, $hazards, $batch->formulaKeepsDays());
         $chilledAt = self::chilledAt($batch);
         $condemned = self::condemnation($batch);
-        $dues = $batch->emptied_at !== null ? [] : ChoreSchedule::of(new CareContext(
-            $batch->method, $batch->cover(), $today, max(0, $day($batch->created_at)), $batch->place->isWarm(),
-            $chilledAt === null ? null : $day($chilledAt), $dayOf($forecast?->young), $dayOf($forecast?->ready), $forecast?->ready,
-            $dayOf(RipenessForecast::whenRipened($history, Recurrence::LIVELY_RIPENED_DAYS)), $hazards, $shelfLife,
-            $state->live, self::gramsIn($batch, $state) <= self::NOTHING_G,
-            $condemned === null ? null : $day($condemned->happened_at), self::done($batch, $day),
-            $batch->use_by === null ? null : Household::daysBetween($began, $batch->use_by),
-        ));
+        $dues =
+            $batch->emptied_at !== null
+                ? []
+                : ChoreSchedule::of(
+                    new CareContext(
+                        $batch->method,
+                        $batch->cover(),
+                        $today,
+                        max(0, $day($batch->created_at)),
+                        $batch->place->isWarm(),
+                        $chilledAt === null ? null : $day($chilledAt),
+                        $dayOf($forecast?->young),
+                        $dayOf($forecast?->ready),
+                        $forecast?->ready,
+                        $dayOf(RipenessForecast::whenRipened($history, Recurrence::LIVELY_RIPENED_DAYS)),
+                        $hazards,
+                        $shelfLife,
+                        $state->live,
+                        self::gramsIn($batch, $state) <= self::NOTHING_G,
+                        $condemned === null ? null : $day($condemned->happened_at),
+                        self::done($batch, $day),
+                        $batch->use_by === null ? null : Household::daysBetween($began, $batch->use_by),
+                    ),
+                );
 
         return new self($batch, $household, $state, $forecast, $today, $hazards, $shelfLife, $dues);
     }
@@ -107,29 +122,44 @@ final readonly class BatchStatus
     {
         $now = CarbonImmutable::now();
 
-        return array_values(array_filter($this->dues, fn (DueChore $due): bool => $this->snoozedUntil($due)?->isAfter($now) !== true
-            && ($due->at === null ? $due->day <= $this->day : ! $this->callAt($due)->isAfter($now))));
+        return array_values(
+            array_filter(
+                $this->dues,
+                fn(DueChore $due): bool => $this->snoozedUntil($due)?->isAfter($now) !== true &&
+                    ($due->at === null ? $due->day <= $this->day : !$this->callAt($due)->isAfter($now)),
+            ),
+        );
     }
 
     /** Until when a chore was put off; null when it was not. */
     public function snoozedUntil(DueChore $due): ?CarbonImmutable
     {
-        return $this->batch->choreMarks->last(fn (ChoreMark $mark): bool => $mark->task === $due->chore->task && $mark->snoozed_until !== null
-            && $mark->done_at === null)?->snoozed_until;
+        return $this->batch->choreMarks->last(
+            fn(ChoreMark $mark): bool => $mark->task === $due->chore->task &&
+                $mark->snoozed_until !== null &&
+                $mark->done_at === null,
+        )?->snoozed_until;
     }
 
     /** The day of a chore, as YYYY-MM-DD in the kitchen's calendar. */
     public function dateOf(DueChore $due): string
     {
-        return CarbonImmutable::parse($this->household->dateOf($this->batch->started_at))->addDays($due->day)->toDateString();
+        return CarbonImmutable::parse($this->household->dateOf($this->batch->started_at))
+            ->addDays($due->day)
+            ->toDateString();
     }
 
     /** The moment at which to call for a chore that is due at an hour, outside the kitchen's quiet hours. */
     public function callAt(DueChore $due): CarbonImmutable
     {
-        return CarbonImmutable::instance($this->household->quietHours()->callFor(
-            $this->batch->momentAt($due->at ?? 0.0)->setTimezone($this->household->time_zone)->toDateTimeImmutable(),
-        ));
+        return CarbonImmutable::instance(
+            $this->household->quietHours()->callFor(
+                $this->batch
+                    ->momentAt($due->at ?? 0.0)
+                    ->setTimezone($this->household->time_zone)
+                    ->toDateTimeImmutable(),
+            ),
+        );
     }
 
     /** The day of a moment of its life, as YYYY-MM-DD. */
@@ -161,43 +191,57 @@ final readonly class BatchStatus
     public function keepsFor(): ?int
     {
         $chilled = self::chilledAt($this->batch);
-        $from = $chilled === null ? max(0, $this->readyIn() ?? PHP_INT_MAX)
-            : Household::daysBetween($this->household->today(), $this->household->dateOf($chilled));
+        $from =
+            $chilled === null
+                ? max(0, $this->readyIn() ?? PHP_INT_MAX)
+                : Household::daysBetween($this->household->today(), $this->household->dateOf($chilled));
 
         if ($from === PHP_INT_MAX) {
             return null;
         }
-        $printed = $this->batch->use_by === null ? PHP_INT_MAX : Household::daysBetween($this->household->today(), $this->batch->use_by);
+        $printed =
+            $this->batch->use_by === null
+                ? PHP_INT_MAX
+                : Household::daysBetween($this->household->today(), $this->batch->use_by);
 
         // What is thrown out on a day is not eaten on it, and counts from the day on which it was made.
-        return min($printed, $this->shelfLife->isStrict ? $this->shelfLife->days - 1 - $this->day : $from + $this->shelfLife->days);
+        return min(
+            $printed,
+            $this->shelfLife->isStrict ? $this->shelfLife->days - 1 - $this->day : $from + $this->shelfLife->days,
+        );
     }
 
     /** The last reading of its acid. */
     public function reading(): ?Note
     {
-        return $this->batch->notes->last(static fn (Note $note): bool => $note->ph !== null);
+        return $this->batch->notes->last(static fn(Note $note): bool => $note->ph !== null);
     }
 
     /** The last reading, unless something was put in since. */
     public function standingReading(): ?Note
     {
         $reading = $this->reading();
-        $since = collect($this->batch->standing())->last(static fn (BatchEntry $line): bool => in_array($line->kind, self::ADDITIONS, true) && ! $line->happened_at->isFuture());
+        $since = collect($this->batch->standing())->last(
+            static fn(BatchEntry $line): bool => in_array($line->kind, self::ADDITIONS, true) &&
+                !$line->happened_at->isFuture(),
+        );
 
-        return $reading === null || ($since !== null && $since->happened_at->isAfter($reading->happened_at)) ? null : $reading;
+        return $reading === null || ($since !== null && $since->happened_at->isAfter($reading->happened_at))
+            ? null
+            : $reading;
     }
 
     /** The acid it is likely to have; a reading is where it goes on from. */
     public function expectedPh(): ?float
     {
-        if (! $this->batch->isLive($this->state) || ! $this->batch->method->isMade()) {
+        if (!$this->batch->isLive($this->state) || !$this->batch->method->isMade()) {
             return null;
         }
         $strength = Strength::of($this->state)->share(SaltBasis::BrineStrength) ?? 0.0;
         $reading = $this->standingReading();
 
-        return $reading?->ph === null ? ExpectedAcid::ph($this->state->ripened, $strength)
+        return $reading?->ph === null
+            ? ExpectedAcid::ph($this->state->ripened, $strength)
             : ExpectedAcid::after($reading->ph, max(0.0, $this->state->ripened - $reading->ripened_s), $strength);
     }
 
@@ -209,37 +253,58 @@ final readonly class BatchStatus
 
     public function gate(ReleasePurpose $purpose): ReleaseCheck
     {
-        return ReleaseCheck::of($purpose, $this->acidReading(), $this->hazards, $this->state->live, $this->isSpokenAgainst());
+        return ReleaseCheck::of(
+            $purpose,
+            $this->acidReading(),
+            $this->hazards,
+            $this->state->live,
+            $this->isSpokenAgainst(),
+        );
     }
 
     private function acidReading(): ?AcidReading
     {
         $note = $this->standingReading();
 
-        return $note?->ph === null ? null : new AcidReading(
-            $note->ph, $note->ph_by === 'meter', $note->ph_margin ?? AcidReading::METER_MARGIN,
-            Household::daysBetween($this->household->dateOf($note->happened_at), $this->household->today()),
-        );
+        return $note?->ph === null
+            ? null
+            : new AcidReading(
+                $note->ph,
+                $note->ph_by === 'meter',
+                $note->ph_margin ?? AcidReading::METER_MARGIN,
+                Household::daysBetween($this->household->dateOf($note->happened_at), $this->household->today()),
+            );
     }
 
     /** What matters when one looks into it. */
     public function situation(): CheckedJar
     {
         return new CheckedJar(
-            $this->batch->method, $this->batch->cover(), $this->day, $this->state->ripened / 86_400.0, $this->batch->place->isWarm(),
-            $this->state->isOnePhase(), $this->state->live, $this->hazards, $this->shelfLife,
-            $this->standingReading()?->ph, $this->warmHours(), $this->hasSoured(),
+            $this->batch->method,
+            $this->batch->cover(),
+            $this->day,
+            $this->state->ripened / 86_400.0,
+            $this->batch->place->isWarm(),
+            $this->state->isOnePhase(),
+            $this->state->live,
+            $this->hazards,
+            $this->shelfLife,
+            $this->standingReading()?->ph,
+            $this->warmHours(),
+            $this->hasSoured(),
         );
     }
 
     /** What was seen, smelled and tasted before says of its souring: a sign of it; or late and not sour; or nothing. */
     private function hasSoured(): ?bool
     {
-        $late = $this->batch->notes->last(static fn (Note $note): bool => isset($note->marks['sour']) && $note->ripened_s >= self::SOUR_BY_RIPENED_S);
+        $late = $this->batch->notes->last(
+            static fn(Note $note): bool => isset($note->marks['sour']) && $note->ripened_s >= self::SOUR_BY_RIPENED_S,
+        );
 
         return match (true) {
             $late !== null && $late->marks['sour'] <= 1 => false,
-            $this->batch->notes->contains(static fn (Note $note): bool => $note->showsSouring()) => true,
+            $this->batch->notes->contains(static fn(Note $note): bool => $note->showsSouring()) => true,
             default => null,
         };
     }
@@ -271,7 +336,7 @@ final readonly class BatchStatus
 
     private static function lastCheck(Batch $batch): ?Note
     {
-        return $batch->notes->last(static fn (Note $note): bool => $note->verdict !== null);
+        return $batch->notes->last(static fn(Note $note): bool => $note->verdict !== null);
     }
 
     /** The last check, where it said that the jar is not to be eaten. */

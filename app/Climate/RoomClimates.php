@@ -30,14 +30,13 @@ final class RoomClimates
 
     private int $changes = 0;
 
-    public function __construct(private readonly CurrentHousehold $current)
-    {
-    }
+    public function __construct(private readonly CurrentHousehold $current) {}
 
     /** A word that changes whenever anything known of the places does. */
     public function edition(): string
     {
-        return "{$this->current->id()} {$this->changes} ".intdiv(CarbonImmutable::now()->getTimestamp(), (int) Climate::QUARTER_S);
+        return "{$this->current->id()} {$this->changes} " .
+            intdiv(CarbonImmutable::now()->getTimestamp(), (int) Climate::QUARTER_S);
     }
 
     public function forget(): void
@@ -75,11 +74,20 @@ final class RoomClimates
             $room->swing_celsius,
             (float) $now->setTimezone($zone)->setTime($room->warmest_hour, 0)->getTimestamp(),
             $this->readings($place, $now),
-            array_values(RoomSpell::query()->where('place', $place->value)->orderByDesc('id')->get()->map(static fn (RoomSpell $spell): array => [
-                (float) CarbonImmutable::parse($spell->from_on, $zone)->getTimestamp(),
-                (float) CarbonImmutable::parse($spell->to_on, $zone)->addDay()->getTimestamp(),
-                $spell->celsius,
-            ])->all()),
+            array_values(
+                RoomSpell::query()
+                    ->where('place', $place->value)
+                    ->orderByDesc('id')
+                    ->get()
+                    ->map(
+                        static fn(RoomSpell $spell): array => [
+                            (float) CarbonImmutable::parse($spell->from_on, $zone)->getTimestamp(),
+                            (float) CarbonImmutable::parse($spell->to_on, $zone)->addDay()->getTimestamp(),
+                            $spell->celsius,
+                        ],
+                    )
+                    ->all(),
+            ),
             (float) $now->getTimestamp(),
         );
     }
@@ -93,10 +101,17 @@ final class RoomClimates
     {
         $seconds = "timestampdiff(second, '1970-01-01', read_at)";
 
-        return array_values(DB::table('room_readings')->where('household_id', $this->current->id())->where('place', $place->value)
-            ->whereBetween('read_at', [$now->subYears(self::YEARS), $now])
-            ->selectRaw("avg({$seconds}) as moment, avg(celsius) as celsius")
-            ->groupByRaw("floor({$seconds} / ?)", [Climate::QUARTER_S])->orderBy('moment')->get()
-            ->map(static fn (object $row): array => [(float) $row->moment, (float) $row->celsius])->all());
+        return array_values(
+            DB::table('room_readings')
+                ->where('household_id', $this->current->id())
+                ->where('place', $place->value)
+                ->whereBetween('read_at', [$now->subYears(self::YEARS), $now])
+                ->selectRaw("avg({$seconds}) as moment, avg(celsius) as celsius")
+                ->groupByRaw("floor({$seconds} / ?)", [Climate::QUARTER_S])
+                ->orderBy('moment')
+                ->get()
+                ->map(static fn(object $row): array => [(float) $row->moment, (float) $row->celsius])
+                ->all(),
+        );
     }
 }

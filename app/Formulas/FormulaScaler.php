@@ -24,9 +24,7 @@ final readonly class FormulaScaler
     /** Nobody makes more than this many times a formula, or less. */
     private const BETWEEN = [0.02, 50.0];
 
-    public function __construct(private CurrentHousehold $current)
-    {
-    }
+    public function __construct(private CurrentHousehold $current) {}
 
     /** @return array<string, mixed> */
     public static function rules(): array
@@ -67,7 +65,9 @@ final readonly class FormulaScaler
         }
         $factor = match ($by) {
             'jar' => $this->byJar($formula, $request->string('jarId')->value()),
-            'vegetable' => FormulaAnswer::of($formula)->factorForVegetable($this->grams($request->string('amount')->value())),
+            'vegetable' => FormulaAnswer::of($formula)->factorForVegetable(
+                $this->grams($request->string('amount')->value()),
+            ),
             'servings' => FormulaAnswer::of($formula)->factorForServings($request->float('servings')),
             default => 1.0,
         };
@@ -94,6 +94,8 @@ final readonly class FormulaScaler
             throw InvalidInput::at('amount', $refusal->explanation());
         }
 
-        return $grams->isZero() ? throw ValidationException::withMessages(['amount' => 'errors.more_than_zero']) : $grams;
+        return $grams->isZero()
+            ? throw ValidationException::withMessages(['amount' => 'errors.more_than_zero'])
+            : $grams;
     }
 }

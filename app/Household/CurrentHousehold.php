@@ -21,7 +21,7 @@ final class CurrentHousehold
     /** @throws MissingHousehold when none was set */
     public function get(): Household
     {
-        return $this->household ?? throw new MissingHousehold;
+        return $this->household ?? throw new MissingHousehold();
     }
 
     public function id(): string

@@ -17,7 +17,7 @@ trait HasVersion
     public static function bootHasVersion(): void
     {
         static::updating(static function (Model $row): void {
-            if (! $row->isDirty('version') && array_diff(array_keys($row->getDirty()), self::UNCOUNTED) !== []) {
+            if (!$row->isDirty('version') && array_diff(array_keys($row->getDirty()), self::UNCOUNTED) !== []) {
                 $row->setAttribute('version', (int) $row->getOriginal('version') + 1);
             }
         });

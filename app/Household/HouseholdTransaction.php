@@ -17,9 +17,7 @@ final readonly class HouseholdTransaction
     /** How often it is begun anew when two of them waited for each other. */
     private const ATTEMPTS = 3;
 
-    public function __construct(private CurrentHousehold $current)
-    {
-    }
+    public function __construct(private CurrentHousehold $current) {}
 
     /**
      * @template T

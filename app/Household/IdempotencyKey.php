@@ -22,7 +22,10 @@ final class IdempotencyKey
     public static function spend(?string $key): void
     {
         if ($key !== null) {
-            AnsweredRequest::query()->where('key', $key)->where('spent_at', null)->update(['spent_at' => CarbonImmutable::now()]);
+            AnsweredRequest::query()
+                ->where('key', $key)
+                ->where('spent_at', null)
+                ->update(['spent_at' => CarbonImmutable::now()]);
         }
     }
 }

@@ -26,23 +26,40 @@ final class ApiErrors
 
     /** What a row is called where it is not there, by its model. */
     private const NAMES = [
-        'Batch', 'Person', 'Jar', 'Salt', 'Ingredient', 'Serving', 'Formula', 'BatchEntry' => 'entry', 'HoldDown' => 'weight', 'Note',
-        'ChoreMark' => 'chore', 'RoomSpell' => 'spell', 'OtherFood' => 'food', 'PlannedBatch' => 'planned_batch', 'PlannedServing' => 'planned_serving',
+        'Batch',
+        'Person',
+        'Jar',
+        'Salt',
+        'Ingredient',
+        'Serving',
+        'Formula',
+        'BatchEntry' => 'entry',
+        'HoldDown' => 'weight',
+        'Note',
+        'ChoreMark' => 'chore',
+        'RoomSpell' => 'spell',
+        'OtherFood' => 'food',
+        'PlannedBatch' => 'planned_batch',
+        'PlannedServing' => 'planned_serving',
     ];
 
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => self::isApi($request));
+        $exceptions->shouldRenderJsonWhen(static fn(Request $request): bool => self::isApi($request));
         $exceptions->render(static function (Throwable $error, Request $request): ?JsonResponse {
-            if (! self::isApi($request)) {
+            if (!self::isApi($request)) {
                 return null;
             }
 
             return match (true) {
                 $error instanceof AuthenticationException => self::say(401),
-                $error instanceof NotFoundHttpException && $error->getPrevious() instanceof ModelNotFoundException => self::say(404, self::missing($error->getPrevious())),
+                $error instanceof NotFoundHttpException && $error->getPrevious() instanceof ModelNotFoundException
+                    => self::say(404, self::missing($error->getPrevious())),
                 $error instanceof HttpExceptionInterface => self::say($error->getStatusCode()),
-                $error instanceof TempesalException => new JsonResponse(['message' => $error->explanation(), 'errors' => (object) []], 422),
+                $error instanceof TempesalException => new JsonResponse(
+                    ['message' => $error->explanation(), 'errors' => (object) []],
+                    422,
+                ),
                 $error instanceof ValidationException => self::invalid($error),
                 (bool) config('app.debug') => null,
                 default => self::say(500),
@@ -58,19 +75,31 @@ final class ApiErrors
 
     private static function say(int $status, ?Message $message = null): JsonResponse
     {
-        return new JsonResponse(['message' => $message ?? Message::of('errors.http_'.(in_array($status, self::TOLD, true) ? $status : 500))], $status);
+        return new JsonResponse(
+            [
+                'message' =>
+                    $message ?? Message::of('errors.http_' . (in_array($status, self::TOLD, true) ? $status : 500)),
+            ],
+            $status,
+        );
     }
 
     /** Field by field, and the first of them by itself. */
     private static function invalid(ValidationException $error): JsonResponse
     {
         $errors = array_map(
-            static fn (array $messages): array => array_map(static fn (string $message): Message => self::message($message), array_values($messages)),
+            static fn(array $messages): array => array_map(
+                static fn(string $message): Message => self::message($message),
+                array_values($messages),
+            ),
             $error->errors(),
         );
         $first = reset($errors);
 
-        return new JsonResponse(['message' => $first === false ? Message::of('errors.http_422') : $first[0], 'errors' => (object) $errors], $error->status);
+        return new JsonResponse(
+            ['message' => $first === false ? Message::of('errors.http_422') : $first[0], 'errors' => (object) $errors],
+            $error->status,
+        );
     }
 
     /** What travelled through Laravel's validator as a text; one of its own sentences is not for cooks. */

@@ -20,8 +20,11 @@ final class BoundedLists
         foreach ($rules as $key => $rule) {
             $most = self::most($rule);
             if ($most !== null && self::largest($data, explode('.', $key)) > $most) {
-                $rules = array_filter($rules, static fn (string $other): bool => ! str_starts_with($other, "{$key}."),
-                    ARRAY_FILTER_USE_KEY);
+                $rules = array_filter(
+                    $rules,
+                    static fn(string $other): bool => !str_starts_with($other, "{$key}."),
+                    ARRAY_FILTER_USE_KEY,
+                );
             }
         }
 
@@ -32,8 +35,13 @@ final class BoundedLists
     private static function most(mixed $rule): ?int
     {
         $parts = array_filter(is_string($rule) ? explode('|', $rule) : (is_array($rule) ? $rule : []), is_string(...));
-        $isList = array_filter($parts,
-            static fn (string $part): bool => $part === 'array' || $part === 'list' || str_starts_with($part, 'array:')) !== [];
+        $isList =
+            array_filter(
+                $parts,
+                static fn(string $part): bool => $part === 'array' ||
+                    $part === 'list' ||
+                    str_starts_with($part, 'array:'),
+            ) !== [];
         $most = null;
         foreach ($parts as $part) {
             $most = preg_match('/^(?:max|size):(\d+)$/', $part, $found) === 1 ? (int) $found[1] : $most;
@@ -49,11 +57,12 @@ final class BoundedLists
             return is_array($data) ? count($data) : 0;
         }
         $first = array_shift($path);
-        if (! is_array($data)) {
+        if (!is_array($data)) {
             return 0;
         }
 
-        return $first === '*' ? max([0, ...array_map(static fn (mixed $one): int => self::largest($one, $path), array_values($data))]) : self::largest($data[$first] ?? null,
-            $path);
+        return $first === '*'
+            ? max([0, ...array_map(static fn(mixed $one): int => self::largest($one, $path), array_values($data))])
+            : self::largest($data[$first] ?? null, $path);
     }
 }

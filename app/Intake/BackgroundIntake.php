@@ -16,9 +16,7 @@ use Tempesal\Core\Intake\Meal;
 final readonly class BackgroundIntake
 {
     /** @param  Collection<int, OtherFood>  $written  that was not taken back */
-    private function __construct(public Collection $written)
-    {
-    }
+    private function __construct(public Collection $written) {}
 
     /** From one day to another, both YYYY-MM-DD; of everyone, or of one. */
     public static function between(string $from, string $to, ?Person $of = null): self
@@ -41,7 +39,10 @@ final readonly class BackgroundIntake
     /** Milligrams of the estimate that still count. */
     public function estimate(Person $person, string $date): float
     {
-        return (float) $person->targetOn($date)->restOfWeek()->on(CarbonImmutable::parse($date)->isoWeekday(), $this->instead($person, $date));
+        return (float) $person
+            ->targetOn($date)
+            ->restOfWeek()
+            ->on(CarbonImmutable::parse($date)->isoWeekday(), $this->instead($person, $date));
     }
 
     /** @return list<array{meal: string, milligrams: int, isInstead: bool}> the estimate of each meal, and whether something was written down in its place */
@@ -51,13 +52,22 @@ final readonly class BackgroundIntake
         $week = $person->targetOn($date)->restOfWeek();
         $weekday = CarbonImmutable::parse($date)->isoWeekday();
 
-        return array_map(static fn (Meal $meal): array => ['meal' => $meal->value, 'milligrams' => $week->at($weekday, $meal), 'isInstead' => in_array($meal, $instead, true)], Meal::cases());
+        return array_map(
+            static fn(Meal $meal): array => [
+                'meal' => $meal->value,
+                'milligrams' => $week->at($weekday, $meal),
+                'isInstead' => in_array($meal, $instead, true),
+            ],
+            Meal::cases(),
+        );
     }
 
     /** @return list<Meal> in whose place something was written down */
     private function instead(Person $person, string $date): array
     {
-        return array_values($this->foods($person, $date)->flatMap(static fn (OtherFood $food): array => $food->meals())->all());
+        return array_values(
+            $this->foods($person, $date)->flatMap(static fn(OtherFood $food): array => $food->meals())->all(),
+        );
     }
 
     /** Milligrams that were written down. */

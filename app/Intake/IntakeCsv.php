@@ -22,7 +22,17 @@ use Tempesal\Core\Message\Message;
  */
 final class IntakeCsv
 {
-    private const COLUMNS = ['date', 'person', 'what', 'name', 'grams', 'sodium_mg', 'sodium_low_mg', 'sodium_high_mg', 'instead_of'];
+    private const COLUMNS = [
+        'date',
+        'person',
+        'what',
+        'name',
+        'grams',
+        'sodium_mg',
+        'sodium_low_mg',
+        'sodium_high_mg',
+        'instead_of',
+    ];
 
     private const MOST_ROWS = 5_000;
 
@@ -35,7 +45,9 @@ final class IntakeCsv
     {
         $rows = self::rows($servings, $foods, $people);
 
-        return $rows === [] ? implode(',', self::COLUMNS)."\n" : (new CsvEncoder([CsvEncoder::ESCAPE_FORMULAS_KEY => true]))->encode($rows, 'csv');
+        return $rows === []
+            ? implode(',', self::COLUMNS) . "\n"
+            : (new CsvEncoder([CsvEncoder::ESCAPE_FORMULAS_KEY => true]))->encode($rows, 'csv');
     }
 
     /**
@@ -50,12 +62,38 @@ final class IntakeCsv
         $rows = [];
         foreach ($servings as $one) {
             $sodium = $one->sodium();
-            $rows[] = array_combine(self::COLUMNS, [$one->eaten_on, $one->person->name, 'serving', $one->batch->name, $one->grams, $sodium->typical, $sodium->low, $sodium->high, '']);
+            $rows[] = array_combine(self::COLUMNS, [
+                $one->eaten_on,
+                $one->person->name,
+                'serving',
+                $one->batch->name,
+                $one->grams,
+                $sodium->typical,
+                $sodium->low,
+                $sodium->high,
+                '',
+            ]);
         }
         foreach ($foods as $one) {
-            $rows[] = array_combine(self::COLUMNS, [$one->eaten_on, (string) ($names[$one->person_id] ?? ''), 'other', $one->name, '', $one->sodium_mg, $one->sodium_mg, $one->sodium_mg, implode(' ', $one->instead_of)]);
+            $rows[] = array_combine(self::COLUMNS, [
+                $one->eaten_on,
+                (string) ($names[$one->person_id] ?? ''),
+                'other',
+                $one->name,
+                '',
+                $one->sodium_mg,
+                $one->sodium_mg,
+                $one->sodium_mg,
+                implode(' ', $one->instead_of),
+            ]);
         }
-        usort($rows, static fn (array $one, array $other): int => [$one['date'], $one['person']] <=> [$other['date'], $other['person']]);
+        usort(
+            $rows,
+            static fn(array $one, array $other): int => [$one['date'], $one['person']] <=> [
+                $other['date'],
+                $other['person'],
+            ],
+        );
 
         return $rows;
     }
@@ -72,14 +110,25 @@ final class IntakeCsv
         if ($rows === []) {
             return ['rows' => $rows, 'complaints' => $complaints];
         }
-        $key = static fn (string $person, string $date, string $name, float $sodium): string => sprintf('%s %s %.6f %s', $person, $date, $sodium, mb_strtolower(trim($name)));
+        $key = static fn(string $person, string $date, string $name, float $sodium): string => sprintf(
+            '%s %s %.6f %s',
+            $person,
+            $date,
+            $sodium,
+            mb_strtolower(trim($name)),
+        );
         $there = [];
         [$from, $to] = [min(array_column($rows, 'date')), max(array_column($rows, 'date'))];
         foreach (BackgroundIntake::between($from, $to)->written as $food) {
             $there[] = $key($food->person_id, $food->eaten_on, $food->name, $food->sodium_mg);
         }
         foreach (Intakes::servings($from, $to) as $serving) {
-            $there[] = $key($serving->person_id, $serving->eaten_on, $serving->batch->name, $serving->sodium()->typical);
+            $there[] = $key(
+                $serving->person_id,
+                $serving->eaten_on,
+                $serving->batch->name,
+                $serving->sodium()->typical,
+            );
         }
         $there = array_count_values($there);
         $new = [];
@@ -92,7 +141,7 @@ final class IntakeCsv
                 $new[] = $row;
             }
         }
-        usort($complaints, static fn (array $one, array $other): int => $one['line'] <=> $other['line']);
+        usort($complaints, static fn(array $one, array $other): int => $one['line'] <=> $other['line']);
 
         return ['rows' => $new, 'complaints' => $complaints];
     }
@@ -106,13 +155,19 @@ final class IntakeCsv
     private static function read(string $text, Collection $people): array
     {
         $rows = $complaints = [];
-        $ids = $people->mapWithKeys(static fn (Person $person): array => [mb_strtolower($person->name) => $person->id]);
+        $ids = $people->mapWithKeys(static fn(Person $person): array => [mb_strtolower($person->name) => $person->id]);
         $lines = self::lines($text);
-        $header = array_map(static fn (string $assignment): string => trim(mb_strtolower($assignment)), $lines === [] ? [] : $lines[array_key_first($lines)]);
+        $header = array_map(
+            static fn(string $assignment): string => trim(mb_strtolower($assignment)),
+            $lines === [] ? [] : $lines[array_key_first($lines)],
+        );
         unset($lines[array_key_first($lines)]);
         foreach (['date', 'person', 'name', 'sodium_mg'] as $needed) {
-            if (! in_array($needed, $header, true)) {
-                return ['rows' => [], 'complaints' => [['line' => 1, 'text' => Message::of('errors.csv_column', column: $needed)]]];
+            if (!in_array($needed, $header, true)) {
+                return [
+                    'rows' => [],
+                    'complaints' => [['line' => 1, 'text' => Message::of('errors.csv_column', column: $needed)]],
+                ];
             }
         }
         foreach ($lines as $number => $assignments) {
@@ -122,7 +177,10 @@ final class IntakeCsv
             }
             $assignments = array_map(self::spoken(...), $assignments);
             if (count($assignments) !== count($header)) {
-                $complaints[] = ['line' => $number, 'text' => Message::of('errors.csv_cells', count: count($assignments), header: count($header))];
+                $complaints[] = [
+                    'line' => $number,
+                    'text' => Message::of('errors.csv_cells', count: count($assignments), header: count($header)),
+                ];
 
                 continue;
             }
@@ -131,9 +189,18 @@ final class IntakeCsv
             $meals = self::meals($row['instead_of'] ?? '');
             $complaint = match (true) {
                 $personId === null => Message::of('errors.csv_person', name: $row['person']),
-                preg_match('/^\d{4}-\d{2}-\d{2}$/', $row['date']) !== 1 || ! checkdate((int) substr($row['date'], 5, 2), (int) substr($row['date'], 8, 2), (int) substr($row['date'], 0, 4)) => Message::of('errors.csv_date', date: $row['date']),
+                preg_match('/^\d{4}-\d{2}-\d{2}$/', $row['date']) !== 1 ||
+                    !checkdate(
+                        (int) substr($row['date'], 5, 2),
+                        (int) substr($row['date'], 8, 2),
+                        (int) substr($row['date'], 0, 4),
+                    )
+                    => Message::of('errors.csv_date', date: $row['date']),
                 trim($row['name']) === '' || mb_strlen($row['name']) > 120 => Message::of('errors.csv_name'),
-                self::milligrams($row['sodium_mg']) === null => Message::of('errors.csv_sodium', sodium: $row['sodium_mg']),
+                self::milligrams($row['sodium_mg']) === null => Message::of(
+                    'errors.csv_sodium',
+                    sodium: $row['sodium_mg'],
+                ),
                 $meals === null => Message::of('errors.csv_meals', meals: $row['instead_of']),
                 default => null,
             };
@@ -143,8 +210,13 @@ final class IntakeCsv
                 continue;
             }
             $rows[] = [
-                'line' => $number, 'personId' => (string) $personId, 'person' => trim($row['person']), 'date' => $row['date'], 'name' => trim($row['name']),
-                'sodiumMg' => (float) self::milligrams($row['sodium_mg']), 'insteadOf' => $meals,
+                'line' => $number,
+                'personId' => (string) $personId,
+                'person' => trim($row['person']),
+                'date' => $row['date'],
+                'name' => trim($row['name']),
+                'sodiumMg' => (float) self::milligrams($row['sodium_mg']),
+                'insteadOf' => $meals,
             ];
         }
 
@@ -193,7 +265,7 @@ final class IntakeCsv
 
     private static function milligrams(string $typed): ?float
     {
-        if (! is_numeric(trim($typed))) {
+        if (!is_numeric(trim($typed))) {
             return null;
         }
         try {

@@ -26,14 +26,32 @@ final class Intakes
         $rest = BackgroundIntake::between($from, $to, $person);
         $servings = self::servings($from, $to, $person);
         $days = [];
-        for ($day = CarbonImmutable::parse($from), $last = CarbonImmutable::parse($to); $day->lessThanOrEqualTo($last); $day = $day->addDay()) {
+        for (
+            $day = CarbonImmutable::parse($from), $last = CarbonImmutable::parse($to);
+            $day->lessThanOrEqualTo($last);
+            $day = $day->addDay()
+        ) {
             $date = $day->toDateString();
             $days[] = new IntakeDay(
-                $date, (float) $person->targetOn($date)->target_sodium_mg, $rest->estimate($person, $date), $rest->written($person, $date),
-                array_values($servings->where('eaten_on', $date)->map(static fn (Serving $one): array => [
-                    'source' => $one->batch_id, 'name' => $one->batch->name, 'group' => $one->batch->likeness,
-                    'isCondiment' => $one->phase !== Phase::Pieces, 'isLive' => $one->is_live, 'sodiumMg' => $one->sodium(),
-                ])->all()),
+                $date,
+                (float) $person->targetOn($date)->target_sodium_mg,
+                $rest->estimate($person, $date),
+                $rest->written($person, $date),
+                array_values(
+                    $servings
+                        ->where('eaten_on', $date)
+                        ->map(
+                            static fn(Serving $one): array => [
+                                'source' => $one->batch_id,
+                                'name' => $one->batch->name,
+                                'group' => $one->batch->likeness,
+                                'isCondiment' => $one->phase !== Phase::Pieces,
+                                'isLive' => $one->is_live,
+                                'sodiumMg' => $one->sodium(),
+                            ],
+                        )
+                        ->all(),
+                ),
             );
         }
 
@@ -45,7 +63,10 @@ final class Intakes
     {
         $since = app(CurrentHousehold::class)->get()->dateOf($person->created_at);
         foreach ([Serving::query(), OtherFood::query()] as $rows) {
-            $since = min($since, $rows->where('person_id', $person->id)->where('undone_at', null)->min('eaten_on') ?? $since);
+            $since = min(
+                $since,
+                $rows->where('person_id', $person->id)->where('undone_at', null)->min('eaten_on') ?? $since,
+            );
         }
 
         return $since;

@@ -32,17 +32,31 @@ final class OtherJars
             $status = BatchStatus::of($other, Ledgers::of($other), $household);
             $phase = BatchStatus::servedPhase($other, $status->state);
             $grams = $other->usualPortion($person, $phase);
-            $clash = array_intersect(array_map(static fn ($one): string => $one->value, $status->state->allergens()), $person->allergens);
-            if (($status->readyIn() ?? 1) > 0 || $status->isSpokenAgainst() || $clash !== [] || $status->gramsLeft() < $grams || ! $other->isLive($status->state)) {
+            $clash = array_intersect(
+                array_map(static fn($one): string => $one->value, $status->state->allergens()),
+                $person->allergens,
+            );
+            if (
+                ($status->readyIn() ?? 1) > 0 ||
+                $status->isSpokenAgainst() ||
+                $clash !== [] ||
+                $status->gramsLeft() < $grams ||
+                !$other->isLive($status->state)
+            ) {
                 continue;
             }
-            $milligrams = ServingStyle::Drained->plate($phase, Grams::of($grams))->sodiumMg($status->state, Point::typical());
+            $milligrams = ServingStyle::Drained
+                ->plate($phase, Grams::of($grams))
+                ->sodiumMg($status->state, Point::typical());
             if ($milligrams < $now) {
-                $kind = $other->likeness === $batch->likeness && $other->started_at->greaterThan($batch->started_at) ? RemedyKind::YoungerJar : RemedyKind::OtherJar;
+                $kind =
+                    $other->likeness === $batch->likeness && $other->started_at->greaterThan($batch->started_at)
+                        ? RemedyKind::YoungerJar
+                        : RemedyKind::OtherJar;
                 $others[] = ['remedy' => $kind, 'text' => $kind->fromJar($other->name), 'milligrams' => $milligrams];
             }
         }
-        usort($others, static fn (array $one, array $other): int => $one['milligrams'] <=> $other['milligrams']);
+        usort($others, static fn(array $one, array $other): int => $one['milligrams'] <=> $other['milligrams']);
 
         return array_slice($others, 0, 3);
     }

@@ -26,9 +26,7 @@ final readonly class ServingMoment
      * @param  string  $day  YYYY-MM-DD, in the kitchen's calendar
      * @param  string|null  $hour  HH:MM by the kitchen's clock
      */
-    public function __construct(public string $day, public ?Meal $meal = null, public ?string $hour = null)
-    {
-    }
+    public function __construct(public string $day, public ?Meal $meal = null, public ?string $hour = null) {}
 
     /**
      * The moment for a jar: now where the day is today and nothing more was said, never before it was begun or after now.
@@ -42,13 +40,22 @@ final readonly class ServingMoment
             throw ValidationException::withMessages(['eatenOn' => 'errors.future_day']);
         }
         if ($this->day < $household->dateOf($batch->started_at)) {
-            throw InvalidInput::at('eatenOn', Message::of('errors.started_later', name: $batch->name, day: new Day($household->dateOf($batch->started_at))));
+            throw InvalidInput::at(
+                'eatenOn',
+                Message::of(
+                    'errors.started_later',
+                    name: $batch->name,
+                    day: new Day($household->dateOf($batch->started_at)),
+                ),
+            );
         }
         if ($this->hour === null && $this->meal === null && $this->day === $household->today()) {
             return $now;
         }
-        $moment = CarbonImmutable::parse($this->day.' '.($this->hour ?? $this->meal?->hour() ?? self::SOMETIME),
-            $household->time_zone)->utc();
+        $moment = CarbonImmutable::parse(
+            $this->day . ' ' . ($this->hour ?? ($this->meal?->hour() ?? self::SOMETIME)),
+            $household->time_zone,
+        )->utc();
         if ($this->hour !== null && $moment->isAfter($now)) {
             throw ValidationException::withMessages(['eatenAt' => 'errors.future']);
         }

@@ -54,13 +54,20 @@ final class LabelPrint
     private function __construct(private readonly string $address, private readonly Words $words)
     {
         $folder = storage_path('framework/cache/fonts');
-        if (! is_dir($folder)) {
+        if (!is_dir($folder)) {
             mkdir($folder, 0700, true);
         }
-        $this->pdf = new Dompdf(new Options([
-            'isRemoteEnabled' => false, 'isPhpEnabled' => false, 'defaultFont' => self::FONT, 'isFontSubsettingEnabled' => true,
-            'fontCache' => $folder, 'tempDir' => $folder, 'chroot' => [base_path('vendor/dompdf')],
-        ]));
+        $this->pdf = new Dompdf(
+            new Options([
+                'isRemoteEnabled' => false,
+                'isPhpEnabled' => false,
+                'defaultFont' => self::FONT,
+                'isFontSubsettingEnabled' => true,
+                'fontCache' => $folder,
+                'tempDir' => $folder,
+                'chroot' => [base_path('vendor/dompdf')],
+            ]),
+        );
     }
 
     /**
@@ -70,12 +77,22 @@ final class LabelPrint
     public static function sheet(array $labels, string $address, Words $words): string
     {
         $print = new self($address, $words);
-        $pages = array_map(static fn (array $some): string => implode('', array_map(
-            static fn (array $label, int $place): string => $print->label(
-                $label, self::LEFT + ($place % self::COLUMNS) * (self::WIDTH + self::BETWEEN),
-                self::TOP + intdiv($place, self::COLUMNS) * self::HEIGHT, true,
-            ), $some, array_keys($some),
-        )), array_chunk($labels, self::COLUMNS * self::ROWS));
+        $pages = array_map(
+            static fn(array $some): string => implode(
+                '',
+                array_map(
+                    static fn(array $label, int $place): string => $print->label(
+                        $label,
+                        self::LEFT + ($place % self::COLUMNS) * (self::WIDTH + self::BETWEEN),
+                        self::TOP + intdiv($place, self::COLUMNS) * self::HEIGHT,
+                        true,
+                    ),
+                    $some,
+                    array_keys($some),
+                ),
+            ),
+            array_chunk($labels, self::COLUMNS * self::ROWS),
+        );
 
         return $print->file($pages, 'A4', $print->words->say(Message::of('label.title')));
     }
@@ -87,11 +104,12 @@ final class LabelPrint
     public static function singles(array $labels, string $address, Words $words): string
     {
         $print = new self($address, $words);
-        $points = static fn (float $millimetres): float => $millimetres / 25.4 * 72.0;
+        $points = static fn(float $millimetres): float => ($millimetres / 25.4) * 72.0;
 
         return $print->file(
-            array_map(static fn (array $label): string => $print->label($label, 0.0, 0.0, false), $labels),
-            [0.0, 0.0, $points(self::WIDTH), $points(self::HEIGHT)], count($labels) === 1 ? $labels[0]['name'] : $print->words->say(Message::of('label.title')),
+            array_map(static fn(array $label): string => $print->label($label, 0.0, 0.0, false), $labels),
+            [0.0, 0.0, $points(self::WIDTH), $points(self::HEIGHT)],
+            count($labels) === 1 ? $labels[0]['name'] : $print->words->say(Message::of('label.title')),
         );
     }
 
@@ -101,14 +119,27 @@ final class LabelPrint
      */
     private function file(array $pages, string|array $paper, string $title): string
     {
-        $style = '@page { margin: 0 } body { margin: 0; font-family: "'.self::FONT.'"; line-height: 1.05 } div { position: absolute; overflow: hidden }'
-            .' .page { position: relative; page-break-after: always } .page.last { page-break-after: auto }';
+        $style =
+            '@page { margin: 0 } body { margin: 0; font-family: "' .
+            self::FONT .
+            '"; line-height: 1.05 } div { position: absolute; overflow: hidden }' .
+            ' .page { position: relative; page-break-after: always } .page.last { page-break-after: auto }';
         $last = count($pages) - 1;
-        $body = implode('',
-            array_map(static fn (string $page, int $i): string => '<section class="page'.($i === $last ? ' last' : '')."\">{$page}</section>", $pages, array_keys($pages)));
+        $body = implode(
+            '',
+            array_map(
+                static fn(string $page, int $i): string => '<section class="page' .
+                    ($i === $last ? ' last' : '') .
+                    "\">{$page}</section>",
+                $pages,
+                array_keys($pages),
+            ),
+        );
         $this->pdf->setPaper($paper);
-        $this->pdf->loadHtml("<html><head><title>{$this->safe($title)}</title><style>{$style}</style></head><body>{$body}</body></html>",
-            'UTF-8');
+        $this->pdf->loadHtml(
+            "<html><head><title>{$this->safe($title)}</title><style>{$style}</style></head><body>{$body}</body></html>",
+            'UTF-8',
+        );
         $this->pdf->render();
         $this->pdf->addInfo('Creator', 'Tempesal');
 
@@ -129,31 +160,75 @@ final class LabelPrint
         $top = $y + 19.0;
         foreach (LabelText::rows($label) as [$what, $said]) {
             $beside = $top + self::ROW > $y + self::HEIGHT - self::QR - 3.0 ? self::QR : 0.0;
-            $parts[] = $this->text($this->words->say($what), $left, $top + 0.9, self::TITLES, 6.0, 10.0, 'color: #554b43');
-            $parts[] = $this->text($this->words->say($said), $left + self::TITLES, $top, $width - self::TITLES - $beside, 6.5, 13.0, 'font-weight: bold');
+            $parts[] = $this->text(
+                $this->words->say($what),
+                $left,
+                $top + 0.9,
+                self::TITLES,
+                6.0,
+                10.0,
+                'color: #554b43',
+            );
+            $parts[] = $this->text(
+                $this->words->say($said),
+                $left + self::TITLES,
+                $top,
+                $width - self::TITLES - $beside,
+                6.5,
+                13.0,
+                'font-weight: bold',
+            );
             $top += self::ROW;
         }
-        $parts[] = $this->text($this->words->say(LabelText::foot($label)), $left, $y + self::HEIGHT - 12.0, $width - self::QR - 2.0, 9.0, 9.5, '', 2);
-        $parts[] = $this->code($this->address.$label['path'], $x + self::WIDTH - self::PADDING - self::QR + 2.0,
-            $y + self::HEIGHT - self::QR - 3.0);
+        $parts[] = $this->text(
+            $this->words->say(LabelText::foot($label)),
+            $left,
+            $y + self::HEIGHT - 12.0,
+            $width - self::QR - 2.0,
+            9.0,
+            9.5,
+            '',
+            2,
+        );
+        $parts[] = $this->code(
+            $this->address . $label['path'],
+            $x + self::WIDTH - self::PADDING - self::QR + 2.0,
+            $y + self::HEIGHT - self::QR - 3.0,
+        );
 
         return implode('', $parts);
     }
 
     /** Text in a box; where it is too long for its lines, it becomes smaller until it fits. */
-    private function text(string $text, float $x, float $y, float $width, float $height, float $points,
-        string $style = '', int $lines = 1): string
-    {
+    private function text(
+        string $text,
+        float $x,
+        float $y,
+        float $width,
+        float $height,
+        float $points,
+        string $style = '',
+        int $lines = 1,
+    ): string {
         $metrics = $this->pdf->getFontMetrics();
         $font = (string) $metrics->getFont(self::FONT, str_contains($style, 'bold') ? 'bold' : 'normal');
         // A line that breaks between words is not filled to its end.
         $room = $lines === 1 ? $width : $width * ($lines - 0.4);
-        while ($points > self::SMALLEST && $metrics->getTextWidth($text, $font, $points) * self::LETTERS_PER_POINT > $room) {
+        while (
+            $points > self::SMALLEST &&
+            $metrics->getTextWidth($text, $font, $points) * self::LETTERS_PER_POINT > $room
+        ) {
             $points -= 0.5;
         }
 
-        return self::box($x, $y, $width, $height,
-            "font-size: {$points}pt; {$style}".($lines === 1 ? '; white-space: nowrap' : ''), $this->safe($text));
+        return self::box(
+            $x,
+            $y,
+            $width,
+            $height,
+            "font-size: {$points}pt; {$style}" . ($lines === 1 ? '; white-space: nowrap' : ''),
+            $this->safe($text),
+        );
     }
 
     /** The address as a QR code: rows of dark modules, each run one box. */
@@ -162,24 +237,50 @@ final class LabelPrint
         $modules = QrCode::of($address);
         $svg = '';
         foreach ($modules as $row => $line) {
-            $dark = implode('', array_map(static fn (bool $one): string => $one ? '1' : '0', $line));
+            $dark = implode('', array_map(static fn(bool $one): string => $one ? '1' : '0', $line));
             if (preg_match_all('/1+/', $dark, $runs, PREG_OFFSET_CAPTURE) > 0) {
                 foreach ($runs[0] as [$run, $at]) {
                     $svg .= sprintf('<rect x="%d" y="%d" width="%d" height="1"/>', $at, $row, strlen($run));
                 }
             }
         }
-        $picture = sprintf('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %1$d %1$d" width="%1$d" height="%1$d">%2$s</svg>',
-            count($modules), $svg);
+        $picture = sprintf(
+            '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %1$d %1$d" width="%1$d" height="%1$d">%2$s</svg>',
+            count($modules),
+            $svg,
+        );
 
-        return self::box($x, $y, self::QR, self::QR, '',
-            sprintf('<img style="width: %1$smm; height: %1$smm" src="data:image/svg+xml;base64,%2$s">', self::QR, base64_encode($picture)));
+        return self::box(
+            $x,
+            $y,
+            self::QR,
+            self::QR,
+            '',
+            sprintf(
+                '<img style="width: %1$smm; height: %1$smm" src="data:image/svg+xml;base64,%2$s">',
+                self::QR,
+                base64_encode($picture),
+            ),
+        );
     }
 
-    private static function box(float $x, float $y, float $width, float $height, string $style, string $inside = ''): string
-    {
-        return sprintf('<div style="left: %.2Fmm; top: %.2Fmm; width: %.2Fmm; height: %.2Fmm; %s">%s</div>', $x, $y,
-            $width, $height, $style, $inside);
+    private static function box(
+        float $x,
+        float $y,
+        float $width,
+        float $height,
+        string $style,
+        string $inside = '',
+    ): string {
+        return sprintf(
+            '<div style="left: %.2Fmm; top: %.2Fmm; width: %.2Fmm; height: %.2Fmm; %s">%s</div>',
+            $x,
+            $y,
+            $width,
+            $height,
+            $style,
+            $inside,
+        );
     }
 
     private function safe(string $text): string

@@ -21,7 +21,12 @@ final class LabelText
      */
     public static function rows(array $label): array
     {
-        $rows = [[Message::of($label['isMade'] ? 'label.started' : 'label.opened'), Message::of('label.date', day: new Day($label['startedOn']))]];
+        $rows = [
+            [
+                Message::of($label['isMade'] ? 'label.started' : 'label.opened'),
+                Message::of('label.date', day: new Day($label['startedOn'])),
+            ],
+        ];
         if ($label['useBy'] !== null) {
             $rows[] = [Message::of('label.use_by'), self::day($label['useBy'])];
         }
@@ -29,14 +34,25 @@ final class LabelText
             $rows[] = [Message::of('label.taste_from'), self::day($label['youngOn'])];
         }
         if ($label['readyOn'] !== null) {
-            $rows[] = [Message::of('label.ready'), $label['longOn'] === null
-                ? self::day($label['readyOn']) : Message::of('label.days', from: new Day($label['readyOn']), to: new Day($label['longOn']))];
+            $rows[] = [
+                Message::of('label.ready'),
+                $label['longOn'] === null
+                    ? self::day($label['readyOn'])
+                    : Message::of('label.days', from: new Day($label['readyOn']), to: new Day($label['longOn'])),
+            ];
         }
         if ($label['strength'] !== null) {
             $rows[] = [Message::of('label.salt'), $label['strength']];
         }
         if ($label['sodium'] !== null) {
-            $rows[] = [Message::of('label.sodium'), Message::of('label.sodium_per_serving', mg: $label['sodium']['shown'], grams: round($label['servingGrams'], 1))];
+            $rows[] = [
+                Message::of('label.sodium'),
+                Message::of(
+                    'label.sodium_per_serving',
+                    mg: $label['sodium']['shown'],
+                    grams: round($label['servingGrams'], 1),
+                ),
+            ];
         }
 
         return $rows;
@@ -45,9 +61,10 @@ final class LabelText
     /** @param  Label  $label */
     public static function foot(array $label): Message
     {
-        $allergens = array_map(static fn (string $one): Message => Message::of("allergen.{$one}"), $label['allergens']);
+        $allergens = array_map(static fn(string $one): Message => Message::of("allergen.{$one}"), $label['allergens']);
 
-        return $allergens === [] ? Message::of('label.no_allergens', isLive: $label['isLive'])
+        return $allergens === []
+            ? Message::of('label.no_allergens', isLive: $label['isLive'])
             : Message::of('label.allergens', allergens: Listed::all($allergens), isLive: $label['isLive']);
     }
 

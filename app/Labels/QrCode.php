@@ -18,19 +18,40 @@ final class QrCode
     private const CORRECTION = [1 => 10, 16, 26, 18, 24, 16, 18, 22, 22, 26];
 
     /** Blocks by version: how many, and data codewords in each; blocks of a second kind hold one more. */
-    private const BLOCKS = [1 => [[1, 16]], [[1, 28]], [[1, 44]], [[2, 32]], [[2, 43]], [[4, 27]], [[4, 31]],
-        [[2, 38], [2, 39]], [[3, 36], [2, 37]], [[4, 43], [1, 44]]];
+    private const BLOCKS = [
+        1 => [[1, 16]],
+        [[1, 28]],
+        [[1, 44]],
+        [[2, 32]],
+        [[2, 43]],
+        [[4, 27]],
+        [[4, 31]],
+        [[2, 38], [2, 39]],
+        [[3, 36], [2, 37]],
+        [[4, 43], [1, 44]],
+    ];
 
     /** Centres of the alignment patterns, by version. */
-    private const ALIGNMENT = [1 => [], [6, 18], [6, 22], [6, 26], [6, 30], [6, 34], [6, 22, 38], [6, 24, 42], [6, 26, 46], [6, 28, 50]];
+    private const ALIGNMENT = [
+        1 => [],
+        [6, 18],
+        [6, 22],
+        [6, 26],
+        [6, 30],
+        [6, 34],
+        [6, 22, 38],
+        [6, 24, 42],
+        [6, 26, 46],
+        [6, 28, 50],
+    ];
 
     private const FORMAT_GENERATOR = 0x537;
 
     private const FORMAT_MASK = 0x5412;
 
-    private const VERSION_GENERATOR = 0x1F25;
+    private const VERSION_GENERATOR = 0x1f25;
 
-    private const FIELD_POLYNOMIAL = 0x11D;
+    private const FIELD_POLYNOMIAL = 0x11d;
 
     private readonly int $size;
 
@@ -85,22 +106,22 @@ final class QrCode
 
     private static function capacity(int $version): int
     {
-        return array_sum(array_map(static fn (array $kind): int => $kind[0] * $kind[1], self::BLOCKS[$version]));
+        return array_sum(array_map(static fn(array $kind): int => $kind[0] * $kind[1], self::BLOCKS[$version]));
     }
 
     /** @return list<int> data codewords, filled up */
     private static function data(string $text, int $version): array
     {
-        $bits = '0100'.str_pad(decbin(strlen($text)), $version < 10 ? 8 : 16, '0', STR_PAD_LEFT);
+        $bits = '0100' . str_pad(decbin(strlen($text)), $version < 10 ? 8 : 16, '0', STR_PAD_LEFT);
         foreach (str_split($text) as $letter) {
             $bits .= str_pad(decbin(ord($letter)), 8, '0', STR_PAD_LEFT);
         }
         $room = 8 * self::capacity($version);
-        $bits = substr($bits.'0000', 0, $room);
+        $bits = substr($bits . '0000', 0, $room);
         $bits = str_pad($bits, (int) (ceil(strlen($bits) / 8) * 8), '0');
-        $words = array_map(static fn (string $byte): int => (int) bindec($byte), str_split($bits, 8));
+        $words = array_map(static fn(string $byte): int => (int) bindec($byte), str_split($bits, 8));
         for ($i = 0; count($words) < self::capacity($version); $i++) {
-            $words[] = $i % 2 === 0 ? 0xEC : 0x11;
+            $words[] = $i % 2 === 0 ? 0xec : 0x11;
         }
 
         return $words;
@@ -211,7 +232,7 @@ final class QrCode
         $last = count($places) - 1;
         foreach ($places as $i => $x) {
             foreach ($places as $j => $y) {
-                if (! in_array([$i, $j], [[0, 0], [0, $last], [$last, 0]], true)) {
+                if (!in_array([$i, $j], [[0, 0], [0, $last], [$last, 0]], true)) {
                     $this->drawRings($x, $y, 2, [1]);
                 }
             }
@@ -226,7 +247,7 @@ final class QrCode
         for ($dy = -$reach; $dy <= $reach; $dy++) {
             for ($dx = -$reach; $dx <= $reach; $dx++) {
                 if ($x + $dx >= 0 && $x + $dx < $this->size && $y + $dy >= 0 && $y + $dy < $this->size) {
-                    $this->set($x + $dx, $y + $dy, ! in_array(max(abs($dx), abs($dy)), $light, true));
+                    $this->set($x + $dx, $y + $dy, !in_array(max(abs($dx), abs($dy)), $light, true));
                 }
             }
         }
@@ -238,8 +259,8 @@ final class QrCode
         for ($i = 0; $i < 10; $i++) {
             $rest = ($rest << 1) ^ (($rest >> 9) * self::FORMAT_GENERATOR);
         }
-        $bits = ($mask << 10 | $rest) ^ self::FORMAT_MASK;
-        $isSet = static fn (int $i): bool => (($bits >> $i) & 1) === 1;
+        $bits = (($mask << 10) | $rest) ^ self::FORMAT_MASK;
+        $isSet = static fn(int $i): bool => (($bits >> $i) & 1) === 1;
         for ($i = 0; $i <= 5; $i++) {
             $this->set(8, $i, $isSet($i));
         }
@@ -267,10 +288,10 @@ final class QrCode
         for ($i = 0; $i < 12; $i++) {
             $rest = ($rest << 1) ^ (($rest >> 11) * self::VERSION_GENERATOR);
         }
-        $bits = $this->version << 12 | $rest;
+        $bits = ($this->version << 12) | $rest;
         for ($i = 0; $i < 18; $i++) {
             $isDark = (($bits >> $i) & 1) === 1;
-            [$a, $b] = [$this->size - 11 + $i % 3, intdiv($i, 3)];
+            [$a, $b] = [$this->size - 11 + ($i % 3), intdiv($i, 3)];
             $this->set($a, $b, $isDark);
             $this->set($b, $a, $isDark);
         }
@@ -285,7 +306,7 @@ final class QrCode
             for ($step = 0; $step < $this->size; $step++) {
                 $y = (($right + 1) & 2) === 0 ? $this->size - 1 - $step : $step;
                 foreach ([$right, $right - 1] as $x) {
-                    if (! isset($this->reserved[$y][$x]) && $bit < 8 * count($words)) {
+                    if (!isset($this->reserved[$y][$x]) && $bit < 8 * count($words)) {
                         $this->dark[$y][$x] = (($words[$bit >> 3] >> (7 - ($bit & 7))) & 1) === 1;
                         $bit++;
                     }
@@ -298,18 +319,19 @@ final class QrCode
     {
         for ($y = 0; $y < $this->size; $y++) {
             for ($x = 0; $x < $this->size; $x++) {
-                $flips = match ($mask) {
-                    0 => ($x + $y) % 2,
-                    1 => $y % 2,
-                    2 => $x % 3,
-                    3 => ($x + $y) % 3,
-                    4 => (intdiv($x, 3) + intdiv($y, 2)) % 2,
-                    5 => $x * $y % 2 + $x * $y % 3,
-                    6 => ($x * $y % 2 + $x * $y % 3) % 2,
-                    default => (($x + $y) % 2 + $x * $y % 3) % 2,
-                } === 0;
-                if ($flips && ! isset($this->reserved[$y][$x])) {
-                    $this->dark[$y][$x] = ! $this->dark[$y][$x];
+                $flips =
+                    match ($mask) {
+                        0 => ($x + $y) % 2,
+                        1 => $y % 2,
+                        2 => $x % 3,
+                        3 => ($x + $y) % 3,
+                        4 => (intdiv($x, 3) + intdiv($y, 2)) % 2,
+                        5 => (($x * $y) % 2) + (($x * $y) % 3),
+                        6 => ((($x * $y) % 2) + (($x * $y) % 3)) % 2,
+                        default => ((($x + $y) % 2) + (($x * $y) % 3)) % 2,
+                    } === 0;
+                if ($flips && !isset($this->reserved[$y][$x])) {
+                    $this->dark[$y][$x] = !$this->dark[$y][$x];
                 }
             }
         }
@@ -319,10 +341,17 @@ final class QrCode
     private function penalty(): int
     {
         $penalty = $count = 0;
-        $rows = array_map(static fn (array $row): string => implode('', array_map(static fn (bool $one): string => $one ? '1' : '0', $row)),
-            $this->dark);
-        $columns = array_map(static fn (int $x): string => implode('', array_map(static fn (string $row): string => $row[$x], $rows)),
-            range(0, $this->size - 1));
+        $rows = array_map(
+            static fn(array $row): string => implode(
+                '',
+                array_map(static fn(bool $one): string => $one ? '1' : '0', $row),
+            ),
+            $this->dark,
+        );
+        $columns = array_map(
+            static fn(int $x): string => implode('', array_map(static fn(string $row): string => $row[$x], $rows)),
+            range(0, $this->size - 1),
+        );
         foreach ([...$rows, ...$columns] as $line) {
             foreach (preg_match_all('/0{5,}|1{5,}/', $line, $runs) > 0 ? $runs[0] : [] as $run) {
                 $penalty += strlen($run) - 2;
@@ -331,7 +360,7 @@ final class QrCode
         }
         for ($y = 1; $y < $this->size; $y++) {
             for ($x = 1; $x < $this->size; $x++) {
-                $square = $rows[$y - 1][$x - 1].$rows[$y - 1][$x].$rows[$y][$x - 1].$rows[$y][$x];
+                $square = $rows[$y - 1][$x - 1] . $rows[$y - 1][$x] . $rows[$y][$x - 1] . $rows[$y][$x];
                 $penalty += $square === '0000' || $square === '1111' ? 3 : 0;
             }
         }
@@ -339,6 +368,6 @@ final class QrCode
             $count += substr_count($row, '1');
         }
 
-        return $penalty + 10 * (int) floor(abs($count * 20.0 / $this->size ** 2 - 10.0));
+        return $penalty + 10 * (int) floor(abs(($count * 20.0) / $this->size ** 2 - 10.0));
     }
 }

@@ -15,16 +15,14 @@ final readonly class Catalogue
     public const FALLBACK = 'en';
 
     /** @param  array<string, string>  $patterns  by "subject.name" */
-    private function __construct(private array $patterns)
-    {
-    }
+    private function __construct(private array $patterns) {}
 
     /** @param  string  $locale  of which the language counts, or a folder of its very name */
     public static function of(string $locale): self
     {
         $language = is_dir(self::folder($locale)) ? $locale : (string) strtok($locale, '-_');
 
-        return new self([...self::read(self::FALLBACK), ...($language === self::FALLBACK ? [] : self::read($language))]);
+        return new self([...self::read(self::FALLBACK), ...$language === self::FALLBACK ? [] : self::read($language)]);
     }
 
     public function pattern(string $code): string
@@ -47,7 +45,7 @@ final readonly class Catalogue
     private static function read(string $language): array
     {
         $patterns = [];
-        foreach (glob(self::folder($language).'/*.json') ?: [] as $file) {
+        foreach (glob(self::folder($language) . '/*.json') ?: [] as $file) {
             $subject = basename($file, '.json');
             /** @var array<string, string> $all */
             $all = json_decode((string) file_get_contents($file), true, 2, JSON_THROW_ON_ERROR);
@@ -61,6 +59,6 @@ final readonly class Catalogue
 
     private static function folder(string $language): string
     {
-        return dirname(__DIR__, 2)."/messages/{$language}";
+        return dirname(__DIR__, 2) . "/messages/{$language}";
     }
 }

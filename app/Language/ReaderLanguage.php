@@ -15,7 +15,11 @@ final class ReaderLanguage
     public static function words(Request $request): Words
     {
         $asked = $request->query('locale');
-        $locale = str_replace('_', '-', is_string($asked) && $asked !== '' ? $asked : (string) ($request->getLanguages()[0] ?? ''));
+        $locale = str_replace(
+            '_',
+            '-',
+            is_string($asked) && $asked !== '' ? $asked : (string) ($request->getLanguages()[0] ?? ''),
+        );
 
         return preg_match('/^[a-z]{2,3}(-[a-z0-9]{2,8}){0,2}$/i', $locale) === 1 ? Words::in($locale) : Words::here();
     }

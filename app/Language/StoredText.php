@@ -15,13 +15,15 @@ final class StoredText
 
     public static function of(Message $message): string
     {
-        return self::MARK.$message->encode();
+        return self::MARK . $message->encode();
     }
 
     public static function read(string $stored): Message
     {
         $message = str_starts_with($stored, self::MARK) ? Message::decode(substr($stored, 1)) : null;
 
-        return $message !== null && Catalogue::of(Catalogue::FALLBACK)->has($message->code) ? $message : Message::of('text.quoted', text: $stored);
+        return $message !== null && Catalogue::of(Catalogue::FALLBACK)->has($message->code)
+            ? $message
+            : Message::of('text.quoted', text: $stored);
     }
 }

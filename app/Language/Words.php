@@ -25,9 +25,7 @@ final class Words
     /** @var array<string, MessageFormatter> */
     private array $formatters = [];
 
-    private function __construct(private readonly Catalogue $catalogue, public readonly string $locale)
-    {
-    }
+    private function __construct(private readonly Catalogue $catalogue, public readonly string $locale) {}
 
     /** @param  string  $locale  as BCP 47 has it: "en-GB" */
     public static function in(string $locale): self
@@ -44,13 +42,16 @@ final class Words
     /** A message as a text. */
     public function say(Message $message): string
     {
-        $values = array_map(fn (mixed $value): mixed => match (true) {
-            $value instanceof Message => $this->say($value),
-            $value instanceof Day => new DateTimeImmutable("{$value->date} 12:00", new DateTimeZone('UTC')),
-            $value instanceof Listed => $this->join($value),
-            is_bool($value) => $value ? 'yes' : 'no',
-            default => $value,
-        }, $message->values);
+        $values = array_map(
+            fn(mixed $value): mixed => match (true) {
+                $value instanceof Message => $this->say($value),
+                $value instanceof Day => new DateTimeImmutable("{$value->date} 12:00", new DateTimeZone('UTC')),
+                $value instanceof Listed => $this->join($value),
+                is_bool($value) => $value ? 'yes' : 'no',
+                default => $value,
+            },
+            $message->values,
+        );
         $text = $this->formatter($message->code)->format($values);
 
         return $text === false ? throw new LogicException("\"{$message->code}\" could not be put into words.") : $text;
@@ -68,11 +69,14 @@ final class Words
 
     private function join(Listed $list): string
     {
-        $items = array_map(fn (string|Message|Day $item): string => match (true) {
-            $item instanceof Message => $this->say($item),
-            $item instanceof Day => $item->date,
-            default => $item,
-        }, $list->items);
+        $items = array_map(
+            fn(string|Message|Day $item): string => match (true) {
+                $item instanceof Message => $this->say($item),
+                $item instanceof Day => $item->date,
+                default => $item,
+            },
+            $list->items,
+        );
         $last = (string) array_pop($items);
         if ($items === []) {
             return $last;

@@ -94,7 +94,9 @@ final readonly class EntryReader
             throw new InvalidField("{$at}.fromBatch", Message::of('errors.lender_later', name: $lender->name));
         }
         try {
-            $liquid = StarterTransfer::from($lender->id, $lender->name, Ledgers::of($lender, $moment))->liquid()->toArray();
+            $liquid = StarterTransfer::from($lender->id, $lender->name, Ledgers::of($lender, $moment))
+                ->liquid()
+                ->toArray();
         } catch (NotEnough) {
             throw new InvalidField("{$at}.fromBatch", Message::of('errors.lender_empty', name: $lender->name));
         }
@@ -103,6 +105,6 @@ final readonly class EntryReader
         }
         $part = $documented[$path];
 
-        return [...$documented, $path => [...(is_array($part) ? $part : []), 'liquid' => $liquid]];
+        return [...$documented, $path => [...is_array($part) ? $part : [], 'liquid' => $liquid]];
     }
 }

@@ -28,11 +28,15 @@ final class Ledgers
      */
     public static function history(Batch $batch): Ledger
     {
-        self::$known ??= new WeakMap;
-        $edition = count($batch->entries).' '.app(RoomClimates::class)->edition();
+        self::$known ??= new WeakMap();
+        $edition = count($batch->entries) . ' ' . app(RoomClimates::class)->edition();
         if ((self::$known[$batch][0] ?? null) !== $edition) {
-            self::$known[$batch] = [$edition,
-                new Ledger(array_map(static fn (BatchEntry $line): LedgerLine => self::line($batch, $line), $batch->standing()))];
+            self::$known[$batch] = [
+                $edition,
+                new Ledger(
+                    array_map(static fn(BatchEntry $line): LedgerLine => self::line($batch, $line), $batch->standing()),
+                ),
+            ];
         }
 
         return self::$known[$batch][1];
@@ -50,7 +54,9 @@ final class Ledgers
         $place = $entry instanceof Soak && $entry->room !== null ? Place::tryFrom($entry->room) : null;
 
         return new LedgerLine(
-            $entry instanceof Soak && $place !== null ? $entry->at(app(RoomClimates::class)->from($place, $line->happened_at)) : $entry,
+            $entry instanceof Soak && $place !== null
+                ? $entry->at(app(RoomClimates::class)->from($place, $line->happened_at))
+                : $entry,
             $batch->secondsSinceStart($line->happened_at),
         );
     }

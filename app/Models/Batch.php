@@ -120,8 +120,18 @@ final class Batch extends Model
         $count = count($this->entries);
         if ($this->stood === null || $this->stood[0] !== $count) {
             $reversed = $this->entries->pluck('reverses_id')->filter()->flip();
-            $standing = $this->entries->filter(static fn (BatchEntry $entry): bool => $entry->reverses_id === null && ! $reversed->has($entry->id))->all();
-            usort($standing, static fn (BatchEntry $one, BatchEntry $other): int => [$one->happened_at, $one->position] <=> [$other->happened_at, $other->position]);
+            $standing = $this->entries
+                ->filter(
+                    static fn(BatchEntry $entry): bool => $entry->reverses_id === null && !$reversed->has($entry->id),
+                )
+                ->all();
+            usort(
+                $standing,
+                static fn(BatchEntry $one, BatchEntry $other): int => [$one->happened_at, $one->position] <=> [
+                    $other->happened_at,
+                    $other->position,
+                ],
+            );
             $this->stood = [$count, $standing];
         }
 
@@ -138,7 +148,7 @@ final class Batch extends Model
         $stands = [[$this->started_at, $this->started_in]];
         foreach ($this->standing() as $line) {
             $place = Place::tryFrom(is_string($line->entry['room'] ?? null) ? $line->entry['room'] : '');
-            if ($place !== null && $place !== $stands[count($stands) - 1][1] && ! $line->happened_at->isFuture()) {
+            if ($place !== null && $place !== $stands[count($stands) - 1][1] && !$line->happened_at->isFuture()) {
                 $stands[] = [$line->happened_at, $place];
             }
         }
@@ -172,7 +182,8 @@ final class Batch extends Model
     /** The days by which it is young, ready and long: its formula's own, or those usual for its method. */
     public function usualWindow(): ?Window
     {
-        return $this->formulaVersion === null ? $this->method->profile()->eaten->window
+        return $this->formulaVersion === null
+            ? $this->method->profile()->eaten->window
             : Window::read(Fields::of($this->formulaVersion->document['window'] ?? [], 'window'));
     }
 
@@ -191,9 +202,20 @@ final class Batch extends Model
     protected function casts(): array
     {
         return [
-            'place' => Place::class, 'started_in' => Place::class, 'aim' => Aim::class, 'created_at' => 'immutable_datetime',
-            'method' => Method::class, 'shape' => PieceShape::class, 'density_g_per_ml' => 'float', 'headspace_mm' => 'float',
-            'weight_ml' => 'float', 'serving_g' => 'float', 'bench_input' => 'array', 'strengths' => 'array', 'started_at' => 'immutable_datetime', 'emptied_at' => 'immutable_datetime',
+            'place' => Place::class,
+            'started_in' => Place::class,
+            'aim' => Aim::class,
+            'created_at' => 'immutable_datetime',
+            'method' => Method::class,
+            'shape' => PieceShape::class,
+            'density_g_per_ml' => 'float',
+            'headspace_mm' => 'float',
+            'weight_ml' => 'float',
+            'serving_g' => 'float',
+            'bench_input' => 'array',
+            'strengths' => 'array',
+            'started_at' => 'immutable_datetime',
+            'emptied_at' => 'immutable_datetime',
         ];
     }
 }

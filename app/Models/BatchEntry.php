@@ -41,9 +41,12 @@ final class BatchEntry extends Model
      */
     public static function standing(): Builder
     {
-        return self::query()->where(static fn (Builder $query) => $query->whereNotIn(
-            'id', self::query()->where('reverses_id', '!=', null)->getQuery()->select('reverses_id'),
-        ));
+        return self::query()->where(
+            static fn(Builder $query) => $query->whereNotIn(
+                'id',
+                self::query()->where('reverses_id', '!=', null)->getQuery()->select('reverses_id'),
+            ),
+        );
     }
 
     /** @return BelongsTo<Batch, $this> */
@@ -59,7 +62,7 @@ final class BatchEntry extends Model
 
     protected static function booted(): void
     {
-        self::updating(static fn () => throw new LogicException('A ledger line is never changed; reverse it.'));
+        self::updating(static fn() => throw new LogicException('A ledger line is never changed; reverse it.'));
     }
 
     protected function casts(): array

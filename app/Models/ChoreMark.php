@@ -29,7 +29,10 @@ final class ChoreMark extends Model
     protected function casts(): array
     {
         return [
-            'task' => Task::class, 'done_at' => 'immutable_datetime', 'snoozed_until' => 'immutable_datetime', 'undone_at' => 'immutable_datetime',
+            'task' => Task::class,
+            'done_at' => 'immutable_datetime',
+            'snoozed_until' => 'immutable_datetime',
+            'undone_at' => 'immutable_datetime',
         ];
     }
 }

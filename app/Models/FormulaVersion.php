@@ -33,7 +33,9 @@ final class FormulaVersion extends Model
 
     protected static function booted(): void
     {
-        self::updating(static fn () => throw new LogicException('A version of a formula is never changed; write another.'));
+        self::updating(
+            static fn() => throw new LogicException('A version of a formula is never changed; write another.'),
+        );
     }
 
     protected function casts(): array

@@ -61,7 +61,13 @@ final class Household extends Model
 
     protected function casts(): array
     {
-        return ['version' => 'integer', 'spoon_system' => SpoonSystem::class, 'is_demo' => 'boolean',
-            'week_start' => 'integer', 'aim' => Aim::class, 'planning' => 'array'];
+        return [
+            'version' => 'integer',
+            'spoon_system' => SpoonSystem::class,
+            'is_demo' => 'boolean',
+            'week_start' => 'integer',
+            'aim' => Aim::class,
+            'planning' => 'array',
+        ];
     }
 }

@@ -52,9 +52,19 @@ final class Ingredient extends Model
     public function produce(): Produce
     {
         return new Produce(
-            $this->key, $this->name, $this->water_g_per_100g, self::sodium()->read($this), $this->density_g_per_ml,
-            $this->shape, $this->hollow, $this->live, $this->brine_floor_of_water, $this->tissue,
-            array_map(Allergen::from(...), $this->allergens), $this->ph, $this->traits(),
+            $this->key,
+            $this->name,
+            $this->water_g_per_100g,
+            self::sodium()->read($this),
+            $this->density_g_per_ml,
+            $this->shape,
+            $this->hollow,
+            $this->live,
+            $this->brine_floor_of_water,
+            $this->tissue,
+            array_map(Allergen::from(...), $this->allergens),
+            $this->ph,
+            $this->traits(),
         );
     }
 
@@ -78,10 +88,21 @@ final class Ingredient extends Model
     {
         return [
             'version' => 'integer',
-            'water_g_per_100g' => 'float', 'density_g_per_ml' => 'float', 'brine_floor_of_water' => 'float',
-            'shape' => PieceShape::class, 'hollow' => 'boolean', 'live' => 'boolean', 'tissue' => Tissue::class, 'ph' => 'float',
-            'traits' => 'array', 'allergens' => 'array', 'not_for' => 'array', 'own' => 'boolean',
-            'edited' => 'boolean', 'label_sodium_mg' => 'float', 'label_serving_g' => 'float',
+            'water_g_per_100g' => 'float',
+            'density_g_per_ml' => 'float',
+            'brine_floor_of_water' => 'float',
+            'shape' => PieceShape::class,
+            'hollow' => 'boolean',
+            'live' => 'boolean',
+            'tissue' => Tissue::class,
+            'ph' => 'float',
+            'traits' => 'array',
+            'allergens' => 'array',
+            'not_for' => 'array',
+            'own' => 'boolean',
+            'edited' => 'boolean',
+            'label_sodium_mg' => 'float',
+            'label_serving_g' => 'float',
         ];
     }
 }

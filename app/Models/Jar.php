@@ -36,7 +36,11 @@ final class Jar extends Model
 
     public function geometry(): Geometry
     {
-        return Geometry::of(Millilitres::of($this->nominal_ml), Millimetres::of($this->mouth_mm), Millimetres::of($this->body_mm));
+        return Geometry::of(
+            Millilitres::of($this->nominal_ml),
+            Millimetres::of($this->mouth_mm),
+            Millimetres::of($this->body_mm),
+        );
     }
 
     /** @return HasMany<Batch, $this> */
@@ -47,6 +51,12 @@ final class Jar extends Model
 
     protected function casts(): array
     {
-        return ['version' => 'integer', 'nominal_ml' => 'float', 'mouth_mm' => 'float', 'body_mm' => 'float', 'how_many' => 'integer'];
+        return [
+            'version' => 'integer',
+            'nominal_ml' => 'float',
+            'mouth_mm' => 'float',
+            'body_mm' => 'float',
+            'how_many' => 'integer',
+        ];
     }
 }

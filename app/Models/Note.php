@@ -55,9 +55,11 @@ final class Note extends Model
     /** Whether it tells of a jar that sours: gas, a sour smell or taste, or a reading. */
     public function showsSouring(): bool
     {
-        return in_array($this->bubbles, ['few', 'lively'], true) || in_array($this->smell, ['sour', 'funky', 'sharp'], true)
-            || ($this->marks['sour'] ?? 0) > 1 || ($this->ph !== null && $this->ph <= ReleaseCheck::LINE_PH)
-            || array_intersect($this->found ?? [], array_column(Finding::ofLife(), 'value')) !== [];
+        return in_array($this->bubbles, ['few', 'lively'], true) ||
+            in_array($this->smell, ['sour', 'funky', 'sharp'], true) ||
+            ($this->marks['sour'] ?? 0) > 1 ||
+            ($this->ph !== null && $this->ph <= ReleaseCheck::LINE_PH) ||
+            array_intersect($this->found ?? [], array_column(Finding::ofLife(), 'value')) !== [];
     }
 
     /** @return BelongsTo<Batch, $this> */
@@ -69,9 +71,15 @@ final class Note extends Model
     protected function casts(): array
     {
         return [
-            'happened_at' => 'immutable_datetime', 'ripened_s' => 'float', 'marks' => 'array', 'celsius' => 'float',
-            'ph' => 'float', 'ph_margin' => 'float',
-            'found' => 'array', 'verdict' => Verdict::class, 'removed_at' => 'immutable_datetime',
+            'happened_at' => 'immutable_datetime',
+            'ripened_s' => 'float',
+            'marks' => 'array',
+            'celsius' => 'float',
+            'ph' => 'float',
+            'ph_margin' => 'float',
+            'found' => 'array',
+            'verdict' => Verdict::class,
+            'removed_at' => 'immutable_datetime',
         ];
     }
 }

@@ -38,6 +38,12 @@ final class OtherFood extends Model
 
     protected function casts(): array
     {
-        return ['sodium_mg' => 'float', 'instead_of' => 'array', 'how' => 'array', 'undone_at' => 'immutable_datetime', 'created_at' => 'immutable_datetime'];
+        return [
+            'sodium_mg' => 'float',
+            'instead_of' => 'array',
+            'how' => 'array',
+            'undone_at' => 'immutable_datetime',
+            'created_at' => 'immutable_datetime',
+        ];
     }
 }

@@ -69,13 +69,22 @@ final class Person extends Model
     /** What a day of theirs is held against, YYYY-MM-DD. */
     public function targetOn(string $date): IntakeTarget
     {
-        return $this->intakeTargets->last(static fn (IntakeTarget $one): bool => $one->since <= $date) ?? $this->intakeTargets->firstOrFail();
+        return $this->intakeTargets->last(static fn(IntakeTarget $one): bool => $one->since <= $date) ??
+            $this->intakeTargets->firstOrFail();
     }
 
     protected function casts(): array
     {
-        return ['version' => 'integer', 'usual_serving_g' => 'float', 'usual_condiment_g' => 'float',
-            'position' => 'integer', 'live_goal' => 'integer', 'limit_is_hard' => 'boolean', 'allergens' => 'array',
-            'dislikes' => 'array', 'created_at' => 'immutable_datetime'];
+        return [
+            'version' => 'integer',
+            'usual_serving_g' => 'float',
+            'usual_condiment_g' => 'float',
+            'position' => 'integer',
+            'live_goal' => 'integer',
+            'limit_is_hard' => 'boolean',
+            'allergens' => 'array',
+            'dislikes' => 'array',
+            'created_at' => 'immutable_datetime',
+        ];
     }
 }

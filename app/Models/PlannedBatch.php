@@ -36,7 +36,12 @@ final class PlannedBatch extends Model
      */
     public static function toStart(): Collection
     {
-        return self::query()->with(['formula.newest', 'jar'])->where('batch_id', null)->orderBy('start_on')->orderBy('id')->get();
+        return self::query()
+            ->with(['formula.newest', 'jar'])
+            ->where('batch_id', null)
+            ->orderBy('start_on')
+            ->orderBy('id')
+            ->get();
     }
 
     /** @return BelongsTo<Formula, $this> */

@@ -41,9 +41,14 @@ final class PlannedServing extends Model
         $rows = self::query()->with('batch');
         $rows->whereBetween('planned_on', [$from, $to]);
 
-        return $rows->get()
-            ->filter(static fn (self $one): bool => ! $undone->has($one->added_by) && ($one->removed_by === null || $undone->has($one->removed_by)))
-            ->sortBy('id')->values();
+        return $rows
+            ->get()
+            ->filter(
+                static fn(self $one): bool => !$undone->has($one->added_by) &&
+                    ($one->removed_by === null || $undone->has($one->removed_by)),
+            )
+            ->sortBy('id')
+            ->values();
     }
 
     /**
@@ -54,9 +59,13 @@ final class PlannedServing extends Model
     public static function open(string $from, string $to): Collection
     {
         $standing = self::standing($from, $to);
-        $eaten = Serving::query()->whereIn('planned_serving_id', $standing->pluck('id')->all())->whereNull('undone_at')->pluck('planned_serving_id')->flip();
+        $eaten = Serving::query()
+            ->whereIn('planned_serving_id', $standing->pluck('id')->all())
+            ->whereNull('undone_at')
+            ->pluck('planned_serving_id')
+            ->flip();
 
-        return $standing->reject(static fn (self $one): bool => $eaten->has($one->id))->values();
+        return $standing->reject(static fn(self $one): bool => $eaten->has($one->id))->values();
     }
 
     /** @return BelongsTo<Batch, $this> */

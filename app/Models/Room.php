@@ -32,15 +32,24 @@ final class Room extends Model
     /** The room as the kitchen has set it, or as it usually is. */
     public static function at(Place $place): self
     {
-        return self::query()->where('place', $place->value)->first() ?? new self([
-            'place' => $place, 'usual_celsius' => $place->usual()->value, 'swing_celsius' => 0.0,
-            'warmest_hour' => self::WARMEST_HOUR, 'version' => 0,
-        ]);
+        return self::query()->where('place', $place->value)->first() ??
+            new self([
+                'place' => $place,
+                'usual_celsius' => $place->usual()->value,
+                'swing_celsius' => 0.0,
+                'warmest_hour' => self::WARMEST_HOUR,
+                'version' => 0,
+            ]);
     }
 
     protected function casts(): array
     {
-        return ['version' => 'integer', 'place' => Place::class, 'usual_celsius' => 'float', 'swing_celsius' => 'float',
-            'warmest_hour' => 'integer'];
+        return [
+            'version' => 'integer',
+            'place' => Place::class,
+            'usual_celsius' => 'float',
+            'swing_celsius' => 'float',
+            'warmest_hour' => 'integer',
+        ];
     }
 }

@@ -46,11 +46,19 @@ final class RotationLine extends Model
     /** @return list<string> of the batches that count as it, those of its own formula among them */
     public function groups(): array
     {
-        return array_values(array_unique([...$this->likenesses, ...($this->formula_id === null ? [] : ["formula:{$this->formula_id}"])]));
+        return array_values(
+            array_unique([...$this->likenesses, ...$this->formula_id === null ? [] : ["formula:{$this->formula_id}"]]),
+        );
     }
 
     protected function casts(): array
     {
-        return ['position' => 'integer', 'likenesses' => 'array', 'weekdays' => 'array', 'times_a_week' => 'float', 'months' => 'array'];
+        return [
+            'position' => 'integer',
+            'likenesses' => 'array',
+            'weekdays' => 'array',
+            'times_a_week' => 'float',
+            'months' => 'array',
+        ];
     }
 }

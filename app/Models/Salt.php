@@ -36,8 +36,15 @@ final class Salt extends Model
     public function product(): SaltProduct
     {
         return new SaltProduct(
-            $this->key, $this->name, self::density()->read($this), self::sodium()->read($this), $this->water_g_per_100g,
-            $this->iodised, $this->anti_caking, $this->potassium, $this->calibrated,
+            $this->key,
+            $this->name,
+            self::density()->read($this),
+            self::sodium()->read($this),
+            $this->water_g_per_100g,
+            $this->iodised,
+            $this->anti_caking,
+            $this->potassium,
+            $this->calibrated,
         );
     }
 
@@ -59,8 +66,15 @@ final class Salt extends Model
 
     protected function casts(): array
     {
-        return ['version' => 'integer', 'water_g_per_100g' => 'float', 'iodised' => 'boolean',
-            'anti_caking' => 'boolean', 'potassium' => 'boolean', 'calibrated' => 'boolean', 'own' => 'boolean'];
+        return [
+            'version' => 'integer',
+            'water_g_per_100g' => 'float',
+            'iodised' => 'boolean',
+            'anti_caking' => 'boolean',
+            'potassium' => 'boolean',
+            'calibrated' => 'boolean',
+            'own' => 'boolean',
+        ];
     }
 
     public static function density(): BandColumns

@@ -80,6 +80,12 @@ final class Serving extends Model
 
     protected function casts(): array
     {
-        return ['phase' => Phase::class, 'grams' => 'float', 'dish_g' => 'float', 'is_live' => 'boolean', 'undone_at' => 'immutable_datetime'];
+        return [
+            'phase' => Phase::class,
+            'grams' => 'float',
+            'dish_g' => 'float',
+            'is_live' => 'boolean',
+            'undone_at' => 'immutable_datetime',
+        ];
     }
 }

@@ -32,7 +32,9 @@ final class FoodTable
     /** @return list<Food> */
     public static function all(): array
     {
-        $file = fopen(dirname(__DIR__, 2).'/database/data/foods.csv', 'r') ?: throw new RuntimeException('The table of foods is missing.');
+        $file =
+            fopen(dirname(__DIR__, 2) . '/database/data/foods.csv', 'r') ?:
+            throw new RuntimeException('The table of foods is missing.');
         $head = array_map(strval(...), fgetcsv($file, escape: '') ?: []);
         $foods = [];
         while (($assignments = fgetcsv($file, escape: '')) !== false) {
@@ -49,11 +51,19 @@ final class FoodTable
         $foods = [];
         foreach (self::all() as $food) {
             $foods[$food['key']] = [
-                'id' => $food['key'], 'name' => $food['name'], 'waterPer100g' => $food['water'], 'sodiumPer100g' => $food['sodium'],
-                'density' => $food['density'], 'shape' => $food['shape'], 'tissue' => $food['tissue'], 'hollow' => $food['hollow'],
-                'live' => $food['live'], 'brineFloor' => $food['brineFloor'], 'traits' => $food['traits'],
+                'id' => $food['key'],
+                'name' => $food['name'],
+                'waterPer100g' => $food['water'],
+                'sodiumPer100g' => $food['sodium'],
+                'density' => $food['density'],
+                'shape' => $food['shape'],
+                'tissue' => $food['tissue'],
+                'hollow' => $food['hollow'],
+                'live' => $food['live'],
+                'brineFloor' => $food['brineFloor'],
+                'traits' => $food['traits'],
                 'allergens' => $food['allergens'],
-                ...($food['ph'] === null ? [] : ['ph' => $food['ph']]),
+                ...$food['ph'] === null ? [] : ['ph' => $food['ph']],
             ];
         }
         $foods['water'] = Ingredient::water()->toArray();
@@ -77,7 +87,11 @@ final class FoodTable
             'use' => $row['use'],
             'source' => $row['code'] === '' ? self::FROM_MEMORY : "IFCT 2017, {$row['code']}",
             'water' => (float) $row['water_g'],
-            'sodium' => ['low' => (float) $row['sodium_low_mg'], 'typical' => (float) $row['sodium_mg'], 'high' => (float) $row['sodium_high_mg']],
+            'sodium' => [
+                'low' => (float) $row['sodium_low_mg'],
+                'typical' => (float) $row['sodium_mg'],
+                'high' => (float) $row['sodium_high_mg'],
+            ],
             'density' => (float) $row['density_g_per_ml'],
             'shape' => $row['shape'],
             'tissue' => $row['tissue'],
@@ -118,6 +132,10 @@ final class FoodTable
             $saltDensities[$salt->id] = $salt->density()->band->typical;
         }
 
-        return new RecipeText(new NameIndex($all), new FoodFacts($names, $densities, $saltNames, $saltDensities, $starters), $spoons);
+        return new RecipeText(
+            new NameIndex($all),
+            new FoodFacts($names, $densities, $saltNames, $saltDensities, $starters),
+            $spoons,
+        );
     }
 }

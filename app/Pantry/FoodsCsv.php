@@ -16,12 +16,23 @@ final class FoodsCsv
     /** @param  Collection<int, Ingredient>  $foods */
     public static function of(Collection $foods): string
     {
-        $rows = $foods->sortBy('name')->map(static fn (Ingredient $food): array => [
-            'name' => $food->name, 'use' => $food->use, 'water_g_per_100g' => $food->water_g_per_100g,
-            'sodium_mg_per_100g' => $food->produce()->sodiumPer100g->typical,
-            'sodium_low_mg_per_100g' => $food->produce()->sodiumPer100g->low, 'sodium_high_mg_per_100g' => $food->produce()->sodiumPer100g->high,
-            'density_g_per_ml' => $food->density_g_per_ml, 'allergens' => implode(' ', $food->allergens), 'source' => $food->source,
-        ])->values()->all();
+        $rows = $foods
+            ->sortBy('name')
+            ->map(
+                static fn(Ingredient $food): array => [
+                    'name' => $food->name,
+                    'use' => $food->use,
+                    'water_g_per_100g' => $food->water_g_per_100g,
+                    'sodium_mg_per_100g' => $food->produce()->sodiumPer100g->typical,
+                    'sodium_low_mg_per_100g' => $food->produce()->sodiumPer100g->low,
+                    'sodium_high_mg_per_100g' => $food->produce()->sodiumPer100g->high,
+                    'density_g_per_ml' => $food->density_g_per_ml,
+                    'allergens' => implode(' ', $food->allergens),
+                    'source' => $food->source,
+                ],
+            )
+            ->values()
+            ->all();
 
         return (new CsvEncoder([CsvEncoder::ESCAPE_FORMULAS_KEY => true]))->encode($rows, 'csv');
     }

@@ -28,12 +28,14 @@ final class FormulaLibrary
      */
     public static function document(string $key): ?array
     {
-        return preg_match('/^[a-z0-9-]+$/', $key) === 1 && is_file(self::path($key)) ? self::read(self::path($key)) : null;
+        return preg_match('/^[a-z0-9-]+$/', $key) === 1 && is_file(self::path($key))
+            ? self::read(self::path($key))
+            : null;
     }
 
     private static function path(string $key): string
     {
-        return dirname(__DIR__, 2)."/database/data/formulas/{$key}.json";
+        return dirname(__DIR__, 2) . "/database/data/formulas/{$key}.json";
     }
 
     /**

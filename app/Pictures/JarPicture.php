@@ -29,11 +29,21 @@ final class JarPicture
      * @param  float  $share  of everything that goes into it
      * @return array<string, mixed>
      */
-    public static function ofMaking(BenchSolution $solution, JarFit $fit, float $share, string $colour, string $cover): array
-    {
+    public static function ofMaking(
+        BenchSolution $solution,
+        JarFit $fit,
+        float $share,
+        string $colour,
+        string $cover,
+    ): array {
         return self::draw(
-            $fit, $solution->liquid()->times($share), $solution->input->vegetable->shape->value, $colour, $cover,
-            $solution->servedPhase() === Phase::Sauce, ! $solution->holdsTheFood(),
+            $fit,
+            $solution->liquid()->times($share),
+            $solution->input->vegetable->shape->value,
+            $colour,
+            $cover,
+            $solution->servedPhase() === Phase::Sauce,
+            !$solution->holdsTheFood(),
         );
     }
 
@@ -51,12 +61,20 @@ final class JarPicture
         $fit = JarFit::of(
             $geometry,
             new Packing(Millimetres::of($batch->headspace_mm), Millilitres::of($batch->weight_ml)),
-            Grams::of(max(0.0, $food)), $batch->density_g_per_ml, $shape->packing(),
+            Grams::of(max(0.0, $food)),
+            $batch->density_g_per_ml,
+            $shape->packing(),
         );
         $liquid = Millilitres::of(max(0.0, $brine->weightG()) / BrineTable::density($brine->brineStrength()));
 
-        $picture = self::draw($fit, $liquid, $shape->value, $batch->colour,
-            $batch->jar->cover ?? $batch->method->profile()->storage->cover()->value, $served === Phase::Sauce);
+        $picture = self::draw(
+            $fit,
+            $liquid,
+            $shape->value,
+            $batch->colour,
+            $batch->jar->cover ?? $batch->method->profile()->storage->cover()->value,
+            $served === Phase::Sauce,
+        );
 
         // A bought jar's brine is no part of its ledger, but stands there all the same.
         return $batch->method->isMade() ? $picture : [...$picture, 'liquidMm' => $picture['foodMm']];
@@ -66,10 +84,10 @@ final class JarPicture
     private static function asBought(Batch $batch): ?Geometry
     {
         $grams = $batch->bench_input['grams'] ?? null;
-        if ($batch->method->isMade() || ! is_numeric($grams)) {
+        if ($batch->method->isMade() || !is_numeric($grams)) {
             return null;
         }
-        $millilitres = max(100.0, (float) $grams / $batch->density_g_per_ml / $batch->shape->packing() * 1.1);
+        $millilitres = max(100.0, ((float) $grams / $batch->density_g_per_ml / $batch->shape->packing()) * 1.1);
         $body = 44.0 * ($millilitres / 100.0) ** (1.0 / 3.0);
 
         return Geometry::of(Millilitres::of($millilitres), Millimetres::of($body * 0.86), Millimetres::of($body));
@@ -78,14 +96,27 @@ final class JarPicture
     /** @return array<string, mixed> a jar with nothing in it */
     public static function empty(Jar $jar): array
     {
-        $fit = JarFit::of($jar->geometry(), new Packing(Millimetres::zero(), Millilitres::zero()), Grams::zero(), 1.0, 1.0);
+        $fit = JarFit::of(
+            $jar->geometry(),
+            new Packing(Millimetres::zero(), Millilitres::zero()),
+            Grams::zero(),
+            1.0,
+            1.0,
+        );
 
         return self::draw($fit, Millilitres::zero(), 'shreds', '#b9ab99', $jar->cover, false);
     }
 
     /** @return array<string, mixed> */
-    private static function draw(JarFit $fit, Millilitres $liquid, string $shape, string $colour, string $cover, bool $onePhase, bool $isTooFull = false): array
-    {
+    private static function draw(
+        JarFit $fit,
+        Millilitres $liquid,
+        string $shape,
+        string $colour,
+        string $cover,
+        bool $onePhase,
+        bool $isTooFull = false,
+    ): array {
         $jar = $fit->jar;
         $food = $fit->foodLevel()->value;
 

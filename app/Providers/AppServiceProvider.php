@@ -37,21 +37,39 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         JsonResource::withoutWrapping();
         self::forgetWhatChanged();
-        Validator::resolver(static fn (Translator $translator, array $data, array $rules, array $messages,
-            array $attributes): \Illuminate\Validation\Validator => new \Illuminate\Validation\Validator(
-                $translator, $data, BoundedLists::prune($data, $rules), $messages, $attributes,
-            ));
-        RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(20)
-            ->by(($request->ip() ?? '').'|'.(is_string($request->input('email')) ? mb_strtolower(mb_substr($request->input('email'),
-                0, 190)) : '')));
+        Validator::resolver(
+            static fn(
+                Translator $translator,
+                array $data,
+                array $rules,
+                array $messages,
+                array $attributes,
+            ): \Illuminate\Validation\Validator => new \Illuminate\Validation\Validator(
+                $translator,
+                $data,
+                BoundedLists::prune($data, $rules),
+                $messages,
+                $attributes,
+            ),
+        );
+        RateLimiter::for(
+            'sign-in',
+            static fn(Request $request): Limit => Limit::perMinute(20)->by(
+                ($request->ip() ?? '') .
+                    '|' .
+                    (is_string($request->input('email'))
+                        ? mb_strtolower(mb_substr($request->input('email'), 0, 190))
+                        : ''),
+            ),
+        );
     }
 
     /** What is read once for each change is read again after one. */
     private static function forgetWhatChanged(): void
     {
-        Note::saved(static fn () => app(TastingHistory::class)->forget());
-        Room::saved(static fn () => app(RoomClimates::class)->forget());
-        RoomSpell::saved(static fn () => app(RoomClimates::class)->forget());
-        RoomSpell::deleted(static fn () => app(RoomClimates::class)->forget());
+        Note::saved(static fn() => app(TastingHistory::class)->forget());
+        Room::saved(static fn() => app(RoomClimates::class)->forget());
+        RoomSpell::saved(static fn() => app(RoomClimates::class)->forget());
+        RoomSpell::deleted(static fn() => app(RoomClimates::class)->forget());
     }
 }

@@ -13,9 +13,7 @@ use Tempesal\Core\Measure\Band;
 final readonly class BandColumns
 {
     /** @param  string  $pattern  column name with a %s for the end, for example "sodium_%s_mg" */
-    private function __construct(private string $pattern)
-    {
-    }
+    private function __construct(private string $pattern) {}
 
     public static function named(string $pattern): self
     {

@@ -21,9 +21,13 @@ final class InvalidInput
     /** @param  array<string, Message|list<Message>>  $messages  by the path of the field */
     public static function of(array $messages): ValidationException
     {
-        return ValidationException::withMessages(array_map(
-            static fn (Message|array $one): string|array => $one instanceof Message ? $one->encode() : array_map(static fn (Message $message): string => $message->encode(), $one),
-            $messages,
-        ));
+        return ValidationException::withMessages(
+            array_map(
+                static fn(Message|array $one): string|array => $one instanceof Message
+                    ? $one->encode()
+                    : array_map(static fn(Message $message): string => $message->encode(), $one),
+                $messages,
+            ),
+        );
     }
 }

@@ -29,23 +29,33 @@ final class BatchHistory
     {
         $basis = $batch->method->profile()->salting->basis;
         $running = RunningStrength::of(Ledgers::history($batch), $basis);
-        $standing = array_map(static fn (BatchEntry $entry): string => $entry->id, $batch->standing());
+        $standing = array_map(static fn(BatchEntry $entry): string => $entry->id, $batch->standing());
         $strengths = [];
         foreach ($running as $place => $share) {
-            $strengths[$standing[$place]] = Message::of('entry.so_far', strength: $basis->strength(round($share * 100.0, 2)));
+            $strengths[$standing[$place]] = Message::of(
+                'entry.so_far',
+                strength: $basis->strength(round($share * 100.0, 2)),
+            );
         }
 
-        return array_values($batch->entries->sortBy([['happened_at', 'asc'], ['position', 'asc']])->map(static fn (BatchEntry $entry): array => [
-            'id' => $entry->id,
-            'position' => $entry->position,
-            'kind' => $entry->kind,
-            'happenedAt' => $entry->happened_at->toIso8601String(),
-            'isComing' => $entry->happened_at->greaterThan($now),
-            'text' => EntryMessage::of($entry),
-            'running' => $strengths[$entry->id] ?? null,
-            'reversesId' => $entry->reverses_id,
-            'isReversed' => $batch->entries->contains('reverses_id', $entry->id),
-        ])->all());
+        return array_values(
+            $batch->entries
+                ->sortBy([['happened_at', 'asc'], ['position', 'asc']])
+                ->map(
+                    static fn(BatchEntry $entry): array => [
+                        'id' => $entry->id,
+                        'position' => $entry->position,
+                        'kind' => $entry->kind,
+                        'happenedAt' => $entry->happened_at->toIso8601String(),
+                        'isComing' => $entry->happened_at->greaterThan($now),
+                        'text' => EntryMessage::of($entry),
+                        'running' => $strengths[$entry->id] ?? null,
+                        'reversesId' => $entry->reverses_id,
+                        'isReversed' => $batch->entries->contains('reverses_id', $entry->id),
+                    ],
+                )
+                ->all(),
+        );
     }
 
     /**
@@ -58,19 +68,33 @@ final class BatchHistory
     {
         $today = $status->household->today();
         $began = CarbonImmutable::parse($status->household->dateOf($status->batch->started_at));
-        $coming = array_map(static fn (DueChore $due): array => [
-            'code' => $due->chore->task->value, 'text' => $due->chore->task->text(), 'on' => max($today, $status->dateOf($due)),
-            'until' => $due->chore->last === null || $due->chore->every === 0 ? null : $began->addDays($due->chore->last)->toDateString(),
-            'every' => $due->chore->every === 0 ? null : $due->chore->every,
-        ], $status->dues);
-        $tasks = array_map(static fn (DueChore $due): Task => $due->chore->task, $status->dues);
+        $coming = array_map(
+            static fn(DueChore $due): array => [
+                'code' => $due->chore->task->value,
+                'text' => $due->chore->task->text(),
+                'on' => max($today, $status->dateOf($due)),
+                'until' =>
+                    $due->chore->last === null || $due->chore->every === 0
+                        ? null
+                        : $began->addDays($due->chore->last)->toDateString(),
+                'every' => $due->chore->every === 0 ? null : $due->chore->every,
+            ],
+            $status->dues,
+        );
+        $tasks = array_map(static fn(DueChore $due): Task => $due->chore->task, $status->dues);
         foreach ($status->batch->emptied_at === null ? self::MILESTONES : [] as $key => $code) {
             $on = $window[$key] ?? null;
-            if ($on !== null && $on >= $today && ! in_array(self::SAID_BY[$code] ?? null, $tasks, true)) {
-                $coming[] = ['code' => $code, 'text' => Message::of("ripeness.{$code}"), 'on' => $on, 'until' => null, 'every' => null];
+            if ($on !== null && $on >= $today && !in_array(self::SAID_BY[$code] ?? null, $tasks, true)) {
+                $coming[] = [
+                    'code' => $code,
+                    'text' => Message::of("ripeness.{$code}"),
+                    'on' => $on,
+                    'until' => null,
+                    'every' => null,
+                ];
             }
         }
-        usort($coming, static fn (array $one, array $other): int => $one['on'] <=> $other['on']);
+        usort($coming, static fn(array $one, array $other): int => $one['on'] <=> $other['on']);
 
         return $coming;
     }

@@ -52,10 +52,14 @@ final class BatchSummary
             'dayCount' => $status->day,
             'strengthPercent' => $share === null ? null : $share * 100.0,
             'strength' => $share === null ? null : $basis->strength(round($share * 100.0, 1)),
-            'strengths' => array_map(static fn (SaltBasis $one): array => [
-                'basis' => $one->value, 'label' => $one->label(),
-                'percent' => isset($batch->strengths[$one->value]) ? $batch->strengths[$one->value] * 100.0 : null,
-            ], SaltBasis::cases()),
+            'strengths' => array_map(
+                static fn(SaltBasis $one): array => [
+                    'basis' => $one->value,
+                    'label' => $one->label(),
+                    'percent' => isset($batch->strengths[$one->value]) ? $batch->strengths[$one->value] * 100.0 : null,
+                ],
+                SaltBasis::cases(),
+            ),
             'servedPhase' => $served->value,
             'gramsLeft' => $left,
             'servingGrams' => $batch->serving_g,
@@ -64,14 +68,24 @@ final class BatchSummary
             'liquidGrams' => max(0.0, $liquid->weightG()),
             'liquidPercent' => $liquid->weightG() > self::TRACE_G ? $liquid->brineStrength() * 100.0 : null,
             'window' => self::window($status),
-            'isReady' => $servings > 0 && ($status->forecast === null || ($status->daysSince($status->forecast->ready) ?? -1) >= 0),
-            'attention' => $batch->emptied_at !== null ? null : self::attention($status, new ShelfSnapshot(
-                $status->day,
-                $picture === null || $served === Phase::Sauce ? 0.0 : $picture['foodMm'] - $picture['liquidMm'],
-                $status->daysSince($status->forecast?->long),
-                $servings,
-                $status->isNothing(),
-            )),
+            'isReady' =>
+                $servings > 0 &&
+                ($status->forecast === null || ($status->daysSince($status->forecast->ready) ?? -1) >= 0),
+            'attention' =>
+                $batch->emptied_at !== null
+                    ? null
+                    : self::attention(
+                        $status,
+                        new ShelfSnapshot(
+                            $status->day,
+                            $picture === null || $served === Phase::Sauce
+                                ? 0.0
+                                : $picture['foodMm'] - $picture['liquidMm'],
+                            $status->daysSince($status->forecast?->long),
+                            $servings,
+                            $status->isNothing(),
+                        ),
+                    ),
             'jar' => $picture,
         ];
     }
@@ -86,8 +100,12 @@ final class BatchSummary
         $own = RipeningWindows::ownDays($status->batch);
 
         return [
-            'youngOn' => $status->on($status->forecast->young), 'readyOn' => $status->on($status->forecast->ready), 'longOn' => $status->on($status->forecast->long),
-            'aim' => $aim->value, 'aimLabel' => ($aim === Aim::Own && $own === null ? Aim::Middle : $aim)->label(), 'ownDays' => $own,
+            'youngOn' => $status->on($status->forecast->young),
+            'readyOn' => $status->on($status->forecast->ready),
+            'longOn' => $status->on($status->forecast->long),
+            'aim' => $aim->value,
+            'aimLabel' => ($aim === Aim::Own && $own === null ? Aim::Middle : $aim)->label(),
+            'ownDays' => $own,
         ];
     }
 
@@ -96,6 +114,8 @@ final class BatchSummary
     {
         $attention = ShelfAlert::of($snapshot, $status->dueNow());
 
-        return $attention === null ? null : ['rank' => $attention->rank, 'code' => $attention->code, 'text' => $attention->text];
+        return $attention === null
+            ? null
+            : ['rank' => $attention->rank, 'code' => $attention->code, 'text' => $attention->text];
     }
 }

@@ -45,8 +45,13 @@ final class BatchView
      * @param  CarbonImmutable|null  $at  when it is served; null: now
      * @return array<string, mixed>
      */
-    public static function atHand(Batch $batch, Household $household, Collection $people, array $room, ?CarbonImmutable $at = null): array
-    {
+    public static function atHand(
+        Batch $batch,
+        Household $household,
+        Collection $people,
+        array $room,
+        ?CarbonImmutable $at = null,
+    ): array {
         $ledger = Ledgers::of($batch, $at);
         $ways = [ServingStyle::Drained];
         $plates = self::plates($batch, $ledger, $people, $ways);
@@ -55,10 +60,21 @@ final class BatchView
         $status = BatchStatus::of($batch, $ledger, $household);
         $plate = ServingStyle::Drained->plate(BatchStatus::servedPhase($batch, $status->state), Grams::of(1.0));
 
-        return [...BatchSummary::of($status), 'portions' => array_map(
-            static fn (array $one): array => [...$one, 'fitsGrams' => PortionSize::most($status->state, $plate, $room[$one['personId']] ?? 0.0, $status->gramsLeft())],
-            self::portions($batch, $ledger, $people, $ways, $estimates),
-        )];
+        return [
+            ...BatchSummary::of($status),
+            'portions' => array_map(
+                static fn(array $one): array => [
+                    ...$one,
+                    'fitsGrams' => PortionSize::most(
+                        $status->state,
+                        $plate,
+                        $room[$one['personId']] ?? 0.0,
+                        $status->gramsLeft(),
+                    ),
+                ],
+                self::portions($batch, $ledger, $people, $ways, $estimates),
+            ),
+        ];
     }
 
     /**
@@ -68,8 +84,13 @@ final class BatchView
      * @param  Collection<int, Serving>  $servings  of this batch, with their people
      * @return array<string, mixed>
      */
-    public static function whole(Batch $batch, Household $household, Collection $people, Collection $servings, ?CarbonImmutable $at = null): array
-    {
+    public static function whole(
+        Batch $batch,
+        Household $household,
+        Collection $people,
+        Collection $servings,
+        ?CarbonImmutable $at = null,
+    ): array {
         $ledger = Ledgers::of($batch, $at);
         $at ??= CarbonImmutable::now();
         $status = BatchStatus::of($batch, $ledger, $household);
@@ -84,8 +105,14 @@ final class BatchView
             'entries' => BatchHistory::entries($batch, $at),
             'coming' => BatchHistory::coming($status, $summary['window']),
             'lastReading' => self::reading($status),
-            'gates' => array_map(static fn (ReleasePurpose $purpose): array => self::gate($purpose, $status), ReleasePurpose::cases()),
-            'servings' => $servings->map(static fn (Serving $serving): array => ServingView::of($serving))->values()->all(),
+            'gates' => array_map(
+                static fn(ReleasePurpose $purpose): array => self::gate($purpose, $status),
+                ReleasePurpose::cases(),
+            ),
+            'servings' => $servings
+                ->map(static fn(Serving $serving): array => ServingView::of($serving))
+                ->values()
+                ->all(),
         ];
     }
 
@@ -106,24 +133,35 @@ final class BatchView
         $strength = Strength::of($state)->share(SaltBasis::BrineStrength);
 
         return [
-            'phases' => array_values(array_map(
-                static fn (Phase $phase): array => [
-                    'phase' => $phase->value,
-                    'grams' => max(0.0, $state->phase($phase)->weightG()),
-                    'waterGrams' => max(0.0, $state->phase($phase)->waterG),
-                    'sodiumMg' => max(0.0, $state->phase($phase)->sodiumMg),
-                    'per100g' => WireNumbers::sodium($concentrations["{$phase->value}Per100g"]->band),
-                ],
-                array_filter(Phase::cases(), static fn (Phase $phase): bool => $state->phase($phase)->weightG() > self::TRACE_G),
-            )),
+            'phases' => array_values(
+                array_map(
+                    static fn(Phase $phase): array => [
+                        'phase' => $phase->value,
+                        'grams' => max(0.0, $state->phase($phase)->weightG()),
+                        'waterGrams' => max(0.0, $state->phase($phase)->waterG),
+                        'sodiumMg' => max(0.0, $state->phase($phase)->sodiumMg),
+                        'per100g' => WireNumbers::sodium($concentrations["{$phase->value}Per100g"]->band),
+                    ],
+                    array_filter(
+                        Phase::cases(),
+                        static fn(Phase $phase): bool => $state->phase($phase)->weightG() > self::TRACE_G,
+                    ),
+                ),
+            ),
             'contributions' => WireNumbers::contributions($concentrations["{$served->value}Per100g"]),
             'whereabouts' => self::whereabouts($state),
-            'portions' => self::portions($batch, $ledger, $people, $ways, array_combine(array_keys($plates), $concentrations['servings'])),
+            'portions' => self::portions(
+                $batch,
+                $ledger,
+                $people,
+                $ways,
+                array_combine(array_keys($plates), $concentrations['servings']),
+            ),
             'isLive' => $batch->isLive($state),
-            'allergens' => array_map(static fn (Allergen $allergen): string => $allergen->value, $state->allergens()),
+            'allergens' => array_map(static fn(Allergen $allergen): string => $allergen->value, $state->allergens()),
             'strengthNowPercent' => $strength === null ? null : $strength * 100.0,
             'expectedPh' => $status->expectedPh(),
-            'advice' => array_map(static fn (Advice $advice): array => $advice->toArray(), [
+            'advice' => array_map(static fn(Advice $advice): array => $advice->toArray(), [
                 ...BatchAdvice::on($ledger, $batch->method, Ledgers::history($batch)),
                 ...array_filter([$batch->place->isWarm() ? TemperatureAdvice::of($batch->method, $state) : null]),
             ]),
@@ -135,9 +173,13 @@ final class BatchView
     {
         $reading = $status->reading();
 
-        return $reading === null ? null : [
-            'ph' => (float) $reading->ph, 'on' => $status->household->dateOf($reading->happened_at), 'stands' => $status->standingReading() !== null,
-        ];
+        return $reading === null
+            ? null
+            : [
+                'ph' => (float) $reading->ph,
+                'on' => $status->household->dateOf($reading->happened_at),
+                'stands' => $status->standingReading() !== null,
+            ];
     }
 
     /** @return array<string, mixed> */
@@ -145,7 +187,13 @@ final class BatchView
     {
         $gate = $status->gate($purpose);
 
-        return ['purpose' => $purpose->value, 'label' => $purpose->label(), 'isOpen' => $gate->isOpen, 'reason' => $gate->reason, 'cautions' => $gate->cautions];
+        return [
+            'purpose' => $purpose->value,
+            'label' => $purpose->label(),
+            'isOpen' => $gate->isOpen,
+            'reason' => $gate->reason,
+            'cautions' => $gate->cautions,
+        ];
     }
 
     /**
@@ -177,27 +225,46 @@ final class BatchView
      * @param  array<string, Estimate>  $estimates  by their grams and way
      * @return list<array<string, mixed>>
      */
-    private static function portions(Batch $batch, Ledger $ledger, Collection $people, array $ways, array $estimates): array
-    {
+    private static function portions(
+        Batch $batch,
+        Ledger $ledger,
+        Collection $people,
+        array $ways,
+        array $estimates,
+    ): array {
         $state = $ledger->state();
         $phase = BatchStatus::servedPhase($batch, $state);
-        $allergens = array_map(static fn (Allergen $allergen): string => $allergen->value, $state->allergens());
+        $allergens = array_map(static fn(Allergen $allergen): string => $allergen->value, $state->allergens());
 
-        return array_values($people->map(static function (Person $person) use ($batch, $phase, $allergens, $ways, $estimates): array {
-            $grams = $batch->usualPortion($person, $phase);
-            $sodium = static function (ServingStyle $way) use ($estimates, $grams): ?array {
-                $estimate = $estimates["{$grams} g {$way->value}"] ?? null;
+        return array_values(
+            $people
+                ->map(static function (Person $person) use ($batch, $phase, $allergens, $ways, $estimates): array {
+                    $grams = $batch->usualPortion($person, $phase);
+                    $sodium = static function (ServingStyle $way) use ($estimates, $grams): ?array {
+                        $estimate = $estimates["{$grams} g {$way->value}"] ?? null;
 
-                return $estimate === null ? null : WireNumbers::sodium($estimate->band);
-            };
+                        return $estimate === null ? null : WireNumbers::sodium($estimate->band);
+                    };
 
-            return [
-                'personId' => $person->id, 'name' => $person->name, 'grams' => $grams, 'targetMg' => $person->currentTarget()->target_sodium_mg,
-                'clashes' => array_values(array_intersect($allergens, $person->allergens)),
-                'sodium' => $sodium(ServingStyle::Drained),
-                'ways' => array_map(static fn (ServingStyle $way): array => ['way' => $way->value, 'label' => $way->label(), 'sodium' => $sodium($way)], $ways),
-            ];
-        })->all());
+                    return [
+                        'personId' => $person->id,
+                        'name' => $person->name,
+                        'grams' => $grams,
+                        'targetMg' => $person->currentTarget()->target_sodium_mg,
+                        'clashes' => array_values(array_intersect($allergens, $person->allergens)),
+                        'sodium' => $sodium(ServingStyle::Drained),
+                        'ways' => array_map(
+                            static fn(ServingStyle $way): array => [
+                                'way' => $way->value,
+                                'label' => $way->label(),
+                                'sodium' => $sodium($way),
+                            ],
+                            $ways,
+                        ),
+                    ];
+                })
+                ->all(),
+        );
     }
 
     /**
@@ -208,7 +275,11 @@ final class BatchView
     {
         arsort($streams);
 
-        return array_map(static fn (string $name, float $sodium): array => ['name' => $name, 'sodiumMg' => $sodium], array_keys($streams), array_values($streams));
+        return array_map(
+            static fn(string $name, float $sodium): array => ['name' => $name, 'sodiumMg' => $sodium],
+            array_keys($streams),
+            array_values($streams),
+        );
     }
 
     /** @return list<array{place: string, sodiumMg: float}> */
@@ -219,6 +290,6 @@ final class BatchView
             $places[] = ['place' => $place, 'sodiumMg' => max(0.0, $sodium)];
         }
 
-        return array_values(array_filter($places, static fn (array $place): bool => $place['sodiumMg'] > 0.5));
+        return array_values(array_filter($places, static fn(array $place): bool => $place['sodiumMg'] > 0.5));
     }
 }

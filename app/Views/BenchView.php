@@ -58,34 +58,49 @@ final class BenchView
             'spareBrineMl' => $solution->spareBrine()->value,
             'strengths' => self::strengths($solution, $salt),
             'piecesPer100g' => WireNumbers::sodium($estimates["{$phase->value}Per100g"]->band),
-            'brinePer100g' => $solution->state->isOnePhase() ? null : WireNumbers::sodium($estimates['brinePer100g']->band),
+            'brinePer100g' => $solution->state->isOnePhase()
+                ? null
+                : WireNumbers::sodium($estimates['brinePer100g']->band),
             'makesGrams' => $solution->state->phase($phase)->weightG(),
             'serving' => [
                 'grams' => $solution->servingWeight()->value,
                 'sodium' => WireNumbers::sodium($serving->band),
                 'contributions' => WireNumbers::contributions($serving),
-                'shares' => $people->map(static fn (Person $person): array => [
-                    'personId' => $person->id,
-                    'name' => $person->name,
-                    'targetMg' => $person->currentTarget()->target_sodium_mg,
-                    'percentOfTarget' => $serving->band->typical / max(1, $person->currentTarget()->target_sodium_mg) * 100.0,
-                ])->values()->all(),
+                'shares' => $people
+                    ->map(
+                        static fn(Person $person): array => [
+                            'personId' => $person->id,
+                            'name' => $person->name,
+                            'targetMg' => $person->currentTarget()->target_sodium_mg,
+                            'percentOfTarget' =>
+                                ($serving->band->typical / max(1, $person->currentTarget()->target_sodium_mg)) * 100.0,
+                        ],
+                    )
+                    ->values()
+                    ->all(),
             ],
             'servings' => $solution->servings(),
             'starter' => self::starter($solution),
             'preparationSeconds' => $solution->timetable()->seconds,
-            'allergens' => array_map(static fn (Allergen $allergen): string => $allergen->value, $solution->state->allergens()),
+            'allergens' => array_map(
+                static fn(Allergen $allergen): string => $allergen->value,
+                $solution->state->allergens(),
+            ),
             'jars' => self::jars($order, $solution),
             'fitting' => self::fitting($solution, $jars),
-            'advice' => array_map(static fn (Advice $advice): array => $advice->toArray(), BenchAdvice::on($solution)),
+            'advice' => array_map(static fn(Advice $advice): array => $advice->toArray(), BenchAdvice::on($solution)),
         ];
     }
 
     private static function salt(BenchSolution $solution): Band
     {
-        return Propagation::estimate(static fn (Point $point): array => [
-            'salt' => array_sum(array_map(static fn (SaltDose $dose): float => $dose->gramsAt($point), $solution->work->doses)),
-        ])['salt']->band;
+        return Propagation::estimate(
+            static fn(Point $point): array => [
+                'salt' => array_sum(
+                    array_map(static fn(SaltDose $dose): float => $dose->gramsAt($point), $solution->work->doses),
+                ),
+            ],
+        )['salt']->band;
     }
 
     /** @return list<array<string, mixed>> what went in one after another, and how strong it was then */
@@ -94,14 +109,22 @@ final class BenchView
         $basis = $solution->input->method->profile()->salting->basis;
         $running = $solution->running($basis);
 
-        return array_map(static function (SaltDose $dose, int $i) use ($solution, $running, $basis): array {
-            $millilitres = $dose->spooned ?? Millilitres::of($dose->grams()->value / Point::typical()->of($dose->product->density()));
+        return array_map(
+            static function (SaltDose $dose, int $i) use ($solution, $running, $basis): array {
+                $millilitres =
+                    $dose->spooned ??
+                    Millilitres::of($dose->grams()->value / Point::typical()->of($dose->product->density()));
 
-            return [
-                'grams' => $dose->grams()->value, 'spoons' => SpoonPhrase::nearest($millilitres, $solution->input->spoons)->text,
-                'runningPercent' => isset($running[$i]) ? $running[$i] * 100.0 : null, 'running' => isset($running[$i]) ? $basis->strength(round($running[$i] * 100.0, 2)) : null,
-            ];
-        }, $solution->work->doses, array_keys($solution->work->doses));
+                return [
+                    'grams' => $dose->grams()->value,
+                    'spoons' => SpoonPhrase::nearest($millilitres, $solution->input->spoons)->text,
+                    'runningPercent' => isset($running[$i]) ? $running[$i] * 100.0 : null,
+                    'running' => isset($running[$i]) ? $basis->strength(round($running[$i] * 100.0, 2)) : null,
+                ];
+            },
+            $solution->work->doses,
+            array_keys($solution->work->doses),
+        );
     }
 
     /** @return list<array{basis: string, label: Message, percent: float|null, lowPercent: float|null, highPercent: float|null}> */
@@ -112,8 +135,11 @@ final class BenchView
             $band = $share === null ? null : self::strengthBand($solution, $basis, $share, $salt);
 
             return [
-                'basis' => $basis->value, 'label' => $basis->label(), 'percent' => $share === null ? null : $share * 100.0,
-                'lowPercent' => $band === null ? null : $band->low * 100.0, 'highPercent' => $band === null ? null : $band->high * 100.0,
+                'basis' => $basis->value,
+                'label' => $basis->label(),
+                'percent' => $share === null ? null : $share * 100.0,
+                'lowPercent' => $band === null ? null : $band->low * 100.0,
+                'highPercent' => $band === null ? null : $band->high * 100.0,
             ];
         }, SaltBasis::cases());
     }
@@ -122,12 +148,22 @@ final class BenchView
     private static function strengthBand(BenchSolution $solution, SaltBasis $basis, float $share, Band $salt): Band
     {
         if ($share !== $solution->contents->shareOrNull($basis)) {
-            return Propagation::estimate(static fn (Point $point): array => [
-                'share' => Strength::of($solution->finished->state($point))->share($basis) ?? 0.0,
-            ])['share']->band;
+            return Propagation::estimate(
+                static fn(Point $point): array => [
+                    'share' => Strength::of($solution->finished->state($point))->share($basis) ?? 0.0,
+                ],
+            )['share']->band;
         }
-        $at = static fn (float $grams): float => $solution->contents
-            ->withSalt(Grams::of(max(0.0, $solution->contents->salt->value + ($grams - $salt->typical) / (1.0 + $solution->work->spare))))->share($basis);
+        $at = static fn(float $grams): float => $solution->contents
+            ->withSalt(
+                Grams::of(
+                    max(
+                        0.0,
+                        $solution->contents->salt->value + ($grams - $salt->typical) / (1.0 + $solution->work->spare),
+                    ),
+                ),
+            )
+            ->share($basis);
 
         return Band::of($at($salt->low), $share, $at($salt->high));
     }
@@ -142,7 +178,10 @@ final class BenchView
         $masses = $starter->liquid->masses($starter->grams->value, Point::typical());
 
         return [
-            'name' => $starter->liquid->name, 'grams' => $starter->grams->value, 'strengthPercent' => $masses->brineStrength() * 100.0, 'sodiumMg' => $masses->sodiumMg,
+            'name' => $starter->liquid->name,
+            'grams' => $starter->grams->value,
+            'strengthPercent' => $masses->brineStrength() * 100.0,
+            'sodiumMg' => $masses->sodiumMg,
         ];
     }
 
@@ -153,11 +192,21 @@ final class BenchView
         $jars = [];
         foreach ($solution->settledFits() as $i => $fit) {
             $jars[] = [
-                'jarId' => $order->jars[$i]->id, 'name' => $order->jars[$i]->name,
-                'vegetableGrams' => $solution->vegetable()->value * $shares[$i], 'saltGrams' => $solution->salt->value * $shares[$i],
-                'brineMl' => $solution->input->method->keepsPouredBrine() ? $solution->brine()->minus($solution->spareBrine())->value * $shares[$i] : 0.0,
+                'jarId' => $order->jars[$i]->id,
+                'name' => $order->jars[$i]->name,
+                'vegetableGrams' => $solution->vegetable()->value * $shares[$i],
+                'saltGrams' => $solution->salt->value * $shares[$i],
+                'brineMl' => $solution->input->method->keepsPouredBrine()
+                    ? $solution->brine()->minus($solution->spareBrine())->value * $shares[$i]
+                    : 0.0,
                 'foodGrams' => $solution->state->phase($solution->servedPhase())->weightG() * $shares[$i],
-                'picture' => JarPicture::ofMaking($solution, $fit, $shares[$i], $order->colour, $order->jars[$i]->cover),
+                'picture' => JarPicture::ofMaking(
+                    $solution,
+                    $fit,
+                    $shares[$i],
+                    $order->colour,
+                    $order->jars[$i]->cover,
+                ),
             ];
         }
 
@@ -174,9 +223,25 @@ final class BenchView
     {
         $packing = $solution->input->packing;
 
-        return array_values($jars->map(static fn (Jar $jar): array => [
-            'jarId' => $jar->id, 'name' => $jar->name,
-            'percentFull' => JarSet::fullness($jar->geometry(), $packing->headspace, $packing->weightVolume, $solution->bulk()) * 100.0,
-        ])->filter(static fn (array $jar): bool => $jar['percentFull'] <= 100.05)->sortByDesc('percentFull')->take(self::SUGGESTED)->all());
+        return array_values(
+            $jars
+                ->map(
+                    static fn(Jar $jar): array => [
+                        'jarId' => $jar->id,
+                        'name' => $jar->name,
+                        'percentFull' =>
+                            JarSet::fullness(
+                                $jar->geometry(),
+                                $packing->headspace,
+                                $packing->weightVolume,
+                                $solution->bulk(),
+                            ) * 100.0,
+                    ],
+                )
+                ->filter(static fn(array $jar): bool => $jar['percentFull'] <= 100.05)
+                ->sortByDesc('percentFull')
+                ->take(self::SUGGESTED)
+                ->all(),
+        );
     }
 }

@@ -24,19 +24,33 @@ final class CheckView
     /** @return list<array<string, mixed>> */
     public static function questions(CheckedJar $jar): array
     {
-        return array_map(static fn (CheckQuestion $question): array => [
-            'code' => $question->code, 'sense' => $question->sense->value, 'text' => $question->text, 'how' => $question->how, 'isMany' => $question->isMany,
-            'signs' => array_map(static fn (Finding $sign): array => ['id' => $sign->value, 'label' => $sign->label()], $question->signs),
-        ], CheckQuestion::of($jar));
+        return array_map(
+            static fn(CheckQuestion $question): array => [
+                'code' => $question->code,
+                'sense' => $question->sense->value,
+                'text' => $question->text,
+                'how' => $question->how,
+                'isMany' => $question->isMany,
+                'signs' => array_map(
+                    static fn(Finding $sign): array => ['id' => $sign->value, 'label' => $sign->label()],
+                    $question->signs,
+                ),
+            ],
+            CheckQuestion::of($jar),
+        );
     }
 
     /** @return array<string, mixed> */
     public static function inspection(Inspection $inspection): array
     {
         return [
-            'verdict' => $inspection->verdict->value, 'label' => $inspection->verdict->label(), 'because' => $inspection->because(),
-            'toDo' => $inspection->toDo(), 'cautions' => $inspection->cautions(), 'open' => $inspection->open,
-            'rules' => array_map(static fn (CheckRule $rule): string => $rule->id, $inspection->rules),
+            'verdict' => $inspection->verdict->value,
+            'label' => $inspection->verdict->label(),
+            'because' => $inspection->because(),
+            'toDo' => $inspection->toDo(),
+            'cautions' => $inspection->cautions(),
+            'open' => $inspection->open,
+            'rules' => array_map(static fn(CheckRule $rule): string => $rule->id, $inspection->rules),
         ];
     }
 
@@ -51,13 +65,28 @@ final class CheckView
         $lately = PracticeAnswer::query()->latest('id')->limit(self::LATELY)->get();
 
         return [
-            'number' => $example->number, 'food' => $example->food, 'colour' => $example->colour, 'shape' => $example->shape, 'amount' => $example->amount,
-            'signs' => array_map(static fn (Finding $sign): string => $sign->value, $example->signs()),
-            'answers' => array_map(static fn (string $id): array => ['id' => $id, 'label' => Message::of("practice_answer.{$id}")], PracticeJar::ANSWERS),
-            'said' => $answer === null ? null : [
-                'answer' => $answer, 'isRight' => $example->isRight($answer), 'right' => $example->right, 'sign' => $example->sign->label(),
-                'verdict' => $rule->verdict->value, 'because' => new Message($rule->because), 'caution' => $rule->caution === null ? null : new Message($rule->caution),
-            ],
+            'number' => $example->number,
+            'food' => $example->food,
+            'colour' => $example->colour,
+            'shape' => $example->shape,
+            'amount' => $example->amount,
+            'signs' => array_map(static fn(Finding $sign): string => $sign->value, $example->signs()),
+            'answers' => array_map(
+                static fn(string $id): array => ['id' => $id, 'label' => Message::of("practice_answer.{$id}")],
+                PracticeJar::ANSWERS,
+            ),
+            'said' =>
+                $answer === null
+                    ? null
+                    : [
+                        'answer' => $answer,
+                        'isRight' => $example->isRight($answer),
+                        'right' => $example->right,
+                        'sign' => $example->sign->label(),
+                        'verdict' => $rule->verdict->value,
+                        'because' => new Message($rule->because),
+                        'caution' => $rule->caution === null ? null : new Message($rule->caution),
+                    ],
             'score' => ['right' => $lately->where('is_right', true)->count(), 'of' => $lately->count()],
         ];
     }

@@ -42,19 +42,36 @@ final class ChoresView
                 }
             }
         }
-        $order = static fn (array $one, array $other): int => [$one['task'] !== 'discard', $one['dueOn'], $one['at'] ?? ''] <=> [$other['task'] !== 'discard', $other['dueOn'], $other['at'] ?? ''];
+        $order = static fn(array $one, array $other): int => [
+            $one['task'] !== 'discard',
+            $one['dueOn'],
+            $one['at'] ?? '',
+        ] <=> [$other['task'] !== 'discard', $other['dueOn'], $other['at'] ?? ''];
         usort($now, $order);
         usort($soon, $order);
 
         return [
             'today' => $household->today(),
-            'isQuiet' => $household->quietHours()->cover(CarbonImmutable::now($household->time_zone)->toDateTimeImmutable()),
+            'isQuiet' => $household
+                ->quietHours()
+                ->cover(CarbonImmutable::now($household->time_zone)->toDateTimeImmutable()),
             'now' => $now,
             'soon' => $soon,
-            'toStart' => $planned->map(static fn (PlannedBatch $one): array => [
-                'id' => $one->id, 'formulaId' => $one->formula_id, 'name' => $one->formula->name, 'jarId' => $one->jar_id, 'jarName' => $one->jar->name,
-                'startOn' => $one->start_on, 'lateDays' => Household::daysBetween($one->start_on, $household->today()),
-            ])->where('lateDays', '>=', -self::AHEAD_DAYS)->values()->all(),
+            'toStart' => $planned
+                ->map(
+                    static fn(PlannedBatch $one): array => [
+                        'id' => $one->id,
+                        'formulaId' => $one->formula_id,
+                        'name' => $one->formula->name,
+                        'jarId' => $one->jar_id,
+                        'jarName' => $one->jar->name,
+                        'startOn' => $one->start_on,
+                        'lateDays' => Household::daysBetween($one->start_on, $household->today()),
+                    ],
+                )
+                ->where('lateDays', '>=', -self::AHEAD_DAYS)
+                ->values()
+                ->all(),
         ];
     }
 

@@ -33,19 +33,54 @@ final class DayView
      * @param  Collection<int, Batch>  $batches  at hand
      * @return array<string, mixed>
      */
-    public static function of(string $date, Household $household, Collection $people, Collection $servings, BackgroundIntake $rest, Collection $planned, Collection $batches): array
-    {
-        $eaters = $people->map(static fn (Person $person): array => self::person(
-            $person, $date, $rest, $servings->where('person_id', $person->id),
-            array_values($planned->where('person_id', $person->id)->map(static fn (PlannedServing $one): array => self::planned($one, $batches->firstWhere('id', $one->batch_id)))->all()),
-        ))->values();
+    public static function of(
+        string $date,
+        Household $household,
+        Collection $people,
+        Collection $servings,
+        BackgroundIntake $rest,
+        Collection $planned,
+        Collection $batches,
+    ): array {
+        $eaters = $people
+            ->map(
+                static fn(Person $person): array => self::person(
+                    $person,
+                    $date,
+                    $rest,
+                    $servings->where('person_id', $person->id),
+                    array_values(
+                        $planned
+                            ->where('person_id', $person->id)
+                            ->map(
+                                static fn(PlannedServing $one): array => self::planned(
+                                    $one,
+                                    $batches->firstWhere('id', $one->batch_id),
+                                ),
+                            )
+                            ->all(),
+                    ),
+                ),
+            )
+            ->values();
         $room = $eaters->pluck('roomMg', 'id')->all();
 
         return [
             'date' => $date,
             'today' => $household->today(),
             'people' => $eaters->all(),
-            'jars' => $batches->map(static fn (Batch $batch): array => BatchView::atHand($batch, $household, $people, $room, self::moment($batch, $date, $household)))->values()->all(),
+            'jars' => $batches
+                ->map(
+                    static fn(Batch $batch): array => BatchView::atHand(
+                        $batch,
+                        $household,
+                        $people,
+                        $room,
+                        self::moment($batch, $date, $household),
+                    ),
+                )
+                ->values()
+                ->all(),
         ];
     }
 
@@ -66,12 +101,20 @@ final class DayView
             $ledger = Ledgers::of($batch);
             $phase = BatchStatus::servedPhase($batch, $ledger->state());
             $grams = Grams::of($planned->grams);
-            $sodium = $ledger->servingsLeft($phase, $grams) > 0 ? $ledger->serving($planned->way->plate($phase, $grams))->band : null;
+            $sodium =
+                $ledger->servingsLeft($phase, $grams) > 0
+                    ? $ledger->serving($planned->way->plate($phase, $grams))->band
+                    : null;
         }
 
         return [
-            'id' => $planned->id, 'batchId' => $planned->batch_id, 'batchName' => $planned->batch->name, 'colour' => $planned->batch->colour,
-            'grams' => $planned->grams, 'way' => $planned->way->value, 'wayLabel' => $planned->way->label(),
+            'id' => $planned->id,
+            'batchId' => $planned->batch_id,
+            'batchName' => $planned->batch->name,
+            'colour' => $planned->batch->colour,
+            'grams' => $planned->grams,
+            'way' => $planned->way->value,
+            'wayLabel' => $planned->way->label(),
             'sodium' => $sodium === null ? null : WireNumbers::sodium($sodium),
         ];
     }
@@ -81,12 +124,28 @@ final class DayView
      * @param  list<array<string, mixed>>  $planned
      * @return array<string, mixed>
      */
-    private static function person(Person $person, string $date, BackgroundIntake $rest, Collection $servings, array $planned): array
-    {
+    private static function person(
+        Person $person,
+        string $date,
+        BackgroundIntake $rest,
+        Collection $servings,
+        array $planned,
+    ): array {
         $target = $person->targetOn($date);
-        $day = new SodiumDay($target->target_sodium_mg, $rest->sum($person, $date), array_values($servings->map(
-            static fn (Serving $serving): array => ['source' => $serving->batch_id, 'sodiumMg' => $serving->sodium()],
-        )->all()));
+        $day = new SodiumDay(
+            $target->target_sodium_mg,
+            $rest->sum($person, $date),
+            array_values(
+                $servings
+                    ->map(
+                        static fn(Serving $serving): array => [
+                            'source' => $serving->batch_id,
+                            'sodiumMg' => $serving->sodium(),
+                        ],
+                    )
+                    ->all(),
+            ),
+        );
 
         return [
             'id' => $person->id,
@@ -97,12 +156,21 @@ final class DayView
             'meals' => $rest->meals($person, $date),
             'restMg' => $rest->estimate($person, $date),
             'writtenMg' => $rest->written($person, $date),
-            'otherFoods' => $rest->foods($person, $date)->map(static fn (OtherFood $food): array => IntakeView::food($food))->values()->all(),
+            'otherFoods' => $rest
+                ->foods($person, $date)
+                ->map(static fn(OtherFood $food): array => IntakeView::food($food))
+                ->values()
+                ->all(),
             'ferments' => WireNumbers::sodium($day->ferments()),
             'marginMg' => $day->marginMg(),
-            'roomMg' => $day->marginMg() - array_sum(array_map(static fn (array $one): float => $one['sodium']['typical'] ?? 0.0, $planned)),
+            'roomMg' =>
+                $day->marginMg() -
+                array_sum(array_map(static fn(array $one): float => $one['sodium']['typical'] ?? 0.0, $planned)),
             'planned' => $planned,
-            'servings' => $servings->map(static fn (Serving $serving): array => ServingView::of($serving))->values()->all(),
+            'servings' => $servings
+                ->map(static fn(Serving $serving): array => ServingView::of($serving))
+                ->values()
+                ->all(),
         ];
     }
 }

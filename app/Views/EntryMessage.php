@@ -45,30 +45,54 @@ final class EntryMessage
     {
         return match (true) {
             $entry instanceof Add => self::weighed('add', $entry->grams->typical, name: $entry->ingredient->name),
-            $entry instanceof Salt => self::weighed('salt', $entry->dose->grams()->value, name: $entry->dose->product->name, isSpooned: $entry->dose->isSpooned()),
+            $entry instanceof Salt => self::weighed(
+                'salt',
+                $entry->dose->grams()->value,
+                name: $entry->dose->product->name,
+                isSpooned: $entry->dose->isSpooned(),
+            ),
             $entry instanceof Starter => self::weighed('starter', $entry->grams->value, name: $entry->liquid->name),
             $entry instanceof Draw => $entry->share->typical > 0.0
-                ? Message::of('entry.draw', percent: (int) round($entry->share->typical * 100.0)) : Message::of('entry.draw_none'),
+                ? Message::of('entry.draw', percent: (int) round($entry->share->typical * 100.0))
+                : Message::of('entry.draw_none'),
             $entry instanceof Soak => self::soak($entry),
-            $entry instanceof Drain => $entry->keep === null ? Message::of('entry.drain') : self::weighed('drain_keeping', $entry->keep->value),
+            $entry instanceof Drain => $entry->keep === null
+                ? Message::of('entry.drain')
+                : self::weighed('drain_keeping', $entry->keep->value),
             $entry instanceof Rinse => Message::of('entry.rinse', time: self::time($entry->washing->duration->value)),
             $entry instanceof Squeeze => Message::of('entry.squeeze'),
             $entry instanceof Freshen => self::weighed('freshen', $entry->water->value),
             $entry instanceof TopUp => match (true) {
                 $entry->strength === null => self::weighed('top_up_own', $entry->grams->value),
-                $entry->strength > 0.0 => self::weighed('top_up_brine', $entry->grams->value, percent: round($entry->strength * 100.0, 1)),
+                $entry->strength > 0.0 => self::weighed(
+                    'top_up_brine',
+                    $entry->grams->value,
+                    percent: round($entry->strength * 100.0, 1),
+                ),
                 default => self::weighed('top_up_water', $entry->grams->value),
             },
             $entry instanceof Overflow => self::weighed('overflow', $entry->grams->typical),
             $entry instanceof Leak => self::weighed('leak', $entry->grams->typical),
             $entry instanceof Evaporate => self::weighed('evaporate', $entry->grams->typical),
-            $entry instanceof ReSalt => Message::of('entry.re_salt', strength: $entry->basis->strength(round($entry->share * 100.0, 2))),
+            $entry instanceof ReSalt => Message::of(
+                'entry.re_salt',
+                strength: $entry->basis->strength(round($entry->share * 100.0, 2)),
+            ),
             $entry instanceof Blend => Message::of('entry.blend'),
             $entry instanceof Heat => Message::of('entry.heat'),
             $entry instanceof Measured => self::reading($entry),
             $entry instanceof Discard => self::weighed('discard', $entry->grams->value, phase: $entry->phase->value),
-            $entry instanceof Serve => self::weighed('serve', $entry->grams->value, phase: $entry->phase->value, style: ServingStyle::ofPlate($entry)->value),
-            $entry instanceof Give => self::weighed($entry->toBatch === null ? 'give_away' : 'give', $entry->grams->value, phase: $entry->phase->value),
+            $entry instanceof Serve => self::weighed(
+                'serve',
+                $entry->grams->value,
+                phase: $entry->phase->value,
+                style: ServingStyle::ofPlate($entry)->value,
+            ),
+            $entry instanceof Give => self::weighed(
+                $entry->toBatch === null ? 'give_away' : 'give',
+                $entry->grams->value,
+                phase: $entry->phase->value,
+            ),
             default => Message::of('text.quoted', text: $entry::kind()),
         };
     }
@@ -78,7 +102,10 @@ final class EntryMessage
         $word = in_array($soak->word, ['soak', 'ferment'], true) ? $soak->word : 'rest';
 
         return match (true) {
-            $soak->duration === null && $soak->room !== null && $word !== 'soak' => Message::of("entry.{$word}_at", place: Place::tryFrom($soak->room)?->label() ?? Message::of('place.other', place: $soak->room)),
+            $soak->duration === null && $soak->room !== null && $word !== 'soak' => Message::of(
+                "entry.{$word}_at",
+                place: Place::tryFrom($soak->room)?->label() ?? Message::of('place.other', place: $soak->room),
+            ),
             $soak->even => Message::of('entry.even'),
             $soak->duration === null => Message::of("entry.{$word}_open"),
             default => Message::of("entry.{$word}_for", time: self::time($soak->duration->value)),

@@ -36,10 +36,20 @@ final class FormulaView
     public static function inList(Formula $row, Read $read, FormulaAnswer $answer): array
     {
         return [
-            'id' => $row->id, 'name' => $row->name, 'summary' => $read->summary(), 'group' => $read->group, 'method' => $read->method->value,
-            'methodLabel' => $read->method->label(), 'isLive' => $read->isLive, 'colour' => $read->colour(), 'isArchived' => $row->archived_at !== null,
-            'isLibrary' => $row->key !== null, 'version' => $row->version, 'readyDays' => $read->window->readyDays,
-            'servingGrams' => $read->serving->grams->value, 'servingMg' => LabelRounding::milligrams($answer->typicalServingMg()),
+            'id' => $row->id,
+            'name' => $row->name,
+            'summary' => $read->summary(),
+            'group' => $read->group,
+            'method' => $read->method->value,
+            'methodLabel' => $read->method->label(),
+            'isLive' => $read->isLive,
+            'colour' => $read->colour(),
+            'isArchived' => $row->archived_at !== null,
+            'isLibrary' => $row->key !== null,
+            'version' => $row->version,
+            'readyDays' => $read->window->readyDays,
+            'servingGrams' => $read->serving->grams->value,
+            'servingMg' => LabelRounding::milligrams($answer->typicalServingMg()),
             'allergens' => self::words($answer),
         ];
     }
@@ -51,17 +61,42 @@ final class FormulaView
      * @param  Collection<int, Batch>  $batches  made from any of its versions
      * @return array<string, mixed>
      */
-    public static function page(Formula $row, FormulaVersion $version, Read $read, float $factor, Household $household, Collection $people, Collection $batches): array
-    {
+    public static function page(
+        Formula $row,
+        FormulaVersion $version,
+        Read $read,
+        float $factor,
+        Household $household,
+        Collection $people,
+        Collection $batches,
+    ): array {
         return [
-            'id' => $row->id, 'isArchived' => $row->archived_at !== null, 'isLibrary' => $row->key !== null,
-            'version' => $version->number, 'newest' => $row->version, 'isCorrected' => self::isCorrected($row),
-            'versions' => $row->versions->map(static fn (FormulaVersion $one): array => [
-                'number' => $one->number, 'writtenAt' => $one->created_at->toIso8601String(), 'note' => $one->note === null ? null : StoredText::read($one->note),
-            ])->values()->all(),
-            'batches' => $batches->map(static fn (Batch $batch): array => [
-                'id' => $batch->id, 'name' => $batch->name, 'version' => $row->versions->firstWhere('id', $batch->formula_version_id)->number ?? 0,
-            ])->values()->all(),
+            'id' => $row->id,
+            'isArchived' => $row->archived_at !== null,
+            'isLibrary' => $row->key !== null,
+            'version' => $version->number,
+            'newest' => $row->version,
+            'isCorrected' => self::isCorrected($row),
+            'versions' => $row->versions
+                ->map(
+                    static fn(FormulaVersion $one): array => [
+                        'number' => $one->number,
+                        'writtenAt' => $one->created_at->toIso8601String(),
+                        'note' => $one->note === null ? null : StoredText::read($one->note),
+                    ],
+                )
+                ->values()
+                ->all(),
+            'batches' => $batches
+                ->map(
+                    static fn(Batch $batch): array => [
+                        'id' => $batch->id,
+                        'name' => $batch->name,
+                        'version' => $row->versions->firstWhere('id', $batch->formula_version_id)->number ?? 0,
+                    ],
+                )
+                ->values()
+                ->all(),
             ...self::worked($read, $factor, $household->spoon_system, $people),
         ];
     }
@@ -69,11 +104,13 @@ final class FormulaView
     /** Whether the library has another text since the cook wrote a version of their own. */
     private static function isCorrected(Formula $row): bool
     {
-        $ours = $row->versions->last(static fn (FormulaVersion $one): bool => $one->isOfLibrary());
+        $ours = $row->versions->last(static fn(FormulaVersion $one): bool => $one->isOfLibrary());
         $library = $row->key === null ? null : FormulaLibrary::document($row->key);
 
-        return $library !== null && $ours !== null && $row->versions->firstWhere('number',
-            $row->version)?->isOfLibrary() === false && $ours->document != $library;
+        return $library !== null &&
+            $ours !== null &&
+            $row->versions->firstWhere('number', $row->version)?->isOfLibrary() === false &&
+            $ours->document != $library;
     }
 
     /**
@@ -91,50 +128,89 @@ final class FormulaView
         $keeping = $read->keeping();
 
         return [
-            'name' => $read->name, 'summary' => $read->summary(), 'group' => $read->group, 'method' => $read->method->value,
-            'methodLabel' => $read->method->label(), 'methodNote' => $read->method->note(),
-            'isLive' => $read->isLive, 'colour' => $read->colour(),
-            'document' => $read->document, 'factor' => $factor,
-            'lines' => array_map(static fn (FormulaLine $line): array => self::line($line, $spoons), $answer->lines),
-            'makesGrams' => $answer->makesG(), 'servings' => $answer->servings(),
+            'name' => $read->name,
+            'summary' => $read->summary(),
+            'group' => $read->group,
+            'method' => $read->method->value,
+            'methodLabel' => $read->method->label(),
+            'methodNote' => $read->method->note(),
+            'isLive' => $read->isLive,
+            'colour' => $read->colour(),
+            'document' => $read->document,
+            'factor' => $factor,
+            'lines' => array_map(static fn(FormulaLine $line): array => self::line($line, $spoons), $answer->lines),
+            'makesGrams' => $answer->makesG(),
+            'servings' => $answer->servings(),
             'serving' => [
-                'phase' => $read->serving->phase->value, 'grams' => $answer->plate()->grams->value, 'sodium' => WireNumbers::sodium($serving->band),
+                'phase' => $read->serving->phase->value,
+                'grams' => $answer->plate()->grams->value,
+                'sodium' => WireNumbers::sodium($serving->band),
                 'contributions' => WireNumbers::contributions($serving),
             ],
             'per100gMg' => $answer->state->phase($read->servedPhase())->sodiumPer100g(),
-            'strength' => ['percent' => $strength === null ? null : $strength * 100.0, 'floorPercent' => ($floor->least ?? 0.0) * 100.0,
-                'text' => $strength === null ? null : ($floor->basis ?? $read->method->profile()->salting->basis)->strength(round($strength * 100.0, 1))],
+            'strength' => [
+                'percent' => $strength === null ? null : $strength * 100.0,
+                'floorPercent' => ($floor->least ?? 0.0) * 100.0,
+                'text' =>
+                    $strength === null
+                        ? null
+                        : ($floor->basis ?? $read->method->profile()->salting->basis)->strength(
+                            round($strength * 100.0, 1),
+                        ),
+            ],
             'members' => self::members($answer, $people),
-            'allergens' => self::words($answer), 'notFor' => self::notFor($answer),
-            'advice' => array_map(static fn (Advice $advice): array => $advice->toArray(), $answer->advice()),
+            'allergens' => self::words($answer),
+            'notFor' => self::notFor($answer),
+            'advice' => array_map(static fn(Advice $advice): array => $advice->toArray(), $answer->advice()),
             'window' => [
-                'youngDays' => $read->window->youngDays, 'readyDays' => $read->window->readyDays, 'longDays' => $read->window->longDays,
+                'youngDays' => $read->window->youngDays,
+                'readyDays' => $read->window->readyDays,
+                'longDays' => $read->window->longDays,
                 'celsius' => $read->window->temperature->value,
             ],
             'vessel' => [
-                'nominalMl' => $read->vessel->nominal->value, 'headspaceMm' => $read->vessel->headspace->value, 'cover' => $read->vessel->cover,
+                'nominalMl' => $read->vessel->nominal->value,
+                'headspaceMm' => $read->vessel->headspace->value,
+                'cover' => $read->vessel->cover,
                 'holdDown' => $read->vessel->holdDown,
             ],
             'keeping' => [
-                'days' => $answer->shelfLife()->days, 'where' => $keeping->where ?? 'fridge',
-                'text' => $keeping === null || $keeping->days > $answer->shelfLife()->days ? $answer->shelfLife()->text() : Message::of('text.quoted', text: $keeping->text),
+                'days' => $answer->shelfLife()->days,
+                'where' => $keeping->where ?? 'fridge',
+                'text' =>
+                    $keeping === null || $keeping->days > $answer->shelfLife()->days
+                        ? $answer->shelfLife()->text()
+                        : Message::of('text.quoted', text: $keeping->text),
             ],
-            'work' => $read->work, 'signs' => $read->texts['signs'], 'why' => $read->texts['why'], 'schools' => $read->texts['schools'],
-            'cautions' => $read->texts['cautions'], 'notes' => $read->texts['notes'],
+            'work' => $read->work,
+            'signs' => $read->texts['signs'],
+            'why' => $read->texts['why'],
+            'schools' => $read->texts['schools'],
+            'cautions' => $read->texts['cautions'],
+            'notes' => $read->texts['notes'],
         ];
     }
 
     /** @return array{part: string, name: string, cut: string|null, grams: float, measure: Message} */
     private static function line(FormulaLine $line, SpoonSystem $spoons): array
     {
-        $pours = $line->salt !== null || ($line->part !== 'vegetables' && in_array($line->food?->shape, [PieceShape::Pulp, PieceShape::Whole], true)) || $line->food?->id === 'water';
-        $density = $line->salt?->product->density()->band->typical ?? $line->food->density ?? 1.0;
+        $pours =
+            $line->salt !== null ||
+            ($line->part !== 'vegetables' &&
+                in_array($line->food?->shape, [PieceShape::Pulp, PieceShape::Whole], true)) ||
+            $line->food?->id === 'water';
+        $density = $line->salt?->product->density()->band->typical ?? ($line->food->density ?? 1.0);
 
         return [
-            'part' => $line->part, 'name' => $line->name, 'cut' => $line->part === 'vegetables' ? $line->food?->shape->value : null, 'grams' => $line->grams,
-            'measure' => $line->salt !== null
-                ? SpoonPhrase::nearest(\Tempesal\Core\Measure\Millilitres::of($line->grams / $density), $spoons)->text
-                : KitchenPhrase::of(Grams::of($line->grams), $density, $spoons, $pours),
+            'part' => $line->part,
+            'name' => $line->name,
+            'cut' => $line->part === 'vegetables' ? $line->food?->shape->value : null,
+            'grams' => $line->grams,
+            'measure' =>
+                $line->salt !== null
+                    ? SpoonPhrase::nearest(\Tempesal\Core\Measure\Millilitres::of($line->grams / $density), $spoons)
+                        ->text
+                    : KitchenPhrase::of(Grams::of($line->grams), $density, $spoons, $pours),
         ];
     }
 
@@ -148,33 +224,59 @@ final class FormulaView
     {
         $isCondiment = $answer->formula->servedPhase() === Phase::Sauce;
         $allergens = self::words($answer);
-        $foods = array_map(static fn (FormulaLine $line): string => $line->food->id ?? '', $answer->lines);
-        $disliked = Ingredient::query()->whereIn('key', array_intersect($people->pluck('dislikes')->flatten()->all(), $foods))->get()->pluck('name', 'key');
+        $foods = array_map(static fn(FormulaLine $line): string => $line->food->id ?? '', $answer->lines);
+        $disliked = Ingredient::query()
+            ->whereIn('key', array_intersect($people->pluck('dislikes')->flatten()->all(), $foods))
+            ->get()
+            ->pluck('name', 'key');
 
-        return array_values($people->map(static function (Person $person) use ($answer, $isCondiment, $allergens, $disliked): array {
-            $plate = $answer->plate(Grams::of($isCondiment ? $person->usual_condiment_g : $person->usual_serving_g));
-            $sodium = $plate->sodiumMg($answer->state, \Tempesal\Core\Estimate\Point::typical());
+        return array_values(
+            $people
+                ->map(static function (Person $person) use ($answer, $isCondiment, $allergens, $disliked): array {
+                    $plate = $answer->plate(
+                        Grams::of($isCondiment ? $person->usual_condiment_g : $person->usual_serving_g),
+                    );
+                    $sodium = $plate->sodiumMg($answer->state, \Tempesal\Core\Estimate\Point::typical());
 
-            return [
-                'personId' => $person->id, 'name' => $person->name, 'grams' => $plate->grams->value, 'sodiumMg' => LabelRounding::milligrams($sodium),
-                'targetMg' => $person->currentTarget()->target_sodium_mg, 'percentOfTarget' => $sodium / max(1, $person->currentTarget()->target_sodium_mg) * 100.0,
-                'allergens' => array_values(array_intersect($person->allergens, $allergens)),
-                'dislikes' => array_values($disliked->only($person->dislikes)->all()),
-            ];
-        })->all());
+                    return [
+                        'personId' => $person->id,
+                        'name' => $person->name,
+                        'grams' => $plate->grams->value,
+                        'sodiumMg' => LabelRounding::milligrams($sodium),
+                        'targetMg' => $person->currentTarget()->target_sodium_mg,
+                        'percentOfTarget' => ($sodium / max(1, $person->currentTarget()->target_sodium_mg)) * 100.0,
+                        'allergens' => array_values(array_intersect($person->allergens, $allergens)),
+                        'dislikes' => array_values($disliked->only($person->dislikes)->all()),
+                    ];
+                })
+                ->all(),
+        );
     }
 
     /** @return list<string> */
     private static function words(FormulaAnswer $answer): array
     {
-        return array_map(static fn (Allergen $allergen): string => $allergen->value, $answer->allergens());
+        return array_map(static fn(Allergen $allergen): string => $allergen->value, $answer->allergens());
     }
 
     /** @return list<string> diets that an ingredient rules out */
     private static function notFor(FormulaAnswer $answer): array
     {
-        $keys = array_map(static fn (FormulaLine $line): string => $line->food->id ?? '', $answer->lines);
+        $keys = array_map(static fn(FormulaLine $line): string => $line->food->id ?? '', $answer->lines);
 
-        return array_values(array_unique(array_merge(...Ingredient::query()->withoutGlobalScope('present')->whereIn('key', $keys)->get()->pluck('not_for')->values()->all(), ...[[]])));
+        return array_values(
+            array_unique(
+                array_merge(
+                    ...Ingredient::query()
+                        ->withoutGlobalScope('present')
+                        ->whereIn('key', $keys)
+                        ->get()
+                        ->pluck('not_for')
+                        ->values()
+                        ->all(),
+                    ...[[]],
+                ),
+            ),
+        );
     }
 }

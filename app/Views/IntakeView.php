@@ -26,22 +26,48 @@ final class IntakeView
     public static function of(Person $person, IntakePeriod $period, ?IntakePeriod $beside, ?Message $besideName): array
     {
         return [
-            'person' => ['id' => $person->id, 'name' => $person->name, 'targetMg' => $person->currentTarget()->target_sodium_mg, 'targetSource' => StoredText::read($person->currentTarget()->target_source), 'liveGoal' => $person->live_goal],
+            'person' => [
+                'id' => $person->id,
+                'name' => $person->name,
+                'targetMg' => $person->currentTarget()->target_sodium_mg,
+                'targetSource' => StoredText::read($person->currentTarget()->target_source),
+                'liveGoal' => $person->live_goal,
+            ],
             'days' => array_map(self::day(...), $period->days),
             'mean' => self::mean($period),
             'mean7' => self::mean($period->last(7)),
             'mean28' => self::mean($period->last(28)),
             ...self::sums($period),
             'sources' => self::sources($period),
-            'weeks' => array_map(static fn (array $days): array => self::week(new IntakePeriod($days)), self::weeks($period)),
-            'beside' => $beside === null ? null : ['name' => $besideName, 'mean' => self::mean($beside), 'days' => array_map(self::day(...), $beside->days), ...self::sums($beside)],
+            'weeks' => array_map(
+                static fn(array $days): array => self::week(new IntakePeriod($days)),
+                self::weeks($period),
+            ),
+            'beside' =>
+                $beside === null
+                    ? null
+                    : [
+                        'name' => $besideName,
+                        'mean' => self::mean($beside),
+                        'days' => array_map(self::day(...), $beside->days),
+                        ...self::sums($beside),
+                    ],
         ];
     }
 
     /** @return array<string, mixed> */
     public static function food(OtherFood $food): array
     {
-        return ['id' => $food->id, 'personId' => $food->person_id, 'eatenOn' => $food->eaten_on, 'name' => $food->name, 'sodiumMg' => $food->sodium_mg, 'insteadOf' => $food->instead_of, 'how' => (object) $food->how, 'isUndone' => $food->undone_at !== null];
+        return [
+            'id' => $food->id,
+            'personId' => $food->person_id,
+            'eatenOn' => $food->eaten_on,
+            'name' => $food->name,
+            'sodiumMg' => $food->sodium_mg,
+            'insteadOf' => $food->instead_of,
+            'how' => (object) $food->how,
+            'isUndone' => $food->undone_at !== null,
+        ];
     }
 
     /**
@@ -52,9 +78,20 @@ final class IntakeView
      */
     public static function known(Collection $foods): array
     {
-        return array_values($foods->sortByDesc('id')->unique('name')->take(30)->map(static fn (OtherFood $food): array => [
-            'name' => $food->name, 'how' => (object) $food->how, 'sodiumMg' => $food->sodium_mg,
-        ])->all());
+        return array_values(
+            $foods
+                ->sortByDesc('id')
+                ->unique('name')
+                ->take(30)
+                ->map(
+                    static fn(OtherFood $food): array => [
+                        'name' => $food->name,
+                        'how' => (object) $food->how,
+                        'sodiumMg' => $food->sodium_mg,
+                    ],
+                )
+                ->all(),
+        );
     }
 
     /** @return array{days: int, sodium: array<string, float|int>, targetMg: float, percent: float} */
@@ -62,22 +99,41 @@ final class IntakeView
     {
         $mean = $period->mean();
 
-        return ['days' => count($period->days), 'sodium' => WireNumbers::sodium($mean), 'targetMg' => $period->meanTarget(), 'percent' => $mean->typical / max(1.0, $period->meanTarget()) * 100.0];
+        return [
+            'days' => count($period->days),
+            'sodium' => WireNumbers::sodium($mean),
+            'targetMg' => $period->meanTarget(),
+            'percent' => ($mean->typical / max(1.0, $period->meanTarget())) * 100.0,
+        ];
     }
 
     /** @return array<string, mixed> */
     private static function day(IntakeDay $day): array
     {
         return [
-            'date' => $day->date, 'targetMg' => $day->targetMg, 'estimateMg' => $day->estimateMg, 'writtenMg' => $day->writtenMg,
-            'fermentsMg' => $day->of(false), 'condimentsMg' => $day->of(true), 'ferments' => WireNumbers::sodium($day->ferments()), 'totalMg' => $day->totalMg(), 'live' => $day->live(), 'byJarMg' => (object) (new IntakePeriod([$day]))->meanBySource(),
+            'date' => $day->date,
+            'targetMg' => $day->targetMg,
+            'estimateMg' => $day->estimateMg,
+            'writtenMg' => $day->writtenMg,
+            'fermentsMg' => $day->of(false),
+            'condimentsMg' => $day->of(true),
+            'ferments' => WireNumbers::sodium($day->ferments()),
+            'totalMg' => $day->totalMg(),
+            'live' => $day->live(),
+            'byJarMg' => (object) (new IntakePeriod([$day]))->meanBySource(),
         ];
     }
 
     /** @return array<string, mixed> */
     private static function sums(IntakePeriod $period): array
     {
-        return ['shares' => $period->shares(), 'daysPast' => $period->daysPast(), 'live' => $period->live(), 'kinds' => $period->kinds(), 'without' => $period->without()];
+        return [
+            'shares' => $period->shares(),
+            'daysPast' => $period->daysPast(),
+            'live' => $period->live(),
+            'kinds' => $period->kinds(),
+            'without' => $period->without(),
+        ];
     }
 
     /** @return list<array<string, mixed>> */
@@ -86,8 +142,13 @@ final class IntakeView
         $colours = Batch::query()->whereIn('id', array_keys($period->sources()))->pluck('colour', 'id');
 
         return array_map(
-            static fn (string $id, array $one): array => ['batchId' => $id, ...$one, 'colour' => (string) ($colours[$id] ?? '#b9ab99')],
-            array_keys($period->sources()), array_values($period->sources()),
+            static fn(string $id, array $one): array => [
+                'batchId' => $id,
+                ...$one,
+                'colour' => (string) ($colours[$id] ?? '#b9ab99'),
+            ],
+            array_keys($period->sources()),
+            array_values($period->sources()),
         );
     }
 
@@ -114,12 +175,21 @@ final class IntakeView
         $rest = ($shares['estimate'] + $shares['written']) / $count;
 
         return [
-            'date' => $week->days[0]->date, 'to' => $week->days[$count - 1]->date, 'targetMg' => $week->meanTarget(),
-            'estimateMg' => $shares['estimate'] / $count, 'writtenMg' => $shares['written'] / $count,
-            'fermentsMg' => $shares['ferments'] / $count, 'condimentsMg' => $shares['condiments'] / $count,
-            'ferments' => WireNumbers::sodium(Band::of(max(0.0, $mean->low - $rest), max(0.0, $mean->typical - $rest), max(0.0, $mean->high - $rest))),
+            'date' => $week->days[0]->date,
+            'to' => $week->days[$count - 1]->date,
+            'targetMg' => $week->meanTarget(),
+            'estimateMg' => $shares['estimate'] / $count,
+            'writtenMg' => $shares['written'] / $count,
+            'fermentsMg' => $shares['ferments'] / $count,
+            'condimentsMg' => $shares['condiments'] / $count,
+            'ferments' => WireNumbers::sodium(
+                Band::of(max(0.0, $mean->low - $rest), max(0.0, $mean->typical - $rest), max(0.0, $mean->high - $rest)),
+            ),
             'byJarMg' => (object) $week->meanBySource(),
-            'totalMg' => $mean->typical, 'mean' => WireNumbers::sodium($mean), 'live' => $week->live(), 'kinds' => $week->kinds(),
+            'totalMg' => $mean->typical,
+            'mean' => WireNumbers::sodium($mean),
+            'live' => $week->live(),
+            'kinds' => $week->kinds(),
         ];
     }
 }

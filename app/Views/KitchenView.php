@@ -45,8 +45,14 @@ final class KitchenView
      * @param  Collection<int, HoldDown>  $holdDowns
      * @return array<string, mixed>
      */
-    public static function of(Household $household, Collection $people, Collection $jars, Collection $salts, Collection $ingredients, Collection $holdDowns): array
-    {
+    public static function of(
+        Household $household,
+        Collection $people,
+        Collection $jars,
+        Collection $salts,
+        Collection $ingredients,
+        Collection $holdDowns,
+    ): array {
         return [
             'version' => $household->version,
             'name' => $household->name,
@@ -57,41 +63,120 @@ final class KitchenView
             'quietFrom' => $household->quiet_from,
             'quietTo' => $household->quiet_to,
             'aim' => $household->aim->value,
-            'aims' => array_map(static fn (Aim $aim): array => ['id' => $aim->value, 'label' => $aim->label()], Aim::cases()),
+            'aims' => array_map(
+                static fn(Aim $aim): array => ['id' => $aim->value, 'label' => $aim->label()],
+                Aim::cases(),
+            ),
             'people' => $people->map(self::person(...))->values()->all(),
-            'jars' => $jars->map(static fn (Jar $jar): array => [
-                'id' => $jar->id, 'version' => $jar->version, 'name' => $jar->name, 'nominalMl' => $jar->nominal_ml, 'cover' => $jar->cover,
-                'mouthMm' => $jar->mouth_mm, 'bodyMm' => $jar->body_mm, 'picture' => JarPicture::empty($jar),
-                'howMany' => $jar->how_many, 'inUse' => (int) $jar->getAttribute('batches_count'),
-                'heldBy' => $jar->batches->whereNull('emptied_at')->map(static fn (Batch $batch): array => ['id' => $batch->id, 'name' => $batch->name])->values()->all(),
-            ])->values()->all(),
-            'salts' => $salts->map(static fn (Salt $salt): array => [
-                'id' => $salt->id, 'version' => $salt->version, 'key' => $salt->key, 'name' => $salt->name,
-                'gramsPerTablespoon' => $salt->product()->gramsPerTablespoon->toArray(), 'isCalibrated' => $salt->calibrated,
-                'sodiumPer100g' => $salt->product()->sodiumPer100g->toArray(), 'iodised' => $salt->iodised, 'antiCaking' => $salt->anti_caking,
-                'potassium' => $salt->potassium, 'isOwn' => $salt->own, 'notes' => SaltNotes::on($salt->product()),
-            ])->values()->all(),
-            'ingredients' => $ingredients->map(static fn (Ingredient $ingredient): array => [
-                'id' => $ingredient->id, 'version' => $ingredient->version, 'key' => $ingredient->key,
-                'name' => $ingredient->name, 'use' => $ingredient->use,
-                'waterPer100g' => $ingredient->water_g_per_100g, 'sodiumPer100g' => $ingredient->produce()->sodiumPer100g->typical,
-                'sodiumBand' => $ingredient->produce()->sodiumPer100g->toArray(), 'density' => $ingredient->density_g_per_ml,
-                'shape' => $ingredient->shape->value, 'tissue' => $ingredient->tissue->value, 'hollow' => $ingredient->hollow, 'live' => $ingredient->live,
-                'traits' => array_column($ingredient->traits(), 'value'), 'allergens' => $ingredient->allergens,
-                'notFor' => $ingredient->not_for, 'also' => $ingredient->also,
-                'isOwn' => $ingredient->own, 'isEdited' => $ingredient->edited, 'labelSodiumMg' => $ingredient->label_sodium_mg,
-                'labelServingGrams' => $ingredient->label_serving_g, 'colour' => $ingredient->colour, 'source' => StoredText::read($ingredient->source),
-            ])->values()->all(),
-            'holdDowns' => $holdDowns->map(static fn (HoldDown $one): array => ['id' => $one->id, 'version' => $one->version, 'name' => $one->name, 'volumeMl' => $one->volume_ml, 'howMany' => $one->how_many])->values()->all(),
-            'places' => array_map(static fn (Place $place): array => ['id' => $place->value, 'name' => $place->name(), 'label' => $place->label(), 'usualCelsius' => Room::at($place)->usual_celsius], Place::cases()),
+            'jars' => $jars
+                ->map(
+                    static fn(Jar $jar): array => [
+                        'id' => $jar->id,
+                        'version' => $jar->version,
+                        'name' => $jar->name,
+                        'nominalMl' => $jar->nominal_ml,
+                        'cover' => $jar->cover,
+                        'mouthMm' => $jar->mouth_mm,
+                        'bodyMm' => $jar->body_mm,
+                        'picture' => JarPicture::empty($jar),
+                        'howMany' => $jar->how_many,
+                        'inUse' => (int) $jar->getAttribute('batches_count'),
+                        'heldBy' => $jar->batches
+                            ->whereNull('emptied_at')
+                            ->map(static fn(Batch $batch): array => ['id' => $batch->id, 'name' => $batch->name])
+                            ->values()
+                            ->all(),
+                    ],
+                )
+                ->values()
+                ->all(),
+            'salts' => $salts
+                ->map(
+                    static fn(Salt $salt): array => [
+                        'id' => $salt->id,
+                        'version' => $salt->version,
+                        'key' => $salt->key,
+                        'name' => $salt->name,
+                        'gramsPerTablespoon' => $salt->product()->gramsPerTablespoon->toArray(),
+                        'isCalibrated' => $salt->calibrated,
+                        'sodiumPer100g' => $salt->product()->sodiumPer100g->toArray(),
+                        'iodised' => $salt->iodised,
+                        'antiCaking' => $salt->anti_caking,
+                        'potassium' => $salt->potassium,
+                        'isOwn' => $salt->own,
+                        'notes' => SaltNotes::on($salt->product()),
+                    ],
+                )
+                ->values()
+                ->all(),
+            'ingredients' => $ingredients
+                ->map(
+                    static fn(Ingredient $ingredient): array => [
+                        'id' => $ingredient->id,
+                        'version' => $ingredient->version,
+                        'key' => $ingredient->key,
+                        'name' => $ingredient->name,
+                        'use' => $ingredient->use,
+                        'waterPer100g' => $ingredient->water_g_per_100g,
+                        'sodiumPer100g' => $ingredient->produce()->sodiumPer100g->typical,
+                        'sodiumBand' => $ingredient->produce()->sodiumPer100g->toArray(),
+                        'density' => $ingredient->density_g_per_ml,
+                        'shape' => $ingredient->shape->value,
+                        'tissue' => $ingredient->tissue->value,
+                        'hollow' => $ingredient->hollow,
+                        'live' => $ingredient->live,
+                        'traits' => array_column($ingredient->traits(), 'value'),
+                        'allergens' => $ingredient->allergens,
+                        'notFor' => $ingredient->not_for,
+                        'also' => $ingredient->also,
+                        'isOwn' => $ingredient->own,
+                        'isEdited' => $ingredient->edited,
+                        'labelSodiumMg' => $ingredient->label_sodium_mg,
+                        'labelServingGrams' => $ingredient->label_serving_g,
+                        'colour' => $ingredient->colour,
+                        'source' => StoredText::read($ingredient->source),
+                    ],
+                )
+                ->values()
+                ->all(),
+            'holdDowns' => $holdDowns
+                ->map(
+                    static fn(HoldDown $one): array => [
+                        'id' => $one->id,
+                        'version' => $one->version,
+                        'name' => $one->name,
+                        'volumeMl' => $one->volume_ml,
+                        'howMany' => $one->how_many,
+                    ],
+                )
+                ->values()
+                ->all(),
+            'places' => array_map(
+                static fn(Place $place): array => [
+                    'id' => $place->value,
+                    'name' => $place->name(),
+                    'label' => $place->label(),
+                    'usualCelsius' => Room::at($place)->usual_celsius,
+                ],
+                Place::cases(),
+            ),
             'covers' => array_column(Cover::cases(), 'value'),
-            'allergens' => array_map(static fn (Allergen $one): string => $one->value, Allergen::cases()),
-            'tissues' => array_map(static fn (Tissue $one): array => ['id' => $one->value, 'label' => $one->label()], Tissue::cases()),
+            'allergens' => array_map(static fn(Allergen $one): string => $one->value, Allergen::cases()),
+            'tissues' => array_map(
+                static fn(Tissue $one): array => ['id' => $one->value, 'label' => $one->label()],
+                Tissue::cases(),
+            ),
             'methods' => array_map(self::method(...), Method::made()),
-            'waysToServe' => array_map(static fn (ServingStyle $way): array => ['id' => $way->value, 'label' => $way->label()], ServingStyle::cases()),
+            'waysToServe' => array_map(
+                static fn(ServingStyle $way): array => ['id' => $way->value, 'label' => $way->label()],
+                ServingStyle::cases(),
+            ),
             'traits' => array_column(FoodTrait::cases(), 'value'),
-            'bases' => array_map(static fn (SaltBasis $basis): array => ['id' => $basis->value, 'label' => $basis->label()], SaltBasis::cases()),
-            'shapes' => array_map(static fn (PieceShape $shape): string => $shape->value, PieceShape::cases()),
+            'bases' => array_map(
+                static fn(SaltBasis $basis): array => ['id' => $basis->value, 'label' => $basis->label()],
+                SaltBasis::cases(),
+            ),
+            'shapes' => array_map(static fn(PieceShape $shape): string => $shape->value, PieceShape::cases()),
         ];
     }
 
@@ -99,11 +184,17 @@ final class KitchenView
     public static function person(Person $person): array
     {
         return [
-            'id' => $person->id, 'version' => $person->version, 'name' => $person->name,
+            'id' => $person->id,
+            'version' => $person->version,
+            'name' => $person->name,
             'targetMg' => $person->currentTarget()->target_sodium_mg,
-            'targetSource' => StoredText::read($person->currentTarget()->target_source), 'usualServingGrams' => $person->usual_serving_g,
-            'usualCondimentGrams' => $person->usual_condiment_g, 'liveGoal' => $person->live_goal, 'limitIsHard' => $person->limit_is_hard,
-            'allergens' => $person->allergens, 'dislikes' => $person->dislikes,
+            'targetSource' => StoredText::read($person->currentTarget()->target_source),
+            'usualServingGrams' => $person->usual_serving_g,
+            'usualCondimentGrams' => $person->usual_condiment_g,
+            'liveGoal' => $person->live_goal,
+            'limitIsHard' => $person->limit_is_hard,
+            'allergens' => $person->allergens,
+            'dislikes' => $person->dislikes,
             'restOfDiet' => (object) $person->currentTarget()->restOfWeek()->toArray(),
             'before' => self::targetsBefore($person),
         ];
@@ -115,14 +206,23 @@ final class KitchenView
         $profile = $method->profile();
 
         return [
-            'id' => $method->value, 'label' => $method->label(), 'note' => $method->note(), 'isFerment' => $method->isFerment(),
-            'basis' => $profile->salting->basis->value, 'percent' => $profile->salting->usual * 100.0,
-            'headspaceMm' => $profile->storage->headspace->value, 'hasPouredBrine' => $method->hasPouredBrine(),
-            'takesStarter' => $profile->preparation->takesStarter, 'isDressed' => $method->isDressed(), 'lists' => ProcessFields::lists($method),
-            'servedPhase' => $profile->eaten->phase->value, 'portionGrams' => $profile->eaten->portion->value,
-            'covers' => array_map(static fn (Cover $cover): string => $cover->value, $profile->storage->covers),
+            'id' => $method->value,
+            'label' => $method->label(),
+            'note' => $method->note(),
+            'isFerment' => $method->isFerment(),
+            'basis' => $profile->salting->basis->value,
+            'percent' => $profile->salting->usual * 100.0,
+            'headspaceMm' => $profile->storage->headspace->value,
+            'hasPouredBrine' => $method->hasPouredBrine(),
+            'takesStarter' => $profile->preparation->takesStarter,
+            'isDressed' => $method->isDressed(),
+            'lists' => ProcessFields::lists($method),
+            'servedPhase' => $profile->eaten->phase->value,
+            'portionGrams' => $profile->eaten->portion->value,
+            'covers' => array_map(static fn(Cover $cover): string => $cover->value, $profile->storage->covers),
             'fridgeDays' => $profile->storage->fridgeDays,
-            'saltingMinutes' => $profile->preparation->salting === null ? null : $profile->preparation->salting->value / 60.0,
+            'saltingMinutes' =>
+                $profile->preparation->salting === null ? null : $profile->preparation->salting->value / 60.0,
             'rinseSeconds' => $profile->preparation->rinse?->value,
             // One that is made of another batch is begun from that batch, not from a formula.
             'begins' => $method->isOfAnotherBatch() ? null : FormulaDefaults::of($method),
@@ -132,9 +232,15 @@ final class KitchenView
     /** @return list<array{id: string, label: Message, milligrams: int, source: Message}> */
     public static function targets(): array
     {
-        return array_map(static fn (TargetPreset $preset): array => [
-            'id' => $preset->value, 'label' => $preset->label(), 'milligrams' => $preset->milligrams(), 'source' => $preset->source(),
-        ], TargetPreset::cases());
+        return array_map(
+            static fn(TargetPreset $preset): array => [
+                'id' => $preset->value,
+                'label' => $preset->label(),
+                'milligrams' => $preset->milligrams(),
+                'source' => $preset->source(),
+            ],
+            TargetPreset::cases(),
+        );
     }
 
     /** @return list<array{until: string, targetMg: int, targetSource: Message}> targets that held before, the last first */
@@ -144,7 +250,11 @@ final class KitchenView
         $last = null;
         foreach ($person->intakeTargets as $next) {
             if ($last !== null && $last->target_sodium_mg !== $next->target_sodium_mg) {
-                array_unshift($before, ['until' => CarbonImmutable::parse($next->since)->subDay()->toDateString(), 'targetMg' => $last->target_sodium_mg, 'targetSource' => StoredText::read($last->target_source)]);
+                array_unshift($before, [
+                    'until' => CarbonImmutable::parse($next->since)->subDay()->toDateString(),
+                    'targetMg' => $last->target_sodium_mg,
+                    'targetSource' => StoredText::read($last->target_source),
+                ]);
             }
             $last = $next;
         }

@@ -45,7 +45,7 @@ final class LabelView
             'strength' => $summary['strength'],
             'servingGrams' => $batch->serving_g,
             'sodium' => self::serving($ledger, BatchStatus::servedPhase($batch, $state), Grams::of($batch->serving_g)),
-            'allergens' => array_map(static fn (Allergen $allergen): string => $allergen->value, $state->allergens()),
+            'allergens' => array_map(static fn(Allergen $allergen): string => $allergen->value, $state->allergens()),
             'isLive' => $batch->isLive($state),
             'isMade' => $batch->method->isMade(),
             'useBy' => $batch->use_by,
@@ -56,6 +56,8 @@ final class LabelView
     /** @return array<string, float|int>|null null when less than a serving is left */
     private static function serving(Ledger $ledger, Phase $phase, Grams $grams): ?array
     {
-        return $ledger->servingsLeft($phase, $grams) < 1 ? null : WireNumbers::sodium($ledger->settled()->serving(Serve::of($phase, $grams))->band);
+        return $ledger->servingsLeft($phase, $grams) < 1
+            ? null
+            : WireNumbers::sodium($ledger->settled()->serving(Serve::of($phase, $grams))->band);
     }
 }

@@ -17,13 +17,19 @@ final class LineageView
     public static function ofKitchen(): array
     {
         $links = [];
-        foreach (BatchEntry::standing()->where('kind', Starter::kind())->orderBy('happened_at')->orderBy('id')->get() as $line) {
+        foreach (
+            BatchEntry::standing()->where('kind', Starter::kind())->orderBy('happened_at')->orderBy('id')->get()
+            as $line
+        ) {
             $starter = $line->read();
             if ($starter instanceof Starter && $starter->fromBatch !== null) {
                 $links[] = [
-                    'from' => $starter->fromBatch, 'to' => $line->batch_id, 'grams' => $starter->grams->value,
-                    'sodiumMg' => $starter->grams->value * $starter->liquid->sodiumPer100g->typical / 100.0,
-                    'isLive' => $starter->liquid->live, 'ph' => $starter->liquid->ph,
+                    'from' => $starter->fromBatch,
+                    'to' => $line->batch_id,
+                    'grams' => $starter->grams->value,
+                    'sodiumMg' => ($starter->grams->value * $starter->liquid->sodiumPer100g->typical) / 100.0,
+                    'isLive' => $starter->liquid->live,
+                    'ph' => $starter->liquid->ph,
                     'happenedAt' => $line->happened_at->toIso8601String(),
                 ];
             }
@@ -31,7 +37,13 @@ final class LineageView
         $ids = array_unique([...array_column($links, 'from'), ...array_column($links, 'to')]);
 
         return [
-            'batches' => array_values(Batch::query()->whereIn('id', $ids)->get()->map(static fn (Batch $batch): array => ['id' => $batch->id, 'name' => $batch->name])->all()),
+            'batches' => array_values(
+                Batch::query()
+                    ->whereIn('id', $ids)
+                    ->get()
+                    ->map(static fn(Batch $batch): array => ['id' => $batch->id, 'name' => $batch->name])
+                    ->all(),
+            ),
             'links' => $links,
         ];
     }

@@ -21,18 +21,39 @@ final class RotationView
         $planning = Planning::of($household->planning);
 
         return [
-            'lines' => RotationLine::inOrder()->map(static fn (RotationLine $line): array => [
-                'id' => $line->id, 'name' => $line->name, 'formulaId' => $line->formula_id, 'likenesses' => $line->likenesses, 'weekdays' => $line->weekdays,
-                'timesAWeek' => $line->times_a_week, 'months' => $line->months,
-            ])->values()->all(),
+            'lines' => RotationLine::inOrder()
+                ->map(
+                    static fn(RotationLine $line): array => [
+                        'id' => $line->id,
+                        'name' => $line->name,
+                        'formulaId' => $line->formula_id,
+                        'likenesses' => $line->likenesses,
+                        'weekdays' => $line->weekdays,
+                        'timesAWeek' => $line->times_a_week,
+                        'months' => $line->months,
+                    ],
+                )
+                ->values()
+                ->all(),
             'perDay' => $planning->perDay,
             'hasNew' => $planning->hasNew,
             'weights' => get_object_vars($planning->weights),
             'weekStart' => $household->week_start,
-            'formulas' => Formula::query()->where('archived_at', null)->orderByRaw('natural_sort_key(name)')->get()
-                ->map(static fn (Formula $formula): array => ['id' => $formula->id, 'name' => $formula->name])->values()->all(),
-            'kinds' => Batch::query()->where('likeness', '!=', '')->get()->sortByDesc('started_at')->unique('likeness')
-                ->map(static fn (Batch $batch): array => ['likeness' => $batch->likeness, 'name' => $batch->name])->values()->all(),
+            'formulas' => Formula::query()
+                ->where('archived_at', null)
+                ->orderByRaw('natural_sort_key(name)')
+                ->get()
+                ->map(static fn(Formula $formula): array => ['id' => $formula->id, 'name' => $formula->name])
+                ->values()
+                ->all(),
+            'kinds' => Batch::query()
+                ->where('likeness', '!=', '')
+                ->get()
+                ->sortByDesc('started_at')
+                ->unique('likeness')
+                ->map(static fn(Batch $batch): array => ['likeness' => $batch->likeness, 'name' => $batch->name])
+                ->values()
+                ->all(),
         ];
     }
 }

@@ -27,13 +27,29 @@ final class ShelfView
     public static function of(Household $household, Collection $batches, Collection $jars): array
     {
         return [
-            'batches' => array_values($batches
-                ->map(static fn (Batch $batch): array => BatchSummary::of(BatchStatus::of($batch, Ledgers::of($batch), $household)))
-                ->sortBy(static fn (array $batch): int => $batch['attention']['rank'] ?? self::NOTHING_TO_DO)->all()),
-            'emptyJars' => array_values($jars->map(static fn (Jar $jar): array => [
-                'jarId' => $jar->id, 'name' => $jar->name, 'free' => $jar->how_many - (int) $jar->getAttribute('batches_count'),
-                'picture' => JarPicture::empty($jar),
-            ])->filter(static fn (array $jar): bool => $jar['free'] > 0)->all()),
+            'batches' => array_values(
+                $batches
+                    ->map(
+                        static fn(Batch $batch): array => BatchSummary::of(
+                            BatchStatus::of($batch, Ledgers::of($batch), $household),
+                        ),
+                    )
+                    ->sortBy(static fn(array $batch): int => $batch['attention']['rank'] ?? self::NOTHING_TO_DO)
+                    ->all(),
+            ),
+            'emptyJars' => array_values(
+                $jars
+                    ->map(
+                        static fn(Jar $jar): array => [
+                            'jarId' => $jar->id,
+                            'name' => $jar->name,
+                            'free' => $jar->how_many - (int) $jar->getAttribute('batches_count'),
+                            'picture' => JarPicture::empty($jar),
+                        ],
+                    )
+                    ->filter(static fn(array $jar): bool => $jar['free'] > 0)
+                    ->all(),
+            ),
         ];
     }
 }

@@ -28,8 +28,11 @@ final class SodiumCourseView
     {
         $now = $batch->secondsSinceStart(CarbonImmutable::now());
         $history = Ledgers::history($batch);
-        $last = max([0.0, ...array_map(static fn (LedgerLine $line): float => $line->at ?? 0.0, $history->lines)]);
-        $end = $batch->emptied_at === null ? $now + max(self::AHEAD_AT_LEAST_S, self::AHEAD * $now) : $batch->secondsSinceStart($batch->emptied_at);
+        $last = max([0.0, ...array_map(static fn(LedgerLine $line): float => $line->at ?? 0.0, $history->lines)]);
+        $end =
+            $batch->emptied_at === null
+                ? $now + max(self::AHEAD_AT_LEAST_S, self::AHEAD * $now)
+                : $batch->secondsSinceStart($batch->emptied_at);
         $moments = [$now];
         for ($i = 0; $i <= self::MOMENTS; $i++) {
             // Most of it happens in the first days: the moments lie closer together there.
@@ -37,19 +40,30 @@ final class SodiumCourseView
         }
         foreach ($history->lines as $line) {
             $at = $line->at ?? 0.0;
-            array_push($moments, ...($at > 1.0 ? [$at - 1.0, $at] : [$at]));
+            array_push($moments, ...$at > 1.0 ? [$at - 1.0, $at] : [$at]);
         }
-        $moments = array_values(array_unique([min($now, max($end, $last)), ...array_filter($moments, static fn (float $moment): bool => $moment <= max($end, $last))],
-            SORT_NUMERIC));
+        $moments = array_values(
+            array_unique(
+                [
+                    min($now, max($end, $last)),
+                    ...array_filter($moments, static fn(float $moment): bool => $moment <= max($end, $last)),
+                ],
+                SORT_NUMERIC,
+            ),
+        );
         sort($moments);
         $course = $history->course($moments);
 
         return [
             'now' => CarbonImmutable::now()->utc()->toIso8601String(),
-            'moments' => array_map(static fn (float $moment, array $bands): array => [
-                'at' => $batch->momentAt($moment)->utc()->toIso8601String(),
-                ...array_map(static fn (?Band $band): ?array => $band?->toArray(), $bands),
-            ], $moments, $course),
+            'moments' => array_map(
+                static fn(float $moment, array $bands): array => [
+                    'at' => $batch->momentAt($moment)->utc()->toIso8601String(),
+                    ...array_map(static fn(?Band $band): ?array => $band?->toArray(), $bands),
+                ],
+                $moments,
+                $course,
+            ),
         ];
     }
 }

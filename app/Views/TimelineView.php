@@ -26,13 +26,38 @@ final class TimelineView
             'dates' => array_map($ahead->date(...), range(0, StockAhead::DAYS - 1)),
             'gapDays' => $ahead->gapDays(),
             'gapDaysAsItIs' => ($asItIs ?? $ahead)->gapDays(),
-            'jars' => Jar::query()->orderBy('position')->orderBy('id')->get()->map(static fn (Jar $jar): array => ['id' => $jar->id, 'name' => $jar->name, 'howMany' => $jar->how_many])->values()->all(),
+            'jars' => Jar::query()
+                ->orderBy('position')
+                ->orderBy('id')
+                ->get()
+                ->map(
+                    static fn(Jar $jar): array => ['id' => $jar->id, 'name' => $jar->name, 'howMany' => $jar->how_many],
+                )
+                ->values()
+                ->all(),
             'lanes' => self::lanes($ahead),
-            'kinds' => array_map(static fn (Product $kind): array => self::kind($ahead, $kind), $ahead->kinds()),
-            'suggestions' => array_map(static fn (ScheduledBatch $lot): array => self::suggestion($ahead, $lot, (string) ($names[$lot->size] ?? '')), self::inTime($ahead->forecast->added)),
-            'planned' => $ahead->planned->map(static fn (PlannedBatch $one): array => [
-                'id' => $one->id, 'formulaId' => $one->formula_id, 'name' => $one->formula->name, 'jarId' => $one->jar_id, 'jarName' => $one->jar->name, 'startOn' => $one->start_on,
-            ])->values()->all(),
+            'kinds' => array_map(static fn(Product $kind): array => self::kind($ahead, $kind), $ahead->kinds()),
+            'suggestions' => array_map(
+                static fn(ScheduledBatch $lot): array => self::suggestion(
+                    $ahead,
+                    $lot,
+                    (string) ($names[$lot->size] ?? ''),
+                ),
+                self::inTime($ahead->forecast->added),
+            ),
+            'planned' => $ahead->planned
+                ->map(
+                    static fn(PlannedBatch $one): array => [
+                        'id' => $one->id,
+                        'formulaId' => $one->formula_id,
+                        'name' => $one->formula->name,
+                        'jarId' => $one->jar_id,
+                        'jarName' => $one->jar->name,
+                        'startOn' => $one->start_on,
+                    ],
+                )
+                ->values()
+                ->all(),
         ];
     }
 
@@ -42,7 +67,13 @@ final class TimelineView
      */
     private static function inTime(array $lots): array
     {
-        usort($lots, static fn (ScheduledBatch $one, ScheduledBatch $other): int => [$one->start, $one->kind] <=> [$other->start, $other->kind]);
+        usort(
+            $lots,
+            static fn(ScheduledBatch $one, ScheduledBatch $other): int => [$one->start, $one->kind] <=> [
+                $other->start,
+                $other->kind,
+            ],
+        );
 
         return $lots;
     }
@@ -57,7 +88,14 @@ final class TimelineView
             $lanes[$key] ??= ['id' => $key, 'jarName' => $names[$lot->size] ?? null, 'lots' => []];
             $lanes[$key]['lots'][] = self::lot($ahead, $lot);
         }
-        usort($lanes, static fn (array $one, array $other): int => [$one['jarName'] === null, $one['jarName'], $one['id']] <=> [$other['jarName'] === null, $other['jarName'], $other['id']]);
+        usort(
+            $lanes,
+            static fn(array $one, array $other): int => [$one['jarName'] === null, $one['jarName'], $one['id']] <=> [
+                $other['jarName'] === null,
+                $other['jarName'],
+                $other['id'],
+            ],
+        );
 
         return $lanes;
     }
@@ -72,7 +110,12 @@ final class TimelineView
 
         return [
             'id' => $lot->id,
-            'is' => $status !== null ? 'standing' : (in_array($lot, $ahead->forecast->added, true) ? 'suggested' : 'planned'),
+            'is' =>
+                $status !== null
+                    ? 'standing'
+                    : (in_array($lot, $ahead->forecast->added, true)
+                        ? 'suggested'
+                        : 'planned'),
             'batchId' => $status?->batch->id,
             'name' => $status->batch->name ?? $ahead->lines[$lot->kind]->name,
             'colour' => $status->batch->colour ?? self::colour($ahead, $lot->kind),
@@ -110,9 +153,16 @@ final class TimelineView
             'months' => $ahead->lines[$kind->id]->months,
             'isInSeason' => $kind->mayStart === [] || $kind->mayStart[0],
             'left' => $ahead->forecast->runs[$kind->id]->left,
-            'gaps' => array_map(static fn (array $gap): array => [
-                'from' => $ahead->date($gap['from']), 'to' => $ahead->date($gap['to']), 'fromDay' => $gap['from'], 'days' => $gap['to'] - $gap['from'] + 1, 'reason' => $gap['reason'],
-            ], $ahead->forecast->gaps($kind)),
+            'gaps' => array_map(
+                static fn(array $gap): array => [
+                    'from' => $ahead->date($gap['from']),
+                    'to' => $ahead->date($gap['to']),
+                    'fromDay' => $gap['from'],
+                    'days' => $gap['to'] - $gap['from'] + 1,
+                    'reason' => $gap['reason'],
+                ],
+                $ahead->forecast->gaps($kind),
+            ),
         ];
     }
 
@@ -122,9 +172,17 @@ final class TimelineView
         $line = $ahead->lines[$lot->kind];
 
         return [
-            'lotId' => $lot->id, 'lineId' => $line->id, 'formulaId' => $line->formula_id, 'name' => $line->name, 'colour' => self::colour($ahead, $lot->kind),
-            'jarId' => $lot->size, 'jarName' => $jarName, 'share' => $lot->share, 'grams' => $lot->grams,
-            'startOn' => $ahead->date($lot->start), 'readyOn' => $ahead->date($lot->ready),
+            'lotId' => $lot->id,
+            'lineId' => $line->id,
+            'formulaId' => $line->formula_id,
+            'name' => $line->name,
+            'colour' => self::colour($ahead, $lot->kind),
+            'jarId' => $lot->size,
+            'jarName' => $jarName,
+            'share' => $lot->share,
+            'grams' => $lot->grams,
+            'startOn' => $ahead->date($lot->start),
+            'readyOn' => $ahead->date($lot->ready),
         ];
     }
 }

@@ -39,10 +39,22 @@ final class WeekView
             'perDay' => $week->plan->perDay,
             'undo' => $changes->whereNull('undone_at')->last()?->said(),
             'redo' => $changes->whereNotNull('undone_at')->first()?->said(),
-            'people' => array_map(static fn (int $place): array => self::person($week, $place), array_keys($week->plan->eaters)),
-            'jars' => array_map(static fn (int $place): array => self::jar($week, $place), array_keys($week->plan->jars)),
-            'servings' => array_map(static fn (WeekServing $serving): array => self::serving($week, $serving), $week->plan->servings),
-            'conflicts' => array_map(static fn (Conflict $conflict): array => self::conflict($week, $conflict), Conflict::all($week->plan, $week->dates)),
+            'people' => array_map(
+                static fn(int $place): array => self::person($week, $place),
+                array_keys($week->plan->eaters),
+            ),
+            'jars' => array_map(
+                static fn(int $place): array => self::jar($week, $place),
+                array_keys($week->plan->jars),
+            ),
+            'servings' => array_map(
+                static fn(WeekServing $serving): array => self::serving($week, $serving),
+                $week->plan->servings,
+            ),
+            'conflicts' => array_map(
+                static fn(Conflict $conflict): array => self::conflict($week, $conflict),
+                Conflict::all($week->plan, $week->dates),
+            ),
         ];
     }
 
@@ -56,12 +68,28 @@ final class WeekView
             $eaten = $week->eaten->where('person_id', $person->id)->where('eaten_on', $date);
             $coming = $week->plan->on($place, $day);
             $parts = [
-                ...array_values($eaten->map(static fn (Serving $one): array => ['source' => $one->batch_id, 'sodiumMg' => $one->sodium()])->all()),
-                ...array_map(static fn (WeekServing $one): array => ['source' => $week->plan->jars[$one->jar]->id, 'sodiumMg' => self::band($week, $one)], $coming),
+                ...array_values(
+                    $eaten
+                        ->map(
+                            static fn(Serving $one): array => [
+                                'source' => $one->batch_id,
+                                'sodiumMg' => $one->sodium(),
+                            ],
+                        )
+                        ->all(),
+                ),
+                ...array_map(
+                    static fn(WeekServing $one): array => [
+                        'source' => $week->plan->jars[$one->jar]->id,
+                        'sodiumMg' => self::band($week, $one),
+                    ],
+                    $coming,
+                ),
             ];
             $sum = new SodiumDay($person->targetOn($date)->target_sodium_mg, $week->rest->sum($person, $date), $parts);
-            $live = $eaten->filter(static fn (Serving $one): bool => $one->is_live)->count()
-                + count(array_filter($coming, static fn (WeekServing $one): bool => $week->plan->jars[$one->jar]->isLive));
+            $live =
+                $eaten->filter(static fn(Serving $one): bool => $one->is_live)->count() +
+                count(array_filter($coming, static fn(WeekServing $one): bool => $week->plan->jars[$one->jar]->isLive));
             $days[] = [
                 'date' => $date,
                 'targetMg' => $person->targetOn($date)->target_sodium_mg,
@@ -69,20 +97,40 @@ final class WeekView
                 'ferments' => WireNumbers::sodium($sum->ferments()),
                 'marginMg' => $sum->marginMg(),
                 'live' => $live,
-                'eaten' => $eaten->map(static fn (Serving $one): array => [
-                    'id' => $one->id, 'batchId' => $one->batch_id, 'name' => $one->batch->name, 'colour' => $one->batch->colour, 'grams' => $one->grams,
-                    'milligrams' => $one->sodium()->typical,
-                ])->values()->all(),
+                'eaten' => $eaten
+                    ->map(
+                        static fn(Serving $one): array => [
+                            'id' => $one->id,
+                            'batchId' => $one->batch_id,
+                            'name' => $one->batch->name,
+                            'colour' => $one->batch->colour,
+                            'grams' => $one->grams,
+                            'milligrams' => $one->sodium()->typical,
+                        ],
+                    )
+                    ->values()
+                    ->all(),
             ];
         }
         $kinds = [
             ...$week->eaten->where('person_id', $person->id)->where('is_live', true)->pluck('batch.likeness')->all(),
-            ...array_map(static fn (WeekServing $one): string => $week->plan->jars[$one->jar]->group, array_filter($week->plan->coming, static fn (WeekServing $one): bool => $one->eater === $place && $week->plan->jars[$one->jar]->isLive)),
+            ...array_map(
+                static fn(WeekServing $one): string => $week->plan->jars[$one->jar]->group,
+                array_filter(
+                    $week->plan->coming,
+                    static fn(WeekServing $one): bool => $one->eater === $place && $week->plan->jars[$one->jar]->isLive,
+                ),
+            ),
         ];
 
         return [
-            'id' => $person->id, 'name' => $person->name, 'targetMg' => $person->currentTarget()->target_sodium_mg, 'isHard' => $person->limit_is_hard,
-            'liveGoal' => $person->live_goal, 'kinds' => count(array_unique($kinds)), 'days' => $days,
+            'id' => $person->id,
+            'name' => $person->name,
+            'targetMg' => $person->currentTarget()->target_sodium_mg,
+            'isHard' => $person->limit_is_hard,
+            'liveGoal' => $person->live_goal,
+            'kinds' => count(array_unique($kinds)),
+            'days' => $days,
         ];
     }
 
@@ -101,16 +149,25 @@ final class WeekView
             'shortOn' => $short === null ? null : $week->dates[$short],
             'readyOn' => $status->forecast === null ? null : $status->on($status->forecast->ready),
             'closed' => $jar->closed,
-            'portions' => array_map(static fn (int $eater): array => [
-                'personId' => $week->plan->eaters[$eater]->id,
-                'grams' => $jar->portions[$eater],
-                'notFor' => $jar->notFor[$eater],
-                'days' => array_map(static fn (int $day): array => [
-                    'milligrams' => $week->plan->milligrams($week->plan->usual($eater, $day, $place)),
-                    'objection' => $jar->objection($eater, $day),
-                ], array_keys($week->dates)),
-            ], array_keys($week->plan->eaters)),
-            'ways' => array_map(static fn (ServingStyle $way): array => ['way' => $way->value, 'label' => $way->label()], $jar->ways()),
+            'portions' => array_map(
+                static fn(int $eater): array => [
+                    'personId' => $week->plan->eaters[$eater]->id,
+                    'grams' => $jar->portions[$eater],
+                    'notFor' => $jar->notFor[$eater],
+                    'days' => array_map(
+                        static fn(int $day): array => [
+                            'milligrams' => $week->plan->milligrams($week->plan->usual($eater, $day, $place)),
+                            'objection' => $jar->objection($eater, $day),
+                        ],
+                        array_keys($week->dates),
+                    ),
+                ],
+                array_keys($week->plan->eaters),
+            ),
+            'ways' => array_map(
+                static fn(ServingStyle $way): array => ['way' => $way->value, 'label' => $way->label()],
+                $jar->ways(),
+            ),
         ];
     }
 
@@ -119,7 +176,13 @@ final class WeekView
     {
         $summary = BatchSummary::of($status);
 
-        return ['id' => $summary['id'], 'name' => $summary['name'], 'colour' => $summary['colour'], 'place' => $summary['place'], 'jar' => $summary['jar']];
+        return [
+            'id' => $summary['id'],
+            'name' => $summary['name'],
+            'colour' => $summary['colour'],
+            'place' => $summary['place'],
+            'jar' => $summary['jar'],
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -128,9 +191,17 @@ final class WeekView
         $jar = $week->plan->jars[$serving->jar];
 
         return [
-            'id' => $serving->id, 'personId' => $week->plan->eaters[$serving->eater]->id, 'date' => $week->dates[$serving->day], 'batchId' => $jar->id,
-            'name' => $jar->name, 'grams' => $serving->grams, 'way' => $serving->way->value, 'wayLabel' => $serving->way->label(),
-            'sodium' => WireNumbers::sodium(self::band($week, $serving)), 'isLocked' => $serving->isLocked, 'isLive' => $jar->isLive,
+            'id' => $serving->id,
+            'personId' => $week->plan->eaters[$serving->eater]->id,
+            'date' => $week->dates[$serving->day],
+            'batchId' => $jar->id,
+            'name' => $jar->name,
+            'grams' => $serving->grams,
+            'way' => $serving->way->value,
+            'wayLabel' => $serving->way->label(),
+            'sodium' => WireNumbers::sodium(self::band($week, $serving)),
+            'isLocked' => $serving->isLocked,
+            'isLive' => $jar->isLive,
             'isOver' => $serving->day < $week->plan->today,
         ];
     }
@@ -146,26 +217,41 @@ final class WeekView
     /** @return array<string, mixed> */
     private static function conflict(KitchenWeek $week, Conflict $conflict): array
     {
-        $jar = static fn (WeekServing $one): WeekJar => $week->plan->jars[$one->jar];
+        $jar = static fn(WeekServing $one): WeekJar => $week->plan->jars[$one->jar];
 
         return [
-            'code' => $conflict->code, 'text' => $conflict->text,
+            'code' => $conflict->code,
+            'text' => $conflict->text,
             'personId' => $conflict->eater === null ? null : $week->plan->eaters[$conflict->eater]->id,
-            'date' => $conflict->day === null ? null : ($week->dates[$conflict->day] ?? null),
+            'date' => $conflict->day === null ? null : $week->dates[$conflict->day] ?? null,
             'batchId' => $conflict->jar === null ? null : $week->plan->jars[$conflict->jar]->id,
             'servings' => $conflict->servings,
-            'levers' => array_map(static fn (Suggestion $lever): array => [
-                'kind' => $lever->kind->value,
-                'text' => Message::of('week.suggestion', jar: $jar($lever->serving)->name, suggestion: $lever->text),
-                'cost' => $lever->kind->cost(),
-                'savesMg' => $lever->savesMg,
-                'isEnough' => $lever->isEnough,
-                'servingId' => $lever->serving->id,
-                'instead' => $lever->instead === null ? null : [
-                    'personId' => $week->plan->eaters[$lever->instead->eater]->id, 'date' => $week->dates[$lever->instead->day], 'batchId' => $jar($lever->instead)->id,
-                    'grams' => $lever->instead->grams, 'way' => $lever->instead->way->value, 'isLocked' => $lever->instead->isLocked,
+            'levers' => array_map(
+                static fn(Suggestion $lever): array => [
+                    'kind' => $lever->kind->value,
+                    'text' => Message::of(
+                        'week.suggestion',
+                        jar: $jar($lever->serving)->name,
+                        suggestion: $lever->text,
+                    ),
+                    'cost' => $lever->kind->cost(),
+                    'savesMg' => $lever->savesMg,
+                    'isEnough' => $lever->isEnough,
+                    'servingId' => $lever->serving->id,
+                    'instead' =>
+                        $lever->instead === null
+                            ? null
+                            : [
+                                'personId' => $week->plan->eaters[$lever->instead->eater]->id,
+                                'date' => $week->dates[$lever->instead->day],
+                                'batchId' => $jar($lever->instead)->id,
+                                'grams' => $lever->instead->grams,
+                                'way' => $lever->instead->way->value,
+                                'isLocked' => $lever->instead->isLocked,
+                            ],
                 ],
-            ], $conflict->suggestions),
+                $conflict->suggestions,
+            ),
         ];
     }
 }

@@ -29,11 +29,14 @@ final class WireNumbers
     /** @return list<array{label: Message, sharePercent: float, remedy: Message|null, without: array{low: float, typical: float, high: float, shown: int, shownLow: int, shownHigh: int}}> widest first */
     public static function contributions(Estimate $estimate): array
     {
-        return array_map(static fn (Contribution $contribution): array => [
-            'label' => $contribution->input->label(),
-            'sharePercent' => $contribution->share * 100.0,
-            'remedy' => $contribution->input->howToNarrow(),
-            'without' => self::sodium($estimate->without($contribution->input->key)),
-        ], $estimate->contributions);
+        return array_map(
+            static fn(Contribution $contribution): array => [
+                'label' => $contribution->input->label(),
+                'sharePercent' => $contribution->share * 100.0,
+                'remedy' => $contribution->input->howToNarrow(),
+                'without' => self::sodium($estimate->without($contribution->input->key)),
+            ],
+            $estimate->contributions,
+        );
     }
 }

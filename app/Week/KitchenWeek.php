@@ -57,8 +57,7 @@ final readonly class KitchenWeek
         public Planning $planning,
         public BackgroundIntake $rest,
         public WeekPlan $plan,
-    ) {
-    }
+    ) {}
 
     /**
      * The first day of the week in which a day lies.
@@ -70,7 +69,10 @@ final readonly class KitchenWeek
     public static function firstDayOf(Household $household, string $date): string
     {
         $date = $date === 'today' ? $household->today() : $date;
-        if (! CarbonImmutable::canBeCreatedFromFormat($date, 'Y-m-d') || abs(Household::daysBetween($household->today(), $date)) > self::FARTHEST_DAYS) {
+        if (
+            !CarbonImmutable::canBeCreatedFromFormat($date, 'Y-m-d') ||
+            abs(Household::daysBetween($household->today(), $date)) > self::FARTHEST_DAYS
+        ) {
             throw ValidationException::withMessages(['date' => 'errors.week_date']);
         }
         $day = CarbonImmutable::parse($date);
@@ -80,11 +82,21 @@ final readonly class KitchenWeek
 
     public static function of(Household $household, string $from): self
     {
-        $dates = array_map(static fn (int $i): string => CarbonImmutable::parse($from)->addDays($i)->toDateString(), range(0, WeekPlan::DAYS - 1));
+        $dates = array_map(
+            static fn(int $i): string => CarbonImmutable::parse($from)->addDays($i)->toDateString(),
+            range(0, WeekPlan::DAYS - 1),
+        );
         $to = $dates[WeekPlan::DAYS - 1];
         $people = Person::atTable();
-        $planned = PlannedServing::open($from, $to)->whereIn('person_id', $people->pluck('id')->all())->values();
-        $eaten = Serving::query()->with(['person', 'batch'])->whereBetween('eaten_on', [$from, $to])->whereNull('undone_at')->orderBy('id')->get();
+        $planned = PlannedServing::open($from, $to)
+            ->whereIn('person_id', $people->pluck('id')->all())
+            ->values();
+        $eaten = Serving::query()
+            ->with(['person', 'batch'])
+            ->whereBetween('eaten_on', [$from, $to])
+            ->whereNull('undone_at')
+            ->orderBy('id')
+            ->get();
         $batches = Batch::onShelf()->orderBy('started_at')->orderBy('id')->get();
         $gone = $planned->pluck('batch_id')->diff($batches->pluck('id'))->unique()->all();
         if ($gone !== []) {
@@ -99,23 +111,50 @@ final readonly class KitchenWeek
         $rest = BackgroundIntake::between($from, $to);
         $planning = Planning::of($household->planning);
         $personPlace = $people->pluck('id')->flip();
-        $jarPlace = array_flip(array_map(static fn (WeekJar $jar): string => $jar->id, $jars));
+        $jarPlace = array_flip(array_map(static fn(WeekJar $jar): string => $jar->id, $jars));
         $dayPlace = array_flip($dates);
         $had = [];
         foreach ($eaten as $serving) {
             if ($personPlace->has($serving->person_id) && isset($jarPlace[$serving->batch_id])) {
-                $had["{$personPlace[$serving->person_id]} {$dayPlace[$serving->eaten_on]} {$jarPlace[$serving->batch_id]}"] = true;
+                $had[
+                    "{$personPlace[$serving->person_id]} {$dayPlace[$serving->eaten_on]} {$jarPlace[$serving->batch_id]}"
+                ] = true;
             }
         }
 
-        return new self($household, $dates, $people, $status, $planned, $eaten, $planning, $rest, new WeekPlan(
-            self::eaters($people, $eaten, $rest, $dates), $jars,
-            array_values($planned->map(static fn (PlannedServing $one): WeekServing => new WeekServing(
-                $one->id, (int) ($personPlace[$one->person_id] ?? 0), $dayPlace[$one->planned_on],
-                $jarPlace[$one->batch_id], $one->grams, $one->way, $one->is_locked,
-            ))->all()),
-            $today, $planning->perDay, $planning->weights, $had,
-        ));
+        return new self(
+            $household,
+            $dates,
+            $people,
+            $status,
+            $planned,
+            $eaten,
+            $planning,
+            $rest,
+            new WeekPlan(
+                self::eaters($people, $eaten, $rest, $dates),
+                $jars,
+                array_values(
+                    $planned
+                        ->map(
+                            static fn(PlannedServing $one): WeekServing => new WeekServing(
+                                $one->id,
+                                (int) ($personPlace[$one->person_id] ?? 0),
+                                $dayPlace[$one->planned_on],
+                                $jarPlace[$one->batch_id],
+                                $one->grams,
+                                $one->way,
+                                $one->is_locked,
+                            ),
+                        )
+                        ->all(),
+                ),
+                $today,
+                $planning->perDay,
+                $planning->weights,
+                $had,
+            ),
+        );
     }
 
     /** What the cook wants to come round in this week. */
@@ -123,16 +162,29 @@ final readonly class KitchenWeek
     {
         $lines = [];
         foreach (RotationLine::inOrder() as $line) {
-            $days = array_map(fn (int $weekday): int => ($weekday - $this->household->week_start + 7) % 7, $line->weekdays);
+            $days = array_map(
+                fn(int $weekday): int => ($weekday - $this->household->week_start + 7) % 7,
+                $line->weekdays,
+            );
             $lines[] = ['groups' => $line->groups(), 'days' => $days, 'times' => (int) round($line->times_a_week)];
         }
         $last = [];
         $from = CarbonImmutable::parse($this->dates[0])->subDays(self::REMEMBERED_DAYS)->toDateString();
         $place = $this->people->pluck('id')->flip();
-        foreach (Serving::query()->with('batch')->whereBetween('eaten_on', [$from, $this->dates[0]])->whereNull('undone_at')->get() as $serving) {
+        foreach (
+            Serving::query()
+                ->with('batch')
+                ->whereBetween('eaten_on', [$from, $this->dates[0]])
+                ->whereNull('undone_at')
+                ->get()
+            as $serving
+        ) {
             if ($place->has($serving->person_id)) {
                 $key = "{$place[$serving->person_id]} {$serving->batch->likeness}";
-                $last[$key] = min($last[$key] ?? PHP_INT_MAX, Household::daysBetween($serving->eaten_on, $this->dates[0]));
+                $last[$key] = min(
+                    $last[$key] ?? PHP_INT_MAX,
+                    Household::daysBetween($serving->eaten_on, $this->dates[0]),
+                );
             }
         }
 
@@ -147,16 +199,34 @@ final readonly class KitchenWeek
      */
     private static function eaters(Collection $people, Collection $eaten, BackgroundIntake $rest, array $dates): array
     {
-        return array_values($people->map(static function (Person $person) use ($eaten, $rest, $dates): Eater {
-            $allowance = $goal = [];
-            foreach ($dates as $date) {
-                $there = $eaten->where('person_id', $person->id)->where('eaten_on', $date);
-                $allowance[] = $person->targetOn($date)->target_sodium_mg - $rest->sum($person, $date) - $there->sum(static fn (Serving $serving): float => $serving->sodium()->typical);
-                $goal[] = max(0, $person->live_goal - $there->filter(static fn (Serving $serving): bool => $serving->is_live)->count());
-            }
+        return array_values(
+            $people
+                ->map(static function (Person $person) use ($eaten, $rest, $dates): Eater {
+                    $allowance = $goal = [];
+                    foreach ($dates as $date) {
+                        $there = $eaten->where('person_id', $person->id)->where('eaten_on', $date);
+                        $allowance[] =
+                            $person->targetOn($date)->target_sodium_mg -
+                            $rest->sum($person, $date) -
+                            $there->sum(static fn(Serving $serving): float => $serving->sodium()->typical);
+                        $goal[] = max(
+                            0,
+                            $person->live_goal -
+                                $there->filter(static fn(Serving $serving): bool => $serving->is_live)->count(),
+                        );
+                    }
 
-            return new Eater($person->id, $person->name, (float) $person->currentTarget()->target_sodium_mg, $allowance, $person->limit_is_hard, $goal);
-        })->all());
+                    return new Eater(
+                        $person->id,
+                        $person->name,
+                        (float) $person->currentTarget()->target_sodium_mg,
+                        $allowance,
+                        $person->limit_is_hard,
+                        $goal,
+                    );
+                })
+                ->all(),
+        );
     }
 
     /**
@@ -174,26 +244,47 @@ final readonly class KitchenWeek
             return Ledgers::of($batch, $noon->isPast() ? CarbonImmutable::now() : $noon)->state();
         }, $dates);
         $band = $status->gramsLeft() > 1.0 ? Ledgers::of($batch)->estimates()["{$phase->value}Per100g"]->band : null;
-        $allergens = array_map(static fn (Allergen $one): string => $one->value, $status->state->allergens());
+        $allergens = array_map(static fn(Allergen $one): string => $one->value, $status->state->allergens());
         $names = self::disliked($batch, $people);
 
         return new WeekJar(
-            $batch->id, $batch->name, $batch->isLive($status->state), $batch->likeness, $phase, $status->gramsLeft(),
-            $today + ($status->readyIn() ?? self::NEVER), $today + ($status->keepsFor() ?? self::NEVER),
+            $batch->id,
+            $batch->name,
+            $batch->isLive($status->state),
+            $batch->likeness,
+            $phase,
+            $status->gramsLeft(),
+            $today + ($status->readyIn() ?? self::NEVER),
+            $today + ($status->keepsFor() ?? self::NEVER),
             $states,
-            array_values($people->map(static fn (Person $person): float => $batch->usualPortion($person, $phase))->all()),
-            array_values($people->map(static function (Person $person) use ($allergens, $names): ?Message {
-                $clash = array_values(array_intersect($allergens, $person->allergens));
-                $dislike = array_values(array_intersect_key($names, array_flip($person->dislikes)));
+            array_values(
+                $people->map(static fn(Person $person): float => $batch->usualPortion($person, $phase))->all(),
+            ),
+            array_values(
+                $people
+                    ->map(static function (Person $person) use ($allergens, $names): ?Message {
+                        $clash = array_values(array_intersect($allergens, $person->allergens));
+                        $dislike = array_values(array_intersect_key($names, array_flip($person->dislikes)));
 
-                return match (true) {
-                    $clash !== [] => Message::of('objection.allergen', allergens: Listed::all(array_map(static fn (string $one): Message => Message::of("allergen.{$one}"), $clash))),
-                    $dislike !== [] => Message::of('objection.dislike', foods: Listed::all($dislike)),
-                    default => null,
-                };
-            })->all()),
+                        return match (true) {
+                            $clash !== [] => Message::of(
+                                'objection.allergen',
+                                allergens: Listed::all(
+                                    array_map(
+                                        static fn(string $one): Message => Message::of("allergen.{$one}"),
+                                        $clash,
+                                    ),
+                                ),
+                            ),
+                            $dislike !== [] => Message::of('objection.dislike', foods: Listed::all($dislike)),
+                            default => null,
+                        };
+                    })
+                    ->all(),
+            ),
             self::closed($status),
-            $band === null || $band->typical <= 0.0 ? 1.0 : $band->low / $band->typical, $band === null || $band->typical <= 0.0 ? 1.0 : $band->high / $band->typical,
+            $band === null || $band->typical <= 0.0 ? 1.0 : $band->low / $band->typical,
+            $band === null || $band->typical <= 0.0 ? 1.0 : $band->high / $band->typical,
         );
     }
 
@@ -218,7 +309,7 @@ final readonly class KitchenWeek
         $keys = $people->pluck('dislikes')->flatten()->unique();
         $names = [];
         foreach ($keys->isEmpty() ? [] : $batch->standing() as $line) {
-            $food = $line->entry['ingredient'] ?? $line->entry['food'] ?? null;
+            $food = $line->entry['ingredient'] ?? ($line->entry['food'] ?? null);
             if (is_array($food) && $keys->contains($food['id'] ?? '')) {
                 $names[(string) $food['id']] = (string) $food['name'];
             }

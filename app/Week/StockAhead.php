@@ -61,8 +61,7 @@ final readonly class StockAhead
         public array $status,
         public Collection $planned,
         public StockForecast $forecast,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  string|null  $extraJar  id of a size of which there is one more
@@ -93,28 +92,67 @@ final readonly class StockAhead
         $taken = [];
         foreach (Batch::onShelf()->orderBy('started_at')->orderBy('id')->get() as $batch) {
             $status[$batch->id] = $one = BatchStatus::of($batch, Ledgers::of($batch), $household);
-            $kind = array_key_first(array_filter($groups, static fn (array $group): bool => in_array($batch->likeness, $group, true))) ?? "batch {$batch->id}";
-            if (! isset($kinds[$kind])) {
-                $others[$kind] = new Product($kind, $batch->name, self::usedADay($batch->id, $household), [], [], 1, []);
+            $kind =
+                array_key_first(
+                    array_filter($groups, static fn(array $group): bool => in_array($batch->likeness, $group, true)),
+                ) ?? "batch {$batch->id}";
+            if (!isset($kinds[$kind])) {
+                $others[$kind] = new Product(
+                    $kind,
+                    $batch->name,
+                    self::usedADay($batch->id, $household),
+                    [],
+                    [],
+                    1,
+                    [],
+                );
             }
-            $lots[] = self::standing($one, $kind, self::vessel($vessels, $batch->jar_id, $taken), $batch->place->isWarm() ? $faster : 1.0);
+            $lots[] = self::standing(
+                $one,
+                $kind,
+                self::vessel($vessels, $batch->jar_id, $taken),
+                $batch->place->isWarm() ? $faster : 1.0,
+            );
         }
         $planned = PlannedBatch::toStart();
         foreach ($planned as $one) {
-            $kind = $one->rotation_line_id !== null && isset($kinds[$one->rotation_line_id]) ? $one->rotation_line_id
-                : array_key_first(array_filter($lines, static fn (RotationLine $line): bool => $line->formula_id === $one->formula_id));
+            $kind =
+                $one->rotation_line_id !== null && isset($kinds[$one->rotation_line_id])
+                    ? $one->rotation_line_id
+                    : array_key_first(
+                        array_filter(
+                            $lines,
+                            static fn(RotationLine $line): bool => $line->formula_id === $one->formula_id,
+                        ),
+                    );
             $start = max(0, Household::daysBetween($household->today(), $one->start_on));
-            if ($kind === null || ! isset($kinds[$kind]->gramsIn[$one->jar_id], $kinds[$kind]->leadDays[$start])) {
+            if ($kind === null || !isset($kinds[$kind]->gramsIn[$one->jar_id], $kinds[$kind]->leadDays[$start])) {
                 continue;
             }
             $ready = $start + $kinds[$kind]->leadDays[$start];
             $lots[] = new ScheduledBatch(
-                $one->id, $kind, self::vessel($vessels, $one->jar_id, $taken), $start, $ready, $kinds[$kind]->gramsIn[$one->jar_id] * $one->share,
-                $ready + $kinds[$kind]->keeps - 1, $one->jar_id, $one->share,
+                $one->id,
+                $kind,
+                self::vessel($vessels, $one->jar_id, $taken),
+                $start,
+                $ready,
+                $kinds[$kind]->gramsIn[$one->jar_id] * $one->share,
+                $ready + $kinds[$kind]->keeps - 1,
+                $one->jar_id,
+                $one->share,
             );
         }
 
-        return new self($household, $lines, $answers, $status, $planned, RestockPlanner::plan(new RestockProblem(self::DAYS, array_values([...$kinds, ...$others]), $vessels, $lots)));
+        return new self(
+            $household,
+            $lines,
+            $answers,
+            $status,
+            $planned,
+            RestockPlanner::plan(
+                new RestockProblem(self::DAYS, array_values([...$kinds, ...$others]), $vessels, $lots),
+            ),
+        );
     }
 
     /** The date of a day, counted from today. */
@@ -126,23 +164,41 @@ final readonly class StockAhead
     /** @return list<Product> those that come round */
     public function kinds(): array
     {
-        return array_values(array_filter($this->forecast->shelf->kinds, fn (Product $kind): bool => isset($this->lines[$kind->id])));
+        return array_values(
+            array_filter($this->forecast->shelf->kinds, fn(Product $kind): bool => isset($this->lines[$kind->id])),
+        );
     }
 
     /** Days without any of what comes round. */
     public function gapDays(): int
     {
-        return array_sum(array_map(fn (Product $kind): int => count($this->forecast->runs[$kind->id]->gaps), $this->kinds()));
+        return array_sum(
+            array_map(fn(Product $kind): int => count($this->forecast->runs[$kind->id]->gaps), $this->kinds()),
+        );
     }
 
     /**
      * @param  Collection<int, Person>  $people
      * @param  Collection<int, Jar>  $jars
      */
-    private static function kind(Household $household, RotationLine $line, ?FormulaAnswer $answer, Collection $people, Collection $jars, float $faster): Product
-    {
+    private static function kind(
+        Household $household,
+        RotationLine $line,
+        ?FormulaAnswer $answer,
+        Collection $people,
+        Collection $jars,
+        float $faster,
+    ): Product {
         if ($answer === null) {
-            return new Product($line->id, $line->name, $line->times_a_week / 7.0 * $people->sum('usual_serving_g'), [], [], 1, []);
+            return new Product(
+                $line->id,
+                $line->name,
+                ($line->times_a_week / 7.0) * $people->sum('usual_serving_g'),
+                [],
+                [],
+                1,
+                [],
+            );
         }
         $read = $answer->formula;
         $gramsIn = [];
@@ -152,16 +208,36 @@ final readonly class StockAhead
                 $gramsIn[$jar->id] = $answer->makesG() * $factor;
             }
         }
-        $allergens = array_map(static fn (Allergen $one): string => $one->value, $answer->allergens());
-        $foods = array_map(static fn ($one): ?string => $one->food?->id, $answer->lines);
-        $perWeek = $people
-            ->reject(static fn (Person $person): bool => array_intersect($allergens, $person->allergens) !== [] || array_intersect($foods, $person->dislikes) !== [])
-            ->sum(static fn (Person $person): float => $read->servedPhase() === Phase::Sauce ? $read->serving->grams->value : $person->usual_serving_g) * $line->times_a_week;
+        $allergens = array_map(static fn(Allergen $one): string => $one->value, $answer->allergens());
+        $foods = array_map(static fn($one): ?string => $one->food?->id, $answer->lines);
+        $perWeek =
+            $people
+                ->reject(
+                    static fn(Person $person): bool => array_intersect($allergens, $person->allergens) !== [] ||
+                        array_intersect($foods, $person->dislikes) !== [],
+                )
+                ->sum(
+                    static fn(Person $person): float => $read->servedPhase() === Phase::Sauce
+                        ? $read->serving->grams->value
+                        : $person->usual_serving_g,
+                ) * $line->times_a_week;
         $keeps = $answer->shelfLife()->days;
         $today = CarbonImmutable::parse($household->today());
-        $mayStart = array_map(static fn (int $day): bool => $line->months === [] || in_array($today->addDays($day)->month, $line->months, true), range(0, self::DAYS - 1));
+        $mayStart = array_map(
+            static fn(int $day): bool => $line->months === [] ||
+                in_array($today->addDays($day)->month, $line->months, true),
+            range(0, self::DAYS - 1),
+        );
 
-        return new Product($line->id, $line->name, $perWeek / 7.0, self::leadDays($household, $read, $faster), $gramsIn, max(1, $keeps), $mayStart);
+        return new Product(
+            $line->id,
+            $line->name,
+            $perWeek / 7.0,
+            self::leadDays($household, $read, $faster),
+            $gramsIn,
+            max(1, $keeps),
+            $mayStart,
+        );
     }
 
     /** @return list<int> days until it is ready, by the day on which it is started, at the temperatures that are expected */
@@ -169,11 +245,18 @@ final readonly class StockAhead
     {
         $window = $read->window->aimedAt($household->aim);
         $place = $window->temperature->value < self::COLD_CELSIUS ? Place::Fridge : Place::Counter;
-        $ripened = $window->readyDays * 86_400.0 * Ripening::factor($window->temperature) / ($place->isWarm() ? $faster : 1.0);
-        $noon = CarbonImmutable::parse($household->today().' 12:00', $household->time_zone);
+        $ripened =
+            ($window->readyDays * 86_400.0 * Ripening::factor($window->temperature)) /
+            ($place->isWarm() ? $faster : 1.0);
+        $noon = CarbonImmutable::parse($household->today() . ' 12:00', $household->time_zone);
         $days = [];
         for ($day = 0; $day < self::DAYS; $day++) {
-            $seconds = $ripened <= 0.0 ? 0.0 : app(RoomClimates::class)->from($place, $noon->addDays($day)->utc())->whenReaches($ripened, 0.0, Ripening::factor(...));
+            $seconds =
+                $ripened <= 0.0
+                    ? 0.0
+                    : app(RoomClimates::class)
+                        ->from($place, $noon->addDays($day)->utc())
+                        ->whenReaches($ripened, 0.0, Ripening::factor(...));
             $days[] = $seconds === null ? self::DAYS * 100 : (int) ceil($seconds / 86_400.0 - 1e-6);
         }
 
@@ -187,8 +270,14 @@ final readonly class StockAhead
         $ready = $in <= 0 ? 0 : (int) ceil($in / $faster);
 
         return new ScheduledBatch(
-            $status->batch->id, $kind, $vessel, min(-1, -$status->day), $ready, $status->isSpokenAgainst() ? 0.0 : $status->gramsLeft(),
-            $status->keepsFor() ?? $never, $status->batch->jar_id ?? '',
+            $status->batch->id,
+            $kind,
+            $vessel,
+            min(-1, -$status->day),
+            $ready,
+            $status->isSpokenAgainst() ? 0.0 : $status->gramsLeft(),
+            $status->keepsFor() ?? $never,
+            $status->batch->jar_id ?? '',
         );
     }
 
@@ -204,7 +293,7 @@ final readonly class StockAhead
         foreach ($vessels as $vessel) {
             if ($vessel->size === $size) {
                 $last = $vessel->id;
-                if (! isset($taken[$vessel->id])) {
+                if (!isset($taken[$vessel->id])) {
                     $taken[$vessel->id] = true;
 
                     return $vessel->id;
@@ -219,8 +308,14 @@ final readonly class StockAhead
     private static function usedADay(string $batch, Household $household): float
     {
         $today = CarbonImmutable::parse($household->today());
-        $planned = PlannedServing::open($today->toDateString(), $today->addDays(6)->toDateString())->where('batch_id', $batch)->sum('grams');
-        $eaten = Serving::query()->where('batch_id', $batch)->where('undone_at', null)->where('eaten_on', '>', $today->subDays(self::LATELY_DAYS)->toDateString())->sum('grams');
+        $planned = PlannedServing::open($today->toDateString(), $today->addDays(6)->toDateString())
+            ->where('batch_id', $batch)
+            ->sum('grams');
+        $eaten = Serving::query()
+            ->where('batch_id', $batch)
+            ->where('undone_at', null)
+            ->where('eaten_on', '>', $today->subDays(self::LATELY_DAYS)->toDateString())
+            ->sum('grams');
 
         return $planned > 0.0 ? $planned / 7.0 : $eaten / self::LATELY_DAYS;
     }

@@ -18,9 +18,7 @@ final readonly class Advice
      * @param  string  $code  stable word for it, for example "below_floor"
      * @param  Message  $text  what is the matter and what would help
      */
-    public function __construct(public string $code, public Severity $severity, public Message $text)
-    {
-    }
+    public function __construct(public string $code, public Severity $severity, public Message $text) {}
 
     public static function potassium(): self
     {
@@ -34,14 +32,12 @@ final readonly class Advice
 
     public static function plantsInOil(): self
     {
-        return new self('plants_in_oil', Severity::Careful,
-            Message::of('advice.plants_in_oil'));
+        return new self('plants_in_oil', Severity::Careful, Message::of('advice.plants_in_oil'));
     }
 
     public static function lowAcidPuree(): self
     {
-        return new self('low_acid_puree', Severity::Careful,
-            Message::of('advice.low_acid_puree'));
+        return new self('low_acid_puree', Severity::Careful, Message::of('advice.low_acid_puree'));
     }
 
     public static function notLive(): self

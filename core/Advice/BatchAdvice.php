@@ -30,15 +30,17 @@ final class BatchAdvice
         $state = $ledger->state();
         $method ??= SaltedContents::methodOf($ledger);
         $hazards = Hazards::of($ledger, $method);
-        $all = array_values(array_filter([
-            ...SaltAdvice::on($history ?? $ledger, $method, $history === null ? null : $state),
-            self::undissolved($ledger),
-            $hazards->hasEgg ? Advice::rawEgg() : null,
-            $hazards->hasPlantsInOil ? Advice::plantsInOil() : null,
-            $hazards->isLowAcidPuree ? Advice::lowAcidPuree() : null,
-            self::potassium($ledger) ? Advice::potassium() : null,
-            $method->isFerment() && ! $state->live ? Advice::notLive() : null,
-        ]));
+        $all = array_values(
+            array_filter([
+                ...SaltAdvice::on($history ?? $ledger, $method, $history === null ? null : $state),
+                self::undissolved($ledger),
+                $hazards->hasEgg ? Advice::rawEgg() : null,
+                $hazards->hasPlantsInOil ? Advice::plantsInOil() : null,
+                $hazards->isLowAcidPuree ? Advice::lowAcidPuree() : null,
+                self::potassium($ledger) ? Advice::potassium() : null,
+                $method->isFerment() && !$state->live ? Advice::notLive() : null,
+            ]),
+        );
 
         return Severity::sorted($all);
     }
@@ -55,7 +57,18 @@ final class BatchAdvice
             }
         }
 
-        return $worst < 0.05 ? null : new Advice('will_not_dissolve', Severity::Careful, Message::of('advice.will_not_dissolve', rest: round($worst, 1), salt: round($salt, 0), water: round(SodiumChloride::waterToDissolve($salt), 0)));
+        return $worst < 0.05
+            ? null
+            : new Advice(
+                'will_not_dissolve',
+                Severity::Careful,
+                Message::of(
+                    'advice.will_not_dissolve',
+                    rest: round($worst, 1),
+                    salt: round($salt, 0),
+                    water: round(SodiumChloride::waterToDissolve($salt), 0),
+                ),
+            );
     }
 
     /** @return array{float, float} grams of salt that the brine cannot hold, and of salt in it */

@@ -36,23 +36,49 @@ final class SaltAdvice
         }
         $share = $jar->ferments ? ($jar->share(SaltBasis::OfEverything) ?? 0.0) * $jar->change : null;
 
-        return array_values(array_filter([
-            $share !== null && $share > SaltFloor::LARDER
-                ? new Advice('larder_only', Severity::Careful, Message::of('advice.larder_only', percent: Percent::of($share))) : null,
-            $share !== null && $share > SaltFloor::SLOW && $share <= SaltFloor::LARDER
-                ? new Advice('slow', Severity::Note, Message::of('advice.slow', percent: Percent::of($share))) : null,
-            $share !== null && $share < SaltFloor::LOW && $jar->isWild && $jar->method->keepsPouredBrine() ? new Advice('low_salt',
-                Severity::Note, Message::of('advice.low_salt', percent: Percent::of($share))) : null,
-        ]));
+        return array_values(
+            array_filter([
+                $share !== null && $share > SaltFloor::LARDER
+                    ? new Advice(
+                        'larder_only',
+                        Severity::Careful,
+                        Message::of('advice.larder_only', percent: Percent::of($share)),
+                    )
+                    : null,
+                $share !== null && $share > SaltFloor::SLOW && $share <= SaltFloor::LARDER
+                    ? new Advice('slow', Severity::Note, Message::of('advice.slow', percent: Percent::of($share)))
+                    : null,
+                $share !== null && $share < SaltFloor::LOW && $jar->isWild && $jar->method->keepsPouredBrine()
+                    ? new Advice(
+                        'low_salt',
+                        Severity::Note,
+                        Message::of('advice.low_salt', percent: Percent::of($share)),
+                    )
+                    : null,
+            ]),
+        );
     }
 
     private static function belowFloor(SaltedContents $jar, SaltLine $line): Advice
     {
         $strength = $line->basis->strength(Percent::apart($line->shareOf($jar) ?? 0.0, $line->least));
-        if (! $jar->method->isFerment()) {
-            return new Advice('below_floor', Severity::Careful, Message::of('advice.below_floor_quick', strength: $strength, least: Percent::of($line->least)));
+        if (!$jar->method->isFerment()) {
+            return new Advice(
+                'below_floor',
+                Severity::Careful,
+                Message::of('advice.below_floor_quick', strength: $strength, least: Percent::of($line->least)),
+            );
         }
 
-        return new Advice('below_floor', Severity::Careful, Message::of('advice.below_floor', strength: $strength, least: Percent::of($line->least), food: $line->food === null ? 'none' : ucfirst($line->food)));
+        return new Advice(
+            'below_floor',
+            Severity::Careful,
+            Message::of(
+                'advice.below_floor',
+                strength: $strength,
+                least: Percent::of($line->least),
+                food: $line->food === null ? 'none' : ucfirst($line->food),
+            ),
+        );
     }
 }

@@ -23,8 +23,11 @@ enum Severity: string
     public static function sorted(array $advice): array
     {
         $order = array_reverse(array_column(self::cases(), 'value'));
-        usort($advice,
-            static fn (Advice $one, Advice $other): int => array_search($one->severity->value, $order, true) <=> array_search($other->severity->value, $order, true));
+        usort(
+            $advice,
+            static fn(Advice $one, Advice $other): int => array_search($one->severity->value, $order, true) <=>
+                array_search($other->severity->value, $order, true),
+        );
 
         return $advice;
     }

@@ -21,15 +21,23 @@ final class TemperatureAdvice
 
     public static function of(Method $method, BatchState $state): ?Advice
     {
-        if ($state->bath === null || ! $state->live || ! $method->isFerment() || $method->isDone()) {
+        if ($state->bath === null || !$state->live || !$method->isFerment() || $method->isDone()) {
             return null;
         }
         $celsius = $state->bath->temperature->at($state->clock - $state->bath->beganAt)->value;
         $likesCold = $method === Method::KimchiDrySalted || $method === Method::KimchiSoaked;
 
         return match (true) {
-            $celsius > self::WARM_CELSIUS => new Advice('too_warm', Severity::Note, Message::of('advice.too_warm', celsius: round($celsius, 0), limit: round(self::WARM_CELSIUS, 0))),
-            $celsius < self::COLD_CELSIUS && ! $likesCold => new Advice('too_cold', Severity::Note, Message::of('advice.too_cold', celsius: round($celsius, 0), limit: round(self::COLD_CELSIUS, 1))),
+            $celsius > self::WARM_CELSIUS => new Advice(
+                'too_warm',
+                Severity::Note,
+                Message::of('advice.too_warm', celsius: round($celsius, 0), limit: round(self::WARM_CELSIUS, 0)),
+            ),
+            $celsius < self::COLD_CELSIUS && !$likesCold => new Advice(
+                'too_cold',
+                Severity::Note,
+                Message::of('advice.too_cold', celsius: round($celsius, 0), limit: round(self::COLD_CELSIUS, 1)),
+            ),
             default => null,
         };
     }

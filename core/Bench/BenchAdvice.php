@@ -26,15 +26,17 @@ final class BenchAdvice
     /** @return list<Advice> heaviest first */
     public static function on(BenchSolution $solution): array
     {
-        $all = array_values(array_filter([
-            ...BatchAdvice::on($solution->finished, $solution->input->method),
-            self::sodiumOutOfReach($solution),
-            self::tooFull($solution),
-            self::overRim($solution),
-            self::juice($solution),
-            self::hollow($solution),
-            ...self::salt($solution),
-        ]));
+        $all = array_values(
+            array_filter([
+                ...BatchAdvice::on($solution->finished, $solution->input->method),
+                self::sodiumOutOfReach($solution),
+                self::tooFull($solution),
+                self::overRim($solution),
+                self::juice($solution),
+                self::hollow($solution),
+                ...self::salt($solution),
+            ]),
+        );
 
         return Severity::sorted($all);
     }
@@ -48,14 +50,34 @@ final class BenchAdvice
         $least = SaltedContents::of($solution->finished, $solution->input->method);
         $line = $least === null ? null : SaltFloor::of($least)->binding($least);
         $asked = ['sodiumMg' => $solution->unreachedMg, 'phase' => $solution->servedPhase()->value];
-        $ways = [InverseQuestions::read(Fields::of(['question' => 'portion', ...$asked]))->answer($solution->finished)->message];
+        $ways = [
+            InverseQuestions::read(Fields::of(['question' => 'portion', ...$asked]))->answer($solution->finished)
+                ->message,
+        ];
         if ($solution->servedPhase() === Phase::Pieces) {
-            $ways[] = InverseQuestions::read(Fields::of(['question' => 'rinse_time', 'grams' => $solution->servingWeight()->value, ...$asked]))->answer($solution->finished)->message;
+            $ways[] = InverseQuestions::read(
+                Fields::of(['question' => 'rinse_time', 'grams' => $solution->servingWeight()->value, ...$asked]),
+            )->answer($solution->finished)->message;
         }
 
-        return new Advice('sodium_out_of_reach', Severity::Careful, $line === null
-            ? Message::of('advice.sodium_out_of_reach', grams: self::grams($solution->servingWeight()->value), mg: round($solution->unreachedMg), ways: Listed::sentences($ways))
-            : Message::of('advice.sodium_below_floor', grams: self::grams($solution->servingWeight()->value), mg: round($solution->unreachedMg), ways: Listed::sentences($ways), least: $line->text()));
+        return new Advice(
+            'sodium_out_of_reach',
+            Severity::Careful,
+            $line === null
+                ? Message::of(
+                    'advice.sodium_out_of_reach',
+                    grams: self::grams($solution->servingWeight()->value),
+                    mg: round($solution->unreachedMg),
+                    ways: Listed::sentences($ways),
+                )
+                : Message::of(
+                    'advice.sodium_below_floor',
+                    grams: self::grams($solution->servingWeight()->value),
+                    mg: round($solution->unreachedMg),
+                    ways: Listed::sentences($ways),
+                    least: $line->text(),
+                ),
+        );
     }
 
     private static function tooFull(BenchSolution $solution): ?Advice
@@ -65,9 +87,18 @@ final class BenchAdvice
         }
         $fits = $solution->vegetableThatFits()->value;
 
-        return new Advice('too_full', Severity::Stop, $fits < 1.0
-            ? Message::of('advice.no_room')
-            : Message::of('advice.too_full', fits: self::grams(floor($fits)), over: self::grams(max(1.0, ceil($solution->vegetable()->value - $fits))), jars: max(2, count($solution->input->jars) * (int) ceil($solution->vegetable()->value / $fits))));
+        return new Advice(
+            'too_full',
+            Severity::Stop,
+            $fits < 1.0
+                ? Message::of('advice.no_room')
+                : Message::of(
+                    'advice.too_full',
+                    fits: self::grams(floor($fits)),
+                    over: self::grams(max(1.0, ceil($solution->vegetable()->value - $fits))),
+                    jars: max(2, count($solution->input->jars) * (int) ceil($solution->vegetable()->value / $fits)),
+                ),
+        );
     }
 
     private static function overRim(BenchSolution $solution): ?Advice
@@ -79,7 +110,9 @@ final class BenchAdvice
             $over += $fit->overflow($solution->liquid()->times($shares[$i] ?? 1.0))->value;
         }
 
-        return $over < 1.0 || ! $solution->holdsTheFood() ? null : new Advice('overflow', Severity::Careful, Message::of('advice.overflow', ml: self::grams($over)));
+        return $over < 1.0 || !$solution->holdsTheFood()
+            ? null
+            : new Advice('overflow', Severity::Careful, Message::of('advice.overflow', ml: self::grams($over)));
     }
 
     private static function juice(BenchSolution $solution): ?Advice
@@ -89,13 +122,29 @@ final class BenchAdvice
             return null;
         }
         $brine = $solution->state->phase(Phase::Brine);
-        if ($solution->input->method->hasPouredBrine() || $solution->input->method === Method::ReusedBrine || $brine->waterG <= 0.0) {
-            return new Advice('not_covered', Severity::Careful,
-                Message::of('advice.not_covered', ml: self::grams($short)));
+        if (
+            $solution->input->method->hasPouredBrine() ||
+            $solution->input->method === Method::ReusedBrine ||
+            $brine->waterG <= 0.0
+        ) {
+            return new Advice(
+                'not_covered',
+                Severity::Careful,
+                Message::of('advice.not_covered', ml: self::grams($short)),
+            );
         }
-        $salt = $short * SodiumChloride::gramsFor($brine->sodiumMg) / $brine->waterG;
+        $salt = ($short * SodiumChloride::gramsFor($brine->sodiumMg)) / $brine->waterG;
 
-        return new Advice('short_juice', Severity::Careful, Message::of('advice.short_juice', ml: self::grams($short), salt: round($salt, 1), water: self::grams($short)));
+        return new Advice(
+            'short_juice',
+            Severity::Careful,
+            Message::of(
+                'advice.short_juice',
+                ml: self::grams($short),
+                salt: round($salt, 1),
+                water: self::grams($short),
+            ),
+        );
     }
 
     private static function hollow(BenchSolution $solution): ?Advice
@@ -115,7 +164,9 @@ final class BenchAdvice
 
         return [
             $salt->iodised ? new Advice('iodised', Severity::Note, Message::of('salt_note.iodised')) : null,
-            $salt->antiCaking && ! $salt->iodised ? new Advice('anti_caking', Severity::Note, Message::of('salt_note.anti_caking')) : null,
+            $salt->antiCaking && !$salt->iodised
+                ? new Advice('anti_caking', Severity::Note, Message::of('salt_note.anti_caking'))
+                : null,
         ];
     }
 

@@ -63,8 +63,7 @@ final readonly class BenchInput
         public ?Ledger $source = null,
         public ?Grams $kept = null,
         public bool $isHeated = false,
-    ) {
-    }
+    ) {}
 
     /** The jars together; null when none was picked. */
     public function row(): ?JarSet
@@ -76,9 +75,28 @@ final readonly class BenchInput
     public function wishing(SaltTarget $target): self
     {
         return new self(
-            $this->method, $this->vegetable, $this->vegetableWeight, $this->jars, $this->packing, $this->salt, $this->saltUnit, $this->spoons,
-            $target, $this->serving, $this->room, $this->alongside, $this->paste, $this->water, $this->brine, $this->starter, $this->salting,
-            $this->rinse, $this->isSqueezed, $this->source, $this->kept, $this->isHeated,
+            $this->method,
+            $this->vegetable,
+            $this->vegetableWeight,
+            $this->jars,
+            $this->packing,
+            $this->salt,
+            $this->saltUnit,
+            $this->spoons,
+            $target,
+            $this->serving,
+            $this->room,
+            $this->alongside,
+            $this->paste,
+            $this->water,
+            $this->brine,
+            $this->starter,
+            $this->salting,
+            $this->rinse,
+            $this->isSqueezed,
+            $this->source,
+            $this->kept,
+            $this->isHeated,
         );
     }
 }

@@ -72,8 +72,7 @@ final readonly class BenchSolution
         public Ledger $finished,
         public BatchState $state,
         public ?float $unreachedMg = null,
-    ) {
-    }
+    ) {}
 
     /** @throws IncompleteBench when a field that is needed was left open, or leaves nothing to follow */
     public static function from(BenchInput $input): self
@@ -100,7 +99,9 @@ final readonly class BenchSolution
     /** Brine mixed, the spare included. */
     public function brine(): Millilitres
     {
-        return $this->input->method->hasPouredBrine() ? BrineTable::volume($this->salt, $this->work->water) : Millilitres::zero();
+        return $this->input->method->hasPouredBrine()
+            ? BrineTable::volume($this->salt, $this->work->water)
+            : Millilitres::zero();
     }
 
     /** Brine mixed but not needed for the jars. */
@@ -117,9 +118,13 @@ final readonly class BenchSolution
     /** The salt in measuring spoons, whether it was spooned or weighed. */
     public function spoons(): SpoonPhrase
     {
-        $spooned = array_sum(array_map(
-            static fn (SaltDose $dose): float => $dose->spooned->value ?? $dose->grams()->value / Point::typical()->of($dose->product->density()), $this->work->doses,
-        ));
+        $spooned = array_sum(
+            array_map(
+                static fn(SaltDose $dose): float => $dose->spooned->value ??
+                    $dose->grams()->value / Point::typical()->of($dose->product->density()),
+                $this->work->doses,
+            ),
+        );
 
         return SpoonPhrase::nearest(Millilitres::of($spooned), $this->input->spoons);
     }
@@ -129,7 +134,9 @@ final readonly class BenchSolution
      */
     public function strength(SaltBasis $basis): ?float
     {
-        $isOfTheEnd = $this->input->method->isDressed() && in_array($basis, [SaltBasis::OfEverything, SaltBasis::BrineStrength], true);
+        $isOfTheEnd =
+            $this->input->method->isDressed() &&
+            in_array($basis, [SaltBasis::OfEverything, SaltBasis::BrineStrength], true);
 
         return $isOfTheEnd ? Strength::of($this->state)->share($basis) : $this->contents->shareOrNull($basis);
     }
@@ -143,7 +150,10 @@ final readonly class BenchSolution
     {
         $running = [];
         foreach (array_keys($this->work->doses) as $i) {
-            $running[] = $this->work->salted(...array_slice($this->work->doses, 0, $i + 1))->contents()->shareOrNull($basis);
+            $running[] = $this->work
+                ->salted(...array_slice($this->work->doses, 0, $i + 1))
+                ->contents()
+                ->shareOrNull($basis);
         }
 
         return $running;
@@ -194,14 +204,16 @@ final readonly class BenchSolution
      */
     public function settledFits(): array
     {
-        return $this->input->row()?->fits($this->food(), $this->input->vegetable->density, $this->input->vegetable->shape->packing()) ?? [];
+        return $this->input
+            ->row()
+            ?->fits($this->food(), $this->input->vegetable->density, $this->input->vegetable->shape->packing()) ?? [];
     }
 
     /** Whether the food, as it is packed, stays below the headspace of its jars. */
     public function holdsTheFood(): bool
     {
         foreach ($this->packedFits() as $fit) {
-            if (! $fit->holdsTheFood()) {
+            if (!$fit->holdsTheFood()) {
                 return false;
             }
         }
@@ -219,9 +231,15 @@ final readonly class BenchSolution
         $lines = $this->work->timetable()->lines;
         $share = $this->input->row()?->shares()[$jar] ?? 1.0;
 
-        return $share >= 1.0 ? $lines : array_map(
-            static fn (LedgerLine $line): LedgerLine => new LedgerLine(EntryKinds::read(Fields::of(Scaling::of($line->entry->toArray(), $share))), $line->at), $lines,
-        );
+        return $share >= 1.0
+            ? $lines
+            : array_map(
+                static fn(LedgerLine $line): LedgerLine => new LedgerLine(
+                    EntryKinds::read(Fields::of(Scaling::of($line->entry->toArray(), $share))),
+                    $line->at,
+                ),
+                $lines,
+            );
     }
 
     public function timetable(): EntrySchedule
@@ -237,7 +255,11 @@ final readonly class BenchSolution
             return 0.0;
         }
 
-        return max(0.0, array_sum(array_map(static fn (JarFit $fit): float => $fit->liquidToCover()->value, $fits)) - $this->liquid()->value);
+        return max(
+            0.0,
+            array_sum(array_map(static fn(JarFit $fit): float => $fit->liquidToCover()->value, $fits)) -
+                $this->liquid()->value,
+        );
     }
 
     /** The weight of the main food that the jars take under their headspace. */
@@ -262,7 +284,13 @@ final readonly class BenchSolution
         }
         $input = $this->input;
 
-        return $input->row()?->fits(self::together($input, $this->vegetable()), $input->vegetable->density, $input->vegetable->shape->packing()) ?? [];
+        return $input
+            ->row()
+            ?->fits(
+                self::together($input, $this->vegetable()),
+                $input->vegetable->density,
+                $input->vegetable->shape->packing(),
+            ) ?? [];
     }
 
     /**
@@ -272,17 +300,31 @@ final readonly class BenchSolution
     private static function of(SolvedBatch $work, ?float $unreachedMg = null): self
     {
         $ledger = $work->ledger();
-        $soak = $work->input->method === Method::QuickSaltPickle ? $work->input->salting ?? Method::QuickSaltPickle->profile()->preparation->salting : null;
+        $soak =
+            $work->input->method === Method::QuickSaltPickle
+                ? $work->input->salting ?? Method::QuickSaltPickle->profile()->preparation->salting
+                : null;
         $finished = $soak === null ? $ledger->settled() : $ledger->asOf($soak->value);
 
-        return new self($work->input, $work, $work->salt(), $work->contents(), $ledger, $finished, $finished->state(), $unreachedMg);
+        return new self(
+            $work->input,
+            $work,
+            $work->salt(),
+            $work->contents(),
+            $ledger,
+            $finished,
+            $finished->state(),
+            $unreachedMg,
+        );
     }
 
     /** @throws EmptyBasis */
     private static function work(BenchInput $input): SolvedBatch
     {
         if ($input->source !== null) {
-            return self::dosed(new SolvedBatch($input, Grams::of($input->source->state()->present()->weightG()), null, Grams::zero()));
+            return self::dosed(
+                new SolvedBatch($input, Grams::of($input->source->state()->present()->weightG()), null, Grams::zero()),
+            );
         }
         if ($input->target->fixesBoth()) {
             return self::following($input);
@@ -292,7 +334,7 @@ final readonly class BenchSolution
         }
         $row = $input->row() ?? throw IncompleteBench::noVegetable();
         $most = self::besideTheRest($input, $row);
-        if (! $input->method->isDressed()) {
+        if (!$input->method->isDressed()) {
             return self::around($input, $most);
         }
 
@@ -318,7 +360,7 @@ final readonly class BenchSolution
     private static function around(BenchInput $input, Grams $vegetable): SolvedBatch
     {
         $work = new SolvedBatch($input, $vegetable, self::starter($input, $vegetable), Grams::zero());
-        if (! $input->method->hasPouredBrine()) {
+        if (!$input->method->hasPouredBrine()) {
             return self::dosed($work);
         }
         if ($input->water !== null) {
@@ -332,9 +374,14 @@ final readonly class BenchSolution
         }
         $row = $input->row() ?? throw IncompleteBench::noWater();
         $shape = $input->vegetable->shape;
-        $room = array_sum(array_map(
-            static fn (JarFit $fit): float => $fit->brineToFill()->value, $row->fits(self::together($input, $vegetable), $input->vegetable->density, $shape->packing()),
-        )) - ($work->starter->grams->value ?? 0.0);
+        $room =
+            array_sum(
+                array_map(
+                    static fn(JarFit $fit): float => $fit->brineToFill()->value,
+                    $row->fits(self::together($input, $vegetable), $input->vegetable->density, $shape->packing()),
+                ),
+            ) -
+            ($work->starter->grams->value ?? 0.0);
         if ($room < 1.0) {
             throw IncompleteBench::jarTooSmall(floor(self::besideTheRest($input, $row)->value));
         }
@@ -386,13 +433,36 @@ final readonly class BenchSolution
             if ($input->water !== null || $input->brine !== null) {
                 throw IncompleteBench::nothingFollows('waterAmount');
             }
-            $vegetable = $input->vegetableWeight ?? self::besideTheRest($input, $input->row() ?? throw IncompleteBench::noVegetable());
-            $there = (new SolvedBatch($input, $vegetable, self::starter($input, $vegetable), Grams::zero()))->contents();
-            $taken = $there->water->value + ($basis === SaltBasis::OfEverything ? $there->vegetable->value + $there->other->value : 0.0);
+            $vegetable =
+                $input->vegetableWeight ??
+                self::besideTheRest($input, $input->row() ?? throw IncompleteBench::noVegetable());
+            $there = (new SolvedBatch(
+                $input,
+                $vegetable,
+                self::starter($input, $vegetable),
+                Grams::zero(),
+            ))->contents();
+            $taken =
+                $there->water->value +
+                ($basis === SaltBasis::OfEverything ? $there->vegetable->value + $there->other->value : 0.0);
 
-            return self::dosed(new SolvedBatch($input, $vegetable, self::starter($input, $vegetable), self::left($whole - $taken)));
+            return self::dosed(
+                new SolvedBatch($input, $vegetable, self::starter($input, $vegetable), self::left($whole - $taken)),
+            );
         }
-        if (! in_array($input->method, [Method::DrySalting, Method::Mash, Method::KimchiDrySalted, Method::SaltAndDrain, Method::CulturedCondiment], true)) {
+        if (
+            !in_array(
+                $input->method,
+                [
+                    Method::DrySalting,
+                    Method::Mash,
+                    Method::KimchiDrySalted,
+                    Method::SaltAndDrain,
+                    Method::CulturedCondiment,
+                ],
+                true,
+            )
+        ) {
             throw IncompleteBench::cannotFollow($input->method);
         }
         if ($input->vegetableWeight !== null) {
@@ -417,18 +487,30 @@ final readonly class BenchSolution
      */
     private static function forSodium(BenchInput $input, float $milligrams): self
     {
-        $with = static fn (float $grams): SolvedBatch => self::work($input->wishing(SaltTarget::amount($input->target->basis, SaltDose::weighed($input->salt, Grams::of($grams)))));
+        $with = static fn(float $grams): SolvedBatch => self::work(
+            $input->wishing(
+                SaltTarget::amount($input->target->basis, SaltDose::weighed($input->salt, Grams::of($grams))),
+            ),
+        );
         $sodium = static function (float $grams) use ($with): float {
             $solution = self::of($with($grams));
 
-            return Serve::of($solution->servedPhase(), $solution->servingWeight())->sodiumMg($solution->state, Point::typical());
+            return Serve::of($solution->servedPhase(), $solution->servingWeight())->sodiumMg(
+                $solution->state,
+                Point::typical(),
+            );
         };
         $bare = $with(0.0);
         $contents = $bare->contents();
-        $most = self::MOST_SALT * (($contents->vegetable->value + $contents->water->value + $contents->other->value) * (1.0 + $bare->spare));
+        $most =
+            self::MOST_SALT *
+            (($contents->vegetable->value + $contents->water->value + $contents->other->value) * (1.0 + $bare->spare));
         $least = $input->source === null ? self::leastSalt($with, $most) : 0.0;
         if ($sodium($least) >= $milligrams) {
-            return self::of(self::measured($input, $with($least), $least, true), $sodium($least) > $milligrams * 1.02 ? $milligrams : null);
+            return self::of(
+                self::measured($input, $with($least), $least, true),
+                $sodium($least) > $milligrams * 1.02 ? $milligrams : null,
+            );
         }
         if ($sodium($most) < $milligrams) {
             throw IncompleteBench::tooMuchSodium(floor($sodium($most)));
@@ -497,14 +579,24 @@ final readonly class BenchSolution
      *
      * @param  bool  $isLeast  whether it must not be less
      */
-    private static function measured(BenchInput $input, SolvedBatch $work, float $grams, bool $isLeast = false): SolvedBatch
-    {
+    private static function measured(
+        BenchInput $input,
+        SolvedBatch $work,
+        float $grams,
+        bool $isLeast = false,
+    ): SolvedBatch {
         if ($input->saltUnit === SaltUnit::Grams) {
-            return $work->salted(SaltDose::weighed($input->salt,
-                Grams::of($isLeast ? ceil($grams * 10.0 - self::SCALE_ROUNDING) / 10.0 : round($grams, 1))));
+            return $work->salted(
+                SaltDose::weighed(
+                    $input->salt,
+                    Grams::of($isLeast ? ceil($grams * 10.0 - self::SCALE_ROUNDING) / 10.0 : round($grams, 1)),
+                ),
+            );
         }
         $volume = Millilitres::of($grams / Point::typical()->of($input->salt->density()));
-        $spoons = $isLeast ? SpoonPhrase::atLeast($volume, $input->spoons) : SpoonPhrase::nearest($volume, $input->spoons);
+        $spoons = $isLeast
+            ? SpoonPhrase::atLeast($volume, $input->spoons)
+            : SpoonPhrase::nearest($volume, $input->spoons);
 
         return $work->salted(SaltDose::spooned($input->salt, $spoons->volume));
     }
@@ -518,30 +610,51 @@ final readonly class BenchSolution
     {
         $contents = $work->salted()->contents();
 
-        return Grams::of(max(0.0, $contents->saltFor((float) $work->input->target->share, $work->input->target->basis)->value - $contents->salt->value));
+        return Grams::of(
+            max(
+                0.0,
+                $contents->saltFor((float) $work->input->target->share, $work->input->target->basis)->value -
+                    $contents->salt->value,
+            ),
+        );
     }
 
     /** The starter; brine that is used again fills what the vegetable leaves free when its amount is open. */
     private static function starter(BenchInput $input, Grams $vegetable): ?Starter
     {
         $starter = $input->method->profile()->preparation->takesStarter ? $input->starter : null;
-        if ($starter === null || ! $starter->grams->isZero()) {
+        if ($starter === null || !$starter->grams->isZero()) {
             return $starter;
         }
         $row = $input->row() ?? throw IncompleteBench::noWater();
-        $room = array_sum(array_map(
-            static fn (JarFit $fit): float => $fit->brineToFill()->value,
-            $row->fits(self::together($input, $vegetable), $input->vegetable->density, $input->vegetable->shape->packing()),
-        ));
+        $room = array_sum(
+            array_map(
+                static fn(JarFit $fit): float => $fit->brineToFill()->value,
+                $row->fits(
+                    self::together($input, $vegetable),
+                    $input->vegetable->density,
+                    $input->vegetable->shape->packing(),
+                ),
+            ),
+        );
 
-        return new Starter($starter->liquid, Grams::of(round($room * $starter->liquid->density)), $starter->into, $starter->fromBatch);
+        return new Starter(
+            $starter->liquid,
+            Grams::of(round($room * $starter->liquid->density)),
+            $starter->into,
+            $starter->fromBatch,
+        );
     }
 
     /** @throws IncompleteBench */
     private static function refuseWrongBasis(BenchInput $input): void
     {
         $hasWater = $input->method->hasPouredBrine() || $input->method === Method::ReusedBrine;
-        if (! $hasWater && $input->target->share !== null && in_array($input->target->basis, [SaltBasis::OfWater, SaltBasis::BrineStrength], true)) {
+        if (
+            !$hasWater &&
+            $input->target->share !== null &&
+            in_array($input->target->basis, [SaltBasis::OfWater, SaltBasis::BrineStrength], true)
+        ) {
             throw IncompleteBench::wrongBasis($input->method);
         }
     }
@@ -556,8 +669,13 @@ final readonly class BenchSolution
     private static function besideTheRest(BenchInput $input, JarSet $row): Grams
     {
         $density = $input->vegetable->density;
-        $starter = $input->starter === null || $input->method->servedPhase() !== Phase::Sauce ? 0.0 : $input->starter->grams->value / $input->starter->liquid->density;
-        $fits = $row->foodThatFits($density, $input->vegetable->shape->packing())->value - (self::alongsideRoom($input) + $starter) * $density;
+        $starter =
+            $input->starter === null || $input->method->servedPhase() !== Phase::Sauce
+                ? 0.0
+                : $input->starter->grams->value / $input->starter->liquid->density;
+        $fits =
+            $row->foodThatFits($density, $input->vegetable->shape->packing())->value -
+            (self::alongsideRoom($input) + $starter) * $density;
 
         return Grams::of(max(0.0, floor($fits)));
     }
@@ -565,6 +683,11 @@ final readonly class BenchSolution
     /** ml that the further foods take up. */
     private static function alongsideRoom(BenchInput $input): float
     {
-        return array_sum(array_map(static fn (IngredientAmount $amount): float => $amount->grams->typical / $amount->ingredient->density, $input->alongside));
+        return array_sum(
+            array_map(
+                static fn(IngredientAmount $amount): float => $amount->grams->typical / $amount->ingredient->density,
+                $input->alongside,
+            ),
+        );
     }
 }

@@ -17,9 +17,12 @@ final readonly class SaltTarget
      * @param  list<SaltDose>|null  $doses  one after another
      * @param  float|null  $sodiumMg  in a serving
      */
-    private function __construct(public ?float $share, public SaltBasis $basis, public ?array $doses, public ?float $sodiumMg)
-    {
-    }
+    private function __construct(
+        public ?float $share,
+        public SaltBasis $basis,
+        public ?array $doses,
+        public ?float $sodiumMg,
+    ) {}
 
     public static function strength(float $share, SaltBasis $basis): self
     {
@@ -52,6 +55,8 @@ final readonly class SaltTarget
     /** Grams of the product in all doses; null where the amount follows. */
     public function grams(): ?float
     {
-        return $this->doses === null ? null : array_sum(array_map(static fn (SaltDose $dose): float => $dose->grams()->value, $this->doses));
+        return $this->doses === null
+            ? null
+            : array_sum(array_map(static fn(SaltDose $dose): float => $dose->grams()->value, $this->doses));
     }
 }

@@ -54,12 +54,18 @@ final readonly class SolvedBatch
         public Grams $water,
         public float $spare = 0.0,
         public array $doses = [],
-    ) {
-    }
+    ) {}
 
     public function salted(SaltDose ...$doses): self
     {
-        return new self($this->input, $this->vegetable, $this->starter, $this->water, $this->spare, array_values($doses));
+        return new self(
+            $this->input,
+            $this->vegetable,
+            $this->starter,
+            $this->water,
+            $this->spare,
+            array_values($doses),
+        );
     }
 
     public function watered(Grams $water, float $spare = 0.0): self
@@ -76,7 +82,7 @@ final readonly class SolvedBatch
     /** All of the salt, the spare brine's included. */
     public function salt(): Grams
     {
-        return Grams::of(array_sum(array_map(static fn (SaltDose $dose): float => $dose->grams()->value, $this->doses)));
+        return Grams::of(array_sum(array_map(static fn(SaltDose $dose): float => $dose->grams()->value, $this->doses)));
     }
 
     /**
@@ -90,7 +96,12 @@ final readonly class SolvedBatch
         if ($this->input->source !== null) {
             $there = $this->salted()->ledger()->state()->present();
 
-            return new JarContents($salt->plus(Grams::of(SodiumChloride::gramsFor($there->sodiumMg))), Grams::zero(), Grams::zero(), Grams::of($there->saltFreeG()));
+            return new JarContents(
+                $salt->plus(Grams::of(SodiumChloride::gramsFor($there->sodiumMg))),
+                Grams::zero(),
+                Grams::zero(),
+                Grams::of($there->saltFreeG()),
+            );
         }
         $vegetable = $this->vegetable->plus(Grams::of(IngredientAmount::sum($this->input->alongside)));
         if ($this->starter === null) {
@@ -116,8 +127,8 @@ final readonly class SolvedBatch
         }
 
         // Salt that was added by and by comes after the food it was tasted on.
-        $salts = array_map(fn (SaltDose $dose): Salt => new Salt($dose, $this->saltedPhase()), $this->doses);
-        $others = array_values(array_filter($entries, static fn (Entry $entry): bool => ! $entry instanceof Salt));
+        $salts = array_map(fn(SaltDose $dose): Salt => new Salt($dose, $this->saltedPhase()), $this->doses);
+        $others = array_values(array_filter($entries, static fn(Entry $entry): bool => !($entry instanceof Salt)));
         $first = 0;
         foreach ($others as $i => $entry) {
             if ($entry instanceof Entry\Draw || $entry instanceof Soak) {
@@ -134,7 +145,9 @@ final readonly class SolvedBatch
     public function ledger(): Ledger
     {
         if ($this->input->source !== null) {
-            return $this->input->source->then(...array_map(static fn ($line): Entry => $line->entry, $this->timetable()->lines));
+            return $this->input->source->then(
+                ...array_map(static fn($line): Entry => $line->entry, $this->timetable()->lines),
+            );
         }
 
         return new Ledger($this->timetable()->lines);
@@ -148,11 +161,15 @@ final readonly class SolvedBatch
     private function process(): Process
     {
         $input = $this->input;
-        $vegetables = [new IngredientAmount($input->vegetable, Band::exact($this->vegetable->value)), ...$input->alongside];
+        $vegetables = [
+            new IngredientAmount($input->vegetable, Band::exact($this->vegetable->value)),
+            ...$input->alongside,
+        ];
         $dose = $this->doses[0] ?? SaltDose::weighed($input->salt, Grams::zero());
         $someSalt = $dose->grams()->isZero() ? null : $dose;
-        $draw = $input->method->profile()->preparation->draw(PouredBrine::strength(SaltDose::weighed($input->salt, $this->salt()),
-            $this->water));
+        $draw = $input->method
+            ->profile()
+            ->preparation->draw(PouredBrine::strength(SaltDose::weighed($input->salt, $this->salt()), $this->water));
         $room = TemperatureHistory::constant($input->room);
         $ferment = Soak::fromNowOn($room);
         $salting = $input->salting ?? $input->method->profile()->preparation->salting;
@@ -161,21 +178,43 @@ final readonly class SolvedBatch
         return match ($input->method) {
             Method::Mash => new Mash($vegetables, $dose, $this->starter, $ferment),
             Method::DrySalting => new DrySalting($vegetables, $dose, $draw, $this->starter, $ferment),
-            Method::PouredBrine, Method::EquilibriumBrine => new PouredBrine($vegetables, $this->water, $dose, $this->spare, $draw, $this->starter, $ferment),
+            Method::PouredBrine, Method::EquilibriumBrine => new PouredBrine(
+                $vegetables,
+                $this->water,
+                $dose,
+                $this->spare,
+                $draw,
+                $this->starter,
+                $ferment,
+            ),
             Method::KimchiDrySalted, Method::KimchiSoaked, Method::SaltAndDrain => new SaltedAndDressed(
-                $vegetables, $input->method === Method::KimchiSoaked ? $this->water : null, $dose, [], $draw,
+                $vegetables,
+                $input->method === Method::KimchiSoaked ? $this->water : null,
+                $dose,
+                [],
+                $draw,
                 $input->method === Method::KimchiSoaked ? $soak : $soak->called('rest'),
                 $input->rinse === null || $input->rinse->isZero() ? null : Rinsing::underTheTap($input->rinse),
-                $input->isSqueezed ? Squeeze::firm() : null, $input->paste, $ferment,
+                $input->isSqueezed ? Squeeze::firm() : null,
+                $input->paste,
+                $ferment,
             ),
             Method::QuickSaltPickle => new QuickSaltPickle($vegetables, $this->water, $dose, $draw, $soak, null, null),
             Method::CulturedCondiment => new CulturedCondiment($vegetables, $someSalt, $this->starter, $ferment),
             Method::ReusedBrine => new ReusedBrine(
-                $this->starter ?? throw IncompleteBench::noBrine(), $vegetables, $someSalt === null ? null : new Salt($someSalt, Phase::Brine), $draw, $ferment,
+                $this->starter ?? throw IncompleteBench::noBrine(),
+                $vegetables,
+                $someSalt === null ? null : new Salt($someSalt, Phase::Brine),
+                $draw,
+                $ferment,
             ),
             Method::Bought => throw new LogicException('What is bought is not made on the bench.'),
             Method::Transform => new Transform(
-                $input->kept === null ? null : new Drain(ClingingBrine::drained(), $input->kept), $input->alongside, $someSalt, $input->isHeated, null,
+                $input->kept === null ? null : new Drain(ClingingBrine::drained(), $input->kept),
+                $input->alongside,
+                $someSalt,
+                $input->isHeated,
+                null,
             ),
         };
     }

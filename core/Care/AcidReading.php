@@ -21,14 +21,14 @@ final readonly class AcidReading
      * @param  float  $margin  of the meter, in pH
      * @param  int  $daysAgo  when it was read
      */
-    public function __construct(public float $ph, public bool $isByMeter, public float $margin, public int $daysAgo)
-    {
-    }
+    public function __construct(public float $ph, public bool $isByMeter, public float $margin, public int $daysAgo) {}
 
     /** Whether it is at or below a line, its margin counted. */
     public function isAtMost(float $line): bool
     {
-        return $this->isByMeter ? $this->highest() <= $line + self::ROUNDING : $this->ph <= min($line, ReleaseCheck::CAREFUL_PH) + self::ROUNDING;
+        return $this->isByMeter
+            ? $this->highest() <= $line + self::ROUNDING
+            : $this->ph <= min($line, ReleaseCheck::CAREFUL_PH) + self::ROUNDING;
     }
 
     /** The highest that it may be by a meter. */

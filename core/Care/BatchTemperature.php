@@ -24,7 +24,10 @@ final class BatchTemperature
         foreach ($history->trail() as $i => $state) {
             $end = min($until, $history->lines[$i + 1]->at ?? $until);
             if ($state->bath !== null && $end > $state->clock) {
-                $sum += ($end - $state->clock) * $state->bath->temperature->mean($state->clock - $state->bath->beganAt, $end - $state->bath->beganAt)->value;
+                $sum +=
+                    ($end - $state->clock) *
+                    $state->bath->temperature->mean($state->clock - $state->bath->beganAt, $end - $state->bath->beganAt)
+                        ->value;
                 $seconds += $end - $state->clock;
             }
         }

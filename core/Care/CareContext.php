@@ -47,6 +47,5 @@ final readonly class CareContext
         public ?int $condemnedOn,
         public array $done,
         public ?int $useBy = null,
-    ) {
-    }
+    ) {}
 }

@@ -15,9 +15,13 @@ final readonly class Chore
      * @param  int|null  $last  the last day on which it makes sense; null: as long as there is food in the jar
      * @param  float|null  $at  seconds since it was begun at which it falls due, where hours matter
      */
-    public function __construct(public Task $task, public int $every, public int $first, public ?int $last, public ?float $at = null)
-    {
-    }
+    public function __construct(
+        public Task $task,
+        public int $every,
+        public int $first,
+        public ?int $last,
+        public ?float $at = null,
+    ) {}
 
     /**
      * The day on which it is wanted next, which may have passed; null when it is over.

@@ -39,7 +39,13 @@ final class ChoreSchedule
             // What was to be done before the jar came onto this shelf is asked for on its first day there.
             $dues[] = new DueChore($chore, max($next, $jar->knownFrom), $chore->at);
         }
-        usort($dues, static fn (DueChore $one, DueChore $other): int => [$one->day, $one->at ?? 0.0] <=> [$other->day, $other->at ?? 0.0]);
+        usort(
+            $dues,
+            static fn(DueChore $one, DueChore $other): int => [$one->day, $one->at ?? 0.0] <=> [
+                $other->day,
+                $other->at ?? 0.0,
+            ],
+        );
 
         return $dues;
     }
@@ -54,7 +60,7 @@ final class ChoreSchedule
             return [new Chore(Task::Discard, 0, $jar->condemnedOn, null)];
         }
 
-        return [...($jar->isWarm ? self::whileWarm($jar) : Recurrence::inTheCold($jar)), ...self::keeping($jar)];
+        return [...$jar->isWarm ? self::whileWarm($jar) : Recurrence::inTheCold($jar), ...self::keeping($jar)];
     }
 
     /** @return list<Chore> */
@@ -68,10 +74,16 @@ final class ChoreSchedule
         if ($jar->youngOn < $jar->readyOn) {
             $chores[] = new Chore(Task::Taste, self::TASTE_EVERY, $jar->youngOn, $jar->readyOn - 1);
         }
-        if ($jar->isLive && ! $inHours) {
+        if ($jar->isLive && !$inHours) {
             $chores[] = new Chore(Task::MeasurePh, 0, max(self::SOUR_BY_DAY, $jar->youngOn), null);
         }
-        $chores[] = new Chore($jar->method === Method::Mash ? Task::Blend : Task::ToFridge, 0, $jar->readyOn, null, $inHours ? $jar->readyAfter : null);
+        $chores[] = new Chore(
+            $jar->method === Method::Mash ? Task::Blend : Task::ToFridge,
+            0,
+            $jar->readyOn,
+            null,
+            $inHours ? $jar->readyAfter : null,
+        );
 
         return $chores;
     }

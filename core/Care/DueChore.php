@@ -13,9 +13,7 @@ final readonly class DueChore
      * @param  int  $day  whole days since the jar was begun; it may have passed
      * @param  float|null  $at  seconds since it was begun, where hours matter
      */
-    public function __construct(public Chore $chore, public int $day, public ?float $at)
-    {
-    }
+    public function __construct(public Chore $chore, public int $day, public ?float $at) {}
 
     /** Days by which it is late. */
     public function lateOn(int $today): int

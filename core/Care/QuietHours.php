@@ -13,9 +13,7 @@ use DateTimeImmutable;
 final readonly class QuietHours
 {
     /** @param  string  $from  "HH:MM"; @param  string  $to  "HH:MM"; the same twice: none */
-    public function __construct(private string $from, private string $to)
-    {
-    }
+    public function __construct(private string $from, private string $to) {}
 
     /** @param  DateTimeImmutable  $moment  in the kitchen's time zone */
     public function cover(DateTimeImmutable $moment): bool
@@ -35,7 +33,7 @@ final readonly class QuietHours
      */
     public function callFor(DateTimeImmutable $moment): DateTimeImmutable
     {
-        if (! $this->cover($moment)) {
+        if (!$this->cover($moment)) {
             return $moment;
         }
         [$hour, $minute] = array_map(intval(...), explode(':', $this->from));

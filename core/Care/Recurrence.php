@@ -24,19 +24,23 @@ final class Recurrence
     /** @return list<Chore> while it stands where it ferments */
     public static function whileWarm(CareContext $jar): array
     {
-        if (! $jar->method->isFerment() || $jar->method->isDone()) {
+        if (!$jar->method->isFerment() || $jar->method->isDone()) {
             return self::sweet($jar, 0);
         }
         $lively = $jar->livelyUntil === null ? null : max(1, $jar->livelyUntil);
 
-        return array_values(array_filter([
-            ...($jar->cover?->holdsGas() === true ? [new Chore(Task::Burp, 1, 1, $lively)] : []),
-            ...($lively === null || $jar->day <= $lively ? [] : self::sweet($jar, $lively)),
-            $jar->cover === Cover::Airlock ? new Chore(Task::Airlock, 7, 7, null) : null,
-            $jar->cover === Cover::Cloth ? new Chore(Task::Skim, 3, 3, null) : null,
-            $jar->method === Method::Mash ? new Chore(Task::Stir, 1, 1, $lively) : null,
-            $jar->method === Method::DrySalting || $jar->method->isDressed() ? new Chore(Task::Press, 1, 1, self::RISING_DAYS) : null,
-        ]));
+        return array_values(
+            array_filter([
+                ...$jar->cover?->holdsGas() === true ? [new Chore(Task::Burp, 1, 1, $lively)] : [],
+                ...$lively === null || $jar->day <= $lively ? [] : self::sweet($jar, $lively),
+                $jar->cover === Cover::Airlock ? new Chore(Task::Airlock, 7, 7, null) : null,
+                $jar->cover === Cover::Cloth ? new Chore(Task::Skim, 3, 3, null) : null,
+                $jar->method === Method::Mash ? new Chore(Task::Stir, 1, 1, $lively) : null,
+                $jar->method === Method::DrySalting || $jar->method->isDressed()
+                    ? new Chore(Task::Press, 1, 1, self::RISING_DAYS)
+                    : null,
+            ]),
+        );
     }
 
     /** @return list<Chore> while it stands in the fridge */
@@ -49,6 +53,7 @@ final class Recurrence
     private static function sweet(CareContext $jar, int $since): array
     {
         return $jar->isLive && $jar->hazards->isSweetSauce && $jar->cover?->holdsGas() === true
-            ? [new Chore(Task::Burp, self::SWEET_EVERY_DAYS, $since + self::SWEET_EVERY_DAYS, null)] : [];
+            ? [new Chore(Task::Burp, self::SWEET_EVERY_DAYS, $since + self::SWEET_EVERY_DAYS, null)]
+            : [];
     }
 }

@@ -24,44 +24,63 @@ final readonly class ReleaseCheck
     public const FRESH_DAYS = 7;
 
     /** @param  list<Message>  $cautions */
-    private function __construct(public bool $isOpen, public Message $reason, public array $cautions)
-    {
-    }
+    private function __construct(public bool $isOpen, public Message $reason, public array $cautions) {}
 
     /**
      * @param  AcidReading|null  $reading  the last since anything was added
      * @param  bool  $isCondemned  whether the last check said that it is not to be eaten, or to wait
      */
-    public static function of(ReleasePurpose $purpose, ?AcidReading $reading, Hazards $hazards, bool $isLive, bool $isCondemned): self
-    {
+    public static function of(
+        ReleasePurpose $purpose,
+        ?AcidReading $reading,
+        Hazards $hazards,
+        bool $isLive,
+        bool $isCondemned,
+    ): self {
         $reason = match (true) {
             $isCondemned => Message::of('release.check_failed'),
             $hazards->hasPlantsInOil => Message::of('release.plants_in_oil'),
             $hazards->hasEgg && $purpose !== ReleasePurpose::Bottle => Message::of('release.egg'),
             $reading === null => Message::of('release.no_reading'),
             $reading->daysAgo > self::FRESH_DAYS => Message::of('release.old_reading', days: $reading->daysAgo),
-            ! $reading->isAtMost(self::LINE_PH) => self::tooHigh($reading),
+            !$reading->isAtMost(self::LINE_PH) => self::tooHigh($reading),
             default => null,
         };
 
-        return new self($reason === null, $reason ?? Message::of('release.reading', ph: self::shown($reading->ph)),
-            array_values(array_filter([
-                $reason === null && ! $reading->isAtMost(self::CAREFUL_PH) ? Message::of('release.careful', ph: round(self::CAREFUL_PH, 1)) : null,
-                $purpose === ReleasePurpose::StoreOut ? Message::of('release.store_out') : null,
-                $purpose === ReleasePurpose::Bottle && $isLive ? Message::of('release.live_bottle') : null,
-                $purpose === ReleasePurpose::GiveAway ? Message::of('release.give_away') : null,
-                $hazards->hasEgg ? Message::of('release.egg_caution') : null,
-                $hazards->hasPlantsInOil ? Advice::plantsInOil()->text : null,
-                $isLive ? null : Message::of('release.heated'),
-                Message::of('release.no_guarantee'),
-            ])));
+        return new self(
+            $reason === null,
+            $reason ?? Message::of('release.reading', ph: self::shown($reading->ph)),
+            array_values(
+                array_filter([
+                    $reason === null && !$reading->isAtMost(self::CAREFUL_PH)
+                        ? Message::of('release.careful', ph: round(self::CAREFUL_PH, 1))
+                        : null,
+                    $purpose === ReleasePurpose::StoreOut ? Message::of('release.store_out') : null,
+                    $purpose === ReleasePurpose::Bottle && $isLive ? Message::of('release.live_bottle') : null,
+                    $purpose === ReleasePurpose::GiveAway ? Message::of('release.give_away') : null,
+                    $hazards->hasEgg ? Message::of('release.egg_caution') : null,
+                    $hazards->hasPlantsInOil ? Advice::plantsInOil()->text : null,
+                    $isLive ? null : Message::of('release.heated'),
+                    Message::of('release.no_guarantee'),
+                ]),
+            ),
+        );
     }
 
     private static function tooHigh(AcidReading $reading): Message
     {
         return match (true) {
-            $reading->ph > self::LINE_PH => Message::of('release.too_high', ph: self::apart($reading->ph, self::LINE_PH), line: self::LINE_PH),
-            $reading->isByMeter => Message::of('release.meter_margin', ph: self::shown($reading->ph), margin: round($reading->margin, 2), line: self::LINE_PH),
+            $reading->ph > self::LINE_PH => Message::of(
+                'release.too_high',
+                ph: self::apart($reading->ph, self::LINE_PH),
+                line: self::LINE_PH,
+            ),
+            $reading->isByMeter => Message::of(
+                'release.meter_margin',
+                ph: self::shown($reading->ph),
+                margin: round($reading->margin, 2),
+                line: self::LINE_PH,
+            ),
             default => Message::of('release.strips', ph: self::shown($reading->ph), line: round(self::CAREFUL_PH, 1)),
         };
     }

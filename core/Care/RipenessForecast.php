@@ -20,15 +20,17 @@ final readonly class RipenessForecast
     /**
      * Seconds since the batch was begun; null where it stands too cold to get there, or nothing ripens.
      */
-    private function __construct(public ?float $young, public ?float $ready, public ?float $long)
-    {
-    }
+    private function __construct(public ?float $young, public ?float $ready, public ?float $long) {}
 
     /** @param  Ledger  $history  all of it, what is still to come included */
     public static function of(Ledger $history, Window $window): self
     {
         $trail = $history->trail();
-        $at = static fn (float $days): ?float => self::moment($trail, $history, $days * 86_400.0 * Ripening::factor($window->temperature));
+        $at = static fn(float $days): ?float => self::moment(
+            $trail,
+            $history,
+            $days * 86_400.0 * Ripening::factor($window->temperature),
+        );
 
         return new self($at($window->youngDays), $at($window->readyDays), $at($window->longDays));
     }
@@ -51,7 +53,7 @@ final readonly class RipenessForecast
     private static function moment(array $trail, Ledger $history, float $ripened): ?float
     {
         foreach ($trail as $i => $state) {
-            $until = isset($trail[$i + 1]) ? ($history->lines[$i + 1]->at ?? $state->clock) : self::LONGEST_S;
+            $until = isset($trail[$i + 1]) ? $history->lines[$i + 1]->at ?? $state->clock : self::LONGEST_S;
             if ($state->ripened >= $ripened) {
                 return $state->clock;
             }
@@ -59,7 +61,11 @@ final readonly class RipenessForecast
             if ($bath === null || $until <= $state->clock) {
                 continue;
             }
-            $reached = $bath->temperature->whenReaches($ripened - $state->ripened, $state->clock - $bath->beganAt, Ripening::factor(...));
+            $reached = $bath->temperature->whenReaches(
+                $ripened - $state->ripened,
+                $state->clock - $bath->beganAt,
+                Ripening::factor(...),
+            );
             if ($reached !== null && $reached + $bath->beganAt <= $until) {
                 return $reached + $bath->beganAt;
             }

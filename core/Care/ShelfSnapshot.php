@@ -22,6 +22,5 @@ final readonly class ShelfSnapshot
         public ?int $longSince,
         public int $servings,
         public bool $isNothing,
-    ) {
-    }
+    ) {}
 }

@@ -16,9 +16,14 @@ final readonly class CheckQuestion
      * @param  list<Finding>  $signs  in the order in which they are shown
      * @param  bool  $isMany  whether several can be true at once
      */
-    public function __construct(public string $code, public Sense $sense, public Message $text, public Message $how, public array $signs, public bool $isMany)
-    {
-    }
+    public function __construct(
+        public string $code,
+        public Sense $sense,
+        public Message $text,
+        public Message $how,
+        public array $signs,
+        public bool $isMany,
+    ) {}
 
     /**
      * What is asked of a jar, and nothing that does not matter for it.
@@ -27,32 +32,131 @@ final readonly class CheckQuestion
      */
     public static function of(CheckedJar $jar): array
     {
-        return array_values(array_filter([
-            new self('top', Sense::Eye, Message::of('check_question.top'), Message::of('check_question_how.top'), [
-                Finding::TopClean, Finding::Bubbles, Finding::FilmFlat, Finding::FuzzWhite, Finding::FuzzColoured, Finding::SpotsPink, Finding::SpotsBlack, Finding::Insects, Finding::TopUnsure,
-            ], true),
-            $jar->hasPieces() ? new self('under', Sense::Eye, Message::of('check_question.under'), Message::of('check_question_how.under'), [
-                Finding::AllUnder, Finding::AboveWet, Finding::AboveDry,
-            ], false) : null,
-            $jar->hasPieces() ? new self('brine', Sense::Eye, Message::of('check_question.brine'), Message::of('check_question_how.brine'), [
-                Finding::BrineClear, Finding::BrineCloudy, Finding::SedimentWhite, Finding::BrineTinted, Finding::BrineRopy, Finding::BrineOddColour,
-            ], true) : null,
-            new self('colour', Sense::Eye, Message::of('check_question.colour'), Message::of('check_question_how.colour'), [
-                Finding::ColourAsExpected, ...($jar->hasPieces() ? [Finding::ColourOlive, Finding::GarlicBlue] : []), Finding::BrownTop, Finding::ColourOdd,
-            ], true),
-            $jar->hasTightLid() ? new self('lid', Sense::Eye, Message::of('check_question.lid'), Message::of('check_question_how.lid'), [
-                Finding::LidFlat, Finding::LidHisses, Finding::LidBulging, Finding::RanOver,
-                ...($jar->cover === Cover::Airlock ? [Finding::AirlockDry] : []),
-            ], true) : null,
-            $jar->isFermenting() && $jar->isWarm ? new self('bubbles', Sense::Eye, Message::of('check_question.bubbles'), Message::of('check_question_how.bubbles'), [
-                Finding::Lively, Finding::FewBubbles, Finding::NoBubbles,
-            ], false) : null,
-            $jar->isFermenting() ? null : new self('fizz', Sense::Eye, Message::of('check_question.fizz'), Message::of('check_question_how.fizz'), [Finding::Still, Finding::Fizz], false),
-            new self('smell', Sense::Nose, Message::of('check_question.smell'), Message::of('check_question_how.smell'), [
-                Finding::SmellSour, Finding::SmellFunky, Finding::SmellRaw, Finding::SmellYeasty, Finding::SmellSolvent, Finding::SmellRotten, Finding::SmellUnsure,
-            ], false),
-            new self('touch', Sense::Touch, $jar->hasPieces() ? Message::of('check_question.touch_pieces') : Message::of('check_question.touch_sauce'), Message::of('check_question_how.touch'),
-                $jar->hasPieces() ? [Finding::Crisp, Finding::Soft, Finding::Mushy, Finding::Slimy] : [Finding::Smooth, Finding::Broken, Finding::Slimy], false),
-        ]));
+        return array_values(
+            array_filter([
+                new self(
+                    'top',
+                    Sense::Eye,
+                    Message::of('check_question.top'),
+                    Message::of('check_question_how.top'),
+                    [
+                        Finding::TopClean,
+                        Finding::Bubbles,
+                        Finding::FilmFlat,
+                        Finding::FuzzWhite,
+                        Finding::FuzzColoured,
+                        Finding::SpotsPink,
+                        Finding::SpotsBlack,
+                        Finding::Insects,
+                        Finding::TopUnsure,
+                    ],
+                    true,
+                ),
+                $jar->hasPieces()
+                    ? new self(
+                        'under',
+                        Sense::Eye,
+                        Message::of('check_question.under'),
+                        Message::of('check_question_how.under'),
+                        [Finding::AllUnder, Finding::AboveWet, Finding::AboveDry],
+                        false,
+                    )
+                    : null,
+                $jar->hasPieces()
+                    ? new self(
+                        'brine',
+                        Sense::Eye,
+                        Message::of('check_question.brine'),
+                        Message::of('check_question_how.brine'),
+                        [
+                            Finding::BrineClear,
+                            Finding::BrineCloudy,
+                            Finding::SedimentWhite,
+                            Finding::BrineTinted,
+                            Finding::BrineRopy,
+                            Finding::BrineOddColour,
+                        ],
+                        true,
+                    )
+                    : null,
+                new self(
+                    'colour',
+                    Sense::Eye,
+                    Message::of('check_question.colour'),
+                    Message::of('check_question_how.colour'),
+                    [
+                        Finding::ColourAsExpected,
+                        ...$jar->hasPieces() ? [Finding::ColourOlive, Finding::GarlicBlue] : [],
+                        Finding::BrownTop,
+                        Finding::ColourOdd,
+                    ],
+                    true,
+                ),
+                $jar->hasTightLid()
+                    ? new self(
+                        'lid',
+                        Sense::Eye,
+                        Message::of('check_question.lid'),
+                        Message::of('check_question_how.lid'),
+                        [
+                            Finding::LidFlat,
+                            Finding::LidHisses,
+                            Finding::LidBulging,
+                            Finding::RanOver,
+                            ...$jar->cover === Cover::Airlock ? [Finding::AirlockDry] : [],
+                        ],
+                        true,
+                    )
+                    : null,
+                $jar->isFermenting() && $jar->isWarm
+                    ? new self(
+                        'bubbles',
+                        Sense::Eye,
+                        Message::of('check_question.bubbles'),
+                        Message::of('check_question_how.bubbles'),
+                        [Finding::Lively, Finding::FewBubbles, Finding::NoBubbles],
+                        false,
+                    )
+                    : null,
+                $jar->isFermenting()
+                    ? null
+                    : new self(
+                        'fizz',
+                        Sense::Eye,
+                        Message::of('check_question.fizz'),
+                        Message::of('check_question_how.fizz'),
+                        [Finding::Still, Finding::Fizz],
+                        false,
+                    ),
+                new self(
+                    'smell',
+                    Sense::Nose,
+                    Message::of('check_question.smell'),
+                    Message::of('check_question_how.smell'),
+                    [
+                        Finding::SmellSour,
+                        Finding::SmellFunky,
+                        Finding::SmellRaw,
+                        Finding::SmellYeasty,
+                        Finding::SmellSolvent,
+                        Finding::SmellRotten,
+                        Finding::SmellUnsure,
+                    ],
+                    false,
+                ),
+                new self(
+                    'touch',
+                    Sense::Touch,
+                    $jar->hasPieces()
+                        ? Message::of('check_question.touch_pieces')
+                        : Message::of('check_question.touch_sauce'),
+                    Message::of('check_question_how.touch'),
+                    $jar->hasPieces()
+                        ? [Finding::Crisp, Finding::Soft, Finding::Mushy, Finding::Slimy]
+                        : [Finding::Smooth, Finding::Broken, Finding::Slimy],
+                    false,
+                ),
+            ]),
+        );
     }
 }

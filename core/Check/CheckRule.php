@@ -27,14 +27,13 @@ final readonly class CheckRule
         public ?string $do = null,
         public ?string $caution = null,
         public ?Closure $when = null,
-    ) {
-    }
+    ) {}
 
     /** @param  list<Finding>  $found */
     public function appliesTo(CheckedJar $jar, array $found): bool
     {
         foreach ($this->signs as $sign) {
-            if (! in_array($sign, $found, true)) {
+            if (!in_array($sign, $found, true)) {
                 return false;
             }
         }

@@ -39,8 +39,7 @@ final readonly class CheckedJar
         public ?float $ph,
         public float $warmHours,
         public ?bool $hasSoured = null,
-    ) {
-    }
+    ) {}
 
     /** Whether it should give off gas, as a bought jar does that was never heated. */
     public function isFermenting(): bool
@@ -62,7 +61,7 @@ final readonly class CheckedJar
 
     public function hasPieces(): bool
     {
-        return ! $this->isOnePhase && $this->method->servedPhase() === Phase::Pieces;
+        return !$this->isOnePhase && $this->method->servedPhase() === Phase::Pieces;
     }
 
     public function hasTightLid(): bool

@@ -68,8 +68,16 @@ enum Finding: string
     /** @return list<self> what only a jar at work shows */
     public static function ofLife(): array
     {
-        return [self::Lively, self::FewBubbles, self::Bubbles, self::LidHisses, self::LidBulging, self::RanOver,
-            self::SmellSour, self::SmellFunky];
+        return [
+            self::Lively,
+            self::FewBubbles,
+            self::Bubbles,
+            self::LidHisses,
+            self::LidBulging,
+            self::RanOver,
+            self::SmellSour,
+            self::SmellFunky,
+        ];
     }
 
     public function label(): Message

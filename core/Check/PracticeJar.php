@@ -21,18 +21,37 @@ final readonly class PracticeJar
 
     /** What is practised, each as often as the others: the harmless and its double. */
     private const CASES = [
-        [Finding::FilmFlat, 'skim'], [Finding::FuzzWhite, 'out'], [Finding::FilmFlat, 'skim'], [Finding::FuzzColoured, 'out'], [Finding::SedimentWhite, 'nothing'],
-        [Finding::SpotsPink, 'out'], [Finding::Bubbles, 'nothing'], [Finding::SpotsBlack, 'out'], [Finding::BrineCloudy, 'nothing'], [Finding::FuzzWhite, 'out'],
+        [Finding::FilmFlat, 'skim'],
+        [Finding::FuzzWhite, 'out'],
+        [Finding::FilmFlat, 'skim'],
+        [Finding::FuzzColoured, 'out'],
+        [Finding::SedimentWhite, 'nothing'],
+        [Finding::SpotsPink, 'out'],
+        [Finding::Bubbles, 'nothing'],
+        [Finding::SpotsBlack, 'out'],
+        [Finding::BrineCloudy, 'nothing'],
+        [Finding::FuzzWhite, 'out'],
     ];
 
-    private const FOODS = [['cabbage', '#cfd6a0', 'shreds'], ['carrot', '#d97a2b', 'sticks'], ['cauliflower', '#e9e2c4', 'chunks'], ['beetroot', '#7a1f3d', 'slices']];
+    private const FOODS = [
+        ['cabbage', '#cfd6a0', 'shreds'],
+        ['carrot', '#d97a2b', 'sticks'],
+        ['cauliflower', '#e9e2c4', 'chunks'],
+        ['beetroot', '#7a1f3d', 'slices'],
+    ];
 
     /** How much of it, in steps from a trace to all over. */
     private const AMOUNTS = 3;
 
-    private function __construct(public int $number, public Finding $sign, public string $right, public Message $food, public string $colour, public string $shape, public int $amount)
-    {
-    }
+    private function __construct(
+        public int $number,
+        public Finding $sign,
+        public string $right,
+        public Message $food,
+        public string $colour,
+        public string $shape,
+        public int $amount,
+    ) {}
 
     /** @param  int  $number  0 or more */
     public static function number(int $number): self
@@ -41,13 +60,23 @@ final readonly class PracticeJar
         [$sign, $right] = self::CASES[(7 * $number + 3) % count(self::CASES)];
         [$food, $colour, $shape] = self::FOODS[(3 * $number + intdiv($number, 10)) % count(self::FOODS)];
 
-        return new self($number, $sign, $right, Message::of("practice_food.{$food}"), $colour, $shape, 1 + (5 * $number + intdiv($number, 4)) % self::AMOUNTS);
+        return new self(
+            $number,
+            $sign,
+            $right,
+            Message::of("practice_food.{$food}"),
+            $colour,
+            $shape,
+            1 + ((5 * $number + intdiv($number, 4)) % self::AMOUNTS),
+        );
     }
 
     /** @return list<Finding> what is there to be seen */
     public function signs(): array
     {
-        return $this->sign === Finding::SedimentWhite || $this->sign === Finding::BrineCloudy ? [Finding::TopClean, $this->sign] : [$this->sign];
+        return $this->sign === Finding::SedimentWhite || $this->sign === Finding::BrineCloudy
+            ? [Finding::TopClean, $this->sign]
+            : [$this->sign];
     }
 
     public function isRight(string $answer): bool
@@ -59,8 +88,17 @@ final readonly class PracticeJar
     public function rule(): CheckRule
     {
         $jar = new CheckedJar(
-            Method::PouredBrine, Cover::LooseLid, 6, 6.0, true, false, true, new Hazards,
-            ShelfLife::of(Method::PouredBrine, new Hazards), null, 144.0,
+            Method::PouredBrine,
+            Cover::LooseLid,
+            6,
+            6.0,
+            true,
+            false,
+            true,
+            new Hazards(),
+            ShelfLife::of(Method::PouredBrine, new Hazards()),
+            null,
+            144.0,
         );
         foreach (CheckRules::all() as $rule) {
             if ($rule->signs === [$this->sign] && $rule->appliesTo($jar, $this->signs())) {

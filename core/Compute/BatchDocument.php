@@ -34,9 +34,7 @@ final class BatchDocument
     /** @var list<string> ids of batches that are being worked out, outermost first */
     private array $inWork = [];
 
-    private function __construct(private readonly Fields $document)
-    {
-    }
+    private function __construct(private readonly Fields $document) {}
 
     /**
      * @param  mixed  $decoded  the decoded JSON
@@ -87,7 +85,12 @@ final class BatchDocument
             }
         }
 
-        return ['tempesal' => 'batch-result', 'version' => self::VERSION, 'batches' => $results, 'kitchen' => ['whereaboutsMg' => $kitchen]];
+        return [
+            'tempesal' => 'batch-result',
+            'version' => self::VERSION,
+            'batches' => $results,
+            'kitchen' => ['whereaboutsMg' => $kitchen],
+        ];
     }
 
     /** @throws InvalidField */
@@ -100,7 +103,7 @@ final class BatchDocument
         if ($hasMany && $this->document->has('steps')) {
             throw $this->document->invalid('steps', Message::of('errors.steps_in_batches'));
         }
-        if (! $hasMany) {
+        if (!$hasMany) {
             $this->batches['batch'] = BatchSteps::read('batch', $this->document);
         } else {
             $all = $this->document->child('batches');
@@ -128,11 +131,17 @@ final class BatchDocument
         }
         $this->inWork[] = $id;
         foreach ($steps->borrowed() as $loan) {
-            if (! isset($this->batches[$loan->lender])) {
-                throw new InvalidField("{$loan->path}.fromBatch", Message::of('errors.no_batch_in_document', id: $loan->lender));
+            if (!isset($this->batches[$loan->lender])) {
+                throw new InvalidField(
+                    "{$loan->path}.fromBatch",
+                    Message::of('errors.no_batch_in_document', id: $loan->lender),
+                );
             }
             if (in_array($loan->lender, $this->inWork, true)) {
-                throw new InvalidField("{$loan->path}.fromBatch", Message::of('errors.starter_circle', names: Listed::all([...$this->inWork, $loan->lender])));
+                throw new InvalidField(
+                    "{$loan->path}.fromBatch",
+                    Message::of('errors.starter_circle', names: Listed::all([...$this->inWork, $loan->lender])),
+                );
             }
             $this->linesOf($loan->lender);
             $this->lend($loan, $id);
@@ -146,14 +155,19 @@ final class BatchDocument
     {
         $lender = $this->batches[$loan->lender];
         if ($loan->afterStep !== null && $loan->afterStep > $lender->count()) {
-            throw new InvalidField("{$loan->path}.afterStep", Message::of('errors.batch_step_count', id: $loan->lender, count: $lender->count()));
+            throw new InvalidField(
+                "{$loan->path}.afterStep",
+                Message::of('errors.batch_step_count', id: $loan->lender, count: $lender->count()),
+            );
         }
         $ledger = new Ledger($lender->linesUpTo($loan->afterStep));
         try {
             $lending = StarterTransfer::from($loan->lender, $lender->name, $ledger);
             [$starter, $give] = $lending->lend($loan->grams, $loan->into, $borrower);
         } catch (NotEnough $refusal) {
-            throw $refusal->lineNumber === null ? new InvalidField("{$loan->path}.grams", $refusal->explanation()) : $lender->refusal($refusal);
+            throw $refusal->lineNumber === null
+                ? new InvalidField("{$loan->path}.grams", $refusal->explanation())
+                : $lender->refusal($refusal);
         }
         $this->batches[$borrower]->settle($loan, $starter);
         $lender->insert($give, $loan->afterStep);

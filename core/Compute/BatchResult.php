@@ -34,16 +34,22 @@ final class BatchResult
     {
         $state = $ledger->state();
         $bands = $ledger->estimates();
-        $phases = array_values(array_filter(Phase::cases(), static fn (Phase $phase): bool => $state->phase($phase)->weightG() > 1e-9));
+        $phases = array_values(
+            array_filter(Phase::cases(), static fn(Phase $phase): bool => $state->phase($phase)->weightG() > 1e-9),
+        );
 
         return [
             'id' => $id,
             'name' => $steps->name,
             'states' => self::states($steps, $ledger),
-            'phases' => array_map(static fn (Phase $phase): array => [
-                'phase' => $phase->value, ...$state->phase($phase)->toArray(),
-                'sodiumPer100g' => BandReport::of($bands["{$phase->value}Per100g"]),
-            ], $phases),
+            'phases' => array_map(
+                static fn(Phase $phase): array => [
+                    'phase' => $phase->value,
+                    ...$state->phase($phase)->toArray(),
+                    'sodiumPer100g' => BandReport::of($bands["{$phase->value}Per100g"]),
+                ],
+                $phases,
+            ),
             'strength' => [
                 'brineStrength' => Strength::of($state)->share(SaltBasis::BrineStrength),
                 'ofWater' => Strength::of($state)->share(SaltBasis::OfWater),
@@ -58,10 +64,16 @@ final class BatchResult
             ],
             'astrayMg' => $state->sodiumAstray(),
             'isLive' => $state->live,
-            'allergens' => array_map(static fn (Allergen $allergen): string => $allergen->value, $state->allergens()),
+            'allergens' => array_map(static fn(Allergen $allergen): string => $allergen->value, $state->allergens()),
             'starters' => self::starters($ledger),
-            'advice' => array_map(static fn (Advice $advice): array => $advice->toArray(), BatchAdvice::on($ledger, $steps->method)),
-            'answers' => array_map(static fn (InverseQuestion $question): array => $question->answer($ledger)->toArray(), $steps->questions),
+            'advice' => array_map(
+                static fn(Advice $advice): array => $advice->toArray(),
+                BatchAdvice::on($ledger, $steps->method),
+            ),
+            'answers' => array_map(
+                static fn(InverseQuestion $question): array => $question->answer($ledger)->toArray(),
+                $steps->questions,
+            ),
         ];
     }
 
@@ -126,9 +138,12 @@ final class BatchResult
         foreach ($ledger->resolved() as $line) {
             if ($line->entry instanceof Starter) {
                 $starters[] = [
-                    'fromBatch' => $line->entry->fromBatch, 'name' => $line->entry->liquid->name, 'grams' => $line->entry->grams->value,
-                    'sodiumMg' => $line->entry->grams->value * $line->entry->liquid->sodiumPer100g->typical / 100.0,
-                    'isLive' => $line->entry->liquid->live, 'ph' => $line->entry->liquid->ph,
+                    'fromBatch' => $line->entry->fromBatch,
+                    'name' => $line->entry->liquid->name,
+                    'grams' => $line->entry->grams->value,
+                    'sodiumMg' => ($line->entry->grams->value * $line->entry->liquid->sodiumPer100g->typical) / 100.0,
+                    'isLive' => $line->entry->liquid->live,
+                    'ph' => $line->entry->liquid->ph,
                 ];
             }
         }

@@ -42,8 +42,7 @@ final class BatchSteps
         public readonly array $questions,
         private readonly int $count,
         public readonly ?Method $method,
-    ) {
-    }
+    ) {}
 
     /** @throws InvalidField */
     public static function read(string $id, Fields $fields): self
@@ -58,13 +57,18 @@ final class BatchSteps
                 if ($entry instanceof PendingTransfer) {
                     $loans[count($lines)] = $entry;
                 }
-                $lines[] = ['entry' => $entry instanceof PendingTransfer ? null : $entry, 'step' => $number + 1, 'path' => $step->at()];
+                $lines[] = [
+                    'entry' => $entry instanceof PendingTransfer ? null : $entry,
+                    'step' => $number + 1,
+                    'path' => $step->at(),
+                ];
             }
         }
 
         return new self(
             $fields->has('name') ? $fields->text('name') : $id,
-            $lines, $loans,
+            $lines,
+            $loans,
             $fields->has('serving') ? Serve::read($fields->child('serving')) : null,
             array_map(InverseQuestions::read(...), $fields->each('questions')),
             count($steps),
@@ -117,8 +121,8 @@ final class BatchSteps
     public function insert(Give $give, ?int $afterStep): void
     {
         $step = $afterStep ?? $this->count;
-        $before = array_values(array_filter($this->lines, static fn (array $line): bool => $line['step'] <= $step));
-        $after = array_values(array_filter($this->lines, static fn (array $line): bool => $line['step'] > $step));
+        $before = array_values(array_filter($this->lines, static fn(array $line): bool => $line['step'] <= $step));
+        $after = array_values(array_filter($this->lines, static fn(array $line): bool => $line['step'] > $step));
         $this->lines = [...$before, ['entry' => $give, 'step' => $step, 'path' => ''], ...$after];
     }
 
@@ -153,7 +157,7 @@ final class BatchSteps
         }
         $hasGrams = isset($line['entry']?->toArray()['grams']);
 
-        return new InvalidField($line['path'].($hasGrams ? '.grams' : ''), $refusal->explanation());
+        return new InvalidField($line['path'] . ($hasGrams ? '.grams' : ''), $refusal->explanation());
     }
 
     /**
@@ -188,19 +192,27 @@ final class BatchSteps
         foreach (['starter', 'brine'] as $part) {
             if ($step->has($part) && self::isLoan($step->child($part))) {
                 $loan = self::loan($step->child($part));
-                $step = $step->with($part, $step->child($part)->with('liquid', Ingredient::water()->toArray())->raw());
+                $step = $step->with(
+                    $part,
+                    $step
+                        ->child($part)
+                        ->with('liquid', Ingredient::water()->toArray())
+                        ->raw(),
+                );
             }
         }
 
         return array_map(
-            static fn (Entry $entry): Entry|PendingTransfer => $loan !== null && $entry instanceof Starter ? $loan->into($entry->into) : $entry,
+            static fn(Entry $entry): Entry|PendingTransfer => $loan !== null && $entry instanceof Starter
+                ? $loan->into($entry->into)
+                : $entry,
             FormulaStep::expand($step),
         );
     }
 
     private static function isLoan(Fields $starter): bool
     {
-        return $starter->has('fromBatch') && ! $starter->has('liquid');
+        return $starter->has('fromBatch') && !$starter->has('liquid');
     }
 
     /** @throws InvalidField */
@@ -212,8 +224,12 @@ final class BatchSteps
         }
 
         return new PendingTransfer(
-            0, $starter->text('fromBatch'), $starter->grams(),
-            $starter->has('into') ? $starter->choice('into', Phase::class) : null, $afterStep, $starter->at(),
+            0,
+            $starter->text('fromBatch'),
+            $starter->grams(),
+            $starter->has('into') ? $starter->choice('into', Phase::class) : null,
+            $afterStep,
+            $starter->at(),
         );
     }
 }

@@ -24,8 +24,7 @@ final readonly class PendingTransfer
         public ?Phase $into,
         public ?int $afterStep,
         public string $path,
-    ) {
-    }
+    ) {}
 
     public function standingAt(int $place): self
     {

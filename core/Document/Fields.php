@@ -24,18 +24,16 @@ final readonly class Fields
     private const LONGEST_TEXT = 400;
 
     /** @param  array<array-key, mixed>  $values */
-    private function __construct(private array $values, private string $path, private ReadPaths $seen)
-    {
-    }
+    private function __construct(private array $values, private string $path, private ReadPaths $seen) {}
 
     /** @throws InvalidField when it is not an object */
     public static function of(mixed $value, string $path = '', ?ReadPaths $seen = null): self
     {
-        if (! is_array($value)) {
+        if (!is_array($value)) {
             throw new InvalidField($path, Message::of('errors.object'));
         }
 
-        return new self($value, $path, $seen ?? new ReadPaths);
+        return new self($value, $path, $seen ?? new ReadPaths());
     }
 
     public function has(string $key): bool
@@ -105,12 +103,12 @@ final readonly class Fields
     public function each(string $key): array
     {
         $list = $this->value($key) ?? [];
-        if (! is_array($list) || ! array_is_list($list)) {
+        if (!is_array($list) || !array_is_list($list)) {
             throw $this->invalid($key, Message::of('errors.list'));
         }
 
         return array_map(
-            fn (int $i): self => self::of($list[$i], $this->pathTo($key)."[{$i}]", $this->seen),
+            fn(int $i): self => self::of($list[$i], $this->pathTo($key) . "[{$i}]", $this->seen),
             array_keys($list),
         );
     }
@@ -119,7 +117,7 @@ final readonly class Fields
     public function text(string $key): string
     {
         $value = $this->value($key);
-        if (! is_string($value) || trim($value) === '') {
+        if (!is_string($value) || trim($value) === '') {
             throw $this->invalid($key, Message::of('errors.text'));
         }
         if (mb_strlen($value) > self::LONGEST_TEXT) {
@@ -133,10 +131,10 @@ final readonly class Fields
     public function number(string $key, ?float $default = null): float
     {
         $value = $this->value($key) ?? $default;
-        if (! is_int($value) && ! is_float($value)) {
+        if (!is_int($value) && !is_float($value)) {
             throw $this->invalid($key, Message::of('errors.number'));
         }
-        if (! is_finite((float) $value)) {
+        if (!is_finite((float) $value)) {
             throw $this->invalid($key, Message::of('errors.finite'));
         }
 
@@ -232,7 +230,9 @@ final readonly class Fields
         }
         $case = is_string($value) ? $enum::tryFrom($value) : null;
         if ($case === null) {
-            $choices = Listed::any(array_map(static fn (BackedEnum $case): string => (string) $case->value, $enum::cases()));
+            $choices = Listed::any(
+                array_map(static fn(BackedEnum $case): string => (string) $case->value, $enum::cases()),
+            );
             throw $this->invalid($key, Message::of('errors.one_of', choices: $choices));
         }
 
@@ -252,7 +252,7 @@ final readonly class Fields
     public function choices(string $key, string $enum): array
     {
         $list = $this->value($key) ?? [];
-        if (! is_array($list) || ! array_is_list($list)) {
+        if (!is_array($list) || !array_is_list($list)) {
             throw $this->invalid($key, Message::of('errors.list'));
         }
         $items = self::of($list, $this->pathTo($key), $this->seen);
@@ -275,7 +275,7 @@ final readonly class Fields
     public function texts(string $key, int $most): array
     {
         $list = $this->value($key) ?? [];
-        if (! is_array($list) || ! array_is_list($list)) {
+        if (!is_array($list) || !array_is_list($list)) {
             throw $this->invalid($key, Message::of('errors.list'));
         }
         if (count($list) > $most) {
@@ -283,7 +283,7 @@ final readonly class Fields
         }
         $items = self::of($list, $this->pathTo($key), $this->seen);
 
-        return array_map(static fn (int $i): string => $items->text((string) $i), array_keys($list));
+        return array_map(static fn(int $i): string => $items->text((string) $i), array_keys($list));
     }
 
     /**
@@ -293,7 +293,7 @@ final readonly class Fields
      */
     public function duration(): ?Seconds
     {
-        $given = array_values(array_filter(array_keys(self::SECONDS), fn (string $unit): bool => $this->has($unit)));
+        $given = array_values(array_filter(array_keys(self::SECONDS), fn(string $unit): bool => $this->has($unit)));
         if ($given === []) {
             return null;
         }

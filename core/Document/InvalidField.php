@@ -27,6 +27,6 @@ final class InvalidField extends UnexpectedValueException implements TempesalExc
     {
         $join = $this->path === '' || str_starts_with($this->path, '[') ? '' : '.';
 
-        return new self($parent.$join.$this->path, $this->reason);
+        return new self($parent . $join . $this->path, $this->reason);
     }
 }

@@ -20,9 +20,7 @@ final readonly class Pantry
      * @param  array<string, array<string, mixed>>  $foods  documented forms by id
      * @param  array<string, array<string, mixed>>  $salts  documented forms by id
      */
-    public function __construct(private array $foods, private array $salts)
-    {
-    }
+    public function __construct(private array $foods, private array $salts) {}
 
     /**
      * The same pantry with a document's own foods and salts on top.
@@ -52,8 +50,18 @@ final readonly class Pantry
             $here = $isList ? "{$path}[{$key}]" : ($path === '' ? (string) $key : "{$path}.{$key}");
             $values[$key] = match (true) {
                 is_array($value) => $this->fill($value, $here),
-                is_string($value) && in_array($key, self::FOOD_FIELDS, true) => self::find($this->foods, $value, $here, 'food'),
-                is_string($value) && in_array($key, self::SALT_FIELDS, true) => self::find($this->salts, $value, $here, 'salt'),
+                is_string($value) && in_array($key, self::FOOD_FIELDS, true) => self::find(
+                    $this->foods,
+                    $value,
+                    $here,
+                    'food',
+                ),
+                is_string($value) && in_array($key, self::SALT_FIELDS, true) => self::find(
+                    $this->salts,
+                    $value,
+                    $here,
+                    'salt',
+                ),
                 default => $value,
             };
         }
@@ -81,7 +89,15 @@ final readonly class Pantry
             }
         }
 
-        throw new InvalidField($path, Message::of("errors.unknown_{$what}", id: mb_strimwidth($id, 0, 60, '…'), near: $near ?? '', isNear: $near === null ? 'no' : 'yes'));
+        throw new InvalidField(
+            $path,
+            Message::of(
+                "errors.unknown_{$what}",
+                id: mb_strimwidth($id, 0, 60, '…'),
+                near: $near ?? '',
+                isNear: $near === null ? 'no' : 'yes',
+            ),
+        );
     }
 
     /**
@@ -91,14 +107,18 @@ final readonly class Pantry
      */
     private static function own(Fields $document, string $key): array
     {
-        if (! $document->has($key)) {
+        if (!$document->has($key)) {
             return [];
         }
         $all = $document->child($key);
         $own = [];
         foreach ($all->names() as $id) {
             $one = $all->child($id);
-            $own[$id] = ['id' => $id, 'name' => $one->has('name') ? $one->text('name') : str_replace('-', ' ', $id), ...$one->raw()];
+            $own[$id] = [
+                'id' => $id,
+                'name' => $one->has('name') ? $one->text('name') : str_replace('-', ' ', $id),
+                ...$one->raw(),
+            ];
         }
 
         return $own;

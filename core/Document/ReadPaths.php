@@ -32,7 +32,7 @@ final class ReadPaths
             $here = $isList ? "{$path}[{$key}]" : ($path === '' ? (string) $key : "{$path}.{$key}");
             $isRead = $isList || isset($this->paths[$here]);
             $anyRead = $anyRead || $isRead;
-            $unread ??= ! $isRead ? $here : (is_array($value) ? $this->firstUnread($value, $here) : null);
+            $unread ??= !$isRead ? $here : (is_array($value) ? $this->firstUnread($value, $here) : null);
         }
 
         return $anyRead ? $unread : null;

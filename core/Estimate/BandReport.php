@@ -17,13 +17,16 @@ final class BandReport
     {
         return [
             ...$estimate->band->toArray(),
-            'contributions' => array_map(static fn (Contribution $contribution): array => [
-                'input' => $contribution->input->key,
-                'label' => $contribution->input->label(),
-                'share' => $contribution->share,
-                'remedy' => $contribution->input->howToNarrow(),
-                'without' => $estimate->without($contribution->input->key)->toArray(),
-            ], $estimate->contributions),
+            'contributions' => array_map(
+                static fn(Contribution $contribution): array => [
+                    'input' => $contribution->input->key,
+                    'label' => $contribution->input->label(),
+                    'share' => $contribution->share,
+                    'remedy' => $contribution->input->howToNarrow(),
+                    'without' => $estimate->without($contribution->input->key)->toArray(),
+                ],
+                $estimate->contributions,
+            ),
         ];
     }
 
@@ -37,15 +40,21 @@ final class BandReport
         $share = (int) round($widest->share * 100.0);
         $how = $widest->input->howToNarrow();
 
-        return $how === null ? Message::of('band.widest', share: $share, what: $widest->input->label()) : Message::of(
-            'band.widest_narrow', share: $share, what: $widest->input->label(), how: $how,
-            now: self::percent($estimate->band), then: self::percent($estimate->without($widest->input->key)),
-        );
+        return $how === null
+            ? Message::of('band.widest', share: $share, what: $widest->input->label())
+            : Message::of(
+                'band.widest_narrow',
+                share: $share,
+                what: $widest->input->label(),
+                how: $how,
+                now: self::percent($estimate->band),
+                then: self::percent($estimate->without($widest->input->key)),
+            );
     }
 
     /** Half the band's width in percent of its typical value. */
     private static function percent(Band $band): int
     {
-        return (int) round(($band->high - $band->low) / 2.0 / $band->typical * 100.0);
+        return (int) round((($band->high - $band->low) / 2.0 / $band->typical) * 100.0);
     }
 }

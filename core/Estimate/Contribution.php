@@ -19,6 +19,5 @@ final readonly class Contribution
         public float $below,
         public float $above,
         public float $share,
-    ) {
-    }
+    ) {}
 }

@@ -14,9 +14,7 @@ final readonly class Estimate
     /**
      * @param  list<Contribution>  $contributions
      */
-    public function __construct(public Band $band, public array $contributions)
-    {
-    }
+    public function __construct(public Band $band, public array $contributions) {}
 
     public static function exact(float $value): self
     {

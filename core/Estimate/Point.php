@@ -13,9 +13,7 @@ final class Point
     /** @var array<string, Uncertain> */
     private array $asked = [];
 
-    private function __construct(private readonly ?string $shifted, private readonly Side $side)
-    {
-    }
+    private function __construct(private readonly ?string $shifted, private readonly Side $side) {}
 
     public static function typical(): self
     {

@@ -52,7 +52,7 @@ final class Propagation
      */
     private static function combine(float $typical, array $inputs, array $below, array $above): Estimate
     {
-        $squares = static fn (float $sum, float $change): float => $sum + $change ** 2;
+        $squares = static fn(float $sum, float $change): float => $sum + $change ** 2;
         $belowSquares = array_reduce($below, $squares, 0.0);
         $aboveSquares = array_reduce($above, $squares, 0.0);
         $variance = $belowSquares + $aboveSquares;
@@ -64,7 +64,7 @@ final class Propagation
                 $contributions[] = new Contribution($input, $below[$input->key], $above[$input->key], $share);
             }
         }
-        usort($contributions, static fn (Contribution $a, Contribution $b): int => $b->share <=> $a->share);
+        usort($contributions, static fn(Contribution $a, Contribution $b): int => $b->share <=> $a->share);
 
         return new Estimate(
             Band::of(max(min(0.0, $typical), $typical - sqrt($belowSquares)), $typical, $typical + sqrt($aboveSquares)),

@@ -25,13 +25,14 @@ final readonly class Uncertain
         public Band $band,
         private string $name = '',
         private bool $isNarrowable = true,
-    ) {
-    }
+    ) {}
 
     /** "how densely flaky kosher salt lies in the spoon" */
     public function label(): Message
     {
-        return $this->name === '' ? Message::of("uncertain.{$this->code}") : Message::of("uncertain.{$this->code}", name: $this->name);
+        return $this->name === ''
+            ? Message::of("uncertain.{$this->code}")
+            : Message::of("uncertain.{$this->code}", name: $this->name);
     }
 
     /** What the cook could do to know it better. */

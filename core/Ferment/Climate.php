@@ -50,8 +50,7 @@ final readonly class Climate
         private array $readings,
         private array $spells,
         private float $now,
-    ) {
-    }
+    ) {}
 
     /** The room's temperatures from a moment on, times counted from it. */
     public function from(float $moment): TemperatureHistory
@@ -71,7 +70,9 @@ final readonly class Climate
         }
         $spans[] = [self::DAY_S, $this->steady()->value];
 
-        return TemperatureHistory::ofSpans(array_map(static fn (array $span): array => [$span[0], Celsius::of($span[1])], $spans));
+        return TemperatureHistory::ofSpans(
+            array_map(static fn(array $span): array => [$span[0], Celsius::of($span[1])], $spans),
+        );
     }
 
     /** The last moment about which more is known than how the room usually is. */
@@ -100,8 +101,8 @@ final readonly class Climate
 
         $middle = ($begin + $end) / 2.0;
 
-        return $this->between($this->readings[$next - 1] ?? null, $this->readings[$next] ?? null, $middle)
-            ?? $this->expected($middle) ?? $this->guessed($middle) ?? $this->usually($middle);
+        return $this->between($this->readings[$next - 1] ?? null, $this->readings[$next] ?? null, $middle) ??
+            ($this->expected($middle) ?? ($this->guessed($middle) ?? $this->usually($middle)));
     }
 
     /**
@@ -111,7 +112,7 @@ final readonly class Climate
     private function between(?array $before, ?array $after, float $moment): ?float
     {
         if ($before !== null && $after !== null && $after[0] - $before[0] <= self::CLOSE_S) {
-            return $before[1] + ($after[1] - $before[1]) * ($moment - $before[0]) / ($after[0] - $before[0]);
+            return $before[1] + (($after[1] - $before[1]) * ($moment - $before[0])) / ($after[0] - $before[0]);
         }
 
         return match (true) {
@@ -138,7 +139,10 @@ final readonly class Climate
         if ($last === null || $moment < $last || $moment > $last + self::GUESS_S) {
             return null;
         }
-        $lately = array_filter($this->readings, static fn (array $reading): bool => $reading[0] > $last - self::LATELY_S);
+        $lately = array_filter(
+            $this->readings,
+            static fn(array $reading): bool => $reading[0] > $last - self::LATELY_S,
+        );
 
         return array_sum(array_column($lately, 1)) / count($lately) + $this->hourly($moment);
     }
@@ -150,7 +154,7 @@ final readonly class Climate
 
     private function hourly(float $moment): float
     {
-        return $this->swing * cos(2.0 * M_PI * ($moment - $this->warmestAt) / self::DAY_S);
+        return $this->swing * cos((2.0 * M_PI * ($moment - $this->warmestAt)) / self::DAY_S);
     }
 
     /** The constant temperature at which things ripen as fast as on an ordinary day with its warm and cool hours. */
@@ -164,6 +168,6 @@ final readonly class Climate
             $rate += Ripening::factor(Celsius::of($this->usually($hour * 3600.0))) / 24.0;
         }
 
-        return Celsius::of(Ripening::REFERENCE_CELSIUS + 10.0 * log($rate) / log(Ripening::Q10));
+        return Celsius::of(Ripening::REFERENCE_CELSIUS + (10.0 * log($rate)) / log(Ripening::Q10));
     }
 }

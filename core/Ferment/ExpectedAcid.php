@@ -23,7 +23,7 @@ final class ExpectedAcid
     /** Brine strength at which the time is said, and by how much each further hundredth slows it. */
     private const USUAL_STRENGTH = 0.02;
 
-    private const SLOWER_PER_HUNDREDTH = 0.10;
+    private const SLOWER_PER_HUNDREDTH = 0.1;
 
     /**
      * @param  float  $ripenedS  seconds at the reference temperature
@@ -48,13 +48,17 @@ final class ExpectedAcid
         if ($reading <= self::END) {
             return $reading;
         }
-        $covered = $reading >= self::START ? 0.0 : self::tau($brineStrength) * sqrt((self::START - $reading) / ($reading - self::END));
+        $covered =
+            $reading >= self::START
+                ? 0.0
+                : self::tau($brineStrength) * sqrt((self::START - $reading) / ($reading - self::END));
 
         return self::ph($covered + $sinceS, $brineStrength);
     }
 
     private static function tau(float $brineStrength): float
     {
-        return self::TAU_S * (1.0 + self::SLOWER_PER_HUNDREDTH * max(0.0, ($brineStrength - self::USUAL_STRENGTH) * 100.0));
+        return self::TAU_S *
+            (1.0 + self::SLOWER_PER_HUNDREDTH * max(0.0, ($brineStrength - self::USUAL_STRENGTH) * 100.0));
     }
 }

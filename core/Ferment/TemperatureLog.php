@@ -26,9 +26,7 @@ final readonly class TemperatureLog
      * @param  list<array{DateTimeImmutable, float}>  $readings  in UTC, degrees Celsius, ascending, each moment once
      * @param  list<array{line: int, text: string, reason: Message}>  $problems  lines that were left out
      */
-    private function __construct(public array $readings, public array $problems)
-    {
-    }
+    private function __construct(public array $readings, public array $problems) {}
 
     /** @param  DateTimeZone  $zone  of moments that do not name theirs */
     public static function read(string $text, DateTimeZone $zone): self
@@ -42,7 +40,11 @@ final readonly class TemperatureLog
                 continue;
             }
             if ($i >= self::MOST_LINES) {
-                $problems[] = ['line' => $i + 1, 'text' => '', 'reason' => Message::of('errors.too_many_lines', most: self::MOST_LINES)];
+                $problems[] = [
+                    'line' => $i + 1,
+                    'text' => '',
+                    'reason' => Message::of('errors.too_many_lines', most: self::MOST_LINES),
+                ];
                 break;
             }
             if ($isFirst && preg_match('/\d/', $line) !== 1) {
@@ -72,12 +74,12 @@ final readonly class TemperatureLog
             str_contains($line, ';') => ';',
             default => ',',
         };
-        $parts = array_map(static fn (string $part): string => trim($part, ' "'), explode($by, $line));
+        $parts = array_map(static fn(string $part): string => trim($part, ' "'), explode($by, $line));
         if (count($parts) < 2) {
             return Message::of('errors.log_line');
         }
         $number = $by === ',' ? $parts[1] : str_replace(',', '.', $parts[1]);
-        if (! is_numeric($number)) {
+        if (!is_numeric($number)) {
             return Message::of('errors.log_temperature', text: $parts[1]);
         }
         $celsius = $isFahrenheit ? ((float) $number - 32.0) / 1.8 : (float) $number;

@@ -46,8 +46,7 @@ final readonly class Formula
         public JarChoice $vessel,
         public array $work,
         public array $texts,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  mixed  $decoded  the decoded JSON
@@ -65,7 +64,7 @@ final readonly class Formula
         }
         $raw = $head->raw();
         $steps = $raw['steps'] ?? null;
-        if (! is_array($steps) || ! array_is_list($steps) || $steps === [] || count($steps) > self::MOST_LINES) {
+        if (!is_array($steps) || !array_is_list($steps) || $steps === [] || count($steps) > self::MOST_LINES) {
             throw $head->invalid('steps', Message::of('errors.no_steps'));
         }
         $fields = $head->with('steps', $pantry->fill($steps, 'steps'));
@@ -75,14 +74,25 @@ final readonly class Formula
         }
         $method = Method::read($fields);
         $formula = new self(
-            $raw, $fields, trim($fields->text('name')), $method,
-            $fields->has('group') ? $fields->text('group') : 'other', $fields->flag('isLive'),
-            Serve::read($fields->child('serving')), Window::read($fields->child('window')), JarChoice::read($fields->child('vessel'), $method),
-            $fields->texts('work', self::MOST_LINES), $texts,
+            $raw,
+            $fields,
+            trim($fields->text('name')),
+            $method,
+            $fields->has('group') ? $fields->text('group') : 'other',
+            $fields->flag('isLive'),
+            Serve::read($fields->child('serving')),
+            Window::read($fields->child('window')),
+            JarChoice::read($fields->child('vessel'), $method),
+            $fields->texts('work', self::MOST_LINES),
+            $texts,
         );
         foreach (['key', 'summary', 'colour', 'keeping', 'sanity', 'season'] as $known) {
             if ($fields->has($known)) {
-                $known === 'keeping' ? StatedShelfLife::read($fields->child('keeping')) : ($known === 'sanity' ? $fields->band('sanity') : $fields->text($known));
+                $known === 'keeping'
+                    ? StatedShelfLife::read($fields->child('keeping'))
+                    : ($known === 'sanity'
+                        ? $fields->band('sanity')
+                        : $fields->text($known));
             }
         }
         $formula->entries();
@@ -94,29 +104,47 @@ final readonly class Formula
     /** The same formula with every amount multiplied. */
     public function scaled(float $factor): self
     {
-        return $this->withSteps(static fn (mixed $steps): mixed => Scaling::of($steps, $factor));
+        return $this->withSteps(static fn(mixed $steps): mixed => Scaling::of($steps, $factor));
     }
 
     /** The same formula with its salt alone multiplied. */
     public function salted(float $factor): self
     {
-        return $this->withSteps(static fn (mixed $steps): mixed => Scaling::ofSalt($steps, $factor));
+        return $this->withSteps(static fn(mixed $steps): mixed => Scaling::ofSalt($steps, $factor));
     }
 
     /** @param  callable(mixed): mixed  $change */
     private function withSteps(callable $change): self
     {
         return new self(
-            [...$this->document, 'steps' => $change($this->document['steps'])], $this->filled->with('steps', $change($this->filled->raw()['steps'])),
-            $this->name, $this->method, $this->group, $this->isLive, $this->serving, $this->window, $this->vessel, $this->work, $this->texts,
+            [...$this->document, 'steps' => $change($this->document['steps'])],
+            $this->filled->with('steps', $change($this->filled->raw()['steps'])),
+            $this->name,
+            $this->method,
+            $this->group,
+            $this->isLive,
+            $this->serving,
+            $this->window,
+            $this->vessel,
+            $this->work,
+            $this->texts,
         );
     }
 
     public function serving(Grams $grams): self
     {
         return new self(
-            [...$this->document, 'serving' => [...$this->serving->weighing($grams)->toArray()]], $this->filled, $this->name, $this->method,
-            $this->group, $this->isLive, $this->serving->weighing($grams), $this->window, $this->vessel, $this->work, $this->texts,
+            [...$this->document, 'serving' => [...$this->serving->weighing($grams)->toArray()]],
+            $this->filled,
+            $this->name,
+            $this->method,
+            $this->group,
+            $this->isLive,
+            $this->serving->weighing($grams),
+            $this->window,
+            $this->vessel,
+            $this->work,
+            $this->texts,
         );
     }
 
@@ -161,7 +189,9 @@ final readonly class Formula
         $begun = new Ledger($this->entries());
         $state = $begun->state();
 
-        return $state->bath === null ? $begun : $begun->asOf($state->clock + Seconds::ofDays($this->window->readyDays)->value);
+        return $state->bath === null
+            ? $begun
+            : $begun->asOf($state->clock + Seconds::ofDays($this->window->readyDays)->value);
     }
 
     /**

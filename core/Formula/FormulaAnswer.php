@@ -47,8 +47,7 @@ final readonly class FormulaAnswer
         public array $lines,
         public Ledger $ledger,
         public BatchState $state,
-    ) {
-    }
+    ) {}
 
     /** @throws InvalidField when a step takes more than there is */
     public static function of(Formula $formula): self
@@ -71,7 +70,9 @@ final readonly class FormulaAnswer
     /** The serving that was asked for, or all there is when the batch is smaller. */
     public function plate(?Grams $grams = null): Serve
     {
-        return $this->formula->serving->weighing(Grams::of(min(($grams ?? $this->formula->serving->grams)->value, $this->makesG())));
+        return $this->formula->serving->weighing(
+            Grams::of(min(($grams ?? $this->formula->serving->grams)->value, $this->makesG())),
+        );
     }
 
     /** Milligrams of sodium in a serving, with the band. */
@@ -108,7 +109,9 @@ final readonly class FormulaAnswer
     {
         $salted = $this->salted();
 
-        return $salted === null || $salted->solids === [] ? null : $salted->contents->shareOrNull($salted->method->profile()->salting->basis);
+        return $salted === null || $salted->solids === []
+            ? null
+            : $salted->contents->shareOrNull($salted->method->profile()->salting->basis);
     }
 
     /** The least salt that its method and foods ask for. */
@@ -124,7 +127,7 @@ final readonly class FormulaAnswer
      */
     public function atFloor(): ?self
     {
-        if ($this->floor()->lines === [] || ! $this->with(1.0 / self::MORE)->meetsFloor()) {
+        if ($this->floor()->lines === [] || !$this->with(1.0 / self::MORE)->meetsFloor()) {
             return null;
         }
         [$low, $high] = [0.0, 1.0];
@@ -145,7 +148,9 @@ final readonly class FormulaAnswer
     /** Grams of salt that are put in as such. */
     private function saltG(): float
     {
-        return array_sum(array_map(static fn (FormulaLine $line): float => $line->salt === null ? 0.0 : $line->grams, $this->lines));
+        return array_sum(
+            array_map(static fn(FormulaLine $line): float => $line->salt === null ? 0.0 : $line->grams, $this->lines),
+        );
     }
 
     /** @throws InvalidField */
@@ -195,7 +200,13 @@ final readonly class FormulaAnswer
         $sauce = $begun->phase(Phase::Sauce)->weightG();
         $packed = $food?->shape->packing() ?? 1.0;
         $needs = max($pieces + $liquid + $sauce, $pieces / $packed);
-        $usable = JarFit::of($jar, new Packing($this->formula->vessel->headspace, Millilitres::zero()), Grams::zero(), 1.0, 1.0)->usable->value;
+        $usable = JarFit::of(
+            $jar,
+            new Packing($this->formula->vessel->headspace, Millilitres::zero()),
+            Grams::zero(),
+            1.0,
+            1.0,
+        )->usable->value;
 
         return $needs > 0.0 ? $usable / $needs : 1.0;
     }
@@ -203,9 +214,14 @@ final readonly class FormulaAnswer
     /** By what everything must be multiplied for a weight of vegetable, or of what it is based on. */
     public function factorForVegetable(Grams $wanted): float
     {
-        $there = array_sum(array_map(
-            static fn (FormulaLine $line): float => in_array($line->part, ['vegetables', 'base', 'add'], true) ? $line->grams : 0.0, $this->lines,
-        ));
+        $there = array_sum(
+            array_map(
+                static fn(FormulaLine $line): float => in_array($line->part, ['vegetables', 'base', 'add'], true)
+                    ? $line->grams
+                    : 0.0,
+                $this->lines,
+            ),
+        );
 
         return $there > 0.0 ? $wanted->value / $there : 1.0;
     }
@@ -213,13 +229,14 @@ final readonly class FormulaAnswer
     /** By what everything must be multiplied for a number of servings. */
     public function factorForServings(float $servings): float
     {
-        return $this->makesG() > 0.0 ? $servings * $this->formula->serving->grams->value / $this->makesG() : 1.0;
+        return $this->makesG() > 0.0 ? ($servings * $this->formula->serving->grams->value) / $this->makesG() : 1.0;
     }
 
     /** The serving, in grams, that holds so much sodium. */
     public function servingFor(float $sodiumMg): Grams
     {
-        $perGram = $this->formula->serving->weighing(Grams::of(100.0))->sodiumMg($this->state, Point::typical()) / 100.0;
+        $perGram =
+            $this->formula->serving->weighing(Grams::of(100.0))->sodiumMg($this->state, Point::typical()) / 100.0;
 
         return Grams::of(min($this->makesG(), $perGram > 0.0 ? $sodiumMg / $perGram : $this->makesG()));
     }

@@ -33,9 +33,15 @@ final class FormulaDefaults
         return [
             'isLive' => $method->isFerment(),
             'serving' => ['phase' => $eaten->phase->value, 'grams' => $eaten->portion->value],
-            'vessel' => ['nominalMl' => self::VESSEL_ML, 'headspaceMm' => $storage->headspace->value, 'cover' => $storage->cover()->value],
+            'vessel' => [
+                'nominalMl' => self::VESSEL_ML,
+                'headspaceMm' => $storage->headspace->value,
+                'cover' => $storage->cover()->value,
+            ],
             'window' => [
-                'youngDays' => $window->youngDays, 'readyDays' => $window->readyDays, 'longDays' => $window->longDays,
+                'youngDays' => $window->youngDays,
+                'readyDays' => $window->readyDays,
+                'longDays' => $window->longDays,
                 'celsius' => $window->temperature->value,
             ],
         ];

@@ -30,8 +30,7 @@ final readonly class FormulaLine
         public float $grams,
         public ?Ingredient $food = null,
         public ?SaltDose $salt = null,
-    ) {
-    }
+    ) {}
 
     /**
      * @return list<self>
@@ -71,20 +70,35 @@ final readonly class FormulaLine
             }
         }
         $water = $step->has('water') ? $step->grams('water') : null;
-        $salted = $lists['vegetables'] === [] ? ($lists['base'] === [] ? $lists['additions'] : $lists['base']) : $lists['vegetables'];
+        $salted =
+            $lists['vegetables'] === []
+                ? ($lists['base'] === []
+                    ? $lists['additions']
+                    : $lists['base'])
+                : $lists['vegetables'];
         $starters = [];
         foreach (['starter', 'brine'] as $part) {
             if ($step->has($part)) {
-                $starters[] = self::food($part, Ingredient::read($step->child($part)->child('liquid')), $step->child($part)->grams()->value);
+                $starters[] = self::food(
+                    $part,
+                    Ingredient::read($step->child($part)->child('liquid')),
+                    $step->child($part)->grams()->value,
+                );
             }
         }
 
         return [
-            ...($lines['vegetables'] ?? []), ...($lines['base'] ?? []),
-            ...($water === null || $water->isZero() ? [] : [self::food('water', Ingredient::water(), $water->value)]),
-            ...($step->has('salt') ? [self::salted(ProcessFields::salt($step, $method, $salted, $water))] : []),
-            ...($lines['alongside'] ?? []), ...$starters, ...($lines['paste'] ?? []), ...($lines['additions'] ?? []),
-            ...($step->has('freshen') ? [self::food('fresh water', Ingredient::water(), $step->child('freshen')->grams('water')->value)] : []),
+            ...$lines['vegetables'] ?? [],
+            ...$lines['base'] ?? [],
+            ...$water === null || $water->isZero() ? [] : [self::food('water', Ingredient::water(), $water->value)],
+            ...$step->has('salt') ? [self::salted(ProcessFields::salt($step, $method, $salted, $water))] : [],
+            ...$lines['alongside'] ?? [],
+            ...$starters,
+            ...$lines['paste'] ?? [],
+            ...$lines['additions'] ?? [],
+            ...$step->has('freshen')
+                ? [self::food('fresh water', Ingredient::water(), $step->child('freshen')->grams('water')->value)]
+                : [],
         ];
     }
 

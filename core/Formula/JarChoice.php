@@ -16,9 +16,12 @@ use Tempesal\Core\Method\Method;
  */
 final readonly class JarChoice
 {
-    private function __construct(public Millilitres $nominal, public Millimetres $headspace, public string $cover, public string $holdDown)
-    {
-    }
+    private function __construct(
+        public Millilitres $nominal,
+        public Millimetres $headspace,
+        public string $cover,
+        public string $holdDown,
+    ) {}
 
     /**
      * Without a cover it is the one that is usual for the method.
@@ -33,7 +36,8 @@ final readonly class JarChoice
         }
 
         return new self(
-            $nominal, $fields->quantity('headspaceMm', Millimetres::class),
+            $nominal,
+            $fields->quantity('headspaceMm', Millimetres::class),
             $fields->has('cover') ? $fields->text('cover') : $method->profile()->storage->cover()->value,
             $fields->has('holdDown') ? $fields->text('holdDown') : '',
         );

@@ -20,12 +20,14 @@ final class Scaling
     /** @return mixed the steps with their amounts multiplied */
     public static function of(mixed $steps, float $factor): mixed
     {
-        if (! is_array($steps)) {
+        if (!is_array($steps)) {
             return $steps;
         }
         $scaled = [];
         foreach ($steps as $key => $value) {
-            $scaled[$key] = in_array($key, self::AMOUNTS, true) ? self::amount($value, $factor) : self::of($value, $factor);
+            $scaled[$key] = in_array($key, self::AMOUNTS, true)
+                ? self::amount($value, $factor)
+                : self::of($value, $factor);
         }
 
         return $scaled;
@@ -34,13 +36,16 @@ final class Scaling
     /** @return mixed the steps with their salt alone multiplied */
     public static function ofSalt(mixed $steps, float $factor): mixed
     {
-        if (! is_array($steps)) {
+        if (!is_array($steps)) {
             return $steps;
         }
         $isSalt = array_key_exists('product', $steps);
         $scaled = [];
         foreach ($steps as $key => $value) {
-            $scaled[$key] = $isSalt && in_array($key, self::SALT_AMOUNTS, true) ? self::amount($value, $factor) : self::ofSalt($value, $factor);
+            $scaled[$key] =
+                $isSalt && in_array($key, self::SALT_AMOUNTS, true)
+                    ? self::amount($value, $factor)
+                    : self::ofSalt($value, $factor);
         }
 
         return $scaled;
@@ -49,7 +54,7 @@ final class Scaling
     private static function amount(mixed $value, float $factor): mixed
     {
         if (is_array($value)) {
-            return array_map(static fn (mixed $part): mixed => self::amount($part, $factor), $value);
+            return array_map(static fn(mixed $part): mixed => self::amount($part, $factor), $value);
         }
 
         return is_int($value) || is_float($value) ? round($value * $factor, self::DECIMALS) : $value;

@@ -13,9 +13,7 @@ use Tempesal\Core\Message\Message;
  */
 final readonly class StatedShelfLife
 {
-    private function __construct(public float $days, public string $where, public string $text)
-    {
-    }
+    private function __construct(public float $days, public string $where, public string $text) {}
 
     /** @throws InvalidField */
     public static function read(Fields $fields): self
@@ -25,6 +23,10 @@ final readonly class StatedShelfLife
             throw $fields->invalid('days', Message::of('errors.shelf_life_days'));
         }
 
-        return new self($days, $fields->has('where') ? $fields->text('where') : 'fridge', $fields->has('text') ? $fields->text('text') : '');
+        return new self(
+            $days,
+            $fields->has('where') ? $fields->text('where') : 'fridge',
+            $fields->has('text') ? $fields->text('text') : '',
+        );
     }
 }

@@ -13,9 +13,7 @@ use Tempesal\Core\Message\Message;
 final readonly class BackgroundDiet
 {
     /** @param  array<int, array<string, int>>  $milligrams  by ISO weekday, 1 Monday to 7 Sunday, and meal */
-    private function __construct(private array $milligrams)
-    {
-    }
+    private function __construct(private array $milligrams) {}
 
     /**
      * @param  array<int|string, array<string, int>>  $milligrams  by ISO weekday and meal; what is missing is nothing
@@ -28,7 +26,8 @@ final readonly class BackgroundDiet
         foreach (range(1, 7) as $weekday) {
             foreach (Meal::cases() as $meal) {
                 $sodium = $milligrams[$weekday][$meal->value] ?? 0;
-                $whole[$weekday][$meal->value] = $sodium < 0 ? throw new InvalidQuantity(Message::of('errors.estimate_negative')) : $sodium;
+                $whole[$weekday][$meal->value] =
+                    $sodium < 0 ? throw new InvalidQuantity(Message::of('errors.estimate_negative')) : $sodium;
             }
         }
 
@@ -43,7 +42,10 @@ final readonly class BackgroundDiet
      */
     public static function sharedOut(array $sums, ?array $shares = null): self
     {
-        $shares ??= array_combine(array_column(Meal::cases(), 'value'), array_map(static fn (Meal $meal): float => $meal->usualShare(), Meal::cases()));
+        $shares ??= array_combine(
+            array_column(Meal::cases(), 'value'),
+            array_map(static fn(Meal $meal): float => $meal->usualShare(), Meal::cases()),
+        );
         $all = array_sum($shares);
         $milligrams = [];
         foreach ($sums as $weekday => $sum) {

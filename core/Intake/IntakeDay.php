@@ -17,19 +17,35 @@ final readonly class IntakeDay
      * @param  float  $writtenMg  of the rest of the diet, food by food
      * @param  list<array{source: string, name: string, group: string, isCondiment: bool, isLive: bool, sodiumMg: Band}>  $servings
      */
-    public function __construct(public string $date, public float $targetMg, public float $estimateMg, public float $writtenMg, public array $servings)
-    {
-    }
+    public function __construct(
+        public string $date,
+        public float $targetMg,
+        public float $estimateMg,
+        public float $writtenMg,
+        public array $servings,
+    ) {}
 
     public function ferments(): Band
     {
-        return (new SodiumDay($this->targetMg, 0.0, array_map(static fn (array $one): array => ['source' => $one['source'], 'sodiumMg' => $one['sodiumMg']], $this->servings)))->ferments();
+        return (new SodiumDay(
+            $this->targetMg,
+            0.0,
+            array_map(
+                static fn(array $one): array => ['source' => $one['source'], 'sodiumMg' => $one['sodiumMg']],
+                $this->servings,
+            ),
+        ))->ferments();
     }
 
     /** Milligrams from pieces, or from condiments and brine. */
     public function of(bool $isCondiment): float
     {
-        return array_sum(array_map(static fn (array $one): float => $one['isCondiment'] === $isCondiment ? $one['sodiumMg']->typical : 0.0, $this->servings));
+        return array_sum(
+            array_map(
+                static fn(array $one): float => $one['isCondiment'] === $isCondiment ? $one['sodiumMg']->typical : 0.0,
+                $this->servings,
+            ),
+        );
     }
 
     public function totalMg(): float
@@ -39,6 +55,6 @@ final readonly class IntakeDay
 
     public function live(): int
     {
-        return count(array_filter($this->servings, static fn (array $one): bool => $one['isLive']));
+        return count(array_filter($this->servings, static fn(array $one): bool => $one['isLive']));
     }
 }

@@ -12,9 +12,7 @@ use Tempesal\Core\Measure\Band;
 final readonly class IntakePeriod
 {
     /** @param  non-empty-list<IntakeDay>  $days */
-    public function __construct(public array $days)
-    {
-    }
+    public function __construct(public array $days) {}
 
     /** The last days of it. */
     public function last(int $days): self
@@ -27,30 +25,44 @@ final readonly class IntakePeriod
     /** Milligrams a day. Servings of one batch are wrong in the same way, also on different days. */
     public function mean(): Band
     {
-        $servings = array_merge(...array_map(static fn (IntakeDay $day): array => $day->servings, $this->days));
-        $ferments = (new SodiumDay(0.0, 0.0, array_map(static fn (array $one): array => ['source' => $one['source'], 'sodiumMg' => $one['sodiumMg']], $servings)))->ferments();
-        $rest = array_sum(array_map(static fn (IntakeDay $day): float => $day->estimateMg + $day->writtenMg, $this->days));
+        $servings = array_merge(...array_map(static fn(IntakeDay $day): array => $day->servings, $this->days));
+        $ferments = (new SodiumDay(
+            0.0,
+            0.0,
+            array_map(
+                static fn(array $one): array => ['source' => $one['source'], 'sodiumMg' => $one['sodiumMg']],
+                $servings,
+            ),
+        ))->ferments();
+        $rest = array_sum(
+            array_map(static fn(IntakeDay $day): float => $day->estimateMg + $day->writtenMg, $this->days),
+        );
         $count = count($this->days);
 
-        return Band::of(($rest + $ferments->low) / $count, ($rest + $ferments->typical) / $count, ($rest + $ferments->high) / $count);
+        return Band::of(
+            ($rest + $ferments->low) / $count,
+            ($rest + $ferments->typical) / $count,
+            ($rest + $ferments->high) / $count,
+        );
     }
 
     /** Milligrams a day against which they are held, on average. */
     public function meanTarget(): float
     {
-        return array_sum(array_map(static fn (IntakeDay $day): float => $day->targetMg, $this->days)) / count($this->days);
+        return array_sum(array_map(static fn(IntakeDay $day): float => $day->targetMg, $this->days)) /
+            count($this->days);
     }
 
     /** @return array{estimate: float, written: float, ferments: float, condiments: float} milligrams */
     public function shares(): array
     {
-        $sum = fn (callable $of): float => array_sum(array_map($of, $this->days));
+        $sum = fn(callable $of): float => array_sum(array_map($of, $this->days));
 
         return [
-            'estimate' => $sum(static fn (IntakeDay $day): float => $day->estimateMg),
-            'written' => $sum(static fn (IntakeDay $day): float => $day->writtenMg),
-            'ferments' => $sum(static fn (IntakeDay $day): float => $day->of(false)),
-            'condiments' => $sum(static fn (IntakeDay $day): float => $day->of(true)),
+            'estimate' => $sum(static fn(IntakeDay $day): float => $day->estimateMg),
+            'written' => $sum(static fn(IntakeDay $day): float => $day->writtenMg),
+            'ferments' => $sum(static fn(IntakeDay $day): float => $day->of(false)),
+            'condiments' => $sum(static fn(IntakeDay $day): float => $day->of(true)),
         ];
     }
 
@@ -61,10 +73,14 @@ final readonly class IntakePeriod
         foreach ($this->days as $day) {
             foreach ($day->servings as $one) {
                 $there = $sources[$one['source']] ?? ['name' => $one['name'], 'milligrams' => 0.0, 'servings' => 0];
-                $sources[$one['source']] = ['name' => $one['name'], 'milligrams' => $there['milligrams'] + $one['sodiumMg']->typical, 'servings' => $there['servings'] + 1];
+                $sources[$one['source']] = [
+                    'name' => $one['name'],
+                    'milligrams' => $there['milligrams'] + $one['sodiumMg']->typical,
+                    'servings' => $there['servings'] + 1,
+                ];
             }
         }
-        uasort($sources, static fn (array $one, array $other): int => $other['milligrams'] <=> $one['milligrams']);
+        uasort($sources, static fn(array $one, array $other): int => $other['milligrams'] <=> $one['milligrams']);
 
         return $sources;
     }
@@ -72,17 +88,17 @@ final readonly class IntakePeriod
     /** @return array<string, float> milligrams a day by batch */
     public function meanBySource(): array
     {
-        return array_map(fn (array $source): float => $source['milligrams'] / count($this->days), $this->sources());
+        return array_map(fn(array $source): float => $source['milligrams'] / count($this->days), $this->sources());
     }
 
     public function daysPast(): int
     {
-        return count(array_filter($this->days, static fn (IntakeDay $day): bool => $day->totalMg() > $day->targetMg));
+        return count(array_filter($this->days, static fn(IntakeDay $day): bool => $day->totalMg() > $day->targetMg));
     }
 
     public function live(): int
     {
-        return array_sum(array_map(static fn (IntakeDay $day): int => $day->live(), $this->days));
+        return array_sum(array_map(static fn(IntakeDay $day): int => $day->live(), $this->days));
     }
 
     /** Kinds of live ferment that were met. */
@@ -103,6 +119,11 @@ final readonly class IntakePeriod
     /** @return list<string> dates on which nothing live was eaten */
     public function without(): array
     {
-        return array_values(array_map(static fn (IntakeDay $day): string => $day->date, array_filter($this->days, static fn (IntakeDay $day): bool => $day->live() === 0)));
+        return array_values(
+            array_map(
+                static fn(IntakeDay $day): string => $day->date,
+                array_filter($this->days, static fn(IntakeDay $day): bool => $day->live() === 0),
+            ),
+        );
     }
 }

@@ -37,12 +37,14 @@ final class LabelSodium
         $sodium = match ($how->text('by')) {
             'mg' => self::number($how, 'milligrams', self::MOST_MG),
             'salt' => self::ofSalt(self::number($how, 'saltG', 50.0)),
-            'per_100g' => self::each($how) * self::number($how, 'grams', self::MOST_G) / 100.0,
+            'per_100g' => (self::each($how) * self::number($how, 'grams', self::MOST_G)) / 100.0,
             'per_portion' => self::each($how) * self::number($how, 'portions', 50.0),
             default => throw $how->invalid('by', Message::of('errors.label_by')),
         };
 
-        return $sodium > self::MOST_MG ? throw $how->invalid('by', Message::of('errors.label_too_much', mg: round($sodium), most: self::MOST_MG)) : $sodium;
+        return $sodium > self::MOST_MG
+            ? throw $how->invalid('by', Message::of('errors.label_too_much', mg: round($sodium), most: self::MOST_MG))
+            : $sodium;
     }
 
     /**
@@ -52,24 +54,32 @@ final class LabelSodium
      */
     public static function per100g(float $typical): Band
     {
-        return Band::of($typical * (1.0 - self::FIFTH), $typical, min(SodiumChloride::LABEL_MG_PER_100_G, $typical * (1.0 + self::FIFTH)));
+        return Band::of(
+            $typical * (1.0 - self::FIFTH),
+            $typical,
+            min(SodiumChloride::LABEL_MG_PER_100_G, $typical * (1.0 + self::FIFTH)),
+        );
     }
 
     /** Milligrams of sodium in grams of salt as printed on a European label. */
     public static function ofSalt(float $grams): float
     {
-        return $grams / SodiumChloride::EU_LABEL_SALT_PER_SODIUM * 1000.0;
+        return ($grams / SodiumChloride::EU_LABEL_SALT_PER_SODIUM) * 1000.0;
     }
 
     private static function each(Fields $how): float
     {
-        return $how->has('saltG') ? self::ofSalt(self::number($how, 'saltG', 100.0)) : self::number($how, 'sodiumMg', 40_000.0);
+        return $how->has('saltG')
+            ? self::ofSalt(self::number($how, 'saltG', 100.0))
+            : self::number($how, 'sodiumMg', 40_000.0);
     }
 
     private static function number(Fields $how, string $key, float $most): float
     {
         $value = $how->number($key);
 
-        return $value < 0.0 || $value > $most ? throw $how->invalid($key, Message::of('errors.between_zero', most: $most)) : $value;
+        return $value < 0.0 || $value > $most
+            ? throw $how->invalid($key, Message::of('errors.between_zero', most: $most))
+            : $value;
     }
 }

@@ -29,7 +29,7 @@ enum Meal: string
         return match ($this) {
             self::Morning => 0.25,
             self::Noon => 0.35,
-            self::Evening => 0.40,
+            self::Evening => 0.4,
         };
     }
 }

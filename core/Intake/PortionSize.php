@@ -18,9 +18,7 @@ final readonly class PortionSize
 {
     private const ROUNDING = 1e-6;
 
-    private function __construct(private float $leastG, private float $stepG)
-    {
-    }
+    private function __construct(private float $leastG, private float $stepG) {}
 
     public static function of(Phase $phase): self
     {
@@ -47,9 +45,12 @@ final readonly class PortionSize
         $size = self::of($plate->phase);
         // Sodium grows with the weight, though not evenly where brine runs out: taken at the least portion, then made sure of.
         $has = $plate->weighing(Grams::of($size->leastG))->sodiumMg($state, Point::typical());
-        $grams = $has <= 0.0 ? $leftG : min($leftG, $size->leastG * max(0.0, $milligrams) / $has);
+        $grams = $has <= 0.0 ? $leftG : min($leftG, ($size->leastG * max(0.0, $milligrams)) / $has);
         for ($grams = $size->down($grams); $grams >= $size->leastG; $grams -= $size->stepG) {
-            if ($plate->weighing(Grams::of($grams))->sodiumMg($state, Point::typical()) <= $milligrams + self::ROUNDING) {
+            if (
+                $plate->weighing(Grams::of($grams))->sodiumMg($state, Point::typical()) <=
+                $milligrams + self::ROUNDING
+            ) {
                 return $grams;
             }
         }

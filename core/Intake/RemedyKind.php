@@ -27,7 +27,9 @@ enum RemedyKind: string
     /** What to do, where it needs no more to be said than that. */
     public function text(): Message
     {
-        return $this === self::Rinse ? Message::of('remedy_kind.rinse', seconds: ServingStyle::RINSED_S) : Message::of("remedy_kind.{$this->value}");
+        return $this === self::Rinse
+            ? Message::of('remedy_kind.rinse', seconds: ServingStyle::RINSED_S)
+            : Message::of("remedy_kind.{$this->value}");
     }
 
     public static function smaller(float $grams, float $insteadOf): Message
@@ -58,7 +60,9 @@ enum RemedyKind: string
     /** What it costs the eater; null where it costs nothing. */
     public function cost(): ?Message
     {
-        return $this === self::Drain || $this === self::OtherDay ? null : Message::of("remedy_kind_cost.{$this->value}");
+        return $this === self::Drain || $this === self::OtherDay
+            ? null
+            : Message::of("remedy_kind_cost.{$this->value}");
     }
 
     /** Its place among them, 0 for the gentlest. */

@@ -16,9 +16,7 @@ final readonly class SodiumDay
      * @param  float  $restMg  milligrams from the rest of the diet
      * @param  list<array{source: string, sodiumMg: Band}>  $eaten  each serving with the batch it came from
      */
-    public function __construct(public float $targetMg, public float $restMg, public array $eaten)
-    {
-    }
+    public function __construct(public float $targetMg, public float $restMg, public array $eaten) {}
 
     /**
      * Sodium from ferments. Servings of one batch are wrong in the same way, so their bands add up;
@@ -34,7 +32,11 @@ final readonly class SodiumDay
             $above[$source] = ($above[$source] ?? 0.0) + $band->high - $band->typical;
         }
 
-        return Band::of(max(0.0, $typical - self::rootOfSquares($below)), $typical, $typical + self::rootOfSquares($above));
+        return Band::of(
+            max(0.0, $typical - self::rootOfSquares($below)),
+            $typical,
+            $typical + self::rootOfSquares($above),
+        );
     }
 
     /** Milligrams left under the target; negative when it is passed. */
@@ -46,6 +48,6 @@ final readonly class SodiumDay
     /** @param  array<string, float>  $parts */
     private static function rootOfSquares(array $parts): float
     {
-        return sqrt(array_sum(array_map(static fn (float $part): float => $part ** 2, $parts)));
+        return sqrt(array_sum(array_map(static fn(float $part): float => $part ** 2, $parts)));
     }
 }

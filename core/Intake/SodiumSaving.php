@@ -16,9 +16,13 @@ final readonly class SodiumSaving
      * @param  float  $savesMg  less than it holds now
      * @param  bool  $isEnough  whether it then holds no more than was wanted
      */
-    public function __construct(public RemedyKind $kind, public Message $text, public float $milligrams, public float $savesMg, public bool $isEnough)
-    {
-    }
+    public function __construct(
+        public RemedyKind $kind,
+        public Message $text,
+        public float $milligrams,
+        public float $savesMg,
+        public bool $isEnough,
+    ) {}
 
     /** @return array{kind: string, text: Message, cost: Message|null, milligrams: float, savesMg: float, savesPercent: float, isEnough: bool} */
     public function toArray(): array
@@ -26,8 +30,13 @@ final readonly class SodiumSaving
         $before = $this->milligrams + $this->savesMg;
 
         return [
-            'kind' => $this->kind->value, 'text' => $this->text, 'cost' => $this->kind->cost(), 'milligrams' => $this->milligrams, 'savesMg' => $this->savesMg,
-            'savesPercent' => $before > 0.0 ? $this->savesMg / $before * 100.0 : 0.0, 'isEnough' => $this->isEnough,
+            'kind' => $this->kind->value,
+            'text' => $this->text,
+            'cost' => $this->kind->cost(),
+            'milligrams' => $this->milligrams,
+            'savesMg' => $this->savesMg,
+            'savesPercent' => $before > 0.0 ? ($this->savesMg / $before) * 100.0 : 0.0,
+            'isEnough' => $this->isEnough,
         ];
     }
 }

@@ -50,23 +50,33 @@ final class SodiumSavings
     public static function of(BatchState $state, Serve $serving, ?float $wantedMg, array $others = []): array
     {
         $now = $serving->sodiumMg($state, Point::typical());
-        $then = array_map(static fn (array $one): array => [$one['remedy'], $one['text'], $one['milligrams']], $others);
+        $then = array_map(static fn(array $one): array => [$one['remedy'], $one['text'], $one['milligrams']], $others);
         if ($serving->phase === Phase::Pieces) {
             array_push($then, ...self::ways($state, $serving));
         }
         $share = $wantedMg === null || $now <= 0.0 ? self::USUAL_SHARE : min(1.0, $wantedMg / $now);
         $less = PortionSize::of($serving->phase)->smaller($serving->grams->value, $share);
         if ($less !== null) {
-            $then[] = [RemedyKind::Smaller, RemedyKind::smaller($less, $serving->grams->value), $serving->weighing(Grams::of($less))->sodiumMg($state, Point::typical())];
+            $then[] = [
+                RemedyKind::Smaller,
+                RemedyKind::smaller($less, $serving->grams->value),
+                $serving->weighing(Grams::of($less))->sodiumMg($state, Point::typical()),
+            ];
         }
         $savings = [];
         foreach ($then as [$kind, $text, $milligrams]) {
             if ($now - $milligrams > self::LEAST_MG) {
-                $savings[] = new SodiumSaving($kind, $text, $milligrams, $now - $milligrams, $wantedMg === null || $milligrams <= $wantedMg + self::ROUNDING);
+                $savings[] = new SodiumSaving(
+                    $kind,
+                    $text,
+                    $milligrams,
+                    $now - $milligrams,
+                    $wantedMg === null || $milligrams <= $wantedMg + self::ROUNDING,
+                );
             }
         }
-        $rank = static fn (SodiumSaving $one): array => [$one->isEnough ? 0 : 1, $one->kind->rank()];
-        usort($savings, static fn (SodiumSaving $one, SodiumSaving $other): int => $rank($one) <=> $rank($other));
+        $rank = static fn(SodiumSaving $one): array => [$one->isEnough ? 0 : 1, $one->kind->rank()];
+        usort($savings, static fn(SodiumSaving $one, SodiumSaving $other): int => $rank($one) <=> $rank($other));
 
         return $savings;
     }
@@ -74,11 +84,15 @@ final class SodiumSavings
     /** @return list<array{RemedyKind, Message, float}> the same pieces in another way, with their milligrams */
     private static function ways(BatchState $state, Serve $serving): array
     {
-        $served = static fn (RemedyKind $kind, ServingStyle $way, BatchState $from): array => [$kind, $kind->text(), $way->plate(Phase::Pieces, $serving->grams)->sodiumMg($from, Point::typical())];
+        $served = static fn(RemedyKind $kind, ServingStyle $way, BatchState $from): array => [
+            $kind,
+            $kind->text(),
+            $way->plate(Phase::Pieces, $serving->grams)->sodiumMg($from, Point::typical()),
+        ];
 
         return [
-            ...($serving->juice === null ? [] : [$served(RemedyKind::Drain, ServingStyle::Drained, $state)]),
-            ...($serving->rinse === null ? [$served(RemedyKind::Rinse, ServingStyle::Rinsed, $state)] : []),
+            ...$serving->juice === null ? [] : [$served(RemedyKind::Drain, ServingStyle::Drained, $state)],
+            ...$serving->rinse === null ? [$served(RemedyKind::Rinse, ServingStyle::Rinsed, $state)] : [],
             $served(RemedyKind::Soak, ServingStyle::Drained, self::soaked($state)),
         ];
     }
@@ -86,8 +100,14 @@ final class SodiumSavings
     private static function soaked(BatchState $state): BatchState
     {
         $water = max(1.0, $state->phase(Phase::Pieces)->weightG() * self::WATER_RATIO);
-        $fresh = (new Freshen(Grams::of($water), Band::exact(ClingingBrine::drained()->typical)))->applyTo($state, Point::typical());
+        $fresh = (new Freshen(Grams::of($water), Band::exact(ClingingBrine::drained()->typical)))->applyTo(
+            $state,
+            Point::typical(),
+        );
 
-        return Soak::lasting(Seconds::of(self::SOAKED_S), TemperatureHistory::constant(Celsius::of(self::FRIDGE_CELSIUS)))->applyTo($fresh, Point::typical());
+        return Soak::lasting(
+            Seconds::of(self::SOAKED_S),
+            TemperatureHistory::constant(Celsius::of(self::FRIDGE_CELSIUS)),
+        )->applyTo($fresh, Point::typical());
     }
 }

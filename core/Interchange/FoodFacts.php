@@ -24,8 +24,7 @@ final readonly class FoodFacts
         private array $saltNames,
         private array $saltDensities,
         private array $starters = [],
-    ) {
-    }
+    ) {}
 
     public function nameOf(string $id): string
     {

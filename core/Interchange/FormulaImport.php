@@ -20,9 +20,7 @@ final readonly class FormulaImport
 
     private const MOST = 500;
 
-    public function __construct(private Pantry $pantry, private RecipeText $text)
-    {
-    }
+    public function __construct(private Pantry $pantry, private RecipeText $text) {}
 
     /**
      * @param  mixed  $decoded  JSON, or null when the text is none
@@ -51,7 +49,7 @@ final readonly class FormulaImport
     private function bundle(array $decoded): array
     {
         $formulas = $decoded['formulas'] ?? null;
-        if (! is_array($formulas) || ! array_is_list($formulas) || count($formulas) > self::MOST) {
+        if (!is_array($formulas) || !array_is_list($formulas) || count($formulas) > self::MOST) {
             throw new InvalidField('text', Message::of('errors.formula_count', most: self::MOST));
         }
 
@@ -65,11 +63,21 @@ final readonly class FormulaImport
         try {
             $formula = Formula::read($document, $this->pantry);
             $answer = FormulaAnswer::of($formula);
-            $problems = array_map(static fn ($advice): array => ['path' => '', 'text' => $advice->text], array_values(array_filter($answer->advice(), static fn ($advice): bool => $advice->code === 'below_floor')));
+            $problems = array_map(
+                static fn($advice): array => ['path' => '', 'text' => $advice->text],
+                array_values(
+                    array_filter($answer->advice(), static fn($advice): bool => $advice->code === 'below_floor'),
+                ),
+            );
 
             return ['name' => $formula->name, 'document' => $formula->document, 'lines' => [], 'problems' => $problems];
         } catch (InvalidField $refusal) {
-            return ['name' => $name, 'document' => null, 'lines' => [], 'problems' => [['path' => $refusal->path, 'text' => $refusal->explanation()]]];
+            return [
+                'name' => $name,
+                'document' => null,
+                'lines' => [],
+                'problems' => [['path' => $refusal->path, 'text' => $refusal->explanation()]],
+            ];
         }
     }
 
@@ -100,7 +108,10 @@ final readonly class FormulaImport
             throw new InvalidField('text', Message::of('errors.import_empty'));
         }
         $name = '';
-        if ($lines[0]->kind === 'heading' || ($lines[0]->kind === 'food' && $lines[0]->grams === null && $lines[0]->id === null)) {
+        if (
+            $lines[0]->kind === 'heading' ||
+            ($lines[0]->kind === 'food' && $lines[0]->grams === null && $lines[0]->id === null)
+        ) {
             $name = rtrim(array_shift($lines)->text, ':');
         }
 
@@ -118,13 +129,18 @@ final readonly class FormulaImport
         $problems = [];
         foreach ($lines as $line) {
             if ($line->problem !== null) {
-                $problems[] = ['path' => "line {$line->number}", 'text' => Message::of('import.line', line: $line->text, problem: $line->problem)];
+                $problems[] = [
+                    'path' => "line {$line->number}",
+                    'text' => Message::of('import.line', line: $line->text, problem: $line->problem),
+                ];
             }
         }
 
         return [
-            'name' => is_string($document['name']) ? $document['name'] : '', 'document' => $document['steps'] === [] ? null : $document,
-            'lines' => array_map(static fn (RecipeLine $line): array => $line->toArray(), $lines), 'problems' => $problems,
+            'name' => is_string($document['name']) ? $document['name'] : '',
+            'document' => $document['steps'] === [] ? null : $document,
+            'lines' => array_map(static fn(RecipeLine $line): array => $line->toArray(), $lines),
+            'problems' => $problems,
         ];
     }
 }

@@ -28,31 +28,40 @@ final class RecipeDraft
         foreach ($lines as $line) {
             if ($line->kind === 'work') {
                 $work[] = $line->text;
-            } elseif (! $line->isSettled()) {
+            } elseif (!$line->isSettled()) {
                 $notes[] = $line->text;
             } elseif ($line->grams !== null && $line->id !== null) {
                 match (true) {
-                    $line->kind === 'water' => $water += $line->grams,
-                    $line->kind === 'salt' => [$salt, $saltId] = [$salt + $line->grams, $saltId ?? $line->id],
-                    $line->isStarter => $starters[] = ['liquid' => $line->id, 'grams' => round($line->grams, 2)],
-                    default => $foods[] = ['ingredient' => $line->id, 'grams' => round($line->grams, 2)],
+                    $line->kind === 'water' => ($water += $line->grams),
+                    $line->kind === 'salt' => ([$salt, $saltId] = [$salt + $line->grams, $saltId ?? $line->id]),
+                    $line->isStarter => ($starters[] = ['liquid' => $line->id, 'grams' => round($line->grams, 2)]),
+                    default => ($foods[] = ['ingredient' => $line->id, 'grams' => round($line->grams, 2)]),
                 };
             }
         }
         $method ??= self::guess($water, $salt, $starters !== []);
 
         return [
-            'tempesal' => Formula::FORMAT, 'version' => Formula::VERSION, 'name' => trim($name) === '' ? 'A pasted recipe' : trim($name),
-            'method' => $method->value, 'group' => 'pasted', ...FormulaDefaults::of($method),
+            'tempesal' => Formula::FORMAT,
+            'version' => Formula::VERSION,
+            'name' => trim($name) === '' ? 'A pasted recipe' : trim($name),
+            'method' => $method->value,
+            'group' => 'pasted',
+            ...FormulaDefaults::of($method),
             'steps' => $foods === [] ? [] : self::steps($method, $foods, $water, $salt, $saltId, $starters),
-            'work' => $work, 'signs' => [], 'why' => [], 'schools' => [], 'cautions' => [], 'notes' => $notes,
+            'work' => $work,
+            'signs' => [],
+            'why' => [],
+            'schools' => [],
+            'cautions' => [],
+            'notes' => $notes,
         ];
     }
 
     private static function guess(float $water, float $salt, bool $hasStarter): Method
     {
         return match (true) {
-            $water > 0.0 && $salt / $water > 0.10 => Method::QuickSaltPickle,
+            $water > 0.0 && $salt / $water > 0.1 => Method::QuickSaltPickle,
             $water > 0.0 => Method::PouredBrine,
             $hasStarter => Method::CulturedCondiment,
             default => Method::DrySalting,
@@ -64,14 +73,22 @@ final class RecipeDraft
      * @param  list<array{liquid: string, grams: float}>  $starters
      * @return list<array<string, mixed>>
      */
-    private static function steps(Method $method, array $foods, float $water, float $salt, ?string $saltId, array $starters): array
-    {
+    private static function steps(
+        Method $method,
+        array $foods,
+        float $water,
+        float $salt,
+        ?string $saltId,
+        array $starters,
+    ): array {
         $dose = ['product' => $saltId ?? 'fine-sea', 'grams' => round($salt, 2)];
         $starter = array_shift($starters);
         $step = [
-            'kind' => 'process', 'method' => $method->value, ProcessFields::lists($method)[0] => $foods,
-            ...($method->hasPouredBrine() ? ['water' => round($water, 2)] : []),
-            ...($salt > 0.0 || $method->profile()->salting->mindsFoods ? ['salt' => $dose] : []),
+            'kind' => 'process',
+            'method' => $method->value,
+            ProcessFields::lists($method)[0] => $foods,
+            ...$method->hasPouredBrine() ? ['water' => round($water, 2)] : [],
+            ...$salt > 0.0 || $method->profile()->salting->mindsFoods ? ['salt' => $dose] : [],
         ];
         $takesStarter = $method->profile()->preparation->takesStarter;
         if ($starter !== null && $takesStarter) {
@@ -79,7 +96,7 @@ final class RecipeDraft
             $starter = null;
         }
         $more = array_map(
-            static fn (array $one): array => ['kind' => 'starter', ...$one],
+            static fn(array $one): array => ['kind' => 'starter', ...$one],
             array_values(array_filter([$starter, ...$starters])),
         );
 

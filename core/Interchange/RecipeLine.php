@@ -27,8 +27,7 @@ final readonly class RecipeLine
         public ?float $grams = null,
         public ?Message $problem = null,
         public bool $isStarter = false,
-    ) {
-    }
+    ) {}
 
     public function isSettled(): bool
     {
@@ -39,7 +38,12 @@ final readonly class RecipeLine
     public function toArray(): array
     {
         return [
-            'number' => $this->number, 'text' => $this->text, 'kind' => $this->kind, 'id' => $this->id, 'grams' => $this->grams, 'problem' => $this->problem,
+            'number' => $this->number,
+            'text' => $this->text,
+            'kind' => $this->kind,
+            'id' => $this->id,
+            'grams' => $this->grams,
+            'problem' => $this->problem,
         ];
     }
 }

@@ -29,9 +29,11 @@ final class RecipeText
     /** Salts that a recipe names without saying how densely they lie. */
     private const UNCLEAR_SALT = '/\bkosher\b/i';
 
-    public function __construct(private readonly NameIndex $foods, private readonly FoodFacts $facts, private readonly SpoonSystem $spoons = SpoonSystem::Us)
-    {
-    }
+    public function __construct(
+        private readonly NameIndex $foods,
+        private readonly FoodFacts $facts,
+        private readonly SpoonSystem $spoons = SpoonSystem::Us,
+    ) {}
 
     /** @return list<RecipeLine> */
     public function read(string $text): array
@@ -65,7 +67,7 @@ final class RecipeText
             return new RecipeLine($number, $bare, 'food', null, null, Message::of('errors.recipe_formula'));
         }
         $hasNumber = preg_match('/^\W*(?:\d|[½⅓⅔¼¾⅛⅜⅝⅞])|^(?:an?|some)\b|\b(?:pinch|dash)\b/iu', $bare) === 1;
-        if (! $hasNumber && (str_word_count($bare) > 7 || preg_match('/[.!]$/', $bare) === 1)) {
+        if (!$hasNumber && (str_word_count($bare) > 7 || preg_match('/[.!]$/', $bare) === 1)) {
             return new RecipeLine($number, $bare, 'work');
         }
 
@@ -86,9 +88,19 @@ final class RecipeText
         if ($id === null) {
             $near = $name === '' ? [] : $this->foods->find($name, 3);
 
-            return new RecipeLine($number, $line, 'food', null, null, $near === []
-                ? Message::of('errors.recipe_food_unknown')
-                : Message::of('errors.recipe_food_which', names: Listed::any(array_map($this->facts->nameOf(...), $near))));
+            return new RecipeLine(
+                $number,
+                $line,
+                'food',
+                null,
+                null,
+                $near === []
+                    ? Message::of('errors.recipe_food_unknown')
+                    : Message::of(
+                        'errors.recipe_food_which',
+                        names: Listed::any(array_map($this->facts->nameOf(...), $near)),
+                    ),
+            );
         }
 
         return $this->weighed($number, $line, 'food', $id, $amount, $counted);
@@ -103,14 +115,27 @@ final class RecipeText
         $id ??= 'fine-sea';
         $grams = $this->grams($amount, $this->facts->densityOf($id, true));
 
-        return new RecipeLine($number, $line, 'salt', $id, $grams, $grams === null ? Message::of('errors.recipe_salt_amount') : null);
+        return new RecipeLine(
+            $number,
+            $line,
+            'salt',
+            $id,
+            $grams,
+            $grams === null ? Message::of('errors.recipe_salt_amount') : null,
+        );
     }
 
-    private function weighed(int $number, string $line, string $kind, string $id, ?string $amount, ?string $counted): RecipeLine
-    {
+    private function weighed(
+        int $number,
+        string $line,
+        string $kind,
+        string $id,
+        ?string $amount,
+        ?string $counted,
+    ): RecipeLine {
         $grams = $this->grams($amount, $this->facts->densityOf($id, false));
         $isStarter = $this->facts->isStarter($id);
-        if ($grams !== null && $counted === null && ! self::isBare($amount)) {
+        if ($grams !== null && $counted === null && !self::isBare($amount)) {
             return new RecipeLine($number, $line, $kind, $id, $grams, null, $isStarter);
         }
         $one = PieceWeight::of($id, $counted);
@@ -128,12 +153,27 @@ final class RecipeText
     private function split(string $line): array
     {
         $number = '(?:\d+\s+\d+\s*\/\s*\d+|\d+\s*\/\s*\d+|\d+(?:[.,]\d+)?(?:\s*[½⅓⅔¼¾⅛⅜⅝⅞])?|[½⅓⅔¼¾⅛⅜⅝⅞]|\ban?\b)';
-        $units = 'kg|kilos?|grams?|gr?|mg|lbs?|pounds?|oz|ounces?|fl\.?\s*oz|ml|cl|dl|litres?|liters?|l|tsps?|teaspoons?|tbsps?|tablespoons?|tbs|cups?|pints?|pt|quarts?|qt|gallons?|pinch(?:es)?|dash(?:es)?';
+        $units =
+            'kg|kilos?|grams?|gr?|mg|lbs?|pounds?|oz|ounces?|fl\.?\s*oz|ml|cl|dl|litres?|liters?|l|tsps?|teaspoons?|tbsps?|tablespoons?|tbs|cups?|pints?|pt|quarts?|qt|gallons?|pinch(?:es)?|dash(?:es)?';
         $fill = '(?:(?:level|rounded|heaped|heaping|scant)\s+)?';
-        if (preg_match("/^\\W*(?<amount>{$number}\\s*{$fill}(?:{$units})(?:\\s+(?:and|\\+)?\\s*{$number}\\s*(?:{$units}))?)\\b\\.?\\s*(?<rest>.*)$/iu", $line, $m) === 1) {
+        if (
+            preg_match(
+                "/^\\W*(?<amount>{$number}\\s*{$fill}(?:{$units})(?:\\s+(?:and|\\+)?\\s*{$number}\\s*(?:{$units}))?)\\b\\.?\\s*(?<rest>.*)$/iu",
+                $line,
+                $m,
+            ) === 1
+        ) {
             return [$m['amount'], null, $m['rest']];
         }
-        if (preg_match("/^\\W*(?<amount>{$number})(?:\\s*(?:-|–|to)\\s*{$number})?\\s*(?:large|medium|small|big)?\\s*(?<counted>".self::COUNTED.')?\b\s*(?<rest>.*)$/iu', $line, $m) === 1) {
+        if (
+            preg_match(
+                "/^\\W*(?<amount>{$number})(?:\\s*(?:-|–|to)\\s*{$number})?\\s*(?:large|medium|small|big)?\\s*(?<counted>" .
+                    self::COUNTED .
+                    ')?\b\s*(?<rest>.*)$/iu',
+                $line,
+                $m,
+            ) === 1
+        ) {
             $counted = $m['counted'] === '' ? null : rtrim(mb_strtolower($m['counted']), 's');
 
             return [$m['amount'], $counted === 'bunche' ? 'bunch' : $counted, $m['rest']];

@@ -33,18 +33,34 @@ final class SchemaRecipe
             'description' => $formula->summary(),
             'recipeCategory' => $formula->group,
             'cookingMethod' => $formula->method->label(),
-            'recipeYield' => Message::of('recipe.yield', servings: $answer->servings(), grams: round($formula->serving->grams->value, 1)),
+            'recipeYield' => Message::of(
+                'recipe.yield',
+                servings: $answer->servings(),
+                grams: round($formula->serving->grams->value, 1),
+            ),
             'totalTime' => sprintf('P%dD', (int) ceil($formula->window->readyDays)),
-            'recipeIngredient' => array_map(static fn (FormulaLine $line): string => self::ingredient($line), $answer->lines),
-            'recipeInstructions' => array_map(static fn (string $text): array => ['@type' => 'HowToStep', 'text' => $text], $formula->work),
+            'recipeIngredient' => array_map(
+                static fn(FormulaLine $line): string => self::ingredient($line),
+                $answer->lines,
+            ),
+            'recipeInstructions' => array_map(
+                static fn(string $text): array => ['@type' => 'HowToStep', 'text' => $text],
+                $formula->work,
+            ),
             'nutrition' => [
                 '@type' => 'NutritionInformation',
                 'servingSize' => sprintf('%s g', round($formula->serving->grams->value, 1)),
                 'sodiumContent' => sprintf('%d mg', LabelRounding::milligrams($answer->typicalServingMg())),
             ],
             'encoding' => [
-                '@type' => 'MediaObject', 'name' => self::CARRIED, 'encodingFormat' => self::ENCODING,
-                'contentUrl' => self::DATA.base64_encode((string) json_encode($formula->document, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)),
+                '@type' => 'MediaObject',
+                'name' => self::CARRIED,
+                'encodingFormat' => self::ENCODING,
+                'contentUrl' =>
+                    self::DATA .
+                    base64_encode(
+                        (string) json_encode($formula->document, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+                    ),
             ],
         ];
     }
@@ -56,7 +72,7 @@ final class SchemaRecipe
      */
     public static function find(mixed $decoded): array
     {
-        if (! is_array($decoded)) {
+        if (!is_array($decoded)) {
             return [];
         }
         if (array_is_list($decoded)) {
@@ -80,7 +96,10 @@ final class SchemaRecipe
     {
         $encodings = $recipe['encoding'] ?? [];
         foreach (is_array($encodings) && array_is_list($encodings) ? $encodings : [$encodings] as $encoding) {
-            $url = is_array($encoding) && ($encoding['name'] ?? null) === self::CARRIED ? $encoding['contentUrl'] ?? null : null;
+            $url =
+                is_array($encoding) && ($encoding['name'] ?? null) === self::CARRIED
+                    ? $encoding['contentUrl'] ?? null
+                    : null;
             if (is_string($url) && str_starts_with($url, self::DATA)) {
                 $text = base64_decode(substr($url, strlen(self::DATA)), true);
 
@@ -101,7 +120,7 @@ final class SchemaRecipe
     {
         return [
             'name' => is_string($recipe['name'] ?? null) ? mb_substr($recipe['name'], 0, 200) : '',
-            'ingredients' => self::flat($recipe['recipeIngredient'] ?? $recipe['ingredients'] ?? []),
+            'ingredients' => self::flat($recipe['recipeIngredient'] ?? ($recipe['ingredients'] ?? [])),
             'work' => self::flat($recipe['recipeInstructions'] ?? []),
         ];
     }
@@ -117,9 +136,16 @@ final class SchemaRecipe
     private static function flat(mixed $value): array
     {
         if (is_string($value)) {
-            return array_values(array_filter(array_map(static fn (string $line): string => mb_substr(trim(strip_tags($line)), 0, 400), preg_split('/\R/u', $value) ?: [])));
+            return array_values(
+                array_filter(
+                    array_map(
+                        static fn(string $line): string => mb_substr(trim(strip_tags($line)), 0, 400),
+                        preg_split('/\R/u', $value) ?: [],
+                    ),
+                ),
+            );
         }
-        if (! is_array($value)) {
+        if (!is_array($value)) {
             return [];
         }
         if (isset($value['text'])) {

@@ -22,15 +22,17 @@ final readonly class InverseAnswer
         public float $reached,
         public bool $isReached,
         public Message $message,
-    ) {
-    }
+    ) {}
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
         return [
-            'amount' => $this->amount, 'unit' => $this->unit, 'reached' => $this->reached,
-            'isReached' => $this->isReached, 'sentence' => $this->message,
+            'amount' => $this->amount,
+            'unit' => $this->unit,
+            'reached' => $this->reached,
+            'isReached' => $this->isReached,
+            'sentence' => $this->message,
         ];
     }
 }

@@ -28,7 +28,12 @@ final class InverseQuestions
     public static function read(Fields $fields): InverseQuestion
     {
         $word = $fields->text('question');
-        $class = self::ALL[$word] ?? throw $fields->invalid('question', Message::of('errors.one_of', choices: Listed::any(array_keys(self::ALL))));
+        $class =
+            self::ALL[$word] ??
+            throw $fields->invalid(
+                'question',
+                Message::of('errors.one_of', choices: Listed::any(array_keys(self::ALL))),
+            );
 
         return $class::read($fields);
     }

@@ -16,9 +16,7 @@ use Tempesal\Core\Message\Message;
  */
 final readonly class PortionForSodium implements InverseQuestion
 {
-    private function __construct(private float $sodiumMg, private Serve $serving)
-    {
-    }
+    private function __construct(private float $sodiumMg, private Serve $serving) {}
 
     public static function read(Fields $fields): self
     {
@@ -35,9 +33,21 @@ final readonly class PortionForSodium implements InverseQuestion
         $grams = $this->sodiumMg / $perGram;
         $there = $state->phase($this->serving->phase)->weightG();
         if ($grams > $there) {
-            return new InverseAnswer($there, 'g', $there * $perGram, true, Message::of('inverse.portion_all', grams: round($there, 0), mg: round($there * $perGram, 0)));
+            return new InverseAnswer(
+                $there,
+                'g',
+                $there * $perGram,
+                true,
+                Message::of('inverse.portion_all', grams: round($there, 0), mg: round($there * $perGram, 0)),
+            );
         }
 
-        return new InverseAnswer($grams, 'g', $this->sodiumMg, true, Message::of('inverse.portion', grams: round($grams, 0), mg: round($this->sodiumMg, 0)));
+        return new InverseAnswer(
+            $grams,
+            'g',
+            $this->sodiumMg,
+            true,
+            Message::of('inverse.portion', grams: round($grams, 0), mg: round($this->sodiumMg, 0)),
+        );
     }
 }

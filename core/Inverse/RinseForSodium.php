@@ -22,9 +22,7 @@ final readonly class RinseForSodium implements InverseQuestion
     /** Nobody rinses a portion for longer. */
     private const LONGEST_S = 600.0;
 
-    private function __construct(private float $sodiumMg, private Serve $serving, private Celsius $temperature)
-    {
-    }
+    private function __construct(private float $sodiumMg, private Serve $serving, private Celsius $temperature) {}
 
     public static function read(Fields $fields): self
     {
@@ -34,7 +32,8 @@ final readonly class RinseForSodium implements InverseQuestion
         }
 
         return new self(
-            TargetSodium::read($fields), $serving,
+            TargetSodium::read($fields),
+            $serving,
             $fields->has('celsius') ? $fields->quantity('celsius', Celsius::class) : Celsius::of(Rinsing::TAP_CELSIUS),
         );
     }
@@ -42,19 +41,33 @@ final readonly class RinseForSodium implements InverseQuestion
     public function answer(Ledger $ledger): InverseAnswer
     {
         $state = $ledger->state();
-        $sodiumAt = fn (float $seconds): float => $seconds === 0.0
+        $sodiumAt = fn(float $seconds): float => $seconds === 0.0
             ? $this->serving->sodiumMg($state, Point::typical())
-            : $this->serving->rinsed(new Rinsing(Seconds::of($seconds), $this->temperature))->sodiumMg($state, Point::typical());
+            : $this->serving
+                ->rinsed(new Rinsing(Seconds::of($seconds), $this->temperature))
+                ->sodiumMg($state, Point::typical());
         $seconds = TargetSodium::shortest($sodiumAt, $this->sodiumMg, self::LONGEST_S);
         if ($seconds === null) {
             $best = $sodiumAt(self::LONGEST_S);
 
-            return new InverseAnswer(null, 's', $best, false, Message::of('inverse.rinse_too_long', mg: round($best, 0)));
+            return new InverseAnswer(
+                null,
+                's',
+                $best,
+                false,
+                Message::of('inverse.rinse_too_long', mg: round($best, 0)),
+            );
         }
         if ($seconds === 0.0) {
             return new InverseAnswer(null, 's', $sodiumAt(0.0), true, Message::of('inverse.rinse_none'));
         }
 
-        return new InverseAnswer($seconds, 's', $sodiumAt($seconds), true, Message::of('inverse.rinse', time: TargetSodium::time($seconds)));
+        return new InverseAnswer(
+            $seconds,
+            's',
+            $sodiumAt($seconds),
+            true,
+            Message::of('inverse.rinse', time: TargetSodium::time($seconds)),
+        );
     }
 }

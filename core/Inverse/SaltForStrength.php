@@ -15,13 +15,14 @@ use Tempesal\Core\Salt\SaltProduct;
  */
 final readonly class SaltForStrength implements InverseQuestion
 {
-    private function __construct(private TargetStrength $wanted, private SaltProduct $product)
-    {
-    }
+    private function __construct(private TargetStrength $wanted, private SaltProduct $product) {}
 
     public static function read(Fields $fields): self
     {
-        return new self(TargetStrength::read($fields), $fields->has('product') ? SaltProduct::read($fields->child('product')) : SaltProduct::pure());
+        return new self(
+            TargetStrength::read($fields),
+            $fields->has('product') ? SaltProduct::read($fields->child('product')) : SaltProduct::pure(),
+        );
     }
 
     public function answer(Ledger $ledger): InverseAnswer
@@ -30,9 +31,27 @@ final readonly class SaltForStrength implements InverseQuestion
         $now = $strength->share($this->wanted->basis) ?? 0.0;
         $salt = $strength->saltToAdd($this->wanted->share, $this->wanted->basis, $this->product)->value;
         if ($now >= $this->wanted->share) {
-            return new InverseAnswer(null, 'g', $now, true, Message::of('inverse.salt_none', now: $this->wanted->text($now)));
+            return new InverseAnswer(
+                null,
+                'g',
+                $now,
+                true,
+                Message::of('inverse.salt_none', now: $this->wanted->text($now)),
+            );
         }
 
-        return new InverseAnswer($salt, 'g', $this->wanted->share, true, Message::of('inverse.salt', grams: round($salt, 1), name: $this->product->name, now: $this->wanted->text($now), wanted: $this->wanted->text()));
+        return new InverseAnswer(
+            $salt,
+            'g',
+            $this->wanted->share,
+            true,
+            Message::of(
+                'inverse.salt',
+                grams: round($salt, 1),
+                name: $this->product->name,
+                now: $this->wanted->text($now),
+                wanted: $this->wanted->text(),
+            ),
+        );
     }
 }

@@ -28,9 +28,12 @@ final readonly class SoakForSodium implements InverseQuestion
     /** The fridge: a long soak belongs there. */
     private const FRIDGE_CELSIUS = 4.0;
 
-    private function __construct(private float $sodiumMg, private Serve $serving, private Grams $water, private TemperatureHistory $temperature)
-    {
-    }
+    private function __construct(
+        private float $sodiumMg,
+        private Serve $serving,
+        private Grams $water,
+        private TemperatureHistory $temperature,
+    ) {}
 
     public static function read(Fields $fields): self
     {
@@ -39,25 +42,49 @@ final readonly class SoakForSodium implements InverseQuestion
             throw $fields->invalid('phase', Message::of('errors.soak_pieces'));
         }
 
-        return new self(TargetSodium::read($fields), $serving, $fields->grams('water'), TemperatureHistory::read($fields, self::FRIDGE_CELSIUS));
+        return new self(
+            TargetSodium::read($fields),
+            $serving,
+            $fields->grams('water'),
+            TemperatureHistory::read($fields, self::FRIDGE_CELSIUS),
+        );
     }
 
     public function answer(Ledger $ledger): InverseAnswer
     {
-        $fresh = (new Freshen($this->water, Band::exact(ClingingBrine::drained()->typical)))->applyTo($ledger->state(), Point::typical());
+        $fresh = (new Freshen($this->water, Band::exact(ClingingBrine::drained()->typical)))->applyTo(
+            $ledger->state(),
+            Point::typical(),
+        );
         $now = $this->serving->sodiumMg($ledger->state(), Point::typical());
-        $sodiumAt = fn (float $seconds): float => $seconds === 0.0 ? $now
-            : $this->serving->sodiumMg(Soak::lasting(Seconds::of($seconds), $this->temperature)->applyTo($fresh, Point::typical()), Point::typical());
+        $sodiumAt = fn(float $seconds): float => $seconds === 0.0
+            ? $now
+            : $this->serving->sodiumMg(
+                Soak::lasting(Seconds::of($seconds), $this->temperature)->applyTo($fresh, Point::typical()),
+                Point::typical(),
+            );
         $seconds = TargetSodium::shortest($sodiumAt, $this->sodiumMg, self::LONGEST_S);
         if ($seconds === null) {
             $best = $sodiumAt(self::LONGEST_S);
 
-            return new InverseAnswer(null, 's', $best, false, Message::of('inverse.soak_too_long', mg: round($best, 0)));
+            return new InverseAnswer(
+                null,
+                's',
+                $best,
+                false,
+                Message::of('inverse.soak_too_long', mg: round($best, 0)),
+            );
         }
         if ($seconds === 0.0) {
             return new InverseAnswer(null, 's', $now, true, Message::of('inverse.soak_none'));
         }
 
-        return new InverseAnswer($seconds, 's', $sodiumAt($seconds), true, Message::of('inverse.soak', time: TargetSodium::time($seconds), water: round($this->water->value, 0)));
+        return new InverseAnswer(
+            $seconds,
+            's',
+            $sodiumAt($seconds),
+            true,
+            Message::of('inverse.soak', time: TargetSodium::time($seconds), water: round($this->water->value, 0)),
+        );
     }
 }

@@ -14,9 +14,7 @@ use Tempesal\Core\Salt\SaltBasis;
  */
 final readonly class TargetStrength
 {
-    private function __construct(public float $share, public SaltBasis $basis)
-    {
-    }
+    private function __construct(public float $share, public SaltBasis $basis) {}
 
     /** @throws InvalidField */
     public static function read(Fields $fields): self

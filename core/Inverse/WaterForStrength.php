@@ -14,9 +14,7 @@ use Tempesal\Core\Message\Message;
  */
 final readonly class WaterForStrength implements InverseQuestion
 {
-    private function __construct(private TargetStrength $wanted)
-    {
-    }
+    private function __construct(private TargetStrength $wanted) {}
 
     public static function read(Fields $fields): self
     {
@@ -28,10 +26,27 @@ final readonly class WaterForStrength implements InverseQuestion
         $strength = Strength::of($ledger->state());
         $now = $strength->share($this->wanted->basis) ?? 0.0;
         if ($now <= $this->wanted->share) {
-            return new InverseAnswer(null, 'g', $now, true, Message::of('inverse.water_none', now: $this->wanted->text($now)));
+            return new InverseAnswer(
+                null,
+                'g',
+                $now,
+                true,
+                Message::of('inverse.water_none', now: $this->wanted->text($now)),
+            );
         }
         $water = $strength->waterToAdd($this->wanted->share, $this->wanted->basis)->value;
 
-        return new InverseAnswer($water, 'g', $this->wanted->share, true, Message::of('inverse.water', grams: round($water, 0), now: $this->wanted->text($now), wanted: $this->wanted->text()));
+        return new InverseAnswer(
+            $water,
+            'g',
+            $this->wanted->share,
+            true,
+            Message::of(
+                'inverse.water',
+                grams: round($water, 0),
+                now: $this->wanted->text($now),
+                wanted: $this->wanted->text(),
+            ),
+        );
     }
 }

@@ -24,8 +24,7 @@ final readonly class Jar
         public Millimetres $neckHeight,
         public Millimetres $shoulderHeight,
         public Millimetres $bodyHeight,
-    ) {
-    }
+    ) {}
 
     /**
      * @throws InvalidQuantity when the three measures cannot belong to one jar
@@ -46,7 +45,14 @@ final readonly class Jar
             throw new InvalidQuantity(Message::of('errors.jar_height'));
         }
 
-        return new self($nominal, $mouth, $body, Millimetres::of($neck), Millimetres::of($shoulder), Millimetres::of($bodyHeight));
+        return new self(
+            $nominal,
+            $mouth,
+            $body,
+            Millimetres::of($neck),
+            Millimetres::of($shoulder),
+            Millimetres::of($bodyHeight),
+        );
     }
 
     public function height(): Millimetres
@@ -98,12 +104,12 @@ final readonly class Jar
     /** @return float ml of a cylinder measured in mm */
     private static function cylinder(float $width, float $height): float
     {
-        return M_PI * $width ** 2 / 4.0 * $height / 1000.0;
+        return (((M_PI * $width ** 2) / 4.0) * $height) / 1000.0;
     }
 
     /** @return float ml of a truncated cone measured in mm */
     private static function cone(float $bottom, float $top, float $height): float
     {
-        return M_PI * $height * ($bottom ** 2 + $bottom * $top + $top ** 2) / 12.0 / 1000.0;
+        return (M_PI * $height * ($bottom ** 2 + $bottom * $top + $top ** 2)) / 12.0 / 1000.0;
     }
 }

@@ -22,8 +22,7 @@ final readonly class JarFit
         public Millilitres $usable,
         public Millilitres $displaced,
         public Millilitres $bulk,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  float  $density  g/ml of the pieces themselves
@@ -76,7 +75,9 @@ final readonly class JarFit
     public function liquidLevel(Millilitres $liquid): Millimetres
     {
         $covered = $liquid->value >= $this->liquidToCover()->value * self::JUST_COVERED;
-        $volume = $covered ? $this->contents($liquid) : $liquid->value / max(1e-9, 1.0 - $this->displaced->value / $this->bulk->value);
+        $volume = $covered
+            ? $this->contents($liquid)
+            : $liquid->value / max(1e-9, 1.0 - $this->displaced->value / $this->bulk->value);
 
         return $this->jar->heightOf(Millilitres::of($volume));
     }
@@ -97,6 +98,8 @@ final readonly class JarFit
     {
         $top = max(0.0, $jar->height()->value - $packing->headspace->value);
 
-        return Millilitres::of(max(0.0, $jar->volumeUpTo(Millimetres::of($top))->value - $packing->weightVolume->value));
+        return Millilitres::of(
+            max(0.0, $jar->volumeUpTo(Millimetres::of($top))->value - $packing->weightVolume->value),
+        );
     }
 }

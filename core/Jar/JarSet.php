@@ -19,7 +19,10 @@ final readonly class JarSet
     /** @param  non-empty-list<Jar>  $jars */
     public function __construct(public array $jars, public Packing $packing)
     {
-        $this->rooms = array_map(static fn (Jar $jar): float => JarFit::of($jar, $packing, Grams::zero(), 1.0, 1.0)->usable->value, $jars);
+        $this->rooms = array_map(
+            static fn(Jar $jar): float => JarFit::of($jar, $packing, Grams::zero(), 1.0, 1.0)->usable->value,
+            $jars,
+        );
     }
 
     /** Room under the headspace of them all. */
@@ -37,7 +40,7 @@ final readonly class JarSet
     {
         $all = array_sum($this->rooms);
 
-        return array_map(fn (float $room): float => $all > 0.0 ? $room / $all : 1.0 / count($this->jars), $this->rooms);
+        return array_map(fn(float $room): float => $all > 0.0 ? $room / $all : 1.0 / count($this->jars), $this->rooms);
     }
 
     /**

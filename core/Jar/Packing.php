@@ -13,12 +13,11 @@ use Tempesal\Core\Measure\Millimetres;
 final readonly class Packing
 {
     /** Spare brine that is mixed but not needed for the jar: common practice, no source. */
-    public const SPARE_BRINE = 0.10;
+    public const SPARE_BRINE = 0.1;
 
     public function __construct(
         public Millimetres $headspace,
         public Millilitres $weightVolume,
         public float $spareBrine = self::SPARE_BRINE,
-    ) {
-    }
+    ) {}
 }

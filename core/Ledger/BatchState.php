@@ -47,12 +47,11 @@ final readonly class BatchState
         public ?Piece $piece = null,
         private float $pieceGrams = 0.0,
         public float $ripened = 0.0,
-    ) {
-    }
+    ) {}
 
     public static function empty(): self
     {
-        return new self;
+        return new self();
     }
 
     public function phase(Phase $phase): Composition
@@ -74,7 +73,7 @@ final readonly class BatchState
     /** Whether the batch is one phase: a mash, sauce or paste. */
     public function isOnePhase(): bool
     {
-        return ! $this->phase(Phase::Sauce)->isNothing();
+        return !$this->phase(Phase::Sauce)->isNothing();
     }
 
     /** The phase that liquids join: the sauce once there is one, otherwise the brine. */
@@ -96,8 +95,13 @@ final readonly class BatchState
     }
 
     /** A weight of a food that comes in, with its allergens; among the pieces the heaviest says how salt moves. */
-    public function receiveFood(Ingredient $food, float $grams, Phase $into, Point $point, Account $from = Account::Outside): self
-    {
+    public function receiveFood(
+        Ingredient $food,
+        float $grams,
+        Phase $into,
+        Point $point,
+        Account $from = Account::Outside,
+    ): self {
         $next = $this->receive($food->masses($grams, $point), $into, $from);
         $allergens = $next->allergens;
         foreach ($food->allergens as $allergen) {
@@ -106,8 +110,16 @@ final readonly class BatchState
         $leads = $into === Phase::Pieces && $grams > $next->pieceGrams;
 
         return new self(
-            $next->phases, $next->accounts, $next->live, $allergens, $next->clock, $next->bathedFor, $next->bath,
-            $leads ? $food->piece() : $next->piece, $leads ? $grams : $next->pieceGrams, $next->ripened,
+            $next->phases,
+            $next->accounts,
+            $next->live,
+            $allergens,
+            $next->clock,
+            $next->bathedFor,
+            $next->bath,
+            $leads ? $food->piece() : $next->piece,
+            $leads ? $grams : $next->pieceGrams,
+            $next->ripened,
         );
     }
 
@@ -159,7 +171,9 @@ final readonly class BatchState
             throw NotEnough::of($phase, $grams, $weight);
         }
 
-        return $weight > 0.0 ? $there->times(min($point->isTypical() ? 1.0 : 1.0 - self::TRACE, $grams / $weight)) : Composition::none();
+        return $weight > 0.0
+            ? $there->times(min($point->isTypical() ? 1.0 : 1.0 - self::TRACE, $grams / $weight))
+            : Composition::none();
     }
 
     /** Sodium moves inwards, in mg; outwards when negative. It does not disturb the bath. */
@@ -167,7 +181,11 @@ final readonly class BatchState
     {
         $moved = new Composition(sodiumMg: $sodiumMg);
 
-        return $this->shifted([Phase::Brine->value => $moved->times(-1.0), Phase::Pieces->value => $moved], [], $bathedFor);
+        return $this->shifted(
+            [Phase::Brine->value => $moved->times(-1.0), Phase::Pieces->value => $moved],
+            [],
+            $bathedFor,
+        );
     }
 
     /** Pieces and brine were mixed anew: what happens between them starts from evenly spread sodium. */
@@ -190,8 +208,16 @@ final readonly class BatchState
     public function later(float $seconds, float $ripening = 0.0): self
     {
         return new self(
-            $this->phases, $this->accounts, $this->live, $this->allergens, $this->clock + $seconds, $this->bathedFor, $this->bath,
-            $this->piece, $this->pieceGrams, $this->ripened + $ripening,
+            $this->phases,
+            $this->accounts,
+            $this->live,
+            $this->allergens,
+            $this->clock + $seconds,
+            $this->bathedFor,
+            $this->bath,
+            $this->piece,
+            $this->pieceGrams,
+            $this->ripened + $ripening,
         );
     }
 
@@ -218,7 +244,7 @@ final readonly class BatchState
             $places[$phase->value] = $this->phase($phase)->sodiumMg;
         }
         foreach (Account::cases() as $account) {
-            if (! $account->isSource()) {
+            if (!$account->isSource()) {
                 $places[$account->value] = $this->account($account)->sodiumMg;
             }
         }
@@ -252,7 +278,18 @@ final readonly class BatchState
             $accounts[$account] = isset($accounts[$account]) ? $accounts[$account]->plus($masses) : $masses;
         }
 
-        return new self($phases, $accounts, $this->live, $this->allergens, $this->clock, $bathedFor ?? $this->bathedFor, $this->bath, $this->piece, $this->pieceGrams, $this->ripened);
+        return new self(
+            $phases,
+            $accounts,
+            $this->live,
+            $this->allergens,
+            $this->clock,
+            $bathedFor ?? $this->bathedFor,
+            $this->bath,
+            $this->piece,
+            $this->pieceGrams,
+            $this->ripened,
+        );
     }
 
     private function emptied(Phase $phase): self
@@ -260,16 +297,49 @@ final readonly class BatchState
         $phases = $this->phases;
         unset($phases[$phase->value]);
 
-        return new self($phases, $this->accounts, $this->live, $this->allergens, $this->clock, $this->bathedFor, $this->bath, $this->piece, $this->pieceGrams, $this->ripened);
+        return new self(
+            $phases,
+            $this->accounts,
+            $this->live,
+            $this->allergens,
+            $this->clock,
+            $this->bathedFor,
+            $this->bath,
+            $this->piece,
+            $this->pieceGrams,
+            $this->ripened,
+        );
     }
 
     private function timed(float $clock, float $bathedFor, ?SoakInProgress $bath): self
     {
-        return new self($this->phases, $this->accounts, $this->live, $this->allergens, $clock, $bathedFor, $bath, $this->piece, $this->pieceGrams, $this->ripened);
+        return new self(
+            $this->phases,
+            $this->accounts,
+            $this->live,
+            $this->allergens,
+            $clock,
+            $bathedFor,
+            $bath,
+            $this->piece,
+            $this->pieceGrams,
+            $this->ripened,
+        );
     }
 
     private function alive(bool $live): self
     {
-        return new self($this->phases, $this->accounts, $live, $this->allergens, $this->clock, $this->bathedFor, $this->bath, $this->piece, $this->pieceGrams, $this->ripened);
+        return new self(
+            $this->phases,
+            $this->accounts,
+            $live,
+            $this->allergens,
+            $this->clock,
+            $this->bathedFor,
+            $this->bath,
+            $this->piece,
+            $this->pieceGrams,
+            $this->ripened,
+        );
     }
 }

@@ -42,6 +42,8 @@ final class ClingingBrine
         $stays = max(self::share($film, $point) * $state->phase(Phase::Pieces)->weightG(), $keepG);
         $leaves = max(0.0, $brine - $stays);
 
-        return $state->release($state->portion(Phase::Brine, $leaves, $point), Phase::Brine, Account::Discarded)->stirred();
+        return $state
+            ->release($state->portion(Phase::Brine, $leaves, $point), Phase::Brine, Account::Discarded)
+            ->stirred();
     }
 }

@@ -28,7 +28,9 @@ final class Diffusion
     {
         $water = $brine->waterG + $partition * $pieces->waterG;
 
-        return $water > 0.0 ? $partition * $pieces->waterG * ($pieces->sodiumMg + $brine->sodiumMg) / $water : $pieces->sodiumMg;
+        return $water > 0.0
+            ? ($partition * $pieces->waterG * ($pieces->sodiumMg + $brine->sodiumMg)) / $water
+            : $pieces->sodiumMg;
     }
 
     /** The state at rest: sodium evened out. */
@@ -61,7 +63,9 @@ final class Diffusion
     /** What is left, 0 to 1, of the way to rest after a time in a fresh bath. */
     private static function left(Piece $piece, float $secondsAt20, float $alpha, Point $point): float
     {
-        return is_infinite($secondsAt20) ? 0.0 : 1.0 - UptakeSeries::share($piece->form, $piece->fourier($secondsAt20, $point), $alpha);
+        return is_infinite($secondsAt20)
+            ? 0.0
+            : 1.0 - UptakeSeries::share($piece->form, $piece->fourier($secondsAt20, $point), $alpha);
     }
 
     private static function towards(BatchState $state, float $share, float $partition, float $bathedFor): BatchState

@@ -46,7 +46,14 @@ final class EntryKinds
         $kind = $fields->text('kind');
         $class = self::ALL[$kind] ?? null;
         if ($class === null) {
-            throw $fields->invalid('kind', Message::of('errors.entry_kind', kind: mb_strimwidth($kind, 0, 40, '…'), choices: Listed::any(self::words())));
+            throw $fields->invalid(
+                'kind',
+                Message::of(
+                    'errors.entry_kind',
+                    kind: mb_strimwidth($kind, 0, 40, '…'),
+                    choices: Listed::any(self::words()),
+                ),
+            );
         }
 
         return $class::read($fields);

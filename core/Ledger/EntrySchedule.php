@@ -15,9 +15,7 @@ final readonly class EntrySchedule
      * @param  non-empty-list<LedgerLine>  $lines
      * @param  float  $seconds  from the first line to the last
      */
-    private function __construct(public array $lines, public float $seconds)
-    {
-    }
+    private function __construct(public array $lines, public float $seconds) {}
 
     /** @param  non-empty-list<Entry>  $entries */
     public static function of(array $entries): self
@@ -25,10 +23,10 @@ final readonly class EntrySchedule
         $lines = [];
         $at = 0.0;
         foreach ($entries as $i => $entry) {
-            $isTimed = $entry instanceof Soak && $entry->duration !== null && ! $entry->even;
+            $isTimed = $entry instanceof Soak && $entry->duration !== null && !$entry->even;
             $isLast = $i === count($entries) - 1;
             $lines[] = new LedgerLine($isTimed ? $entry->openEnded() : $entry, $at);
-            $at += $isTimed && ! $isLast ? $entry->duration->value : 0.0;
+            $at += $isTimed && !$isLast ? $entry->duration->value : 0.0;
         }
 
         return new self($lines, $at);

@@ -35,7 +35,12 @@ final class Ledger
      */
     public function __construct(array $lines, private readonly ?float $horizon = null)
     {
-        $this->lines = array_map(static fn (Entry|LedgerLine $line): LedgerLine => $line instanceof LedgerLine ? $line : new LedgerLine($line), $lines);
+        $this->lines = array_map(
+            static fn(Entry|LedgerLine $line): LedgerLine => $line instanceof LedgerLine
+                ? $line
+                : new LedgerLine($line),
+            $lines,
+        );
     }
 
     public function with(Entry|LedgerLine ...$lines): self
@@ -46,13 +51,26 @@ final class Ledger
     /** The batch with entries written at the moment at which it is looked at. */
     public function then(Entry ...$entries): self
     {
-        return $this->with(...array_map(fn (Entry $entry): LedgerLine => new LedgerLine($entry, $this->horizon), array_values($entries)));
+        return $this->with(
+            ...array_map(
+                fn(Entry $entry): LedgerLine => new LedgerLine($entry, $this->horizon),
+                array_values($entries),
+            ),
+        );
     }
 
     /** The batch as it was or will be, some seconds after it was begun. Lines without a moment always count. */
     public function asOf(float $seconds): self
     {
-        $then = new self(array_values(array_filter($this->lines, static fn (LedgerLine $line): bool => $line->at === null || $line->at <= $seconds)), $seconds);
+        $then = new self(
+            array_values(
+                array_filter(
+                    $this->lines,
+                    static fn(LedgerLine $line): bool => $line->at === null || $line->at <= $seconds,
+                ),
+            ),
+            $seconds,
+        );
         if (count($then->lines) === count($this->lines)) {
             // The same lines come to the same.
             [$then->resolved, $then->trail] = [$this->resolved, $this->trail];
@@ -70,7 +88,7 @@ final class Ledger
     /** @return list<Entry> */
     public function entries(): array
     {
-        return array_map(static fn (LedgerLine $line): Entry => $line->entry, $this->lines);
+        return array_map(static fn(LedgerLine $line): Entry => $line->entry, $this->lines);
     }
 
     /**
@@ -130,7 +148,10 @@ final class Ledger
         }
         $point ??= Point::typical();
         foreach ($lines as $line) {
-            $state = $line->entry->applyTo($line->at === null ? $state : TimeStep::until($state, $line->at, $point), $point);
+            $state = $line->entry->applyTo(
+                $line->at === null ? $state : TimeStep::until($state, $line->at, $point),
+                $point,
+            );
         }
 
         return $this->horizon === null ? $state : TimeStep::until($state, $this->horizon, $point);
@@ -154,12 +175,16 @@ final class Ledger
             foreach ($moments as $i => $moment) {
                 while (isset($lines[$next]) && ($lines[$next]->at ?? 0.0) <= $moment) {
                     $line = $lines[$next++];
-                    $state = $line->entry->applyTo($line->at === null ? $state : TimeStep::until($state, $line->at, $point), $point);
+                    $state = $line->entry->applyTo(
+                        $line->at === null ? $state : TimeStep::until($state, $line->at, $point),
+                        $point,
+                    );
                 }
                 $state = TimeStep::until($state, $moment, $point);
                 foreach (Phase::cases() as $phase) {
                     $masses = $state->phase($phase);
-                    $values["{$i} {$phase->value}"] = $masses->weightG() > self::TRACE_G ? $masses->sodiumPer100g() : 0.0;
+                    $values["{$i} {$phase->value}"] =
+                        $masses->weightG() > self::TRACE_G ? $masses->sodiumPer100g() : 0.0;
                 }
             }
 
@@ -173,7 +198,11 @@ final class Ledger
 
                 return $band->typical > 0.0 ? $band : null;
             };
-            $course[] = ['piecesPer100g' => $band(Phase::Pieces), 'brinePer100g' => $band(Phase::Brine), 'saucePer100g' => $band(Phase::Sauce)];
+            $course[] = [
+                'piecesPer100g' => $band(Phase::Pieces),
+                'brinePer100g' => $band(Phase::Brine),
+                'saucePer100g' => $band(Phase::Sauce),
+            ];
         }
 
         return $course;
@@ -201,7 +230,10 @@ final class Ledger
                 'piecesPer100g' => $state->phase(Phase::Pieces)->sodiumPer100g(),
                 'brinePer100g' => $state->phase(Phase::Brine)->sodiumPer100g(),
                 'saucePer100g' => $state->phase(Phase::Sauce)->sodiumPer100g(),
-                ...array_map(static fn (Serve $serving): float => $serving->sodiumMg($state, $point), array_values($servings)),
+                ...array_map(
+                    static fn(Serve $serving): float => $serving->sodiumMg($state, $point),
+                    array_values($servings),
+                ),
             ];
         });
 

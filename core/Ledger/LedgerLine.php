@@ -10,7 +10,5 @@ namespace Tempesal\Core\Ledger;
 final readonly class LedgerLine
 {
     /** @param  float|null  $at  seconds since the batch was begun; null: right after the line before it */
-    public function __construct(public Entry $entry, public ?float $at = null)
-    {
-    }
+    public function __construct(public Entry $entry, public ?float $at = null) {}
 }

@@ -25,7 +25,14 @@ final class NotEnough extends DomainException implements TempesalException
 
     public static function of(Phase $phase, float $wantedG, float $thereG): self
     {
-        return new self(Message::of('errors.not_enough', there: self::show($thereG), wanted: self::show($wantedG), phase: $phase->value));
+        return new self(
+            Message::of(
+                'errors.not_enough',
+                there: self::show($thereG),
+                wanted: self::show($wantedG),
+                phase: $phase->value,
+            ),
+        );
     }
 
     public static function nothingIn(Phase $phase): self

@@ -50,10 +50,10 @@ enum Reading: string
     public function sodiumMg(Composition $phase, float $value): float
     {
         if ($this === self::BrineStrength) {
-            return SodiumChloride::MG_SODIUM_PER_G * $phase->waterG * $value / (1.0 - $value);
+            return (SodiumChloride::MG_SODIUM_PER_G * $phase->waterG * $value) / (1.0 - $value);
         }
         $perGram = $value / 100.0;
 
-        return $perGram * $phase->saltFreeG() / (1.0 - SodiumChloride::gramsFor($perGram));
+        return ($perGram * $phase->saltFreeG()) / (1.0 - SodiumChloride::gramsFor($perGram));
     }
 }

@@ -16,9 +16,7 @@ use Tempesal\Core\Measure\Composition;
 final readonly class RecordedWithdrawal
 {
     /** @param  array<string, Composition>  $masses  by the value of Phase */
-    private function __construct(private array $masses)
-    {
-    }
+    private function __construct(private array $masses) {}
 
     /** @param  list<array{Phase, float}>  $parts  grams of each phase that leave now */
     public static function of(BatchState $state, array $parts): self
@@ -49,10 +47,16 @@ final readonly class RecordedWithdrawal
             }
             $there = $before->phase($phase);
             $slack = 1e-9 * (1.0 + $there->weightG());
-            if ($booked->waterG > $there->waterG + $slack || $booked->otherG > $there->otherG + $slack || $booked->sodiumMg > $there->sodiumMg + 1e3 * $slack) {
+            if (
+                $booked->waterG > $there->waterG + $slack ||
+                $booked->otherG > $there->otherG + $slack ||
+                $booked->sodiumMg > $there->sodiumMg + 1e3 * $slack
+            ) {
                 throw NotEnough::afterTheFact($phase);
             }
-            $differences[$phase->value] = $booked->minus($before->portion($phase, min($grams, $there->weightG()), Point::typical()));
+            $differences[$phase->value] = $booked->minus(
+                $before->portion($phase, min($grams, $there->weightG()), Point::typical()),
+            );
         }
 
         return $differences;
@@ -65,7 +69,11 @@ final readonly class RecordedWithdrawal
         foreach (Phase::cases() as $phase) {
             if ($fields->has($phase->value)) {
                 $part = $fields->child($phase->value);
-                $masses[$phase->value] = new Composition($part->number('waterG'), $part->number('sodiumMg'), $part->number('otherG'));
+                $masses[$phase->value] = new Composition(
+                    $part->number('waterG'),
+                    $part->number('sodiumMg'),
+                    $part->number('otherG'),
+                );
             }
         }
 
@@ -75,6 +83,6 @@ final readonly class RecordedWithdrawal
     /** @return array<string, array<string, float>> */
     public function toArray(): array
     {
-        return array_map(static fn (Composition $masses): array => $masses->toArray(), $this->masses);
+        return array_map(static fn(Composition $masses): array => $masses->toArray(), $this->masses);
     }
 }

@@ -21,9 +21,7 @@ final readonly class Rinsing
     /** Water from the tap: common practice, no source. */
     public const TAP_CELSIUS = 15.0;
 
-    public function __construct(public Seconds $duration, public Celsius $temperature)
-    {
-    }
+    public function __construct(public Seconds $duration, public Celsius $temperature) {}
 
     public static function underTheTap(Seconds $duration): self
     {
@@ -33,8 +31,13 @@ final readonly class Rinsing
     /** The share of the pieces' sodium that is washed out, 0 to 1; none where nothing is known of the pieces. */
     public function share(?Piece $piece, Point $point): float
     {
-        return $piece === null ? 0.0
-            : UptakeSeries::share($piece->form, $piece->fourier($this->duration->value * Diffusivity::factor($this->temperature), $point), INF);
+        return $piece === null
+            ? 0.0
+            : UptakeSeries::share(
+                $piece->form,
+                $piece->fourier($this->duration->value * Diffusivity::factor($this->temperature), $point),
+                INF,
+            );
     }
 
     /** @throws InvalidField */

@@ -44,7 +44,12 @@ final class RunningStrength
         $soFar = 0.0;
         foreach (count($salts) > 1 ? $salts : [] as $place => $grams) {
             $soFar += $grams;
-            $share = (new JarContents(Grams::of($soFar), Grams::of($vegetable), Grams::of($water), Grams::of($other)))->shareOrNull($basis);
+            $share = (new JarContents(
+                Grams::of($soFar),
+                Grams::of($vegetable),
+                Grams::of($water),
+                Grams::of($other),
+            ))->shareOrNull($basis);
             if ($share !== null) {
                 $running[$place] = $share;
             }

@@ -30,9 +30,7 @@ final readonly class SaltFlow
      * @param  array<string, float>  $from  salt, produce, dressing, starter, added, correction
      * @param  array<string, float>  $to  pieces, brine, sauce, eaten, given, poured_off, rinsed, squeezed, ran_over, not_used, correction
      */
-    private function __construct(public array $from, public array $to)
-    {
-    }
+    private function __construct(public array $from, public array $to) {}
 
     /** @throws NotEnough */
     public static function of(Ledger $ledger): self
@@ -62,7 +60,7 @@ final readonly class SaltFlow
         foreach (Phase::cases() as $phase) {
             $to[$phase->value] = $now->phase($phase)->sodiumMg;
         }
-        $seen = static fn (float $milligrams): bool => $milligrams > self::TRACE_MG;
+        $seen = static fn(float $milligrams): bool => $milligrams > self::TRACE_MG;
 
         return new self(array_filter($from, $seen), array_filter($to, $seen));
     }

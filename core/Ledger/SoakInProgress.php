@@ -13,7 +13,5 @@ use Tempesal\Core\Uptake\TemperatureHistory;
 final readonly class SoakInProgress
 {
     /** @param  Piece|null  $piece  null: the pieces that are in the jar, as they are usually cut */
-    public function __construct(public float $beganAt, public TemperatureHistory $temperature, public ?Piece $piece)
-    {
-    }
+    public function __construct(public float $beganAt, public TemperatureHistory $temperature, public ?Piece $piece) {}
 }

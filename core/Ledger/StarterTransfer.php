@@ -20,9 +20,7 @@ use Tempesal\Core\Salt\SaltBasis;
  */
 final readonly class StarterTransfer
 {
-    private function __construct(private string $lender, private Ledger $ledger, private string $name)
-    {
-    }
+    private function __construct(private string $lender, private Ledger $ledger, private string $name) {}
 
     /** @param  Ledger  $ledger  of the lender, looked at when it lends */
     public static function from(string $lender, string $name, Ledger $ledger): self
@@ -45,15 +43,19 @@ final readonly class StarterTransfer
             throw NotEnough::nothingIn($phase);
         }
         $per100g = $this->ledger->estimates()["{$phase->value}Per100g"]->band;
-        $typical = $masses->sodiumMg / $weight * 100.0;
+        $typical = ($masses->sodiumMg / $weight) * 100.0;
         $strength = Strength::of($state)->share(SaltBasis::BrineStrength) ?? 0.0;
 
         return new Ingredient(
-            "batch-{$this->lender}", ($phase === Phase::Brine ? 'brine of ' : '').$this->name,
-            min(100.0, $masses->waterG / $weight * 100.0),
+            "batch-{$this->lender}",
+            ($phase === Phase::Brine ? 'brine of ' : '') . $this->name,
+            min(100.0, ($masses->waterG / $weight) * 100.0),
             Band::of(min($typical, $per100g->low), $typical, max($typical, $per100g->high)),
-            BrineTable::density($masses->brineStrength()), PieceShape::Pulp,
-            live: $state->live, allergens: $state->allergens(), ph: $state->live ? ExpectedAcid::ph($state->ripened, $strength) : null,
+            BrineTable::density($masses->brineStrength()),
+            PieceShape::Pulp,
+            live: $state->live,
+            allergens: $state->allergens(),
+            ph: $state->live ? ExpectedAcid::ph($state->ripened, $strength) : null,
         );
     }
 

@@ -23,9 +23,7 @@ final readonly class Strength
      * @param  float  $waterG  water that the salt spreads over, that of the pieces weighted by K
      * @param  float  $saltFreeG  everything but the salt
      */
-    private function __construct(private float $saltG, private float $waterG, private float $saltFreeG)
-    {
-    }
+    private function __construct(private float $saltG, private float $waterG, private float $saltFreeG) {}
 
     public static function of(BatchState $state): self
     {
@@ -33,7 +31,11 @@ final readonly class Strength
         $partition = $state->piece->partition ?? 1.0;
         $pieceWater = $state->phase(Phase::Pieces)->waterG;
 
-        return new self(SodiumChloride::gramsFor($present->sodiumMg), $present->waterG + ($partition - 1.0) * $pieceWater, $present->saltFreeG());
+        return new self(
+            SodiumChloride::gramsFor($present->sodiumMg),
+            $present->waterG + ($partition - 1.0) * $pieceWater,
+            $present->saltFreeG(),
+        );
     }
 
     /** The share on a basis; null where there is nothing for it to be a share of. */
@@ -83,7 +85,10 @@ final readonly class Strength
         $ratio = $basis === SaltBasis::BrineStrength ? $share / (1.0 - $share) : $share;
         $room = $ratio * $this->whole($basis) - $this->saltG;
         $weight = $liquid->weightG();
-        $adds = (SodiumChloride::gramsFor($liquid->sodiumMg) - $ratio * ($basis === SaltBasis::OfEverything ? $liquid->saltFreeG() : $liquid->waterG)) / max(1e-12, $weight);
+        $adds =
+            (SodiumChloride::gramsFor($liquid->sodiumMg) -
+                $ratio * ($basis === SaltBasis::OfEverything ? $liquid->saltFreeG() : $liquid->waterG)) /
+            max(1e-12, $weight);
         if ($adds <= 0.0) {
             return $room >= 0.0 ? null : Grams::zero();
         }

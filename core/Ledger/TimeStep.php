@@ -25,13 +25,28 @@ final class TimeStep
             return $state->later($moment - $state->clock);
         }
 
-        return self::bathe($state, $bath->temperature, $bath->piece, $state->clock - $bath->beganAt, $moment - $bath->beganAt, $point);
+        return self::bathe(
+            $state,
+            $bath->temperature,
+            $bath->piece,
+            $state->clock - $bath->beganAt,
+            $moment - $bath->beganAt,
+            $point,
+        );
     }
 
     /** The state after lying in a bath from one moment of the bath's own time to another. */
-    public static function bathe(BatchState $state, TemperatureHistory $temperature, ?Piece $piece, float $from, float $to, Point $point): BatchState
-    {
-        return Diffusion::during($state, $piece, $temperature->secondsAt20($from, $to), $point)
-            ->later($to - $from, $temperature->integrate($from, $to, Ripening::factor(...)));
+    public static function bathe(
+        BatchState $state,
+        TemperatureHistory $temperature,
+        ?Piece $piece,
+        float $from,
+        float $to,
+        Point $point,
+    ): BatchState {
+        return Diffusion::during($state, $piece, $temperature->secondsAt20($from, $to), $point)->later(
+            $to - $from,
+            $temperature->integrate($from, $to, Ripening::factor(...)),
+        );
     }
 }

@@ -13,6 +13,5 @@ final readonly class AmountTerm
         public float $amount,
         public MassUnit|VolumeUnit|null $unit,
         public SpoonFill $fill = SpoonFill::Level,
-    ) {
-    }
+    ) {}
 }

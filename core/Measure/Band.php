@@ -9,14 +9,12 @@ namespace Tempesal\Core\Measure;
  */
 final readonly class Band
 {
-    private function __construct(public float $low, public float $typical, public float $high)
-    {
-    }
+    private function __construct(public float $low, public float $typical, public float $high) {}
 
     /** @throws InvalidQuantity when the three are not finite or not in order */
     public static function of(float $low, float $typical, float $high): self
     {
-        if (! is_finite($low) || ! is_finite($typical) || ! is_finite($high)) {
+        if (!is_finite($low) || !is_finite($typical) || !is_finite($high)) {
             throw InvalidQuantity::notFinite();
         }
         if ($low > $typical || $typical > $high) {

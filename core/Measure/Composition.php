@@ -10,16 +10,11 @@ namespace Tempesal\Core\Measure;
  */
 final readonly class Composition
 {
-    public function __construct(
-        public float $waterG = 0.0,
-        public float $sodiumMg = 0.0,
-        public float $otherG = 0.0,
-    ) {
-    }
+    public function __construct(public float $waterG = 0.0, public float $sodiumMg = 0.0, public float $otherG = 0.0) {}
 
     public static function none(): self
     {
-        return new self;
+        return new self();
     }
 
     /**
@@ -57,7 +52,7 @@ final readonly class Composition
     {
         $weight = $this->weightG();
 
-        return $weight > 0.0 ? $this->sodiumMg / $weight * 100.0 : 0.0;
+        return $weight > 0.0 ? ($this->sodiumMg / $weight) * 100.0 : 0.0;
     }
 
     /** Salt / (salt + water) of a liquid, 0 to 1. */
@@ -75,12 +70,20 @@ final readonly class Composition
 
     public function plus(self $that): self
     {
-        return new self($this->waterG + $that->waterG, $this->sodiumMg + $that->sodiumMg, $this->otherG + $that->otherG);
+        return new self(
+            $this->waterG + $that->waterG,
+            $this->sodiumMg + $that->sodiumMg,
+            $this->otherG + $that->otherG,
+        );
     }
 
     public function minus(self $that): self
     {
-        return new self($this->waterG - $that->waterG, $this->sodiumMg - $that->sodiumMg, $this->otherG - $that->otherG);
+        return new self(
+            $this->waterG - $that->waterG,
+            $this->sodiumMg - $that->sodiumMg,
+            $this->otherG - $that->otherG,
+        );
     }
 
     public function times(float $factor): self
@@ -91,6 +94,11 @@ final readonly class Composition
     /** @return array{waterG: float, sodiumMg: float, otherG: float, weightG: float} */
     public function toArray(): array
     {
-        return ['waterG' => $this->waterG, 'sodiumMg' => $this->sodiumMg, 'otherG' => $this->otherG, 'weightG' => $this->weightG()];
+        return [
+            'waterG' => $this->waterG,
+            'sodiumMg' => $this->sodiumMg,
+            'otherG' => $this->otherG,
+            'weightG' => $this->weightG(),
+        ];
     }
 }

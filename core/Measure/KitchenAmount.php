@@ -12,16 +12,23 @@ use Tempesal\Core\Message\Message;
 final readonly class KitchenAmount
 {
     private const FRACTIONS = [
-        '½' => '1/2', '⅓' => '1/3', '⅔' => '2/3', '¼' => '1/4', '¾' => '3/4',
-        '⅛' => '1/8', '⅜' => '3/8', '⅝' => '5/8', '⅞' => '7/8', '⅙' => '1/6', '⅕' => '1/5',
+        '½' => '1/2',
+        '⅓' => '1/3',
+        '⅔' => '2/3',
+        '¼' => '1/4',
+        '¾' => '3/4',
+        '⅛' => '1/8',
+        '⅜' => '3/8',
+        '⅝' => '5/8',
+        '⅞' => '7/8',
+        '⅙' => '1/6',
+        '⅕' => '1/5',
     ];
 
     /**
      * @param  non-empty-list<AmountTerm>  $terms
      */
-    private function __construct(public array $terms, public string $typed)
-    {
-    }
+    private function __construct(public array $terms, public string $typed) {}
 
     /**
      * @throws InvalidQuantity with a sentence that says what could not be read
@@ -107,7 +114,8 @@ final readonly class KitchenAmount
     private static function readTerm(string $text, string $typed, SpoonSystem $spoons): array
     {
         $fills = 'level|rounded|heaped|heaping|scant';
-        $number = '(?<whole>\d+)\s+(?<top>\d+)\s*\/\s*(?<bottom>\d+)|(?<top2>\d+)\s*\/\s*(?<bottom2>\d+)|(?<decimal>\d+(?:[.,]\d+)?|[.,]\d+)|(?<one>an?)\b';
+        $number =
+            '(?<whole>\d+)\s+(?<top>\d+)\s*\/\s*(?<bottom>\d+)|(?<top2>\d+)\s*\/\s*(?<bottom2>\d+)|(?<decimal>\d+(?:[.,]\d+)?|[.,]\d+)|(?<one>an?)\b';
         $pattern = "/^(?:\\+|and\\b|,)?\\s*(?:(?<fill0>{$fills})\\s+)?(?:{$number})\\s*(?:(?<fill>{$fills})\\s+)?(?<unit>fl\\.?\\s*oz|fluid\\s+ounces?|[a-zA-Z]+)?\\.?\\s*/iu";
         if (preg_match($pattern, $text, $m, PREG_UNMATCHED_AS_NULL) !== 1) {
             throw new InvalidQuantity(Message::of('errors.amount_unclear', typed: self::short($typed)));
@@ -119,9 +127,9 @@ final readonly class KitchenAmount
         if ($unitWord !== null && $unit === null) {
             throw new InvalidQuantity(Message::of('errors.amount_unit', unit: self::short((string) $unitWord)));
         }
-        $fillWord = mb_strtolower($m['fill0'] ?? $m['fill'] ?? 'level');
+        $fillWord = mb_strtolower($m['fill0'] ?? ($m['fill'] ?? 'level'));
         $fill = SpoonFill::from($fillWord === 'heaping' ? 'heaped' : $fillWord);
-        if ($fill !== SpoonFill::Level && ! ($unit instanceof VolumeUnit && $unit->isSpoon())) {
+        if ($fill !== SpoonFill::Level && !($unit instanceof VolumeUnit && $unit->isSpoon())) {
             throw new InvalidQuantity(Message::of('errors.amount_fill'));
         }
 
@@ -145,18 +153,18 @@ final readonly class KitchenAmount
                 throw new InvalidQuantity(Message::of('errors.amount_ambiguous', first: $joined, second: $point));
             }
             $amount = (float) str_replace(',', '.', $m['decimal']);
-            if (! is_finite($amount)) {
+            if (!is_finite($amount)) {
                 throw InvalidQuantity::notFinite();
             }
 
             return $amount;
         }
-        $bottom = (float) ($m['bottom'] ?? $m['bottom2'] ?? '1');
+        $bottom = (float) ($m['bottom'] ?? ($m['bottom2'] ?? '1'));
         if ($bottom === 0.0) {
             throw new InvalidQuantity(Message::of('errors.amount_fraction'));
         }
 
-        return (float) ($m['whole'] ?? '0') + (float) ($m['top'] ?? $m['top2'] ?? '0') / $bottom;
+        return (float) ($m['whole'] ?? '0') + (float) ($m['top'] ?? ($m['top2'] ?? '0')) / $bottom;
     }
 
     private static function unit(string $word, SpoonSystem $spoons): MassUnit|VolumeUnit|null
@@ -196,7 +204,9 @@ final readonly class KitchenAmount
      */
     private static function refuseMixture(array $terms, string $typed): void
     {
-        $kinds = array_unique(array_map(static fn (AmountTerm $term): string => $term->unit === null ? '' : $term->unit::class, $terms));
+        $kinds = array_unique(
+            array_map(static fn(AmountTerm $term): string => $term->unit === null ? '' : $term->unit::class, $terms),
+        );
         if (count($kinds) > 1) {
             throw new InvalidQuantity(Message::of('errors.amount_mixed'));
         }
@@ -208,7 +218,7 @@ final readonly class KitchenAmount
     /** @return array<string, string> */
     private static function spacedFractions(): array
     {
-        return array_map(static fn (string $fraction): string => " {$fraction} ", self::FRACTIONS);
+        return array_map(static fn(string $fraction): string => " {$fraction} ", self::FRACTIONS);
     }
 
     private static function short(string $typed): string

@@ -22,17 +22,21 @@ final class KitchenPhrase
      */
     public static function of(Grams $amount, float $density, SpoonSystem $system, bool $pours): Message
     {
-        if (! $pours) {
+        if (!$pours) {
             return $system === SpoonSystem::Us ? self::pounds($amount->value) : self::grams($amount->value);
         }
         $volume = $amount->value / $density;
         if ($volume < self::CUPS_FROM_ML) {
             return SpoonPhrase::nearest(Millilitres::of($volume), $system)->text;
         }
-        $quarters = (int) round($volume / $system->cup()->millilitres() * 4.0);
-        $text = trim(intdiv($quarters, 4).' '.self::QUARTERS[$quarters % 4]);
+        $quarters = (int) round(($volume / $system->cup()->millilitres()) * 4.0);
+        $text = trim(intdiv($quarters, 4) . ' ' . self::QUARTERS[$quarters % 4]);
 
-        return Message::of('measure.cups', cups: (string) preg_replace('/^0 /', '', $text), isMany: $quarters > 4 ? 'yes' : 'no');
+        return Message::of(
+            'measure.cups',
+            cups: (string) preg_replace('/^0 /', '', $text),
+            isMany: $quarters > 4 ? 'yes' : 'no',
+        );
     }
 
     private static function pounds(float $grams): Message

@@ -9,16 +9,14 @@ namespace Tempesal\Core\Measure;
  */
 abstract readonly class Quantity
 {
-    final private function __construct(public float $value)
-    {
-    }
+    final private function __construct(public float $value) {}
 
     /**
      * @throws InvalidQuantity when the value is not finite or outside the range of the quantity
      */
     public static function of(float $value): static
     {
-        if (! is_finite($value)) {
+        if (!is_finite($value)) {
             throw InvalidQuantity::notFinite();
         }
         if ($value < static::least()) {

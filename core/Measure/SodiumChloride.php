@@ -35,12 +35,12 @@ final class SodiumChloride
     /** Salt, in grams, that water cannot dissolve at 20 °C. */
     public static function undissolved(float $saltGrams, float $waterGrams): float
     {
-        return max(0.0, $saltGrams - $waterGrams * self::SOLUBLE_G_PER_100_G_WATER / 100.0);
+        return max(0.0, $saltGrams - ($waterGrams * self::SOLUBLE_G_PER_100_G_WATER) / 100.0);
     }
 
     /** Water, in grams, that the salt needs to dissolve at 20 °C. */
     public static function waterToDissolve(float $saltGrams): float
     {
-        return $saltGrams * 100.0 / self::SOLUBLE_G_PER_100_G_WATER;
+        return ($saltGrams * 100.0) / self::SOLUBLE_G_PER_100_G_WATER;
     }
 }

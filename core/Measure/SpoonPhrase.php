@@ -16,9 +16,7 @@ final readonly class SpoonPhrase
     /** A quarter is a quarter, whatever the last digit says. */
     private const ROUNDING = 1e-6;
 
-    private function __construct(public Millilitres $volume, public Message $text)
-    {
-    }
+    private function __construct(public Millilitres $volume, public Message $text) {}
 
     /**
      * The nearest amount that quarter teaspoons can measure; an eighth ("a dash") when less than that.
@@ -26,7 +24,7 @@ final readonly class SpoonPhrase
     public static function nearest(Millilitres $wanted, SpoonSystem $system): self
     {
         $teaspoon = $system->teaspoon()->millilitres();
-        $quarters = (int) round($wanted->value / $teaspoon * 4);
+        $quarters = (int) round(($wanted->value / $teaspoon) * 4);
         if ($quarters === 0) {
             return $wanted->value < $teaspoon / 16
                 ? new self(Millilitres::zero(), Message::of('measure.none'))
@@ -40,7 +38,7 @@ final readonly class SpoonPhrase
     public static function atLeast(Millilitres $wanted, SpoonSystem $system): self
     {
         $teaspoon = $system->teaspoon()->millilitres();
-        $quarters = (int) ceil($wanted->value / $teaspoon * 4 - self::ROUNDING);
+        $quarters = (int) ceil(($wanted->value / $teaspoon) * 4 - self::ROUNDING);
 
         return $wanted->value <= $teaspoon / 8 ? self::nearest($wanted, $system) : self::quarters($quarters, $system);
     }
@@ -49,16 +47,19 @@ final readonly class SpoonPhrase
     private static function quarters(int $quarters, SpoonSystem $system): self
     {
         $teaspoon = $system->teaspoon()->millilitres();
-        $perTablespoon = (int) round($system->tablespoon()->millilitres() / $teaspoon * 4);
+        $perTablespoon = (int) round(($system->tablespoon()->millilitres() / $teaspoon) * 4);
         $tablespoons = intdiv($quarters, $perTablespoon);
         $teaspoons = $quarters % $perTablespoon;
         $whole = intdiv($teaspoons, 4);
-        $fraction = trim(($whole > 0 ? $whole : '').' '.self::QUARTERS[$teaspoons % 4]);
+        $fraction = trim(($whole > 0 ? $whole : '') . ' ' . self::QUARTERS[$teaspoons % 4]);
 
-        return new self(Millilitres::of($quarters * $teaspoon / 4), match (true) {
-            $teaspoons === 0 => Message::of('measure.tbsp', tbsp: $tablespoons),
-            $tablespoons === 0 => Message::of('measure.tsp', tsp: $fraction),
-            default => Message::of('measure.tbsp_tsp', tbsp: $tablespoons, tsp: $fraction),
-        });
+        return new self(
+            Millilitres::of(($quarters * $teaspoon) / 4),
+            match (true) {
+                $teaspoons === 0 => Message::of('measure.tbsp', tbsp: $tablespoons),
+                $tablespoons === 0 => Message::of('measure.tsp', tsp: $fraction),
+                default => Message::of('measure.tbsp_tsp', tbsp: $tablespoons, tsp: $fraction),
+            },
+        );
     }
 }

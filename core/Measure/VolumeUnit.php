@@ -59,8 +59,16 @@ enum VolumeUnit: string
     /** Whether the unit is a measuring spoon, which can be level, rounded or heaped. */
     public function isSpoon(): bool
     {
-        return in_array($this, [
-            self::UsTeaspoon, self::UsTablespoon, self::MetricTeaspoon, self::MetricTablespoon, self::AustralianTablespoon,
-        ], true);
+        return in_array(
+            $this,
+            [
+                self::UsTeaspoon,
+                self::UsTablespoon,
+                self::MetricTeaspoon,
+                self::MetricTablespoon,
+                self::AustralianTablespoon,
+            ],
+            true,
+        );
     }
 }

@@ -12,9 +12,7 @@ use JsonSerializable;
 final readonly class Day implements JsonSerializable
 {
     /** @param  string  $date  YYYY-MM-DD */
-    public function __construct(public string $date)
-    {
-    }
+    public function __construct(public string $date) {}
 
     /** @return array{day: string} */
     public function jsonSerialize(): array

@@ -15,9 +15,7 @@ final readonly class Listed implements JsonSerializable
      * @param  list<string|Message|Day>  $items
      * @param  'and'|'or'|'sentences'  $join
      */
-    private function __construct(public array $items, public string $join)
-    {
-    }
+    private function __construct(public array $items, public string $join) {}
 
     /** @param  list<string|Message|Day>  $items  "a, b and c" */
     public static function all(array $items): self
@@ -40,10 +38,13 @@ final readonly class Listed implements JsonSerializable
     /** @param  list<string|Message|Day>  $items */
     public static function joined(array $items, string $join): self
     {
-        return new self($items, match ($join) {
-            'or', 'sentences' => $join,
-            default => 'and',
-        });
+        return new self(
+            $items,
+            match ($join) {
+                'or', 'sentences' => $join,
+                default => 'and',
+            },
+        );
     }
 
     /** @return array{items: list<string|Message|Day>, join: string} */

@@ -15,9 +15,7 @@ use JsonSerializable;
 final readonly class Message implements JsonSerializable
 {
     /** @param  array<string, Value>  $values */
-    public function __construct(public string $code, public array $values = [])
-    {
-    }
+    public function __construct(public string $code, public array $values = []) {}
 
     /**
      * @param  string  $code  "subject.name" of the catalogue
@@ -38,7 +36,13 @@ final readonly class Message implements JsonSerializable
     /** For logs and for what can hold no more than a text: the code, with the values where it has any. */
     public function encode(): string
     {
-        return $this->values === [] ? $this->code : $this->code.json_encode($this->values, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+        return $this->values === []
+            ? $this->code
+            : $this->code .
+                    json_encode(
+                        $this->values,
+                        JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION,
+                    );
     }
 
     /** What encode() wrote; null where it is something else. */
@@ -73,12 +77,19 @@ final readonly class Message implements JsonSerializable
             return new Day($value['day']);
         }
         if (is_array($value['items'] ?? null)) {
-            $items = array_values(array_filter(array_map(static fn (mixed $item): string|self|Day|null => match (true) {
-                is_string($item) => $item,
-                is_array($item) && is_string($item['day'] ?? null) => new Day($item['day']),
-                is_array($item) => self::read($item),
-                default => null,
-            }, $value['items'])));
+            $items = array_values(
+                array_filter(
+                    array_map(
+                        static fn(mixed $item): string|self|Day|null => match (true) {
+                            is_string($item) => $item,
+                            is_array($item) && is_string($item['day'] ?? null) => new Day($item['day']),
+                            is_array($item) => self::read($item),
+                            default => null,
+                        },
+                        $value['items'],
+                    ),
+                ),
+            );
 
             return Listed::joined($items, is_string($value['join'] ?? null) ? $value['join'] : 'and');
         }

@@ -18,9 +18,7 @@ final readonly class EdiblePart
     private const SAUCE_G = 15.0;
 
     /** @param  Window|null  $window  for batches that were made without a formula; null where nothing ripens */
-    private function __construct(public Phase $phase, public Grams $portion, public ?Window $window)
-    {
-    }
+    private function __construct(public Phase $phase, public Grams $portion, public ?Window $window) {}
 
     public static function pieces(?Window $window): self
     {

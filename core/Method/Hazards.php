@@ -41,13 +41,12 @@ final readonly class Hazards
         public bool $hasPlantsInOil = false,
         public bool $isLowAcidPuree = false,
         public bool $isSweetSauce = false,
-    ) {
-    }
+    ) {}
 
     public static function of(Ledger $ledger, Method $method): self
     {
         $all = 0.0;
-        $by = array_fill_keys(array_map(static fn (FoodTrait $trait): string => $trait->value, FoodTrait::cases()), 0.0);
+        $by = array_fill_keys(array_map(static fn(FoodTrait $trait): string => $trait->value, FoodTrait::cases()), 0.0);
         $hasEgg = $isSauce = false;
         foreach (self::foods($ledger) as [$food, $grams, $into]) {
             $all += $grams;
@@ -57,14 +56,18 @@ final readonly class Hazards
             $hasEgg = $hasEgg || in_array(Allergen::Egg, $food->allergens, true);
             $isSauce = $isSauce || $into === Phase::Sauce;
         }
-        $share = static fn (FoodTrait $trait): float => $all > 0.0 ? $by[$trait->value] / $all : 0.0;
+        $share = static fn(FoodTrait $trait): float => $all > 0.0 ? $by[$trait->value] / $all : 0.0;
         $isSauce = $isSauce || $ledger->state()->isOnePhase();
 
         return new self(
             $hasEgg && $method->isMade(),
             $by[FoodTrait::LowAcidPlant->value] > 0.0 && $share(FoodTrait::Oil) >= self::LIES_IN_OIL,
-            $isSauce && $method !== Method::Transform && $method->isMade() && $share(FoodTrait::LowAcidPlant) >= self::IS_LOW_ACID
-                && (SaltedContents::of($ledger, $method)?->contents->shareOrNull(SaltBasis::OfEverything) ?? 1.0) < self::HARDLY_SALTED * 0.995,
+            $isSauce &&
+                $method !== Method::Transform &&
+                $method->isMade() &&
+                $share(FoodTrait::LowAcidPlant) >= self::IS_LOW_ACID &&
+                (SaltedContents::of($ledger, $method)?->contents->shareOrNull(SaltBasis::OfEverything) ?? 1.0) <
+                    self::HARDLY_SALTED * 0.995,
             $isSauce && $share(FoodTrait::Sweet) >= self::IS_SWEET,
         );
     }

@@ -52,8 +52,7 @@ enum Method: string
     {
         $method = $fields->choice('method', self::class);
 
-        return $method->isMade() ? $method : throw $fields->invalid('method',
-            Message::of('errors.bought_not_made'));
+        return $method->isMade() ? $method : throw $fields->invalid('method', Message::of('errors.bought_not_made'));
     }
 
     public function isMade(): bool
@@ -64,7 +63,7 @@ enum Method: string
     /** @return list<self> those by which a cook makes something */
     public static function made(): array
     {
-        return array_values(array_filter(self::cases(), static fn (self $method): bool => $method->isMade()));
+        return array_values(array_filter(self::cases(), static fn(self $method): bool => $method->isMade()));
     }
 
     /** Whether it needs something of another batch to begin with. */

@@ -38,8 +38,7 @@ final class MethodProfile
         public readonly Preparation $preparation,
         public readonly EdiblePart $eaten,
         public readonly Storage $storage,
-    ) {
-    }
+    ) {}
 
     public static function of(Method $method): self
     {
@@ -63,7 +62,7 @@ final class MethodProfile
     {
         return new self(
             Salting::of(SaltBasis::OfVegetable, usual: 0.0225, least: 0.02)->mindingFoods(),
-            new Preparation(draw: Band::of(0.10, 0.20, 0.30), takesStarter: true),
+            new Preparation(draw: Band::of(0.1, 0.2, 0.3), takesStarter: true),
             EdiblePart::pieces(self::window(7.0, 21.0, 42.0)),
             Storage::vegetables(self::PACKED_HEADSPACE_MM),
         );
@@ -72,7 +71,9 @@ final class MethodProfile
     private static function pouredBrine(): self
     {
         return new self(
-            Salting::of(SaltBasis::OfWater, usual: 0.03, least: 0.02)->mindingFoods()->leastOfEverything(SaltFloor::FERMENTING),
+            Salting::of(SaltBasis::OfWater, usual: 0.03, least: 0.02)
+                ->mindingFoods()
+                ->leastOfEverything(SaltFloor::FERMENTING),
             new Preparation(draw: Preparation::brineDraw(), takesStarter: true),
             EdiblePart::pieces(self::window(4.0, 9.0, 28.0)),
             Storage::vegetables(self::BRINED_HEADSPACE_MM),
@@ -102,8 +103,10 @@ final class MethodProfile
     private static function kimchiDrySalted(): self
     {
         return new self(
-            Salting::of(SaltBasis::OfVegetable, usual: 0.03, least: 0.015)->mindingFoods()->leastAtTheEnd(SaltFloor::FERMENTING),
-            new Preparation(Seconds::ofHours(1.0), Seconds::of(Preparation::RINSED_S), Band::of(0.10, 0.15, 0.25)),
+            Salting::of(SaltBasis::OfVegetable, usual: 0.03, least: 0.015)
+                ->mindingFoods()
+                ->leastAtTheEnd(SaltFloor::FERMENTING),
+            new Preparation(Seconds::ofHours(1.0), Seconds::of(Preparation::RINSED_S), Band::of(0.1, 0.15, 0.25)),
             EdiblePart::pieces(self::window(2.0, 5.0, 30.0)),
             Storage::vegetables(self::PACKED_HEADSPACE_MM),
         );
@@ -112,8 +115,10 @@ final class MethodProfile
     private static function kimchiSoaked(): self
     {
         return new self(
-            Salting::of(SaltBasis::OfWater, usual: 0.065, least: 0.05)->mindingFoods()->leastAtTheEnd(SaltFloor::FERMENTING),
-            new Preparation(Seconds::ofHours(18.0), Seconds::of(Preparation::RINSED_S), Band::of(0.10, 0.15, 0.25)),
+            Salting::of(SaltBasis::OfWater, usual: 0.065, least: 0.05)
+                ->mindingFoods()
+                ->leastAtTheEnd(SaltFloor::FERMENTING),
+            new Preparation(Seconds::ofHours(18.0), Seconds::of(Preparation::RINSED_S), Band::of(0.1, 0.15, 0.25)),
             EdiblePart::pieces(self::window(2.0, 5.0, 30.0)),
             Storage::vegetables(self::PACKED_HEADSPACE_MM),
         );
@@ -122,8 +127,10 @@ final class MethodProfile
     private static function saltAndDrain(): self
     {
         return new self(
-            Salting::of(SaltBasis::OfVegetable, usual: 0.03, least: 0.015)->mindingFoods()->leastAtTheEnd(SaltFloor::FERMENTING),
-            new Preparation(Seconds::ofHours(1.0), draw: Band::of(0.10, 0.20, 0.30)),
+            Salting::of(SaltBasis::OfVegetable, usual: 0.03, least: 0.015)
+                ->mindingFoods()
+                ->leastAtTheEnd(SaltFloor::FERMENTING),
+            new Preparation(Seconds::ofHours(1.0), draw: Band::of(0.1, 0.2, 0.3)),
             EdiblePart::pieces(self::window(1.0, 3.0, 14.0)),
             Storage::vegetables(self::BRINED_HEADSPACE_MM),
         );
@@ -132,7 +139,7 @@ final class MethodProfile
     private static function quickSaltPickle(): self
     {
         return new self(
-            Salting::of(SaltBasis::OfWater, usual: 0.20, least: 0.10),
+            Salting::of(SaltBasis::OfWater, usual: 0.2, least: 0.1),
             new Preparation(Seconds::ofHours(4.0), draw: Preparation::brineDraw()),
             EdiblePart::pieces(null),
             Storage::strictly(self::BRINED_HEADSPACE_MM, days: 7),
@@ -163,7 +170,7 @@ final class MethodProfile
     {
         return new self(
             Salting::of(SaltBasis::OfEverything, usual: 0.02),
-            new Preparation,
+            new Preparation(),
             EdiblePart::sauce(null),
             Storage::sauce(self::SAUCE_HEADSPACE_MM, days: 180),
         );
@@ -173,7 +180,7 @@ final class MethodProfile
     {
         return new self(
             Salting::of(SaltBasis::OfEverything, usual: 0.0),
-            new Preparation,
+            new Preparation(),
             EdiblePart::pieces(null),
             Storage::sauce(self::SAUCE_HEADSPACE_MM, days: 60),
         );

@@ -31,11 +31,13 @@ enum Place: string
     /** The mean of an ordinary day there. */
     public function usual(): Celsius
     {
-        return Celsius::of(match ($this) {
-            self::Counter => 20.0,
-            self::Cool => 16.0,
-            self::Fridge => 4.0,
-        });
+        return Celsius::of(
+            match ($this) {
+                self::Counter => 20.0,
+                self::Cool => 16.0,
+                self::Fridge => 4.0,
+            },
+        );
     }
 
     /** Whether a jar there is meant to ferment. */

@@ -29,8 +29,7 @@ final readonly class Preparation
         public ?Seconds $rinse = null,
         private ?Band $draw = null,
         public bool $takesStarter = false,
-    ) {
-    }
+    ) {}
 
     /** How long it rests or soaks, by a method that has such a step. */
     public function salting(): Seconds

@@ -27,7 +27,7 @@ final readonly class SaltFloor
     public const SLOW = 0.05;
 
     /** Salt of everything above which it hardly ferments at all. */
-    public const LARDER = 0.10;
+    public const LARDER = 0.1;
 
     /** A food with less of the solids than this does not count. */
     private const TENTH = 0.1;
@@ -39,14 +39,12 @@ final readonly class SaltFloor
     private const WITHOUT_WATER = 0.5;
 
     /** @param  list<SaltLine>  $lines  all of which hold; the one on the method's own basis first */
-    private function __construct(public array $lines)
-    {
-    }
+    private function __construct(public array $lines) {}
 
     /** Those that hold for a batch; none where nothing solid is salted, or nothing is left to ferment. */
     public static function of(?SaltedContents $jar): self
     {
-        if ($jar === null || $jar->solids === [] || (! $jar->ferments && $jar->method->isFerment())) {
+        if ($jar === null || $jar->solids === [] || (!$jar->ferments && $jar->method->isFerment())) {
             return new self([]);
         }
 
@@ -69,7 +67,7 @@ final readonly class SaltFloor
             $lines[] = new SaltLine(SaltBasis::OfEverything, $salting->leastAtTheEnd, true);
         }
 
-        return new self($food === null || ! $salting->mindsFoods ? $lines : self::raised($lines, $food, $salting));
+        return new self($food === null || !$salting->mindsFoods ? $lines : self::raised($lines, $food, $salting));
     }
 
     /** The line that is missed by most; null where the salt is enough. */
@@ -126,7 +124,10 @@ final readonly class SaltFloor
     {
         $strictest = null;
         foreach ($jar->solids as [$food, $grams]) {
-            if ($grams >= $jar->solidsG() * self::TENTH - self::ROUNDING && ($strictest === null || $food->brineFloor > $strictest->brineFloor)) {
+            if (
+                $grams >= $jar->solidsG() * self::TENTH - self::ROUNDING &&
+                ($strictest === null || $food->brineFloor > $strictest->brineFloor)
+            ) {
                 $strictest = $food;
             }
         }
@@ -144,8 +145,15 @@ final readonly class SaltFloor
             return self::with($lines, new SaltLine(SaltBasis::OfWater, $food->brineFloor, false, $food->name));
         }
 
-        return self::with($lines,
-            new SaltLine(SaltBasis::OfEverything, $food->brineFloor * self::WITHOUT_WATER, $salting->leastAtTheEnd !== null, $food->name));
+        return self::with(
+            $lines,
+            new SaltLine(
+                SaltBasis::OfEverything,
+                $food->brineFloor * self::WITHOUT_WATER,
+                $salting->leastAtTheEnd !== null,
+                $food->name,
+            ),
+        );
     }
 
     /**

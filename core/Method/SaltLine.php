@@ -23,9 +23,12 @@ final readonly class SaltLine
      * @param  bool  $isAtTheEnd  of everything in the jar once it is dressed
      * @param  string|null  $food  the name of the food that asks for it; null where the method does
      */
-    public function __construct(public SaltBasis $basis, public float $least, public bool $isAtTheEnd = false, public ?string $food = null)
-    {
-    }
+    public function __construct(
+        public SaltBasis $basis,
+        public float $least,
+        public bool $isAtTheEnd = false,
+        public ?string $food = null,
+    ) {}
 
     /** The share that is held against it; null where the basis has no meaning for the jar. */
     public function shareOf(SaltedContents $jar): ?float
@@ -36,7 +39,9 @@ final readonly class SaltLine
         $made = $jar->contents->shareOrNull($this->basis);
 
         // A share of everything moves with every change; one of what was poured or cut is of that day, and only more salt mends it.
-        return $made === null ? null : $made * ($this->basis === SaltBasis::OfEverything ? $jar->change : max(1.0, $jar->change));
+        return $made === null
+            ? null
+            : $made * ($this->basis === SaltBasis::OfEverything ? $jar->change : max(1.0, $jar->change));
     }
 
     /** Whether the salt falls short of it, by more than a scale can tell. */
@@ -47,7 +52,7 @@ final readonly class SaltLine
             return false;
         }
 
-        return $share <= 0.0 || ($this->least - $share) / $share * $jar->contents->salt->value > self::FORGIVEN_G;
+        return $share <= 0.0 || (($this->least - $share) / $share) * $jar->contents->salt->value > self::FORGIVEN_G;
     }
 
     /** "3 % of the water" */

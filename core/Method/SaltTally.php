@@ -43,11 +43,14 @@ final class SaltTally
     public function count(Entry $entry, BatchState $before): void
     {
         match (true) {
-            $entry instanceof Salt => $this->salt += $entry->dose->grams()->value,
-            $entry instanceof ReSalt => $this->salt += $entry->grams->value ?? 0.0,
+            $entry instanceof Salt => ($this->salt += $entry->dose->grams()->value),
+            $entry instanceof ReSalt => ($this->salt += $entry->grams->value ?? 0.0),
             $entry instanceof Add => $this->add($entry),
             $entry instanceof Starter => $this->start($entry),
-            $entry instanceof Discard && $entry->phase === Phase::Brine => $this->pourAway($entry->grams->value, $before),
+            $entry instanceof Discard && $entry->phase === Phase::Brine => $this->pourAway(
+                $entry->grams->value,
+                $before,
+            ),
             default => null,
         };
         $this->countSolids($entry);
@@ -68,7 +71,9 @@ final class SaltTally
     public function contents(bool $hasLiquid): JarContents
     {
         return new JarContents(
-            Grams::of($this->salt), Grams::of($this->vegetable), Grams::of($this->water + ($hasLiquid ? $this->starterWater : 0.0)),
+            Grams::of($this->salt),
+            Grams::of($this->vegetable),
+            Grams::of($this->water + ($hasLiquid ? $this->starterWater : 0.0)),
             Grams::of($this->other + ($hasLiquid ? 0.0 : $this->starterWater)),
         );
     }
@@ -98,9 +103,9 @@ final class SaltTally
     {
         $grams = $entry->grams->typical;
         match (true) {
-            $entry->ingredient->id === Ingredient::water()->id => $this->water += $grams,
-            $entry->into === Phase::Brine => $this->other += $grams,
-            default => $this->vegetable += $grams,
+            $entry->ingredient->id === Ingredient::water()->id => ($this->water += $grams),
+            $entry->into === Phase::Brine => ($this->other += $grams),
+            default => ($this->vegetable += $grams),
         };
         $this->isSauce = $this->isSauce || $entry->into === Phase::Sauce;
     }

@@ -55,8 +55,7 @@ final readonly class SaltedContents
         public bool $ferments,
         public ?float $endShare,
         public float $change,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  Ledger  $ledger  all of it, with what is still to be done
@@ -72,10 +71,10 @@ final readonly class SaltedContents
         if ($state->present()->weightG() < self::NOTHING_G) {
             return null;
         }
-        $entries = array_map(static fn ($line): Entry => $line->entry, $lines);
+        $entries = array_map(static fn($line): Entry => $line->entry, $lines);
         $closed = self::closedAt($entries);
         $salted = self::saltedUntil($entries);
-        $tally = new SaltTally;
+        $tally = new SaltTally();
         foreach ($entries as $i => $entry) {
             if ($i < $salted) {
                 $tally->count($entry, $ledger->trail()[$i - 1] ?? BatchState::empty());
@@ -88,16 +87,20 @@ final readonly class SaltedContents
         return new self(
             $method === Method::Transform ? $tally->method() : $method,
             $tally->contents($method->hasLiquid() || $method === Method::Transform),
-            $tally->solids(), $tally->isWild(), $closed !== null,
+            $tally->solids(),
+            $tally->isWild(),
+            $closed !== null,
             $method->isDressed() ? Strength::of($begun)->share(SaltBasis::OfEverything) : null,
-            $state->clock < $begun->clock ? 1.0 : self::changeOf(array_slice($entries, ($closed ?? count($entries)) + 1), $begun, $state),
+            $state->clock < $begun->clock
+                ? 1.0
+                : self::changeOf(array_slice($entries, ($closed ?? count($entries)) + 1), $begun, $state),
         );
     }
 
     /** The method that a ledger looks like, where nobody said by which it was made. */
     public static function methodOf(Ledger $ledger): Method
     {
-        $tally = new SaltTally;
+        $tally = new SaltTally();
         $entries = $ledger->entries();
         foreach (array_slice($entries, 0, self::saltedUntil($entries)) as $entry) {
             $tally->count($entry, BatchState::empty());
@@ -142,7 +145,12 @@ final readonly class SaltedContents
     private static function saltedUntil(array $entries): int
     {
         foreach ($entries as $i => $entry) {
-            if ($entry instanceof Drain || $entry instanceof Blend || $entry instanceof Freshen || ($entry instanceof Soak && ! $entry->even)) {
+            if (
+                $entry instanceof Drain ||
+                $entry instanceof Blend ||
+                $entry instanceof Freshen ||
+                ($entry instanceof Soak && !$entry->even)
+            ) {
                 return $i;
             }
         }
@@ -153,12 +161,26 @@ final readonly class SaltedContents
     /** @param  list<Entry>  $since  what was done since it was left to ferment */
     private static function changeOf(array $since, BatchState $begun, BatchState $now): float
     {
-        $changes = array_filter($since,
-            static fn (Entry $entry): bool => $entry instanceof TopUp || $entry instanceof Salt || $entry instanceof ReSalt
-            || $entry instanceof Starter || $entry instanceof Evaporate || $entry instanceof Entry\Leak || $entry instanceof Entry\Measured || $entry instanceof Freshen || $entry instanceof Add);
-        $became = array_filter($since, static fn (Entry $entry): bool => $entry instanceof Blend || $entry instanceof Heat);
-        [$then, $there] = [Strength::of($begun)->share(SaltBasis::BrineStrength) ?? 0.0,
-            Strength::of($now)->share(SaltBasis::BrineStrength) ?? 0.0];
+        $changes = array_filter(
+            $since,
+            static fn(Entry $entry): bool => $entry instanceof TopUp ||
+                $entry instanceof Salt ||
+                $entry instanceof ReSalt ||
+                $entry instanceof Starter ||
+                $entry instanceof Evaporate ||
+                $entry instanceof Entry\Leak ||
+                $entry instanceof Entry\Measured ||
+                $entry instanceof Freshen ||
+                $entry instanceof Add,
+        );
+        $became = array_filter(
+            $since,
+            static fn(Entry $entry): bool => $entry instanceof Blend || $entry instanceof Heat,
+        );
+        [$then, $there] = [
+            Strength::of($begun)->share(SaltBasis::BrineStrength) ?? 0.0,
+            Strength::of($now)->share(SaltBasis::BrineStrength) ?? 0.0,
+        ];
         if ($changes === [] || $became !== [] || $then <= 0.0) {
             return 1.0;
         }

@@ -25,8 +25,7 @@ final readonly class Salting
         public ?float $leastOfEverything = null,
         public ?float $leastAtTheEnd = null,
         public bool $mindsFoods = false,
-    ) {
-    }
+    ) {}
 
     public static function of(SaltBasis $basis, float $usual, ?float $least = null): self
     {

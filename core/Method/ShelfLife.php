@@ -26,9 +26,7 @@ final readonly class ShelfLife
      * @param  int  $days  whole days in the fridge
      * @param  bool  $isStrict  whether it is thrown out then, counted from the day on which it was made, wherever it stood
      */
-    private function __construct(public int $days, public bool $isStrict, private Message $why)
-    {
-    }
+    private function __construct(public int $days, public bool $isStrict, private Message $why) {}
 
     /** @param  float|null  $formulaDays  what its formula says */
     public static function of(Method $method, Hazards $hazards, ?float $formulaDays = null): self
@@ -36,13 +34,21 @@ final readonly class ShelfLife
         $storage = $method->profile()->storage;
         $limits = [
             [$storage->fridgeDays, $method->label()],
-            ...($hazards->hasEgg ? [[self::EGG_DAYS, Message::of('shelf_life_why.egg')]] : []),
-            ...($hazards->hasPlantsInOil ? [[self::PLANTS_IN_OIL_DAYS, Message::of('shelf_life_why.plants_in_oil')]] : []),
-            ...($formulaDays === null ? [] : [[(int) max(1.0, floor($formulaDays)), Message::of('shelf_life_why.formula')]]),
+            ...$hazards->hasEgg ? [[self::EGG_DAYS, Message::of('shelf_life_why.egg')]] : [],
+            ...$hazards->hasPlantsInOil
+                ? [[self::PLANTS_IN_OIL_DAYS, Message::of('shelf_life_why.plants_in_oil')]]
+                : [],
+            ...$formulaDays === null
+                ? []
+                : [[(int) max(1.0, floor($formulaDays)), Message::of('shelf_life_why.formula')]],
         ];
-        usort($limits, static fn (array $one, array $other): int => $one[0] <=> $other[0]);
+        usort($limits, static fn(array $one, array $other): int => $one[0] <=> $other[0]);
 
-        return new self($limits[0][0], $storage->isStrict || $hazards->hasEgg || $hazards->hasPlantsInOil, $limits[0][1]);
+        return new self(
+            $limits[0][0],
+            $storage->isStrict || $hazards->hasEgg || $hazards->hasPlantsInOil,
+            $limits[0][1],
+        );
     }
 
     /** "Keeps 4 days in the fridge (raw egg)." */

@@ -18,9 +18,12 @@ final readonly class Storage
      * @param  int  $fridgeDays  whole days in the fridge after which it has kept as long as it does
      * @param  bool  $isStrict  whether it is thrown out then, counted from the day on which it was made
      */
-    private function __construct(public Millimetres $headspace, public array $covers, public int $fridgeDays, public bool $isStrict)
-    {
-    }
+    private function __construct(
+        public Millimetres $headspace,
+        public array $covers,
+        public int $fridgeDays,
+        public bool $isStrict,
+    ) {}
 
     /** What usually lies on it. */
     public function cover(): Cover
@@ -31,14 +34,21 @@ final readonly class Storage
     public static function vegetables(float $headspaceMm): self
     {
         return new self(
-            Millimetres::of($headspaceMm), [Cover::ScrewLid, Cover::Airlock, Cover::SlitLid, Cover::LooseLid, Cover::Clamp, Cover::Cloth],
-            self::VEGETABLE_DAYS, false,
+            Millimetres::of($headspaceMm),
+            [Cover::ScrewLid, Cover::Airlock, Cover::SlitLid, Cover::LooseLid, Cover::Clamp, Cover::Cloth],
+            self::VEGETABLE_DAYS,
+            false,
         );
     }
 
     public static function sauce(float $headspaceMm, int $days): self
     {
-        return new self(Millimetres::of($headspaceMm), [Cover::ScrewLid, Cover::LooseLid, Cover::Clamp, Cover::Cloth], $days, false);
+        return new self(
+            Millimetres::of($headspaceMm),
+            [Cover::ScrewLid, Cover::LooseLid, Cover::Clamp, Cover::Cloth],
+            $days,
+            false,
+        );
     }
 
     public static function strictly(float $headspaceMm, int $days): self

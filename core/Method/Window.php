@@ -14,9 +14,12 @@ use Tempesal\Core\Message\Message;
  */
 final readonly class Window
 {
-    private function __construct(public float $youngDays, public float $readyDays, public float $longDays, public Celsius $temperature)
-    {
-    }
+    private function __construct(
+        public float $youngDays,
+        public float $readyDays,
+        public float $longDays,
+        public Celsius $temperature,
+    ) {}
 
     /** Days at a temperature until it is young, ready, and past its best. */
     public static function of(float $youngDays, float $readyDays, float $longDays, Celsius $temperature): self
@@ -44,11 +47,16 @@ final readonly class Window
     /** @throws InvalidField */
     public static function read(Fields $fields): self
     {
-        [$young, $ready, $long] = array_map(static function (string $key) use ($fields): float {
-            $days = $fields->number($key);
+        [$young, $ready, $long] = array_map(
+            static function (string $key) use ($fields): float {
+                $days = $fields->number($key);
 
-            return $days < 0.0 || $days > 1_000.0 ? throw $fields->invalid($key, Message::of('errors.window_days')) : $days;
-        }, ['youngDays', 'readyDays', 'longDays']);
+                return $days < 0.0 || $days > 1_000.0
+                    ? throw $fields->invalid($key, Message::of('errors.window_days'))
+                    : $days;
+            },
+            ['youngDays', 'readyDays', 'longDays'],
+        );
         if ($young > $ready || $ready > $long) {
             throw $fields->invalid('readyDays', Message::of('errors.window_order'));
         }

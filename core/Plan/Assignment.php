@@ -9,7 +9,5 @@ namespace Tempesal\Core\Plan;
  */
 final readonly class Assignment
 {
-    public function __construct(public int $eater, public int $day, public int $meal, public int $option)
-    {
-    }
+    public function __construct(public int $eater, public int $day, public int $meal, public int $option) {}
 }

@@ -21,9 +21,15 @@ final readonly class Conflict
      * @param  list<Suggestion>  $suggestions
      * @param  list<string>  $servings  ids of the servings it is about
      */
-    private function __construct(public string $code, public Message $text, public ?int $eater, public ?int $day, public ?int $jar, public array $servings, public array $suggestions)
-    {
-    }
+    private function __construct(
+        public string $code,
+        public Message $text,
+        public ?int $eater,
+        public ?int $day,
+        public ?int $jar,
+        public array $servings,
+        public array $suggestions,
+    ) {}
 
     /**
      * @param  list<string>  $dates  of the week, YYYY-MM-DD
@@ -31,9 +37,30 @@ final readonly class Conflict
      */
     public static function all(WeekPlan $week, array $dates): array
     {
-        $found = [...self::objections($week, $dates), ...self::shortages($week, $dates), ...self::excesses($week, $dates), ...self::lacks($week, $dates)];
-        $order = ['closed' => 0, 'not_for' => 0, 'not_yet' => 1, 'too_late' => 1, 'runs_short' => 2, 'past_limit' => 3, 'past_target' => 4, 'nothing_live' => 5];
-        usort($found, static fn (self $one, self $other): int => [$order[$one->code], $one->day, $one->eater] <=> [$order[$other->code], $other->day, $other->eater]);
+        $found = [
+            ...self::objections($week, $dates),
+            ...self::shortages($week, $dates),
+            ...self::excesses($week, $dates),
+            ...self::lacks($week, $dates),
+        ];
+        $order = [
+            'closed' => 0,
+            'not_for' => 0,
+            'not_yet' => 1,
+            'too_late' => 1,
+            'runs_short' => 2,
+            'past_limit' => 3,
+            'past_target' => 4,
+            'nothing_live' => 5,
+        ];
+        usort(
+            $found,
+            static fn(self $one, self $other): int => [$order[$one->code], $one->day, $one->eater] <=> [
+                $order[$other->code],
+                $other->day,
+                $other->eater,
+            ],
+        );
 
         return $found;
     }
@@ -53,14 +80,38 @@ final readonly class Conflict
             }
             $who = ['jar' => $jar->name, 'day' => new Day($dates[$serving->day])];
             [$code, $text] = match (true) {
-                $jar->closed !== null => ['closed', Message::of('conflict.closed', ...$who, why: $jar->closed)],
-                $jar->notFor[$serving->eater] !== null => ['not_for', Message::of('conflict.not_for', ...$who, eater: $week->eaters[$serving->eater]->name, why: $jar->notFor[$serving->eater])],
-                $serving->day < $jar->readyOn => ['not_yet', $jar->readyOn < WeekPlan::DAYS
-                    ? Message::of('conflict.not_yet', ...$who, ready: new Day($dates[$jar->readyOn])) : Message::of('conflict.not_this_week', ...$who)],
+                $jar->closed !== null => [
+                    'closed',
+                    Message::of('conflict.closed', ...[...$who, 'why' => $jar->closed]),
+                ],
+                $jar->notFor[$serving->eater] !== null => [
+                    'not_for',
+                    Message::of(
+                        'conflict.not_for',
+                        ...[
+                            ...$who,
+                            'eater' => $week->eaters[$serving->eater]->name,
+                            'why' => $jar->notFor[$serving->eater],
+                        ],
+                    ),
+                ],
+                $serving->day < $jar->readyOn => [
+                    'not_yet',
+                    $jar->readyOn < WeekPlan::DAYS
+                        ? Message::of('conflict.not_yet', ...[...$who, 'ready' => new Day($dates[$jar->readyOn])])
+                        : Message::of('conflict.not_this_week', ...$who),
+                ],
                 default => ['too_late', Message::of('conflict.too_late', ...$who)],
             };
-            $found[] = new self($code, $text, $serving->eater, $serving->day, $serving->jar, [$serving->id],
-                array_slice(Suggestions::awayFrom($week, $serving, $dates), 0, self::LEVERS));
+            $found[] = new self(
+                $code,
+                $text,
+                $serving->eater,
+                $serving->day,
+                $serving->jar,
+                [$serving->id],
+                array_slice(Suggestions::awayFrom($week, $serving, $dates), 0, self::LEVERS),
+            );
         }
 
         return $found;
@@ -78,14 +129,34 @@ final readonly class Conflict
             if ($day === null || $jar->closed !== null) {
                 continue;
             }
-            $after = array_values(array_filter($week->coming, static fn (WeekServing $one): bool => $one->jar === $i && $one->day >= $day));
+            $after = array_values(
+                array_filter($week->coming, static fn(WeekServing $one): bool => $one->jar === $i && $one->day >= $day),
+            );
             $left = $week->left($i);
             $suggestions = [];
             foreach ($after as $serving) {
-                array_push($suggestions, ...array_filter(Suggestions::awayFrom($week, $serving, $dates), static fn (Suggestion $lever): bool => $lever->kind !== RemedyKind::OtherDay));
+                array_push(
+                    $suggestions,
+                    ...array_filter(
+                        Suggestions::awayFrom($week, $serving, $dates),
+                        static fn(Suggestion $lever): bool => $lever->kind !== RemedyKind::OtherDay,
+                    ),
+                );
             }
-            $found[] = new self('runs_short', Message::of('conflict.runs_short', jar: $jar->name, day: new Day($dates[$day]), grams: (int) ceil(-end($left))),
-                null, $day, $i, array_column($after, 'id'), array_slice($suggestions, 0, self::LEVERS));
+            $found[] = new self(
+                'runs_short',
+                Message::of(
+                    'conflict.runs_short',
+                    jar: $jar->name,
+                    day: new Day($dates[$day]),
+                    grams: (int) ceil(-end($left)),
+                ),
+                null,
+                $day,
+                $i,
+                array_column($after, 'id'),
+                array_slice($suggestions, 0, self::LEVERS),
+            );
         }
 
         return $found;
@@ -108,9 +179,28 @@ final readonly class Conflict
                 $allowance = $eater->allowance[$day];
                 $found[] = new self(
                     $eater->isHard ? 'past_limit' : 'past_target',
-                    Message::of('conflict.past', eater: $eater->name, day: new Day($dates[$day]), mg: (int) round($over),
-                        which: $eater->isHard ? 'limit' : 'target', isFull: $allowance <= 0.0 ? 'yes' : 'no'),
-                    $m, $day, null, array_column($there, 'id'), array_slice(Suggestions::of($week, $there, min($over, array_sum(array_map($week->milligrams(...), $there))), $dates), 0, self::LEVERS),
+                    Message::of(
+                        'conflict.past',
+                        eater: $eater->name,
+                        day: new Day($dates[$day]),
+                        mg: (int) round($over),
+                        which: $eater->isHard ? 'limit' : 'target',
+                        isFull: $allowance <= 0.0 ? 'yes' : 'no',
+                    ),
+                    $m,
+                    $day,
+                    null,
+                    array_column($there, 'id'),
+                    array_slice(
+                        Suggestions::of(
+                            $week,
+                            $there,
+                            min($over, array_sum(array_map($week->milligrams(...), $there))),
+                            $dates,
+                        ),
+                        0,
+                        self::LEVERS,
+                    ),
                 );
             }
         }
@@ -129,8 +219,21 @@ final readonly class Conflict
         foreach ($plan === null ? [] : Shortfall::of($plan) as $one) {
             $eater = (int) array_search($one->eater, array_column($week->eaters, 'id'), true);
             $day = $one->day + $week->first();
-            $found[] = new self('nothing_live', Message::of('conflict.nothing_live', eater: $week->eaters[$eater]->name, day: new Day($dates[$day]), missing: $one->missing, reason: $one->reason),
-                $eater, $day, null, [], []);
+            $found[] = new self(
+                'nothing_live',
+                Message::of(
+                    'conflict.nothing_live',
+                    eater: $week->eaters[$eater]->name,
+                    day: new Day($dates[$day]),
+                    missing: $one->missing,
+                    reason: $one->reason,
+                ),
+                $eater,
+                $day,
+                null,
+                [],
+                [],
+            );
         }
 
         return $found;

@@ -26,22 +26,36 @@ final class DayPlate
         private readonly float $over,
         private readonly float $allowance,
         private readonly float $limit,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<array{float, float, int, int, bool}>  $candidates  worth, mg, 1 where live, offer, whether it must be there
      * @param  int  $room  how many at most
      * @return array{float, list<int>} its worth, and the offers
      */
-    public static function fill(array $candidates, int $room, int $goal, float $short, float $over, float $allowance, float $limit): array
-    {
-        $musts = array_values(array_filter($candidates, static fn (array $one): bool => $one[4]));
-        $others = array_values(array_filter($candidates, static fn (array $one): bool => ! $one[4] && ($one[0] > 0.0 || $one[2] === 1)));
-        usort($others, static fn (array $one, array $other): int => $other[0] <=> $one[0]);
+    public static function fill(
+        array $candidates,
+        int $room,
+        int $goal,
+        float $short,
+        float $over,
+        float $allowance,
+        float $limit,
+    ): array {
+        $musts = array_values(array_filter($candidates, static fn(array $one): bool => $one[4]));
+        $others = array_values(
+            array_filter($candidates, static fn(array $one): bool => !$one[4] && ($one[0] > 0.0 || $one[2] === 1)),
+        );
+        usort($others, static fn(array $one, array $other): int => $other[0] <=> $one[0]);
         $plate = new self($others, $goal, $short, $over, $allowance, $limit);
         $plate->chosen = array_column($musts, 3);
-        $plate->search(0, $room - count($musts), array_sum(array_column($musts, 0)), array_sum(array_column($musts, 1)), array_sum(array_column($musts, 2)));
+        $plate->search(
+            0,
+            $room - count($musts),
+            array_sum(array_column($musts, 0)),
+            array_sum(array_column($musts, 1)),
+            array_sum(array_column($musts, 2)),
+        );
 
         return [$plate->best, $plate->bestChosen];
     }

@@ -15,9 +15,14 @@ final readonly class Eater
      * @param  bool  $isHard  whether the allowance is never passed
      * @param  list<int>  $liveGoal  live servings wanted on each day
      */
-    public function __construct(public string $id, public string $name, public float $target, public array $allowance, public bool $isHard, public array $liveGoal)
-    {
-    }
+    public function __construct(
+        public string $id,
+        public string $name,
+        public float $target,
+        public array $allowance,
+        public bool $isHard,
+        public array $liveGoal,
+    ) {}
 
     /** What may be served on a day at most, in milligrams; infinite where the limit is soft. */
     public function limit(int $day): float

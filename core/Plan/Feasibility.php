@@ -24,7 +24,9 @@ final class Feasibility
         $used = array_fill(0, count($problem->options), 0.0);
         $locked = [];
         foreach ($problem->locked as $assignment) {
-            $locked["{$assignment->eater} {$assignment->day}"] = ($locked["{$assignment->eater} {$assignment->day}"] ?? 0.0) + $problem->options[$assignment->option]->sodium[$assignment->eater][$assignment->day];
+            $locked["{$assignment->eater} {$assignment->day}"] =
+                ($locked["{$assignment->eater} {$assignment->day}"] ?? 0.0) +
+                $problem->options[$assignment->option]->sodium[$assignment->eater][$assignment->day];
         }
         foreach ($assignments as $assignment) {
             $option = $problem->options[$assignment->option];
@@ -35,13 +37,41 @@ final class Feasibility
             $sodium[$day] = ($sodium[$day] ?? 0.0) + $option->sodium[$assignment->eater][$assignment->day];
             $used[$assignment->option] += $option->portion[$assignment->eater];
             $trouble = match (true) {
-                ! $option->isFor[$assignment->eater] => Message::of('errors.plan_not_for', jar: $option->name, eater: $eater->name),
-                ! $option->isServedOn($assignment->day) => Message::of('errors.plan_not_served', jar: $option->name, day: $assignment->day),
-                ! in_array($assignment->meal, $option->meals, true) => Message::of('errors.plan_meal', jar: $option->name, meal: $problem->meals[$assignment->meal]),
-                $atMeal["{$day} {$assignment->meal}"] > $problem->perMeal => Message::of('errors.plan_per_meal', most: $problem->perMeal, meal: $problem->meals[$assignment->meal], day: $assignment->day, eater: $eater->name),
-                $onDay["{$day} {$assignment->option}"] > 1 => Message::of('errors.plan_twice', jar: $option->name, day: $assignment->day, eater: $eater->name),
-                $used[$assignment->option] > $option->stock + self::ROUNDING => Message::of('errors.plan_stock', jar: $option->name),
-                ! $mayPassLimit && $sodium[$day] > max($eater->limit($assignment->day), $locked[$day] ?? 0.0) + self::ROUNDING => Message::of('errors.plan_limit', eater: $eater->name, day: $assignment->day),
+                !$option->isFor[$assignment->eater] => Message::of(
+                    'errors.plan_not_for',
+                    jar: $option->name,
+                    eater: $eater->name,
+                ),
+                !$option->isServedOn($assignment->day) => Message::of(
+                    'errors.plan_not_served',
+                    jar: $option->name,
+                    day: $assignment->day,
+                ),
+                !in_array($assignment->meal, $option->meals, true) => Message::of(
+                    'errors.plan_meal',
+                    jar: $option->name,
+                    meal: $problem->meals[$assignment->meal],
+                ),
+                $atMeal["{$day} {$assignment->meal}"] > $problem->perMeal => Message::of(
+                    'errors.plan_per_meal',
+                    most: $problem->perMeal,
+                    meal: $problem->meals[$assignment->meal],
+                    day: $assignment->day,
+                    eater: $eater->name,
+                ),
+                $onDay["{$day} {$assignment->option}"] > 1 => Message::of(
+                    'errors.plan_twice',
+                    jar: $option->name,
+                    day: $assignment->day,
+                    eater: $eater->name,
+                ),
+                $used[$assignment->option] > $option->stock + self::ROUNDING => Message::of(
+                    'errors.plan_stock',
+                    jar: $option->name,
+                ),
+                !$mayPassLimit &&
+                    $sodium[$day] > max($eater->limit($assignment->day), $locked[$day] ?? 0.0) + self::ROUNDING
+                    => Message::of('errors.plan_limit', eater: $eater->name, day: $assignment->day),
                 default => null,
             };
             if ($trouble !== null) {

@@ -34,7 +34,9 @@ final class Objective
                     $value += $weights->urgency * $option->urgency($d);
                     $value -= isset($served[$m][$d - 1][$i]) ? $weights->repeat : 0.0;
                 }
-                $value -= $weights->short * max(0, $eater->liveGoal[$d] - $live) + $weights->sodium * $sodium / $eater->target;
+                $value -=
+                    $weights->short * max(0, $eater->liveGoal[$d] - $live) +
+                    ($weights->sodium * $sodium) / $eater->target;
                 $value -= $eater->isHard ? 0.0 : $weights->over * max(0.0, $sodium - $eater->allowance[$d]);
             }
             $value += $weights->variety * count($groups);

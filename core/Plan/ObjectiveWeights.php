@@ -32,22 +32,28 @@ final readonly class ObjectiveWeights
         public float $sodium = 0.2,
         public float $repeat = 3.0,
         public float $keep = 1.0,
-    ) {
-    }
+    ) {}
 
     /** @throws InvalidField */
     public static function read(Fields $fields): self
     {
-        $usual = new self;
+        $usual = new self();
         $weight = static function (string $key, float $default) use ($fields): float {
             $value = $fields->number($key, $default);
 
-            return $value < 0.0 || $value > self::MOST ? throw $fields->invalid($key, Message::of('errors.weight_range')) : $value;
+            return $value < 0.0 || $value > self::MOST
+                ? throw $fields->invalid($key, Message::of('errors.weight_range'))
+                : $value;
         };
 
         return new self(
-            $weight('short', $usual->short), $weight('variety', $usual->variety), $weight('urgency', $usual->urgency), $weight('over', $usual->over),
-            $weight('sodium', $usual->sodium), $weight('repeat', $usual->repeat), $weight('keep', $usual->keep),
+            $weight('short', $usual->short),
+            $weight('variety', $usual->variety),
+            $weight('urgency', $usual->urgency),
+            $weight('over', $usual->over),
+            $weight('sodium', $usual->sodium),
+            $weight('repeat', $usual->repeat),
+            $weight('keep', $usual->keep),
         );
     }
 }

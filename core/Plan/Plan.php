@@ -13,9 +13,12 @@ final readonly class Plan
      * @param  list<Assignment>  $assignments
      * @param  float  $bound  that no week can pass
      */
-    public function __construct(public PlanningProblem $problem, public array $assignments, public float $objective, public float $bound)
-    {
-    }
+    public function __construct(
+        public PlanningProblem $problem,
+        public array $assignments,
+        public float $objective,
+        public float $bound,
+    ) {}
 
     /** How far from the best it can be at most, as a share of its own objective's size. */
     public function gap(): float
@@ -34,11 +37,17 @@ final readonly class Plan
             'objective' => round($this->objective, 6),
             'bound' => round($this->bound, 6),
             'gap' => round($this->gap(), 6),
-            'cells' => array_map(static fn (Assignment $assignment): array => [
-                'eater' => $problem->eaters[$assignment->eater]->id, 'day' => $assignment->day, 'meal' => $problem->meals[$assignment->meal], 'offer' => $problem->options[$assignment->option]->id,
-            ], $this->assignments),
+            'cells' => array_map(
+                static fn(Assignment $assignment): array => [
+                    'eater' => $problem->eaters[$assignment->eater]->id,
+                    'day' => $assignment->day,
+                    'meal' => $problem->meals[$assignment->meal],
+                    'offer' => $problem->options[$assignment->option]->id,
+                ],
+                $this->assignments,
+            ),
             'days' => Shortfall::days($this),
-            'shortfalls' => array_map(static fn (Shortfall $one): array => $one->toArray(), Shortfall::of($this)),
+            'shortfalls' => array_map(static fn(Shortfall $one): array => $one->toArray(), Shortfall::of($this)),
         ];
     }
 }

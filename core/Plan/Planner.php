@@ -23,7 +23,7 @@ final class Planner
             if ($worth > $objective) {
                 [$assignments, $objective] = [$found, $worth];
             }
-            if (! $search->isTight() || $search->isLarge()) {
+            if (!$search->isTight() || $search->isLarge()) {
                 break;
             }
         }
@@ -58,7 +58,7 @@ final class Planner
                 }
             }
             foreach ($options as $option) {
-                if (! isset($locked[$plate][$option])) {
+                if (!isset($locked[$plate][$option])) {
                     $seen = [];
                     self::seat($problem, $meals, $option, $locked[$plate] ?? [], $seen);
                 }
@@ -66,7 +66,12 @@ final class Planner
             foreach ($meals as $meal => $there) {
                 sort($there);
                 foreach ($there as $option) {
-                    $assignments[] = new Assignment(intdiv($plate, $problem->days), $plate % $problem->days, $meal, $option);
+                    $assignments[] = new Assignment(
+                        intdiv($plate, $problem->days),
+                        $plate % $problem->days,
+                        $meal,
+                        $option,
+                    );
                 }
             }
         }
@@ -79,8 +84,13 @@ final class Planner
      * @param  array<int, int>  $locked  meals by offer that stay where they are
      * @param  array<int, true>  $seen  meals that were tried
      */
-    private static function seat(PlanningProblem $problem, array &$meals, int $option, array $locked, array &$seen): bool
-    {
+    private static function seat(
+        PlanningProblem $problem,
+        array &$meals,
+        int $option,
+        array $locked,
+        array &$seen,
+    ): bool {
         foreach ($problem->options[$option]->meals as $meal) {
             if (isset($seen[$meal])) {
                 continue;
@@ -92,7 +102,7 @@ final class Planner
                 return true;
             }
             foreach ($meals[$meal] as $at => $other) {
-                if (! isset($locked[$other]) && self::seat($problem, $meals, $other, $locked, $seen)) {
+                if (!isset($locked[$other]) && self::seat($problem, $meals, $other, $locked, $seen)) {
                     $meals[$meal][$at] = $option;
 
                     return true;

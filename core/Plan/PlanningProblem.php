@@ -40,14 +40,14 @@ final readonly class PlanningProblem
         public array $locked,
         public array $before,
         public ObjectiveWeights $weights,
-    ) {
-    }
+    ) {}
 
     /** @throws InvalidField */
     public static function read(Fields $fields): self
     {
         $fields->text('tempesal') === 'plan' ?: throw $fields->invalid('tempesal', Message::of('errors.not_a_plan'));
-        (int) $fields->number('version', 1.0) === 1 ?: throw $fields->invalid('version', Message::of('errors.plan_version'));
+        (int) $fields->number('version', 1.0) === 1 ?:
+        throw $fields->invalid('version', Message::of('errors.plan_version'));
         $days = self::whole($fields, 'days', 7, 1, self::MOST_DAYS);
         $meals = $fields->has('meals') ? $fields->texts('meals', 40) : ['day'];
         if ($meals === [] || count($meals) > self::MOST_MEALS || count(array_unique($meals)) !== count($meals)) {
@@ -73,16 +73,24 @@ final readonly class PlanningProblem
             $assignments = [];
             foreach ($fields->has($key) ? $fields->each($key) : [] as $one) {
                 $assignments[] = new Assignment(
-                    self::place($one, 'eater', array_column($eaters, 'id')), self::whole($one, 'day', 0, 0, $days - 1),
-                    self::place($one, 'meal', $meals), self::place($one, 'offer', array_column($options, 'id')),
+                    self::place($one, 'eater', array_column($eaters, 'id')),
+                    self::whole($one, 'day', 0, 0, $days - 1),
+                    self::place($one, 'meal', $meals),
+                    self::place($one, 'offer', array_column($options, 'id')),
                 );
             }
 
             return $assignments;
         };
         $problem = new self(
-            $days, $meals, $perMeal, $eaters, $options, $assignments('locked'), $assignments('before'),
-            $fields->has('weights') ? ObjectiveWeights::read($fields->child('weights')) : new ObjectiveWeights,
+            $days,
+            $meals,
+            $perMeal,
+            $eaters,
+            $options,
+            $assignments('locked'),
+            $assignments('before'),
+            $fields->has('weights') ? ObjectiveWeights::read($fields->child('weights')) : new ObjectiveWeights(),
         );
         $trouble = Feasibility::trouble($problem, $problem->locked, true);
         if ($trouble !== null) {
@@ -101,8 +109,11 @@ final readonly class PlanningProblem
         }
 
         return new Eater(
-            $id, $fields->has('name') ? $fields->text('name') : $id, $target,
-            self::byDay($fields, 'allowanceMg', $days, -50_000.0, 50_000.0), $fields->has('hard') && $fields->flag('hard'),
+            $id,
+            $fields->has('name') ? $fields->text('name') : $id,
+            $target,
+            self::byDay($fields, 'allowanceMg', $days, -50_000.0, 50_000.0),
+            $fields->has('hard') && $fields->flag('hard'),
             array_map(intval(...), self::byDay($fields, 'liveGoal', $days, 0.0, 20.0, 1.0)),
         );
     }
@@ -122,25 +133,43 @@ final readonly class PlanningProblem
         $places = [];
         foreach ($suited as $meal) {
             $place = array_search($meal, $meals, true);
-            $places[] = $place === false ? throw $fields->invalid('meals', Message::of('errors.no_such_meal', meal: $meal)) : $place;
+            $places[] =
+                $place === false
+                    ? throw $fields->invalid('meals', Message::of('errors.no_such_meal', meal: $meal))
+                    : $place;
         }
         $notFor = $fields->has('notFor') ? $fields->texts('notFor', 60) : [];
-        $by = static fn (string $key, Eater $eater): string => $fields->has("{$key}By") && $fields->child("{$key}By")->has($eater->id) ? $eater->id : '';
+        $by = static fn(string $key, Eater $eater): string => $fields->has("{$key}By") &&
+        $fields->child("{$key}By")->has($eater->id)
+            ? $eater->id
+            : '';
         $sodium = $portion = [];
         $usualSodium = self::byDay($fields, 'sodiumMg', $days, 0.0, 20_000.0);
         $usualPortion = $fields->number('portion', 1.0);
         foreach ($eaters as $eater) {
-            $sodium[] = $by('sodiumMg', $eater) === '' ? $usualSodium : self::byDay($fields->child('sodiumMgBy'), $eater->id, $days, 0.0, 20_000.0);
-            $portion[] = $by('portion', $eater) === '' ? $usualPortion : $fields->child('portionBy')->number($eater->id);
+            $sodium[] =
+                $by('sodiumMg', $eater) === ''
+                    ? $usualSodium
+                    : self::byDay($fields->child('sodiumMgBy'), $eater->id, $days, 0.0, 20_000.0);
+            $portion[] =
+                $by('portion', $eater) === '' ? $usualPortion : $fields->child('portionBy')->number($eater->id);
         }
         if (min([1.0, ...$portion]) <= 0.0) {
             throw $fields->invalid('portion', Message::of('errors.more_than_zero'));
         }
 
         return new ServingOption(
-            $id, $fields->has('name') ? $fields->text('name') : $id, $fields->has('live') && $fields->flag('live'), $fields->has('group') ? $fields->text('group') : $id, $stock,
-            self::whole($fields, 'from', 0, -10_000, 10_000), self::whole($fields, 'useBy', 10_000, -10_000, 10_000),
-            $places, $sodium, $portion, array_map(static fn (Eater $eater): bool => ! in_array($eater->id, $notFor, true), $eaters),
+            $id,
+            $fields->has('name') ? $fields->text('name') : $id,
+            $fields->has('live') && $fields->flag('live'),
+            $fields->has('group') ? $fields->text('group') : $id,
+            $stock,
+            self::whole($fields, 'from', 0, -10_000, 10_000),
+            self::whole($fields, 'useBy', 10_000, -10_000, 10_000),
+            $places,
+            $sodium,
+            $portion,
+            array_map(static fn(Eater $eater): bool => !in_array($eater->id, $notFor, true), $eaters),
         );
     }
 
@@ -149,17 +178,31 @@ final readonly class PlanningProblem
      *
      * @return list<float>
      */
-    private static function byDay(Fields $fields, string $key, int $days, float $least, float $most, ?float $default = null): array
-    {
+    private static function byDay(
+        Fields $fields,
+        string $key,
+        int $days,
+        float $least,
+        float $most,
+        ?float $default = null,
+    ): array {
         $raw = $fields->raw()[$key] ?? null;
         if (is_array($raw)) {
             $fields->has($key);
-            if (! array_is_list($raw) || count($raw) !== $days) {
+            if (!array_is_list($raw) || count($raw) !== $days) {
                 throw $fields->invalid($key, Message::of('errors.number_or_list', days: $days));
             }
-            $fields = Fields::of(['list' => array_combine(array_map(static fn (int $day): string => "day{$day}", array_keys($raw)), $raw)], $fields->at().'.'.$key);
+            $fields = Fields::of(
+                [
+                    'list' => array_combine(
+                        array_map(static fn(int $day): string => "day{$day}", array_keys($raw)),
+                        $raw,
+                    ),
+                ],
+                $fields->at() . '.' . $key,
+            );
             $list = $fields->child('list');
-            $values = array_map(static fn (int $day): float => $list->number("day{$day}"), range(0, $days - 1));
+            $values = array_map(static fn(int $day): float => $list->number("day{$day}"), range(0, $days - 1));
         } else {
             $values = array_fill(0, $days, $fields->number($key, $default));
         }
@@ -193,7 +236,12 @@ final readonly class PlanningProblem
     private static function few(Fields $fields, string $key, int $count, int $most, int $least = 1): void
     {
         if ($count < $least || $count > $most) {
-            throw $fields->invalid($key, $count > $most ? Message::of("errors.too_many_{$key}", most: $most, count: $count) : Message::of("errors.no_{$key}"));
+            throw $fields->invalid(
+                $key,
+                $count > $most
+                    ? Message::of("errors.too_many_{$key}", most: $most, count: $count)
+                    : Message::of("errors.no_{$key}"),
+            );
         }
     }
 }

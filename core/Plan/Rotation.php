@@ -15,9 +15,7 @@ final readonly class Rotation
      * @param  bool  $hasNew  whether everyone gets something that they have not had for long
      * @param  array<string, int>  $lastHad  days since an eater last had of a group, by "eater group"
      */
-    public function __construct(public array $lines, public bool $hasNew, public array $lastHad)
-    {
-    }
+    public function __construct(public array $lines, public bool $hasNew, public array $lastHad) {}
 
     /** @return list<WeekServing> in the order in which they matter; of several jars of a group the one that keeps least first */
     public function wanted(WeekPlan $week): array
@@ -25,9 +23,19 @@ final readonly class Rotation
         $wanted = [];
         foreach ($this->lines as $number => $line) {
             foreach (array_keys($week->eaters) as $eater) {
-                $placed = count(array_filter($week->coming, static fn (WeekServing $one): bool => $line['days'] === [] && $one->eater === $eater && in_array($week->jars[$one->jar]->group, $line['groups'], true)));
+                $placed = count(
+                    array_filter(
+                        $week->coming,
+                        static fn(WeekServing $one): bool => $line['days'] === [] &&
+                            $one->eater === $eater &&
+                            in_array($week->jars[$one->jar]->group, $line['groups'], true),
+                    ),
+                );
                 $times = $line['days'] === [] ? $line['times'] : WeekPlan::DAYS;
-                foreach ($line['days'] === [] ? self::spread($line['times'], $number + $eater) : $line['days'] as $day) {
+                foreach (
+                    $line['days'] === [] ? self::spread($line['times'], $number + $eater) : $line['days']
+                    as $day
+                ) {
                     $jar = $placed < $times ? self::pick($week, $eater, $day, $line['groups']) : null;
                     if ($jar !== null) {
                         $wanted[] = $serving = $week->usual($eater, $day, $jar);
@@ -64,7 +72,11 @@ final readonly class Rotation
     {
         $best = null;
         foreach ($week->jars as $i => $jar) {
-            if (in_array($jar->group, $groups, true) && $week->takes($week->usual($eater, $day, $i)) && ($best === null || $jar->useBy < $week->jars[$best]->useBy)) {
+            if (
+                in_array($jar->group, $groups, true) &&
+                $week->takes($week->usual($eater, $day, $i)) &&
+                ($best === null || $jar->useBy < $week->jars[$best]->useBy)
+            ) {
                 $best = $i;
             }
         }
@@ -75,7 +87,7 @@ final readonly class Rotation
     /** @return list<WeekServing> none where nothing fits, or the week brings something new already */
     private function somethingNew(WeekPlan $week, int $eater): array
     {
-        $ago = fn (string $group): int => $this->lastHad["{$eater} {$group}"] ?? PHP_INT_MAX;
+        $ago = fn(string $group): int => $this->lastHad["{$eater} {$group}"] ?? PHP_INT_MAX;
         foreach ($week->coming as $serving) {
             if ($serving->eater === $eater && $ago($week->jars[$serving->jar]->group) >= WeekPlan::DAYS) {
                 return [];
@@ -86,7 +98,11 @@ final readonly class Rotation
             for ($day = $week->first(); $day < WeekPlan::DAYS; $day++) {
                 $serving = $week->usual($eater, $day, $i);
                 $rank = [$ago($jar->group), $week->margin($eater, $day) - $week->milligrams($serving)];
-                if ($ago($jar->group) >= WeekPlan::DAYS && $week->takes($serving) && ($best === null || $rank > $best[0])) {
+                if (
+                    $ago($jar->group) >= WeekPlan::DAYS &&
+                    $week->takes($serving) &&
+                    ($best === null || $rank > $best[0])
+                ) {
                     $best = [$rank, $serving];
                 }
             }

@@ -124,15 +124,20 @@ final class Search
         }
         $groups = array_flip(array_values(array_unique(array_column($problem->options, 'group'))));
         foreach ($problem->options as $option) {
-            $suited = array_sum(array_map(static fn (int $meal): int => 1 << $meal, $option->meals));
+            $suited = array_sum(array_map(static fn(int $meal): int => 1 << $meal, $option->meals));
             $this->group[] = $groups[$option->group];
             $this->live[] = $option->isLive ? 1 : 0;
-            $this->holding[] = array_values(array_filter(range(0, $sets - 1), static fn (int $set): bool => ($set & $suited) === $suited));
+            $this->holding[] = array_values(
+                array_filter(range(0, $sets - 1), static fn(int $set): bool => ($set & $suited) === $suited),
+            );
             $this->left[] = $option->stock;
             $this->where[] = [];
         }
         foreach ($problem->eaters as $m => $eater) {
-            $this->portion[] = array_map(static fn (ServingOption $option): float => $option->portion[$m], $problem->options);
+            $this->portion[] = array_map(
+                static fn(ServingOption $option): float => $option->portion[$m],
+                $problem->options,
+            );
             $met = array_fill(0, max(1, count($groups)), 0);
             if (isset($groups[ServingOption::NO_CULTURE])) {
                 // As if it had been met: nothing of it is thanked for.
@@ -144,7 +149,8 @@ final class Search
             }
         }
         foreach ($problem->before as $assignment) {
-            $this->gain[$assignment->eater * $this->days + $assignment->day][$assignment->option] += $problem->weights->keep;
+            $this->gain[$assignment->eater * $this->days + $assignment->day][$assignment->option] +=
+                $problem->weights->keep;
         }
         foreach ($problem->locked as $assignment) {
             $p = $assignment->eater * $this->days + $assignment->day;
@@ -154,7 +160,11 @@ final class Search
         }
         foreach ($problem->before as $assignment) {
             $p = $assignment->eater * $this->days + $assignment->day;
-            if (! $this->on[$p][$assignment->option] && isset($this->isOffered[$p][$assignment->option]) && $this->fits($p, $assignment->option)) {
+            if (
+                !$this->on[$p][$assignment->option] &&
+                isset($this->isOffered[$p][$assignment->option]) &&
+                $this->fits($p, $assignment->option)
+            ) {
                 $this->put($p, $assignment->option);
             }
         }
@@ -252,7 +262,7 @@ final class Search
         $before[$p] ??= $this->list[$p];
         $delta = 0.0;
         foreach ($this->list[$p] as $i) {
-            if (! $this->isLocked[$p][$i]) {
+            if (!$this->isLocked[$p][$i]) {
                 $this->take($p, $i);
                 $delta -= $this->worth($p, $i);
             }
@@ -267,7 +277,7 @@ final class Search
             if ($this->live[$i] === 1 && $this->lively[$p] < $this->goal[$p]) {
                 $worth -= $this->problem->weights->short;
             }
-            if (! $this->isHard[$p]) {
+            if (!$this->isHard[$p]) {
                 $over = $this->eaten[$p] - $this->allowance[$p];
                 $worth += $this->problem->weights->over * (max(0.0, $over + $this->sodium[$p][$i]) - max(0.0, $over));
             }
@@ -276,7 +286,11 @@ final class Search
                     continue;
                 }
                 $q = $this->where[$i][$this->draw(count($this->where[$i]))];
-                if ($this->isLocked[$q][$i] || isset($before[$q]) || $this->portion[$m][$i] - self::EPS > $this->left[$i] + $this->portion[intdiv($q, $this->days)][$i]) {
+                if (
+                    $this->isLocked[$q][$i] ||
+                    isset($before[$q]) ||
+                    $this->portion[$m][$i] - self::EPS > $this->left[$i] + $this->portion[intdiv($q, $this->days)][$i]
+                ) {
                     continue;
                 }
                 $this->take($q, $i);
@@ -288,8 +302,13 @@ final class Search
             $candidates[] = [$worth, $this->sodium[$p][$i], $this->live[$i], $i, false];
         }
         [, $chosen] = DayPlate::fill(
-            $candidates, $this->room[count($this->room) - 1] - count($this->list[$p]), max(0, $this->goal[$p] - $this->lively[$p]), $this->problem->weights->short,
-            $this->isHard[$p] ? 0.0 : $this->problem->weights->over, $this->allowance[$p] - $this->eaten[$p], $this->limit[$p] - $this->eaten[$p],
+            $candidates,
+            $this->room[count($this->room) - 1] - count($this->list[$p]),
+            max(0, $this->goal[$p] - $this->lively[$p]),
+            $this->problem->weights->short,
+            $this->isHard[$p] ? 0.0 : $this->problem->weights->over,
+            $this->allowance[$p] - $this->eaten[$p],
+            $this->limit[$p] - $this->eaten[$p],
         );
         $robbed = [];
         foreach ($chosen as $i) {
@@ -335,8 +354,16 @@ final class Search
         $gain = $sodium = $may = [];
         foreach ($this->problem->options as $i => $option) {
             $sodium[] = $option->sodium[$m][$d];
-            $gain[] = $weights->urgency * $option->urgency($d) - $weights->sodium * $option->sodium[$m][$d] / $eater->target;
-            if ($option->isFor[$m] && $option->isServedOn($d) && $option->meals !== [] && $option->portion[$m] <= $option->stock + self::EPS && $option->sodium[$m][$d] <= $eater->limit($d) + self::EPS) {
+            $gain[] =
+                $weights->urgency * $option->urgency($d) -
+                ($weights->sodium * $option->sodium[$m][$d]) / $eater->target;
+            if (
+                $option->isFor[$m] &&
+                $option->isServedOn($d) &&
+                $option->meals !== [] &&
+                $option->portion[$m] <= $option->stock + self::EPS &&
+                $option->sodium[$m][$d] <= $eater->limit($d) + self::EPS
+            ) {
                 $may[] = $i;
             }
         }
@@ -364,7 +391,7 @@ final class Search
             $bestAt = null;
             foreach ($this->may as $p => $may) {
                 foreach ($may as $i) {
-                    if (! $this->on[$p][$i] && $this->fits($p, $i)) {
+                    if (!$this->on[$p][$i] && $this->fits($p, $i)) {
                         $delta = $this->worth($p, $i);
                         if ($delta > $bestDelta) {
                             [$bestDelta, $bestAt] = [$delta, [$p, $i]];
@@ -458,7 +485,7 @@ final class Search
         }
         $done = 0;
         foreach ($puts as [$p, $i]) {
-            if ($this->on[$p][$i] || ! isset($this->isOffered[$p][$i]) || ! $this->fits($p, $i)) {
+            if ($this->on[$p][$i] || !isset($this->isOffered[$p][$i]) || !$this->fits($p, $i)) {
                 break;
             }
             $delta += $this->worth($p, $i);
@@ -486,7 +513,7 @@ final class Search
             $this->fill();
             foreach ($this->may as $p => $may) {
                 foreach ($this->list[$p] as $i) {
-                    if (! $this->on[$p][$i] || $this->isLocked[$p][$i]) {
+                    if (!$this->on[$p][$i] || $this->isLocked[$p][$i]) {
                         continue;
                     }
                     $gained += $this->bestInsteadOf($p, $i);
@@ -501,12 +528,17 @@ final class Search
         $this->take($p, $i);
         $lost = $this->worth($p, $i);
         [$bestGain, $at] = [$lost < -self::EPS ? -$lost : 0.0, $lost < -self::EPS ? [] : [$p, $i]];
-        $tries = array_map(static fn (int $j): array => [$p, $j], $this->may[$p]);
+        $tries = array_map(static fn(int $j): array => [$p, $j], $this->may[$p]);
         foreach (array_keys($this->may) as $q) {
             $tries[] = [$q, $i];
         }
         foreach ($tries as [$q, $j]) {
-            if (($q !== $p || $j !== $i) && ! $this->on[$q][$j] && isset($this->isOffered[$q][$j]) && $this->fits($q, $j)) {
+            if (
+                ($q !== $p || $j !== $i) &&
+                !$this->on[$q][$j] &&
+                isset($this->isOffered[$q][$j]) &&
+                $this->fits($q, $j)
+            ) {
                 $gain = $this->worth($q, $j) - $lost;
                 if ($gain > $bestGain + self::EPS) {
                     [$bestGain, $at] = [$gain, [$q, $j]];
@@ -522,7 +554,10 @@ final class Search
 
     private function fits(int $p, int $i): bool
     {
-        if ($this->portion[intdiv($p, $this->days)][$i] > $this->left[$i] + self::EPS || $this->eaten[$p] + $this->sodium[$p][$i] > $this->limit[$p] + self::EPS) {
+        if (
+            $this->portion[intdiv($p, $this->days)][$i] > $this->left[$i] + self::EPS ||
+            $this->eaten[$p] + $this->sodium[$p][$i] > $this->limit[$p] + self::EPS
+        ) {
             return false;
         }
         foreach ($this->holding[$i] as $set) {
@@ -542,7 +577,7 @@ final class Search
         if ($this->live[$i] === 1 && $this->lively[$p] < $this->goal[$p]) {
             $worth += $weights->short;
         }
-        if (! $this->isHard[$p]) {
+        if (!$this->isHard[$p]) {
             $over = $this->eaten[$p] - $this->allowance[$p];
             $worth -= $weights->over * (max(0.0, $over + $this->sodium[$p][$i]) - max(0.0, $over));
         }
@@ -615,7 +650,7 @@ final class Search
     /** A number from 0 below another, always the same ones in a row (Park and Miller's generator, 48271). */
     private function draw(int $below): int
     {
-        $this->lot = $this->lot * 48_271 % 2_147_483_647;
+        $this->lot = ($this->lot * 48_271) % 2_147_483_647;
 
         return $this->lot % $below;
     }

@@ -37,8 +37,7 @@ final readonly class ServingOption
         public array $sodium,
         public array $portion,
         public array $isFor,
-    ) {
-    }
+    ) {}
 
     public function isServedOn(int $day): bool
     {

@@ -11,9 +11,7 @@ use Tempesal\Core\Message\Message;
  */
 final readonly class Shortfall
 {
-    private function __construct(public string $eater, public int $day, public int $missing, public Message $reason)
-    {
-    }
+    private function __construct(public string $eater, public int $day, public int $missing, public Message $reason) {}
 
     /** @return list<self> */
     public static function of(Plan $plan): array
@@ -22,10 +20,25 @@ final readonly class Shortfall
         $all = [];
         foreach ($problem->eaters as $m => $eater) {
             for ($d = 0; $d < $problem->days; $d++) {
-                $today = array_values(array_filter($plan->assignments, static fn (Assignment $assignment): bool => $assignment->eater === $m && $assignment->day === $d));
-                $live = count(array_filter($today, static fn (Assignment $assignment): bool => $problem->options[$assignment->option]->isLive));
+                $today = array_values(
+                    array_filter(
+                        $plan->assignments,
+                        static fn(Assignment $assignment): bool => $assignment->eater === $m && $assignment->day === $d,
+                    ),
+                );
+                $live = count(
+                    array_filter(
+                        $today,
+                        static fn(Assignment $assignment): bool => $problem->options[$assignment->option]->isLive,
+                    ),
+                );
                 if ($live < $eater->liveGoal[$d]) {
-                    $all[] = new self($eater->id, $d, $eater->liveGoal[$d] - $live, self::reason($plan, $m, $d, $today));
+                    $all[] = new self(
+                        $eater->id,
+                        $d,
+                        $eater->liveGoal[$d] - $live,
+                        self::reason($plan, $m, $d, $today),
+                    );
                 }
             }
         }
@@ -51,7 +64,14 @@ final readonly class Shortfall
                         $live += $plan->problem->options[$assignment->option]->isLive ? 1 : 0;
                     }
                 }
-                $days[] = ['eater' => $eater->id, 'day' => $d, 'sodiumMg' => $sodium, 'leftMg' => $eater->allowance[$d] - $sodium, 'live' => $live, 'liveGoal' => $eater->liveGoal[$d]];
+                $days[] = [
+                    'eater' => $eater->id,
+                    'day' => $d,
+                    'sodiumMg' => $sodium,
+                    'leftMg' => $eater->allowance[$d] - $sodium,
+                    'live' => $live,
+                    'liveGoal' => $eater->liveGoal[$d],
+                ];
             }
         }
 
@@ -69,19 +89,26 @@ final readonly class Shortfall
     {
         $problem = $plan->problem;
         $eater = $problem->eaters[$m];
-        $there = array_map(static fn (Assignment $assignment): int => $assignment->option, $today);
-        $left = array_map(static fn (ServingOption $option): float => $option->stock, $problem->options);
+        $there = array_map(static fn(Assignment $assignment): int => $assignment->option, $today);
+        $left = array_map(static fn(ServingOption $option): float => $option->stock, $problem->options);
         foreach ($plan->assignments as $assignment) {
             $left[$assignment->option] -= $problem->options[$assignment->option]->portion[$assignment->eater];
         }
-        $live = array_filter($problem->options, static fn (ServingOption $option): bool => $option->isLive);
-        $ready = array_filter($live, static fn (ServingOption $option): bool => $option->isServedOn($d));
-        $eaten = array_filter($ready, static fn (ServingOption $option): bool => $option->isFor[$m]);
-        $more = array_filter($eaten, static fn (int $i): bool => ! in_array($i, $there, true), ARRAY_FILTER_USE_KEY);
-        $stocked = array_filter($more, static fn (ServingOption $option, int $i): bool => $option->portion[$m] <= $left[$i] + 1e-9, ARRAY_FILTER_USE_BOTH);
-        $sodium = array_sum(array_map(static fn (int $i): float => $problem->options[$i]->sodium[$m][$d], $there));
+        $live = array_filter($problem->options, static fn(ServingOption $option): bool => $option->isLive);
+        $ready = array_filter($live, static fn(ServingOption $option): bool => $option->isServedOn($d));
+        $eaten = array_filter($ready, static fn(ServingOption $option): bool => $option->isFor[$m]);
+        $more = array_filter($eaten, static fn(int $i): bool => !in_array($i, $there, true), ARRAY_FILTER_USE_KEY);
+        $stocked = array_filter(
+            $more,
+            static fn(ServingOption $option, int $i): bool => $option->portion[$m] <= $left[$i] + 1e-9,
+            ARRAY_FILTER_USE_BOTH,
+        );
+        $sodium = array_sum(array_map(static fn(int $i): float => $problem->options[$i]->sodium[$m][$d], $there));
         $margin = $eater->limit($d) - $sodium;
-        $least = $stocked === [] ? 0.0 : min(array_map(static fn (ServingOption $option): float => $option->sodium[$m][$d], $stocked));
+        $least =
+            $stocked === []
+                ? 0.0
+                : min(array_map(static fn(ServingOption $option): float => $option->sodium[$m][$d], $stocked));
 
         return match (true) {
             $live === [] => Message::of('shortfall.no_live'),
@@ -89,7 +116,11 @@ final readonly class Shortfall
             $eaten === [] => Message::of('shortfall.not_for', eater: $eater->name),
             $more === [] => Message::of('shortfall.all_served'),
             $stocked === [] => Message::of('shortfall.used_up'),
-            $margin + 1e-9 < $least => Message::of('shortfall.no_room', left: (int) floor(max(0.0, $margin)), least: (int) ceil($least)),
+            $margin + 1e-9 < $least => Message::of(
+                'shortfall.no_room',
+                left: (int) floor(max(0.0, $margin)),
+                least: (int) ceil($least),
+            ),
             count($today) >= $problem->perMeal * count($problem->meals) => Message::of('shortfall.meals_full'),
             default => Message::of('shortfall.not_worth'),
         };

@@ -17,7 +17,12 @@ final readonly class Suggestion
      * @param  bool  $isEnough  whether nothing more is needed then
      * @param  WeekServing|null  $instead  what takes its place; null: nothing
      */
-    public function __construct(public RemedyKind $kind, public Message $text, public WeekServing $serving, public ?WeekServing $instead, public float $savesMg, public bool $isEnough)
-    {
-    }
+    public function __construct(
+        public RemedyKind $kind,
+        public Message $text,
+        public WeekServing $serving,
+        public ?WeekServing $instead,
+        public float $savesMg,
+        public bool $isEnough,
+    ) {}
 }

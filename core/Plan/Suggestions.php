@@ -33,12 +33,24 @@ final class Suggestions
     {
         $all = [];
         foreach ($servings as $serving) {
-            array_push($all, ...self::ways($week, $serving, $wantedMg), ...self::smaller($week, $serving, $wantedMg),
-                ...self::otherDay($week, $serving, $wantedMg, $dates), ...self::otherJar($week, $serving, $wantedMg));
-            $all[] = new Suggestion(RemedyKind::LeaveOut, RemedyKind::LeaveOut->text(), $serving, null, $week->milligrams($serving), $week->milligrams($serving) >= $wantedMg - self::ROUNDING);
+            array_push(
+                $all,
+                ...self::ways($week, $serving, $wantedMg),
+                ...self::smaller($week, $serving, $wantedMg),
+                ...self::otherDay($week, $serving, $wantedMg, $dates),
+                ...self::otherJar($week, $serving, $wantedMg),
+            );
+            $all[] = new Suggestion(
+                RemedyKind::LeaveOut,
+                RemedyKind::LeaveOut->text(),
+                $serving,
+                null,
+                $week->milligrams($serving),
+                $week->milligrams($serving) >= $wantedMg - self::ROUNDING,
+            );
         }
-        $rank = static fn (Suggestion $one): array => [$one->isEnough ? 0 : 1, $one->kind->rank(), -$one->savesMg];
-        usort($all, static fn (Suggestion $one, Suggestion $other): int => $rank($one) <=> $rank($other));
+        $rank = static fn(Suggestion $one): array => [$one->isEnough ? 0 : 1, $one->kind->rank(), -$one->savesMg];
+        usort($all, static fn(Suggestion $one, Suggestion $other): int => $rank($one) <=> $rank($other));
 
         return $all;
     }
@@ -52,8 +64,16 @@ final class Suggestions
     public static function awayFrom(WeekPlan $week, WeekServing $serving, array $dates): array
     {
         return [
-            ...self::otherDay($week, $serving, 0.0, $dates), ...self::otherJar($week, $serving, 0.0),
-            new Suggestion(RemedyKind::LeaveOut, RemedyKind::LeaveOut->text(), $serving, null, $week->milligrams($serving), true),
+            ...self::otherDay($week, $serving, 0.0, $dates),
+            ...self::otherJar($week, $serving, 0.0),
+            new Suggestion(
+                RemedyKind::LeaveOut,
+                RemedyKind::LeaveOut->text(),
+                $serving,
+                null,
+                $week->milligrams($serving),
+                true,
+            ),
         ];
     }
 
@@ -61,11 +81,21 @@ final class Suggestions
     private static function ways(WeekPlan $week, WeekServing $serving, float $wanted): array
     {
         $suggestions = [];
-        foreach ([[RemedyKind::Drain, ServingStyle::Drained], [RemedyKind::Rinse, ServingStyle::Rinsed]] as [$kind, $way]) {
+        foreach (
+            [[RemedyKind::Drain, ServingStyle::Drained], [RemedyKind::Rinse, ServingStyle::Rinsed]]
+            as [$kind, $way]
+        ) {
             $then = self::changed($serving, way: $way);
             $saves = $week->milligrams($serving) - $week->milligrams($then);
             if (in_array($way, $week->jars[$serving->jar]->ways(), true) && $saves > 1.0) {
-                $suggestions[] = new Suggestion($kind, $kind->text(), $serving, $then, $saves, $saves >= $wanted - self::ROUNDING);
+                $suggestions[] = new Suggestion(
+                    $kind,
+                    $kind->text(),
+                    $serving,
+                    $then,
+                    $saves,
+                    $saves >= $wanted - self::ROUNDING,
+                );
             }
         }
 
@@ -84,7 +114,16 @@ final class Suggestions
         $then = self::changed($serving, grams: $grams);
         $saves = $has - $week->milligrams($then);
 
-        return [new Suggestion(RemedyKind::Smaller, RemedyKind::smaller($grams, $serving->grams), $serving, $then, $saves, $saves >= $wanted - self::ROUNDING)];
+        return [
+            new Suggestion(
+                RemedyKind::Smaller,
+                RemedyKind::smaller($grams, $serving->grams),
+                $serving,
+                $then,
+                $saves,
+                $saves >= $wanted - self::ROUNDING,
+            ),
+        ];
     }
 
     /**
@@ -98,12 +137,20 @@ final class Suggestions
         for ($day = $week->first(); $day < WeekPlan::DAYS; $day++) {
             $then = self::changed($serving, day: $day);
             if ($day !== $serving->day && $without->takes($then)) {
-                $suggestions[] = [$without->margin($serving->eater, $day), new Suggestion(
-                    RemedyKind::OtherDay, RemedyKind::onDay(new Day($dates[$day])), $serving, $then, $week->milligrams($serving), $week->milligrams($serving) >= $wanted - self::ROUNDING,
-                )];
+                $suggestions[] = [
+                    $without->margin($serving->eater, $day),
+                    new Suggestion(
+                        RemedyKind::OtherDay,
+                        RemedyKind::onDay(new Day($dates[$day])),
+                        $serving,
+                        $then,
+                        $week->milligrams($serving),
+                        $week->milligrams($serving) >= $wanted - self::ROUNDING,
+                    ),
+                ];
             }
         }
-        usort($suggestions, static fn (array $one, array $other): int => $other[0] <=> $one[0]);
+        usort($suggestions, static fn(array $one, array $other): int => $other[0] <=> $one[0]);
 
         return array_slice(array_column($suggestions, 1), 0, 1);
     }
@@ -116,12 +163,24 @@ final class Suggestions
         foreach (array_keys($week->jars) as $jar) {
             $then = $week->usual($serving->eater, $serving->day, $jar);
             $saves = $week->milligrams($serving) - $week->milligrams($then);
-            $isLikeIt = $week->jars[$jar]->isLive || ! $week->jars[$serving->jar]->isLive;
-            if ($jar !== $serving->jar && $isLikeIt && ($wanted <= 0.0 || $saves > 1.0) && self::fits($without, $then)) {
-                $suggestions[] = new Suggestion(RemedyKind::OtherJar, RemedyKind::OtherJar->fromJar($week->jars[$jar]->name), $serving, new WeekServing('', $then->eater, $then->day, $jar, $then->grams, $then->way, false), $saves, $saves >= $wanted - self::ROUNDING);
+            $isLikeIt = $week->jars[$jar]->isLive || !$week->jars[$serving->jar]->isLive;
+            if (
+                $jar !== $serving->jar &&
+                $isLikeIt &&
+                ($wanted <= 0.0 || $saves > 1.0) &&
+                self::fits($without, $then)
+            ) {
+                $suggestions[] = new Suggestion(
+                    RemedyKind::OtherJar,
+                    RemedyKind::OtherJar->fromJar($week->jars[$jar]->name),
+                    $serving,
+                    new WeekServing('', $then->eater, $then->day, $jar, $then->grams, $then->way, false),
+                    $saves,
+                    $saves >= $wanted - self::ROUNDING,
+                );
             }
         }
-        usort($suggestions, static fn (Suggestion $one, Suggestion $other): int => $other->savesMg <=> $one->savesMg);
+        usort($suggestions, static fn(Suggestion $one, Suggestion $other): int => $other->savesMg <=> $one->savesMg);
 
         return array_slice($suggestions, 0, $wanted > 0.0 ? 1 : self::MOST);
     }
@@ -129,18 +188,50 @@ final class Suggestions
     /** Whether it may stand there, though the day may still be past its target. */
     private static function fits(WeekPlan $week, WeekServing $serving): bool
     {
-        $roomy = array_map(static fn (Eater $eater): Eater => new Eater($eater->id, $eater->name, $eater->target, array_fill(0, WeekPlan::DAYS, INF), false, $eater->liveGoal), $week->eaters);
+        $roomy = array_map(
+            static fn(Eater $eater): Eater => new Eater(
+                $eater->id,
+                $eater->name,
+                $eater->target,
+                array_fill(0, WeekPlan::DAYS, INF),
+                false,
+                $eater->liveGoal,
+            ),
+            $week->eaters,
+        );
 
-        return (new WeekPlan($roomy, $week->jars, $week->servings, $week->today, $week->perDay, $week->weights, $week->had))->takes($serving);
+        return (new WeekPlan(
+            $roomy,
+            $week->jars,
+            $week->servings,
+            $week->today,
+            $week->perDay,
+            $week->weights,
+            $week->had,
+        ))->takes($serving);
     }
 
     private static function without(WeekPlan $week, WeekServing $serving): WeekPlan
     {
-        return $week->having(array_values(array_filter($week->servings, static fn (WeekServing $other): bool => $other !== $serving)));
+        return $week->having(
+            array_values(array_filter($week->servings, static fn(WeekServing $other): bool => $other !== $serving)),
+        );
     }
 
-    private static function changed(WeekServing $serving, ?int $day = null, ?float $grams = null, ?ServingStyle $way = null): WeekServing
-    {
-        return new WeekServing($serving->id, $serving->eater, $day ?? $serving->day, $serving->jar, $grams ?? $serving->grams, $way ?? $serving->way, $serving->isLocked);
+    private static function changed(
+        WeekServing $serving,
+        ?int $day = null,
+        ?float $grams = null,
+        ?ServingStyle $way = null,
+    ): WeekServing {
+        return new WeekServing(
+            $serving->id,
+            $serving->eater,
+            $day ?? $serving->day,
+            $serving->jar,
+            $grams ?? $serving->grams,
+            $way ?? $serving->way,
+            $serving->isLocked,
+        );
     }
 }

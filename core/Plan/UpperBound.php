@@ -18,16 +18,28 @@ final class UpperBound
         $days = $problem->days;
         $weights = $problem->weights;
         // What brings no culture comes last, and is neither thanked for nor counted among the groups.
-        $groups = array_values(array_diff(array_unique(array_column($problem->options, 'group')), [ServingOption::NO_CULTURE]));
-        $groupOf = array_map(static fn (ServingOption $option): int => $option->group === ServingOption::NO_CULTURE ? count($groups) : (int) array_search($option->group, $groups, true), $problem->options);
+        $groups = array_values(
+            array_diff(array_unique(array_column($problem->options, 'group')), [ServingOption::NO_CULTURE]),
+        );
+        $groupOf = array_map(
+            static fn(ServingOption $option): int => $option->group === ServingOption::NO_CULTURE
+                ? count($groups)
+                : (int) array_search($option->group, $groups, true),
+            $problem->options,
+        );
         $room = $problem->perMeal * count($problem->meals);
         $locked = $lockedSodium = [];
         foreach ($problem->locked as $assignment) {
             $locked[$assignment->eater][$assignment->day][$assignment->option] = true;
-            $lockedSodium[$assignment->eater][$assignment->day] = ($lockedSodium[$assignment->eater][$assignment->day] ?? 0.0) + $problem->options[$assignment->option]->sodium[$assignment->eater][$assignment->day];
+            $lockedSodium[$assignment->eater][$assignment->day] =
+                ($lockedSodium[$assignment->eater][$assignment->day] ?? 0.0) +
+                $problem->options[$assignment->option]->sodium[$assignment->eater][$assignment->day];
         }
         $price = array_fill(0, max(1, count($problem->options)), 0.0);
-        $varietyPrice = array_fill(0, count($problem->eaters), [...array_fill(0, count($groups), $weights->variety * 0.5), 0.0]);
+        $varietyPrice = array_fill(0, count($problem->eaters), [
+            ...array_fill(0, count($groups), $weights->variety * 0.5),
+            0.0,
+        ]);
         $again = [];
         $best = INF;
         $step = 1.0;
@@ -49,16 +61,31 @@ final class UpperBound
                     $candidates = [];
                     foreach ($problem->options as $i => $option) {
                         $must = isset($locked[$m][$d][$i]);
-                        if (! $must && (! $option->isFor[$m] || ! $option->isServedOn($d) || $option->meals === [] || $option->portion[$m] > $option->stock + 1e-9)) {
+                        if (
+                            !$must &&
+                            (!$option->isFor[$m] ||
+                                !$option->isServedOn($d) ||
+                                $option->meals === [] ||
+                                $option->portion[$m] > $option->stock + 1e-9)
+                        ) {
                             continue;
                         }
-                        $worth = $weights->urgency * $option->urgency($d) - $weights->sodium * $option->sodium[$m][$d] / $eater->target
-                            + $varietyPrice[$m][$groupOf[$i]] - $price[$i] * $option->portion[$m]
-                            - ($again[$m][$d][$i] ?? 0.0) - ($again[$m][$d + 1][$i] ?? 0.0);
+                        $worth =
+                            $weights->urgency * $option->urgency($d) -
+                            ($weights->sodium * $option->sodium[$m][$d]) / $eater->target +
+                            $varietyPrice[$m][$groupOf[$i]] -
+                            $price[$i] * $option->portion[$m] -
+                            ($again[$m][$d][$i] ?? 0.0) -
+                            ($again[$m][$d + 1][$i] ?? 0.0);
                         $candidates[] = [$worth, $option->sodium[$m][$d], $option->isLive ? 1 : 0, $i, $must];
                     }
                     [$plate, $chosen] = DayPlate::fill(
-                        $candidates, $room, $eater->liveGoal[$d], $weights->short, $eater->isHard ? 0.0 : $weights->over, $eater->allowance[$d],
+                        $candidates,
+                        $room,
+                        $eater->liveGoal[$d],
+                        $weights->short,
+                        $eater->isHard ? 0.0 : $weights->over,
+                        $eater->allowance[$d],
                         max($eater->limit($d), $lockedSodium[$m][$d] ?? 0.0),
                     );
                     $value += $plate + array_sum($again[$m][$d] ?? []);
@@ -87,8 +114,12 @@ final class UpperBound
             $repeats = [];
             for ($m = 0; $m < count($problem->eaters); $m++) {
                 for ($d = 1; $d < $days; $d++) {
-                    foreach (array_keys(($servedAll[$m][$d] ?? []) + ($servedAll[$m][$d - 1] ?? []) + ($again[$m][$d] ?? [])) as $i) {
-                        $repeats[$m][$d][$i] = (isset($servedAll[$m][$d][$i]) ? 1 : 0) + (isset($servedAll[$m][$d - 1][$i]) ? 1 : 0) - 1;
+                    foreach (
+                        array_keys(($servedAll[$m][$d] ?? []) + ($servedAll[$m][$d - 1] ?? []) + ($again[$m][$d] ?? []))
+                        as $i
+                    ) {
+                        $repeats[$m][$d][$i] =
+                            (isset($servedAll[$m][$d][$i]) ? 1 : 0) + (isset($servedAll[$m][$d - 1][$i]) ? 1 : 0) - 1;
                         $norm += $repeats[$m][$d][$i] ** 2;
                     }
                 }
@@ -96,7 +127,7 @@ final class UpperBound
             if ($norm < 1e-9) {
                 break;
             }
-            $by = $step * $gap / $norm;
+            $by = ($step * $gap) / $norm;
             $step *= 0.94;
             foreach ($problem->options as $i => $option) {
                 $price[$i] = max(0.0, $price[$i] + $by * $stockPull[$i]);

@@ -17,9 +17,7 @@ final readonly class WeekFiller
     /** Milligrams that nobody plans: what was eaten today is not served once more. */
     private const NEVER_MG = 100_000.0;
 
-    private function __construct(private WeekPlan $week, private int $first)
-    {
-    }
+    private function __construct(private WeekPlan $week, private int $first) {}
 
     /**
      * @param  bool  $isRest  whether all that is there stays, rather than only what is locked or was altered by hand
@@ -32,9 +30,9 @@ final readonly class WeekFiller
         if ($filler->first >= WeekPlan::DAYS || $week->eaters === []) {
             return ['servings' => $week->servings, 'plan' => null];
         }
-        $stays = static fn (WeekServing $serving): bool => $isRest || $serving->isLocked || ! $week->isUsual($serving);
+        $stays = static fn(WeekServing $serving): bool => $isRest || $serving->isLocked || !$week->isUsual($serving);
         $kept = array_values(array_filter($week->coming, $stays));
-        $before = array_values(array_filter($week->coming, static fn (WeekServing $serving): bool => ! $stays($serving)));
+        $before = array_values(array_filter($week->coming, static fn(WeekServing $serving): bool => !$stays($serving)));
 
         return $filler->run($kept, $before, $wanted);
     }
@@ -69,7 +67,10 @@ final readonly class WeekFiller
         }
         [$problem] = $this->problem([...$kept, ...$asked], $before);
         $plan = Planner::plan($problem);
-        $past = array_filter($this->week->servings, fn (WeekServing $serving): bool => $serving->day < $this->week->today);
+        $past = array_filter(
+            $this->week->servings,
+            fn(WeekServing $serving): bool => $serving->day < $this->week->today,
+        );
         $servings = [...array_values($past), ...$kept];
         foreach ($plan->assignments as $assignment) {
             $serving = $this->week->usual($assignment->eater, $assignment->day + $this->first, $assignment->option);
@@ -93,9 +94,20 @@ final readonly class WeekFiller
         foreach ($kept as $serving) {
             $assignment = $this->assignment($serving);
             $isFine = Feasibility::trouble($problem, [...$locked, $assignment], true) === null;
-            $isFine ? $locked[] = $assignment : $outside[] = $serving;
+            $isFine ? ($locked[] = $assignment) : ($outside[] = $serving);
         }
-        $assignments = array_map($this->assignment(...), array_values(array_filter($before, fn (WeekServing $serving): bool => $this->week->jars[$serving->jar]->objection($serving->eater, $serving->day) === null)));
+        $assignments = array_map(
+            $this->assignment(...),
+            array_values(
+                array_filter(
+                    $before,
+                    fn(WeekServing $serving): bool => $this->week->jars[$serving->jar]->objection(
+                        $serving->eater,
+                        $serving->day,
+                    ) === null,
+                ),
+            ),
+        );
 
         return [$this->build($kept, $outside, $locked, $assignments), $locked];
     }
@@ -129,13 +141,23 @@ final readonly class WeekFiller
     {
         $week = $this->week;
         $days = WeekPlan::DAYS - $this->first;
-        $taken = static fn (int $eater, int $day, callable $of): float => array_sum(array_map($of, array_filter($outside, static fn (WeekServing $one): bool => $one->isAt($eater, $day))));
+        $taken = static fn(int $eater, int $day, callable $of): float => array_sum(
+            array_map($of, array_filter($outside, static fn(WeekServing $one): bool => $one->isAt($eater, $day))),
+        );
         $eaters = [];
         foreach ($week->eaters as $m => $eater) {
             $allowance = $goal = [];
             for ($day = $this->first; $day < WeekPlan::DAYS; $day++) {
                 $allowance[] = $eater->allowance[$day] - $taken($m, $day, $week->milligrams(...));
-                $goal[] = max(0, $eater->liveGoal[$day] - (int) $taken($m, $day, static fn (WeekServing $one): float => $week->jars[$one->jar]->isLive ? 1.0 : 0.0));
+                $goal[] = max(
+                    0,
+                    $eater->liveGoal[$day] -
+                        (int) $taken(
+                            $m,
+                            $day,
+                            static fn(WeekServing $one): float => $week->jars[$one->jar]->isLive ? 1.0 : 0.0,
+                        ),
+                );
             }
             $eaters[] = new Eater($eater->id, $eater->name, $eater->target, $allowance, $eater->isHard, $goal);
         }
@@ -153,16 +175,34 @@ final readonly class WeekFiller
                 if ($serving->jar === $i) {
                     // Only one serving of a jar can stand on a day: its own sodium takes the place of the usual one.
                     $sodium[$serving->eater][$serving->day - $this->first] = $week->milligrams($serving);
-                    $stock -= $serving->grams - (in_array($serving, $outside, true) ? 0.0 : $jar->portions[$serving->eater]);
+                    $stock -=
+                        $serving->grams - (in_array($serving, $outside, true) ? 0.0 : $jar->portions[$serving->eater]);
                 }
             }
             $options[] = new ServingOption(
-                $jar->id, $jar->name, $jar->isLive, $jar->isLive ? $jar->group : ServingOption::NO_CULTURE, $jar->closed === null ? max(0.0, $stock) : 0.0,
-                $jar->readyOn - $this->first, $jar->useBy - $this->first, [0], array_values(array_map(array_values(...), $sodium)), $jar->portions,
-                array_map(static fn (?Message $why): bool => $why === null, $jar->notFor),
+                $jar->id,
+                $jar->name,
+                $jar->isLive,
+                $jar->isLive ? $jar->group : ServingOption::NO_CULTURE,
+                $jar->closed === null ? max(0.0, $stock) : 0.0,
+                $jar->readyOn - $this->first,
+                $jar->useBy - $this->first,
+                [0],
+                array_values(array_map(array_values(...), $sodium)),
+                $jar->portions,
+                array_map(static fn(?Message $why): bool => $why === null, $jar->notFor),
             );
         }
 
-        return new PlanningProblem($days, [self::MEAL], $week->perDay, $eaters, $options, $locked, $before, $week->weights);
+        return new PlanningProblem(
+            $days,
+            [self::MEAL],
+            $week->perDay,
+            $eaters,
+            $options,
+            $locked,
+            $before,
+            $week->weights,
+        );
     }
 }

@@ -45,13 +45,14 @@ final class WeekJar
         public readonly ?Message $closed,
         public readonly float $low,
         public readonly float $high,
-    ) {
-    }
+    ) {}
 
     /** Milligrams of sodium in a portion taken on a day. */
     public function milligrams(int $day, float $grams, ServingStyle $way): float
     {
-        return $this->known["{$day} {$grams} {$way->value}"] ??= $way->plate($this->phase, Grams::of($grams))->sodiumMg($this->states[$day], Point::typical());
+        return $this->known["{$day} {$grams} {$way->value}"] ??= $way
+            ->plate($this->phase, Grams::of($grams))
+            ->sodiumMg($this->states[$day], Point::typical());
     }
 
     /** @return non-empty-list<ServingStyle> */
@@ -63,7 +64,12 @@ final class WeekJar
     /** Why an eater should not be served from it on a day; null when nothing speaks against it. */
     public function objection(int $eater, int $day): ?Message
     {
-        return $this->closed ?? $this->notFor[$eater]
-            ?? ($day < $this->readyOn ? Message::of('objection.not_ready') : ($day > $this->useBy ? Message::of('objection.kept_time') : null));
+        return $this->closed ??
+            ($this->notFor[$eater] ??
+                ($day < $this->readyOn
+                    ? Message::of('objection.not_ready')
+                    : ($day > $this->useBy
+                        ? Message::of('objection.kept_time')
+                        : null)));
     }
 }

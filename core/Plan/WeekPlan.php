@@ -37,10 +37,12 @@ final readonly class WeekPlan
         public array $servings,
         public int $today,
         public int $perDay = self::USUAL_PER_DAY,
-        public ObjectiveWeights $weights = new ObjectiveWeights,
+        public ObjectiveWeights $weights = new ObjectiveWeights(),
         public array $had = [],
     ) {
-        $this->coming = array_values(array_filter($servings, static fn (WeekServing $serving): bool => $serving->day >= $today));
+        $this->coming = array_values(
+            array_filter($servings, static fn(WeekServing $serving): bool => $serving->day >= $today),
+        );
     }
 
     /** The first day that can still be planned. */
@@ -58,7 +60,9 @@ final readonly class WeekPlan
     /** @return list<WeekServing> what is still to come on someone's day */
     public function on(int $eater, int $day): array
     {
-        return array_values(array_filter($this->coming, static fn (WeekServing $serving): bool => $serving->isAt($eater, $day)));
+        return array_values(
+            array_filter($this->coming, static fn(WeekServing $serving): bool => $serving->isAt($eater, $day)),
+        );
     }
 
     /** Milligrams of sodium in a serving, typically. */
@@ -70,7 +74,8 @@ final readonly class WeekPlan
     /** Milligrams that are left of an eater's allowance on a day; negative when it is passed. */
     public function margin(int $eater, int $day): float
     {
-        return $this->eaters[$eater]->allowance[$day] - array_sum(array_map($this->milligrams(...), $this->on($eater, $day)));
+        return $this->eaters[$eater]->allowance[$day] -
+            array_sum(array_map($this->milligrams(...), $this->on($eater, $day)));
     }
 
     /**
@@ -108,7 +113,11 @@ final readonly class WeekPlan
     public function takes(WeekServing $serving): bool
     {
         $jar = $this->jars[$serving->jar];
-        if ($serving->day < $this->first() || $jar->objection($serving->eater, $serving->day) !== null || $this->hadIt($serving)) {
+        if (
+            $serving->day < $this->first() ||
+            $jar->objection($serving->eater, $serving->day) !== null ||
+            $this->hadIt($serving)
+        ) {
             return false;
         }
         $there = $this->on($serving->eater, $serving->day);
@@ -119,7 +128,9 @@ final readonly class WeekPlan
         }
         $then = $this->having([...$this->servings, $serving]);
 
-        return count($there) < $this->perDay && $then->runsShortOn($serving->jar) === null && $then->margin($serving->eater, $serving->day) >= -self::ROUNDING;
+        return count($there) < $this->perDay &&
+            $then->runsShortOn($serving->jar) === null &&
+            $then->margin($serving->eater, $serving->day) >= -self::ROUNDING;
     }
 
     /** Whether someone has eaten of that jar on that day already. */
@@ -131,11 +142,20 @@ final readonly class WeekPlan
     /** The usual portion of a jar for someone on a day. */
     public function usual(int $eater, int $day, int $jar): WeekServing
     {
-        return new WeekServing('', $eater, $day, $jar, $this->jars[$jar]->portions[$eater], ServingStyle::Drained, false);
+        return new WeekServing(
+            '',
+            $eater,
+            $day,
+            $jar,
+            $this->jars[$jar]->portions[$eater],
+            ServingStyle::Drained,
+            false,
+        );
     }
 
     public function isUsual(WeekServing $serving): bool
     {
-        return $serving->way === ServingStyle::Drained && abs($serving->grams - $this->jars[$serving->jar]->portions[$serving->eater]) < self::ROUNDING;
+        return $serving->way === ServingStyle::Drained &&
+            abs($serving->grams - $this->jars[$serving->jar]->portions[$serving->eater]) < self::ROUNDING;
     }
 }

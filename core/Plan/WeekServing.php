@@ -12,9 +12,15 @@ use Tempesal\Core\Intake\ServingStyle;
 final readonly class WeekServing
 {
     /** @param  string  $id  by which the cook's plan calls it; empty while it is only thought of */
-    public function __construct(public string $id, public int $eater, public int $day, public int $jar, public float $grams, public ServingStyle $way, public bool $isLocked)
-    {
-    }
+    public function __construct(
+        public string $id,
+        public int $eater,
+        public int $day,
+        public int $jar,
+        public float $grams,
+        public ServingStyle $way,
+        public bool $isLocked,
+    ) {}
 
     public function isAt(int $eater, int $day): bool
     {

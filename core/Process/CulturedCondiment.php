@@ -18,9 +18,12 @@ use Tempesal\Core\Salt\SaltDose;
 final readonly class CulturedCondiment implements Process
 {
     /** @param  non-empty-list<IngredientAmount>  $base */
-    public function __construct(private array $base, private ?SaltDose $salt, private ?Starter $starter, private Soak $ferment)
-    {
-    }
+    public function __construct(
+        private array $base,
+        private ?SaltDose $salt,
+        private ?Starter $starter,
+        private Soak $ferment,
+    ) {}
 
     public static function read(Fields $fields): self
     {
@@ -30,7 +33,8 @@ final readonly class CulturedCondiment implements Process
         return new self(
             $base,
             $fields->has('salt') ? ProcessFields::salt($fields, Method::CulturedCondiment, $base) : null,
-            ProcessFields::starter($fields), ProcessFields::ferment($fields),
+            ProcessFields::starter($fields),
+            ProcessFields::ferment($fields),
         );
     }
 
@@ -38,8 +42,8 @@ final readonly class CulturedCondiment implements Process
     {
         return [
             ...IngredientAmount::allInto(Phase::Sauce, $this->base),
-            ...($this->salt === null ? [] : [new Salt($this->salt, Phase::Sauce)]),
-            ...($this->starter === null ? [] : [$this->starter->into(Phase::Sauce)]),
+            ...$this->salt === null ? [] : [new Salt($this->salt, Phase::Sauce)],
+            ...$this->starter === null ? [] : [$this->starter->into(Phase::Sauce)],
             $this->ferment,
         ];
     }

@@ -29,8 +29,7 @@ final readonly class DrySalting implements Process
         private Band $draw,
         private ?Starter $starter,
         private Soak $ferment,
-    ) {
-    }
+    ) {}
 
     public static function read(Fields $fields): self
     {
@@ -50,7 +49,7 @@ final readonly class DrySalting implements Process
     {
         return [
             new Salt($this->salt, Phase::Brine),
-            ...($this->starter === null ? [] : [$this->starter->into(Phase::Brine)]),
+            ...$this->starter === null ? [] : [$this->starter->into(Phase::Brine)],
             ...IngredientAmount::allInto(Phase::Pieces, $this->vegetables),
             new Draw($this->draw),
             $this->ferment,

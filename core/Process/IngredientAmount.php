@@ -18,9 +18,7 @@ use Tempesal\Core\Produce\Ingredient;
 final readonly class IngredientAmount
 {
     /** @param  Band  $grams  exact when weighed, a band when guessed */
-    public function __construct(public Ingredient $ingredient, public Band $grams)
-    {
-    }
+    public function __construct(public Ingredient $ingredient, public Band $grams) {}
 
     public function into(Phase $phase): Add
     {
@@ -33,7 +31,7 @@ final readonly class IngredientAmount
      */
     public static function allInto(Phase $phase, array $amounts): array
     {
-        return array_map(static fn (self $amount): Add => $amount->into($phase), $amounts);
+        return array_map(static fn(self $amount): Add => $amount->into($phase), $amounts);
     }
 
     /**
@@ -43,7 +41,7 @@ final readonly class IngredientAmount
      */
     public static function sum(array $amounts): float
     {
-        return array_sum(array_map(static fn (self $amount): float => $amount->grams->typical, $amounts));
+        return array_sum(array_map(static fn(self $amount): float => $amount->grams->typical, $amounts));
     }
 
     /**

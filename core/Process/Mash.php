@@ -18,23 +18,31 @@ use Tempesal\Core\Salt\SaltDose;
 final readonly class Mash implements Process
 {
     /** @param  non-empty-list<IngredientAmount>  $vegetables */
-    public function __construct(private array $vegetables, private SaltDose $salt, private ?Starter $starter, private Soak $ferment)
-    {
-    }
+    public function __construct(
+        private array $vegetables,
+        private SaltDose $salt,
+        private ?Starter $starter,
+        private Soak $ferment,
+    ) {}
 
     public static function read(Fields $fields): self
     {
         /** @var non-empty-list<IngredientAmount> $vegetables */
         $vegetables = IngredientAmount::readAll($fields, 'vegetables', true);
 
-        return new self($vegetables, ProcessFields::salt($fields, Method::Mash, $vegetables), ProcessFields::starter($fields), ProcessFields::ferment($fields));
+        return new self(
+            $vegetables,
+            ProcessFields::salt($fields, Method::Mash, $vegetables),
+            ProcessFields::starter($fields),
+            ProcessFields::ferment($fields),
+        );
     }
 
     public function entries(): array
     {
         return [
             new Salt($this->salt, Phase::Sauce),
-            ...($this->starter === null ? [] : [$this->starter->into(Phase::Sauce)]),
+            ...$this->starter === null ? [] : [$this->starter->into(Phase::Sauce)],
             ...IngredientAmount::allInto(Phase::Sauce, $this->vegetables),
             $this->ferment,
         ];

@@ -37,8 +37,7 @@ final readonly class PouredBrine implements Process
         private Band $draw,
         private ?Starter $starter,
         private Soak $ferment,
-    ) {
-    }
+    ) {}
 
     public static function read(Fields $fields): self
     {
@@ -49,9 +48,13 @@ final readonly class PouredBrine implements Process
         $salt = ProcessFields::salt($fields, $method, $vegetables, $water);
 
         return new self(
-            $vegetables, $water, $salt, $fields->share('spare', 0.0),
+            $vegetables,
+            $water,
+            $salt,
+            $fields->share('spare', 0.0),
             $fields->band('draw', $method->profile()->preparation->draw(self::strength($salt, $water)), -0.3, 0.9),
-            ProcessFields::starter($fields), ProcessFields::ferment($fields),
+            ProcessFields::starter($fields),
+            ProcessFields::ferment($fields),
         );
     }
 
@@ -68,10 +71,14 @@ final readonly class PouredBrine implements Process
         $brine = $this->salt->grams()->plus($this->water);
 
         return [
-            ...($this->water->isZero() ? [] : [new Add(Ingredient::water(), Band::exact($this->water->value), Phase::Brine)]),
+            ...$this->water->isZero()
+                ? []
+                : [new Add(Ingredient::water(), Band::exact($this->water->value), Phase::Brine)],
             new Salt($this->salt, Phase::Brine),
-            ...($this->spare > 0.0 ? [new Discard(Phase::Brine, $brine->times($this->spare / (1.0 + $this->spare)))] : []),
-            ...($this->starter === null ? [] : [$this->starter->into(Phase::Brine)]),
+            ...$this->spare > 0.0
+                ? [new Discard(Phase::Brine, $brine->times($this->spare / (1.0 + $this->spare)))]
+                : [],
+            ...$this->starter === null ? [] : [$this->starter->into(Phase::Brine)],
             ...IngredientAmount::allInto(Phase::Pieces, $this->vegetables),
             new Draw($this->draw),
             $this->ferment,

@@ -29,16 +29,29 @@ final class ProcessFields
      *
      * @throws InvalidField
      */
-    public static function salt(Fields $fields, Method $method, array $vegetables, ?Grams $water = null, array $others = []): SaltDose
-    {
+    public static function salt(
+        Fields $fields,
+        Method $method,
+        array $vegetables,
+        ?Grams $water = null,
+        array $others = [],
+    ): SaltDose {
         $salt = $fields->child('salt');
-        if (! $salt->has('share')) {
+        if (!$salt->has('share')) {
             return SaltDose::read($salt);
         }
         $share = $salt->share('share');
-        $contents = new JarContents(Grams::zero(), Grams::of(IngredientAmount::sum($vegetables)), $water ?? Grams::zero(), Grams::of(IngredientAmount::sum($others)));
+        $contents = new JarContents(
+            Grams::zero(),
+            Grams::of(IngredientAmount::sum($vegetables)),
+            $water ?? Grams::zero(),
+            Grams::of(IngredientAmount::sum($others)),
+        );
         try {
-            $grams = $contents->saltFor($share, $salt->choice('basis', SaltBasis::class, $method->profile()->salting->basis));
+            $grams = $contents->saltFor(
+                $share,
+                $salt->choice('basis', SaltBasis::class, $method->profile()->salting->basis),
+            );
         } catch (EmptyBasis $refusal) {
             throw $salt->invalid('basis', $refusal->explanation());
         }

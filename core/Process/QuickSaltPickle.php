@@ -35,8 +35,7 @@ final readonly class QuickSaltPickle implements Process
         private Soak $soak,
         private ?Freshen $freshen,
         private ?Soak $freshSoak,
-    ) {
-    }
+    ) {}
 
     public static function read(Fields $fields): self
     {
@@ -47,9 +46,18 @@ final readonly class QuickSaltPickle implements Process
         $salt = ProcessFields::salt($fields, Method::QuickSaltPickle, $vegetables, $water);
 
         return new self(
-            $vegetables, $water, $salt,
-            $fields->band('draw', Method::QuickSaltPickle->profile()->preparation->draw(PouredBrine::strength($salt, $water)), -0.3, 0.9),
-            $fields->has('soak') ? ProcessFields::soak($fields->child('soak'), 'soak') : Soak::lasting(Method::QuickSaltPickle->profile()->preparation->salting()),
+            $vegetables,
+            $water,
+            $salt,
+            $fields->band(
+                'draw',
+                Method::QuickSaltPickle->profile()->preparation->draw(PouredBrine::strength($salt, $water)),
+                -0.3,
+                0.9,
+            ),
+            $fields->has('soak')
+                ? ProcessFields::soak($fields->child('soak'), 'soak')
+                : Soak::lasting(Method::QuickSaltPickle->profile()->preparation->salting()),
             $freshen === null ? null : Freshen::read($freshen),
             $freshen === null ? null : ProcessFields::soak($freshen, 'soak'),
         );

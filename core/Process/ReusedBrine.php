@@ -25,9 +25,13 @@ final readonly class ReusedBrine implements Process
      * @param  ReSalt|Salt|null  $salt  up to a strength, or so much of it
      * @param  Band  $draw  juice, as a share of the vegetable's weight
      */
-    public function __construct(private Starter $brine, private array $vegetables, private ReSalt|Salt|null $salt, private Band $draw, private Soak $ferment)
-    {
-    }
+    public function __construct(
+        private Starter $brine,
+        private array $vegetables,
+        private ReSalt|Salt|null $salt,
+        private Band $draw,
+        private Soak $ferment,
+    ) {}
 
     public static function read(Fields $fields): self
     {
@@ -35,7 +39,8 @@ final readonly class ReusedBrine implements Process
         $vegetables = IngredientAmount::readAll($fields, 'vegetables', true);
 
         return new self(
-            Starter::read($fields->child('brine')), $vegetables,
+            Starter::read($fields->child('brine')),
+            $vegetables,
             $fields->has('reSalt') ? ReSalt::read($fields->child('reSalt')) : null,
             $fields->band('draw', Method::ReusedBrine->profile()->preparation->draw(0.0), -0.3, 0.9),
             ProcessFields::ferment($fields),
@@ -47,7 +52,7 @@ final readonly class ReusedBrine implements Process
         return [
             $this->brine->into(Phase::Brine),
             ...IngredientAmount::allInto(Phase::Pieces, $this->vegetables),
-            ...($this->salt === null ? [] : [$this->salt]),
+            ...$this->salt === null ? [] : [$this->salt],
             new Draw($this->draw),
             $this->ferment,
         ];

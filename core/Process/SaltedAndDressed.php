@@ -47,8 +47,7 @@ final readonly class SaltedAndDressed implements Process
         private ?Squeeze $squeeze,
         private array $paste,
         private Soak $ferment,
-    ) {
-    }
+    ) {}
 
     public static function read(Fields $fields): self
     {
@@ -58,17 +57,22 @@ final readonly class SaltedAndDressed implements Process
         $vegetables = IngredientAmount::readAll($fields, 'vegetables', true);
         $water = $method === Method::KimchiSoaked ? $fields->grams('water') : null;
         $rinse = $fields->has('rinse') ? Rinsing::read($fields->child('rinse')) : null;
-        if (! $isKimchi && $rinse !== null) {
-            throw $fields->invalid('rinse',
-                Message::of('errors.not_rinsed', method: $method->label(), other: Method::KimchiDrySalted->label()));
+        if (!$isKimchi && $rinse !== null) {
+            throw $fields->invalid(
+                'rinse',
+                Message::of('errors.not_rinsed', method: $method->label(), other: Method::KimchiDrySalted->label()),
+            );
         }
 
         return new self(
-            $vegetables, $water,
+            $vegetables,
+            $water,
             ProcessFields::salt($fields, $method, $vegetables, $water),
             IngredientAmount::readAll($fields, 'alongside'),
             $fields->band('draw', $method->profile()->preparation->draw(0.0), -0.3, 0.9),
-            $fields->has('salting') ? ProcessFields::soak($fields->child('salting'), $water === null ? 'rest' : 'soak') : self::usualSalting($method),
+            $fields->has('salting')
+                ? ProcessFields::soak($fields->child('salting'), $water === null ? 'rest' : 'soak')
+                : self::usualSalting($method),
             $rinse ?? ($isKimchi ? Rinsing::underTheTap($method->profile()->preparation->rinse()) : null),
             $fields->has('squeeze') ? Squeeze::read($fields->child('squeeze')) : ($isKimchi ? Squeeze::firm() : null),
             IngredientAmount::readAll($fields, 'paste'),
@@ -79,15 +83,17 @@ final readonly class SaltedAndDressed implements Process
     public function entries(): array
     {
         return [
-            ...($this->water === null ? [] : [new Add(Ingredient::water(), Band::exact($this->water->value), Phase::Brine)]),
+            ...$this->water === null
+                ? []
+                : [new Add(Ingredient::water(), Band::exact($this->water->value), Phase::Brine)],
             new Salt($this->salt, Phase::Brine),
             ...IngredientAmount::allInto(Phase::Brine, $this->alongside),
             ...IngredientAmount::allInto(Phase::Pieces, $this->vegetables),
             new Draw($this->draw),
             $this->salting,
             new Drain(ClingingBrine::drained()),
-            ...($this->rinse === null ? [] : [new Rinse($this->rinse, ClingingBrine::drained())]),
-            ...($this->squeeze === null ? [] : [$this->squeeze]),
+            ...$this->rinse === null ? [] : [new Rinse($this->rinse, ClingingBrine::drained())],
+            ...$this->squeeze === null ? [] : [$this->squeeze],
             ...IngredientAmount::allInto(Phase::Brine, $this->paste),
             $this->ferment,
         ];

@@ -31,14 +31,13 @@ final readonly class Transform implements Process
         private ?SaltDose $salt,
         private bool $heat,
         private ?Evaporate $simmeredAway,
-    ) {
-    }
+    ) {}
 
     public static function read(Fields $fields): self
     {
         $additions = IngredientAmount::readAll($fields, 'additions');
         $heat = $fields->flag('heat');
-        if ($fields->has('simmeredAway') && ! $heat) {
+        if ($fields->has('simmeredAway') && !$heat) {
             throw $fields->invalid('simmeredAway', Message::of('errors.simmer_heated'));
         }
 
@@ -54,12 +53,12 @@ final readonly class Transform implements Process
     public function entries(): array
     {
         return [
-            ...($this->strain === null ? [] : [$this->strain]),
-            new Blend,
+            ...$this->strain === null ? [] : [$this->strain],
+            new Blend(),
             ...IngredientAmount::allInto(Phase::Sauce, $this->additions),
-            ...($this->salt === null ? [] : [new Salt($this->salt, Phase::Sauce)]),
-            ...($this->heat ? [new Heat] : []),
-            ...($this->simmeredAway === null ? [] : [$this->simmeredAway]),
+            ...$this->salt === null ? [] : [new Salt($this->salt, Phase::Sauce)],
+            ...$this->heat ? [new Heat()] : [],
+            ...$this->simmeredAway === null ? [] : [$this->simmeredAway],
         ];
     }
 }

@@ -42,10 +42,15 @@ enum FoodTrait: string
         $isLiquid = $isOil || preg_match(self::LIQUIDS, $name) === 1;
 
         return [
-            ...($isLiquid ? [self::Liquid] : []),
-            ...($isOil ? [self::Oil] : []),
-            ...(preg_match(self::LOW_ACID, $name) === 1 && preg_match(self::NOT_LOW_ACID, $name) !== 1 ? [self::LowAcidPlant] : []),
-            ...(preg_match(self::SWEET, $name) === 1 && preg_match('/\b(vinegar|green mango|green papaya)\b/i', $name) !== 1 ? [self::Sweet] : []),
+            ...$isLiquid ? [self::Liquid] : [],
+            ...$isOil ? [self::Oil] : [],
+            ...preg_match(self::LOW_ACID, $name) === 1 && preg_match(self::NOT_LOW_ACID, $name) !== 1
+                ? [self::LowAcidPlant]
+                : [],
+            ...preg_match(self::SWEET, $name) === 1 &&
+            preg_match('/\b(vinegar|green mango|green papaya)\b/i', $name) !== 1
+                ? [self::Sweet]
+                : [],
         ];
     }
 }

@@ -52,7 +52,13 @@ final readonly class Ingredient
         public array $traits = [],
         private ?Piece $piece = null,
     ) {
-        $this->sodium = new Uncertain("produce:{$id}:sodium", 'produce_sodium', $sodiumPer100g->times(0.01), $name, false);
+        $this->sodium = new Uncertain(
+            "produce:{$id}:sodium",
+            'produce_sodium',
+            $sodiumPer100g->times(0.01),
+            $name,
+            false,
+        );
     }
 
     public static function water(): self
@@ -79,7 +85,7 @@ final readonly class Ingredient
     /** Whether it lies in the jar as pieces, pulp or powder, not as part of the liquid. */
     public function isSolid(): bool
     {
-        return ! $this->is(FoodTrait::Liquid);
+        return !$this->is(FoodTrait::Liquid);
     }
 
     /** What a weight of it brings into a jar. */
@@ -91,15 +97,28 @@ final readonly class Ingredient
     /** The piece that salt moves into. */
     public function piece(): Piece
     {
-        return $this->piece ?? new Piece($this->shape->form(), $this->shape->reach(), $this->cutTissue()->diffusivity());
+        return $this->piece ??
+            new Piece($this->shape->form(), $this->shape->reach(), $this->cutTissue()->diffusivity());
     }
 
     /** The same food in another cut. */
     public function cut(PieceShape $shape): self
     {
         return new self(
-            $this->id, $this->name, $this->waterPer100g, $this->sodiumPer100g, $this->density, $shape, $this->hollow, $this->live,
-            $this->brineFloor, $this->tissue, $this->allergens, $this->ph, $this->traits, $this->piece,
+            $this->id,
+            $this->name,
+            $this->waterPer100g,
+            $this->sodiumPer100g,
+            $this->density,
+            $shape,
+            $this->hollow,
+            $this->live,
+            $this->brineFloor,
+            $this->tissue,
+            $this->allergens,
+            $this->ph,
+            $this->traits,
+            $this->piece,
         );
     }
 
@@ -119,7 +138,9 @@ final readonly class Ingredient
             $fields->choice('tissue', Tissue::class, Tissue::Root),
             $fields->choices('allergens', Allergen::class),
             $fields->has('ph') ? $fields->band('ph', null, 0.0, 14.0)->typical : null,
-            $fields->has('traits') ? $fields->choices('traits', FoodTrait::class) : FoodTrait::ofName($fields->text('name')),
+            $fields->has('traits')
+                ? $fields->choices('traits', FoodTrait::class)
+                : FoodTrait::ofName($fields->text('name')),
             $fields->has('piece') ? Piece::read($fields->child('piece')) : null,
         );
         if ($ingredient->masses(100.0, Point::typical())->weightG() > 100.0 + 1e-6) {
@@ -143,16 +164,18 @@ final readonly class Ingredient
             'live' => $this->live,
             'brineFloor' => $this->brineFloor,
             'tissue' => $this->tissue->value,
-            'allergens' => array_map(static fn (Allergen $allergen): string => $allergen->value, $this->allergens),
-            'traits' => array_map(static fn (FoodTrait $trait): string => $trait->value, $this->traits),
-            ...($this->ph === null ? [] : ['ph' => $this->ph]),
-            ...($this->piece === null ? [] : ['piece' => $this->piece->toArray()]),
+            'allergens' => array_map(static fn(Allergen $allergen): string => $allergen->value, $this->allergens),
+            'traits' => array_map(static fn(FoodTrait $trait): string => $trait->value, $this->traits),
+            ...$this->ph === null ? [] : ['ph' => $this->ph],
+            ...$this->piece === null ? [] : ['piece' => $this->piece->toArray()],
         ];
     }
 
     /** Whole cucumbers keep the skin that slows salt down. */
     private function cutTissue(): Tissue
     {
-        return $this->tissue === Tissue::CutCucumber && $this->shape === PieceShape::Whole ? Tissue::SkinnedCucumber : $this->tissue;
+        return $this->tissue === Tissue::CutCucumber && $this->shape === PieceShape::Whole
+            ? Tissue::SkinnedCucumber
+            : $this->tissue;
     }
 }

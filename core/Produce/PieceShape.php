@@ -28,8 +28,8 @@ enum PieceShape: string
             self::Shreds => 0.885,
             self::Leaves => 0.85,
             self::Sticks => 0.65,
-            self::Florets => 0.50,
-            self::Rings, self::Chunks => 0.60,
+            self::Florets => 0.5,
+            self::Rings, self::Chunks => 0.6,
             self::Whole => 0.55,
             self::Pulp => 0.97,
         };
@@ -48,13 +48,15 @@ enum PieceShape: string
     /** Half the thickness, or the radius. */
     public function reach(): Millimetres
     {
-        return Millimetres::of(match ($this) {
-            self::Shreds, self::Pulp => 1.0,
-            self::Leaves => 1.5,
-            self::Rings => 3.0,
-            self::Sticks => 6.0,
-            self::Florets, self::Chunks => 10.0,
-            self::Whole => 16.0,
-        });
+        return Millimetres::of(
+            match ($this) {
+                self::Shreds, self::Pulp => 1.0,
+                self::Leaves => 1.5,
+                self::Rings => 3.0,
+                self::Sticks => 6.0,
+                self::Florets, self::Chunks => 10.0,
+                self::Whole => 16.0,
+            },
+        );
     }
 }

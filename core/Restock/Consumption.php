@@ -17,14 +17,24 @@ final readonly class Consumption
      * @param  list<int>  $gaps  days on which less was there than is eaten
      * @param  list<float>  $left  grams that are ready at the end of each day
      */
-    private function __construct(public array $emptyOn, public array $firstOn, public array $gaps, public array $left)
-    {
-    }
+    private function __construct(
+        public array $emptyOn,
+        public array $firstOn,
+        public array $gaps,
+        public array $left,
+    ) {}
 
     /** @param  list<ScheduledBatch>  $lots  of this kind */
     public static function of(Product $kind, array $lots, int $days): self
     {
-        usort($lots, static fn (ScheduledBatch $one, ScheduledBatch $other): int => [$one->ready, $one->start, $one->id] <=> [$other->ready, $other->start, $other->id]);
+        usort(
+            $lots,
+            static fn(ScheduledBatch $one, ScheduledBatch $other): int => [$one->ready, $one->start, $one->id] <=> [
+                $other->ready,
+                $other->start,
+                $other->id,
+            ],
+        );
         $there = $empty = $first = [];
         foreach ($lots as $lot) {
             $there[$lot->id] = $lot->grams;
@@ -55,7 +65,14 @@ final readonly class Consumption
             if ($wanted > self::ROUNDING * max(1.0, $kind->perDay)) {
                 $gaps[] = $day;
             }
-            $left[] = array_sum(array_map(static fn (ScheduledBatch $lot): float => $lot->ready <= $day && $empty[$lot->id] === null ? $there[$lot->id] : 0.0, $lots));
+            $left[] = array_sum(
+                array_map(
+                    static fn(ScheduledBatch $lot): float => $lot->ready <= $day && $empty[$lot->id] === null
+                        ? $there[$lot->id]
+                        : 0.0,
+                    $lots,
+                ),
+            );
         }
 
         return new self($empty, $first, $gaps, $left);

@@ -9,7 +9,5 @@ namespace Tempesal\Core\Restock;
  */
 final readonly class FreeJar
 {
-    public function __construct(public string $id, public string $size)
-    {
-    }
+    public function __construct(public string $id, public string $size) {}
 }

@@ -24,8 +24,7 @@ final readonly class Product
         public array $gramsIn,
         public int $keeps,
         public array $mayStart,
-    ) {
-    }
+    ) {}
 
     /** The last day on which a batch can be started so that it is ready by a day; null when no day is early enough. */
     public function lastStart(int $by): ?int

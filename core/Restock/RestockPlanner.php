@@ -33,9 +33,7 @@ final class RestockPlanner
 
     private int $runs = 0;
 
-    private function __construct(private readonly RestockProblem $shelf)
-    {
-    }
+    private function __construct(private readonly RestockProblem $shelf) {}
 
     public static function plan(RestockProblem $shelf): StockForecast
     {
@@ -66,20 +64,32 @@ final class RestockPlanner
         $kinds = array_column($this->shelf->kinds, null, 'id');
         foreach (array_reverse($plan['added']) as $lot) {
             $kind = $kinds[$lot->kind];
-            $without = array_values(array_filter($plan['own'][$kind->id], static fn (ScheduledBatch $other): bool => $other !== $lot));
+            $without = array_values(
+                array_filter($plan['own'][$kind->id], static fn(ScheduledBatch $other): bool => $other !== $lot),
+            );
             $first = $plan['runs'][$kind->id]->firstOn[$lot->id] ?? null;
             $start = $first === null ? null : $kind->lastStart($first);
-            foreach ([null, $start !== null && $start > $lot->start ? $this->moved($kind, $lot, $start) : null] as $n => $instead) {
+            foreach (
+                [null, $start !== null && $start > $lot->start ? $this->moved($kind, $lot, $start) : null]
+                as $n => $instead
+            ) {
                 if ($n === 1 && $instead === null) {
                     continue;
                 }
-                $own = [...$without, ...($instead === null ? [] : [$instead])];
+                $own = [...$without, ...$instead === null ? [] : [$instead]];
                 $run = Consumption::of($kind, $own, $this->shelf->days);
                 $then = [
-                    'own' => [...$plan['own'], $kind->id => $own], 'runs' => [...$plan['runs'], $kind->id => $run],
-                    'added' => array_values(array_filter([...array_filter($plan['added'], static fn (ScheduledBatch $other): bool => $other !== $lot), $instead])), 'gaps' => $plan['gaps'],
+                    'own' => [...$plan['own'], $kind->id => $own],
+                    'runs' => [...$plan['runs'], $kind->id => $run],
+                    'added' => array_values(
+                        array_filter([
+                            ...array_filter($plan['added'], static fn(ScheduledBatch $other): bool => $other !== $lot),
+                            $instead,
+                        ]),
+                    ),
+                    'gaps' => $plan['gaps'],
                 ];
-                if (count($run->gaps) <= count($plan['runs'][$kind->id]->gaps) && ! self::isCrowded($then)) {
+                if (count($run->gaps) <= count($plan['runs'][$kind->id]->gaps) && !self::isCrowded($then)) {
                     $plan = $then;
                     break;
                 }
@@ -124,11 +134,18 @@ final class RestockPlanner
     {
         $own = $runs = [];
         foreach ($this->shelf->kinds as $kind) {
-            $own[$kind->id] = array_values(array_filter($this->shelf->lots, static fn (ScheduledBatch $lot): bool => $lot->kind === $kind->id));
+            $own[$kind->id] = array_values(
+                array_filter($this->shelf->lots, static fn(ScheduledBatch $lot): bool => $lot->kind === $kind->id),
+            );
             $runs[$kind->id] = Consumption::of($kind, $own[$kind->id], $this->shelf->days);
         }
 
-        return ['own' => $own, 'runs' => $runs, 'added' => [], 'gaps' => array_sum(array_map(static fn (Consumption $run): int => count($run->gaps), $runs))];
+        return [
+            'own' => $own,
+            'runs' => $runs,
+            'added' => [],
+            'gaps' => array_sum(array_map(static fn(Consumption $run): int => count($run->gaps), $runs)),
+        ];
     }
 
     /**
@@ -147,7 +164,13 @@ final class RestockPlanner
                     $next[$key] ??= $option;
                 }
             }
-            usort($next, static fn (array $one, array $other): int => [$one['gaps'], self::made($one['added'])] <=> [$other['gaps'], self::made($other['added'])]);
+            usort(
+                $next,
+                static fn(array $one, array $other): int => [$one['gaps'], self::made($one['added'])] <=> [
+                    $other['gaps'],
+                    self::made($other['added']),
+                ],
+            );
             $beam = array_slice($next, 0, $width);
             if ($beam !== [] && $beam[0]['gaps'] < $best['gaps']) {
                 $best = $beam[0];
@@ -207,12 +230,20 @@ final class RestockPlanner
      * @param  list<ScheduledBatch>  $own
      * @return array{ScheduledBatch, Consumption}|null and how the kind is eaten then
      */
-    private function place(Product $kind, FreeJar $vessel, float $share, Consumption $before, array $busy, array $own): ?array
-    {
+    private function place(
+        Product $kind,
+        FreeJar $vessel,
+        float $share,
+        Consumption $before,
+        array $busy,
+        array $own,
+    ): ?array {
         $stretches = [];
         foreach ($before->gaps as $gap) {
             $last = count($stretches) - 1;
-            $last >= 0 && $stretches[$last][1] === $gap - 1 ? $stretches[$last][1] = $gap : $stretches[] = [$gap, $gap];
+            $last >= 0 && $stretches[$last][1] === $gap - 1
+                ? ($stretches[$last][1] = $gap)
+                : ($stretches[] = [$gap, $gap]);
         }
         foreach ($stretches as [$from, $to]) {
             $start = $kind->lastStart($from) ?? $kind->nextStart(0);
@@ -242,7 +273,11 @@ final class RestockPlanner
         foreach ($own as $lot) {
             $until = $before->emptyOn[$lot->id] ?? PHP_INT_MAX;
             $later = $after->emptyOn[$lot->id] ?? PHP_INT_MAX;
-            if ($lot->vessel !== null && $later > $until && self::freeAfter($busy[$lot->vessel], $until, $later) !== null) {
+            if (
+                $lot->vessel !== null &&
+                $later > $until &&
+                self::freeAfter($busy[$lot->vessel], $until, $later) !== null
+            ) {
                 return true;
             }
         }
@@ -256,7 +291,17 @@ final class RestockPlanner
         $full = $kind->gramsIn[$vessel->size];
         $grams = min($full * $share, $kind->perDay * min($kind->keeps, self::LASTS_DAYS));
 
-        return new ScheduledBatch("{$kind->id} {$vessel->id} {$start}", $kind->id, $vessel->id, $start, $ready, $grams, $ready + $kind->keeps - 1, $vessel->size, $full > 0.0 ? $grams / $full : 0.0);
+        return new ScheduledBatch(
+            "{$kind->id} {$vessel->id} {$start}",
+            $kind->id,
+            $vessel->id,
+            $start,
+            $ready,
+            $grams,
+            $ready + $kind->keeps - 1,
+            $vessel->size,
+            $full > 0.0 ? $grams / $full : 0.0,
+        );
     }
 
     /**
@@ -307,7 +352,7 @@ final class RestockPlanner
             foreach ($kind->leadDays as $start => $lead) {
                 $soonest = $kind->mayStart[$start] ? min($soonest, $start + $lead) : $soonest;
             }
-            $days += count(array_filter($plan['runs'][$kind->id]->gaps, static fn (int $gap): bool => $gap < $soonest));
+            $days += count(array_filter($plan['runs'][$kind->id]->gaps, static fn(int $gap): bool => $gap < $soonest));
         }
 
         return $days;
@@ -316,7 +361,7 @@ final class RestockPlanner
     /** @param  list<ScheduledBatch>  $added */
     private static function key(array $added): string
     {
-        $ids = array_map(static fn (ScheduledBatch $lot): string => "{$lot->id} {$lot->share}", $added);
+        $ids = array_map(static fn(ScheduledBatch $lot): string => "{$lot->id} {$lot->share}", $added);
         sort($ids);
 
         return implode(', ', $ids);
@@ -328,6 +373,10 @@ final class RestockPlanner
      */
     private static function made(array $added): array
     {
-        return [count(array_filter($added, static fn (ScheduledBatch $lot): bool => $lot->share < self::WELL_FILLED)), count($added), array_sum(array_map(static fn (ScheduledBatch $lot): float => $lot->grams, $added))];
+        return [
+            count(array_filter($added, static fn(ScheduledBatch $lot): bool => $lot->share < self::WELL_FILLED)),
+            count($added),
+            array_sum(array_map(static fn(ScheduledBatch $lot): float => $lot->grams, $added)),
+        ];
     }
 }

@@ -19,7 +19,5 @@ final readonly class RestockProblem
      * @param  list<FreeJar>  $vessels
      * @param  list<ScheduledBatch>  $lots
      */
-    public function __construct(public int $days, public array $kinds, public array $vessels, public array $lots)
-    {
-    }
+    public function __construct(public int $days, public array $kinds, public array $vessels, public array $lots) {}
 }

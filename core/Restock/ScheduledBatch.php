@@ -26,6 +26,5 @@ final readonly class ScheduledBatch
         public int $useBy,
         public string $size = '',
         public float $share = 1.0,
-    ) {
-    }
+    ) {}
 }

@@ -16,20 +16,29 @@ final readonly class StockForecast
      * @param  list<ScheduledBatch>  $added  those that are suggested
      * @param  array<string, Consumption>  $runs  by kind
      */
-    public function __construct(public RestockProblem $shelf, public array $lots, public array $added, public array $runs)
-    {
-    }
+    public function __construct(
+        public RestockProblem $shelf,
+        public array $lots,
+        public array $added,
+        public array $runs,
+    ) {}
 
     /** Days without, over all kinds. */
     public function gapDays(): int
     {
-        return array_sum(array_map(static fn (Consumption $run): int => count($run->gaps), $this->runs));
+        return array_sum(array_map(static fn(Consumption $run): int => count($run->gaps), $this->runs));
     }
 
     /** The day on which a kind runs out as things stand, without anything that is only suggested; null when it lasts. */
     public function runsOutOn(Product $kind): ?int
     {
-        return Consumption::of($kind, array_values(array_filter($this->shelf->lots, static fn (ScheduledBatch $lot): bool => $lot->kind === $kind->id)), $this->shelf->days)->runsOutOn();
+        return Consumption::of(
+            $kind,
+            array_values(
+                array_filter($this->shelf->lots, static fn(ScheduledBatch $lot): bool => $lot->kind === $kind->id),
+            ),
+            $this->shelf->days,
+        )->runsOutOn();
     }
 
     /**
@@ -49,7 +58,10 @@ final readonly class StockForecast
             }
         }
 
-        return array_map(fn (array $one): array => ['from' => $one[0], 'to' => $one[1], 'reason' => $this->reason($kind, $one[0])], $stretches);
+        return array_map(
+            fn(array $one): array => ['from' => $one[0], 'to' => $one[1], 'reason' => $this->reason($kind, $one[0])],
+            $stretches,
+        );
     }
 
     private function reason(Product $kind, int $day): Message
@@ -57,7 +69,12 @@ final readonly class StockForecast
         if ($kind->leadDays === []) {
             return Message::of('stock.no_formula');
         }
-        $fitting = array_values(array_filter($this->shelf->vessels, static fn (FreeJar $vessel): bool => isset($kind->gramsIn[$vessel->size])));
+        $fitting = array_values(
+            array_filter(
+                $this->shelf->vessels,
+                static fn(FreeJar $vessel): bool => isset($kind->gramsIn[$vessel->size]),
+            ),
+        );
         if ($fitting === []) {
             return Message::of('stock.no_jar');
         }
@@ -74,13 +91,21 @@ final readonly class StockForecast
         $holders = [];
         foreach ($this->lots as $lot) {
             $until = $this->runs[$lot->kind]->emptyOn[$lot->id] ?? null;
-            if (in_array($lot->vessel, array_column($fitting, 'id'), true) && $lot->start <= $day && ($until === null || $until > $start)) {
+            if (
+                in_array($lot->vessel, array_column($fitting, 'id'), true) &&
+                $lot->start <= $day &&
+                ($until === null || $until > $start)
+            ) {
                 $holders[$lot->vessel] = true;
             }
         }
 
         return count($holders) >= count($fitting)
-            ? Message::of('stock.jars_taken', lead: $kind->leadDays[$start] === 1 ? 'a day' : "{$kind->leadDays[$start]} days", jars: count($fitting))
+            ? Message::of(
+                'stock.jars_taken',
+                lead: $kind->leadDays[$start] === 1 ? 'a day' : "{$kind->leadDays[$start]} days",
+                jars: count($fitting),
+            )
             : Message::of('stock.better_elsewhere');
     }
 }

@@ -15,8 +15,19 @@ final class BrineTable
 {
     /** Brine strength in percent => g/ml. */
     private const G_PER_ML = [
-        0 => 0.9982, 1 => 1.0053, 2 => 1.0125, 3 => 1.0196, 4 => 1.0268, 5 => 1.0340, 6 => 1.0413,
-        8 => 1.0559, 10 => 1.0707, 12 => 1.0857, 15 => 1.1085, 20 => 1.1478, 26 => 1.1972,
+        0 => 0.9982,
+        1 => 1.0053,
+        2 => 1.0125,
+        3 => 1.0196,
+        4 => 1.0268,
+        5 => 1.034,
+        6 => 1.0413,
+        8 => 1.0559,
+        10 => 1.0707,
+        12 => 1.0857,
+        15 => 1.1085,
+        20 => 1.1478,
+        26 => 1.1972,
     ];
 
     /**
@@ -32,7 +43,8 @@ final class BrineTable
             if ($percent <= $strength) {
                 return $strength === $lowerStrength
                     ? $density
-                    : $lowerDensity + ($density - $lowerDensity) * ($percent - $lowerStrength) / ($strength - $lowerStrength);
+                    : $lowerDensity +
+                            (($density - $lowerDensity) * ($percent - $lowerStrength)) / ($strength - $lowerStrength);
             }
             [$lowerStrength, $lowerDensity] = [$strength, $density];
         }

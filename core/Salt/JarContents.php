@@ -17,8 +17,7 @@ final readonly class JarContents
         public Grams $vegetable,
         public Grams $water,
         public Grams $other,
-    ) {
-    }
+    ) {}
 
     /**
      * The share of salt on a basis, 0.025 for 2.5 %.
@@ -63,7 +62,7 @@ final readonly class JarContents
             throw EmptyBasis::tooStrong();
         }
 
-        return Grams::of($share / (1.0 - $share) * $whole);
+        return Grams::of(($share / (1.0 - $share)) * $whole);
     }
 
     public function withSalt(Grams $salt): self

@@ -27,8 +27,7 @@ final readonly class SaltDose
         public ?Grams $weighed,
         public ?Millilitres $spooned,
         public SpoonFill $fill,
-    ) {
-    }
+    ) {}
 
     public static function weighed(SaltProduct $product, Grams $weight): self
     {
@@ -82,18 +81,15 @@ final readonly class SaltDose
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['product' => $this->product->toArray()] + ($this->spooned !== null
-            ? ['spooned' => ['millilitres' => $this->spooned->value, 'fill' => $this->fill->value]]
-            : ['grams' => $this->weighed?->value]);
+        return ['product' => $this->product->toArray()] +
+            ($this->spooned !== null
+                ? ['spooned' => ['millilitres' => $this->spooned->value, 'fill' => $this->fill->value]]
+                : ['grams' => $this->weighed?->value]);
     }
 
     private function fillFactor(): Uncertain
     {
-        return new Uncertain(
-            "spoon:{$this->fill->value}",
-            "spoon_{$this->fill->value}",
-            $this->fill->factor(),
-        );
+        return new Uncertain("spoon:{$this->fill->value}", "spoon_{$this->fill->value}", $this->fill->factor());
     }
 
     private function scale(Grams $weight): Uncertain
@@ -101,7 +97,11 @@ final readonly class SaltDose
         return new Uncertain(
             "scale:{$this->product->id}",
             'scale',
-            Band::of(max(0.0, $weight->value - self::SCALE_HALF_STEP_G), $weight->value, $weight->value + self::SCALE_HALF_STEP_G),
+            Band::of(
+                max(0.0, $weight->value - self::SCALE_HALF_STEP_G),
+                $weight->value,
+                $weight->value + self::SCALE_HALF_STEP_G,
+            ),
         );
     }
 }

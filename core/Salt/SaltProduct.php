@@ -45,7 +45,7 @@ final readonly class SaltProduct
             'salt_density',
             $gramsPerTablespoon->times(1.0 / VolumeUnit::UsTablespoon->millilitres()),
             $name,
-            ! $calibrated,
+            !$calibrated,
         );
     }
 

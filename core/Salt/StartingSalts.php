@@ -21,16 +21,41 @@ final class StartingSalts
         $sea = Band::of(37_500.0, 38_600.0, $pure);
 
         return [
-            new SaltProduct('table', 'fine table salt', Band::of(17, 18, 19), Band::of(38_400.0, 38_760.0, $pure), iodised: true, antiCaking: true),
+            new SaltProduct(
+                'table',
+                'fine table salt',
+                Band::of(17, 18, 19),
+                Band::of(38_400.0, 38_760.0, $pure),
+                iodised: true,
+                antiCaking: true,
+            ),
             new SaltProduct('pickling', 'pickling salt', Band::of(17.5, 18.5, 19.5), $clean),
             new SaltProduct('fine-sea', 'fine sea salt', Band::of(14.5, 16.5, 18.5), $sea),
             new SaltProduct('dense-kosher', 'dense kosher salt', Band::of(14, 15, 16.5), $clean, antiCaking: true),
             new SaltProduct('flaky-kosher', 'flaky kosher salt', Band::of(8, 9, 10.5), $clean),
             new SaltProduct('coarse-sea', 'coarse sea salt', Band::of(12.5, 15, 17.5), $sea),
-            new SaltProduct('grey-sea', 'grey sea salt, moist', Band::of(12, 13.5, 16), Band::of(34_000.0, 35_000.0, 36_000.0), waterPer100g: 8.0),
-            new SaltProduct('pink-rock', 'fine pink rock salt', Band::of(15, 17, 19), Band::of(36_800.0, 38_300.0, $pure)),
+            new SaltProduct(
+                'grey-sea',
+                'grey sea salt, moist',
+                Band::of(12, 13.5, 16),
+                Band::of(34_000.0, 35_000.0, 36_000.0),
+                waterPer100g: 8.0,
+            ),
+            new SaltProduct(
+                'pink-rock',
+                'fine pink rock salt',
+                Band::of(15, 17, 19),
+                Band::of(36_800.0, 38_300.0, $pure),
+            ),
             new SaltProduct('flakes', 'salt flakes', Band::of(6, 8, 11), $sea),
-            new SaltProduct('half-potassium', 'half-potassium blend', Band::of(16.5, 18, 19.5), Band::of(18_500.0, 19_500.0, 20_500.0), antiCaking: true, potassium: true),
+            new SaltProduct(
+                'half-potassium',
+                'half-potassium blend',
+                Band::of(16.5, 18, 19.5),
+                Band::of(18_500.0, 19_500.0, 20_500.0),
+                antiCaking: true,
+                potassium: true,
+            ),
         ];
     }
 }

@@ -13,7 +13,20 @@ final class DayWords
 {
     private const WEEKDAYS = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'];
 
-    private const MONTHS = ['january', 'february', 'march', 'april', 'may', 'june', 'july', 'august', 'september', 'october', 'november', 'december'];
+    private const MONTHS = [
+        'january',
+        'february',
+        'march',
+        'april',
+        'may',
+        'june',
+        'july',
+        'august',
+        'september',
+        'october',
+        'november',
+        'december',
+    ];
 
     /** Letters by which a name is known. */
     private const LEAST = 3;
@@ -35,13 +48,43 @@ final class DayWords
             $words === 'today' => [$today],
             $words === 'yesterday' => [self::away($now, -1)],
             $words === 'tomorrow' => [self::away($now, 1)],
-            preg_match('/^(\d{1,4}) (day|week)s? ago$/', $words, $m) === 1 => self::within($now, -(int) $m[1] * ($m[2] === 'week' ? 7 : 1)),
-            preg_match('/^in (\d{1,4}) (day|week)s?$/', $words, $m) === 1 => self::within($now, (int) $m[1] * ($m[2] === 'week' ? 7 : 1)),
-            preg_match('/^(\d{4})-(\d{1,2})-(\d{1,2})$/', $words, $m) === 1 => self::date((int) $m[1], (int) $m[2], (int) $m[3]),
-            preg_match('/^(\d{1,2})\. ?(\d{1,2})\.?(?: ?(\d{4}))?$/', $words, $m) === 1 => self::ofMonth((int) $m[1], (int) $m[2], isset($m[3]) ? (int) $m[3] : null, $now),
-            preg_match('/^(\d{1,2})\.?(?:st|nd|rd|th)? (?:of )?([a-z]+)(?: (\d{4}))?$/', $words, $m) === 1 => self::ofMonth((int) $m[1], self::place($m[2], self::MONTHS), isset($m[3]) ? (int) $m[3] : null, $now),
-            preg_match('/^([a-z]+) (\d{1,2})(?:st|nd|rd|th)?(?: (\d{4}))?$/', $words, $m) === 1 => self::ofMonth((int) $m[2], self::place($m[1], self::MONTHS), isset($m[3]) ? (int) $m[3] : null, $now),
-            preg_match('/^(?:(last|next|on) )?([a-z]+)$/', $words, $m) === 1 => self::weekday(self::place($m[2], self::WEEKDAYS), $m[1], $now),
+            preg_match('/^(\d{1,4}) (day|week)s? ago$/', $words, $m) === 1 => self::within(
+                $now,
+                -(int) $m[1] * ($m[2] === 'week' ? 7 : 1),
+            ),
+            preg_match('/^in (\d{1,4}) (day|week)s?$/', $words, $m) === 1 => self::within(
+                $now,
+                (int) $m[1] * ($m[2] === 'week' ? 7 : 1),
+            ),
+            preg_match('/^(\d{4})-(\d{1,2})-(\d{1,2})$/', $words, $m) === 1 => self::date(
+                (int) $m[1],
+                (int) $m[2],
+                (int) $m[3],
+            ),
+            preg_match('/^(\d{1,2})\. ?(\d{1,2})\.?(?: ?(\d{4}))?$/', $words, $m) === 1 => self::ofMonth(
+                (int) $m[1],
+                (int) $m[2],
+                isset($m[3]) ? (int) $m[3] : null,
+                $now,
+            ),
+            preg_match('/^(\d{1,2})\.?(?:st|nd|rd|th)? (?:of )?([a-z]+)(?: (\d{4}))?$/', $words, $m) === 1
+                => self::ofMonth(
+                (int) $m[1],
+                self::place($m[2], self::MONTHS),
+                isset($m[3]) ? (int) $m[3] : null,
+                $now,
+            ),
+            preg_match('/^([a-z]+) (\d{1,2})(?:st|nd|rd|th)?(?: (\d{4}))?$/', $words, $m) === 1 => self::ofMonth(
+                (int) $m[2],
+                self::place($m[1], self::MONTHS),
+                isset($m[3]) ? (int) $m[3] : null,
+                $now,
+            ),
+            preg_match('/^(?:(last|next|on) )?([a-z]+)$/', $words, $m) === 1 => self::weekday(
+                self::place($m[2], self::WEEKDAYS),
+                $m[1],
+                $now,
+            ),
             default => [],
         };
     }
@@ -87,8 +130,8 @@ final class DayWords
         foreach ([-1, 0, 1] as $step) {
             array_push($all, ...self::date((int) $now->format('Y') + $step, $month, $day));
         }
-        $far = static fn (string $date): int => abs($now->diff(new DateTimeImmutable($date))->days ?: 0);
-        usort($all, static fn (string $one, string $other): int => $far($one) <=> $far($other));
+        $far = static fn(string $date): int => abs($now->diff(new DateTimeImmutable($date))->days ?: 0);
+        usort($all, static fn(string $one, string $other): int => $far($one) <=> $far($other));
 
         return array_slice($all, 0, 1);
     }
@@ -96,7 +139,9 @@ final class DayWords
     /** @return list<string> */
     private static function date(int $year, int $month, int $day): array
     {
-        return $year >= 1900 && $year <= 2200 && checkdate($month, $day, $year) ? [sprintf('%04d-%02d-%02d', $year, $month, $day)] : [];
+        return $year >= 1900 && $year <= 2200 && checkdate($month, $day, $year)
+            ? [sprintf('%04d-%02d-%02d', $year, $month, $day)]
+            : [];
     }
 
     /** @return list<string> */

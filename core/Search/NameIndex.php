@@ -51,8 +51,30 @@ final class NameIndex
     public static function words(string $name): array
     {
         $plain = strtr(mb_strtolower($name), [
-            'à' => 'a', 'á' => 'a', 'â' => 'a', 'ä' => 'a', 'ã' => 'a', 'å' => 'a', 'ç' => 'c', 'é' => 'e', 'è' => 'e', 'ê' => 'e', 'ë' => 'e',
-            'í' => 'i', 'ï' => 'i', 'ñ' => 'n', 'ó' => 'o', 'ô' => 'o', 'ö' => 'o', 'õ' => 'o', 'ø' => 'o', 'ú' => 'u', 'ü' => 'u', 'ß' => 'ss', '\'' => '', '’' => '',
+            'à' => 'a',
+            'á' => 'a',
+            'â' => 'a',
+            'ä' => 'a',
+            'ã' => 'a',
+            'å' => 'a',
+            'ç' => 'c',
+            'é' => 'e',
+            'è' => 'e',
+            'ê' => 'e',
+            'ë' => 'e',
+            'í' => 'i',
+            'ï' => 'i',
+            'ñ' => 'n',
+            'ó' => 'o',
+            'ô' => 'o',
+            'ö' => 'o',
+            'õ' => 'o',
+            'ø' => 'o',
+            'ú' => 'u',
+            'ü' => 'u',
+            'ß' => 'ss',
+            '\'' => '',
+            '’' => '',
         ]);
         $words = preg_split('/[^a-z0-9]+/', $plain, -1, PREG_SPLIT_NO_EMPTY) ?: [];
 
@@ -102,7 +124,7 @@ final class NameIndex
         }
         $covered = count(array_unique($used)) / count($words);
 
-        return $sum / count($asked) * (0.8 + 0.2 * $covered);
+        return ($sum / count($asked)) * (0.8 + 0.2 * $covered);
     }
 
     private static function likeness(string $asked, string $there): float
@@ -111,7 +133,7 @@ final class NameIndex
             return 1.0;
         }
         if (strlen($asked) >= 2 && str_starts_with($there, $asked)) {
-            return 0.75 + 0.2 * strlen($asked) / strlen($there);
+            return 0.75 + (0.2 * strlen($asked)) / strlen($there);
         }
         $length = strlen($asked);
         $allowed = $length >= 8 ? 2 : ($length >= 4 ? 1 : 0);
@@ -129,7 +151,7 @@ final class NameIndex
         $distance = levenshtein($one, $two);
         if ($distance === 2 && strlen($one) === strlen($two)) {
             for ($i = 0; $i < strlen($one) - 1; $i++) {
-                $swapped = substr($one, 0, $i).$one[$i + 1].$one[$i].substr($one, $i + 2);
+                $swapped = substr($one, 0, $i) . $one[$i + 1] . $one[$i] . substr($one, $i + 2);
                 if ($swapped === $two) {
                     return 1;
                 }
@@ -142,10 +164,11 @@ final class NameIndex
     private static function singular(string $word): string
     {
         return match (true) {
-            strlen($word) > 4 && str_ends_with($word, 'ies') => substr($word, 0, -3).'y',
-            strlen($word) > 4 && str_ends_with($word, 'leaves') => substr($word, 0, -3).'f',
+            strlen($word) > 4 && str_ends_with($word, 'ies') => substr($word, 0, -3) . 'y',
+            strlen($word) > 4 && str_ends_with($word, 'leaves') => substr($word, 0, -3) . 'f',
             strlen($word) > 4 && preg_match('/(oes|ches|shes|sses|xes)$/', $word) === 1 => substr($word, 0, -2),
-            strlen($word) > 3 && str_ends_with($word, 's') && ! str_ends_with($word, 'ss') && ! str_ends_with($word, 'us') => substr($word, 0, -1),
+            strlen($word) > 3 && str_ends_with($word, 's') && !str_ends_with($word, 'ss') && !str_ends_with($word, 'us')
+                => substr($word, 0, -1),
             default => $word,
         };
     }

@@ -78,16 +78,16 @@ final class Bessel
         $q = 0.0;
         $term = 1.0;
         for ($k = 1; $k <= 16; $k++) {
-            $next = $term * ($mu - (2 * $k - 1) ** 2) / ($k * 8.0 * $x);
+            $next = ($term * ($mu - (2 * $k - 1) ** 2)) / ($k * 8.0 * $x);
             if (abs($next) > abs($term) || abs($next) < 1e-13) {
                 break;
             }
             $term = $next;
             match ($k % 4) {
-                1 => $q += $term,
-                2 => $p -= $term,
-                3 => $q -= $term,
-                0 => $p += $term,
+                1 => ($q += $term),
+                2 => ($p -= $term),
+                3 => ($q -= $term),
+                0 => ($p += $term),
             };
         }
 

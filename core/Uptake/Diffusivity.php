@@ -22,6 +22,8 @@ final class Diffusivity
     /** D(T) / D20, dimensionless. */
     public static function factor(Celsius $temperature): float
     {
-        return exp(-self::ACTIVATION / self::GAS_CONSTANT * (1.0 / $temperature->kelvin() - 1.0 / self::REFERENCE_KELVIN));
+        return exp(
+            (-self::ACTIVATION / self::GAS_CONSTANT) * (1.0 / $temperature->kelvin() - 1.0 / self::REFERENCE_KELVIN),
+        );
     }
 }

@@ -27,8 +27,7 @@ final readonly class Piece
         public Millimetres $reach,
         public Band $diffusivity,
         public float $partition = 1.0,
-    ) {
-    }
+    ) {}
 
     /**
      * Fourier number D t / l² for a time in seconds at 20 °C, dimensionless.
@@ -38,7 +37,7 @@ final readonly class Piece
         $diffusivity = $point->of(new Uncertain('diffusivity', 'diffusivity', $this->diffusivity));
         $reach = $this->reach->value * 1e-3;
 
-        return $diffusivity * 1e-10 * $secondsAt20 / ($reach * $reach);
+        return ($diffusivity * 1e-10 * $secondsAt20) / ($reach * $reach);
     }
 
     /** @throws InvalidField */
@@ -66,8 +65,10 @@ final readonly class Piece
     public function toArray(): array
     {
         return [
-            'form' => $this->form->value, 'reachMm' => $this->reach->value,
-            'diffusivity' => $this->diffusivity->toArray(), 'partition' => $this->partition,
+            'form' => $this->form->value,
+            'reachMm' => $this->reach->value,
+            'diffusivity' => $this->diffusivity->toArray(),
+            'partition' => $this->partition,
         ];
     }
 }

@@ -46,7 +46,9 @@ final class ShortTime
             // g / (1 + beta g)
             [$belowRe, $belowIm] = [1.0 + $beta * $gRe, $beta * $gIm];
             $square = $belowRe * $belowRe + $belowIm * $belowIm;
-            $sum += $weightRe * ($gRe * $belowRe + $gIm * $belowIm) / $square - $weightIm * ($gIm * $belowRe - $gRe * $belowIm) / $square;
+            $sum +=
+                ($weightRe * ($gRe * $belowRe + $gIm * $belowIm)) / $square -
+                ($weightIm * ($gIm * $belowRe - $gRe * $belowIm)) / $square;
         }
 
         return min(1.0, max(0.0, (1.0 + $beta) * $sum));
@@ -76,20 +78,22 @@ final class ShortTime
             return self::$nodes;
         }
         $base = 0.4 * self::NODES;
-        $nodes = [[0.2 * exp($base) / $base, 0.0, 1.0 / sqrt($base), 0.0]];
+        $nodes = [[(0.2 * exp($base)) / $base, 0.0, 1.0 / sqrt($base), 0.0]];
         for ($k = 1; $k < self::NODES; $k++) {
-            $theta = $k * M_PI / self::NODES;
+            $theta = ($k * M_PI) / self::NODES;
             $cot = 1.0 / tan($theta);
             $sigma = $theta + ($theta * $cot - 1.0) * $cot;
             [$zRe, $zIm] = [$base * $theta * $cot, $base * $theta];
             // 0.4 exp(z) (1 + i sigma) / z
-            $size = 0.4 * exp($zRe) / ($zRe * $zRe + $zIm * $zIm);
+            $size = (0.4 * exp($zRe)) / ($zRe * $zRe + $zIm * $zIm);
             [$turnRe, $turnIm] = [cos($zIm) - $sigma * sin($zIm), sin($zIm) + $sigma * cos($zIm)];
             $radius = sqrt(hypot($zRe, $zIm));
             $angle = -atan2($zIm, $zRe) / 2.0;
             $nodes[] = [
-                $size * ($turnRe * $zRe + $turnIm * $zIm), $size * ($turnIm * $zRe - $turnRe * $zIm),
-                cos($angle) / $radius, sin($angle) / $radius,
+                $size * ($turnRe * $zRe + $turnIm * $zIm),
+                $size * ($turnIm * $zRe - $turnRe * $zIm),
+                cos($angle) / $radius,
+                sin($angle) / $radius,
             ];
         }
 

@@ -15,9 +15,7 @@ use Tempesal\Core\Message\Message;
 final readonly class TemperatureHistory
 {
     /** @param  non-empty-list<array{float, Celsius}>  $steps  seconds at which each temperature begins, ascending, the first 0 */
-    private function __construct(private array $steps)
-    {
-    }
+    private function __construct(private array $steps) {}
 
     public static function constant(Celsius $temperature): self
     {
@@ -90,9 +88,11 @@ final readonly class TemperatureHistory
     /** The mean temperature from one moment to a later one. */
     public function mean(float $from, float $to): Celsius
     {
-        return Celsius::of($to > $from
-            ? $this->integrate($from, $to, static fn (Celsius $celsius): float => $celsius->value) / ($to - $from)
-            : $this->at($from)->value);
+        return Celsius::of(
+            $to > $from
+                ? $this->integrate($from, $to, static fn(Celsius $celsius): float => $celsius->value) / ($to - $from)
+                : $this->at($from)->value,
+        );
     }
 
     public function at(float $moment): Celsius
@@ -118,8 +118,10 @@ final readonly class TemperatureHistory
      */
     public static function read(Fields $fields, float $usualCelsius): self
     {
-        if (! $fields->has('temperature')) {
-            return self::constant($fields->has('celsius') ? $fields->quantity('celsius', Celsius::class) : Celsius::of($usualCelsius));
+        if (!$fields->has('temperature')) {
+            return self::constant(
+                $fields->has('celsius') ? $fields->quantity('celsius', Celsius::class) : Celsius::of($usualCelsius),
+            );
         }
         $spans = [];
         foreach ($fields->each('temperature') as $span) {

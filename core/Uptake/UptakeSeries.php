@@ -53,7 +53,9 @@ final class UptakeSeries
 
     private static function compute(PieceForm $form, float $fourier, float $beta): float
     {
-        return $fourier < ShortTime::UNTIL ? ShortTime::share($form, $fourier, $beta) : self::sum($form, $fourier, $beta);
+        return $fourier < ShortTime::UNTIL
+            ? ShortTime::share($form, $fourier, $beta)
+            : self::sum($form, $fourier, $beta);
     }
 
     /**
@@ -73,7 +75,7 @@ final class UptakeSeries
             if ($exponent > self::NEGLIGIBLE) {
                 break;
             }
-            $left += $factor / ($square + $q * $q) * exp(-$exponent);
+            $left += ($factor / ($square + $q * $q)) * exp(-$exponent);
         }
 
         return min(1.0, max(0.0, 1.0 - $left));
@@ -140,7 +142,7 @@ final class UptakeSeries
             $q = match ($form) {
                 PieceForm::Sheet => $n * M_PI - atan($q / $beta),
                 PieceForm::Cylinder => ($n + 0.25) * M_PI - atan($q / (2.0 * $beta)),
-                PieceForm::Sphere => $n * M_PI + atan(3.0 * $beta * $q / ($q * $q + 3.0 * $beta)),
+                PieceForm::Sphere => $n * M_PI + atan((3.0 * $beta * $q) / ($q * $q + 3.0 * $beta)),
             };
         }
 
@@ -160,7 +162,10 @@ final class UptakeSeries
 
         return $form === PieceForm::Sheet
             ? [$q * $cos + $beta * $sin, (1.0 + $beta) * $cos - $q * $sin]
-            : [($q * $q + 3.0 * $beta) * $sin - 3.0 * $beta * $q * $cos, (2.0 + 3.0 * $beta) * $q * $sin + $q * $q * $cos];
+            : [
+                ($q * $q + 3.0 * $beta) * $sin - 3.0 * $beta * $q * $cos,
+                (2.0 + 3.0 * $beta) * $q * $sin + $q * $q * $cos,
+            ];
     }
 
     private static function dimension(PieceForm $form): int

@@ -7,8 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         Schema::table('ingredients', function (Blueprint $table): void {
@@ -24,7 +23,9 @@ return new class extends Migration
             $table->index(['batch_id', 'happened_at', 'position']);
         });
         // A rest without a time is now said in words.
-        DB::table('batch_entries')->where('kind', 'rest')->update(['entry' => '{"kind":"rest","until":"even"}']);
+        DB::table('batch_entries')
+            ->where('kind', 'rest')
+            ->update(['entry' => '{"kind":"rest","until":"even"}']);
     }
 
     public function down(): void

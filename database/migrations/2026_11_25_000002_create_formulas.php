@@ -6,8 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         Schema::table('households', function (Blueprint $table): void {
@@ -84,10 +83,28 @@ return new class extends Migration
         foreach (['formula_versions', 'formulas', 'hold_downs'] as $table) {
             Schema::dropIfExists($table);
         }
-        Schema::table('jars', fn (Blueprint $table) => $table->dropColumn('removed_at'));
-        Schema::table('salts', fn (Blueprint $table) => $table->dropColumn(['own', 'removed_at']));
-        Schema::table('ingredients', fn (Blueprint $table) => $table->dropColumn(['own', 'edited', 'label_sodium_mg', 'label_serving_g', 'removed_at']));
-        Schema::table('people', fn (Blueprint $table) => $table->dropColumn(['usual_condiment_g', 'live_goal', 'allergens', 'dislikes', 'removed_at']));
-        Schema::table('households', fn (Blueprint $table) => $table->dropColumn(['measure_by', 'week_start']));
+        Schema::table('jars', fn(Blueprint $table) => $table->dropColumn('removed_at'));
+        Schema::table('salts', fn(Blueprint $table) => $table->dropColumn(['own', 'removed_at']));
+        Schema::table(
+            'ingredients',
+            fn(Blueprint $table) => $table->dropColumn([
+                'own',
+                'edited',
+                'label_sodium_mg',
+                'label_serving_g',
+                'removed_at',
+            ]),
+        );
+        Schema::table(
+            'people',
+            fn(Blueprint $table) => $table->dropColumn([
+                'usual_condiment_g',
+                'live_goal',
+                'allergens',
+                'dislikes',
+                'removed_at',
+            ]),
+        );
+        Schema::table('households', fn(Blueprint $table) => $table->dropColumn(['measure_by', 'week_start']));
     }
 };

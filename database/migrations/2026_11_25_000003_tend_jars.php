@@ -7,8 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         Schema::table('households', function (Blueprint $table): void {
@@ -19,12 +18,18 @@ return new class extends Migration
         Schema::table('batches', function (Blueprint $table): void {
             $table->string('started_in', 16)->default('counter');
             $table->string('aim', 8)->nullable()->comment('null: as the kitchen has it');
-            $table->string('likeness', 80)->default('')->comment('batches of one kind have one: a formula, or a method and a food');
+            $table
+                ->string('likeness', 80)
+                ->default('')
+                ->comment('batches of one kind have one: a formula, or a method and a food');
             $table->index(['household_id', 'likeness']);
         });
-        DB::table('batches')->update(['started_in' => DB::raw('place'), 'likeness' => DB::raw("coalesce(
+        DB::table('batches')->update([
+            'started_in' => DB::raw('place'),
+            'likeness' => DB::raw("coalesce(
             (select concat('formula:', formula_id) from formula_versions where formula_versions.id = batches.formula_version_id),
-            concat(method, ':', coalesce(json_unquote(json_extract(sheet, '$.vegetableId')), '')))")]);
+            concat(method, ':', coalesce(json_unquote(json_extract(sheet, '$.vegetableId')), '')))"),
+        ]);
 
         Schema::create('rooms', function (Blueprint $table): void {
             $table->ulid('id')->primary();
@@ -81,7 +86,10 @@ return new class extends Migration
             $table->double('celsius')->nullable();
             $table->double('ph')->nullable();
             $table->string('text', 2000)->default('');
-            $table->string('photo', 64)->nullable()->comment('a file of the application, outside what the web server hands out');
+            $table
+                ->string('photo', 64)
+                ->nullable()
+                ->comment('a file of the application, outside what the web server hands out');
             $table->json('found')->nullable()->comment('signs found in a check');
             $table->string('verdict', 16)->nullable();
             $table->string('because', 2000)->nullable();
@@ -113,7 +121,10 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['calendar_links', 'practice_answers', 'notes', 'chore_marks', 'room_spells', 'room_readings', 'rooms'] as $table) {
+        foreach (
+            ['calendar_links', 'practice_answers', 'notes', 'chore_marks', 'room_spells', 'room_readings', 'rooms']
+            as $table
+        ) {
             Schema::dropIfExists($table);
         }
         Schema::table('batches', function (Blueprint $table): void {

@@ -6,12 +6,14 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         Schema::table('households', function (Blueprint $table): void {
-            $table->json('planning')->default('{}')->comment('servings a day at most, something new each week, weights of the planner');
+            $table
+                ->json('planning')
+                ->default('{}')
+                ->comment('servings a day at most, something new each week, weights of the planner');
         });
         Schema::table('people', function (Blueprint $table): void {
             $table->boolean('limit_is_hard')->default(false)->comment('whether a plan may never pass the target');

@@ -6,12 +6,14 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         Schema::table('people', function (Blueprint $table): void {
-            $table->json('meal_shares')->default('{"morning":25,"noon":35,"evening":40}')->comment('of the rest of the diet, percent');
+            $table
+                ->json('meal_shares')
+                ->default('{"morning":25,"noon":35,"evening":40}')
+                ->comment('of the rest of the diet, percent');
         });
         Schema::create('other_foods', function (Blueprint $table): void {
             $table->ulid('id')->primary();

@@ -8,8 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Str;
 
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         Schema::create('yardsticks', function (Blueprint $table): void {
@@ -74,15 +73,36 @@ return new class extends Migration
             $table->json('instead_of')->default('[]')->comment('meals whose estimate is not counted that day');
         });
         foreach (DB::table('people')->get() as $person) {
-            $sums = array_map(intval(...), DB::table('rest_of_diet')->where('person_id', $person->id)->pluck('sodium_mg', 'weekday')->all());
+            $sums = array_map(
+                intval(...),
+                DB::table('rest_of_diet')->where('person_id', $person->id)->pluck('sodium_mg', 'weekday')->all(),
+            );
             $rest = self::sharedOut($sums, array_map(floatval(...), json_decode((string) $person->meal_shares, true)));
             DB::table('yardsticks')->insert([
-                'id' => (string) Str::ulid(), 'household_id' => $person->household_id, 'person_id' => $person->id, 'since' => '2000-01-01',
-                'target_sodium_mg' => $person->target_sodium_mg, 'target_source' => $person->target_source, 'rest' => json_encode($rest),
-                'created_at' => $person->created_at, 'updated_at' => $person->updated_at,
+                'id' => (string) Str::ulid(),
+                'household_id' => $person->household_id,
+                'person_id' => $person->id,
+                'since' => '2000-01-01',
+                'target_sodium_mg' => $person->target_sodium_mg,
+                'target_source' => $person->target_source,
+                'rest' => json_encode($rest),
+                'created_at' => $person->created_at,
+                'updated_at' => $person->updated_at,
             ]);
-            foreach (DB::table('other_foods')->where('person_id', $person->id)->where('instead_mg', '>', 0)->get() as $food) {
-                DB::table('other_foods')->where('id', $food->id)->update(['instead_of' => json_encode(self::meals($rest[(int) date('N', (int) strtotime($food->eaten_on))], (float) $food->instead_mg))]);
+            foreach (
+                DB::table('other_foods')->where('person_id', $person->id)->where('instead_mg', '>', 0)->get()
+                as $food
+            ) {
+                DB::table('other_foods')
+                    ->where('id', $food->id)
+                    ->update([
+                        'instead_of' => json_encode(
+                            self::meals(
+                                $rest[(int) date('N', (int) strtotime($food->eaten_on))],
+                                (float) $food->instead_mg,
+                            ),
+                        ),
+                    ]);
             }
         }
     }
@@ -90,11 +110,20 @@ return new class extends Migration
     /** What never was a ferment, or was heated before, was not live. */
     private function tellLive(): void
     {
-        DB::table('servings')->whereIn('batch_id', DB::table('batches')->where('method', 'quick_salt_pickle')->select('id'))->update(['is_live' => false]);
+        DB::table('servings')
+            ->whereIn('batch_id', DB::table('batches')->where('method', 'quick_salt_pickle')->select('id'))
+            ->update(['is_live' => false]);
         $taken = DB::table('batch_entries')->whereNotNull('reverses_id')->select('reverses_id');
         foreach (DB::table('batch_entries')->where('kind', 'heat')->whereNotIn('id', $taken)->get() as $heat) {
-            DB::table('servings')->where('batch_id', $heat->batch_id)
-                ->whereIn('batch_entry_id', DB::table('batch_entries')->where('batch_id', $heat->batch_id)->where('happened_at', '>=', $heat->happened_at)->select('id'))
+            DB::table('servings')
+                ->where('batch_id', $heat->batch_id)
+                ->whereIn(
+                    'batch_entry_id',
+                    DB::table('batch_entries')
+                        ->where('batch_id', $heat->batch_id)
+                        ->where('happened_at', '>=', $heat->happened_at)
+                        ->select('id'),
+                )
                 ->update(['is_live' => false]);
         }
     }

@@ -6,8 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-return new class extends Migration
-{
+return new class extends Migration {
     private const VERSIONED = ['households', 'people', 'salts', 'ingredients', 'jars', 'hold_downs', 'rooms'];
 
     public function up(): void

@@ -9,8 +9,7 @@ use Illuminate\Support\Facades\Schema;
 /**
  * Tables and columns under the names of what they hold; what is said in rows has room for a code with its values.
  */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         Schema::rename('yardsticks', 'intake_targets');

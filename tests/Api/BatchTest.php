@@ -106,10 +106,7 @@ it('serves, counts it on the day, and takes it back', function (): void {
         'amount' => '40 g',
         'requestKey' => (string) Str::ulid(),
     ])->assertCreated();
-    expect($serving->json('sodium.typical'))->toEqualWithDelta(
-        $batch['portions'][0]['sodium']['typical'],
-        1e-9,
-    );
+    expect($serving->json('sodium.typical'))->toEqualWithDelta($batch['portions'][0]['sodium']['typical'], 1e-9);
 
     $day = $this->getJson('/api/days/today')->json('people.0');
     expect($before['marginMg'] - $day['marginMg'])

@@ -150,18 +150,10 @@ it('says in a sentence beside the field what cannot be', function (
     'nothing' => [['vegetableAmount' => '0 g'], 'vegetableAmount', 'more than zero'],
     'a volume of vegetable' => [['vegetableAmount' => '2 cups'], 'vegetableAmount', 'Enter a weight'],
     'a tonne and more' => [['vegetableAmount' => '2000 kg'], 'vegetableAmount', 'or less'],
-    'unknown vegetable' => [
-        ['vegetableId' => '01HZZZZZZZZZZZZZZZZZZZZZZZ'],
-        'vegetableId',
-        'no such vegetable',
-    ],
+    'unknown vegetable' => [['vegetableId' => '01HZZZZZZZZZZZZZZZZZZZZZZZ'], 'vegetableId', 'no such vegetable'],
     'unknown salt' => [['saltId' => 'nope'], 'saltId', 'no such salt'],
     'unknown jar' => [['jarId' => 'nope'], 'jarId', 'no such jar'],
-    'unknown starter' => [
-        ['starterId' => 'nope', 'starterAmount' => '1 tbsp'],
-        'starterId',
-        'no such starter',
-    ],
+    'unknown starter' => [['starterId' => 'nope', 'starterAmount' => '1 tbsp'], 'starterId', 'no such starter'],
     'a starter without amount' => [['starterBatchId' => 'nope'], 'starterBatchId', 'no such batch'],
     'no vegetable and no jar' => [['vegetableAmount' => ''], 'vegetableAmount', 'choose a jar to fill'],
     'no water and no jar' => [['waterAmount' => ''], 'waterAmount', 'choose a jar to fill'],
@@ -173,16 +165,8 @@ it('says in a sentence beside the field what cannot be', function (
         'salt without water',
     ],
     'of water without water' => [['method' => 'dry_salting'], 'strengthBasis', 'no poured water'],
-    'which spoon' => [
-        ['fixed' => 'salt', 'saltUnit' => 'spoons', 'saltAmount' => '2'],
-        'saltAmount',
-        'tsp or tbsp',
-    ],
-    'two fills' => [
-        ['fixed' => 'salt', 'saltAmount' => '1 heaped tbsp + 1 tsp'],
-        'saltAmount',
-        'one kind of spoonful',
-    ],
+    'which spoon' => [['fixed' => 'salt', 'saltUnit' => 'spoons', 'saltAmount' => '2'], 'saltAmount', 'tsp or tbsp'],
+    'two fills' => [['fixed' => 'salt', 'saltAmount' => '1 heaped tbsp + 1 tsp'], 'saltAmount', 'one kind of spoonful'],
     'unknown method' => [['method' => 'boil'], 'method', 'one of the options'],
     'headspace' => [['headspaceMm' => -4], 'headspaceMm', 'from 0 to 500'],
     'an essay' => [['vegetableAmount' => str_repeat('1 g ', 40)], 'vegetableAmount', 'too long'],
@@ -197,9 +181,7 @@ it('reports every wrong field at once', function (): void {
 });
 
 it('advises without stopping', function (array $change, string $code, string $weight, string $words): void {
-    $advice = collect(
-        $this->postJson('/api/bench', $this->bench($change))->assertOk()->json('advice'),
-    )->keyBy('code');
+    $advice = collect($this->postJson('/api/bench', $this->bench($change))->assertOk()->json('advice'))->keyBy('code');
     expect($advice)
         ->toHaveKey($code)
         ->and($advice[$code]['weight'])
@@ -219,12 +201,7 @@ it('advises without stopping', function (array $change, string $code, string $we
         'careful',
         '300 g of salt needs 835 g of water',
     ],
-    'hardly ferments' => [
-        ['fixed' => 'salt', 'saltAmount' => '150 g'],
-        'larder_only',
-        'careful',
-        'hardly ferments',
-    ],
+    'hardly ferments' => [['fixed' => 'salt', 'saltAmount' => '150 g'], 'larder_only', 'careful', 'hardly ferments'],
     'slow' => [['fixed' => 'salt', 'saltAmount' => '80 g'], 'slow', 'note', 'slowly'],
     'jar smaller than the food' => [
         fn() => ['jarId' => test()->jar('Pint jar')],
@@ -247,12 +224,7 @@ it('advises without stopping', function (array $change, string $code, string $we
         'careful',
         'Split or pierce',
     ],
-    'iodised' => [
-        fn() => ['saltId' => Salt::query()->where('key', 'table')->sole()->id],
-        'iodised',
-        'note',
-        'Iodised',
-    ],
+    'iodised' => [fn() => ['saltId' => Salt::query()->where('key', 'table')->sole()->id], 'iodised', 'note', 'Iodised'],
     'potassium' => [
         fn() => ['saltId' => Salt::query()->where('key', 'half-potassium')->sole()->id],
         'potassium',
@@ -401,15 +373,13 @@ it('writes a kimchi out in time: first salted, an hour later rinsed and dressed'
     expect($poured)->toBeGreaterThan(30 * 393 * 0.3);
 
     $packed = $this->startJar([...$body, 'isPacked' => true])->assertCreated();
-    expect(
-        collect($packed->json('whereabouts'))->firstWhere('place', 'discarded')['sodiumMg'],
-    )->toEqualWithDelta($poured, 1.0);
-    $this->travel(30)->days();
-    $rested = $this->getJson("/api/batches/{$packed->json('id')}")->assertOk();
-    expect($rested->json('phases.0.per100g.typical'))->toEqualWithDelta(
-        $bench->json('piecesPer100g.typical'),
+    expect(collect($packed->json('whereabouts'))->firstWhere('place', 'discarded')['sodiumMg'])->toEqualWithDelta(
+        $poured,
         1.0,
     );
+    $this->travel(30)->days();
+    $rested = $this->getJson("/api/batches/{$packed->json('id')}")->assertOk();
+    expect($rested->json('phases.0.per100g.typical'))->toEqualWithDelta($bench->json('piecesPer100g.typical'), 1.0);
 });
 
 it('lends re-used brine out of its jar and refuses more than there is', function (): void {
@@ -438,9 +408,7 @@ it('lends re-used brine out of its jar and refuses more than there is', function
 });
 
 it('turns a batch into a sauce in its own ledger, once', function (): void {
-    $batch = $this->startJar(['method' => 'equilibrium_brine', 'strengthBasis' => 'of_everything'])->json(
-        'id',
-    );
+    $batch = $this->startJar(['method' => 'equilibrium_brine', 'strengthBasis' => 'of_everything'])->json('id');
     $this->travel(5)->days();
     $body = [
         ...$this->bench([

@@ -36,9 +36,9 @@ it('has the client types that belong to it', function (): void {
 });
 
 it('says no to an answer that drifts', function (): void {
-    expect(
-        fn() => Contract::read()->assertAnswer('GET', '/api/session', 200, '{"isSignedIn":"yes"}'),
-    )->toThrow(PHPUnit\Framework\AssertionFailedError::class);
+    expect(fn() => Contract::read()->assertAnswer('GET', '/api/session', 200, '{"isSignedIn":"yes"}'))->toThrow(
+        PHPUnit\Framework\AssertionFailedError::class,
+    );
 });
 
 it('says no to an address it does not know', function (): void {

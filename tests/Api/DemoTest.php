@@ -47,11 +47,7 @@ it(
     function (): void {
         $jars = shelf($this);
         $chores = collect($this->getJson('/api/chores')->json('now'));
-        expect(
-            $chores->where('task', 'burp')->where('batchName', 'Carrot sticks with dill')->first()[
-                'lateDays'
-            ],
-        )
+        expect($chores->where('task', 'burp')->where('batchName', 'Carrot sticks with dill')->first()['lateDays'])
             ->toBeGreaterThan(0)
             ->and($jars['Caraway kraut']['window']['readyOn'])
             ->toBe($this->household->today())

@@ -188,12 +188,7 @@ function door(array $arguments, string $input = ''): array
     return [(int) $process->getExitCode(), $process->getOutput(), $process->getErrorOutput()];
 }
 
-it('answers a file and standard input alike', function (
-    string $door,
-    string $file,
-    string $is,
-    Closure $look,
-): void {
+it('answers a file and standard input alike', function (string $door, string $file, string $is, Closure $look): void {
     [$code, $fromFile] = door([$door, $file]);
     [, $fromInput] = door([$door, '-'], (string) file_get_contents(dirname(__DIR__, 2) . "/{$file}"));
     $answer = json_decode($fromFile, true, 64, JSON_THROW_ON_ERROR);
@@ -235,16 +230,8 @@ it('ends with 2, the path and the reason on standard error, and nothing on stand
         '{"tempesal":"batch","version":1,"steps":[{"kind":"salt","product":"pure","grams":-2}]}',
         'steps[0].grams',
     ],
-    [
-        ['compute', '-'],
-        '{"tempesal":"batch","version":1,"steps":[{"kind":"heat","hot":true}]}',
-        'steps[0].hot',
-    ],
+    [['compute', '-'], '{"tempesal":"batch","version":1,"steps":[{"kind":"heat","hot":true}]}', 'steps[0].hot'],
     [['plan', '-'], '{"tempesal":"plan","eaters":[{"id":"a","targetMg":0}]}', 'eaters[0].targetMg'],
-    [
-        ['plan', '-'],
-        '{"tempesal":"plan","eaters":[{"id":"a","targetMg":1500,"allowanceMg":9,"mood":1}]}',
-        'mood',
-    ],
+    [['plan', '-'], '{"tempesal":"plan","eaters":[{"id":"a","targetMg":1500,"allowanceMg":9,"mood":1}]}', 'mood'],
     [['cook', '-'], '', 'There is no command'],
 ]);

@@ -66,9 +66,7 @@ function floorOnBench(Tests\TestCase $test, string $method, array $case, string 
         'waterAmount' => isset($case['water']) ? "{$case['water']} g" : '',
         'starterId' => isset($case['brine']) ? $id('kraut-juice') : null,
         'starterAmount' => isset($case['brine']) ? "{$case['brine']} g" : '',
-        'paste' => isset($case['paste'])
-            ? [['foodId' => $id('fish-sauce'), 'amount' => "{$case['paste']} g"]]
-            : [],
+        'paste' => isset($case['paste']) ? [['foodId' => $id('fish-sauce'), 'amount' => "{$case['paste']} g"]] : [],
         'servingAmount' => '40 g',
         ...$salt,
     ];
@@ -84,9 +82,7 @@ function floorStep(string $method, array $case, string $food, float $grams): arr
         'method' => $method,
         ...$method === 'cultured_condiment' ? ['base' => $amount] : ['vegetables' => $amount],
         ...isset($case['water']) ? ['water' => $case['water']] : [],
-        ...isset($case['paste'])
-            ? ['paste' => [['ingredient' => 'fish-sauce', 'grams' => $case['paste']]]]
-            : [],
+        ...isset($case['paste']) ? ['paste' => [['ingredient' => 'fish-sauce', 'grams' => $case['paste']]]] : [],
         ...$method === 'quick_salt_pickle' ? ['soak' => ['hours' => 4, 'celsius' => 20]] : [],
         ...isset($case['brine'])
             ? ['brine' => ['liquid' => 'kraut-juice', 'grams' => $case['brine']]]
@@ -161,10 +157,7 @@ it('says the same of the salt wherever it is asked', function (string $method): 
                     )['batches'][0]['advice'],
                 ),
             ];
-            expect($says)->toBe(
-                array_fill_keys(array_keys($says), $where === 'below'),
-                "{$food} {$where} {$grams} g",
-            );
+            expect($says)->toBe(array_fill_keys(array_keys($says), $where === 'below'), "{$food} {$where} {$grams} g");
         }
 
         // What asks backwards stops at the same line: never below it, and no more above it than a scale can tell.
@@ -187,11 +180,7 @@ it('says the same of the salt wherever it is asked', function (string $method): 
             ->json('savings');
         $lighter = collect($savings)->firstWhere('kind', 'at_floor');
         preg_match('/make it with ([\d.]+) % salt/', (string) ($lighter['text'] ?? ''), $percent);
-        expect((float) ($percent[1] ?? 0.0))->toEqualWithDelta(
-            $case['least'] * 100.0,
-            0.051,
-            "savings, {$food}",
-        );
+        expect((float) ($percent[1] ?? 0.0))->toEqualWithDelta($case['least'] * 100.0, 0.051, "savings, {$food}");
     }
 })->with(array_keys(floorCases()));
 
@@ -225,8 +214,7 @@ function leastSaltOf(string $method, array $grams, array $floors, float $water):
 it('judges mixed jars by the strictest food that counts, everywhere the same', function (): void {
     $seed = floorSeed();
     $chance = new Random\Randomizer(new Random\Engine\Mt19937($seed));
-    $between = fn(float $low, float $high): float => $low +
-        (($high - $low) * $chance->getInt(0, 1_000_000)) / 1e6;
+    $between = fn(float $low, float $high): float => $low + (($high - $low) * $chance->getInt(0, 1_000_000)) / 1e6;
     $this->asCook($this->cook());
     $foods = Ingredient::query()->where('use', 'vegetable')->get()->keyBy('key');
     $floors = $foods->map(fn(Ingredient $food): float => $food->brine_floor_of_water)->all();

@@ -23,13 +23,10 @@ beforeEach(function (): void {
         array_diff_key(($this->formula)('carrot-sticks')->newest->document, ['key' => '']),
         ['name' => 'My carrots', ...$change],
     );
-    $this->write = fn(array $document, ?string $key = null): TestResponse => $this->postJson(
-        '/api/formulas',
-        [
-            'document' => $document,
-            'requestKey' => $key ?? (string) Str::ulid(),
-        ],
-    );
+    $this->write = fn(array $document, ?string $key = null): TestResponse => $this->postJson('/api/formulas', [
+        'document' => $document,
+        'requestKey' => $key ?? (string) Str::ulid(),
+    ]);
 });
 
 it('lists the library with the arithmetic done', function (): void {
@@ -73,9 +70,7 @@ it('shows a formula with every member\'s share of their target', function (): vo
         ->and($page['cautions'])
         ->not->toBe([]);
     // A condiment is taken by the spoon.
-    expect(collect(($this->page)('ketchup-brine')['members'])->firstWhere('name', 'Bo')['grams'])->toEqual(
-        10,
-    );
+    expect(collect(($this->page)('ketchup-brine')['members'])->firstWhere('name', 'Bo')['grams'])->toEqual(10);
 });
 
 it('scales by vegetable, servings, jar and sodium', function (): void {
@@ -228,9 +223,7 @@ it('puts a formula into the archive and takes it out', function (): void {
         ->assertOk()
         ->assertJson(['isArchived' => true]);
     expect(
-        collect($this->getJson('/api/formulas')->json('formulas'))->firstWhere('name', 'Beet kvass')[
-            'isArchived'
-        ],
+        collect($this->getJson('/api/formulas')->json('formulas'))->firstWhere('name', 'Beet kvass')['isArchived'],
     )->toBeTrue();
     $this->putJson("/api/formulas/{$id}/archive", ['archived' => false])->assertJson(['isArchived' => false]);
 });
@@ -284,9 +277,7 @@ it('starts every formula of the library', function (): void {
             'requestKey' => (string) Str::ulid(),
         ])->assertCreated();
     }
-    $this->getJson('/api/batches')
-        ->assertOk()
-        ->assertJsonCount(count(FormulaLibrary::documents()), 'batches');
+    $this->getJson('/api/batches')->assertOk()->assertJsonCount(count(FormulaLibrary::documents()), 'batches');
     $this->getJson('/api/days/today')->assertOk();
 });
 
@@ -298,10 +289,7 @@ it('goes out and comes back as a bundle and as schema.org recipes', function (st
     $library = collect(FormulaLibrary::documents())->keyBy('name');
     expect(count($candidates))->toBe($library->count());
     foreach ($candidates as $candidate) {
-        expect($candidate['problems'])
-            ->toBe([])
-            ->and($candidate['document'])
-            ->toEqual($library[$candidate['name']]);
+        expect($candidate['problems'])->toBe([])->and($candidate['document'])->toEqual($library[$candidate['name']]);
     }
     $ids = $this->postJson('/api/formulas/import', [
         'documents' => array_column($candidates, 'document'),

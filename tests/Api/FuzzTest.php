@@ -166,15 +166,9 @@ function fuzzPath(Randomizer $chance, string $path): string
     $parts = explode('/', $path);
     if (count($parts) < 3) {
         return "{$path}?" .
-            [
-                'q[]=x',
-                'q=%00',
-                'by[]=1&batches[]=x',
-                'version=x',
-                'personId[a][b]=c',
-                'days=-1',
-                'warmer=1e9',
-            ][$chance->getInt(0, 6)];
+            ['q[]=x', 'q=%00', 'by[]=1&batches[]=x', 'version=x', 'personId[a][b]=c', 'days=-1', 'warmer=1e9'][
+                $chance->getInt(0, 6)
+            ];
     }
     $parts[$chance->getInt(2, count($parts) - 1)] = $odd[$chance->getInt(0, count($odd) - 1)];
 
@@ -231,16 +225,13 @@ it('succeeds with each operation of the contract', function (): void {
         $templates->signIn($request['cook'] ?? null);
         $answer = fuzzSend($this, $method, $request);
         if (!$answer->isSuccessful()) {
-            $failed[$operation] =
-                "{$answer->getStatusCode()} " . mb_substr((string) $answer->getContent(), 0, 300);
+            $failed[$operation] = "{$answer->getStatusCode()} " . mb_substr((string) $answer->getContent(), 0, 300);
         }
     }
     expect($failed)->toBe([]);
 });
 
-it('answers whatever is sent, soon and in a sentence, and a refusal changes nothing', function (
-    int $part,
-): void {
+it('answers whatever is sent, soon and in a sentence, and a refusal changes nothing', function (int $part): void {
     $seed = fuzzSeed() + $part;
     $chance = new Randomizer(new Mt19937($seed));
     $this->asCook($this->cook());
@@ -288,8 +279,7 @@ it('answers whatever is sent, soon and in a sentence, and a refusal changes noth
                 'slow' => $took > FUZZ_SLOW_S,
                 'refused, and a row is changed' => $status >= 400 && $before !== $after,
                 'refused without a sentence' =>
-                    $status >= 400 &&
-                    !is_string(json_decode((string) $answer->getContent(), true)['message'] ?? null),
+                    $status >= 400 && !is_string(json_decode((string) $answer->getContent(), true)['message'] ?? null),
             ]),
         );
         if ($wrong !== [] && count($failed) < FUZZ_MOST_SHOWN) {

@@ -17,15 +17,7 @@ use Illuminate\Support\Str;
  */
 
 /** Laravel's own, and the household itself. */
-const NOBODYS = [
-    'cache',
-    'cache_locks',
-    'households',
-    'migrations',
-    'password_reset_tokens',
-    'sessions',
-    'jobs',
-];
+const NOBODYS = ['cache', 'cache_locks', 'households', 'migrations', 'password_reset_tokens', 'sessions', 'jobs'];
 
 /** @return list<array{string, string}> method and address of everything behind the door */
 function behindTheDoor(): array
@@ -187,11 +179,7 @@ it('shows nothing behind the door to a stranger', function (): void {
     app()->forgetInstance(CurrentHousehold::class);
     expect(count(behindTheDoor()))->toBeGreaterThan(35);
     foreach (behindTheDoor() as [$method, $uri]) {
-        $address = preg_replace_callback(
-            '/\{(\w+)\}/',
-            fn(array $name): string => $this->mine[$name[1]],
-            $uri,
-        );
+        $address = preg_replace_callback('/\{(\w+)\}/', fn(array $name): string => $this->mine[$name[1]], $uri);
         $this->json($method, $address)->assertUnauthorized();
     }
 });
@@ -206,11 +194,7 @@ it('finds nothing of a neighbour\'s at any address, and changes nothing of their
         if (array_diff($names[1], ['date', 'place']) === []) {
             continue;
         }
-        $address = preg_replace_callback(
-            '/\{(\w+)\}/',
-            fn(array $name): string => $this->mine[$name[1]],
-            $uri,
-        );
+        $address = preg_replace_callback('/\{(\w+)\}/', fn(array $name): string => $this->mine[$name[1]], $uri);
         $answer = $this->json($method, $address, ['requestKey' => (string) Str::ulid()]);
         expect($answer->getStatusCode())->toBeIn([404, 422], "{$method} {$uri}");
         $said = (string) $answer->getContent();

@@ -58,41 +58,36 @@ it('says beside the field what cannot be', function (array $how, string $field):
     [['by' => 'per_100g', 'sodiumMg' => 40_000, 'grams' => 5000], 'how.by'],
 ]);
 
-it(
-    'tells what was written down apart from the estimate, and lets it stand instead of some of it',
-    function (): void {
-        ateOther($this, ['by' => 'mg', 'milligrams' => 300])->assertCreated();
-        $food = ateOther(
-            $this,
-            ['by' => 'mg', 'milligrams' => 500],
-            ['name' => 'Lunch', 'insteadOf' => ['noon']],
-        )->json('id');
-        $ada = $this->getJson('/api/days/today')->json('people.0');
-        // 1200 mg a day: 300 in the morning, 420 at noon, 480 in the evening.
-        expect($ada['restMg'])
-            ->toBe(780)
-            ->and($ada['meals'])
-            ->toBe([
-                ['meal' => 'morning', 'milligrams' => 300, 'isInstead' => false],
-                ['meal' => 'noon', 'milligrams' => 420, 'isInstead' => true],
-                ['meal' => 'evening', 'milligrams' => 480, 'isInstead' => false],
-            ])
-            ->and(array_column($ada['otherFoods'], 'sodiumMg'))
-            ->toBe([300, 500])
-            ->and($ada['marginMg'])
-            ->toBe(2000 - 780 - 800);
-        // The week's plan reckons with it too.
-        expect($this->getJson('/api/weeks/today')->json('people.0.days.2.marginMg'))->toBe(420);
-        $this->deleteJson("/api/other-foods/{$food}")->assertOk();
-        $this->deleteJson("/api/other-foods/{$food}")->assertOk();
-        expect($this->getJson('/api/days/today')->json('people.0.marginMg'))->toBe(2000 - 1200 - 300);
-        expect(array_column($this->getJson('/api/other-foods')->json('foods'), 'name'))->toBe(['Soup']);
-        $key = (string) Str::ulid();
-        ateOther($this, ['by' => 'mg', 'milligrams' => 1], ['requestKey' => $key]);
-        ateOther($this, ['by' => 'mg', 'milligrams' => 1], ['requestKey' => $key]);
-        expect(OtherFood::query()->where('sodium_mg', 1)->count())->toBe(1);
-    },
-);
+it('tells what was written down apart from the estimate, and lets it stand instead of some of it', function (): void {
+    ateOther($this, ['by' => 'mg', 'milligrams' => 300])->assertCreated();
+    $food = ateOther($this, ['by' => 'mg', 'milligrams' => 500], ['name' => 'Lunch', 'insteadOf' => ['noon']])->json(
+        'id',
+    );
+    $ada = $this->getJson('/api/days/today')->json('people.0');
+    // 1200 mg a day: 300 in the morning, 420 at noon, 480 in the evening.
+    expect($ada['restMg'])
+        ->toBe(780)
+        ->and($ada['meals'])
+        ->toBe([
+            ['meal' => 'morning', 'milligrams' => 300, 'isInstead' => false],
+            ['meal' => 'noon', 'milligrams' => 420, 'isInstead' => true],
+            ['meal' => 'evening', 'milligrams' => 480, 'isInstead' => false],
+        ])
+        ->and(array_column($ada['otherFoods'], 'sodiumMg'))
+        ->toBe([300, 500])
+        ->and($ada['marginMg'])
+        ->toBe(2000 - 780 - 800);
+    // The week's plan reckons with it too.
+    expect($this->getJson('/api/weeks/today')->json('people.0.days.2.marginMg'))->toBe(420);
+    $this->deleteJson("/api/other-foods/{$food}")->assertOk();
+    $this->deleteJson("/api/other-foods/{$food}")->assertOk();
+    expect($this->getJson('/api/days/today')->json('people.0.marginMg'))->toBe(2000 - 1200 - 300);
+    expect(array_column($this->getJson('/api/other-foods')->json('foods'), 'name'))->toBe(['Soup']);
+    $key = (string) Str::ulid();
+    ateOther($this, ['by' => 'mg', 'milligrams' => 1], ['requestKey' => $key]);
+    ateOther($this, ['by' => 'mg', 'milligrams' => 1], ['requestKey' => $key]);
+    expect(OtherFood::query()->where('sodium_mg', 1)->count())->toBe(1);
+});
 
 it('serves several at once, all or none, and shares a dish', function (): void {
     $jar = $this->startJar()->json('id');
@@ -102,10 +97,7 @@ it('serves several at once, all or none, and shares a dish', function (): void {
         ...$as,
     ]);
     $body = [
-        'portions' => [
-            ['personId' => $this->ada, 'amount' => '40 g'],
-            ['personId' => $this->bo, 'amount' => '1 oz'],
-        ],
+        'portions' => [['personId' => $this->ada, 'amount' => '40 g'], ['personId' => $this->bo, 'amount' => '1 oz']],
         'way' => 'rinsed',
         'eatenOn' => '2026-11-25',
         'requestKey' => (string) Str::ulid(),
@@ -117,10 +109,7 @@ it('serves several at once, all or none, and shares a dish', function (): void {
         ->and(Serving::query()->pluck('eaten_on')->unique()->all())
         ->toBe(['2026-11-25']);
     $together([
-        'portions' => [
-            ['personId' => $this->ada, 'amount' => '10 g'],
-            ['personId' => $this->bo, 'amount' => '9 kg'],
-        ],
+        'portions' => [['personId' => $this->ada, 'amount' => '10 g'], ['personId' => $this->bo, 'amount' => '9 kg']],
     ])
         ->assertUnprocessable()
         ->assertJsonValidationErrors('portions.1.amount');
@@ -128,10 +117,7 @@ it('serves several at once, all or none, and shares a dish', function (): void {
     $before = $this->getJson("/api/batches/{$jar}")->json('gramsLeft');
     $dish = $together([
         'dishAmount' => '100 g',
-        'portions' => [
-            ['personId' => $this->ada, 'share' => 0.5],
-            ['personId' => $this->bo, 'share' => 0.25],
-        ],
+        'portions' => [['personId' => $this->ada, 'share' => 0.5], ['personId' => $this->bo, 'share' => 0.25]],
     ])->assertCreated();
     expect(array_column($dish->json('servings'), 'grams'))
         ->toBe([50, 25])
@@ -189,10 +175,7 @@ it('puts a serving right at the moment at which it was eaten', function (): void
     // Salt goes on moving into the pieces: 20 g now hold more than 20 g held then.
     $this->travelTo(Carbon::parse('2026-11-28 12:00:00'));
     $body = $serve(['amount' => '20 g', 'personId' => $this->bo, 'eatenOn' => '2026-11-25']);
-    $change = fn(array $as = []): TestResponse => $this->putJson("/api/servings/{$wrong['id']}", [
-        ...$body,
-        ...$as,
-    ]);
+    $change = fn(array $as = []): TestResponse => $this->putJson("/api/servings/{$wrong['id']}", [...$body, ...$as]);
     $change(['amount' => '9 kg', 'requestKey' => (string) Str::ulid()])
         ->assertUnprocessable()
         ->assertJsonValidationErrors('amount');
@@ -255,10 +238,9 @@ it('changes a dish as a whole, and only as a whole', function (): void {
         'amount' => '10 g',
         'requestKey' => (string) Str::ulid(),
     ])->assertJsonValidationErrors('serving');
-    $this->putJson(
-        "/api/servings/{$lone['id']}/dish",
-        $dish([$this->ada => 1.0]),
-    )->assertJsonValidationErrors('serving');
+    $this->putJson("/api/servings/{$lone['id']}/dish", $dish([$this->ada => 1.0]))->assertJsonValidationErrors(
+        'serving',
+    );
     $this->putJson("/api/servings/{$first['id']}/dish", [
         ...$dish([$this->ada => 1.0]),
         'dishAmount' => null,
@@ -291,10 +273,7 @@ it('puts right what was written down besides the jars', function (): void {
         'eatenOn' => '2026-11-24',
         'requestKey' => (string) Str::ulid(),
     ];
-    $change = fn(array $as = []): TestResponse => $this->putJson("/api/other-foods/{$food['id']}", [
-        ...$body,
-        ...$as,
-    ]);
+    $change = fn(array $as = []): TestResponse => $this->putJson("/api/other-foods/{$food['id']}", [...$body, ...$as]);
     $change(['insteadOf' => ['tea']])->assertJsonValidationErrors('insteadOf.0');
     expect($change()->assertOk()->json())
         ->toMatchArray(['sodiumMg' => 200, 'insteadOf' => ['noon'], 'eatenOn' => '2026-11-24'])
@@ -327,9 +306,7 @@ it('holds a day against the target and the estimate of its time', function (): v
         fn(array $day): array => [$day['targetMg'], $day['estimateMg']],
         $this->getJson("/api/intake?personId={$ada['id']}&days=7")->json('days'),
     );
-    expect($save([])['before'])->toBe([
-        ['until' => '2026-11-24', 'targetMg' => 2000, 'targetSource' => 'test'],
-    ]);
+    expect($save([])['before'])->toBe([['until' => '2026-11-24', 'targetMg' => 2000, 'targetSource' => 'test']]);
     expect($days())->toBe([...array_fill(0, 6, [2000, 1200]), [1500, 750]]);
     // 1900 mg on the 19th were within the target of that day.
     expect($this->getJson("/api/intake?personId={$ada['id']}&days=7")->json('daysPast'))->toBe(0);
@@ -461,12 +438,9 @@ it('agrees to the milligram with a tally of its own over a month of three people
                 if (mt_rand(1, 3) === 1) {
                     continue;
                 }
-                $as = [
-                    ['way' => 'drained'],
-                    ['way' => 'rinsed'],
-                    ['way' => 'with_juice'],
-                    ['phase' => 'brine'],
-                ][mt_rand(0, 3)];
+                $as = [['way' => 'drained'], ['way' => 'rinsed'], ['way' => 'with_juice'], ['phase' => 'brine']][
+                    mt_rand(0, 3)
+                ];
                 $serving = $this->postJson('/api/servings', [
                     'batchId' => $jar,
                     'personId' => $person,
@@ -507,10 +481,7 @@ it('agrees to the milligram with a tally of its own over a month of three people
                         ->json();
                 }
                 $tally[$person][$date]['written'] += $food['sodiumMg'];
-                $tally[$person][$date]['instead'] = [
-                    ...$tally[$person][$date]['instead'],
-                    ...$food['insteadOf'],
-                ];
+                $tally[$person][$date]['instead'] = [...$tally[$person][$date]['instead'], ...$food['insteadOf']];
             }
         }
         // Something of an earlier day was another weight, or in another way, or somebody else's.
@@ -577,41 +548,39 @@ it('agrees to the milligram with a tally of its own over a month of three people
         expect($state->account(Account::Eaten)->sodiumMg)
             ->toEqualWithDelta($eaten[$jar], max(1.0, $eaten[$jar] * 1e-6))
             ->and(array_sum($state->whereabouts()))
-            ->toEqualWithDelta(
-                array_sum(Ledgers::of($begun, $begun->started_at)->state()->whereabouts()),
-                1e-6,
-            );
+            ->toEqualWithDelta(array_sum(Ledgers::of($begun, $begun->started_at)->state()->whereabouts()), 1e-6);
     }
 });
 
-it(
-    'keeps a serving on the day the cook meant, across midnight, zones and the change of the clocks',
-    function (string $zone, string $now, string $day): void {
-        app(App\Household\CurrentHousehold::class)
-            ->get()
-            ->update(['time_zone' => $zone]);
-        $jar = $this->startJar(['startedOn' => '2026-03-01'])->json('id');
-        $this->travelTo(Carbon::parse($now));
-        $serve = fn(array $as = []): array => $this->postJson('/api/servings', [
-            'batchId' => $jar,
-            'personId' => $this->ada,
-            'amount' => '20 g',
-            'requestKey' => (string) Str::ulid(),
-            ...$as,
-        ])
-            ->assertCreated()
-            ->json();
-        expect($serve()['eatenOn'])->toBe($day);
-        $before = Carbon::parse($day)->subDay()->toDateString();
-        expect($serve(['eatenOn' => $before])['eatenOn'])->toBe($before);
-        // Another zone later moves no day.
-        app(App\Household\CurrentHousehold::class)
-            ->get()
-            ->update(['time_zone' => 'Pacific/Kiritimati']);
-        $intake = $this->getJson("/api/intake?personId={$this->ada}&from={$before}&to={$day}")->json('days');
-        expect(array_column($intake, 'live'))->toBe([1, 1]);
-    },
-)->with([
+it('keeps a serving on the day the cook meant, across midnight, zones and the change of the clocks', function (
+    string $zone,
+    string $now,
+    string $day,
+): void {
+    app(App\Household\CurrentHousehold::class)
+        ->get()
+        ->update(['time_zone' => $zone]);
+    $jar = $this->startJar(['startedOn' => '2026-03-01'])->json('id');
+    $this->travelTo(Carbon::parse($now));
+    $serve = fn(array $as = []): array => $this->postJson('/api/servings', [
+        'batchId' => $jar,
+        'personId' => $this->ada,
+        'amount' => '20 g',
+        'requestKey' => (string) Str::ulid(),
+        ...$as,
+    ])
+        ->assertCreated()
+        ->json();
+    expect($serve()['eatenOn'])->toBe($day);
+    $before = Carbon::parse($day)->subDay()->toDateString();
+    expect($serve(['eatenOn' => $before])['eatenOn'])->toBe($before);
+    // Another zone later moves no day.
+    app(App\Household\CurrentHousehold::class)
+        ->get()
+        ->update(['time_zone' => 'Pacific/Kiritimati']);
+    $intake = $this->getJson("/api/intake?personId={$this->ada}&from={$before}&to={$day}")->json('days');
+    expect(array_column($intake, 'live'))->toBe([1, 1]);
+})->with([
     'a minute before midnight in the west' => ['America/Los_Angeles', '2026-11-26 07:59:00', '2026-11-25'],
     'a minute after it' => ['America/Los_Angeles', '2026-11-26 08:01:00', '2026-11-26'],
     'the hour that comes twice' => ['Europe/Lisbon', '2026-10-25 00:30:00', '2026-10-25'],
@@ -630,9 +599,7 @@ it('sets other days or another person beside', function (): void {
         ->toHaveCount(9)
         ->and($beside['mean']['sodium']['typical'])
         ->toEqualWithDelta(1200.0 + 280.0 / 9.0, 1e-9);
-    expect($this->getJson("/api/intake?personId={$this->ada}&beside={$this->bo}")->json('beside.name'))->toBe(
-        'Bo',
-    );
+    expect($this->getJson("/api/intake?personId={$this->ada}&beside={$this->bo}")->json('beside.name'))->toBe('Bo');
     $this->getJson("/api/intake?personId={$this->ada}&from=2026-11-20&to=2026-11-01")
         ->assertUnprocessable()
         ->assertJsonValidationErrors('from');
@@ -650,88 +617,79 @@ it('sets other days or another person beside', function (): void {
         ->assertJsonValidationErrors(['from' => 'no record of Bo']);
 });
 
-it(
-    'goes out and comes in again to the last digit, makes formulas plain, and keeps bad rows out',
-    function (): void {
-        $jar = $this->startJar(['name' => '=1+1 sticks'])->json('id');
-        $this->postJson('/api/servings', [
-            'batchId' => $jar,
-            'personId' => $this->bo,
-            'amount' => '33 g',
-            'requestKey' => (string) Str::ulid(),
-        ])->assertCreated();
-        foreach (['@home "soup", thick', '-5 degrees', "Crème\nbrûlée", '+plus'] as $i => $name) {
-            ateOther(
-                $this,
-                ['by' => 'salt', 'saltG' => 0.1 + $i / 3],
-                ['name' => $name, 'insteadOf' => array_slice(['noon', 'morning', 'evening'], 0, $i)],
-            )->assertCreated();
+it('goes out and comes in again to the last digit, makes formulas plain, and keeps bad rows out', function (): void {
+    $jar = $this->startJar(['name' => '=1+1 sticks'])->json('id');
+    $this->postJson('/api/servings', [
+        'batchId' => $jar,
+        'personId' => $this->bo,
+        'amount' => '33 g',
+        'requestKey' => (string) Str::ulid(),
+    ])->assertCreated();
+    foreach (['@home "soup", thick', '-5 degrees', "Crème\nbrûlée", '+plus'] as $i => $name) {
+        ateOther(
+            $this,
+            ['by' => 'salt', 'saltG' => 0.1 + $i / 3],
+            ['name' => $name, 'insteadOf' => array_slice(['noon', 'morning', 'evening'], 0, $i)],
+        )->assertCreated();
+    }
+    $out = (string) $this->get('/api/intake/export?as=csv')->assertOk()->getContent();
+    foreach (array_slice(explode("\n", trim($out)), 1) as $line) {
+        foreach (str_getcsv($line, escape: '') as $assignment) {
+            expect($assignment)->not->toMatch('/^[=+\-@]/');
         }
-        $out = (string) $this->get('/api/intake/export?as=csv')->assertOk()->getContent();
-        foreach (array_slice(explode("\n", trim($out)), 1) as $line) {
-            foreach (str_getcsv($line, escape: '') as $assignment) {
-                expect($assignment)->not->toMatch('/^[=+\-@]/');
-            }
-        }
-        $json = json_decode((string) $this->get('/api/intake/export?as=json')->getContent(), true);
-        expect($json['rows'])->toHaveCount(5);
+    }
+    $json = json_decode((string) $this->get('/api/intake/export?as=json')->getContent(), true);
+    expect($json['rows'])->toHaveCount(5);
 
-        $this->asCook($this->cook('other@example.org'));
-        $read = $this->postJson('/api/intake/preview', ['text' => $out])
-            ->assertOk()
-            ->json();
-        expect($read['complaints'])
-            ->toBe([])
-            ->and($read['rows'])
-            ->toHaveCount(5)
-            ->and(OtherFood::query()->count())
-            ->toBe(0);
-        $bring = ['text' => $out, 'requestKey' => (string) Str::ulid()];
-        expect($this->postJson('/api/intake/import', $bring)->assertCreated()->json('count'))->toBe(5);
-        $this->postJson('/api/intake/import', $bring)->assertCreated();
-        // Another press is another day; but what is here already is not taken over again.
-        expect(
-            $this->postJson('/api/intake/import', [...$bring, 'requestKey' => (string) Str::ulid()])
-                ->assertCreated()
-                ->json('count'),
-        )->toBe(0);
-        $again = json_decode((string) $this->get('/api/intake/export?as=json')->getContent(), true)['rows'];
-        $bare = fn(array $rows): array => array_map(
-            fn(array $row): array => [
-                $row['date'],
-                $row['person'],
-                $row['name'],
-                $row['sodium_mg'],
-                $row['instead_of'],
-            ],
-            $rows,
-        );
-        expect($bare($again))->toEqualCanonicalizing($bare($json['rows']));
+    $this->asCook($this->cook('other@example.org'));
+    $read = $this->postJson('/api/intake/preview', ['text' => $out])
+        ->assertOk()
+        ->json();
+    expect($read['complaints'])
+        ->toBe([])
+        ->and($read['rows'])
+        ->toHaveCount(5)
+        ->and(OtherFood::query()->count())
+        ->toBe(0);
+    $bring = ['text' => $out, 'requestKey' => (string) Str::ulid()];
+    expect($this->postJson('/api/intake/import', $bring)->assertCreated()->json('count'))->toBe(5);
+    $this->postJson('/api/intake/import', $bring)->assertCreated();
+    // Another press is another day; but what is here already is not taken over again.
+    expect(
+        $this->postJson('/api/intake/import', [...$bring, 'requestKey' => (string) Str::ulid()])
+            ->assertCreated()
+            ->json('count'),
+    )->toBe(0);
+    $again = json_decode((string) $this->get('/api/intake/export?as=json')->getContent(), true)['rows'];
+    $bare = fn(array $rows): array => array_map(
+        fn(array $row): array => [$row['date'], $row['person'], $row['name'], $row['sodium_mg'], $row['instead_of']],
+        $rows,
+    );
+    expect($bare($again))->toEqualCanonicalizing($bare($json['rows']));
 
-        $bad =
-            "date,person,name,sodium_mg\n2026-11-20,Ada,Bread,200\n2026-11-31,Ada,Bread,200\n2026-11-20,Zed,Bread,200\n2026-11-20,Bo,Bread,much\n2026-11-20,Bo,,5\n2026-11-20,Bo\n\n2026-11-20,bo,Bread,5";
-        $read = $this->postJson('/api/intake/preview', ['text' => $bad])->json();
-        expect(array_column($read['complaints'], 'line'))
-            ->toBe([3, 4, 5, 6, 7])
-            ->and(array_column($read['rows'], 'line'))
-            ->toBe([2, 9]);
-        $odd = $this->postJson('/api/intake/preview', [
-            'text' =>
-                "\u{FEFF}Date;x,PERSON,name,sodium_mg,instead_of,date\r\n1,Ada,\"two\nlines\",5,Noon evening,2026-11-20\r\n1,Ada,Bread,5,tea,2026-11-20\r\n",
-        ])->json();
-        expect($odd['rows'])
-            ->toHaveCount(1)
-            ->and($odd['rows'][0]['insteadOf'])
-            ->toBe(['noon', 'evening'])
-            ->and($odd['rows'][0]['name'])
-            ->toBe("two\nlines")
-            ->and($odd['complaints'])
-            ->toBe([['line' => 4, 'text' => '“tea” are not meals. Use morning, noon and evening.']]);
-        expect(
-            $this->postJson('/api/intake/preview', ['text' => "a,b\n1,2"])->json('complaints.0.text'),
-        )->toContain('“date” is missing');
-    },
-);
+    $bad =
+        "date,person,name,sodium_mg\n2026-11-20,Ada,Bread,200\n2026-11-31,Ada,Bread,200\n2026-11-20,Zed,Bread,200\n2026-11-20,Bo,Bread,much\n2026-11-20,Bo,,5\n2026-11-20,Bo\n\n2026-11-20,bo,Bread,5";
+    $read = $this->postJson('/api/intake/preview', ['text' => $bad])->json();
+    expect(array_column($read['complaints'], 'line'))
+        ->toBe([3, 4, 5, 6, 7])
+        ->and(array_column($read['rows'], 'line'))
+        ->toBe([2, 9]);
+    $odd = $this->postJson('/api/intake/preview', [
+        'text' =>
+            "\u{FEFF}Date;x,PERSON,name,sodium_mg,instead_of,date\r\n1,Ada,\"two\nlines\",5,Noon evening,2026-11-20\r\n1,Ada,Bread,5,tea,2026-11-20\r\n",
+    ])->json();
+    expect($odd['rows'])
+        ->toHaveCount(1)
+        ->and($odd['rows'][0]['insteadOf'])
+        ->toBe(['noon', 'evening'])
+        ->and($odd['rows'][0]['name'])
+        ->toBe("two\nlines")
+        ->and($odd['complaints'])
+        ->toBe([['line' => 4, 'text' => '“tea” are not meals. Use morning, noon and evening.']]);
+    expect($this->postJson('/api/intake/preview', ['text' => "a,b\n1,2"])->json('complaints.0.text'))->toContain(
+        '“date” is missing',
+    );
+});
 
 it('takes forks for what that person usually takes', function (): void {
     $jar = $this->startJar()->json('id');
@@ -755,9 +713,7 @@ it('ranks what would save sodium, each as the ledger has it', function (): void 
     $jar = $this->startJar(['startedOn' => '2026-11-01', 'strengthPercent' => '4'])->json();
     $this->startJar(['name' => 'Milder', 'startedOn' => '2026-11-01', 'strengthPercent' => '2']);
     $this->startJar(['name' => 'Not ready', 'strengthPercent' => '2']);
-    $ask = fn(string $as = ''): array => $this->getJson(
-        "/api/batches/{$jar['id']}/savings?personId={$this->ada}{$as}",
-    )
+    $ask = fn(string $as = ''): array => $this->getJson("/api/batches/{$jar['id']}/savings?personId={$this->ada}{$as}")
         ->assertOk()
         ->json();
     $found = $ask();
@@ -804,12 +760,10 @@ it('ranks what would save sodium, each as the ledger has it', function (): void 
     // What is left of the day is what is wanted, where the portion is more than that.
     $this->aim('Ada', 1300);
     expect($ask()['wantedMg'])->toEqualWithDelta(100.0, 1e-9);
-    $this->getJson(
-        "/api/batches/{$jar['id']}/savings?personId={$this->ada}&grams=99999",
-    )->assertUnprocessable();
-    $this->getJson(
-        "/api/batches/{$jar['id']}/savings?personId={$this->ada}&grams=4000",
-    )->assertJsonValidationErrors('grams');
+    $this->getJson("/api/batches/{$jar['id']}/savings?personId={$this->ada}&grams=99999")->assertUnprocessable();
+    $this->getJson("/api/batches/{$jar['id']}/savings?personId={$this->ada}&grams=4000")->assertJsonValidationErrors(
+        'grams',
+    );
 });
 
 it('says of a formula what would make a serving low in sodium', function (): void {

@@ -79,17 +79,12 @@ it('says for whom a jar is not', function (): void {
 });
 
 it('ripens sooner in a warm room', function (): void {
-    $readyOn = fn(int $celsius): string => $this->startJar(['roomCelsius' => $celsius])->json(
-        'window.readyOn',
-    );
+    $readyOn = fn(int $celsius): string => $this->startJar(['roomCelsius' => $celsius])->json('window.readyOn');
     expect($readyOn(26))->toBeLessThan($readyOn(20))->and($readyOn(14))->toBeGreaterThan($readyOn(20));
 });
 
 it('takes the days of its formula, and those of its method where there is none', function (): void {
-    $formula = collect($this->getJson('/api/formulas')->json('formulas'))->firstWhere(
-        'name',
-        'Everyday kimchi',
-    );
+    $formula = collect($this->getJson('/api/formulas')->json('formulas'))->firstWhere('name', 'Everyday kimchi');
     $kimchi = $this->postJson("/api/formulas/{$formula['id']}/batches", [
         'name' => 'Kimchi',
         'place' => 'counter',
@@ -113,9 +108,7 @@ it('draws the course of its sodium from the first day to days ahead', function (
         ->assertOk()
         ->json();
     $moments = collect($course['moments']);
-    $now = $moments->last(
-        fn(array $one): bool => CarbonImmutable::parse($one['at'])->lessThanOrEqualTo(now()),
-    );
+    $now = $moments->last(fn(array $one): bool => CarbonImmutable::parse($one['at'])->lessThanOrEqualTo(now()));
     expect(CarbonImmutable::parse($moments->last()['at'])->diffInDays(now(), true))
         ->toBeGreaterThan(6.9)
         ->and($moments->pluck('at')->all())
@@ -123,10 +116,7 @@ it('draws the course of its sodium from the first day to days ahead', function (
         ->and($now['piecesPer100g']['typical'])
         ->toEqualWithDelta($batch['sodiumPer100g'], 0.01)
         ->and($now['brinePer100g']['typical'])
-        ->toEqualWithDelta(
-            collect($batch['phases'])->firstWhere('phase', 'brine')['per100g']['typical'],
-            0.01,
-        )
+        ->toEqualWithDelta(collect($batch['phases'])->firstWhere('phase', 'brine')['per100g']['typical'], 0.01)
         ->and($moments->last()['saucePer100g'])
         ->toBeNull();
 });
@@ -158,10 +148,7 @@ it('shows what taking an entry back would do, and leaves it in', function (): vo
         ->assertJsonValidationErrors(['entry']);
 });
 
-it('serves drained, rinsed or with juice, for the sodium that each shows', function (
-    string $way,
-    float $eaten,
-): void {
+it('serves drained, rinsed or with juice, for the sodium that each shows', function (string $way, float $eaten): void {
     $batch = $this->startJar(['startedOn' => now()->subDays(40)->toDateString()])->json();
     $portion = $batch['portions'][0];
     $shown = collect($portion['ways'])->firstWhere('way', $way)['sodium'];
@@ -187,10 +174,7 @@ it('serves drained, rinsed or with juice, for the sodium that each shows', funct
 it('empties a jar once, frees it, and puts it back as it was', function (): void {
     $jar = $this->jar('Quart jar');
     $before = $this->startJar([...inAQuart($jar), 'startedOn' => now()->subDays(3)->toDateString()])->json();
-    $free = fn(): int => collect($this->getJson('/api/batches')->json('emptyJars'))->firstWhere(
-        'jarId',
-        $jar,
-    )['free'];
+    $free = fn(): int => collect($this->getJson('/api/batches')->json('emptyJars'))->firstWhere('jarId', $jar)['free'];
     expect($free())->toBe(3);
     foreach ([1, 2] as $press) {
         $emptied = $this->putJson("/api/batches/{$before['id']}/emptied", ['isEmptied' => true])->assertOk();
@@ -244,25 +228,22 @@ it('keeps the strength that every pinch of salt made in the jar\'s life', functi
     ]);
 });
 
-it(
-    'puts the jars that ask for something first, with the strength of their brine as it is',
-    function (): void {
-        $this->startJar(['name' => 'Long gone', 'startedOn' => now()->subDays(90)->toDateString()]);
-        $this->travel(1)->seconds();
-        $well = $this->startJar(['name' => 'Well']);
-        $shelf = $this->getJson('/api/batches')->json('batches');
-        expect(array_column($shelf, 'name'))
-            ->toBe(['Long gone', 'Well'])
-            ->and($shelf[0]['attention']['code'])
-            ->toBe('long')
-            // 15 g of salt in 615 g of brine, some seconds old.
-            ->and($shelf[1]['liquidPercent'])
-            ->toBeGreaterThan(2.3)
-            ->toBeLessThan(2.45)
-            ->and($well->json('liquidGrams'))
-            ->toBeGreaterThan(600.0);
-    },
-);
+it('puts the jars that ask for something first, with the strength of their brine as it is', function (): void {
+    $this->startJar(['name' => 'Long gone', 'startedOn' => now()->subDays(90)->toDateString()]);
+    $this->travel(1)->seconds();
+    $well = $this->startJar(['name' => 'Well']);
+    $shelf = $this->getJson('/api/batches')->json('batches');
+    expect(array_column($shelf, 'name'))
+        ->toBe(['Long gone', 'Well'])
+        ->and($shelf[0]['attention']['code'])
+        ->toBe('long')
+        // 15 g of salt in 615 g of brine, some seconds old.
+        ->and($shelf[1]['liquidPercent'])
+        ->toBeGreaterThan(2.3)
+        ->toBeLessThan(2.45)
+        ->and($well->json('liquidGrams'))
+        ->toBeGreaterThan(600.0);
+});
 
 it('says on a label what a cook must know at arm\'s length', function (): void {
     $quart = inAQuart($this->jar('Quart jar'));
@@ -317,8 +298,6 @@ it('prints labels, eight on a sheet or each on a page of its own', function (): 
         ->toBe(6);
     $this->getJson('/api/labels/pdf?layout=wall')->assertJsonValidationErrors(['layout']);
     $this->getJson('/api/labels/pdf?copies=90')->assertJsonValidationErrors(['copies']);
-    $this->getJson('/api/labels?batches=' . implode(',', range(1, 90)))->assertJsonValidationErrors([
-        'batches',
-    ]);
+    $this->getJson('/api/labels?batches=' . implode(',', range(1, 90)))->assertJsonValidationErrors(['batches']);
     $this->getJson('/api/labels/pdf?batches=unknown')->assertJsonValidationErrors(['batches']);
 });

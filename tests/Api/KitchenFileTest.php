@@ -98,18 +98,11 @@ it('comes back to the last digit beside the kitchen it came from', function (): 
     expect(strlen($other))->toBe(strlen($one));
     // No row is the old one, and the old kitchen has lost none.
     foreach ($out['rows'] as $table => $some) {
-        expect(array_intersect(array_column($again['rows'][$table], 'id'), array_column($some, 'id')))->toBe(
-            [],
-        );
+        expect(array_intersect(array_column($again['rows'][$table], 'id'), array_column($some, 'id')))->toBe([]);
         expect(DB::table($table)->where('household_id', $this->demo->id)->count())->toBe(count($some));
     }
     $plain = fn(array $day): array => array_map(
-        fn(array $person): array => [
-            $person['name'],
-            $person['marginMg'],
-            $person['ferments'],
-            $person['roomMg'],
-        ],
+        fn(array $person): array => [$person['name'], $person['marginMg'], $person['ferments'], $person['roomMg']],
         $day['people'],
     );
     expect($plain($this->getJson('/api/days/today')->json()))->toBe($plain($today));
@@ -140,10 +133,7 @@ it('takes over nothing of what does not hold together', function (Closure $spoil
     expect(array_diff_key(kitchenFile($this), ['made' => 0]))->toBe(array_diff_key($before, ['made' => 0]));
 })->with([
     'no document' => [fn(): string => 'kitchen', 'not a kitchen file'],
-    'a cut one' => [
-        fn(array $all): string => substr((string) json_encode($all), 0, 4000),
-        'not a kitchen file',
-    ],
+    'a cut one' => [fn(array $all): string => substr((string) json_encode($all), 0, 4000), 'not a kitchen file'],
     'another document' => [fn(array $all): array => [...$all, 'tempesal' => 'formula'], 'not a kitchen file'],
     'a later version' => [fn(array $all): array => [...$all, 'version' => 99], 'Versions 1 to 3'],
     'the same row twice' => [

@@ -42,11 +42,7 @@ it('comes in from any version before, every figure as it was', function (int $ve
         expect($batches[$i]->name)->toBe($then['name']);
         foreach (Phase::cases() as $phase) {
             foreach ($then['phases'][$phase->value] as $part => $amount) {
-                expect($state->phase($phase)->toArray()[$part])->toEqualWithDelta(
-                    $amount,
-                    1e-6,
-                    $then['name'],
-                );
+                expect($state->phase($phase)->toArray()[$part])->toEqualWithDelta($amount, 1e-6, $then['name']);
             }
         }
         foreach ($then['whereaboutsMg'] as $place => $milligrams) {

@@ -194,9 +194,10 @@ it('names what is wrong with a person', function (array $change, string $field):
 ]);
 
 it('reads a food from its label, and from salt as the EU prints it', function (): void {
-    $food = fn(string $name): array => collect(
-        $this->getJson('/api/kitchen')->json('ingredients'),
-    )->firstWhere('name', $name);
+    $food = fn(string $name): array => collect($this->getJson('/api/kitchen')->json('ingredients'))->firstWhere(
+        'name',
+        $name,
+    );
     $this->postJson('/api/foods', ($this->food)())->assertCreated();
     // 140 mg in 28 g are 500 mg in 100 g; a label may be off by a fifth.
     expect($food('Crackers from the corner shop'))->toMatchArray([
@@ -289,16 +290,10 @@ it('finds foods that were misspelt', function (): void {
 });
 
 it('hands foods out as CSV without a cell that a spreadsheet would run', function (): void {
-    $this->postJson(
-        '/api/foods',
-        ($this->food)(['name' => '=HYPERLINK("http://x.example")']),
-    )->assertCreated();
+    $this->postJson('/api/foods', ($this->food)(['name' => '=HYPERLINK("http://x.example")']))->assertCreated();
     $csv = $this->get('/api/foods/csv')->assertOk()->getContent();
     expect($csv)->toContain('"\'=HYPERLINK')->not->toContain("\n\"=")->not->toContain("\n=");
-    $rows = array_map(
-        fn(string $line): array => str_getcsv($line, escape: ''),
-        array_filter(explode("\n", $csv)),
-    );
+    $rows = array_map(fn(string $line): array => str_getcsv($line, escape: ''), array_filter(explode("\n", $csv)));
     expect(count($rows))
         ->toBe(1 + Ingredient::query()->count())
         ->and(count(array_unique(array_map('count', $rows))))
@@ -387,9 +382,7 @@ it('keeps jars and says who holds them', function (): void {
     Batch::query()
         ->findOrFail($batch['id'])
         ->update(['emptied_at' => now()]);
-    expect(
-        collect($this->getJson('/api/kitchen')->json('jars'))->firstWhere('name', 'Tall jar')['inUse'],
-    )->toBe(0);
+    expect(collect($this->getJson('/api/kitchen')->json('jars'))->firstWhere('name', 'Tall jar')['inUse'])->toBe(0);
     $this->deleteJson("/api/jars/{$tall['id']}")->assertOk();
     expect($this->getJson("/api/batches/{$batch['id']}")->json('jarName'))->toBe('Tall jar');
 });

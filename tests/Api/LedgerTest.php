@@ -44,10 +44,7 @@ it('writes every kind of entry, and says what it did', function (array $entry, s
     [['kind' => 'rinse', 'seconds' => 40], 'Rinsed for 40 s'],
     [['kind' => 'squeeze'], 'Squeezed'],
     [['kind' => 'freshen', 'water' => 400], 'Brine replaced by 400 g fresh water'],
-    [
-        ['kind' => 'top_up', 'grams' => 50, 'strength' => 'own'],
-        'Topped up with 50 g brine of the same strength',
-    ],
+    [['kind' => 'top_up', 'grams' => 50, 'strength' => 'own'], 'Topped up with 50 g brine of the same strength'],
     [['kind' => 'top_up', 'grams' => 50, 'strength' => 0.025], 'Topped up with 50 g brine of 2.5 %'],
     [['kind' => 'top_up', 'grams' => 50], 'Topped up with 50 g water'],
     [['kind' => 'overflow', 'grams' => 15], '15 g of brine ran over'],
@@ -117,10 +114,7 @@ it('shows what an entry would do and writes nothing', function (): void {
 it('tells the state at a past and at a coming moment', function (): void {
     $young = $this->getJson(
         "/api/batches/{$this->batch['id']}?at=" .
-            CarbonImmutable::parse($this->batch['startedAt'])
-                ->addMinutes(10)
-                ->utc()
-                ->format('Y-m-d\TH:i:s\Z'),
+            CarbonImmutable::parse($this->batch['startedAt'])->addMinutes(10)->utc()->format('Y-m-d\TH:i:s\Z'),
     )
         ->assertOk()
         ->json();
@@ -213,9 +207,7 @@ it('refuses to take back what has been eaten since', function (): void {
         'amount' => '300 g',
         'requestKey' => (string) Str::ulid(),
     ])->assertCreated();
-    $carrots = collect($this->batch['entries'])->last(fn(array $entry): bool => $entry['kind'] === 'add')[
-        'id'
-    ];
+    $carrots = collect($this->batch['entries'])->last(fn(array $entry): bool => $entry['kind'] === 'add')['id'];
     $this->postJson("/api/batches/{$this->batch['id']}/entries/{$carrots}/reversal")
         ->assertUnprocessable()
         ->assertJsonValidationErrors(['entry']);
@@ -227,11 +219,7 @@ it('feeds one jar from another, and both books agree whatever comes later', func
         'name' => 'Borrower',
         'startedOn' => now()->subDay()->toDateString(),
     ])->json();
-    $fed = ($this->write)(
-        ['kind' => 'starter', 'fromBatch' => $this->batch['id'], 'grams' => 60],
-        [],
-        $borrower['id'],
-    )
+    $fed = ($this->write)(['kind' => 'starter', 'fromBatch' => $this->batch['id'], 'grams' => 60], [], $borrower['id'])
         ->assertCreated()
         ->json();
     $lender = fn(): array => $this->getJson("/api/batches/{$this->batch['id']}")->json();
@@ -266,10 +254,9 @@ it('feeds one jar from another, and both books agree whatever comes later', func
 });
 
 it('answers questions about a jar', function (): void {
-    $ask = fn(array $question): TestResponse => $this->postJson(
-        "/api/batches/{$this->batch['id']}/questions",
-        ['question' => $question],
-    );
+    $ask = fn(array $question): TestResponse => $this->postJson("/api/batches/{$this->batch['id']}/questions", [
+        'question' => $question,
+    ]);
     expect(
         $ask(['question' => 'portion', 'sodiumMg' => 140])
             ->assertOk()
@@ -289,10 +276,7 @@ it('answers questions about a jar', function (): void {
     ])->assertUnprocessable();
 });
 
-it('names the field that cannot be and leaves nothing half-written', function (
-    array $entry,
-    string $field,
-): void {
+it('names the field that cannot be and leaves nothing half-written', function (array $entry, string $field): void {
     $count = BatchEntry::query()->count();
     ($this->write)($entry)
         ->assertUnprocessable()

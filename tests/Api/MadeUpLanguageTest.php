@@ -17,7 +17,12 @@ beforeEach(function (): void {
 /** @return list<string> words of plain letters that are none of these */
 function strangeWords(string $text, string ...$known): array
 {
-    $known = explode(' ', strtolower(implode(' ', [...$known, 'Jan Feb Mar Apr May Jun Jul Aug Sep Oct Nov Dec Mon Tue Wed Thu Fri Sat Sun'])));
+    $known = explode(
+        ' ',
+        strtolower(
+            implode(' ', [...$known, 'Jan Feb Mar Apr May Jun Jul Aug Sep Oct Nov Dec Mon Tue Wed Thu Fri Sat Sun']),
+        ),
+    );
     preg_match_all('/(?<![\p{L}\d])[A-Za-z]{3,}(?!\p{L})/u', $text, $found);
 
     return array_values(
@@ -28,7 +33,9 @@ function strangeWords(string $text, string ...$known): array
 it('prints labels from the catalogue', function (): void {
     $this->startJar(['name' => 'Carrots']);
     foreach (['sheet', 'single'] as $layout) {
-        $file = $this->get("/api/labels/pdf?layout={$layout}&locale=en-XA")->assertOk()->getContent();
+        $file = $this->get("/api/labels/pdf?layout={$layout}&locale=en-XA")
+            ->assertOk()
+            ->getContent();
         $text = (new Parser())->parseContent((string) $file)->getText();
         expect($text)->toContain('Carrots', '⟦')->and(strangeWords($text, 'Carrots'))->toBe([]);
     }

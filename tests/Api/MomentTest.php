@@ -48,20 +48,12 @@ it('shows on Thursday what Monday’s portion held on Monday', function (): void
 it('takes the jar of the meal where only the meal is said, and of noon where nothing is', function (): void {
     $this->travelTo(Carbon::parse('2026-11-20 20:00:00'));
     $held = [];
-    foreach (
-        [['meal' => 'morning'], [], ['meal' => 'noon'], ['meal' => 'evening'], ['eatenAt' => '12:00']]
-        as $said
-    ) {
+    foreach ([['meal' => 'morning'], [], ['meal' => 'noon'], ['meal' => 'evening'], ['eatenAt' => '12:00']] as $said) {
         $held[] = ($this->serve)(['eatenOn' => '2026-11-17', ...$said])
             ->assertCreated()
             ->json('sodium.typical');
     }
-    expect($held[0])
-        ->toBeLessThan($held[2])
-        ->and($held[2])
-        ->toBeLessThan($held[3])
-        ->and($held[1])
-        ->toBe($held[4]);
+    expect($held[0])->toBeLessThan($held[2])->and($held[2])->toBeLessThan($held[3])->and($held[1])->toBe($held[4]);
 });
 
 it('counts a past portion of a jar that went empty since, as it was', function (): void {
@@ -72,9 +64,7 @@ it('counts a past portion of a jar that went empty since, as it was', function (
     $this->travelTo(Carbon::parse('2026-11-20 20:00:00'));
     $shown = collect($this->getJson('/api/days/2026-11-18')->json('jars'))->pluck('id');
     expect($shown)->toContain($this->jar);
-    expect(collect($this->getJson('/api/days/2026-11-20')->json('jars'))->pluck('id'))->not->toContain(
-        $this->jar,
-    );
+    expect(collect($this->getJson('/api/days/2026-11-20')->json('jars'))->pluck('id'))->not->toContain($this->jar);
     ($this->serve)(['eatenOn' => '2026-11-20'])->assertUnprocessable();
     $late = ($this->serve)(['eatenOn' => '2026-11-18', 'eatenAt' => '13:00'])->assertCreated();
     expect($late->json('sodium'))->toEqualWithDelta($there, 1e-9);

@@ -25,11 +25,7 @@ it('refuses in a sentence what was an error of its own', function (
         ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
         json_encode($body),
     );
-    expect($answer->getStatusCode())
-        ->toBe($status)
-        ->and($answer->json('message'))
-        ->toBeString()
-        ->not->toBe('');
+    expect($answer->getStatusCode())->toBe($status)->and($answer->json('message'))->toBeString()->not->toBe('');
 })->with([
     'a list to find' => ['GET', '/find?q[]=x', [], 422],
     'a list of foods' => ['GET', '/foods?q[]=x', [], 422],
@@ -57,10 +53,7 @@ it('refuses a body that is too large before it is read', function (): void {
         'CONTENT_LENGTH' => (string) (30 * 1024 * 1024),
     ];
     $answer = $this->call('POST', '/api/batches', [], [], [], $server, '{}');
-    expect($answer->getStatusCode())
-        ->toBe(413)
-        ->and($answer->json('message'))
-        ->toBe('This is too large to send.');
+    expect($answer->getStatusCode())->toBe(413)->and($answer->json('message'))->toBe('This is too large to send.');
 });
 
 it('looks at no more of a list than a list may hold', function (): void {

@@ -33,12 +33,7 @@ it('draws codes that a reader of others reads back, of every size', function ():
       return jsQR(dots, size, size)?.data ?? null;
     })));
     JS;
-    $read = new Process(
-        ['node', '--input-type=module', '-e', $reader],
-        base_path(),
-        null,
-        json_encode($codes),
-    );
+    $read = new Process(['node', '--input-type=module', '-e', $reader], base_path(), null, json_encode($codes));
     expect(json_decode($read->mustRun()->getOutput(), true))->toBe($texts);
     expect(array_map(count(...), $codes))->toBe(
         array_map(fn(int $i): int => 21 + 4 * intdiv($i, 2), array_keys($lengths)),

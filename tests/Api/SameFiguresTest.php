@@ -64,10 +64,7 @@ function askedPaths(): array
         '/other-foods',
     ];
     foreach (Batch::query()->orderBy('id')->pluck('id') as $id) {
-        array_push(
-            $paths,
-            ...array_map(fn(string $end) => "/batches/{$id}{$end}", ['', '/course', '/log', '/check']),
-        );
+        array_push($paths, ...array_map(fn(string $end) => "/batches/{$id}{$end}", ['', '/course', '/log', '/check']));
     }
     foreach (Formula::query()->orderBy('id')->pluck('id') as $id) {
         array_push($paths, "/formulas/{$id}", "/formulas/{$id}?by=servings&servings=9");
@@ -87,12 +84,7 @@ function askedPaths(): array
 }
 
 it('answers every figure as it did before', function (): void {
-    $then = json_decode(
-        (string) gzdecode((string) file_get_contents(ANSWERS)),
-        true,
-        512,
-        JSON_THROW_ON_ERROR,
-    );
+    $then = json_decode((string) gzdecode((string) file_get_contents(ANSWERS)), true, 512, JSON_THROW_ON_ERROR);
     $this->travelTo(CarbonImmutable::parse('2026-11-26T22:22:35Z'));
     $this->asCook($this->cook());
     app(ImportKitchen::class)((string) file_get_contents(__DIR__ . '/../fixtures/kitchen-1.json'));
@@ -106,9 +98,7 @@ it('answers every figure as it did before', function (): void {
         );
     }
     foreach (glob(__DIR__ . '/../../docs/formats/examples/*.json') ?: [] as $file) {
-        $now['compute ' . basename($file)] = figuresOf(
-            ComputeBatch::compute((string) file_get_contents($file)),
-        );
+        $now['compute ' . basename($file)] = figuresOf(ComputeBatch::compute((string) file_get_contents($file)));
     }
     $now['plan week.json'] = figuresOf(
         PlanWeek::plan((string) file_get_contents(__DIR__ . '/../../docs/formats/week.json')),

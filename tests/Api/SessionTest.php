@@ -104,12 +104,7 @@ it('opens a kitchen of one\'s own and stocks it', function (): void {
         'people' => [['name' => '', 'preset' => null, 'targetMg' => -5, 'restOfDietMg' => 'much']],
     ])
         ->assertUnprocessable()
-        ->assertJsonValidationErrors([
-            'email',
-            'people.0.name',
-            'people.0.targetMg',
-            'people.0.restOfDietMg',
-        ]);
+        ->assertJsonValidationErrors(['email', 'people.0.name', 'people.0.targetMg', 'people.0.restOfDietMg']);
     expect(Household::query()->count())->toBe(1);
 });
 

@@ -130,18 +130,10 @@ it('agrees with a tally kept apart, and loses nothing between the jars', functio
         }
         if ($day % 6 === 5) {
             $jar = $this->getJson('/api/batches/' . $pick())->json();
-            $entries = collect($jar['entries'])->whereIn('kind', [
-                'leak',
-                'top_up',
-                'overflow',
-                're_salt',
-                'starter',
-            ]);
+            $entries = collect($jar['entries'])->whereIn('kind', ['leak', 'top_up', 'overflow', 're_salt', 'starter']);
             $entry = $entries->where('isReversed', false)->last();
             if ($entry !== null) {
-                $code = $this->postJson(
-                    "/api/batches/{$jar['id']}/entries/{$entry['id']}/reversal",
-                )->getStatusCode();
+                $code = $this->postJson("/api/batches/{$jar['id']}/entries/{$entry['id']}/reversal")->getStatusCode();
                 expect($code)->toBeIn([201, 422]);
             }
         }
@@ -161,9 +153,7 @@ it('agrees with a tally kept apart, and loses nothing between the jars', functio
 
     // What the jars say was eaten is what the people ate.
     $states = Batch::query()->with('entries')->get()->map(fn(Batch $batch) => Ledgers::of($batch)->state());
-    $account = fn(Account $account): float => $states->sum(
-        fn($state): float => $state->account($account)->sodiumMg,
-    );
+    $account = fn(Account $account): float => $states->sum(fn($state): float => $state->account($account)->sodiumMg);
     $ate = array_sum(array_map('array_sum', $tally->eaten));
     expect($account(Account::Eaten))->toEqualWithDelta($ate, 1e-3)->and($ate)->toBeGreaterThan(1000.0);
 

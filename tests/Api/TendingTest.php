@@ -142,10 +142,7 @@ it('does what is due in hours in hours, and before quiet hours begin', function 
     app(CurrentHousehold::class)
         ->get()
         ->update(['quiet_from' => '21:00', 'quiet_to' => '07:00']);
-    $formula = collect($this->getJson('/api/formulas')->json('formulas'))->firstWhere(
-        'method',
-        'cultured_condiment',
-    );
+    $formula = collect($this->getJson('/api/formulas')->json('formulas'))->firstWhere('method', 'cultured_condiment');
     $batch = $this->postJson("/api/formulas/{$formula['id']}/batches", [
         'name' => 'Dressing',
         'place' => 'counter',
@@ -177,13 +174,10 @@ it(
     'moves to the fridge and ripens there by its own slow clock; a move is taken back like any entry',
     function (): void {
         $batch = tended($this, 2);
-        $move = fn(string $place, ?string $key = null) => $this->putJson(
-            "/api/batches/{$batch['id']}/place",
-            [
-                'place' => $place,
-                'requestKey' => $key ?? (string) Str::ulid(),
-            ],
-        );
+        $move = fn(string $place, ?string $key = null) => $this->putJson("/api/batches/{$batch['id']}/place", [
+            'place' => $place,
+            'requestKey' => $key ?? (string) Str::ulid(),
+        ]);
         $key = (string) Str::ulid();
         $moved = $move('fridge', $key)->assertOk()->json();
         expect($move('fridge', $key)->json('entries'))
@@ -304,39 +298,34 @@ it('moves a ready day when a warm spell is expected, and again when it was other
     ])->assertNotFound();
 });
 
-it(
-    'follows what was read where the jar stands, and leaves alone what the cook has said for a jar',
-    function (): void {
-        $free = tended($this, 6);
-        $said = tended($this, 6, ['roomCelsius' => 18]);
-        $ready = fn(array $batch): string => $this->getJson("/api/batches/{$batch['id']}")->json(
-            'window.readyOn',
-        );
-        [$freeBefore, $saidBefore] = [$ready($free), $ready($said)];
-        $readings = array_map(
-            fn(int $hours): array => ['at' => now()->subHours($hours)->toIso8601String(), 'celsius' => 27.0],
-            range(0, 144, 3),
-        );
-        $this->postJson('/api/rooms/counter/readings', [
-            'readings' => $readings,
-            'source' => 'logger',
-        ])->assertCreated();
-        $this->postJson('/api/rooms/counter/readings', [
-            'readings' => $readings,
-            'source' => 'logger',
-        ])->assertCreated();
-        expect(RoomReading::query()->count())
-            ->toBe(49)
-            ->and($ready($free))
-            ->toBeLessThan($freeBefore)
-            ->and($ready($said))
-            ->toBe($saidBefore);
-        $this->postJson('/api/rooms/counter/readings', [
-            'readings' => [['at' => now()->addDay()->toIso8601String(), 'celsius' => 20]],
-            'source' => 'typed',
-        ])->assertJsonValidationErrors(['readings.0.at']);
-    },
-);
+it('follows what was read where the jar stands, and leaves alone what the cook has said for a jar', function (): void {
+    $free = tended($this, 6);
+    $said = tended($this, 6, ['roomCelsius' => 18]);
+    $ready = fn(array $batch): string => $this->getJson("/api/batches/{$batch['id']}")->json('window.readyOn');
+    [$freeBefore, $saidBefore] = [$ready($free), $ready($said)];
+    $readings = array_map(
+        fn(int $hours): array => ['at' => now()->subHours($hours)->toIso8601String(), 'celsius' => 27.0],
+        range(0, 144, 3),
+    );
+    $this->postJson('/api/rooms/counter/readings', [
+        'readings' => $readings,
+        'source' => 'logger',
+    ])->assertCreated();
+    $this->postJson('/api/rooms/counter/readings', [
+        'readings' => $readings,
+        'source' => 'logger',
+    ])->assertCreated();
+    expect(RoomReading::query()->count())
+        ->toBe(49)
+        ->and($ready($free))
+        ->toBeLessThan($freeBefore)
+        ->and($ready($said))
+        ->toBe($saidBefore);
+    $this->postJson('/api/rooms/counter/readings', [
+        'readings' => [['at' => now()->addDay()->toIso8601String(), 'celsius' => 20]],
+        'source' => 'typed',
+    ])->assertJsonValidationErrors(['readings.0.at']);
+});
 
 it('knows anew how ripe a jar was when it was tasted, once more is known of its days', function (): void {
     $batch = tended($this, 8);
@@ -533,9 +522,7 @@ it('lays batches of one kind side by side, and learns when they are liked', func
         ->toBe($aim('young')['youngOn'])
         ->and($aim('long')['readyOn'])
         ->toBeGreaterThan($aim('middle')['readyOn']);
-    $this->putJson("/api/batches/{$second['id']}/aim", ['aim' => 'burnt'])->assertJsonValidationErrors([
-        'aim',
-    ]);
+    $this->putJson("/api/batches/{$second['id']}/aim", ['aim' => 'burnt'])->assertJsonValidationErrors(['aim']);
 });
 
 it('looks into a jar and writes the verdict down; a condemned jar asks for the bin', function (): void {
@@ -554,10 +541,10 @@ it('looks into a jar and writes the verdict down; a condemned jar asks for the b
         'smell_sour',
         'crisp',
     ];
-    $look = fn(array $found, string $path = '') => $this->postJson(
-        "/api/batches/{$batch['id']}/check{$path}",
-        ['found' => $found, 'requestKey' => (string) Str::ulid()],
-    );
+    $look = fn(array $found, string $path = '') => $this->postJson("/api/batches/{$batch['id']}/check{$path}", [
+        'found' => $found,
+        'requestKey' => (string) Str::ulid(),
+    ]);
     expect($look($well, '/preview')->assertOk()->json('verdict'))
         ->toBe('fine')
         ->and($look(['top_clean'], '/preview')->json('verdict'))
@@ -635,9 +622,7 @@ function calendar(object $test): VCalendar
 it('hands the chores to a calendar that a strict reader finds nothing wrong with', function (): void {
     tended($this, 2, ['name' => 'Carrots, with; "odd" \\ name and 🥕 ' . str_repeat('long ', 14)]);
     $calendar = calendar($this);
-    $burp = collect($calendar->select('VEVENT'))->first(
-        fn($event): bool => str_contains((string) $event->UID, 'burp'),
-    );
+    $burp = collect($calendar->select('VEVENT'))->first(fn($event): bool => str_contains((string) $event->UID, 'burp'));
     expect((string) $burp->DTSTART)
         ->toBe(now()->format('Ymd'))
         ->and((string) $burp->DTSTART['VALUE'])
@@ -683,9 +668,7 @@ it('keeps a chore on its day in every time zone and over a change of the clocks'
         $wanted = [];
         for (
             $day = CarbonImmutable::parse($asked)->startOfDay();
-            $day->lessThanOrEqualTo(
-                lively(CarbonImmutable::parse($begun, $zone))->shiftTimezone('UTC')->endOfDay(),
-            );
+            $day->lessThanOrEqualTo(lively(CarbonImmutable::parse($begun, $zone))->shiftTimezone('UTC')->endOfDay());
             $day = $day->addDay()
         ) {
             $wanted[] = $day->toDateString();

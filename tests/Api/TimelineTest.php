@@ -137,15 +137,13 @@ it('lists what must be bought this week, as numbers, text and a table', function
     $list = $this->getJson('/api/timeline/shopping')->json();
     $formula = $this->getJson("/api/formulas/{$this->formula}?by=jar&jarId={$this->jar}")->json();
     $grams = collect($formula['ingredients'] ?? $formula['lines'])->pluck('grams', 'name');
-    expect($list['batches'])
-        ->toHaveCount(1)
-        ->and(array_column($list['lines'], 'name'))
-        ->not->toContain('water');
+    expect($list['batches'])->toHaveCount(1)->and(array_column($list['lines'], 'name'))->not->toContain('water');
     foreach ($list['lines'] as $line) {
         expect($line['grams'])->toEqualWithDelta($grams[$line['name']], 1e-6);
     }
     $text = $this->get('/api/timeline/shopping?as=text', ['Accept-Language' => 'en-GB'])
-        ->assertOk()->getContent();
+        ->assertOk()
+        ->getContent();
     expect($text)->toContain('To start by', 'Carrot sticks with garlic, Quart jar, Sat, 28 Nov', '- carrot: ');
     $rows = array_map(
         fn(string $row): array => str_getcsv($row, escape: ''),
@@ -159,52 +157,49 @@ it('lists what must be bought this week, as numbers, text and a table', function
     $this->getJson('/api/timeline/shopping?days=0')->assertJsonValidationErrors('days');
 });
 
-it(
-    'calls for a planned batch on its day, in the kitchen and in the calendar, until it is begun',
-    function (): void {
-        $id = ($this->plan)()->json('id');
-        ($this->plan)(['startOn' => '2027-01-20'])->assertCreated();
-        $toStart = $this->getJson('/api/chores')->json('toStart');
-        expect($toStart)
-            ->toHaveCount(1)
-            ->and($toStart[0])
-            ->toMatchArray([
-                'id' => $id,
-                'name' => 'Carrot sticks with garlic',
-                'jarName' => 'Quart jar',
-                'lateDays' => -1,
-            ]);
-        $this->travel(3)->days();
-        expect($this->getJson('/api/chores')->json('toStart.0.lateDays'))->toBe(2);
-        $calendar = Reader::read($this->get('/api/calendar/file')->getContent());
-        $events = array_values(
-            array_filter(
-                iterator_to_array($calendar->VEVENT),
-                fn($event): bool => str_starts_with((string) $event->SUMMARY, 'Start '),
-            ),
-        );
-        expect($events)
-            ->toHaveCount(2)
-            ->and((string) $events[0]->DTSTART)
-            ->toBe('20261128')
-            ->and($calendar->validate())
-            ->toBe([]);
-        $batch = $this->postJson("/api/formulas/{$this->formula}/batches", [
-            'by' => 'jar',
-            'jarId' => $this->jar,
-            'intoJarId' => $this->jar,
-            'plannedBatchId' => $id,
-            'name' => 'Carrots',
-            'place' => 'counter',
-            'requestKey' => (string) Str::ulid(),
-        ])->assertCreated();
-        expect(PlannedBatch::query()->findOrFail($id)->batch_id)
-            ->toBe($batch->json('id'))
-            ->and($this->getJson('/api/chores')->json('toStart'))
-            ->toBe([]);
-        $this->deleteJson("/api/timeline/batches/{$id}")->assertNotFound();
-    },
-);
+it('calls for a planned batch on its day, in the kitchen and in the calendar, until it is begun', function (): void {
+    $id = ($this->plan)()->json('id');
+    ($this->plan)(['startOn' => '2027-01-20'])->assertCreated();
+    $toStart = $this->getJson('/api/chores')->json('toStart');
+    expect($toStart)
+        ->toHaveCount(1)
+        ->and($toStart[0])
+        ->toMatchArray([
+            'id' => $id,
+            'name' => 'Carrot sticks with garlic',
+            'jarName' => 'Quart jar',
+            'lateDays' => -1,
+        ]);
+    $this->travel(3)->days();
+    expect($this->getJson('/api/chores')->json('toStart.0.lateDays'))->toBe(2);
+    $calendar = Reader::read($this->get('/api/calendar/file')->getContent());
+    $events = array_values(
+        array_filter(
+            iterator_to_array($calendar->VEVENT),
+            fn($event): bool => str_starts_with((string) $event->SUMMARY, 'Start '),
+        ),
+    );
+    expect($events)
+        ->toHaveCount(2)
+        ->and((string) $events[0]->DTSTART)
+        ->toBe('20261128')
+        ->and($calendar->validate())
+        ->toBe([]);
+    $batch = $this->postJson("/api/formulas/{$this->formula}/batches", [
+        'by' => 'jar',
+        'jarId' => $this->jar,
+        'intoJarId' => $this->jar,
+        'plannedBatchId' => $id,
+        'name' => 'Carrots',
+        'place' => 'counter',
+        'requestKey' => (string) Str::ulid(),
+    ])->assertCreated();
+    expect(PlannedBatch::query()->findOrFail($id)->batch_id)
+        ->toBe($batch->json('id'))
+        ->and($this->getJson('/api/chores')->json('toStart'))
+        ->toBe([]);
+    $this->deleteJson("/api/timeline/batches/{$id}")->assertNotFound();
+});
 
 it('plans once however often it is sent, lets a plan be, and refuses what cannot be', function (): void {
     $body = ['requestKey' => (string) Str::ulid()];

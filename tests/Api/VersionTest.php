@@ -43,8 +43,7 @@ it('counts a version with each change of anything that is owned, and refuses one
     string $list,
     array $change,
 ): void {
-    $row =
-        collect(($this->kitchen)()[$list])->firstWhere('isOwn', '!==', false) ?? ($this->kitchen)()[$list][0];
+    $row = collect(($this->kitchen)()[$list])->firstWhere('isOwn', '!==', false) ?? ($this->kitchen)()[$list][0];
     $put = fn(mixed $version) => $this->putJson("/api/{$path}/{$row['id']}", [
         ...$version === null ? [] : ['version' => $version],
         ...$change,

@@ -91,7 +91,10 @@ it('puts down, alters, locks and takes away, and each step can be undone and don
         ->and($rinsed[0]['sodium']['typical'])
         ->toBeLessThan($serving['sodium']['typical'] * 0.75);
     $undone = $this->postJson('/api/weeks/today/undo')->json();
-    expect($undone['servings'][0]['id'])->toBe($serving['id'])->and($undone['redo'])->toBe('changing Carrots for Ada on Thursday');
+    expect($undone['servings'][0]['id'])
+        ->toBe($serving['id'])
+        ->and($undone['redo'])
+        ->toBe('changing Carrots for Ada on Thursday');
     expect($this->postJson('/api/weeks/today/redo')->json('servings.0.way'))->toBe('rinsed');
     $this->postJson('/api/weeks/today/undo');
     expect($this->postJson('/api/weeks/today/undo')->json('servings'))->toBe([]);
@@ -127,12 +130,8 @@ it('makes a step once, however often it is sent, and all of it or nothing', func
         ->toBe(1)
         ->and(WeekChange::query()->count())
         ->toBe(1);
-    weekStep($this, [forAda($this, '2026-11-28', ['grams' => -3])])->assertJsonValidationErrors(
-        'put.0.grams',
-    );
-    weekStep($this, [forAda($this, '2026-11-28', ['way' => 'fried'])])->assertJsonValidationErrors(
-        'put.0.way',
-    );
+    weekStep($this, [forAda($this, '2026-11-28', ['grams' => -3])])->assertJsonValidationErrors('put.0.grams');
+    weekStep($this, [forAda($this, '2026-11-28', ['way' => 'fried'])])->assertJsonValidationErrors('put.0.way');
 });
 
 it('plans the week, keeps what is locked, and never passes a limit that is kept to', function (): void {
@@ -175,46 +174,34 @@ it('plans nothing without jars, and says so', function (): void {
         ]);
 });
 
-it(
-    'says in a sentence that a table is too large to plan for, and plans where nothing fits',
-    function (): void {
-        Person::query()
-            ->where('name', 'Ada')
-            ->sole()
-            ->update(['limit_is_hard' => true]);
-        $this->aim('Ada', 200);
-        $week = $this->postJson('/api/weeks/today/fill', ['rest' => false, ...freshKey()])
-            ->assertOk()
-            ->json();
-        // Her rest of the diet alone is past it: nothing is put down for her, and every day says why.
-        expect(array_filter($week['servings'], fn(array $one): bool => $one['personId'] === $this->people[0]))
-            ->toBe([])
-            ->and(
-                collect($week['conflicts'])
-                    ->where('personId', $this->people[0])
-                    ->pluck('code')
-                    ->unique()
-                    ->all(),
-            )
-            ->toBe(['nothing_live'])
-            ->and($week['conflicts'][0]['text'])
-            ->toContain('0 mg are left after other food');
-        foreach (range(1, 38) as $n) {
-            $this->seat("Guest {$n}", 2000, 30.0);
-        }
-        $this->postJson('/api/weeks/today/fill', ['rest' => false, ...freshKey()])
-            ->assertUnprocessable()
-            ->assertJsonFragment([
-                'message' =>
-                    'A week can be planned for at most 12 people and 40 jars. There are 40 and 1.',
-            ]);
-    },
-);
+it('says in a sentence that a table is too large to plan for, and plans where nothing fits', function (): void {
+    Person::query()
+        ->where('name', 'Ada')
+        ->sole()
+        ->update(['limit_is_hard' => true]);
+    $this->aim('Ada', 200);
+    $week = $this->postJson('/api/weeks/today/fill', ['rest' => false, ...freshKey()])
+        ->assertOk()
+        ->json();
+    // Her rest of the diet alone is past it: nothing is put down for her, and every day says why.
+    expect(array_filter($week['servings'], fn(array $one): bool => $one['personId'] === $this->people[0]))
+        ->toBe([])
+        ->and(collect($week['conflicts'])->where('personId', $this->people[0])->pluck('code')->unique()->all())
+        ->toBe(['nothing_live'])
+        ->and($week['conflicts'][0]['text'])
+        ->toContain('0 mg are left after other food');
+    foreach (range(1, 38) as $n) {
+        $this->seat("Guest {$n}", 2000, 30.0);
+    }
+    $this->postJson('/api/weeks/today/fill', ['rest' => false, ...freshKey()])
+        ->assertUnprocessable()
+        ->assertJsonFragment([
+            'message' => 'A week can be planned for at most 12 people and 40 jars. There are 40 and 1.',
+        ]);
+});
 
 it('takes over the week before, from a jar of the same kind where the old one is gone', function (): void {
-    $this->postJson('/api/weeks/today/copy', freshKey())
-        ->assertUnprocessable()
-        ->assertJsonValidationErrors('week');
+    $this->postJson('/api/weeks/today/copy', freshKey())->assertUnprocessable()->assertJsonValidationErrors('week');
     weekStep($this, [forAda($this, '2026-11-19', ['grams' => 35, 'way' => 'rinsed'])], week: '2026-11-19');
     $new = $this->startJar(['name' => 'More carrots'])->json('id');
     $copied = $this->postJson('/api/weeks/today/copy', freshKey())->assertOk()->json('servings');
@@ -233,9 +220,7 @@ it('takes over the week before, from a jar of the same kind where the old one is
 });
 
 it('eats what was planned in one tap, once, and undoing brings the plan back', function (): void {
-    $planned = weekStep($this, [forAda($this, '2026-11-25', ['grams' => 30, 'way' => 'rinsed'])])->json(
-        'servings.0',
-    );
+    $planned = weekStep($this, [forAda($this, '2026-11-25', ['grams' => 30, 'way' => 'rinsed'])])->json('servings.0');
     $today = $this->getJson('/api/days/today')->json('people.0');
     expect($today['planned'])
         ->toHaveCount(1)
@@ -310,9 +295,7 @@ it('keeps what comes round, in its order, and plans by it', function (): void {
         ->toBe(2)
         ->and($kept['weights']['repeat'])
         ->toBe(3);
-    $turned = $this->putJson('/api/rotation', ['lines' => array_reverse($kept['lines'])] + $body)->json(
-        'lines',
-    );
+    $turned = $this->putJson('/api/rotation', ['lines' => array_reverse($kept['lines'])] + $body)->json('lines');
     expect(array_column($turned, 'id'))->toBe(array_reverse(array_column($kept['lines'], 'id')));
     $this->putJson('/api/rotation', ['lines' => [$line(['weekdays' => [4, 6]])]] + $body)->assertOk();
     // Nothing but the rotation gains anything with these weights: it alone says what is put down.
@@ -327,14 +310,12 @@ it('keeps what comes round, in its order, and plans by it', function (): void {
     ) {
         $this->putJson('/api/rotation', [...$body, ...$wrong])->assertUnprocessable();
     }
-    $this->putJson('/api/rotation', [
-        ...$body,
-        'lines' => [$line(['weekdays' => [8]])],
-    ])->assertJsonValidationErrors('lines.0.weekdays.0');
-    $this->putJson('/api/rotation', [
-        ...$body,
-        'lines' => [$line(['timesAWeek' => 20])],
-    ])->assertJsonValidationErrors('lines.0.timesAWeek');
+    $this->putJson('/api/rotation', [...$body, 'lines' => [$line(['weekdays' => [8]])]])->assertJsonValidationErrors(
+        'lines.0.weekdays.0',
+    );
+    $this->putJson('/api/rotation', [...$body, 'lines' => [$line(['timesAWeek' => 20])]])->assertJsonValidationErrors(
+        'lines.0.timesAWeek',
+    );
 });
 
 /** @return list<string> why each of the two does not eat of the first jar, nothing where they do */
@@ -358,9 +339,7 @@ it('serves nobody what they do not like or must not eat', function (): void {
     $by = weekStep($this, [forAda($this, '2026-11-28')])
         ->assertOk()
         ->json('conflicts');
-    expect(collect($by)->firstWhere('code', 'not_for')['text'])->toContain(
-        'not for Ada. Does not like carrot',
-    );
+    expect(collect($by)->firstWhere('code', 'not_for')['text'])->toContain('not for Ada. Does not like carrot');
     $this->putJson("/api/batches/{$this->carrots}/emptied", ['isEmptied' => true]);
     $kimchi = App\Models\Formula::query()->where('key', 'kimchi-dry-salted')->sole()->id;
     $this->postJson("/api/formulas/{$kimchi}/batches", [
@@ -379,48 +358,41 @@ it('serves nobody what they do not like or must not eat', function (): void {
         'It contains fish, an allergen.',
     ]);
     $left = $this->postJson('/api/weeks/today/fill', ['rest' => true, ...freshKey()])->json('servings');
-    expect(collect($left)->where('name', 'Kimchi')->pluck('personId')->unique()->all())->toBe([
-        $this->people[0],
-    ]);
+    expect(collect($left)->where('name', 'Kimchi')->pluck('personId')->unique()->all())->toBe([$this->people[0]]);
 });
 
-it(
-    'plans nothing from a jar that a check spoke against, that is not ready, or that was emptied',
-    function (): void {
-        $this->startJar(['name' => 'Too young'])->assertCreated();
-        $week = $this->postJson('/api/weeks/today/fill', ['rest' => false, ...freshKey()])->json();
-        expect(array_unique(array_column($week['servings'], 'name')))
-            ->toBe(['Carrots'])
-            ->and(collect($week['jars'])->firstWhere('name', 'Too young')['readyOn'])
-            ->toBeGreaterThan('2026-11-29');
-        $this->postJson("/api/batches/{$this->carrots}/check", [
-            'found' => ['fuzz_coloured'],
-            'requestKey' => (string) Str::ulid(),
-        ]);
-        $closed = $this->getJson('/api/weeks/today')->json();
-        $carrots = collect($closed['jars'])->firstWhere('id', $this->carrots);
-        expect($carrots['closed'])
-            ->not->toBeNull()
-            ->and(collect($closed['conflicts'])->where('code', 'closed')->count())
-            ->toBe(count($closed['servings']));
-        $again = $this->postJson('/api/weeks/today/fill', ['rest' => false, ...freshKey()])->json('servings');
-        expect(collect($again)->where('batchId', $this->carrots)->all())->toBe([]);
-    },
-);
+it('plans nothing from a jar that a check spoke against, that is not ready, or that was emptied', function (): void {
+    $this->startJar(['name' => 'Too young'])->assertCreated();
+    $week = $this->postJson('/api/weeks/today/fill', ['rest' => false, ...freshKey()])->json();
+    expect(array_unique(array_column($week['servings'], 'name')))
+        ->toBe(['Carrots'])
+        ->and(collect($week['jars'])->firstWhere('name', 'Too young')['readyOn'])
+        ->toBeGreaterThan('2026-11-29');
+    $this->postJson("/api/batches/{$this->carrots}/check", [
+        'found' => ['fuzz_coloured'],
+        'requestKey' => (string) Str::ulid(),
+    ]);
+    $closed = $this->getJson('/api/weeks/today')->json();
+    $carrots = collect($closed['jars'])->firstWhere('id', $this->carrots);
+    expect($carrots['closed'])
+        ->not->toBeNull()
+        ->and(collect($closed['conflicts'])->where('code', 'closed')->count())
+        ->toBe(count($closed['servings']));
+    $again = $this->postJson('/api/weeks/today/fill', ['rest' => false, ...freshKey()])->json('servings');
+    expect(collect($again)->where('batchId', $this->carrots)->all())->toBe([]);
+});
 
 it('has the sodium of each day, as the jar gets older', function (): void {
     $young = $this->startJar(['name' => 'Young', 'shape' => 'whole', 'waterAmount' => '900 g'])->json('id');
-    $days = collect($this->getJson('/api/weeks/today')->json('jars'))->firstWhere('id', $young)[
-        'portions'
-    ][0]['days'];
+    $days = collect($this->getJson('/api/weeks/today')->json('jars'))->firstWhere('id', $young)['portions'][0]['days'];
     $milligrams = array_column($days, 'milligrams');
     // Salt goes into whole carrots for days: each day's portion holds more than the one before.
     for ($day = 3; $day < 7; $day++) {
         expect($milligrams[$day])->toBeGreaterThan($milligrams[$day - 1]);
     }
     // An old jar has come to rest.
-    $old = collect($this->getJson('/api/weeks/today')->json('jars'))->firstWhere('id', $this->carrots)[
-        'portions'
-    ][0]['days'];
+    $old = collect($this->getJson('/api/weeks/today')->json('jars'))->firstWhere('id', $this->carrots)['portions'][0][
+        'days'
+    ];
     expect($old[6]['milligrams'])->toEqualWithDelta($old[2]['milligrams'], 0.5);
 });

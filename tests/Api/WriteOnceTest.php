@@ -67,8 +67,7 @@ it('does each change once, whatever is asked again', function (): void {
         $right =
             $first->isSuccessful() &&
             $again->getStatusCode() === $first->getStatusCode() &&
-            json_decode((string) $again->getContent(), true) ==
-                json_decode((string) $first->getContent(), true) &&
+            json_decode((string) $again->getContent(), true) == json_decode((string) $first->getContent(), true) &&
             AnsweredRequest::query()->count() === $rows;
         if (!$right) {
             $failed[$operation] = [
@@ -81,34 +80,31 @@ it('does each change once, whatever is asked again', function (): void {
     expect($failed)->toBe([]);
 });
 
-it(
-    'answers a repeated serving as before, and refuses another under its key with what was written',
-    function (): void {
-        $body = ($this->portion)();
-        $first = $this->postJson('/api/servings', $body)->assertCreated();
-        expect($this->postJson('/api/servings', array_reverse($body))->assertCreated()->json())
-            ->toBe($first->json())
-            ->and(Serving::query()->count())
-            ->toBe(1);
+it('answers a repeated serving as before, and refuses another under its key with what was written', function (): void {
+    $body = ($this->portion)();
+    $first = $this->postJson('/api/servings', $body)->assertCreated();
+    expect($this->postJson('/api/servings', array_reverse($body))->assertCreated()->json())
+        ->toBe($first->json())
+        ->and(Serving::query()->count())
+        ->toBe(1);
 
-        $other = $this->postJson('/api/servings', [...$body, 'amount' => '55 g'])->assertConflict();
-        expect($other->json('written.answer.id'))
-            ->toBe($first->json('id'))
-            ->and($other->json('written.answer.grams'))
-            ->toEqual(30)
-            ->and($other->json('written.isUndone'))
-            ->toBeFalse()
-            ->and(Serving::query()->count())
-            ->toBe(1);
-        // The same key for another address is another request too.
-        $this->postJson('/api/other-foods', [
-            'personId' => $this->ada,
-            'name' => 'bread',
-            'how' => ['by' => 'mg', 'milligrams' => 1],
-            'requestKey' => $body['requestKey'],
-        ])->assertConflict();
-    },
-);
+    $other = $this->postJson('/api/servings', [...$body, 'amount' => '55 g'])->assertConflict();
+    expect($other->json('written.answer.id'))
+        ->toBe($first->json('id'))
+        ->and($other->json('written.answer.grams'))
+        ->toEqual(30)
+        ->and($other->json('written.isUndone'))
+        ->toBeFalse()
+        ->and(Serving::query()->count())
+        ->toBe(1);
+    // The same key for another address is another request too.
+    $this->postJson('/api/other-foods', [
+        'personId' => $this->ada,
+        'name' => 'bread',
+        'how' => ['by' => 'mg', 'milligrams' => 1],
+        'requestKey' => $body['requestKey'],
+    ])->assertConflict();
+});
 
 it('does not bring back what was undone since', function (): void {
     $body = ($this->portion)();
@@ -145,9 +141,7 @@ it('takes the key of a header as it takes one of the body, and knows keys by kit
     $add();
     $add();
     expect($jars())->toBe(1);
-    $this->postJson('/api/jars', $jar, ['Idempotency-Key' => 'x'])->assertJsonValidationErrors([
-        'requestKey',
-    ]);
+    $this->postJson('/api/jars', $jar, ['Idempotency-Key' => 'x'])->assertJsonValidationErrors(['requestKey']);
 
     $this->asCook($this->cook('neighbour@example.org'));
     expect($jars())->toBe(0);

@@ -51,10 +51,7 @@ test('what falls due while one looks elsewhere is called out', async ({ page, co
   await expect(page).toHaveURL(/today$/);
 });
 
-test('a jar goes into the fridge in a tap, and comes out with a reading of its acid', async ({
-  page,
-  cook,
-}) => {
+test('a jar goes into the fridge in a tap, and comes out with a reading of its acid', async ({ page, cook }) => {
   await signIn(page, cook);
   const batch = await startCarrots(page, { name: 'Old sticks', daysAgo: 30 });
   await page.goto('/today');
@@ -130,10 +127,7 @@ test('a warm spell moves the day on which a jar is ready, and so does a logger',
   await expect(counter).toContainText('122 readings');
 });
 
-test('looking into a jar: kahm is skimmed, fuzz goes out, and both are written down', async ({
-  page,
-  cook,
-}) => {
+test('looking into a jar: kahm is skimmed, fuzz goes out, and both are written down', async ({ page, cook }) => {
   await signIn(page, cook);
   const batch = await startCarrots(page, { name: 'Sticks', daysAgo: 6, jar: 'Quart jar' });
   await page.goto(`/shelf/${batch.id}/check`);

@@ -41,9 +41,7 @@ test('a wrong entry is named beside its field and kept', async ({ page, cook }) 
   }
 
   await weight.fill('5 kg');
-  await expect(page.getByRole('region', { name: 'Into' }).getByRole('alert')).toContainText(
-    'The jar is too small',
-  );
+  await expect(page.getByRole('region', { name: 'Into' }).getByRole('alert')).toContainText('The jar is too small');
   await weight.fill('700 g');
   await expect(page.getByText('Choose a larger jar, or fill 2 of these.')).toBeVisible();
   await page.getByRole('button', { name: 'Start the jar' }).click();
@@ -98,9 +96,7 @@ test('spoons show their band and what weighing would change', async ({ page, coo
   await page.getByText('spooned', { exact: true }).click();
   await expect(page.getByTestId('salt')).toContainText(/tsp|tbsp/);
   await expect(
-    page.getByText(
-      /of this range comes from how densely salt flakes packs in the spoon. To narrow it, weigh the salt/,
-    ),
+    page.getByText(/of this range comes from how densely salt flakes packs in the spoon. To narrow it, weigh the salt/),
   ).toBeVisible();
 });
 

@@ -75,9 +75,7 @@ test('changes a formula while the numbers follow, and keeps both versions', asyn
   await expect(page.getByRole('list', { name: 'Advice' })).toContainText('This method needs at least');
   await page.getByLabel('Salt in percent').fill('3');
   await page.getByRole('spinbutton', { name: 'Grams of carrot' }).fill('-4');
-  await expect(page.getByRole('region', { name: 'Ingredients' }).getByRole('alert')).toContainText(
-    /0|nothing/,
-  );
+  await expect(page.getByRole('region', { name: 'Ingredients' }).getByRole('alert')).toContainText(/0|nothing/);
   await expect(page.getByRole('button', { name: 'Save as version 2' })).toBeDisabled();
 
   await page.reload();

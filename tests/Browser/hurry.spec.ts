@@ -27,8 +27,7 @@ async function jar(page: Page): Promise<Batch> {
   return (await started.json()) as Batch;
 }
 
-const at = (batch: Batch, place: string): number =>
-  batch.whereabouts.find((one) => one.place === place)?.sodiumMg ?? 0;
+const at = (batch: Batch, place: string): number => batch.whereabouts.find((one) => one.place === place)?.sodiumMg ?? 0;
 
 test('many windows write into one jar and no entry is lost', async ({ page, cook }) => {
   await signIn(page, cook);

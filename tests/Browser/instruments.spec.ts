@@ -34,10 +34,7 @@ test('a weight on the scale is read into the field one is in', async ({ page, co
   await expect(page.getByLabel('Strength in percent')).toHaveValue(/^3\.(19|20|21)$/);
 });
 
-test('an overloaded scale and a field that takes no weight leave everything as it was', async ({
-  page,
-  cook,
-}) => {
+test('an overloaded scale and a field that takes no weight leave everything as it was', async ({ page, cook }) => {
   await signIn(page, cook, '/bench');
   const weight = page.getByLabel('Weight of the vegetable');
   await weight.fill('500 g');

@@ -80,12 +80,7 @@ export async function enterDemo(page: Page, room = '/'): Promise<void> {
 type Schemas = components['schemas'];
 
 /** A kitchen's answer to something that is written. */
-export async function write(
-  page: Page,
-  method: 'post' | 'put',
-  path: string,
-  data: unknown,
-): Promise<unknown> {
+export async function write(page: Page, method: 'post' | 'put', path: string, data: unknown): Promise<unknown> {
   const answer = await page.request[method](`/api${path}`, {
     headers: { ...(await csrf(page)), 'Content-Type': 'application/json' },
     data,
@@ -140,9 +135,7 @@ export async function barriers(page: Page, rules: string[] = []): Promise<string
   const { violations } = await (
     rules.length > 0 ? axe.withRules(rules) : axe.withTags(['wcag2a', 'wcag2aa', 'wcag22aa'])
   ).analyze();
-  return violations.flatMap((one) =>
-    one.nodes.map((node) => `${page.url()} ${one.id}: ${node.html.slice(0, 200)}`),
-  );
+  return violations.flatMap((one) => one.nodes.map((node) => `${page.url()} ${one.id}: ${node.html.slice(0, 200)}`));
 }
 
 export async function choose(page: Page, field: string, option: string): Promise<void> {

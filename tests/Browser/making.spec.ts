@@ -18,9 +18,7 @@ async function atTheBench(page: Page, cook: Cook): Promise<void> {
 /** The batch that the page stands at, as the core says it is. */
 async function thisBatch(page: Page): Promise<Batch> {
   await page.waitForURL(/shelf\/\w+/);
-  return (await (
-    await page.request.get(`/api/batches/${page.url().split('/').at(-1) ?? ''}`)
-  ).json()) as Batch;
+  return (await (await page.request.get(`/api/batches/${page.url().split('/').at(-1) ?? ''}`)).json()) as Batch;
 }
 
 /** Long enough ago for what is on the screen to stand still between two looks. */
@@ -33,9 +31,7 @@ const mg = (value: number): string => `${value.toLocaleString('en')} mg`;
 
 /** Tablespoons and teaspoons as the screen writes them. */
 const spooned = ({ values }: Answer['saltSpoons']): string =>
-  ['tbsp', 'tsp']
-    .flatMap((spoon) => (spoon in values ? [`${String(values[spoon])} ${spoon}`] : []))
-    .join(' + ');
+  ['tbsp', 'tsp'].flatMap((spoon) => (spoon in values ? [`${String(values[spoon])} ${spoon}`] : [])).join(' + ');
 
 async function showsTheCore(page: Page): Promise<Answer> {
   await page.waitForLoadState('networkidle');
@@ -48,9 +44,7 @@ async function showsTheCore(page: Page): Promise<Answer> {
   }
   for (const { basis, percent } of answer.strengths) {
     if (percent !== null) {
-      expect(Math.abs(number(await page.getByTestId(basis).textContent()) - percent)).toBeLessThanOrEqual(
-        0.051,
-      );
+      expect(Math.abs(number(await page.getByTestId(basis).textContent()) - percent)).toBeLessThanOrEqual(0.051);
     }
   }
   return answer;
@@ -131,9 +125,7 @@ test('a spooned kraut, split over two jars from one bowl', async ({ page, cook }
   // Every number that hangs on the spoon says how far it can be off.
   await expect(page.getByText(/about [\d.]+ g, between [\d.]+ g and [\d.]+ g/)).toBeVisible();
   await expect(
-    page.getByText(
-      /of this range comes from how densely .* packs in the spoon. To narrow it, weigh the salt/,
-    ),
+    page.getByText(/of this range comes from how densely .* packs in the spoon. To narrow it, weigh the salt/),
   ).toBeVisible();
   expect(answer.saltBand.low).toBeLessThan(answer.saltGrams);
 
@@ -222,8 +214,7 @@ test('a quick pickle, tasted, found too salty and freshened', async ({ page, coo
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Brine replaced by 300 g fresh water')).toBeVisible();
   const after = await batchShowsTheCore(page);
-  const brine = (batch: Batch): number =>
-    batch.phases.find(({ phase }) => phase === 'brine')?.per100g.typical ?? 0;
+  const brine = (batch: Batch): number => batch.phases.find(({ phase }) => phase === 'brine')?.per100g.typical ?? 0;
   expect(Math.abs(brine(after) - promised)).toBeLessThan(0.05 * promised + 10);
   expect(brine(after)).toBeLessThan(0.35 * brine(before));
   await expect(page.getByRole('img', { name: /poured off/ })).toBeVisible();

@@ -35,10 +35,7 @@ test('a serving whose answer was lost is there once, however often it is pressed
   await expect(served).toHaveCount(2);
 });
 
-test('what was written although its answer was lost is there when the page is loaded again', async ({
-  page,
-  cook,
-}) => {
+test('what was written although its answer was lost is there when the page is loaded again', async ({ page, cook }) => {
   await signIn(page, cook);
   const { id } = await startCarrots(page, { name: 'Sticks', daysAgo: 12 });
   await page.goto(`/shelf/${id}`);

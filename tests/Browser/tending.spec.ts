@@ -22,10 +22,7 @@ const allOf = (batch: Batch) => batch.phases.reduce((sum, { sodiumMg }) => sum +
 
 const brineOf = (batch: Batch) => batch.phases.find(({ phase }) => phase === 'brine');
 
-test('shows what a top-up does before it is written, writes it once, and takes it back', async ({
-  page,
-  cook,
-}) => {
+test('shows what a top-up does before it is written, writes it once, and takes it back', async ({ page, cook }) => {
   const before = await atTheCarrots(page, cook);
   const happened = page.getByRole('region', { name: 'Add to the history' });
   await choose(page, 'What happened', 'topped up with another brine');

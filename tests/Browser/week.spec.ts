@@ -4,12 +4,10 @@ import { choose, expect, number, signIn, startCarrots, test, write } from './kit
 /** Today's name in the kitchen of the test, whose clock is UTC. */
 const today = new Date().toLocaleDateString('en-GB', { weekday: 'long', timeZone: 'UTC' });
 
-const place = (page: Page, who: string) =>
-  page.getByRole('gridcell', { name: new RegExp(`^${who}, ${today}`) });
+const place = (page: Page, who: string) => page.getByRole('gridcell', { name: new RegExp(`^${who}, ${today}`) });
 const jar = (page: Page, name: string) =>
   page.getByRole('region', { name: 'Jars' }).getByRole('button', { name: new RegExp(`^${name}`) });
-const left = async (page: Page, who: string) =>
-  number(await place(page, who).locator('.place-says').textContent());
+const left = async (page: Page, who: string) => number(await place(page, who).locator('.place-says').textContent());
 
 test.beforeEach(async ({ page, cook }) => {
   await signIn(page, cook, '/kitchen');
@@ -99,11 +97,7 @@ test('what does not fit is said in words, and a lever does away with it', async 
   const conflicts = page.getByRole('region', { name: 'Conflicts' });
   await expect(conflicts).toContainText(`Ada on ${today}`);
   await expect(place(page, 'Ada').locator('.place-says .over')).toBeVisible();
-  const lever = conflicts
-    .getByRole('listitem')
-    .filter({ hasText: 'over the target' })
-    .getByRole('button')
-    .first();
+  const lever = conflicts.getByRole('listitem').filter({ hasText: 'over the target' }).getByRole('button').first();
   await expect(lever).toContainText('−');
   await lever.click();
   await expect(conflicts.getByText('over the target')).toHaveCount(0);
@@ -143,9 +137,7 @@ test('what comes round never runs out: suggested, planned, called for, started',
   await page.keyboard.press('a');
   await expect(page).toHaveURL(/shelf\/ahead$/);
   await expect(page.getByTestId('gap-days')).toContainText('something is out for');
-  await expect(page.getByRole('region', { name: 'How long it lasts' })).toContainText(
-    'Started today it is ready',
-  );
+  await expect(page.getByRole('region', { name: 'How long it lasts' })).toContainText('Started today it is ready');
   const toStart = page.getByRole('region', { name: 'What to start' });
   await toStart
     .getByRole('button', { name: /^Plan Kraut for/ })

@@ -80,16 +80,9 @@ function rooms(): array
         as $file
     ) {
         $parts = explode('/', substr((string) $file, strlen($core) + 1));
-        preg_match_all(
-            '/\bTempesal\\\\Core\\\\(\w+)\\\\\w/',
-            (string) file_get_contents((string) $file),
-            $used,
-        );
+        preg_match_all('/\bTempesal\\\\Core\\\\(\w+)\\\\\w/', (string) file_get_contents((string) $file), $used);
         if (count($parts) > 1) {
-            $uses[$parts[0]] = [
-                ...$uses[$parts[0]] ?? [],
-                ...array_fill_keys(array_diff($used[1], [$parts[0]]), true),
-            ];
+            $uses[$parts[0]] = [...$uses[$parts[0]] ?? [], ...array_fill_keys(array_diff($used[1], [$parts[0]]), true)];
         }
     }
 
@@ -101,9 +94,7 @@ it('has no two rooms of the core that need each other', function (): void {
     expect(count($uses))->toBeGreaterThan(15);
     // Rooms that need no other are taken away, again and again; what is left is a knot.
     do {
-        $free = array_keys(
-            array_filter($uses, fn(array $rooms): bool => array_intersect_key($rooms, $uses) === []),
-        );
+        $free = array_keys(array_filter($uses, fn(array $rooms): bool => array_intersect_key($rooms, $uses) === []));
         $uses = array_diff_key($uses, array_flip($free));
     } while ($free !== []);
     expect(array_map(array_keys(...), $uses))->toBe([]);

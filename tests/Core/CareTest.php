@@ -61,18 +61,12 @@ it('takes five to six weeks in a cool room for what takes three to four in a war
 it('moves its day when it is moved to another place', function (): void {
     $window = Window::of(4, 10, 28, Celsius::of(20));
     $moved = new Ledger([
-        ...array_map(
-            fn(LedgerLine $line): LedgerLine => new LedgerLine($line->entry, 0.0),
-            Kitchen::kraut()->lines,
-        ),
+        ...array_map(fn(LedgerLine $line): LedgerLine => new LedgerLine($line->entry, 0.0), Kitchen::kraut()->lines),
         new LedgerLine(Soak::fromNowOn(TemperatureHistory::constant(Celsius::of(20))), 0.0),
         new LedgerLine(Soak::fromNowOn(TemperatureHistory::constant(Celsius::of(4))), 5 * A_DAY),
     ]);
     // Half of it is done after five days; the other half goes 2.25^1.6 times as slowly, sixteen degrees colder.
-    expect(RipenessForecast::of($moved, $window)->ready / A_DAY)->toEqualWithDelta(
-        5.0 + 5.0 * 2.25 ** 1.6,
-        0.01,
-    );
+    expect(RipenessForecast::of($moved, $window)->ready / A_DAY)->toEqualWithDelta(5.0 + 5.0 * 2.25 ** 1.6, 0.01);
     $frozen = RipenessForecast::of(standingAt(-2), Window::of(400, 500, 999, Celsius::of(30)));
     expect($frozen->long)->toBeNull();
 });
@@ -81,10 +75,7 @@ it('follows sodium through its course, with the bands that each moment has', fun
     $ledger = new Ledger([
         new LedgerLine(new Add(Kitchen::water(), Band::exact(600), Phase::Brine), 0.0),
         new LedgerLine(new Salt(Kitchen::spooned(1.5), Phase::Brine), 0.0),
-        new LedgerLine(
-            new Add(Kitchen::carrot()->cut(PieceShape::Sticks), Band::exact(600), Phase::Pieces),
-            0.0,
-        ),
+        new LedgerLine(new Add(Kitchen::carrot()->cut(PieceShape::Sticks), Band::exact(600), Phase::Pieces), 0.0),
         new LedgerLine(Soak::fromNowOn(), 0.0),
         new LedgerLine(new Freshen(Grams::of(500), ClingingBrine::drained()), 3 * A_DAY),
     ]);
@@ -156,8 +147,7 @@ it('reckons the strength after each of several pinches', function (): void {
 
 it('serves pieces in three ways, from the least sodium to the most', function (): void {
     $jar = Kitchen::jarOfCarrots()->with(Soak::untilEven());
-    $sodium = fn(ServingStyle $way): float => $jar->serving($way->plate(Phase::Pieces, Grams::of(40)))->band
-        ->typical;
+    $sodium = fn(ServingStyle $way): float => $jar->serving($way->plate(Phase::Pieces, Grams::of(40)))->band->typical;
     expect($sodium(ServingStyle::Rinsed))
         ->toBeLessThan($sodium(ServingStyle::Drained))
         ->and($sodium(ServingStyle::WithJuice))

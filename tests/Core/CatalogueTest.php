@@ -103,7 +103,10 @@ it('has every code that is used, and uses every code it has', function (): void 
             ),
         ),
     )->toBe([]);
-    $begins = [...array_unique($begun[1]), ...array_map(fn(string $word): string => str_ends_with($word, '_') ? $word : "{$word}.", $words[1])];
+    $begins = [
+        ...array_unique($begun[1]),
+        ...array_map(fn(string $word): string => str_ends_with($word, '_') ? $word : "{$word}.", $words[1]),
+    ];
     $unused = array_filter(
         array_keys($all),
         fn(string $code): bool => !in_array($code, $asked, true) &&
@@ -187,7 +190,9 @@ it('falls back on English for a language that is not there', function (): void {
 it('says in every other language what English says, with the same values', function (): void {
     makeUpLanguage();
     $named = fn(string $pattern): array => array_keys(sample($pattern, 0));
-    $languages = array_diff(array_map(basename(...), glob(dirname(__DIR__, 2) . '/messages/*', GLOB_ONLYDIR) ?: []), ['en']);
+    $languages = array_diff(array_map(basename(...), glob(dirname(__DIR__, 2) . '/messages/*', GLOB_ONLYDIR) ?: []), [
+        'en',
+    ]);
     expect($languages)->toContain('en-XA');
     foreach ($languages as $language) {
         foreach (Catalogue::of($language)->patterns() as $code => $pattern) {

@@ -120,14 +120,8 @@ function cases(): array
         'bulge_bought' => [['method' => Method::Bought, 'cover' => Cover::ScrewLid], [Finding::LidBulging]],
         'cloudy_quick' => [QUICK, [Finding::BrineCloudy]],
         'kept_too_long' => [[...QUICK, 'day' => 7], []],
-        'egg_warm' => [
-            [...SAUCE, 'day' => 0, 'hazards' => new Hazards(hasEgg: true), 'warmHours' => 10.1],
-            [],
-        ],
-        'egg_two_hours' => [
-            [...SAUCE, 'day' => 0, 'hazards' => new Hazards(hasEgg: true), 'warmHours' => 2.1],
-            [],
-        ],
+        'egg_warm' => [[...SAUCE, 'day' => 0, 'hazards' => new Hazards(hasEgg: true), 'warmHours' => 10.1], []],
+        'egg_two_hours' => [[...SAUCE, 'day' => 0, 'hazards' => new Hazards(hasEgg: true), 'warmHours' => 2.1], []],
         'egg_broken' => [
             [...SAUCE, 'day' => 0, 'hazards' => new Hazards(hasEgg: true), 'warmHours' => 1.0],
             [Finding::Broken],
@@ -138,10 +132,7 @@ function cases(): array
             [...SAUCE, 'hazards' => new Hazards(isLowAcidPuree: true), 'warmHours' => 25.0, 'ph' => 4.7],
             [],
         ],
-        'puree_unread' => [
-            [...SAUCE, 'hazards' => new Hazards(isLowAcidPuree: true), 'warmHours' => 25.0],
-            [],
-        ],
+        'puree_unread' => [[...SAUCE, 'hazards' => new Hazards(isLowAcidPuree: true), 'warmHours' => 25.0], []],
         'no_start_late' => [['ripenedDays' => 5.0], [Finding::NoBubbles, Finding::SmellRaw]],
         'never_soured' => [['ripenedDays' => 14.1, 'ph' => 4.61], []],
         'top_unsure' => [[], [Finding::TopUnsure]],
@@ -221,18 +212,9 @@ it('finds nothing wrong where nothing is', function (array $jar): void {
     'a quick pickle' => [QUICK],
 ]);
 
-it('lets no jar with fuzz, colour, rot or slime through, whatever else is found in it', function (
-    Finding $bad,
-): void {
+it('lets no jar with fuzz, colour, rot or slime through, whatever else is found in it', function (Finding $bad): void {
     foreach (
-        [
-            [],
-            SAUCE,
-            QUICK,
-            ['ph' => 3.4, 'ripenedDays' => 60.0, 'day' => 60],
-            ['isWarm' => false],
-            ['isLive' => false],
-        ]
+        [[], SAUCE, QUICK, ['ph' => 3.4, 'ripenedDays' => 60.0, 'day' => 60], ['isWarm' => false], ['isLive' => false]]
         as $kind
     ) {
         $jar = lookedInto($kind);
@@ -242,13 +224,8 @@ it('lets no jar with fuzz, colour, rot or slime through, whatever else is found 
         // Alone, with everything else well, and with everything that can be found.
         foreach ([[$bad], found($jar, $bad), [...$asked, $bad]] as $found) {
             $inspection = Inspection::of($jar, $found);
-            $words = strtolower(
-                said($inspection->because()) . implode(' ', array_map(said(...), $inspection->toDo())),
-            );
-            expect($inspection->verdict)
-                ->toBe(Verdict::DoNotEat)
-                ->and(str_contains($words, 'throw'))
-                ->toBeTrue();
+            $words = strtolower(said($inspection->because()) . implode(' ', array_map(said(...), $inspection->toDo())));
+            expect($inspection->verdict)->toBe(Verdict::DoNotEat)->and(str_contains($words, 'throw'))->toBeTrue();
         }
     }
 })->with([
@@ -311,10 +288,7 @@ it('says of no jar that it is safe', function (): void {
         ),
         CheckRules::all(),
     );
-    $words = [
-        ...$words,
-        ...array_map(fn(Verdict $verdict): string => said($verdict->label()), Verdict::cases()),
-    ];
+    $words = [...$words, ...array_map(fn(Verdict $verdict): string => said($verdict->label()), Verdict::cases())];
     foreach ($words as $text) {
         expect(preg_match('/\bsafe\b|all right to eat|can be eaten/i', $text))->toBe(0);
     }
@@ -436,10 +410,7 @@ it('offers live brine as a rescue before day 5 only', function (float $days, boo
     $jar = lookedInto(['ripenedDays' => $days]);
     $do = implode(
         ' ',
-        array_map(
-            said(...),
-            Inspection::of($jar, found($jar, Finding::NoBubbles, Finding::SmellRaw))->toDo(),
-        ),
+        array_map(said(...), Inspection::of($jar, found($jar, Finding::NoBubbles, Finding::SmellRaw))->toDo()),
     );
     expect(str_contains($do, 'Add live brine'))->toBe($offered);
 })->with([[4.0, true], [4.9, true], [5.0, false], [9.0, false]]);

@@ -27,24 +27,15 @@ const DAY_S = 86_400.0;
  * @param  list<array{float, float}>  $readings  days from midnight and degrees
  * @param  list<array{float, float, float}>  $spells  days from midnight and degrees
  */
-function room(
-    float $usual,
-    array $readings = [],
-    array $spells = [],
-    float $swing = 0.0,
-    float $nowDays = 0.0,
-): Climate {
+function room(float $usual, array $readings = [], array $spells = [], float $swing = 0.0, float $nowDays = 0.0): Climate
+{
     return new Climate(
         Celsius::of($usual),
         $swing,
         54_000.0,
         array_map(fn(array $one): array => [MIDNIGHT + $one[0] * DAY_S, (float) $one[1]], $readings),
         array_map(
-            fn(array $one): array => [
-                MIDNIGHT + $one[0] * DAY_S,
-                MIDNIGHT + $one[1] * DAY_S,
-                (float) $one[2],
-            ],
+            fn(array $one): array => [MIDNIGHT + $one[0] * DAY_S, MIDNIGHT + $one[1] * DAY_S, (float) $one[2]],
             $spells,
         ),
         MIDNIGHT + $nowDays * DAY_S,
@@ -215,12 +206,7 @@ it('learns from a kitchen\'s own tastings, once there are enough', function (): 
 
 it('reads temperatures as loggers write them', function (string $text, array $readings, int $problems): void {
     $log = TemperatureLog::read($text, new DateTimeZone('Europe/Lisbon'));
-    expect(
-        array_map(
-            fn(array $one): string => $one[0]->format('Y-m-d H:i') . ' ' . round($one[1], 2),
-            $log->readings,
-        ),
-    )
+    expect(array_map(fn(array $one): string => $one[0]->format('Y-m-d H:i') . ' ' . round($one[1], 2), $log->readings))
         ->toBe($readings)
         ->and($log->problems)
         ->toHaveCount($problems);
@@ -231,11 +217,7 @@ it('reads temperatures as loggers write them', function (string $text, array $re
         0,
     ],
     'semicolons and decimal commas' => ["zeit;celsius\n2026-01-01T08:00;21,5", ['2026-01-01 08:00 21.5'], 0],
-    'tabs, quotes, a mark at the start' => [
-        "\u{FEFF}\"2026-01-01 08:00\"\t\"19\"",
-        ['2026-01-01 08:00 19'],
-        0,
-    ],
+    'tabs, quotes, a mark at the start' => ["\u{FEFF}\"2026-01-01 08:00\"\t\"19\"", ['2026-01-01 08:00 19'], 0],
     'Fahrenheit' => ["time,fahrenheit\n2026-01-01 08:00Z,68", ['2026-01-01 08:00 20'], 0],
     'a zone of its own' => ['2026-01-01T08:00:00+02:00,18', ['2026-01-01 06:00 18'], 0],
     'the later of two' => ["2026-01-01 08:00Z,18\n2026-01-01 08:00Z,19", ['2026-01-01 08:00 19'], 0],
@@ -243,11 +225,7 @@ it('reads temperatures as loggers write them', function (string $text, array $re
     'nothing' => ['', [], 0],
 ]);
 
-it('says where a batch stands too warm or too cold', function (
-    float $celsius,
-    Method $method,
-    ?string $code,
-): void {
+it('says where a batch stands too warm or too cold', function (float $celsius, Method $method, ?string $code): void {
     // USDA Complete Guide to Home Canning: may not ferment below 60 °F, soft above 75 °F; from memory.
     $kraut = new Ledger([
         ...Kitchen::kraut()->lines,

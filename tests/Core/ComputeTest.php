@@ -90,10 +90,7 @@ it('takes the brine of an earlier step when one is named', function (): void {
     expect($borrow(['afterStep' => 2]) / $borrow([]))->toEqualWithDelta(10 / 510 / (20 / 520), 1e-9);
 });
 
-it('refuses what cannot be, with the path and the reason', function (
-    array|string $document,
-    string $start,
-): void {
+it('refuses what cannot be, with the path and the reason', function (array|string $document, string $start): void {
     $text = is_string($document)
         ? $document
         : json_encode(['tempesal' => 'batch', 'version' => 1, ...$document], JSON_THROW_ON_ERROR);
@@ -137,10 +134,7 @@ it('refuses what cannot be, with the path and the reason', function (
     ],
     'more than there is' => [
         [
-            'steps' => [
-                ['kind' => 'add', 'ingredient' => 'carrot', 'grams' => 5],
-                ['kind' => 'serve', 'grams' => 50],
-            ],
+            'steps' => [['kind' => 'add', 'ingredient' => 'carrot', 'grams' => 5], ['kind' => 'serve', 'grams' => 50]],
         ],
         'steps[1].grams: Only 5 g of pieces are left',
     ],
@@ -281,26 +275,17 @@ it('advises from the ledger alone', function (array $steps, string $code): void 
         ],
         'will_not_dissolve',
     ],
-    'potassium' => [
-        [['kind' => 'salt', 'product' => 'half-potassium', 'grams' => 5, 'into' => 'brine']],
-        'potassium',
-    ],
+    'potassium' => [[['kind' => 'salt', 'product' => 'half-potassium', 'grams' => 5, 'into' => 'brine']], 'potassium'],
     'raw egg' => [
         [
             [
                 'kind' => 'process',
                 'method' => 'cultured_condiment',
-                'base' => [
-                    ['ingredient' => 'egg', 'grams' => 50],
-                    ['ingredient' => 'sunflower-oil', 'grams' => 200],
-                ],
+                'base' => [['ingredient' => 'egg', 'grams' => 50], ['ingredient' => 'sunflower-oil', 'grams' => 200]],
                 'ferment' => ['hours' => 8],
             ],
         ],
         'raw_egg',
     ],
-    'heated' => [
-        [['kind' => 'add', 'ingredient' => 'carrot', 'grams' => 50], ['kind' => 'heat']],
-        'not_live',
-    ],
+    'heated' => [[['kind' => 'add', 'ingredient' => 'carrot', 'grams' => 50], ['kind' => 'heat']], 'not_live'],
 ]);

@@ -96,10 +96,10 @@ it('loses nothing between two jars that lend to each other', function (): void {
         $between = array_sum(array_map(fn($state) => $state->account(Account::Received)->sodiumMg, $states));
         $lent = array_sum(array_map(fn($state) => $state->account(Account::GivenAway)->sodiumMg, $states));
         $before = array_sum(
-            array_map(
-                fn($moves) => RandomHistory::of($moves)->state()->account(Account::GivenAway)->sodiumMg,
-                [$one, $two],
-            ),
+            array_map(fn($moves) => RandomHistory::of($moves)->state()->account(Account::GivenAway)->sodiumMg, [
+                $one,
+                $two,
+            ]),
         );
         expect($lent - $before - $between)->toEqualWithDelta(0.0, MICROGRAM);
     });

@@ -51,18 +51,12 @@ it('moves inputs of one name together', function (): void {
 
 it('keeps a lopsided band lopsided', function (): void {
     [$value] = Propagation::estimate(fn(Point $at): array => [100 * $at->of(input('heap', 1.5, 1.75, 2.2))]);
-    expect($value->band->low)
-        ->toEqualWithDelta(150.0, 1e-9)
-        ->and($value->band->high)
-        ->toEqualWithDelta(220.0, 1e-9);
+    expect($value->band->low)->toEqualWithDelta(150.0, 1e-9)->and($value->band->high)->toEqualWithDelta(220.0, 1e-9);
 });
 
 it('turns a falling dependence round', function (): void {
     [$value] = Propagation::estimate(fn(Point $at): array => [100 / $at->of(input('a', 4, 5, 8))]);
-    expect($value->band->low)
-        ->toEqualWithDelta(12.5, 1e-9)
-        ->and($value->band->high)
-        ->toEqualWithDelta(25.0, 1e-9);
+    expect($value->band->low)->toEqualWithDelta(12.5, 1e-9)->and($value->band->high)->toEqualWithDelta(25.0, 1e-9);
 });
 
 it('has no band without doubt', function (): void {
@@ -79,27 +73,14 @@ it('refuses a band out of order', function (float $low, float $typical, float $h
 // 21 CFR 101.9(c)(4): below 5 mg none, to 140 mg by fives, above by tens.
 it('rounds as labels do', function (float $mg, int $shown): void {
     expect(LabelRounding::milligrams($mg))->toBe($shown);
-})->with([
-    [4.9, 0],
-    [5, 5],
-    [7.4, 5],
-    [7.6, 10],
-    [137.6, 140],
-    [140, 140],
-    [144, 140],
-    [146, 150],
-    [333.8, 330],
-]);
+})->with([[4.9, 0], [5, 5], [7.4, 5], [7.6, 10], [137.6, 140], [140, 140], [144, 140], [146, 150], [333.8, 330]]);
 
 it('adds bands of one batch, and squares those of different ones', function (): void {
     $band = Band::of(90, 100, 110);
     $day = fn(string ...$sources): Band => (new SodiumDay(
         1500,
         900,
-        array_map(
-            fn(string $source): array => ['source' => $source, 'sodiumMg' => $band],
-            array_values($sources),
-        ),
+        array_map(fn(string $source): array => ['source' => $source, 'sodiumMg' => $band], array_values($sources)),
     ))->ferments();
     expect($day('a', 'a')->high)
         ->toEqualWithDelta(220.0, 1e-9)

@@ -14,10 +14,7 @@ use Tempesal\Core\Measure\SpoonSystem;
 
 function looked(string $text): array
 {
-    return (new FormulaImport(FoodTable::pantry(), FoodTable::recipeText()))->look(
-        $text,
-        json_decode($text, true, 40),
-    );
+    return (new FormulaImport(FoodTable::pantry(), FoodTable::recipeText()))->look($text, json_decode($text, true, 40));
 }
 
 function pasted(string $line): RecipeLine
@@ -59,10 +56,7 @@ it('reads a line of a recipe', function (string $line, string $id, float $grams)
     ['1,5 kg beetroots', 'beetroot', 1500.0],
 ]);
 
-it('asks the cook where it does not know, and drops nothing', function (
-    string $line,
-    string $question,
-): void {
+it('asks the cook where it does not know, and drops nothing', function (string $line, string $question): void {
     $read = pasted($line);
     expect($read->isSettled())
         ->toBeFalse()

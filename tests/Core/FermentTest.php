@@ -76,10 +76,7 @@ it('adds up a changing temperature from any moment to any other', function (): v
 });
 
 it('reads temperatures as they are documented', function (): void {
-    $read = fn(array $values): TemperatureHistory => TemperatureHistory::read(
-        Fields::of($values, 'step'),
-        20.0,
-    );
+    $read = fn(array $values): TemperatureHistory => TemperatureHistory::read(Fields::of($values, 'step'), 20.0);
     expect($read([])->toArray())
         ->toBe(['celsius' => 20.0])
         ->and($read(['celsius' => 18])->toArray())
@@ -95,9 +92,7 @@ it('reads temperatures as they are documented', function (): void {
         ]
         as [$values, $path]
     ) {
-        expect(fn() => $read($values))->toThrow(
-            fn(InvalidField $refusal) => expect($refusal->path)->toBe($path),
-        );
+        expect(fn() => $read($values))->toThrow(fn(InvalidField $refusal) => expect($refusal->path)->toBe($path));
     }
 });
 

@@ -112,34 +112,18 @@ it('names the field and the reason', function (callable $read, string $path, str
         'Enter a number',
     ],
     'a band beyond' => [fn() => fields(['b' => 12])->band('b', null, 0.0, 10.0), 'here.b', 'from 0 to 10'],
-    'no choice' => [
-        fn() => fields(['p' => 'juice'])->choice('p', Phase::class),
-        'here.p',
-        'pieces, brine or sauce',
-    ],
+    'no choice' => [fn() => fields(['p' => 'juice'])->choice('p', Phase::class), 'here.p', 'pieces, brine or sauce'],
     'no list' => [fn() => fields(['l' => 'a'])->each('l'), 'here.l', 'Give a list'],
     'an object for a list' => [fn() => fields(['l' => ['a' => 1]])->each('l'), 'here.l', 'Give a list'],
-    'a number in a list of texts' => [
-        fn() => fields(['l' => ['a', 4]])->texts('l', 5),
-        'here.l.1',
-        'Enter a text',
-    ],
-    'too many texts' => [
-        fn() => fields(['l' => ['a', 'b', 'c']])->texts('l', 2),
-        'here.l',
-        'at most 2 lines',
-    ],
+    'a number in a list of texts' => [fn() => fields(['l' => ['a', 4]])->texts('l', 5), 'here.l.1', 'Enter a text'],
+    'too many texts' => [fn() => fields(['l' => ['a', 'b', 'c']])->texts('l', 2), 'here.l', 'at most 2 lines'],
     'two times' => [
         fn() => fields(['hours' => 1, 'days' => 2])->duration(),
         'here.days',
         'given twice, in hours and in days',
     ],
     'no time' => [fn() => fields([])->neededDuration(), 'here.hours', 'Give a time in seconds'],
-    'a time before it began' => [
-        fn() => fields(['seconds' => -2])->duration(),
-        'here.seconds',
-        'zero or more',
-    ],
+    'a time before it began' => [fn() => fields(['seconds' => -2])->duration(), 'here.seconds', 'zero or more'],
     'a place in a list' => [
         fn() => fields(['rows' => [['x' => 1], ['x' => 'two']]])
             ->each('rows')[1]
@@ -153,10 +137,7 @@ it('finds the field that nobody asked for', function (): void {
     $fields = fields(['name' => 'x', 'rows' => [['x' => 1, 'y' => 2]]]);
     $fields->text('name');
     $fields->each('rows')[0]->number('x');
-    expect(refused(fn() => $fields->refuseUnread()))->toBe([
-        'here.rows[0].y',
-        'There is no field with this name.',
-    ]);
+    expect(refused(fn() => $fields->refuseUnread()))->toBe(['here.rows[0].y', 'There is no field with this name.']);
     $fields->each('rows')[0]->number('y');
     $fields->refuseUnread();
     expect(true)->toBeTrue();

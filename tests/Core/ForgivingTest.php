@@ -91,9 +91,7 @@ it('answers any text with an amount or a sentence', function (): void {
         '%',
         "\0",
     ];
-    Property::holds(21, 600, Generators::seq(Generators::elements($letters)))->then(function (
-        array $parts,
-    ): void {
+    Property::holds(21, 600, Generators::seq(Generators::elements($letters)))->then(function (array $parts): void {
         try {
             $amount = KitchenAmount::parse(implode('', $parts));
             expect($amount->isMass() || $amount->isVolume() || $amount->isBare())->toBeTrue();
@@ -134,11 +132,7 @@ it('finds every food with one letter wrong', function (): void {
 
 it('gives no food for words that are none', function (): void {
     $index = new NameIndex(
-        array_column(
-            array_map(fn(array $food): array => [$food['key'], [$food['name']]], FoodTable::all()),
-            1,
-            0,
-        ),
+        array_column(array_map(fn(array $food): array => [$food['key'], [$food['name']]], FoodTable::all()), 1, 0),
     );
     foreach (['screwdriver', 'zzzz', '12345', 'the', '%%%', "'; drop table foods; --"] as $words) {
         expect($index->best($words))->toBeNull($words);

@@ -138,10 +138,7 @@ it('refuses a formula that cannot be, with the path', function (array $change, s
     [['method' => 'boiling'], 'method'],
     [['steps' => 'none'], 'steps'],
     [['steps' => [0 => ['vegetables' => [0 => ['grams' => -4]]]]], 'steps[0].vegetables[0].grams'],
-    [
-        ['steps' => [0 => ['vegetables' => [0 => ['ingredient' => 'kabbage']]]]],
-        'steps[0].vegetables[0].ingredient',
-    ],
+    [['steps' => [0 => ['vegetables' => [0 => ['ingredient' => 'kabbage']]]]], 'steps[0].vegetables[0].ingredient'],
     [['serving' => ['grams' => 'a forkful']], 'serving.grams'],
     [['serving' => ['phase' => 'sauce']], 'serving.phase'],
     [['window' => ['youngDays' => 90]], 'window.readyDays'],

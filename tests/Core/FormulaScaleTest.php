@@ -40,17 +40,18 @@ it('makes twice as much of the same', function (): void {
 
 it('comes back from any scale', function (): void {
     $keys = array_column(FormulaLibrary::documents(), 'key');
-    Property::holds(5, 40, Generators::choose(0, count($keys) - 1), Generators::choose(10, 3000))->then(
-        function (int $which, int $percent) use ($keys): void {
-            $formula = formula($keys[$which]);
-            $there = FormulaAnswer::of($formula->scaled($percent / 100));
-            $back = FormulaAnswer::of($formula->scaled($percent / 100)->scaled(100 / $percent));
-            expect($back->makesG())
-                ->toEqualWithDelta(FormulaAnswer::of($formula)->makesG(), 0.1)
-                ->and($there->makesG() / FormulaAnswer::of($formula)->makesG())
-                ->toEqualWithDelta($percent / 100, 0.003 + 0.0005 * $percent);
-        },
-    );
+    Property::holds(5, 40, Generators::choose(0, count($keys) - 1), Generators::choose(10, 3000))->then(function (
+        int $which,
+        int $percent,
+    ) use ($keys): void {
+        $formula = formula($keys[$which]);
+        $there = FormulaAnswer::of($formula->scaled($percent / 100));
+        $back = FormulaAnswer::of($formula->scaled($percent / 100)->scaled(100 / $percent));
+        expect($back->makesG())
+            ->toEqualWithDelta(FormulaAnswer::of($formula)->makesG(), 0.1)
+            ->and($there->makesG() / FormulaAnswer::of($formula)->makesG())
+            ->toEqualWithDelta($percent / 100, 0.003 + 0.0005 * $percent);
+    });
 });
 
 it('hits the weight, the servings and the sodium it was asked for', function (): void {
@@ -60,9 +61,7 @@ it('hits the weight, the servings and the sodium it was asked for', function ():
         $byWeight = FormulaAnswer::of($formula->scaled($answer->factorForVegetable(Grams::of(1500))));
         $vegetables = array_sum(
             array_map(
-                fn($line): float => in_array($line->part, ['vegetables', 'base', 'add'], true)
-                    ? $line->grams
-                    : 0.0,
+                fn($line): float => in_array($line->part, ['vegetables', 'base', 'add'], true) ? $line->grams : 0.0,
                 $byWeight->lines,
             ),
         );
@@ -78,12 +77,7 @@ it('hits the weight, the servings and the sodium it was asked for', function ():
     }
 });
 
-it('fills a jar to its headspace and not beyond', function (
-    string $key,
-    float $ml,
-    float $mouth,
-    float $body,
-): void {
+it('fills a jar to its headspace and not beyond', function (string $key, float $ml, float $mouth, float $body): void {
     $jar = Jar::of(Millilitres::of($ml), Millimetres::of($mouth), Millimetres::of($body));
     $formula = formula($key);
     $filled = $formula->scaled(FormulaAnswer::of($formula)->factorForJar($jar));
@@ -96,13 +90,8 @@ it('fills a jar to its headspace and not beyond', function (
         $brine->weightG() / BrineTable::density($brine->brineStrength()) +
         $begun->phase(Phase::Sauce)->weightG();
     $packed = $pieces / ($lead?->shape->packing() ?? 1.0);
-    $usable = JarFit::of(
-        $jar,
-        new Packing($filled->vessel->headspace, Millilitres::zero()),
-        Grams::zero(),
-        1.0,
-        1.0,
-    )->usable->value;
+    $usable = JarFit::of($jar, new Packing($filled->vessel->headspace, Millilitres::zero()), Grams::zero(), 1.0, 1.0)
+        ->usable->value;
     expect(max($volume, $packed))
         ->toEqualWithDelta($usable, 0.01 * $usable)
         ->and($usable)
@@ -142,10 +131,7 @@ it('warns of too little salt and of raw egg, and not of what is well', function 
         fn($advice): string => $advice->code,
         FormulaAnswer::of(
             Formula::read(
-                array_replace_recursive(
-                    collect(FormulaLibrary::documents())->firstWhere('key', $key),
-                    $change,
-                ),
+                array_replace_recursive(collect(FormulaLibrary::documents())->firstWhere('key', $key), $change),
                 FoodTable::pantry(),
             ),
         )->advice(),
@@ -172,9 +158,7 @@ it('salts down to the floor of its method and no further', function (): void {
         }
         // At its nearest line, to a millionth of the salt that there was, and never below it.
         $line = $lighter->floor()->binding($lighter->salted());
-        $own = array_sum(
-            array_map(fn($one): float => $one->salt === null ? 0.0 : $one->grams, $lighter->lines),
-        );
+        $own = array_sum(array_map(fn($one): float => $one->salt === null ? 0.0 : $one->grams, $lighter->lines));
         // Where a starter's salt is enough, no salt of its own is left.
         expect($line?->shareOf($lighter->salted()) / $line?->least)
             ->toBeGreaterThanOrEqual(1.0, $document['key'])

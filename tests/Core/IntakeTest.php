@@ -77,41 +77,38 @@ it('tells a day apart by where its sodium came from', function (): void {
         ->toEqualWithDelta(450.0 + sqrt(52.0 ** 2 + 10.0 ** 2), 1e-9);
 });
 
-it(
-    'means days with the band of their jars, counts what is live, and names the days without',
-    function (): void {
-        $period = threeDays();
-        $mean = $period->mean();
-        // 1350 + 1600 + 1000 in three days; the kraut of both days is wrong in one way: below 40 + 50, above 52 + 60.
-        expect($mean->typical)
-            ->toEqualWithDelta(3950.0 / 3.0, 1e-9)
-            ->and($mean->low)
-            ->toEqualWithDelta((3950.0 - sqrt(90.0 ** 2 + 4.0 ** 2)) / 3.0, 1e-9)
-            ->and($mean->high)
-            ->toEqualWithDelta((3950.0 + sqrt(112.0 ** 2 + 10.0 ** 2)) / 3.0, 1e-9);
-        expect($period->shares())
-            ->toBe(['estimate' => 2500.0, 'written' => 500.0, 'ferments' => 900.0, 'condiments' => 50.0])
-            ->and(array_sum($period->shares()))
-            ->toEqualWithDelta(3950.0, 1e-9)
-            ->and($period->daysPast())
-            ->toBe(1)
-            ->and($period->live())
-            ->toBe(3)
-            ->and($period->kinds())
-            ->toBe(1)
-            ->and($period->without())
-            ->toBe(['2026-11-25'])
-            ->and($period->sources())
-            ->toBe([
-                'kraut' => ['name' => 'Kraut', 'milligrams' => 900.0, 'servings' => 3],
-                'sauce' => ['name' => 'Sauce', 'milligrams' => 50.0, 'servings' => 1],
-            ]);
-        expect($period->last(2)->mean()->typical)
-            ->toBe(1300.0)
-            ->and($period->last(99)->days)
-            ->toHaveCount(3);
-    },
-);
+it('means days with the band of their jars, counts what is live, and names the days without', function (): void {
+    $period = threeDays();
+    $mean = $period->mean();
+    // 1350 + 1600 + 1000 in three days; the kraut of both days is wrong in one way: below 40 + 50, above 52 + 60.
+    expect($mean->typical)
+        ->toEqualWithDelta(3950.0 / 3.0, 1e-9)
+        ->and($mean->low)
+        ->toEqualWithDelta((3950.0 - sqrt(90.0 ** 2 + 4.0 ** 2)) / 3.0, 1e-9)
+        ->and($mean->high)
+        ->toEqualWithDelta((3950.0 + sqrt(112.0 ** 2 + 10.0 ** 2)) / 3.0, 1e-9);
+    expect($period->shares())
+        ->toBe(['estimate' => 2500.0, 'written' => 500.0, 'ferments' => 900.0, 'condiments' => 50.0])
+        ->and(array_sum($period->shares()))
+        ->toEqualWithDelta(3950.0, 1e-9)
+        ->and($period->daysPast())
+        ->toBe(1)
+        ->and($period->live())
+        ->toBe(3)
+        ->and($period->kinds())
+        ->toBe(1)
+        ->and($period->without())
+        ->toBe(['2026-11-25'])
+        ->and($period->sources())
+        ->toBe([
+            'kraut' => ['name' => 'Kraut', 'milligrams' => 900.0, 'servings' => 3],
+            'sauce' => ['name' => 'Sauce', 'milligrams' => 50.0, 'servings' => 1],
+        ]);
+    expect($period->last(2)->mean()->typical)
+        ->toBe(1300.0)
+        ->and($period->last(99)->days)
+        ->toHaveCount(3);
+});
 
 it('reads a label in every way in which it is printed, and only so', function (): void {
     $read = fn(array $how): float => LabelSodium::milligrams(Fields::of($how));
@@ -197,9 +194,7 @@ it('saves what the ledger says, the gentlest first', function (): void {
     }
 });
 
-it('fits a portion under a wanted number, and says what is not enough by itself', function (
-    float $share,
-): void {
+it('fits a portion under a wanted number, and says what is not enough by itself', function (float $share): void {
     $state = restingJar();
     $plate = ServingStyle::WithJuice->plate(Phase::Pieces, Grams::of(60.0));
     $now = $plate->sodiumMg($state, Tempesal\Core\Estimate\Point::typical());

@@ -94,11 +94,7 @@ it('keeps the fill of a spoon', function (): void {
         ->toBe(SpoonFill::Level);
 });
 
-it('says volumes in the spoons of the drawer', function (
-    float $millilitres,
-    SpoonSystem $system,
-    string $text,
-): void {
+it('says volumes in the spoons of the drawer', function (float $millilitres, SpoonSystem $system, string $text): void {
     expect(said(SpoonPhrase::nearest(Millilitres::of($millilitres), $system)->text))->toBe($text);
 })->with([
     [14.79, SpoonSystem::Us, '1 tbsp'],

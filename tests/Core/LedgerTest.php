@@ -93,9 +93,7 @@ it('serves pieces with the film that clings to them', function (): void {
     $serving = $kraut->serving(Serve::of(Phase::Pieces, Grams::of(40)));
     expect($serving->band->typical)
         ->toEqualWithDelta($expected, 1e-9)
-        ->and(
-            $kraut->with(Serve::of(Phase::Pieces, Grams::of(40)))->state()->account(Account::Eaten)->sodiumMg,
-        )
+        ->and($kraut->with(Serve::of(Phase::Pieces, Grams::of(40)))->state()->account(Account::Eaten)->sodiumMg)
         ->toEqualWithDelta($expected, 1e-9);
 });
 
@@ -142,9 +140,7 @@ it('comes back from its documented form', function (Entry $entry): void {
     fn() => new Draw(Band::of(0.1, 0.2, 0.3)),
     fn() => Soak::untilEven(new Piece(PieceForm::Sphere, Millimetres::of(4), Band::of(1, 2, 3), 0.9)),
     fn() => Soak::lasting(Seconds::ofHours(20)),
-    fn() => Soak::fromNowOn(
-        TemperatureHistory::ofSpans([[3600.0, Celsius::of(18)], [7200.0, Celsius::of(24)]]),
-    ),
+    fn() => Soak::fromNowOn(TemperatureHistory::ofSpans([[3600.0, Celsius::of(18)], [7200.0, Celsius::of(24)]])),
     fn() => new Drain(ClingingBrine::drained(), Grams::of(120)),
     fn() => new Rinse(Rinsing::underTheTap(Seconds::of(180)), ClingingBrine::drained()),
     fn() => Squeeze::firm(),
@@ -216,26 +212,14 @@ it('names the field that cannot be', function (array $entry, string $path, strin
     ],
     [['kind' => 'top_up', 'grams' => 30, 'strength' => 'strong'], 'entries[2].strength', '"own"'],
     [['kind' => 'top_up', 'grams' => 30, 'strength' => 0.3], 'entries[2].strength', 'cannot dissolve'],
-    [
-        ['kind' => 're_salt', 'share' => 0.02, 'basis' => 'of_vegetable'],
-        'entries[2].basis',
-        'Choose the water',
-    ],
-    [
-        ['kind' => 'measured', 'what' => 'brine_strength', 'value' => 2.2],
-        'entries[2].value',
-        'from 0 to 0.264',
-    ],
+    [['kind' => 're_salt', 'share' => 0.02, 'basis' => 'of_vegetable'], 'entries[2].basis', 'Choose the water'],
+    [['kind' => 'measured', 'what' => 'brine_strength', 'value' => 2.2], 'entries[2].value', 'from 0 to 0.264'],
     [
         ['kind' => 'serve', 'phase' => 'brine', 'grams' => 20, 'rinse' => ['seconds' => 20]],
         'entries[2].rinse',
         'Only pieces',
     ],
-    [
-        ['kind' => 'serve', 'grams' => 20, 'rinse' => ['seconds' => 20], 'juice' => 5],
-        'entries[2].juice',
-        'no juice',
-    ],
+    [['kind' => 'serve', 'grams' => 20, 'rinse' => ['seconds' => 20], 'juice' => 5], 'entries[2].juice', 'no juice'],
     [
         [
             'kind' => 'add',

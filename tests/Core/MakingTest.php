@@ -84,13 +84,7 @@ it('finds the salt for a strength on every basis', function (
         (500 * 0.05) / 0.95,
         ['water' => Grams::of(500)],
     ],
-    'of everything' => [
-        Method::EquilibriumBrine,
-        SaltBasis::OfEverything,
-        0.025,
-        27.5,
-        ['water' => Grams::of(500)],
-    ],
+    'of everything' => [Method::EquilibriumBrine, SaltBasis::OfEverything, 0.025, 27.5, ['water' => Grams::of(500)]],
     'a quick pickle' => [Method::QuickSaltPickle, SaltBasis::OfWater, 0.2, 80.0, ['water' => Grams::of(400)]],
     'a soak' => [Method::KimchiSoaked, SaltBasis::OfWater, 0.065, 39.0],
     'with more beside it' => [
@@ -108,15 +102,13 @@ it('lets the other number follow when salt and strength are both fixed', functio
     expect($kraut->vegetable()->value)->toEqualWithDelta(800, 0.06);
 
     $brine = SaltTarget::amountAtStrength(Kitchen::weighed(20), 0.025, SaltBasis::OfWater);
-    expect(BenchSolution::from(onBench(Method::PouredBrine, $brine))->work->water->value)->toEqualWithDelta(
-        800,
-        0.06,
-    );
+    expect(BenchSolution::from(onBench(Method::PouredBrine, $brine))->work->water->value)->toEqualWithDelta(800, 0.06);
 
     $all = SaltTarget::amountAtStrength(Kitchen::weighed(30), 0.025, SaltBasis::OfEverything);
-    expect(
-        BenchSolution::from(onBench(Method::EquilibriumBrine, $all))->work->water->value,
-    )->toEqualWithDelta(600, 0.06);
+    expect(BenchSolution::from(onBench(Method::EquilibriumBrine, $all))->work->water->value)->toEqualWithDelta(
+        600,
+        0.06,
+    );
 });
 
 it('refuses in a sentence, beside the field, where nothing can follow', function (
@@ -132,21 +124,14 @@ it('refuses in a sentence, beside the field, where nothing can follow', function
     }
 })->with([
     'the vegetable is fixed too' => fn() => [
-        onBench(
-            Method::DrySalting,
-            SaltTarget::amountAtStrength(Kitchen::weighed(20), 0.02, SaltBasis::OfVegetable),
-        ),
+        onBench(Method::DrySalting, SaltTarget::amountAtStrength(Kitchen::weighed(20), 0.02, SaltBasis::OfVegetable)),
         'vegetableAmount',
         'Leave it empty',
     ],
     'the water is fixed too' => fn() => [
-        onBench(
-            Method::PouredBrine,
-            SaltTarget::amountAtStrength(Kitchen::weighed(20), 0.02, SaltBasis::OfWater),
-            [
-                'water' => Grams::of(500),
-            ],
-        ),
+        onBench(Method::PouredBrine, SaltTarget::amountAtStrength(Kitchen::weighed(20), 0.02, SaltBasis::OfWater), [
+            'water' => Grams::of(500),
+        ]),
         'waterAmount',
         'Leave it empty',
     ],
@@ -170,11 +155,7 @@ it('refuses in a sentence, beside the field, where nothing can follow', function
         'vegetableAmount',
         'choose a jar',
     ],
-    'brine of no jar' => fn() => [
-        onBench(Method::ReusedBrine, salted(10)),
-        'starterBatchId',
-        'Choose the jar',
-    ],
+    'brine of no jar' => fn() => [onBench(Method::ReusedBrine, salted(10)), 'starterBatchId', 'Choose the jar'],
     'more than dissolves' => fn() => [
         onBench(Method::PouredBrine, SaltTarget::sodium(9000, SaltBasis::OfWater), [
             'water' => Grams::of(400),
@@ -212,9 +193,7 @@ it('brings a serving to the sodium that was wished for', function (Method $metho
 ]);
 
 it('never goes below the floor for it, and says what else would do', function (): void {
-    $solution = BenchSolution::from(
-        onBench(Method::DrySalting, SaltTarget::sodium(300, SaltBasis::OfVegetable)),
-    );
+    $solution = BenchSolution::from(onBench(Method::DrySalting, SaltTarget::sodium(300, SaltBasis::OfVegetable)));
     $advice = collect(BenchAdvice::on($solution))->firstWhere('code', 'sodium_out_of_reach');
     preg_match('/Instead: (\d+) g have/', (string) said($advice?->text), $portion);
     $small = $solution->finished->serving(Serve::of(Phase::Pieces, Grams::of((float) ($portion[1] ?? 0))));
@@ -269,10 +248,7 @@ it('logs salt to taste pinch by pinch, after the food', function (): void {
             ),
         ),
     );
-    $kinds = array_map(
-        fn(LedgerLine $line): string => $line->entry->toArray()['kind'],
-        $solution->timetable()->lines,
-    );
+    $kinds = array_map(fn(LedgerLine $line): string => $line->entry->toArray()['kind'], $solution->timetable()->lines);
     [$first, $second, $third] = $solution->running(SaltBasis::OfVegetable);
     expect($kinds)
         ->toBe(['add', 'salt', 'salt', 'salt', 'draw', 'ferment'])
@@ -406,9 +382,7 @@ it('fills a jar with kimchi as it is packed, not as it was cut', function (): vo
         ->toBeLessThanOrEqual($room)
         ->toBeGreaterThan($room * 0.99)
         ->and($solution->vegetable()->value)
-        ->toBeGreaterThan(
-            $solution->input->row()?->foodThatFits(1.0, PieceShape::Leaves->packing())->value ?? INF,
-        );
+        ->toBeGreaterThan($solution->input->row()?->foodThatFits(1.0, PieceShape::Leaves->packing())->value ?? INF);
 });
 
 it('eats a quick pickle when it is taken out, not when it is even', function (): void {
@@ -429,9 +403,7 @@ it('warns below each method\'s floor and stays silent at its usual salt', functi
     $more = [
         'water' => $method->hasPouredBrine() ? Grams::of(500) : null,
         'starter' =>
-            $method === Method::ReusedBrine
-                ? new Starter(Kitchen::food('old-brine', 96, 200), Grams::of(400))
-                : null,
+            $method === Method::ReusedBrine ? new Starter(Kitchen::food('old-brine', 96, 200), Grams::of(400)) : null,
         'paste' => $method->isDressed()
             ? [new IngredientAmount(Kitchen::food('paste', 70, 3900), Band::exact(120))]
             : [],
@@ -448,6 +420,4 @@ it('warns below each method\'s floor and stays silent at its usual salt', functi
         ->toContain('below_floor')
         ->and($codes($method->profile()->salting->usual))
         ->not->toContain('below_floor');
-})->with(
-    array_values(array_filter(Method::made(), fn(Method $method): bool => $method !== Method::Transform)),
-);
+})->with(array_values(array_filter(Method::made(), fn(Method $method): bool => $method !== Method::Transform)));

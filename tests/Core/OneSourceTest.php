@@ -63,48 +63,36 @@ it('names methods, places and ways of serving in the catalogue alone', function 
     ...array_map(
         fn(Method $method): string => $method->label()->code,
         // "Mash" and "Bought" are words of their own as well.
-        array_filter(
-            Method::cases(),
-            fn(Method $method): bool => $method !== Method::Mash && $method->isMade(),
-        ),
+        array_filter(Method::cases(), fn(Method $method): bool => $method !== Method::Mash && $method->isMade()),
     ),
     'place_name.cool',
     'place.counter',
 ]);
 
-it(
-    'keeps the usual strength, portion, headspace and salting time of a method in its profile',
-    function (): void {
-        foreach (Method::made() as $method) {
-            $profile = $method->profile();
-            foreach (sources() as $file => $text) {
-                // A table by method: its value beside the figure, outside the room of methods.
-                $near =
-                    preg_match_all(
-                        '/\b' . $method->value . '\b[^\n]{0,24}?(?<![\w.])(\d+(?:\.\d+)?)\b/',
-                        $text,
-                        $found,
-                    ) > 0
-                        ? $found[1]
-                        : [];
-                $usual = array_map(strval(...), [
-                    $profile->salting->usual,
-                    $profile->salting->usual * 100.0,
-                    $profile->storage->headspace->value,
-                    $profile->storage->fridgeDays,
-                ]);
-                expect(str_starts_with($file, 'core/Method/') ? [] : array_intersect($near, $usual))->toBe(
-                    [],
-                    "{$file} speaks of {$method->value}",
-                );
-            }
+it('keeps the usual strength, portion, headspace and salting time of a method in its profile', function (): void {
+    foreach (Method::made() as $method) {
+        $profile = $method->profile();
+        foreach (sources() as $file => $text) {
+            // A table by method: its value beside the figure, outside the room of methods.
+            $near =
+                preg_match_all('/\b' . $method->value . '\b[^\n]{0,24}?(?<![\w.])(\d+(?:\.\d+)?)\b/', $text, $found) > 0
+                    ? $found[1]
+                    : [];
+            $usual = array_map(strval(...), [
+                $profile->salting->usual,
+                $profile->salting->usual * 100.0,
+                $profile->storage->headspace->value,
+                $profile->storage->fridgeDays,
+            ]);
+            expect(str_starts_with($file, 'core/Method/') ? [] : array_intersect($near, $usual))->toBe(
+                [],
+                "{$file} speaks of {$method->value}",
+            );
         }
-        // The share of a poured brine, of kraut and of a soak, as they stood in tables of the screens.
-        expect(filesSaying('/(?<![\d.])0\.(0225|065|18|012)(?!\d)/'))->toBe([
-            'core/Method/MethodProfile.php',
-        ]);
-    },
-);
+    }
+    // The share of a poured brine, of kraut and of a soak, as they stood in tables of the screens.
+    expect(filesSaying('/(?<![\d.])0\.(0225|065|18|012)(?!\d)/'))->toBe(['core/Method/MethodProfile.php']);
+});
 
 it('asks one place for the least salt and one for keeping', function (): void {
     // Beside the floor itself only what makes a food of a food.

@@ -58,9 +58,7 @@ it('reckons the objective as it is written down', function (): void {
         Fields::of(
             week([
                 'days' => 2,
-                'eaters' => [
-                    ['id' => 'bo', 'targetMg' => 2000, 'allowanceMg' => [300, 100], 'liveGoal' => 2],
-                ],
+                'eaters' => [['id' => 'bo', 'targetMg' => 2000, 'allowanceMg' => [300, 100], 'liveGoal' => 2]],
             ]),
         ),
     );
@@ -83,26 +81,20 @@ it('gives the same week for the same document, and says how far from the best it
         ->toEqualWithDelta(Objective::of($plan->problem, $plan->assignments), 1e-9);
 });
 
-it(
-    'leaves locked cells where they are, even past a hard limit, and adds nothing to them then',
-    function (): void {
-        $locked = [
-            ['eater' => 'ada', 'day' => 2, 'meal' => 'noon', 'offer' => 'kraut'],
-            ['eater' => 'ada', 'day' => 2, 'meal' => 'evening', 'offer' => 'radish'],
-        ];
-        $plan = planned(week(['locked' => $locked]));
-        $assignments = array_values(
-            array_filter(
-                $plan->toArray()['cells'],
-                fn(array $assignment): bool => $assignment['eater'] === 'ada' && $assignment['day'] === 2,
-            ),
-        );
-        expect($assignments)
-            ->toBe($locked)
-            ->and(Feasibility::trouble($plan->problem, $plan->assignments))
-            ->toBeNull();
-    },
-);
+it('leaves locked cells where they are, even past a hard limit, and adds nothing to them then', function (): void {
+    $locked = [
+        ['eater' => 'ada', 'day' => 2, 'meal' => 'noon', 'offer' => 'kraut'],
+        ['eater' => 'ada', 'day' => 2, 'meal' => 'evening', 'offer' => 'radish'],
+    ];
+    $plan = planned(week(['locked' => $locked]));
+    $assignments = array_values(
+        array_filter(
+            $plan->toArray()['cells'],
+            fn(array $assignment): bool => $assignment['eater'] === 'ada' && $assignment['day'] === 2,
+        ),
+    );
+    expect($assignments)->toBe($locked)->and(Feasibility::trouble($plan->problem, $plan->assignments))->toBeNull();
+});
 
 it('keeps what was planned before where little is lost by it', function (): void {
     $first = planned(week());
@@ -205,10 +197,7 @@ it('refuses what makes no sense, with the path of it', function (array $change, 
 ]);
 
 it('answers too many eaters in a sentence, and no jars with an empty week', function (): void {
-    $many = array_map(
-        fn(int $n): array => ['id' => "m{$n}", 'targetMg' => 1500, 'allowanceMg' => 300],
-        range(1, 40),
-    );
+    $many = array_map(fn(int $n): array => ['id' => "m{$n}", 'targetMg' => 1500, 'allowanceMg' => 300], range(1, 40));
     expect(fn() => PlanningProblem::read(Fields::of(week(['eaters' => $many]))))
         ->toThrow(fn(InvalidField $no) => expect(said($no->explanation()))->toContain('at most 12'))
         ->and(planned(week(['offers' => []]))->assignments)
@@ -311,9 +300,7 @@ function expectUnbeaten(Plan $plan): void
         $without = $plan->assignments;
         unset($without[$at]);
         if (!in_array($plan->assignments[$at], $problem->locked, false)) {
-            expect(Objective::of($problem, array_values($without)))->toBeLessThanOrEqual(
-                $plan->objective + 1e-9,
-            );
+            expect(Objective::of($problem, array_values($without)))->toBeLessThanOrEqual($plan->objective + 1e-9);
         }
     }
     foreach ($problem->eaters as $m => $_) {

@@ -21,10 +21,7 @@ use Tempesal\Core\Salt\SaltBasis;
 
 function process(string $method, array $more): Fields
 {
-    return Fields::of(
-        FoodTable::pantry()->fill(['kind' => 'process', 'method' => $method, ...$more], 'step'),
-        'step',
-    );
+    return Fields::of(FoodTable::pantry()->fill(['kind' => 'process', 'method' => $method, ...$more], 'step'), 'step');
 }
 
 /** @return list<string> */
@@ -38,11 +35,7 @@ function cabbage(float $grams): array
     return [['ingredient' => 'green-cabbage', 'grams' => $grams]];
 }
 
-it('carries a method out in the order of the work', function (
-    string $method,
-    array $more,
-    array $kinds,
-): void {
+it('carries a method out in the order of the work', function (string $method, array $more, array $kinds): void {
     expect(kindsOf(process($method, $more)))->toBe($kinds);
 })->with([
     'dry salting' => [
@@ -200,11 +193,7 @@ it('names what is missing from a process', function (string $method, array $more
         'step.vegetables[0].grams',
     ],
     ['dry_salting', ['vegetables' => cabbage(500)], 'step.salt'],
-    [
-        'poured_brine',
-        ['vegetables' => cabbage(500), 'salt' => ['product' => 'pure', 'grams' => 3]],
-        'step.water',
-    ],
+    ['poured_brine', ['vegetables' => cabbage(500), 'salt' => ['product' => 'pure', 'grams' => 3]], 'step.water'],
     [
         'dry_salting',
         [
@@ -232,9 +221,7 @@ it('multiplies amounts and leaves times, strengths and shares alone', function (
     $step = [
         'kind' => 'process',
         'method' => 'kimchi_soaked',
-        'vegetables' => [
-            ['ingredient' => 'napa-cabbage', 'grams' => ['low' => 800, 'typical' => 900, 'high' => 1000]],
-        ],
+        'vegetables' => [['ingredient' => 'napa-cabbage', 'grams' => ['low' => 800, 'typical' => 900, 'high' => 1000]]],
         'water' => 1800,
         'salt' => ['product' => 'pure', 'share' => 0.065],
         'salting' => ['hours' => 18, 'celsius' => 18],
@@ -258,10 +245,7 @@ it('multiplies amounts and leaves times, strengths and shares alone', function (
 it('lists what goes in, with the salt it comes to', function (): void {
     $lines = FormulaLine::ofStep(
         process('poured_brine', [
-            'vegetables' => [
-                ['ingredient' => 'carrot', 'grams' => 480],
-                ['ingredient' => 'garlic', 'grams' => 20],
-            ],
+            'vegetables' => [['ingredient' => 'carrot', 'grams' => 480], ['ingredient' => 'garlic', 'grams' => 20]],
             'water' => 360,
             'salt' => ['product' => 'fine-sea', 'share' => 0.03],
             'starter' => ['liquid' => 'whey', 'grams' => 30],

@@ -71,10 +71,7 @@ it('names the most of another brine that keeps a jar under a strength', function
     $fed = $jar->with(new Starter($brine, Grams::of($answer->amount)));
     expect(Strength::of($fed->state())->share(SaltBasis::from($basis)))
         ->toEqualWithDelta(0.012, 1e-9)
-        ->and(
-            ask(['question' => 'brine_under_strength', 'share' => 0.1, 'liquid' => $brine->toArray()], $jar)
-                ->amount,
-        )
+        ->and(ask(['question' => 'brine_under_strength', 'share' => 0.1, 'liquid' => $brine->toArray()], $jar)->amount)
         ->toBeNull()
         ->and(
             ask(
@@ -88,21 +85,13 @@ it('names the most of another brine that keeps a jar under a strength', function
             )->amount,
         )
         ->toBe(20.0)
-        ->and(
-            ask(['question' => 'brine_under_strength', 'share' => 0.012, 'liquid' => $brine->toArray()])
-                ->isReached,
-        )
+        ->and(ask(['question' => 'brine_under_strength', 'share' => 0.012, 'liquid' => $brine->toArray()])->isReached)
         ->toBeFalse();
 })->with(['of_water', 'brine_strength', 'of_everything']);
 
 it('names the portion that holds so much', function (): void {
     $answer = ask(['question' => 'portion', 'sodiumMg' => 140]);
-    expect(
-        Serve::of(Phase::Pieces, Grams::of($answer->amount))->sodiumMg(
-            Kitchen::kraut()->state(),
-            Point::typical(),
-        ),
-    )
+    expect(Serve::of(Phase::Pieces, Grams::of($answer->amount))->sodiumMg(Kitchen::kraut()->state(), Point::typical()))
         ->toEqualWithDelta(140, 1e-9)
         ->and(said(ask(['question' => 'portion', 'sodiumMg' => 90_000])->message))
         ->toContain('that are left');
@@ -111,9 +100,7 @@ it('names the portion that holds so much', function (): void {
 it('names how long to rinse, or says that it is not enough', function (): void {
     $state = Kitchen::kraut()->state();
     $answer = ask(['question' => 'rinse_time', 'sodiumMg' => 250, 'grams' => 40]);
-    $rinsed = Serve::of(Phase::Pieces, Grams::of(40))->rinsed(
-        Rinsing::underTheTap(Seconds::of($answer->amount)),
-    );
+    $rinsed = Serve::of(Phase::Pieces, Grams::of(40))->rinsed(Rinsing::underTheTap(Seconds::of($answer->amount)));
     expect($rinsed->sodiumMg($state, Point::typical()))
         ->toEqualWithDelta(250, 0.01)
         ->and(ask(['question' => 'rinse_time', 'sodiumMg' => 1, 'grams' => 40]))
@@ -131,9 +118,7 @@ it('names how long to soak, or says that it is not enough', function (): void {
     );
     expect(Serve::of(Phase::Pieces, Grams::of(40))->sodiumMg($soaked->state(), Point::typical()))
         ->toEqualWithDelta(200, 0.01)
-        ->and(
-            said(ask(['question' => 'soak_time', 'sodiumMg' => 100, 'grams' => 40, 'water' => 200])->message),
-        )
+        ->and(said(ask(['question' => 'soak_time', 'sodiumMg' => 100, 'grams' => 40, 'water' => 200])->message))
         ->toContain('Use more water');
 });
 

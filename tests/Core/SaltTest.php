@@ -20,15 +20,12 @@ function contents(float $salt, float $vegetable, float $water, float $other = 0.
 
 function startingSalt(string $id): SaltProduct
 {
-    return array_values(
-        array_filter(StartingSalts::all(), fn(SaltProduct $salt): bool => $salt->id === $id),
-    )[0];
+    return array_values(array_filter(StartingSalts::all(), fn(SaltProduct $salt): bool => $salt->id === $id))[0];
 }
 
 function spoonful(string $salt, string $amount): float
 {
-    return KitchenAmount::parse($amount)->millilitres()->value *
-        startingSalt($salt)->density()->band->typical;
+    return KitchenAmount::parse($amount)->millilitres()->value * startingSalt($salt)->density()->band->typical;
 }
 
 function waterOf(string $amount): float
@@ -68,11 +65,7 @@ it('knows a basis without meaning', function (): void {
 it('agrees with the rules of thumb', function (float $percent, float $low, float $high): void {
     expect($percent)->toBeGreaterThanOrEqual($low)->toBeLessThanOrEqual($high);
 })->with([
-    '1 tsp in 1 cup is about 2-2.5 %' => fn() => [
-        (spoonful('fine-sea', '1 tsp') / waterOf('1 cup')) * 100,
-        2.0,
-        2.6,
-    ],
+    '1 tsp in 1 cup is about 2-2.5 %' => fn() => [(spoonful('fine-sea', '1 tsp') / waterOf('1 cup')) * 100, 2.0, 2.6],
     'a rounded tbsp in a quart is about 2-2.5 %' => fn() => [
         (spoonful('fine-sea', '1 rounded tbsp') / waterOf('1 quart')) * 100,
         2.0,
@@ -98,11 +91,7 @@ it('agrees with the rules of thumb', function (float $percent, float $low, float
         1.9,
         2.3,
     ],
-    '1 tsp in 2 cups is weak' => fn() => [
-        (spoonful('fine-sea', '1 tsp') / waterOf('2 cups')) * 100,
-        0.9,
-        1.4,
-    ],
+    '1 tsp in 2 cups is weak' => fn() => [(spoonful('fine-sea', '1 tsp') / waterOf('2 cups')) * 100, 0.9, 1.4],
     '18 g in 500 ml is called 3.5 %' => fn() => [
         contents(18, 0, waterOf('500 ml'))->share(SaltBasis::BrineStrength) * 100,
         3.4,

@@ -62,9 +62,7 @@ it('goes as far in two rests as in one', function (): void {
         ->toEqualWithDelta($once, 1e-6)
         ->and(
             piecesMg(
-                (new Ledger([...$jar->lines, Soak::fromNowOn(), new LedgerLine(new Heat(), 9_000.0)]))->asOf(
-                    36_000.0,
-                ),
+                (new Ledger([...$jar->lines, Soak::fromNowOn(), new LedgerLine(new Heat(), 9_000.0)]))->asOf(36_000.0),
             ),
         )
         ->toEqualWithDelta($once, 1e-6);
@@ -91,11 +89,7 @@ it('takes up more with time, warmth and salt, and never passes rest', function (
 
 it('is linear in the salt that goes in', function (): void {
     $with = fn(float $grams): float => piecesMg(
-        new Ledger([
-            ...Kitchen::jarOfCarrots()->lines,
-            new Salt(Kitchen::weighed($grams), Phase::Brine),
-            hours(7),
-        ]),
+        new Ledger([...Kitchen::jarOfCarrots()->lines, new Salt(Kitchen::weighed($grams), Phase::Brine), hours(7)]),
     );
     expect($with(20) - $with(10))->toEqualWithDelta($with(30) - $with(20), 1e-6);
 });
@@ -114,9 +108,10 @@ it('moves salt a third faster ten degrees warmer', function (): void {
     $piece = Kitchen::carrot()->piece();
     $cool = TemperatureHistory::constant(Celsius::of(20))->secondsAt20(0, 1000);
     $warm = TemperatureHistory::constant(Celsius::of(30))->secondsAt20(0, 1000);
-    expect(
-        $piece->fourier($warm, Point::typical()) / $piece->fourier($cool, Point::typical()),
-    )->toEqualWithDelta(1.311, 0.001);
+    expect($piece->fourier($warm, Point::typical()) / $piece->fourier($cool, Point::typical()))->toEqualWithDelta(
+        1.311,
+        0.001,
+    );
 });
 
 it('pours the brine off and leaves a film', function (): void {
@@ -159,10 +154,9 @@ it('squeezes water out with the salt that is in it', function (): void {
 });
 
 it('freshens a pickle that is too salty', function (): void {
-    $salty = (new Ledger([
-        ...Kitchen::jarOfCarrots()->lines,
-        new Salt(Kitchen::weighed(100), Phase::Brine),
-    ]))->with(hours(8));
+    $salty = (new Ledger([...Kitchen::jarOfCarrots()->lines, new Salt(Kitchen::weighed(100), Phase::Brine)]))->with(
+        hours(8),
+    );
     $fresh = $salty->with(new Freshen(Grams::of(600), ClingingBrine::drained()), hours(8));
     expect(piecesMg($fresh))
         ->toBeLessThan(0.6 * piecesMg($salty))
@@ -172,10 +166,7 @@ it('freshens a pickle that is too salty', function (): void {
 
 it('tops up with brine as strong as its own', function (): void {
     $before = Kitchen::kraut()->state()->phase(Phase::Brine);
-    $after = Kitchen::kraut()
-        ->with(new TopUp(Grams::of(80), null, Kitchen::pureSalt()))
-        ->state()
-        ->phase(Phase::Brine);
+    $after = Kitchen::kraut()->with(new TopUp(Grams::of(80), null, Kitchen::pureSalt()))->state()->phase(Phase::Brine);
     expect($after->brineStrength())
         ->toEqualWithDelta($before->brineStrength(), 2e-4)
         ->and($after->weightG())
@@ -199,10 +190,7 @@ it('salts up to a strength at rest', function (SaltBasis $basis): void {
     $salted = Kitchen::jarOfCarrots()->with(new ReSalt(0.03, $basis, Kitchen::salt('grey-sea')));
     expect(Strength::of($salted->state())->share($basis))->toEqualWithDelta(0.03, 1e-9);
     $again = $salted->with(new ReSalt(0.02, $basis, Kitchen::pureSalt()));
-    expect($again->state()->present()->sodiumMg)->toEqualWithDelta(
-        $salted->state()->present()->sodiumMg,
-        1e-9,
-    );
+    expect($again->state()->present()->sodiumMg)->toEqualWithDelta($salted->state()->present()->sodiumMg, 1e-9);
 })->with([[SaltBasis::OfWater], [SaltBasis::BrineStrength], [SaltBasis::OfEverything]]);
 
 it('believes a scale: lighter pieces gave more juice', function (): void {
@@ -224,32 +212,24 @@ it('believes a scale: lighter pieces gave more juice', function (): void {
         ->toEqualWithDelta(-60, 1e-6);
 });
 
-it(
-    'believes a refractometer for the whole jar once it is at rest, and books the difference',
-    function (): void {
-        $jar = Kitchen::kraut();
-        $read = $jar->with(new Measured(Reading::BrineStrength, Band::exact(0.03)))->state();
-        expect($read->phase(Phase::Brine)->brineStrength())
-            ->toEqualWithDelta(0.03, 1e-9)
-            ->and($read->phase(Phase::Pieces)->sodiumMg / $read->phase(Phase::Pieces)->waterG)
-            ->toEqualWithDelta(
-                $read->phase(Phase::Brine)->sodiumMg / $read->phase(Phase::Brine)->waterG,
-                1e-9,
-            )
-            ->and($read->account(Account::Correction)->sodiumMg)
-            ->toEqualWithDelta($read->present()->sodiumMg - $jar->state()->present()->sodiumMg, 1e-6);
-        $young = Kitchen::jarOfCarrots();
-        expect(piecesMg($young->with(new Measured(Reading::BrineStrength, Band::exact(0.02)))))->toBe(
-            piecesMg($young),
-        );
-    },
-);
+it('believes a refractometer for the whole jar once it is at rest, and books the difference', function (): void {
+    $jar = Kitchen::kraut();
+    $read = $jar->with(new Measured(Reading::BrineStrength, Band::exact(0.03)))->state();
+    expect($read->phase(Phase::Brine)->brineStrength())
+        ->toEqualWithDelta(0.03, 1e-9)
+        ->and($read->phase(Phase::Pieces)->sodiumMg / $read->phase(Phase::Pieces)->waterG)
+        ->toEqualWithDelta($read->phase(Phase::Brine)->sodiumMg / $read->phase(Phase::Brine)->waterG, 1e-9)
+        ->and($read->account(Account::Correction)->sodiumMg)
+        ->toEqualWithDelta($read->present()->sodiumMg - $jar->state()->present()->sodiumMg, 1e-6);
+    $young = Kitchen::jarOfCarrots();
+    expect(piecesMg($young->with(new Measured(Reading::BrineStrength, Band::exact(0.02)))))->toBe(piecesMg($young));
+});
 
 it('narrows the band by a reading', function (): void {
     $guessed = Kitchen::kraut(spooned: true);
     $read = $guessed->with(new Measured(Reading::BrineStrength, Band::of(0.021, 0.022, 0.023)));
-    $width = fn(Ledger $ledger): float => $ledger->serving(Serve::of(Phase::Pieces, Grams::of(40)))->band
-        ->high - $ledger->serving(Serve::of(Phase::Pieces, Grams::of(40)))->band->low;
+    $width = fn(Ledger $ledger): float => $ledger->serving(Serve::of(Phase::Pieces, Grams::of(40)))->band->high -
+        $ledger->serving(Serve::of(Phase::Pieces, Grams::of(40)))->band->low;
     expect($width($read))->toBeLessThan(0.6 * $width($guessed));
 });
 
@@ -323,9 +303,7 @@ it('keeps what left the jar as it was, whatever is found out later', function ()
         ->toEqualWithDelta(0.4 * $jar->state()->phase(Phase::Brine)->sodiumPer100g(), 1e-9)
         ->and(abs($state->sodiumAstray()))
         ->toBeLessThan(1e-9);
-    $none = new Ledger(
-        array_values(array_filter($jar->entries(), fn($entry): bool => !($entry instanceof Salt))),
-    );
+    $none = new Ledger(array_values(array_filter($jar->entries(), fn($entry): bool => !($entry instanceof Salt))));
     expect(fn() => $none->with($serving)->state())->toThrow(
         fn(NotEnough $no) => expect(said($no->explanation()))->toContain('left the jar since'),
     );

@@ -29,10 +29,7 @@ function kindOf(
     int $keeps = 180,
     ?Closure $inSeason = null,
 ): Product {
-    $season = array_map(
-        static fn(int $day): bool => $inSeason === null || $inSeason($day),
-        range(0, $days - 1),
-    );
+    $season = array_map(static fn(int $day): bool => $inSeason === null || $inSeason($day), range(0, $days - 1));
 
     return new Product($id, $id, $perDay, array_fill(0, $days, $lead), $gramsIn, $keeps, $season);
 }
@@ -65,26 +62,23 @@ function jarTrouble(StockForecast $forecast): ?string
     return null;
 }
 
-it(
-    'eats what was ready first, throws away what is past its day, and counts the days without',
-    function (): void {
-        $kind = kindOf('kraut', 100.0, 10, ['quart' => 600.0], 20);
-        $run = Consumption::of(
-            $kind,
-            [
-                new ScheduledBatch('old', 'kraut', 'a', -20, 0, 250.0, 100),
-                new ScheduledBatch('new', 'kraut', 'b', -5, 5, 1000.0, 9),
-                new ScheduledBatch('later', 'kraut', 'c', -5, 12, 300.0, 100),
-            ],
-            20,
-        );
-        // 250 g at 100 g a day: two days and a half. The day on which half is missing is a day without.
-        expect($run->gaps)->toBe([2, 3, 4, 10, 11, 15, 16, 17, 18, 19]);
-        expect($run->emptyOn)->toBe(['old' => 3, 'new' => 10, 'later' => 15]);
-        expect($run->firstOn)->toBe(['old' => 0, 'new' => 5, 'later' => 12]);
-        expect($run->left[0])->toBe(150.0)->and($run->left[5])->toBe(900.0)->and($run->left[10])->toBe(0.0);
-    },
-);
+it('eats what was ready first, throws away what is past its day, and counts the days without', function (): void {
+    $kind = kindOf('kraut', 100.0, 10, ['quart' => 600.0], 20);
+    $run = Consumption::of(
+        $kind,
+        [
+            new ScheduledBatch('old', 'kraut', 'a', -20, 0, 250.0, 100),
+            new ScheduledBatch('new', 'kraut', 'b', -5, 5, 1000.0, 9),
+            new ScheduledBatch('later', 'kraut', 'c', -5, 12, 300.0, 100),
+        ],
+        20,
+    );
+    // 250 g at 100 g a day: two days and a half. The day on which half is missing is a day without.
+    expect($run->gaps)->toBe([2, 3, 4, 10, 11, 15, 16, 17, 18, 19]);
+    expect($run->emptyOn)->toBe(['old' => 3, 'new' => 10, 'later' => 15]);
+    expect($run->firstOn)->toBe(['old' => 0, 'new' => 5, 'later' => 12]);
+    expect($run->left[0])->toBe(150.0)->and($run->left[5])->toBe(900.0)->and($run->left[10])->toBe(0.0);
+});
 
 it('starts a batch on the last day that will do', function (): void {
     $kind = kindOf('kraut', 50.0, 12, ['quart' => 600.0], 40);
@@ -135,25 +129,13 @@ it('keeps to the season, to what keeps, and to what a jar is for', function (): 
         ->toBe(25)
         ->and(said($forecast->gaps($spring)[0]['reason']))
         ->toContain('season starts in 20 days');
-    $crock = new Product(
-        'mash',
-        'mash',
-        10.0,
-        array_fill(0, 60, 5),
-        ['crock' => 900.0],
-        90,
-        array_fill(0, 60, true),
-    );
+    $crock = new Product('mash', 'mash', 10.0, array_fill(0, 60, 5), ['crock' => 900.0], 90, array_fill(0, 60, true));
     expect(
-        said(
-            RestockPlanner::plan(new RestockProblem(60, [$crock], quarts(2), []))->gaps($crock)[0]['reason'],
-        ),
+        said(RestockPlanner::plan(new RestockProblem(60, [$crock], quarts(2), []))->gaps($crock)[0]['reason']),
     )->toBe('No jar is the right size for it.');
     $bought = new Product('bought', 'bought', 10.0, [], [], 1, []);
     expect(
-        said(
-            RestockPlanner::plan(new RestockProblem(60, [$bought], quarts(2), []))->gaps($bought)[0]['reason'],
-        ),
+        said(RestockPlanner::plan(new RestockProblem(60, [$bought], quarts(2), []))->gaps($bought)[0]['reason']),
     )->toBe('No formula says how to make it.');
 });
 
@@ -253,13 +235,7 @@ it('leaves no more days without than the best of all ways tried one by one', fun
     $jars = mt_rand(1, 3);
     $days = [1 => 16, 2 => 14, 3 => 13, 4 => 12, 6 => 10, 9 => 9][$count * $jars];
     $kinds = array_map(
-        fn(int $i): Product => kindOf(
-            "kind {$i}",
-            (float) mt_rand(1, 3),
-            mt_rand(1, 4),
-            ['quart' => 6.0],
-            $days,
-        ),
+        fn(int $i): Product => kindOf("kind {$i}", (float) mt_rand(1, 3), mt_rand(1, 4), ['quart' => 6.0], $days),
         range(1, $count),
     );
     $forecast = RestockPlanner::plan(new RestockProblem($days, $kinds, quarts($jars), []));
@@ -365,9 +341,7 @@ function eightWeeks(int $jars, int $seed, int $served = 600): array
                 ),
                 [0, 1],
             );
-            $plan = Planner::plan(
-                new PlanningProblem(7, ['day'], 1, $eaters, $week, [], [], new ObjectiveWeights()),
-            );
+            $plan = Planner::plan(new PlanningProblem(7, ['day'], 1, $eaters, $week, [], [], new ObjectiveWeights()));
         }
         $eaten = [0, 0];
         foreach ($plan->assignments as $assignment) {
@@ -399,9 +373,7 @@ function eightWeeks(int $jars, int $seed, int $served = 600): array
             $missed[] = $today;
         }
         // What is too little for a portion is eaten up beside it, and the jar washed.
-        $lots = array_values(
-            array_filter($lots, fn(array $lot): bool => $lot['grams'] >= 0.8 * min($portions)),
-        );
+        $lots = array_values(array_filter($lots, fn(array $lot): bool => $lot['grams'] >= 0.8 * min($portions)));
         $held = array_count_values(array_column($lots, 'vessel'));
         expect(max([0, ...$held]))->toBeLessThanOrEqual(1);
     }

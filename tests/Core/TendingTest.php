@@ -102,12 +102,7 @@ it('finds the next day of a chore', function (?int $done, ?int $next): void {
 
 it('is over once something that comes once was done', function (): void {
     $once = new Chore(Task::ToFridge, 0, 9, null);
-    expect($once->nextAfter(null))
-        ->toBe(9)
-        ->and($once->nextAfter(9))
-        ->toBeNull()
-        ->and($once->nextAfter(3))
-        ->toBe(9);
+    expect($once->nextAfter(null))->toBe(9)->and($once->nextAfter(9))->toBeNull()->and($once->nextAfter(3))->toBe(9);
 });
 
 it('asks kraut for all it wants, each on its day', function (): void {
@@ -191,15 +186,12 @@ it('asks of a bought jar nothing but to be used up in time', function (): void {
         ->toBe(['use_up' => 3, 'discard' => 4]);
 });
 
-it(
-    'asks for nothing but the bin once a check has said so, and for nothing at all when it is empty',
-    function (): void {
-        expect(days(['condemnedOn' => 2]))
-            ->toBe(['discard' => 2])
-            ->and(days(['isNothing' => true]))
-            ->toBe([]);
-    },
-);
+it('asks for nothing but the bin once a check has said so, and for nothing at all when it is empty', function (): void {
+    expect(days(['condemnedOn' => 2]))
+        ->toBe(['discard' => 2])
+        ->and(days(['isNothing' => true]))
+        ->toBe([]);
+});
 
 it('says what it means that something was missed', function (Task $task): void {
     expect(said($task->whenLate(1)))
@@ -236,19 +228,13 @@ it('says first what cannot wait', function (array $change, ?Task $due, ?string $
     'eaten' => [['servings' => 0, 'isNothing' => true, 'aboveBrineMm' => 40.0], null, 'empty'],
 ]);
 
-it(
-    'says what it means when attention comes late, and never that it may be eaten unlooked at',
-    function (): void {
-        $late = ShelfAlert::of(new ShelfSnapshot(9, 0.0, -30, 12, false), [
-            new DueChore(new Chore(Task::Burp, 1, 1, null), 6, null),
-        ]);
-        $long = ShelfAlert::of(new ShelfSnapshot(60, 0.0, 3, 9, false), []);
-        expect(said($late?->text))
-            ->toContain('due for 3 days')
-            ->and(said($long?->text))
-            ->toContain('Smell and taste');
-    },
-);
+it('says what it means when attention comes late, and never that it may be eaten unlooked at', function (): void {
+    $late = ShelfAlert::of(new ShelfSnapshot(9, 0.0, -30, 12, false), [
+        new DueChore(new Chore(Task::Burp, 1, 1, null), 6, null),
+    ]);
+    $long = ShelfAlert::of(new ShelfSnapshot(60, 0.0, 3, 9, false), []);
+    expect(said($late?->text))->toContain('due for 3 days')->and(said($long?->text))->toContain('Smell and taste');
+});
 
 it('does not call in quiet hours, but before them', function (
     string $from,
@@ -407,10 +393,7 @@ function blended(array $foods, float $salt = 0.0): Ledger
     return new Ledger([...$lines, Soak::fromNowOn()]);
 }
 
-it('knows low-acid plants that lie in oil from a paste with a spoon of it', function (
-    array $foods,
-    bool $lies,
-): void {
+it('knows low-acid plants that lie in oil from a paste with a spoon of it', function (array $foods, bool $lies): void {
     $codes = array_column(BatchAdvice::on(blended($foods), Method::CulturedCondiment), 'code');
     expect(Hazards::of(blended($foods), Method::CulturedCondiment)->hasPlantsInOil)
         ->toBe($lies)
@@ -421,21 +404,14 @@ it('knows low-acid plants that lie in oil from a paste with a spoon of it', func
     'basil in oil' => [[['basil', 92, 40], ['olive oil', 0, 160]], true],
     'chillies in oil' => [[['red chilli', 88, 100], ['olive oil', 0, 100]], true],
     'mushrooms in oil' => [[['mushrooms', 90, 100], ['sunflower oil', 0, 30]], true],
-    'a paste with a spoon of oil' => [
-        [['garlic', 59, 30], ['napa cabbage', 94, 900], ['sesame oil', 0, 14]],
-        false,
-    ],
+    'a paste with a spoon of oil' => [[['garlic', 59, 30], ['napa cabbage', 94, 900], ['sesame oil', 0, 14]], false],
     'just below a fifth' => [[['garlic', 59, 80.1], ['olive oil', 0, 20]], false],
     'a fifth' => [[['garlic', 59, 80], ['olive oil', 0, 20]], true],
     'lemon in oil' => [[['lemon', 89, 100], ['olive oil', 0, 100]], false],
     'no oil' => [[['garlic', 59, 100], ['turmeric powder', 10, 1]], false],
 ]);
 
-it('asks for acid in a hardly salted purée of low-acid plants', function (
-    array $foods,
-    float $salt,
-    bool $asks,
-): void {
+it('asks for acid in a hardly salted purée of low-acid plants', function (array $foods, float $salt, bool $asks): void {
     $codes = array_column(BatchAdvice::on(blended($foods, $salt), Method::CulturedCondiment), 'code');
     expect(in_array('low_acid_puree', $codes, true))->toBe($asks);
 })->with([
@@ -449,10 +425,7 @@ it('asks for acid in a hardly salted purée of low-acid plants', function (
 
 it('says what is raw egg on every batch with egg, fermenting or not', function (): void {
     $egg = new Ingredient('egg', 'egg', 76, Band::exact(140), allergens: [Allergen::Egg]);
-    $codes = fn(Ledger $ledger, Method $method): array => array_column(
-        BatchAdvice::on($ledger, $method),
-        'code',
-    );
+    $codes = fn(Ledger $ledger, Method $method): array => array_column(BatchAdvice::on($ledger, $method), 'code');
     $still = new Ledger([new Add($egg, Band::exact(100), Phase::Sauce)]);
     expect($codes($still, Method::CulturedCondiment))
         ->toContain('raw_egg')
@@ -506,10 +479,7 @@ it('keeps nothing longer than the strictest that is in it, and that is said of i
 it('says of a formula of the library no longer than of its jar', function (): void {
     foreach (FormulaLibrary::documents() as $document) {
         $answer = FormulaAnswer::of(Formula::read($document, FoodTable::pantry()));
-        expect((float) $document['keeping']['days'])->toBe(
-            (float) $answer->shelfLife()->days,
-            $document['key'],
-        );
+        expect((float) $document['keeping']['days'])->toBe((float) $answer->shelfLife()->days, $document['key']);
     }
 });
 

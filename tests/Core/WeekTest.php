@@ -27,15 +27,7 @@ use Tests\Support\Kitchen;
  * A week before the cook: what it comes to, what does not go together, what would help, and what the planner makes of it.
  */
 
-const WEEK_DATES = [
-    '2026-11-23',
-    '2026-11-24',
-    '2026-11-25',
-    '2026-11-26',
-    '2026-11-27',
-    '2026-11-28',
-    '2026-11-29',
-];
+const WEEK_DATES = ['2026-11-23', '2026-11-24', '2026-11-25', '2026-11-26', '2026-11-27', '2026-11-28', '2026-11-29'];
 
 /** Carrot and brine, a quarter of the salt in 100 g of each: even, so that a serving's sodium can be reckoned by hand. */
 function evenState(float $saltG): BatchState
@@ -91,14 +83,7 @@ function weekBefore(array $jars, array $servings = [], array $as = []): WeekPlan
         new Eater('bo', 'Bo', 1500.0, array_fill(0, 7, 300.0), true, array_fill(0, 7, 1)),
     ];
 
-    return new WeekPlan(
-        $eaters,
-        $jars,
-        $servings,
-        $as['today'] ?? 0,
-        $as['perDay'] ?? 3,
-        had: $as['had'] ?? [],
-    );
+    return new WeekPlan($eaters, $jars, $servings, $as['today'] ?? 0, $as['perDay'] ?? 3, had: $as['had'] ?? []);
 }
 
 /** @param  list<WeekServing>  $servings */
@@ -158,10 +143,7 @@ it('says what does not go together, and a lever that is taken does away with it'
     $over = -$week->margin(0, 2);
     expect($over)->toBeGreaterThan(0.0);
     $conflict = array_values(
-        array_filter(
-            Conflict::all($week, WEEK_DATES),
-            fn(Conflict $one): bool => $one->code === 'past_target',
-        ),
+        array_filter(Conflict::all($week, WEEK_DATES), fn(Conflict $one): bool => $one->code === 'past_target'),
     )[0];
     expect(said($conflict->text))
         ->toBe(sprintf('Ada on Wednesday: %d mg over the target.', round($over)))
@@ -171,9 +153,7 @@ it('says what does not go together, and a lever that is taken does away with it'
     expect(array_keys($suggestions))->toContain('smaller', 'other_jar', 'leave_out');
     foreach ($conflict->suggestions as $lever) {
         $then = $week->having([
-            ...array_values(
-                array_filter($week->servings, fn(WeekServing $one): bool => $one !== $lever->serving),
-            ),
+            ...array_values(array_filter($week->servings, fn(WeekServing $one): bool => $one !== $lever->serving)),
             ...$lever->instead === null ? [] : [$lever->instead],
         ]);
         $saved = $then->margin(0, 2) - $week->margin(0, 2);
@@ -194,14 +174,8 @@ it('speaks of jars that are not ready, not for someone, past their time, run out
     string $says,
 ): void {
     $week = weekBefore([weekJar('kraut', $as), weekJar('other')], [$serving]);
-    $codes = array_map(
-        fn(Conflict $one): array => [$one->code, said($one->text)],
-        Conflict::all($week, WEEK_DATES),
-    );
-    expect(array_column($codes, 0))
-        ->toContain($code)
-        ->and(implode("\n", array_column($codes, 1)))
-        ->toContain($says);
+    $codes = array_map(fn(Conflict $one): array => [$one->code, said($one->text)], Conflict::all($week, WEEK_DATES));
+    expect(array_column($codes, 0))->toContain($code)->and(implode("\n", array_column($codes, 1)))->toContain($says);
 })->with([
     'not ready' => [
         ['readyOn' => 4],
@@ -288,23 +262,17 @@ it('leaves past days alone, and serves nothing twice that was eaten today', func
     expect(WeekFiller::fill(weekBefore([weekJar('kraut')], [], ['today' => 7]), false)['plan'])->toBeNull();
 });
 
-it(
-    'puts down nothing that is not live for variety’s sake, and uses it up before its last day',
-    function (): void {
-        $placed = function (int $useBy): array {
-            $week = weekBefore([
-                weekJar('kraut', ['salt' => 8.0]),
-                weekJar('shop', ['live' => false, 'salt' => 8.0, 'useBy' => $useBy]),
-            ]);
+it('puts down nothing that is not live for variety’s sake, and uses it up before its last day', function (): void {
+    $placed = function (int $useBy): array {
+        $week = weekBefore([
+            weekJar('kraut', ['salt' => 8.0]),
+            weekJar('shop', ['live' => false, 'salt' => 8.0, 'useBy' => $useBy]),
+        ]);
 
-            return array_filter(
-                WeekFiller::fill($week, false)['servings'],
-                fn(WeekServing $one): bool => $one->jar === 1,
-            );
-        };
-        expect($placed(60))->toBe([])->and($placed(3))->not->toBe([]);
-    },
-);
+        return array_filter(WeekFiller::fill($week, false)['servings'], fn(WeekServing $one): bool => $one->jar === 1);
+    };
+    expect($placed(60))->toBe([])->and($placed(3))->not->toBe([]);
+});
 
 it('says of every live serving that is missing why', function (): void {
     $week = weekBefore(
@@ -320,52 +288,45 @@ it('says of every live serving that is missing why', function (): void {
         ->toContain('Bo on Sunday: 1 live serving short.');
 });
 
-it(
-    'puts down what comes round on its days, spreads what has none, and brings something new',
-    function (): void {
-        $jars = [
-            weekJar('kraut', ['salt' => 8.0]),
-            weekJar('kimchi', ['salt' => 8.0]),
-            weekJar('beet', ['salt' => 8.0]),
-            weekJar('old kraut', ['salt' => 8.0, 'group' => 'kraut', 'useBy' => 9, 'stock' => 60.0]),
-        ];
-        $rotation = new Rotation(
-            [
-                ['groups' => ['kraut'], 'days' => [0, 3], 'times' => 2],
-                ['groups' => ['kimchi'], 'days' => [], 'times' => 3],
-            ],
-            true,
-            ['0 kraut' => 2, '0 kimchi' => 3, '1 kraut' => 2, '1 kimchi' => 1, '1 beet' => 12],
-        );
-        $wanted = $rotation->wanted(weekBefore($jars));
-        $of = fn(int $eater, array $places): array => array_values(
-            array_map(
-                fn(WeekServing $one): int => $one->day,
-                array_filter(
-                    $wanted,
-                    fn(WeekServing $one): bool => $one->eater === $eater &&
-                        in_array($one->jar, $places, true),
-                ),
+it('puts down what comes round on its days, spreads what has none, and brings something new', function (): void {
+    $jars = [
+        weekJar('kraut', ['salt' => 8.0]),
+        weekJar('kimchi', ['salt' => 8.0]),
+        weekJar('beet', ['salt' => 8.0]),
+        weekJar('old kraut', ['salt' => 8.0, 'group' => 'kraut', 'useBy' => 9, 'stock' => 60.0]),
+    ];
+    $rotation = new Rotation(
+        [['groups' => ['kraut'], 'days' => [0, 3], 'times' => 2], ['groups' => ['kimchi'], 'days' => [], 'times' => 3]],
+        true,
+        ['0 kraut' => 2, '0 kimchi' => 3, '1 kraut' => 2, '1 kimchi' => 1, '1 beet' => 12],
+    );
+    $wanted = $rotation->wanted(weekBefore($jars));
+    $of = fn(int $eater, array $places): array => array_values(
+        array_map(
+            fn(WeekServing $one): int => $one->day,
+            array_filter(
+                $wanted,
+                fn(WeekServing $one): bool => $one->eater === $eater && in_array($one->jar, $places, true),
             ),
-        );
-        foreach ([0, 1] as $eater) {
-            expect($of($eater, [0, 3]))
-                ->toBe([0, 3])
-                ->and($of($eater, [1]))
-                ->toHaveCount(3)
-                ->and($of($eater, [2]))
-                ->toHaveCount(1);
-            $kimchi = $of($eater, [1]);
-            sort($kimchi);
-            expect(min($kimchi[1] - $kimchi[0], $kimchi[2] - $kimchi[1]))->toBeGreaterThan(1);
-        }
-        // The jar that keeps least is emptied first.
-        expect($wanted[0]->jar)->toBe(3);
-        // Nothing that does not fit is asked for, and a day is not passed over its limit for it.
-        $hard = weekBefore([weekJar('kraut', ['salt' => 60.0])], [], ['ada' => array_fill(0, 7, 20.0)]);
-        expect($rotation->wanted($hard))->toBe([]);
-    },
-);
+        ),
+    );
+    foreach ([0, 1] as $eater) {
+        expect($of($eater, [0, 3]))
+            ->toBe([0, 3])
+            ->and($of($eater, [1]))
+            ->toHaveCount(3)
+            ->and($of($eater, [2]))
+            ->toHaveCount(1);
+        $kimchi = $of($eater, [1]);
+        sort($kimchi);
+        expect(min($kimchi[1] - $kimchi[0], $kimchi[2] - $kimchi[1]))->toBeGreaterThan(1);
+    }
+    // The jar that keeps least is emptied first.
+    expect($wanted[0]->jar)->toBe(3);
+    // Nothing that does not fit is asked for, and a day is not passed over its limit for it.
+    $hard = weekBefore([weekJar('kraut', ['salt' => 60.0])], [], ['ada' => array_fill(0, 7, 20.0)]);
+    expect($rotation->wanted($hard))->toBe([]);
+});
 
 /** A week made up from a number: limits, jars and what is there already. */
 function weekByChance(int $seed): WeekPlan

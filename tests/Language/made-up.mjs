@@ -57,9 +57,7 @@ if (process.argv[1] === fileURLToPath(import.meta.url)) {
   mkdirSync(folder, { recursive: true });
   for (const file of readdirSync(join(messages, 'en'))) {
     const subject = JSON.parse(readFileSync(join(messages, 'en', file), 'utf8'));
-    const said = Object.fromEntries(
-      Object.entries(subject).map(([name, pattern]) => [name, madeUp(pattern)]),
-    );
+    const said = Object.fromEntries(Object.entries(subject).map(([name, pattern]) => [name, madeUp(pattern)]));
     writeFileSync(join(folder, file), JSON.stringify(said));
   }
 }

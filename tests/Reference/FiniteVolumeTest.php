@@ -52,8 +52,7 @@ function shells(PieceForm $form, float $fourier, float $alpha, int $count = 160,
             $right[$i] =
                 $sizes[$i] * $salt[$i] +
                 (1.0 - $implicit) *
-                    ($left * (($salt[$i - 1] ?? 0.0) - $salt[$i]) +
-                        $out * (($salt[$i + 1] ?? 0.0) - $salt[$i]));
+                    ($left * (($salt[$i - 1] ?? 0.0) - $salt[$i]) + $out * (($salt[$i + 1] ?? 0.0) - $salt[$i]));
         }
         // Thomas's algorithm for three diagonals.
         for ($i = 1; $i < $n; $i++) {
@@ -74,15 +73,8 @@ function shells(PieceForm $form, float $fourier, float $alpha, int $count = 160,
     return $taken / $atRest;
 }
 
-it('agrees with shells of a piece passing salt on', function (
-    PieceForm $form,
-    float $fourier,
-    float $alpha,
-): void {
-    expect(UptakeSeries::share($form, $fourier, $alpha))->toEqualWithDelta(
-        shells($form, $fourier, $alpha),
-        1e-4,
-    );
+it('agrees with shells of a piece passing salt on', function (PieceForm $form, float $fourier, float $alpha): void {
+    expect(UptakeSeries::share($form, $fourier, $alpha))->toEqualWithDelta(shells($form, $fourier, $alpha), 1e-4);
 })->with([
     [PieceForm::Sheet, 0.001, 0.3],
     [PieceForm::Sheet, 0.02, 0.9],

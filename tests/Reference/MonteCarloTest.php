@@ -75,29 +75,20 @@ function spoonfuls(callable $of, string $amount, Band $spoon, Band $sodium): Sal
 dataset('makings', [
     'a spooned kraut' => fn(callable $of): Ledger => new Ledger([
         new Add(cabbageWith($of, Band::of(12, 18, 27)), Band::exact(1000), Phase::Pieces),
-        new Salt(
-            spoonfuls($of, '1 1/2 tbsp', Band::of(13, 15, 18), Band::of(38_000, 38_600, 39_000)),
-            Phase::Brine,
-        ),
+        new Salt(spoonfuls($of, '1 1/2 tbsp', Band::of(13, 15, 18), Band::of(38_000, 38_600, 39_000)), Phase::Brine),
         new Draw($of(Band::of(0.1, 0.2, 0.3))),
         Soak::untilEven(),
     ]),
     'a poured brine that ran over' => fn(callable $of): Ledger => new Ledger([
         new Add(Kitchen::water(), $of(Band::of(560, 600, 640)), Phase::Brine),
-        new Salt(
-            spoonfuls($of, '1 tbsp', Band::of(7.5, 9.6, 11), Band::of(38_800, 39_300, 39_337)),
-            Phase::Brine,
-        ),
+        new Salt(spoonfuls($of, '1 tbsp', Band::of(7.5, 9.6, 11), Band::of(38_800, 39_300, 39_337)), Phase::Brine),
         new Add(Kitchen::carrot()->cut(PieceShape::Sticks), $of(Band::of(570, 600, 630)), Phase::Pieces),
         Soak::untilEven(),
         new Overflow($of(Band::of(10, 40, 80))),
     ]),
     'a salty vegetable, drained' => fn(callable $of): Ledger => new Ledger([
         new Add(cabbageWith($of, Band::of(150, 300, 420)), Band::exact(800), Phase::Pieces),
-        new Salt(
-            spoonfuls($of, '1 tbsp', Band::of(15, 16, 17), Band::of(38_000, 38_600, 39_000)),
-            Phase::Brine,
-        ),
+        new Salt(spoonfuls($of, '1 tbsp', Band::of(15, 16, 17), Band::of(38_000, 38_600, 39_000)), Phase::Brine),
         new Draw($of(Band::of(0.12, 0.18, 0.26))),
         Soak::untilEven(),
         new Drain(Band::exact(0.07)),
@@ -105,11 +96,7 @@ dataset('makings', [
 ]);
 
 it('has bands that hold nine in ten of what chance makes', function (Closure $solution): void {
-    $plate = fn(callable $of): Serve => new Serve(
-        Phase::Pieces,
-        Grams::of(40),
-        $of(ClingingBrine::drained()),
-    );
+    $plate = fn(callable $of): Serve => new Serve(Phase::Pieces, Grams::of(40), $of(ClingingBrine::drained()));
     $asBand = fn(Band $band): Band => $band;
     $band = $solution($asBand)->serving($plate($asBand))->band;
     $chance = new Randomizer(new Mt19937(20261125));

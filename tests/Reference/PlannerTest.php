@@ -16,11 +16,7 @@ use Tempesal\Core\Plan\Planner;
 /** @return list<array{optimum: float, short: int, week: array<string, mixed>}> */
 function solvedWeeks(): array
 {
-    return json_decode(
-        (string) file_get_contents(__DIR__ . '/data/plans.json'),
-        true,
-        flags: JSON_THROW_ON_ERROR,
-    );
+    return json_decode((string) file_get_contents(__DIR__ . '/data/plans.json'), true, flags: JSON_THROW_ON_ERROR);
 }
 
 it(

@@ -15,9 +15,9 @@ use Tests\Support\Kitchen;
 /** Milligrams in 100 g of what is eaten of a documented example. */
 function per100g(string $example): float
 {
-    $batch = ComputeBatch::compute(
-        file_get_contents(__DIR__ . "/../../docs/formats/examples/{$example}.json"),
-    )['batches'][0];
+    $batch = ComputeBatch::compute(file_get_contents(__DIR__ . "/../../docs/formats/examples/{$example}.json"))[
+        'batches'
+    ][0];
 
     return ($batch['serving']['sodiumMg']['typical'] / $batch['serving']['grams']) * 100.0;
 }
@@ -30,19 +30,12 @@ it('comes out where the composition tables are', function (string $example, floa
     expect(per100g($example))
         ->toBeGreaterThan(0.5 * $tables)
         ->toBeLessThan(2.5 * $tables);
-})->with([
-    ['dry-salting', 661],
-    ['kimchi-dry-salted', 498],
-    ['kimchi-soaked', 498],
-    ['cultured-condiment', 907],
-]);
+})->with([['dry-salting', 661], ['kimchi-dry-salted', 498], ['kimchi-soaked', 498], ['cultured-condiment', 907]]);
 
 it('comes out where fermented dill pickles are', function (): void {
     // USDA Complete Guide to Home Canning, dill pickles, from memory: 1/2 cup salt and 1/4 cup vinegar in 8 cups water for 4 lb of 4-inch cucumbers.
-    $salt = SaltDose::spooned(
-        Kitchen::salt('pickling'),
-        KitchenAmount::parse('1/2 cup')->millilitres(),
-    )->grams()->value;
+    $salt = SaltDose::spooned(Kitchen::salt('pickling'), KitchenAmount::parse('1/2 cup')->millilitres())->grams()
+        ->value;
     $answer = ComputeBatch::compute(
         json_encode(
             [
@@ -76,9 +69,9 @@ it('comes out where fermented dill pickles are', function (): void {
 
 // Common practice, no source: a head of napa soaked in half a cup of rock salt to eight cups of water keeps 2 to 3 % in the leaf after rinsing.
 it('leaves 2 to 3 % of salt in a rinsed kimchi leaf', function (): void {
-    $states = ComputeBatch::compute(
-        file_get_contents(__DIR__ . '/../../docs/formats/examples/kimchi-soaked.json'),
-    )['batches'][0]['states'];
+    $states = ComputeBatch::compute(file_get_contents(__DIR__ . '/../../docs/formats/examples/kimchi-soaked.json'))[
+        'batches'
+    ][0]['states'];
     $rinsed = $states[array_search('rinse', array_column($states, 'kind'), true)]['phases']['pieces'];
     expect($rinsed['sodiumMg'] / 393.372 / $rinsed['weightG'])
         ->toBeGreaterThan(0.02)
@@ -87,9 +80,9 @@ it('leaves 2 to 3 % of salt in a rinsed kimchi leaf', function (): void {
 
 // Common practice, no source: the poured brine's strength is about twice what the jar ends at.
 it('takes about half of a poured brine', function (): void {
-    $strength = ComputeBatch::compute(
-        file_get_contents(__DIR__ . '/../../docs/formats/examples/poured-brine.json'),
-    )['batches'][0]['strength'];
+    $strength = ComputeBatch::compute(file_get_contents(__DIR__ . '/../../docs/formats/examples/poured-brine.json'))[
+        'batches'
+    ][0]['strength'];
     expect($strength['ofWater'] / 0.03)
         ->toBeGreaterThan(0.4)
         ->toBeLessThan(0.6);
@@ -97,10 +90,7 @@ it('takes about half of a poured brine', function (): void {
 
 // Published kraut, 3 tbsp pickling salt to 5 lb (USDA Complete Guide to Home Canning, from memory): 2.4 % of the cabbage, 2.3 % of everything.
 it('knows the published kraut on every basis', function (): void {
-    $salt = SaltDose::spooned(
-        Kitchen::salt('pickling'),
-        KitchenAmount::parse('3 tbsp')->millilitres(),
-    )->grams();
+    $salt = SaltDose::spooned(Kitchen::salt('pickling'), KitchenAmount::parse('3 tbsp')->millilitres())->grams();
     $contents = new JarContents($salt, KitchenAmount::parse('5 lb')->grams(), Grams::zero(), Grams::zero());
     expect($contents->share(SaltBasis::OfVegetable))
         ->toEqualWithDelta(0.0245, 0.0005)

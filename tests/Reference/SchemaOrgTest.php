@@ -61,14 +61,11 @@ it('hands out recipes that schema.org\'s own types accept', function (): void {
     expect($process->getExitCode())->toBe(0, $process->getOutput());
 });
 
-it(
-    'would be caught with a property that a recipe does not have, or a value of the wrong type',
-    function (): void {
-        $recipe = recipes()[0];
-        $output = compiled([
-            [...$recipe, 'recipeSaltiness' => 'very'],
-            [...$recipe, 'nutrition' => ['@type' => 'Person', 'name' => 'Salt']],
-        ])->getOutput();
-        expect($output)->toContain('recipeSaltiness')->toContain('Person');
-    },
-);
+it('would be caught with a property that a recipe does not have, or a value of the wrong type', function (): void {
+    $recipe = recipes()[0];
+    $output = compiled([
+        [...$recipe, 'recipeSaltiness' => 'very'],
+        [...$recipe, 'nutrition' => ['@type' => 'Person', 'name' => 'Salt']],
+    ])->getOutput();
+    expect($output)->toContain('recipeSaltiness')->toContain('Person');
+});

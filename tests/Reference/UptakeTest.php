@@ -8,12 +8,7 @@ use Tempesal\Core\Uptake\ShortTime;
 use Tempesal\Core\Uptake\UptakeSeries;
 
 // Computed apart from this program: series and finite-volume solution agree to 5e-6.
-it('agrees with the check values', function (
-    PieceForm $form,
-    float $fourier,
-    float $alpha,
-    float $share,
-): void {
+it('agrees with the check values', function (PieceForm $form, float $fourier, float $alpha, float $share): void {
     expect(UptakeSeries::share($form, $fourier, $alpha))->toEqualWithDelta($share, 1e-5);
 })->with([
     [PieceForm::Sheet, 0.1, 1.0, 0.55284],
@@ -29,9 +24,11 @@ it('agrees with the Laplace transform wherever salt can be on its way', function
     expect(count($rows))->toBeGreaterThanOrEqual(200);
     foreach ($rows as $row) {
         [$form, $fourier, $alpha, $share] = explode(',', $row);
-        expect(
-            UptakeSeries::share(PieceForm::from($form), (float) $fourier, (float) $alpha),
-        )->toEqualWithDelta((float) $share, 1e-6, $row);
+        expect(UptakeSeries::share(PieceForm::from($form), (float) $fourier, (float) $alpha))->toEqualWithDelta(
+            (float) $share,
+            1e-6,
+            $row,
+        );
     }
 });
 
@@ -49,9 +46,10 @@ it('goes over from the contour to the series without a step', function (PieceFor
 // Crank, 4.20: soon after the start an unlimited bath has carried a sheet 2 sqrt(Fo / pi) of the way.
 it('starts with the square root of time', function (): void {
     foreach ([1e-12, 1e-9, 1e-5] as $fourier) {
-        expect(
-            UptakeSeries::share(PieceForm::Sheet, $fourier, INF) / (2.0 * sqrt($fourier / M_PI)),
-        )->toEqualWithDelta(1.0, 1e-6);
+        expect(UptakeSeries::share(PieceForm::Sheet, $fourier, INF) / (2.0 * sqrt($fourier / M_PI)))->toEqualWithDelta(
+            1.0,
+            1e-6,
+        );
     }
 });
 

@@ -95,10 +95,7 @@ it('D: 500 g cucumber spears in 400 g water with 60 g salt, 4 h at 21 C', functi
     $none = $start->state()->phase(Phase::Pieces)->sodiumMg;
     expect($soaked->sodiumPer100g())
         ->toEqualWithDelta(2115, 1)
-        ->and(
-            ($soaked->sodiumMg - $none) /
-                ($start->settled()->state()->phase(Phase::Pieces)->sodiumMg - $none),
-        )
+        ->and(($soaked->sodiumMg - $none) / ($start->settled()->state()->phase(Phase::Pieces)->sodiumMg - $none))
         ->toEqualWithDelta(0.871, 0.0005);
 });
 
@@ -114,10 +111,7 @@ it('spoons a teaspoon of table salt as USDA weighs it', function (): void {
 
 // USDA Complete Guide to Home Canning, kraut: 3 tbsp canning or pickling salt for 5 lb cabbage; from memory.
 it('gives the published kraut its strength', function (): void {
-    $salt = SaltDose::spooned(
-        Kitchen::salt('pickling'),
-        KitchenAmount::parse('3 tbsp')->millilitres(),
-    )->grams();
+    $salt = SaltDose::spooned(Kitchen::salt('pickling'), KitchenAmount::parse('3 tbsp')->millilitres())->grams();
     $cabbage = KitchenAmount::parse('5 lb')->grams();
     $share = (new JarContents($salt, $cabbage, Grams::zero(), Grams::zero()))->share(SaltBasis::OfVegetable);
     expect($share)->toEqualWithDelta(0.024, 0.0006);
@@ -150,9 +144,6 @@ it('has the density of brine', function (float $strength, float $density): void 
 it('rises smoothly with strength', function (): void {
     foreach (range(0, 260) as $tenth) {
         $w = $tenth / 10;
-        expect(BrineTable::density($w / 100))->toEqualWithDelta(
-            0.9982 + 0.00707 * $w + 0.0000187 * $w ** 2,
-            0.0035,
-        );
+        expect(BrineTable::density($w / 100))->toEqualWithDelta(0.9982 + 0.00707 * $w + 0.0000187 * $w ** 2, 0.0035);
     }
 });

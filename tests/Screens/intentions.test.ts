@@ -10,9 +10,7 @@ it('numbers keys so that no two are the same and each is found again', () => {
 
     expect(new Set(all).size).toBe(1024);
     expect(all[0]).toBe(key);
-    expect(
-      all.every((one) => one.length === 26 && [...one].every((letter) => ALPHABET.includes(letter))),
-    ).toBe(true);
+    expect(all.every((one) => one.length === 26 && [...one].every((letter) => ALPHABET.includes(letter)))).toBe(true);
     expect(all).toEqual(Array.from({ length: 1024 }, (_, number) => numbered(key, number)));
   }
 });
@@ -20,10 +18,7 @@ it('numbers keys so that no two are the same and each is found again', () => {
 it('begins again where what was kept cannot be read', () => {
   for (const kept of ['{', 'null', '']) {
     let value: string | null = kept;
-    const keys = new Intentions(
-      { getItem: () => value, setItem: (_, next) => void (value = next) },
-      () => 'a new key',
-    );
+    const keys = new Intentions({ getItem: () => value, setItem: (_, next) => void (value = next) }, () => 'a new key');
 
     expect(keys.keyOf('serve')).toBe('a new key');
     keys.answered('serve');

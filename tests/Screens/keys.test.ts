@@ -57,9 +57,7 @@ test('a change asks again for what is computed from it, and for nothing else', a
   expect(await old('calendar')).toEqual(['calendar']);
   expect(await old('practice')).toEqual(['practice']);
   expect(await old('everything')).toHaveLength(asked.length);
-  expect(await old('kitchen')).toEqual(
-    expect.arrayContaining(['bench [object Object]', 'foods carrot', 'session']),
-  );
+  expect(await old('kitchen')).toEqual(expect.arrayContaining(['bench [object Object]', 'foods carrot', 'session']));
 });
 
 test('every question is kept under a key of the factory', () => {
@@ -67,9 +65,7 @@ test('every question is kept under a key of the factory', () => {
     (file) => /\.tsx?$/.test(file) && !file.endsWith('api/keys.ts'),
   );
   const literal = sources.filter((file) =>
-    /queryKey: \[|setQueryData\(\[|getQueryData(<[^>]*>)?\(\[/.test(
-      readFileSync(join('web/src', file), 'utf8'),
-    ),
+    /queryKey: \[|setQueryData\(\[|getQueryData(<[^>]*>)?\(\[/.test(readFileSync(join('web/src', file), 'utf8')),
   );
   expect(sources.length).toBeGreaterThan(80);
   expect(literal).toEqual([]);

@@ -19,10 +19,7 @@ export function server(answer: (number: number, sent: Sent) => Answer): Sent[] {
     const one = {
       method: request.method,
       path: new URL(request.url).pathname,
-      key:
-        request.headers.get('Idempotency-Key') ??
-        (body as { requestKey?: string } | null)?.requestKey ??
-        null,
+      key: request.headers.get('Idempotency-Key') ?? (body as { requestKey?: string } | null)?.requestKey ?? null,
       body,
     };
     sent.push(one);

@@ -58,9 +58,9 @@ it.each(all)('$name ($number): a lost answer is asked for again under the same k
     if (withoutKey.includes(one.name)) {
       expect(new Set(keysOf(third))).toEqual(new Set([null]));
     } else {
-      expect(
-        [...keysOf(third), ...keysOf(later)].every((key) => /^[0-9A-HJKMNP-TV-Z]{26}$/.test(key ?? '')),
-      ).toBe(true);
+      expect([...keysOf(third), ...keysOf(later)].every((key) => /^[0-9A-HJKMNP-TV-Z]{26}$/.test(key ?? ''))).toBe(
+        true,
+      );
       expect(new Set([...keysOf(third), ...keysOf(later)]).size).toBe(2 * requests);
     }
   }
@@ -113,9 +113,9 @@ it('makes keys and changes in one place alone', () => {
 
   expect(having(/from 'ulid'|randomUUID/)).toEqual(['api/intentions.ts']);
   expect(having(/from '\.\.?\/.*intentions'/).sort()).toEqual(['api/change.ts', 'api/tending.ts']);
-  expect(
-    files.filter(([, text]) => /useMutation</.test(text.replace(readOnly, ''))).map(([file]) => file),
-  ).toEqual(['api/change.ts']);
+  expect(files.filter(([, text]) => /useMutation</.test(text.replace(readOnly, ''))).map(([file]) => file)).toEqual([
+    'api/change.ts',
+  ]);
 });
 
 const serve = () => all.find(({ name }) => name === 'serve') as (typeof all)[number];
@@ -151,10 +151,7 @@ it('makes of what was saved before what is typed now, under a key of its own', a
   const again = server((number) => (number === 1 ? written(false) : ok()));
   await press(serve(), change);
 
-  expect(sent.map(({ method, path }) => `${method} ${path}`)).toEqual([
-    'POST /api/servings',
-    'PUT /api/servings/s1',
-  ]);
+  expect(sent.map(({ method, path }) => `${method} ${path}`)).toEqual(['POST /api/servings', 'PUT /api/servings/s1']);
   expect(keysOf(again)).toEqual(keysOf(sent));
   expect(sent[1]?.key).not.toBe(sent[0]?.key);
 });

@@ -75,11 +75,7 @@ final class RandomHistory
         $chance = new Randomizer(new Mt19937($seed));
         $moves = [];
         for ($i = 0; $i < $length; $i++) {
-            $moves[] = [
-                $chance->getInt(0, self::KINDS - 1),
-                $chance->getInt(0, 100),
-                $chance->getInt(0, 100),
-            ];
+            $moves[] = [$chance->getInt(0, self::KINDS - 1), $chance->getInt(0, 100), $chance->getInt(0, 100)];
         }
 
         return self::of($moves);
@@ -98,10 +94,7 @@ final class RandomHistory
             2 => new Salt(Kitchen::spooned(0.1 + 3 * $a), $liquid),
             3 => new Starter(Kitchen::food('whey', 93.1, 54), Grams::of(200 * $a)),
             4 => new Draw(Band::of(0.3 * $a - 0.1, 0.3 * $a, 0.3 * $a + 0.1)),
-            5 => Soak::lasting(
-                Seconds::of(1 + 400_000 * $a ** 4),
-                TemperatureHistory::constant(Celsius::of(40 * $b)),
-            ),
+            5 => Soak::lasting(Seconds::of(1 + 400_000 * $a ** 4), TemperatureHistory::constant(Celsius::of(40 * $b))),
             6 => Soak::untilEven(),
             7 => $there(Phase::Pieces) > 0.0 ? new Drain(ClingingBrine::drained()) : null,
             8 => new Rinse(Rinsing::underTheTap(Seconds::of(1 + 600 * $a)), ClingingBrine::drained()),
@@ -113,11 +106,7 @@ final class RandomHistory
             14 => new Evaporate(Band::exact(0.9 * $a * max(0.0, $state->phase($liquid)->waterG))),
             15 => new ReSalt(
                 0.1 * $a,
-                $b < 0.3
-                    ? SaltBasis::OfWater
-                    : ($b < 0.6
-                        ? SaltBasis::OfEverything
-                        : SaltBasis::BrineStrength),
+                $b < 0.3 ? SaltBasis::OfWater : ($b < 0.6 ? SaltBasis::OfEverything : SaltBasis::BrineStrength),
                 $pure,
             ),
             16 => $b > 0.9 && $state->present()->weightG() > 1.0 ? new Blend() : null,
@@ -125,10 +114,7 @@ final class RandomHistory
             18 => self::reading($state, $a, $b),
             19 => new Give($liquid, Grams::of($a * $there($liquid)), 'another'),
             20 => self::serving($state, $solid, $a * $there($solid), $b),
-            21 => new Discard(
-                $b < 0.5 ? $liquid : $solid,
-                Grams::of($a * $there($b < 0.5 ? $liquid : $solid)),
-            ),
+            21 => new Discard($b < 0.5 ? $liquid : $solid, Grams::of($a * $there($b < 0.5 ? $liquid : $solid))),
             default => null,
         };
     }
@@ -162,12 +148,7 @@ final class RandomHistory
         if ($solid === Phase::Pieces) {
             $serving = match (true) {
                 $b < 0.3 => $serving->rinsed(Rinsing::underTheTap(Seconds::of(1 + 100 * $b))),
-                $b < 0.6 => new Serve(
-                    $solid,
-                    Grams::of($grams),
-                    ClingingBrine::drained(),
-                    Grams::of(10 * $b),
-                ),
+                $b < 0.6 => new Serve($solid, Grams::of($grams), ClingingBrine::drained(), Grams::of(10 * $b)),
                 default => $serving,
             };
         }

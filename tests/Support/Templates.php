@@ -370,9 +370,7 @@ final class Templates
             'PUT /batches/{batch}/place' => $step("{$batch}/place", fn() => ['place' => 'fridge', ...$key()]),
             'PUT /batches/{batch}/aim' => $step("{$batch}/aim", fn() => ['aim' => 'young', ...$key()]),
             'POST /batches/{batch}/gates' => function () use ($key): array {
-                $sour = $this->test
-                    ->startJar(['name' => 'Sour sticks', 'startedOn' => $this->day(-20)])
-                    ->json('id');
+                $sour = $this->test->startJar(['name' => 'Sour sticks', 'startedOn' => $this->day(-20)])->json('id');
                 $this->test->postJson("/api/batches/{$sour}/notes", $this->reading());
 
                 return [
@@ -410,10 +408,7 @@ final class Templates
 
                 return ['path' => "/notes/{$note}/photo"];
             },
-            'POST /batches/{batch}/check' => $step(
-                "{$batch}/check",
-                fn() => ['found' => ['film_flat'], ...$key()],
-            ),
+            'POST /batches/{batch}/check' => $step("{$batch}/check", fn() => ['found' => ['film_flat'], ...$key()]),
             'POST /batches/{batch}/check/preview' => $step(
                 "{$batch}/check/preview",
                 fn() => ['found' => ['film_flat']],
@@ -431,9 +426,7 @@ final class Templates
                     '/chores/marks/' .
                     $this->test
                         ->postJson('/api/chores/marks', [
-                            'chores' => [
-                                ['batchId' => $this->batch, 'task' => 'taste', 'dueOn' => $this->today],
-                            ],
+                            'chores' => [['batchId' => $this->batch, 'task' => 'taste', 'dueOn' => $this->today]],
                             ...$key(),
                         ])
                         ->json('marks.0'),
@@ -452,9 +445,7 @@ final class Templates
             'POST /rooms/{place}/readings' => $step(
                 '/rooms/counter/readings',
                 fn() => [
-                    'readings' => [
-                        ['at' => CarbonImmutable::now()->subHour()->toIso8601String(), 'celsius' => 21.5],
-                    ],
+                    'readings' => [['at' => CarbonImmutable::now()->subHour()->toIso8601String(), 'celsius' => 21.5]],
                     'source' => 'typed',
                     ...$key(),
                 ],
@@ -462,9 +453,7 @@ final class Templates
             'POST /rooms/{place}/log' => $step(
                 '/rooms/counter/log',
                 fn() => [
-                    'text' => "time,temperature\n{$this->day(-2)}T10:00:00Z,21.5\n{$this->day(
-                        -2,
-                    )}T11:00:00Z,21.75\n",
+                    'text' => "time,temperature\n{$this->day(-2)}T10:00:00Z,21.5\n{$this->day(-2)}T11:00:00Z,21.75\n",
                     'isPreview' => false,
                     ...$key(),
                 ],
@@ -520,10 +509,7 @@ final class Templates
                 "/salts/{$this->kitchen['salts'][0]['id']}/calibration",
                 fn() => ['grams' => 15, 'spoon' => 'tbsp', ...$key()],
             ),
-            'DELETE /salts/{salt}/calibration' => $step(
-                "/salts/{$this->kitchen['salts'][0]['id']}/calibration",
-                $key,
-            ),
+            'DELETE /salts/{salt}/calibration' => $step("/salts/{$this->kitchen['salts'][0]['id']}/calibration", $key),
             'POST /formulas' => $step('/formulas', fn() => ['document' => $this->document(), ...$key()]),
             'POST /formulas/compute' => $step('/formulas/compute', fn() => ['document' => $this->document()]),
             'POST /formulas/preview' => $step(
@@ -650,11 +636,7 @@ final class Templates
             ],
         ];
         foreach (['/reversal' => true, '/reversal/preview' => false] as $end => $isWritten) {
-            $all["POST /batches/{batch}/entries/{entry}{$end}"] = function () use (
-                $batch,
-                $end,
-                $key,
-            ): array {
+            $all["POST /batches/{batch}/entries/{entry}{$end}"] = function () use ($batch, $end, $key): array {
                 $this->test
                     ->postJson("/api{$batch}/entries", [
                         'entry' => ['kind' => 'top_up', 'grams' => 5],

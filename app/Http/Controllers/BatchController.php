@@ -27,17 +27,20 @@ use Tempesal\Core\Method\Place;
  */
 final readonly class BatchController
 {
-    public function __construct(private CurrentHousehold $current, private BatchPage $page)
-    {
-    }
+    public function __construct(private CurrentHousehold $current, private BatchPage $page) {}
 
     public function index(): JsonResponse
     {
-        return new JsonResponse(ShelfView::of(
-            $this->current->get(),
-            Batch::onShelf()->orderByDesc('started_at')->get(),
-            Jar::query()->withCount(['batches' => static fn ($query) => $query->where('emptied_at', null)])->orderBy('position')->get(),
-        ));
+        return new JsonResponse(
+            ShelfView::of(
+                $this->current->get(),
+                Batch::onShelf()->orderByDesc('started_at')->get(),
+                Jar::query()
+                    ->withCount(['batches' => static fn($query) => $query->where('emptied_at', null)])
+                    ->orderBy('position')
+                    ->get(),
+            ),
+        );
     }
 
     public function store(StartBatchRequest $request, StartBatch $start): JsonResponse
@@ -57,8 +60,14 @@ final readonly class BatchController
     public function shelve(BoughtRequest $request, AddBoughtJar $shelve): JsonResponse
     {
         $batch = $shelve(
-            $request->produce(), $request->food(), $request->grams('amount'), $request->grams('servingAmount'), Phase::from($request->string('phase')->value()),
-            $request->boolean('isLive'), Place::from($request->string('place')->value()), $request->filled('useBy') ? $request->string('useBy')->value() : null,
+            $request->produce(),
+            $request->food(),
+            $request->grams('amount'),
+            $request->grams('servingAmount'),
+            Phase::from($request->string('phase')->value()),
+            $request->boolean('isLive'),
+            Place::from($request->string('place')->value()),
+            $request->filled('useBy') ? $request->string('useBy')->value() : null,
             $request->string('requestKey')->value(),
         );
 
@@ -72,7 +81,10 @@ final readonly class BatchController
         if ($at === null) {
             return $this->page->answer($batch);
         }
-        $moment = is_string($at) && strlen($at) <= 40 ? rescue(static fn (): CarbonImmutable => CarbonImmutable::parse($at), null, false) : null;
+        $moment =
+            is_string($at) && strlen($at) <= 40
+                ? rescue(static fn(): CarbonImmutable => CarbonImmutable::parse($at), null, false)
+                : null;
         if ($moment === null || abs($moment->diffInYears(CarbonImmutable::now())) > 10.0) {
             throw ValidationException::withMessages(['at' => 'errors.moment_ten_years']);
         }

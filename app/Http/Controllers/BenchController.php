@@ -22,9 +22,13 @@ final class BenchController
     {
         $order = $readSheet($request->typed());
 
-        return new JsonResponse(BenchView::of(
-            $order, StartBatch::workOut($order), Person::query()->orderBy('position')->get(),
-            $order->jars === [] ? Jar::query()->orderBy('nominal_ml')->get() : new Collection,
-        ));
+        return new JsonResponse(
+            BenchView::of(
+                $order,
+                StartBatch::workOut($order),
+                Person::query()->orderBy('position')->get(),
+                $order->jars === [] ? Jar::query()->orderBy('nominal_ml')->get() : new Collection(),
+            ),
+        );
     }
 }

@@ -24,15 +24,16 @@ use Illuminate\Support\Str;
  */
 final readonly class CalendarController
 {
-    public function __construct(private CurrentHousehold $current)
-    {
-    }
+    public function __construct(private CurrentHousehold $current) {}
 
     public function show(): JsonResponse
     {
         $link = CalendarLink::query()->where('revoked_at', null)->latest('id')->first();
 
-        return new JsonResponse(['path' => $link === null ? null : "/calendar/{$link->secret}.ics", 'madeOn' => $link === null ? null : $this->current->get()->dateOf($link->created_at)]);
+        return new JsonResponse([
+            'path' => $link === null ? null : "/calendar/{$link->secret}.ics",
+            'madeOn' => $link === null ? null : $this->current->get()->dateOf($link->created_at),
+        ]);
     }
 
     /** A new secret address; the one before it is revoked. */
@@ -56,27 +57,47 @@ final readonly class CalendarController
 
     public function file(Request $request): Response
     {
-        return self::calendar($this->current->get(), ReaderLanguage::words($request))->header('Content-Disposition', 'attachment; filename="jars.ics"');
+        return self::calendar($this->current->get(), ReaderLanguage::words($request))->header(
+            'Content-Disposition',
+            'attachment; filename="jars.ics"',
+        );
     }
 
     /** What a calendar fetches that knows the address and nothing else; the address can name the language (?locale=). */
     public function feed(Request $request, string $secret): Response
     {
-        $link = CalendarLink::query()->withoutGlobalScopes()->where('secret_hash', hash('sha256', $secret))->where('revoked_at', null)->first();
+        $link = CalendarLink::query()
+            ->withoutGlobalScopes()
+            ->where('secret_hash', hash('sha256', $secret))
+            ->where('revoked_at', null)
+            ->first();
         abort_if($link === null, 404);
         $household = Household::query()->findOrFail($link->household_id);
 
-        return $this->current->during($household, static fn (): Response => self::calendar($household, ReaderLanguage::words($request)));
+        return $this->current->during(
+            $household,
+            static fn(): Response => self::calendar($household, ReaderLanguage::words($request)),
+        );
     }
 
     private static function revokeAll(): void
     {
-        CalendarLink::query()->where('revoked_at', null)->update(['revoked_at' => CarbonImmutable::now()]);
+        CalendarLink::query()
+            ->where('revoked_at', null)
+            ->update(['revoked_at' => CarbonImmutable::now()]);
     }
 
     private static function calendar(Household $household, Words $words): Response
     {
-        return (new Response(ChoreCalendar::of($household, Batch::onShelf()->orderBy('started_at')->get(), PlannedBatch::toStart(), $words)))
-            ->header('Content-Type', 'text/calendar; charset=utf-8')->header('Cache-Control', 'private, max-age=300');
+        return (new Response(
+            ChoreCalendar::of(
+                $household,
+                Batch::onShelf()->orderBy('started_at')->get(),
+                PlannedBatch::toStart(),
+                $words,
+            ),
+        ))
+            ->header('Content-Type', 'text/calendar; charset=utf-8')
+            ->header('Cache-Control', 'private, max-age=300');
     }
 }

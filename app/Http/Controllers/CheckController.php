@@ -25,9 +25,7 @@ use Tempesal\Core\Check\PracticeJar;
  */
 final readonly class CheckController
 {
-    public function __construct(private CurrentHousehold $current)
-    {
-    }
+    public function __construct(private CurrentHousehold $current) {}
 
     public function show(string $batch): JsonResponse
     {
@@ -37,7 +35,9 @@ final readonly class CheckController
     /** What follows from what was found so far; nothing is written. */
     public function preview(string $batch, Request $request): JsonResponse
     {
-        return new JsonResponse(CheckView::inspection(Inspection::of($this->status($batch)->situation(), self::found($request))));
+        return new JsonResponse(
+            CheckView::inspection(Inspection::of($this->status($batch)->situation(), self::found($request))),
+        );
     }
 
     public function store(string $batch, Request $request, RecordNote $write): JsonResponse
@@ -47,10 +47,13 @@ final readonly class CheckController
         $found = self::found($request);
         $note = $write->check($batch, $found, $request->string('requestKey')->value());
 
-        return new JsonResponse([
-            'note' => LogView::note($note, $this->current->get(), $status->batch),
-            'inspection' => CheckView::inspection(Inspection::of($status->situation(), $found)),
-        ], 201);
+        return new JsonResponse(
+            [
+                'note' => LogView::note($note, $this->current->get(), $status->batch),
+                'inspection' => CheckView::inspection(Inspection::of($status->situation(), $found)),
+            ],
+            201,
+        );
     }
 
     /** The next drawn jar. */
@@ -61,18 +64,30 @@ final readonly class CheckController
 
     public function answer(Request $request, HouseholdTransaction $transaction): JsonResponse
     {
-        $asked = $request->validate([
-            'number' => ['required', 'integer', 'min:0', 'max:1000000'],
-            'answer' => ['required', 'string', Rule::in(PracticeJar::ANSWERS)],
-            'requestKey' => ['required', 'string', 'ulid'],
-        ], [
-            'number.*' => 'errors.practice_number', 'answer.*' => 'errors.practice_answer',
-            'requestKey.*' => 'errors.request_key',
-        ]);
+        $asked = $request->validate(
+            [
+                'number' => ['required', 'integer', 'min:0', 'max:1000000'],
+                'answer' => ['required', 'string', Rule::in(PracticeJar::ANSWERS)],
+                'requestKey' => ['required', 'string', 'ulid'],
+            ],
+            [
+                'number.*' => 'errors.practice_number',
+                'answer.*' => 'errors.practice_answer',
+                'requestKey.*' => 'errors.request_key',
+            ],
+        );
         $example = PracticeJar::number((int) $asked['number']);
-        $transaction(static fn () => PracticeAnswer::query()->firstOrCreate(['request_key' => $asked['requestKey']], [
-            'number' => $example->number, 'sign' => $example->sign->value, 'answer' => $asked['answer'], 'is_right' => $example->isRight($asked['answer']),
-        ]));
+        $transaction(
+            static fn() => PracticeAnswer::query()->firstOrCreate(
+                ['request_key' => $asked['requestKey']],
+                [
+                    'number' => $example->number,
+                    'sign' => $example->sign->value,
+                    'answer' => $asked['answer'],
+                    'is_right' => $example->isRight($asked['answer']),
+                ],
+            ),
+        );
 
         return new JsonResponse(CheckView::practice($example, $asked['answer']), 201);
     }

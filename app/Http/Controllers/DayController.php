@@ -36,7 +36,11 @@ final class DayController
         $begins = CarbonImmutable::parse($date, $household->time_zone)->utc();
         $ends = CarbonImmutable::parse($date, $household->time_zone)->addDay()->utc();
         $jars = Batch::whole()->where('started_at', '<', $ends);
-        $jars->where(static fn (Builder $either): Builder => $either->whereNull('emptied_at')->orWhere('emptied_at', '>=', $begins));
+        $jars->where(
+            static fn(Builder $either): Builder => $either
+                ->whereNull('emptied_at')
+                ->orWhere('emptied_at', '>=', $begins),
+        );
 
         return $jars->orderBy('started_at')->get();
     }
@@ -46,18 +50,25 @@ final class DayController
         if ($date === 'today') {
             $date = $current->get()->today();
         }
-        if (! CarbonImmutable::canBeCreatedFromFormat($date, 'Y-m-d')) {
+        if (!CarbonImmutable::canBeCreatedFromFormat($date, 'Y-m-d')) {
             throw ValidationException::withMessages(['date' => 'errors.date']);
         }
 
-        return new JsonResponse(DayView::of(
-            $date,
-            $current->get(),
-            Person::atTable(),
-            Serving::query()->with(['person', 'batch', 'entry'])->where('eaten_on', $date)->whereNull('undone_at')->oldest()->get(),
-            BackgroundIntake::between($date, $date),
-            PlannedServing::open($date, $date),
-            self::jars($date, $current->get()),
-        ));
+        return new JsonResponse(
+            DayView::of(
+                $date,
+                $current->get(),
+                Person::atTable(),
+                Serving::query()
+                    ->with(['person', 'batch', 'entry'])
+                    ->where('eaten_on', $date)
+                    ->whereNull('undone_at')
+                    ->oldest()
+                    ->get(),
+                BackgroundIntake::between($date, $date),
+                PlannedServing::open($date, $date),
+                self::jars($date, $current->get()),
+            ),
+        );
     }
 }

@@ -42,9 +42,7 @@ final readonly class FormulaController
 
     private const KEY_MESSAGE = ['requestKey.*' => 'errors.request_key'];
 
-    public function __construct(private CurrentHousehold $current, private FormulaScaler $scale)
-    {
-    }
+    public function __construct(private CurrentHousehold $current, private FormulaScaler $scale) {}
 
     public function index(): JsonResponse
     {
@@ -60,7 +58,10 @@ final readonly class FormulaController
 
     public function show(string $formula, Request $request): JsonResponse
     {
-        $request->validate([...FormulaScaler::rules(), 'version' => ['nullable', 'integer', 'min:1']], [...FormulaScaler::messages(), 'version.*' => 'errors.version_number']);
+        $request->validate(
+            [...FormulaScaler::rules(), 'version' => ['nullable', 'integer', 'min:1']],
+            [...FormulaScaler::messages(), 'version.*' => 'errors.version_number'],
+        );
         $row = Formula::query()->with('versions')->findOrFail($formula);
 
         return $this->page($row, $request);
@@ -69,16 +70,24 @@ final readonly class FormulaController
     /** What follows from a formula that is being written; nothing is kept. */
     public function compute(Request $request): JsonResponse
     {
-        $request->validate([...FormulaScaler::rules(), 'document' => ['required', 'array', 'max:60']], [...FormulaScaler::messages(), 'document.*' => 'errors.formula_missing']);
+        $request->validate(
+            [...FormulaScaler::rules(), 'document' => ['required', 'array', 'max:60']],
+            [...FormulaScaler::messages(), 'document.*' => 'errors.formula_missing'],
+        );
         $read = SaveFormula::check(self::document($request), 'document');
         [$scaled, $factor] = $this->scale->apply($read, $request);
 
-        return new JsonResponse(FormulaView::worked($scaled, $factor, $this->current->get()->spoon_system, Person::atTable()));
+        return new JsonResponse(
+            FormulaView::worked($scaled, $factor, $this->current->get()->spoon_system, Person::atTable()),
+        );
     }
 
     public function store(Request $request, SaveFormula $save): JsonResponse
     {
-        $request->validate([...self::KEY, 'document' => ['required', 'array', 'max:60']], [...self::KEY_MESSAGE, 'document.*' => 'errors.formula_missing']);
+        $request->validate(
+            [...self::KEY, 'document' => ['required', 'array', 'max:60']],
+            [...self::KEY_MESSAGE, 'document.*' => 'errors.formula_missing'],
+        );
         $row = $save->asNew(self::document($request), $request->string('requestKey')->value());
 
         return $this->page($row->load('versions'))->setStatusCode(201);
@@ -87,7 +96,10 @@ final readonly class FormulaController
     /** Many formulas at once, all or none. */
     public function bring(Request $request, SaveFormula $save): JsonResponse
     {
-        $request->validate([...self::KEY, 'documents' => ['required', 'array', 'min:1', 'max:500']], [...self::KEY_MESSAGE, 'documents.*' => 'errors.formulas_missing']);
+        $request->validate(
+            [...self::KEY, 'documents' => ['required', 'array', 'min:1', 'max:500']],
+            [...self::KEY_MESSAGE, 'documents.*' => 'errors.formulas_missing'],
+        );
         $ids = $save->all(array_values((array) $request->input('documents')), $request->string('requestKey')->value());
 
         return new JsonResponse(['ids' => $ids], 201);
@@ -96,10 +108,19 @@ final readonly class FormulaController
     public function update(string $formula, Request $request, SaveFormula $save): JsonResponse
     {
         $request->validate(
-            [...self::KEY, 'document' => ['required', 'array', 'max:60'], 'basedOn' => ['required', 'integer', 'min:1']],
+            [
+                ...self::KEY,
+                'document' => ['required', 'array', 'max:60'],
+                'basedOn' => ['required', 'integer', 'min:1'],
+            ],
             [...self::KEY_MESSAGE, 'document.*' => 'errors.formula_missing', 'basedOn.*' => 'errors.based_on'],
         );
-        $row = $save->asVersion($formula, self::document($request), $request->integer('basedOn'), $request->string('requestKey')->value());
+        $row = $save->asVersion(
+            $formula,
+            self::document($request),
+            $request->integer('basedOn'),
+            $request->string('requestKey')->value(),
+        );
 
         return $this->page($row->load('versions'));
     }
@@ -113,14 +134,24 @@ final readonly class FormulaController
         return $this->page($row);
     }
 
-    public function start(string $formula, FormulaStartRequest $request, StartFromFormula $start, BatchPage $batches): JsonResponse
-    {
+    public function start(
+        string $formula,
+        FormulaStartRequest $request,
+        StartFromFormula $start,
+        BatchPage $batches,
+    ): JsonResponse {
         $row = Formula::query()->with('versions')->findOrFail($formula);
         $version = self::version($row, $request);
         [$scaled] = $this->scale->apply(StartFromFormula::read($version), $request);
         $batch = $start(
-            $version, $scaled, $request->jarId(), $request->string('name')->trim()->value(), $request->string('place')->value(),
-            $request->startedAt(), $request->string('requestKey')->value(), $request->filled('plannedBatchId') ? $request->string('plannedBatchId')->value() : null,
+            $version,
+            $scaled,
+            $request->jarId(),
+            $request->string('name')->trim()->value(),
+            $request->string('place')->value(),
+            $request->startedAt(),
+            $request->string('requestKey')->value(),
+            $request->filled('plannedBatchId') ? $request->string('plannedBatchId')->value() : null,
         );
 
         return $batches->answer($batch->id, 201);
@@ -129,12 +160,17 @@ final readonly class FormulaController
     /** Looks at what is to be brought in; nothing is written. */
     public function preview(Request $request): JsonResponse
     {
-        $request->validate(['text' => ['required', 'string', 'max:4000000']], ['text.required' => 'errors.import_empty', 'text.max' => 'errors.text_4_mb', 'text.*' => 'errors.text']);
+        $request->validate(
+            ['text' => ['required', 'string', 'max:4000000']],
+            ['text.required' => 'errors.import_empty', 'text.max' => 'errors.text_4_mb', 'text.*' => 'errors.text'],
+        );
         $text = $request->string('text')->value();
         try {
             $decoded = preg_match('/^\s*[{\[]/', $text) === 1 ? JsonInput::decode($text) : null;
 
-            return new JsonResponse(['candidates' => (new FormulaImport(EntryReader::pantry(), $this->recipeText()))->look($text, $decoded)]);
+            return new JsonResponse([
+                'candidates' => (new FormulaImport(EntryReader::pantry(), $this->recipeText()))->look($text, $decoded),
+            ]);
         } catch (InvalidField $refusal) {
             throw InvalidInput::at('text', $refusal->explanation());
         } catch (InputError $refusal) {
@@ -146,24 +182,39 @@ final readonly class FormulaController
     public function export(Request $request): JsonResponse
     {
         $request->validate(
-            ['as' => ['required', 'string', 'in:json,jsonld'], 'ids' => ['nullable', 'array', 'max:500'], 'ids.*' => ['string', 'max:26']],
+            [
+                'as' => ['required', 'string', 'in:json,jsonld'],
+                'ids' => ['nullable', 'array', 'max:500'],
+                'ids.*' => ['string', 'max:26'],
+            ],
             ['as.*' => 'errors.export_json', 'ids.*' => 'errors.formula_ids'],
         );
         $pantry = EntryReader::pantry();
         $documents = [];
         foreach (Formula::query()->with('newest')->orderBy('name')->get() as $row) {
-            if (! $request->filled('ids') || in_array($row->id, (array) $request->input('ids'), true)) {
+            if (!$request->filled('ids') || in_array($row->id, (array) $request->input('ids'), true)) {
                 $documents[] = $row->newest->document;
             }
         }
         $isLinked = $request->string('as')->value() === 'jsonld';
         $body = $isLinked
-            ? ['@context' => 'https://schema.org', '@graph' => array_map(static fn (array $document): array => array_diff_key(SchemaRecipe::of(FormulaAnswer::of(Read::read($document, $pantry))), ['@context' => '']), $documents)]
+            ? [
+                '@context' => 'https://schema.org',
+                '@graph' => array_map(
+                    static fn(array $document): array => array_diff_key(
+                        SchemaRecipe::of(FormulaAnswer::of(Read::read($document, $pantry))),
+                        ['@context' => ''],
+                    ),
+                    $documents,
+                ),
+            ]
             : ['tempesal' => FormulaImport::BUNDLE, 'version' => Read::VERSION, 'formulas' => $documents];
 
-        return (new JsonResponse($body))->setEncodingOptions(JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)->withHeaders([
-            'Content-Disposition' => 'attachment; filename="formulas.'.($isLinked ? 'jsonld' : 'json').'"',
-        ]);
+        return (new JsonResponse($body))
+            ->setEncodingOptions(JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)
+            ->withHeaders([
+                'Content-Disposition' => 'attachment; filename="formulas.' . ($isLinked ? 'jsonld' : 'json') . '"',
+            ]);
     }
 
     private function page(Formula $row, ?Request $request = null): JsonResponse
@@ -172,10 +223,19 @@ final readonly class FormulaController
         $read = StartFromFormula::read($version);
         [$scaled, $factor] = $request === null ? [$read, 1.0] : $this->scale->apply($read, $request);
 
-        return new JsonResponse(FormulaView::page(
-            $row, $version, $scaled, $factor, $this->current->get(), Person::atTable(),
-            Batch::query()->whereIn('formula_version_id', $row->versions->pluck('id')->all())->get(),
-        ));
+        return new JsonResponse(
+            FormulaView::page(
+                $row,
+                $version,
+                $scaled,
+                $factor,
+                $this->current->get(),
+                Person::atTable(),
+                Batch::query()
+                    ->whereIn('formula_version_id', $row->versions->pluck('id')->all())
+                    ->get(),
+            ),
+        );
     }
 
     private static function version(Formula $row, ?Request $request): FormulaVersion
@@ -206,8 +266,10 @@ final readonly class FormulaController
             $saltDensities[$salt->key] = $salt->product()->density()->band->typical;
         }
 
-        return new RecipeText(new NameIndex($all),
+        return new RecipeText(
+            new NameIndex($all),
             new FoodFacts($names, $densities, $saltNames, $saltDensities, $starters),
-            $this->current->get()->spoon_system);
+            $this->current->get()->spoon_system,
+        );
     }
 }

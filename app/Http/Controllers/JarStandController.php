@@ -20,14 +20,15 @@ use Tempesal\Core\Method\Place;
  */
 final readonly class JarStandController
 {
-    public function __construct(private BatchPage $page)
-    {
-    }
+    public function __construct(private BatchPage $page) {}
 
     public function move(string $batch, Request $request, MoveJar $stand): JsonResponse
     {
         $asked = $request->validate(
-            ['place' => ['required', 'string', Rule::enum(Place::class)], 'requestKey' => ['required', 'string', 'ulid']],
+            [
+                'place' => ['required', 'string', Rule::enum(Place::class)],
+                'requestKey' => ['required', 'string', 'ulid'],
+            ],
             ['place.*' => 'errors.place', 'requestKey.*' => 'errors.request_key'],
         );
         $stand($batch, Place::from($asked['place']), $asked['requestKey']);
@@ -37,7 +38,10 @@ final readonly class JarStandController
 
     public function aim(string $batch, Request $request, SetAim $aimAt): JsonResponse
     {
-        $asked = $request->validate(['aim' => ['present', 'nullable', 'string', Rule::enum(Aim::class)]], ['aim.*' => 'errors.aim']);
+        $asked = $request->validate(
+            ['aim' => ['present', 'nullable', 'string', Rule::enum(Aim::class)]],
+            ['aim.*' => 'errors.aim'],
+        );
         $aimAt($batch, $asked['aim'] === null ? null : Aim::from($asked['aim']));
 
         return $this->page->answer($batch);
@@ -46,10 +50,27 @@ final readonly class JarStandController
     public function pass(string $batch, Request $request, ReleaseBatch $pass): JsonResponse
     {
         $asked = $request->validate(
-            ['purpose' => ['required', 'string', 'in:'.ReleasePurpose::Bottle->value.','.ReleasePurpose::GiveAway->value], 'grams' => ['nullable', 'numeric', 'gt:0', 'max:50000'], 'requestKey' => ['required', 'string', 'ulid']],
-            ['purpose.*' => 'errors.release_purpose', 'grams.*' => 'errors.release_grams', 'requestKey.*' => 'errors.request_key'],
+            [
+                'purpose' => [
+                    'required',
+                    'string',
+                    'in:' . ReleasePurpose::Bottle->value . ',' . ReleasePurpose::GiveAway->value,
+                ],
+                'grams' => ['nullable', 'numeric', 'gt:0', 'max:50000'],
+                'requestKey' => ['required', 'string', 'ulid'],
+            ],
+            [
+                'purpose.*' => 'errors.release_purpose',
+                'grams.*' => 'errors.release_grams',
+                'requestKey.*' => 'errors.request_key',
+            ],
         );
-        $pass($batch, ReleasePurpose::from($asked['purpose']), isset($asked['grams']) ? (float) $asked['grams'] : null, $asked['requestKey']);
+        $pass(
+            $batch,
+            ReleasePurpose::from($asked['purpose']),
+            isset($asked['grams']) ? (float) $asked['grams'] : null,
+            $asked['requestKey'],
+        );
 
         return $this->page->answer($batch);
     }

@@ -23,13 +23,15 @@ final class KitchenFileController
     {
         return (new JsonResponse(KitchenFile::of($current->get())))
             ->setEncodingOptions(JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION)
-            ->withHeaders(['Content-Disposition' => "attachment; filename=\"kitchen-{$current->get()->today()}.json\""]);
+            ->withHeaders([
+                'Content-Disposition' => "attachment; filename=\"kitchen-{$current->get()->today()}.json\"",
+            ]);
     }
 
     public function bring(Request $request, ImportKitchen $bring): JsonResponse
     {
         $file = $request->file('file');
-        if (! $file instanceof UploadedFile || ! $file->isValid()) {
+        if (!($file instanceof UploadedFile) || !$file->isValid()) {
             throw ValidationException::withMessages(['file' => 'errors.kitchen_file']);
         }
         if ($file->getSize() > self::MOST_KB * 1024) {

@@ -27,24 +27,32 @@ final readonly class LabelController
     /** No cook sticks more at once. */
     private const MOST = 80;
 
-    public function __construct(private CurrentHousehold $current)
-    {
-    }
+    public function __construct(private CurrentHousehold $current) {}
 
     public function index(Request $request): JsonResponse
     {
-        return new JsonResponse(['labels' => array_map(
-            static fn (array $label): array => [...$label, 'rows' => LabelText::rows($label), 'foot' => LabelText::foot($label)], $this->labels($request),
-        )]);
+        return new JsonResponse([
+            'labels' => array_map(
+                static fn(array $label): array => [
+                    ...$label,
+                    'rows' => LabelText::rows($label),
+                    'foot' => LabelText::foot($label),
+                ],
+                $this->labels($request),
+            ),
+        ]);
     }
 
     /** "layout" is "sheet" or "single", "copies" how many of each. */
     public function pdf(Request $request): Response
     {
-        $asked = $request->validate([
-            'layout' => ['nullable', 'string', 'in:sheet,single'],
-            'copies' => ['nullable', 'integer', 'min:1', 'max:8'],
-        ], ['layout.*' => 'errors.label_layout', 'copies.*' => 'errors.label_copies']);
+        $asked = $request->validate(
+            [
+                'layout' => ['nullable', 'string', 'in:sheet,single'],
+                'copies' => ['nullable', 'integer', 'min:1', 'max:8'],
+            ],
+            ['layout.*' => 'errors.label_layout', 'copies.*' => 'errors.label_copies'],
+        );
         $labels = [];
         foreach ($this->labels($request) as $label) {
             array_push($labels, ...array_fill(0, (int) ($asked['copies'] ?? 1), $label));
@@ -56,8 +64,11 @@ final readonly class LabelController
         $words = ReaderLanguage::words($request);
 
         return new Response(
-            ($asked['layout'] ?? 'sheet') === 'single' ? LabelPrint::singles($labels, $address, $words) : LabelPrint::sheet($labels, $address, $words),
-            200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="labels.pdf"'],
+            ($asked['layout'] ?? 'sheet') === 'single'
+                ? LabelPrint::singles($labels, $address, $words)
+                : LabelPrint::sheet($labels, $address, $words),
+            200,
+            ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="labels.pdf"'],
         );
     }
 
@@ -75,6 +86,6 @@ final readonly class LabelController
         $household = $this->current->get();
         $batches = $ids === [] ? Batch::onShelf()->orderByDesc('started_at')->get() : Batch::whole()->find($ids);
 
-        return array_values($batches->map(static fn (Batch $batch): array => LabelView::of($batch, $household))->all());
+        return array_values($batches->map(static fn(Batch $batch): array => LabelView::of($batch, $household))->all());
     }
 }

@@ -56,7 +56,10 @@ final readonly class LedgerController
         $ledger = Ledgers::of(Batch::query()->with('entries')->findOrFail($batch));
         try {
             $asked = $request->input('question');
-            $fields = Fields::of(is_array($asked) ? EntryReader::pantry()->fill($asked, 'question') : $asked, 'question');
+            $fields = Fields::of(
+                is_array($asked) ? EntryReader::pantry()->fill($asked, 'question') : $asked,
+                'question',
+            );
             $question = InverseQuestions::read($fields);
             $fields->refuseUnread();
         } catch (InvalidField $refusal) {

@@ -29,15 +29,18 @@ final readonly class LogController
     /** Batches of one kind that are laid side by side. */
     private const BESIDE = 12;
 
-    public function __construct(private CurrentHousehold $current)
-    {
-    }
+    public function __construct(private CurrentHousehold $current) {}
 
     public function index(string $batch): JsonResponse
     {
         $one = Batch::whole()->findOrFail($batch);
-        $alike = Batch::whole()->where('likeness', $one->likeness)->orderByDesc('started_at')->orderByDesc('id')->limit(self::BESIDE)->get();
-        if ($one->likeness === '' || ! $alike->contains('id', $one->id)) {
+        $alike = Batch::whole()
+            ->where('likeness', $one->likeness)
+            ->orderByDesc('started_at')
+            ->orderByDesc('id')
+            ->limit(self::BESIDE)
+            ->get();
+        if ($one->likeness === '' || !$alike->contains('id', $one->id)) {
             $alike = $alike->where('likeness', '!=', '')->push($one)->values();
         }
 
@@ -61,7 +64,7 @@ final readonly class LogController
     {
         Note::query()->findOrFail($note);
         $photo = $request->file('photo');
-        if (! $photo instanceof UploadedFile || $photo->getSize() > self::MOST_BYTES) {
+        if (!($photo instanceof UploadedFile) || $photo->getSize() > self::MOST_BYTES) {
             throw ValidationException::withMessages(['photo' => 'errors.photo_size']);
         }
 
@@ -71,16 +74,23 @@ final readonly class LogController
     public function photo(string $note): BinaryFileResponse
     {
         $path = SavePhoto::path(Note::query()->findOrFail($note));
-        abort_if($path === null || ! is_file($path), 404);
+        abort_if($path === null || !is_file($path), 404);
 
         // Said to be private from the start: what is said to be public goes out so, whatever header it is given.
-        $photo = new BinaryFileResponse($path, 200, ['Content-Type' => 'image/jpeg', 'X-Content-Type-Options' => 'nosniff'], public: false);
+        $photo = new BinaryFileResponse(
+            $path,
+            200,
+            ['Content-Type' => 'image/jpeg', 'X-Content-Type-Options' => 'nosniff'],
+            public: false,
+        );
 
         return $photo->setPrivate()->setMaxAge(86_400);
     }
 
     private function answer(Note $note): JsonResponse
     {
-        return new JsonResponse(LogView::note($note, $this->current->get(), Batch::query()->findOrFail($note->batch_id)));
+        return new JsonResponse(
+            LogView::note($note, $this->current->get(), Batch::query()->findOrFail($note->batch_id)),
+        );
     }
 }

@@ -20,28 +20,37 @@ final readonly class OtherFoodController
 {
     private const RECENT_DAYS = 90;
 
-    public function __construct(private RecordOtherFood $write)
-    {
-    }
+    public function __construct(private RecordOtherFood $write) {}
 
     /** What was written down lately, to be written down again. */
     public function known(CurrentHousehold $current): JsonResponse
     {
-        $since = CarbonImmutable::parse($current->get()->today())->subDays(self::RECENT_DAYS)->toDateString();
+        $since = CarbonImmutable::parse($current->get()->today())
+            ->subDays(self::RECENT_DAYS)
+            ->toDateString();
 
-        return new JsonResponse(['foods' => IntakeView::known(BackgroundIntake::between($since, '9999-12-31')->written)]);
+        return new JsonResponse([
+            'foods' => IntakeView::known(BackgroundIntake::between($since, '9999-12-31')->written),
+        ]);
     }
 
     public function store(OtherFoodRequest $request): JsonResponse
     {
-        return new JsonResponse(IntakeView::food(($this->write)($request->columns(), $request->string('requestKey')->value())), 201);
+        return new JsonResponse(
+            IntakeView::food(($this->write)($request->columns(), $request->string('requestKey')->value())),
+            201,
+        );
     }
 
     public function change(string $otherFood, OtherFoodRequest $request): JsonResponse
     {
         OtherFood::query()->findOrFail($otherFood);
 
-        return new JsonResponse(IntakeView::food($this->write->change($otherFood, $request->columns(), $request->string('requestKey')->value())));
+        return new JsonResponse(
+            IntakeView::food(
+                $this->write->change($otherFood, $request->columns(), $request->string('requestKey')->value()),
+            ),
+        );
     }
 
     public function destroy(string $otherFood): JsonResponse

@@ -34,9 +34,11 @@ use Tempesal\Core\Search\NameIndex;
  */
 final readonly class PantryController
 {
-    public function __construct(private KitchenPage $kitchen, private CurrentHousehold $current, private SavePantryRow $row)
-    {
-    }
+    public function __construct(
+        private KitchenPage $kitchen,
+        private CurrentHousehold $current,
+        private SavePantryRow $row,
+    ) {}
 
     public function household(HouseholdRequest $request): JsonResponse
     {
@@ -47,8 +49,13 @@ final readonly class PantryController
 
     public function savePerson(PersonRequest $request, SavePerson $save, ?string $person = null): JsonResponse
     {
-        $save($person, $request->columns(), $request->figures(),
-            $request->holdsAlways() ? null : $this->current->get()->today(), $request->version());
+        $save(
+            $person,
+            $request->columns(),
+            $request->figures(),
+            $request->holdsAlways() ? null : $this->current->get()->today(),
+            $request->version(),
+        );
 
         return $this->answer($person === null);
     }
@@ -77,7 +84,10 @@ final readonly class PantryController
     public function calibrate(string $salt, Request $request, CalibrateSpoon $calibrate): JsonResponse
     {
         $request->validate(
-            ['grams' => ['required', 'numeric', 'min:0.1', 'max:200'], 'spoon' => ['required', 'string', 'in:tsp,tbsp']],
+            [
+                'grams' => ['required', 'numeric', 'min:0.1', 'max:200'],
+                'spoon' => ['required', 'string', 'in:tsp,tbsp'],
+            ],
             ['grams.*' => 'errors.spoon_grams', 'spoon.*' => 'errors.spoon_unit'],
         );
         $system = $this->current->get()->spoon_system;
@@ -129,7 +139,8 @@ final readonly class PantryController
     public function foodsCsv(): Response
     {
         return new Response(FoodsCsv::of(Ingredient::query()->get()), 200, [
-            'Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="foods.csv"',
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="foods.csv"',
         ]);
     }
 

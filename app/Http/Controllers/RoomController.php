@@ -29,9 +29,7 @@ final readonly class RoomController
     /** Letters of a log that are read at once. */
     private const MOST_LETTERS = 2_000_000;
 
-    public function __construct(private CurrentHousehold $current, private RoomsView $view, private SaveRoom $change)
-    {
-    }
+    public function __construct(private CurrentHousehold $current, private RoomsView $view, private SaveRoom $change) {}
 
     public function index(): JsonResponse
     {
@@ -40,8 +38,13 @@ final readonly class RoomController
 
     public function update(RoomRequest $request): JsonResponse
     {
-        $this->change->usually($request->place(), $request->float('usualCelsius'), $request->float('swingCelsius'),
-            $request->integer('warmestHour'), $request->version());
+        $this->change->usually(
+            $request->place(),
+            $request->float('usualCelsius'),
+            $request->float('swingCelsius'),
+            $request->integer('warmestHour'),
+            $request->version(),
+        );
 
         return $this->index();
     }
@@ -50,15 +53,20 @@ final readonly class RoomController
     public function read(string $place, Request $request, SaveReadings $keep): JsonResponse
     {
         $at = self::place($place);
-        $asked = $request->validate([
-            'readings' => ['required', 'array', 'list', 'min:1', 'max:2000'],
-            'readings.*.at' => ['required', 'string', 'max:40', 'date'],
-            'readings.*.celsius' => ['required', 'numeric', 'min:-30', 'max:60'],
-            'source' => ['required', 'string', 'in:typed,logger'],
-        ], [
-            'readings.*.at.*' => 'errors.moment', 'readings.*.celsius.*' => 'errors.temperature_range',
-            'readings.*' => 'errors.readings', 'source.*' => 'errors.reading_source',
-        ]);
+        $asked = $request->validate(
+            [
+                'readings' => ['required', 'array', 'list', 'min:1', 'max:2000'],
+                'readings.*.at' => ['required', 'string', 'max:40', 'date'],
+                'readings.*.celsius' => ['required', 'numeric', 'min:-30', 'max:60'],
+                'source' => ['required', 'string', 'in:typed,logger'],
+            ],
+            [
+                'readings.*.at.*' => 'errors.moment',
+                'readings.*.celsius.*' => 'errors.temperature_range',
+                'readings.*' => 'errors.readings',
+                'source.*' => 'errors.reading_source',
+            ],
+        );
         $readings = [];
         foreach ($asked['readings'] as $i => $reading) {
             $moment = CarbonImmutable::parse($reading['at'])->utc()->startOfSecond();
@@ -77,34 +85,57 @@ final readonly class RoomController
     {
         $at = self::place($place);
         $asked = $request->validate(
-            ['text' => ['required', 'string', 'max:'.self::MOST_LETTERS], 'isPreview' => ['required', 'boolean']],
+            ['text' => ['required', 'string', 'max:' . self::MOST_LETTERS], 'isPreview' => ['required', 'boolean']],
             ['text.max' => 'errors.log_too_long', 'text.*' => 'errors.log_empty', 'isPreview.*' => 'errors.is_preview'],
         );
         $log = TemperatureLog::read($asked['text'], new DateTimeZone($this->current->get()->time_zone));
-        $readings = array_values(array_filter($log->readings, static fn (array $reading): bool => $reading[0] <= new DateTimeImmutable(CarbonImmutable::now()->toIso8601String())));
-        if (! $asked['isPreview']) {
+        $readings = array_values(
+            array_filter(
+                $log->readings,
+                static fn(array $reading): bool => $reading[0] <=
+                    new DateTimeImmutable(CarbonImmutable::now()->toIso8601String()),
+            ),
+        );
+        if (!$asked['isPreview']) {
             $keep($at, $readings, 'csv');
         }
-        $moment = static fn (?array $reading): ?string => $reading === null ? null : $reading[0]->format('Y-m-d\TH:i:s\Z');
+        $moment = static fn(?array $reading): ?string => $reading === null
+            ? null
+            : $reading[0]->format('Y-m-d\TH:i:s\Z');
 
         return new JsonResponse([
-            'readings' => count($readings), 'inFuture' => count($log->readings) - count($readings), 'problems' => array_slice($log->problems, 0, 50), 'problemsInAll' => count($log->problems),
-            'from' => $moment($readings[0] ?? null), 'to' => $moment($readings[count($readings) - 1] ?? null),
-            'lowest' => $readings === [] ? null : min(array_column($readings, 1)), 'highest' => $readings === [] ? null : max(array_column($readings, 1)),
+            'readings' => count($readings),
+            'inFuture' => count($log->readings) - count($readings),
+            'problems' => array_slice($log->problems, 0, 50),
+            'problemsInAll' => count($log->problems),
+            'from' => $moment($readings[0] ?? null),
+            'to' => $moment($readings[count($readings) - 1] ?? null),
+            'lowest' => $readings === [] ? null : min(array_column($readings, 1)),
+            'highest' => $readings === [] ? null : max(array_column($readings, 1)),
         ]);
     }
 
     public function expect(string $place, Request $request): JsonResponse
     {
         $at = self::place($place);
-        $asked = $request->validate([
-            'fromOn' => ['bail', 'required', 'string', 'date_format:Y-m-d'],
-            'toOn' => ['bail', 'required', 'string', 'date_format:Y-m-d', self::notBefore($request->input('fromOn'))],
-            'celsius' => ['required', 'numeric', 'min:-30', 'max:60'],
-        ], [
-            'fromOn.*' => 'errors.date', 'toOn.*' => 'errors.date',
-            'celsius.*' => 'errors.temperature_range',
-        ]);
+        $asked = $request->validate(
+            [
+                'fromOn' => ['bail', 'required', 'string', 'date_format:Y-m-d'],
+                'toOn' => [
+                    'bail',
+                    'required',
+                    'string',
+                    'date_format:Y-m-d',
+                    self::notBefore($request->input('fromOn')),
+                ],
+                'celsius' => ['required', 'numeric', 'min:-30', 'max:60'],
+            ],
+            [
+                'fromOn.*' => 'errors.date',
+                'toOn.*' => 'errors.date',
+                'celsius.*' => 'errors.temperature_range',
+            ],
+        );
         if (CarbonImmutable::parse($asked['fromOn'])->diffInDays(CarbonImmutable::parse($asked['toOn'])) > 120.0) {
             throw ValidationException::withMessages(['toOn' => 'errors.spell_too_long']);
         }
@@ -132,6 +163,6 @@ final readonly class RoomController
 
     private static function place(string $place): Place
     {
-        return Place::tryFrom($place) ?? throw new NotFoundHttpException;
+        return Place::tryFrom($place) ?? throw new NotFoundHttpException();
     }
 }

@@ -38,25 +38,37 @@ final readonly class SavingController
 
     private const MESSAGES = ['mg.*' => 'errors.saving_range'];
 
-    public function __construct(private CurrentHousehold $current)
-    {
-    }
+    public function __construct(private CurrentHousehold $current) {}
 
     /** Of someone's usual portion, or another; wanted is what is left of their day unless "mg" says otherwise. */
     public function ofBatch(string $batch, Request $request): JsonResponse
     {
         $row = Batch::whole()->findOrFail($batch);
-        $asked = $request->validate([
-            ...self::RULES, 'personId' => ['required', 'string', 'max:26'], 'grams' => ['nullable', 'numeric', 'gt:0', 'max:5000'],
-            'way' => ['nullable', 'string', Rule::enum(ServingStyle::class)], 'phase' => ['nullable', 'string', Rule::enum(Phase::class)],
-        ],
-            [...self::MESSAGES, 'personId.*' => 'errors.which_person', 'grams.*' => 'errors.portion_range', 'way.*' => 'errors.serving_style', 'phase.*' => 'errors.phase']);
+        $asked = $request->validate(
+            [
+                ...self::RULES,
+                'personId' => ['required', 'string', 'max:26'],
+                'grams' => ['nullable', 'numeric', 'gt:0', 'max:5000'],
+                'way' => ['nullable', 'string', Rule::enum(ServingStyle::class)],
+                'phase' => ['nullable', 'string', Rule::enum(Phase::class)],
+            ],
+            [
+                ...self::MESSAGES,
+                'personId.*' => 'errors.which_person',
+                'grams.*' => 'errors.portion_range',
+                'way.*' => 'errors.serving_style',
+                'phase.*' => 'errors.phase',
+            ],
+        );
         $person = Person::query()->findOrFail((string) $asked['personId']);
         $state = Ledgers::of($row)->state();
         $phase = isset($asked['phase']) ? Phase::from($asked['phase']) : BatchStatus::servedPhase($row, $state);
         $grams = (float) ($asked['grams'] ?? $row->usualPortion($person, $phase));
         if ($state->phase($phase)->weightG() < $grams) {
-            throw InvalidInput::at('grams', Message::of('errors.grams_left', grams: (int) floor(max(0.0, $state->phase($phase)->weightG()))));
+            throw InvalidInput::at(
+                'grams',
+                Message::of('errors.grams_left', grams: (int) floor(max(0.0, $state->phase($phase)->weightG()))),
+            );
         }
         $serving = ServingStyle::from($asked['way'] ?? ServingStyle::Drained->value)->plate($phase, Grams::of($grams));
         $now = $serving->sodiumMg($state, Point::typical());
@@ -64,7 +76,17 @@ final readonly class SavingController
         $day = Intakes::of($person, $today, $today)?->days[0];
         $margin = $day === null ? 0.0 : $day->targetMg - $day->totalMg();
 
-        return $this->answer($now, $grams, isset($asked['mg']) ? (float) $asked['mg'] : ($margin > 0.0 && $now > $margin ? $margin : null), fn (?float $wanted): array => SodiumSavings::of($state, $serving, $wanted, OtherJars::of($row, $person, $now, $this->current->get())));
+        return $this->answer(
+            $now,
+            $grams,
+            isset($asked['mg']) ? (float) $asked['mg'] : ($margin > 0.0 && $now > $margin ? $margin : null),
+            fn(?float $wanted): array => SodiumSavings::of(
+                $state,
+                $serving,
+                $wanted,
+                OtherJars::of($row, $person, $now, $this->current->get()),
+            ),
+        );
     }
 
     /** Of a formula's serving, wanted to be low in sodium unless "mg" says otherwise. */
@@ -75,19 +97,36 @@ final readonly class SavingController
         $answer = FormulaAnswer::of(StartFromFormula::read($row->newest));
 
         $lighter = $answer->atFloor();
-        $others = $lighter === null ? [] : [[
-            'remedy' => RemedyKind::AtFloor, 'text' => RemedyKind::atFloor($lighter->strength() ?? 0.0, $answer->strength() ?? 0.0), 'milligrams' => $lighter->typicalServingMg(),
-        ]];
+        $others =
+            $lighter === null
+                ? []
+                : [
+                    [
+                        'remedy' => RemedyKind::AtFloor,
+                        'text' => RemedyKind::atFloor($lighter->strength() ?? 0.0, $answer->strength() ?? 0.0),
+                        'milligrams' => $lighter->typicalServingMg(),
+                    ],
+                ];
 
-        return $this->answer($answer->typicalServingMg(), $answer->plate()->grams->value, (float) ($asked['mg'] ?? SodiumSavings::LOW_SODIUM_MG), static fn (?float $wanted): array => SodiumSavings::of($answer->state, $answer->plate(), $wanted, $others));
+        return $this->answer(
+            $answer->typicalServingMg(),
+            $answer->plate()->grams->value,
+            (float) ($asked['mg'] ?? SodiumSavings::LOW_SODIUM_MG),
+            static fn(?float $wanted): array => SodiumSavings::of($answer->state, $answer->plate(), $wanted, $others),
+        );
     }
 
     /** @param  callable(float|null): list<SodiumSaving>  $savings */
     private function answer(float $now, float $grams, ?float $wanted, callable $savings): JsonResponse
     {
         return new JsonResponse([
-            'grams' => $grams, 'sodium' => WireNumbers::sodium(Band::exact($now)), 'wantedMg' => $wanted,
-            'savings' => $wanted !== null && $now <= $wanted ? [] : array_map(static fn (SodiumSaving $one): array => $one->toArray(), $savings($wanted)),
+            'grams' => $grams,
+            'sodium' => WireNumbers::sodium(Band::exact($now)),
+            'wantedMg' => $wanted,
+            'savings' =>
+                $wanted !== null && $now <= $wanted
+                    ? []
+                    : array_map(static fn(SodiumSaving $one): array => $one->toArray(), $savings($wanted)),
         ]);
     }
 }

@@ -21,29 +21,59 @@ final readonly class SearchController
 
     private const LETTERS = 80;
 
-    public function __construct(private CurrentHousehold $current)
-    {
-    }
+    public function __construct(private CurrentHousehold $current) {}
 
     public function __invoke(Request $request): JsonResponse
     {
-        $asked = mb_substr(trim((string) ($request->validate(['q' => ['nullable', 'string', 'max:500']], ['q.*' => 'errors.search'])['q'] ?? '')),
-            0, self::LETTERS);
+        $asked = mb_substr(
+            trim(
+                (string) ($request->validate(['q' => ['nullable', 'string', 'max:500']], ['q.*' => 'errors.search'])[
+                    'q'
+                ] ?? ''),
+            ),
+            0,
+            self::LETTERS,
+        );
         $household = $this->current->get();
         $days = array_map(
-            static fn (string $date): array => ['kind' => 'day', 'id' => $date, 'name' => $date, 'detail' => '', 'colour' => null],
+            static fn(string $date): array => [
+                'kind' => 'day',
+                'id' => $date,
+                'name' => $date,
+                'detail' => '',
+                'colour' => null,
+            ],
             DayWords::read($asked, $household->today()),
         );
         $things = [];
         foreach (Batch::query()->orderByDesc('started_at')->get() as $batch) {
-            $things["jar {$batch->id}"] = ['kind' => 'jar', 'id' => $batch->id, 'name' => $batch->name, 'colour' => $batch->colour, 'detail' => $batch->emptied_at === null
-                ? 'started '.$household->dateOf($batch->started_at) : 'emptied '.$household->dateOf($batch->emptied_at)];
+            $things["jar {$batch->id}"] = [
+                'kind' => 'jar',
+                'id' => $batch->id,
+                'name' => $batch->name,
+                'colour' => $batch->colour,
+                'detail' =>
+                    $batch->emptied_at === null
+                        ? 'started ' . $household->dateOf($batch->started_at)
+                        : 'emptied ' . $household->dateOf($batch->emptied_at),
+            ];
         }
         foreach (Formula::query()->where('archived_at', null)->get() as $formula) {
-            $things["formula {$formula->id}"] = ['kind' => 'formula', 'id' => $formula->id, 'name' => $formula->name, 'colour' => null, 'detail' => 'formula'];
+            $things["formula {$formula->id}"] = [
+                'kind' => 'formula',
+                'id' => $formula->id,
+                'name' => $formula->name,
+                'colour' => null,
+                'detail' => 'formula',
+            ];
         }
-        $found = (new NameIndex(array_map(static fn (array $thing): array => [$thing['name']], $things)))->find($asked, self::MOST);
+        $found = (new NameIndex(array_map(static fn(array $thing): array => [$thing['name']], $things)))->find(
+            $asked,
+            self::MOST,
+        );
 
-        return new JsonResponse(['hits' => [...$days, ...array_map(static fn (string $id): array => $things[$id], $found)]]);
+        return new JsonResponse([
+            'hits' => [...$days, ...array_map(static fn(string $id): array => $things[$id], $found)],
+        ]);
     }
 }

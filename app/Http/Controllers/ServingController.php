@@ -42,8 +42,13 @@ final class ServingController
     public function together(DishRequest $request, ServeDish $serve): JsonResponse
     {
         $servings = $serve(
-            $request->string('batchId')->value(), $request->portions(), $request->dish(), $request->phase(), $request->way(),
-            $request->moment(), $request->string('requestKey')->value(),
+            $request->string('batchId')->value(),
+            $request->portions(),
+            $request->dish(),
+            $request->phase(),
+            $request->way(),
+            $request->moment(),
+            $request->string('requestKey')->value(),
         );
 
         return new JsonResponse(['servings' => self::shown($servings)], 201);
@@ -54,10 +59,22 @@ final class ServingController
     {
         Serving::query()->findOrFail($serving);
 
-        return new JsonResponse(ServingView::of($change->one(
-            $serving, $request->string('batchId')->value(), $request->string('personId')->value(), $request->grams(), $request->phase(), $request->way(),
-            $request->moment(), $request->string('requestKey')->value(),
-        )->load(self::SHOWN)));
+        return new JsonResponse(
+            ServingView::of(
+                $change
+                    ->one(
+                        $serving,
+                        $request->string('batchId')->value(),
+                        $request->string('personId')->value(),
+                        $request->grams(),
+                        $request->phase(),
+                        $request->way(),
+                        $request->moment(),
+                        $request->string('requestKey')->value(),
+                    )
+                    ->load(self::SHOWN),
+            ),
+        );
     }
 
     /** The same for a dish, by any share of it. */
@@ -66,10 +83,20 @@ final class ServingController
         Serving::query()->findOrFail($serving);
         $dish = $request->dish() ?? throw ValidationException::withMessages(['dishAmount' => 'errors.dish_amount']);
 
-        return new JsonResponse(['servings' => self::shown($change->dish(
-            $serving, $request->string('batchId')->value(), $request->portions(), $dish, $request->phase(), $request->way(),
-            $request->moment(), $request->string('requestKey')->value(),
-        ))]);
+        return new JsonResponse([
+            'servings' => self::shown(
+                $change->dish(
+                    $serving,
+                    $request->string('batchId')->value(),
+                    $request->portions(),
+                    $dish,
+                    $request->phase(),
+                    $request->way(),
+                    $request->moment(),
+                    $request->string('requestKey')->value(),
+                ),
+            ),
+        ]);
     }
 
     public function destroy(string $serving, UndoServing $undo): JsonResponse
@@ -83,6 +110,6 @@ final class ServingController
      */
     private static function shown(array $servings): array
     {
-        return array_map(static fn (Serving $one): array => ServingView::of($one->load(self::SHOWN)), $servings);
+        return array_map(static fn(Serving $one): array => ServingView::of($one->load(self::SHOWN)), $servings);
     }
 }

@@ -22,11 +22,14 @@ final class SessionController
 
     public function store(Request $request): JsonResponse
     {
-        $credentials = $request->validate([
-            'email' => ['required', 'string', 'max:190'],
-            'password' => ['required', 'string', 'max:200'],
-        ], ['email.required' => 'errors.email_missing', 'password.required' => 'errors.password_missing']);
-        if (! Auth::attempt($credentials, remember: true)) {
+        $credentials = $request->validate(
+            [
+                'email' => ['required', 'string', 'max:190'],
+                'password' => ['required', 'string', 'max:200'],
+            ],
+            ['email.required' => 'errors.email_missing', 'password.required' => 'errors.password_missing'],
+        );
+        if (!Auth::attempt($credentials, remember: true)) {
             throw ValidationException::withMessages(['email' => 'errors.sign_in']);
         }
         $request->session()->regenerate();

@@ -24,9 +24,7 @@ final readonly class WeekController
 
     private const KEY_MESSAGE = ['requestKey.*' => 'errors.request_key'];
 
-    public function __construct(private CurrentHousehold $current, private ChangeWeek $change)
-    {
-    }
+    public function __construct(private CurrentHousehold $current, private ChangeWeek $change) {}
 
     public function show(string $date): JsonResponse
     {
@@ -43,7 +41,10 @@ final readonly class WeekController
 
     public function fill(string $date, Request $request): JsonResponse
     {
-        $asked = $request->validate([...self::KEY, 'rest' => ['required', 'boolean']], [...self::KEY_MESSAGE, 'rest.*' => 'errors.fill_rest']);
+        $asked = $request->validate(
+            [...self::KEY, 'rest' => ['required', 'boolean']],
+            [...self::KEY_MESSAGE, 'rest.*' => 'errors.fill_rest'],
+        );
         $from = $this->from($date);
         $this->change->fill($from, (bool) $asked['rest'], $asked['requestKey']);
 

@@ -31,9 +31,7 @@ final readonly class ApplyIdempotencyKey
 
     private const MOST_BYTES = 4_000_000;
 
-    public function __construct(private HouseholdTransaction $transaction)
-    {
-    }
+    public function __construct(private HouseholdTransaction $transaction) {}
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
@@ -42,12 +40,17 @@ final readonly class ApplyIdempotencyKey
         if ($key === null) {
             return $next($request);
         }
-        if (! is_string($key) || ! Str::isUlid($key)) {
-            return new JsonResponse(['message' => Message::of('errors.request_key'), 'errors' => ['requestKey' => [Message::of('errors.request_key')]]],
-                422);
+        if (!is_string($key) || !Str::isUlid($key)) {
+            return new JsonResponse(
+                [
+                    'message' => Message::of('errors.request_key'),
+                    'errors' => ['requestKey' => [Message::of('errors.request_key')]],
+                ],
+                422,
+            );
         }
         try {
-            return ($this->transaction)(fn (): Response => $this->once(strtoupper($key), $request, $next));
+            return ($this->transaction)(fn(): Response => $this->once(strtoupper($key), $request, $next));
         } catch (RejectedChange $refusal) {
             return $refusal->response;
         }
@@ -74,10 +77,15 @@ final readonly class ApplyIdempotencyKey
         if ($response->getStatusCode() >= 400) {
             throw self::isConcurrency($response) ?? new RejectedChange($response);
         }
-        AnsweredRequest::query()->where('created_at', '<', CarbonImmutable::now()->subDays(self::KEPT_DAYS))->delete();
+        AnsweredRequest::query()
+            ->where('created_at', '<', CarbonImmutable::now()->subDays(self::KEPT_DAYS))
+            ->delete();
         $answer = (string) $response->getContent();
         AnsweredRequest::create([
-            'key' => $key, 'operation' => $operation, 'digest' => $digest, 'status' => $response->getStatusCode(),
+            'key' => $key,
+            'operation' => $operation,
+            'digest' => $digest,
+            'status' => $response->getStatusCode(),
             'answer' => strlen($answer) > self::MOST_BYTES ? '{}' : $answer,
         ]);
 
@@ -87,22 +95,34 @@ final readonly class ApplyIdempotencyKey
     /** What was written, and when, so that the screen can offer to change it. */
     private static function conflict(Message $message, AnsweredRequest $known): JsonResponse
     {
-        return new JsonResponse([
-            'message' => $message,
-            'written' => [
-                'operation' => $known->operation, 'at' => $known->created_at->toIso8601String(), 'isUndone' => $known->spent_at !== null,
-                'answer' => (object) json_decode($known->answer, true),
+        return new JsonResponse(
+            [
+                'message' => $message,
+                'written' => [
+                    'operation' => $known->operation,
+                    'at' => $known->created_at->toIso8601String(),
+                    'isUndone' => $known->spent_at !== null,
+                    'answer' => (object) json_decode($known->answer, true),
+                ],
             ],
-        ], 409);
+            409,
+        );
     }
 
     private static function digest(string $operation, Request $request): string
     {
         $body = $request->except(['requestKey', ...array_keys($request->allFiles())]);
-        $files = array_map(static fn (mixed $file): string => $file instanceof UploadedFile && $file->isValid() ? (string) hash_file('sha256', $file->getPathname()) : '',
-            $request->allFiles());
+        $files = array_map(
+            static fn(mixed $file): string => $file instanceof UploadedFile && $file->isValid()
+                ? (string) hash_file('sha256', $file->getPathname())
+                : '',
+            $request->allFiles(),
+        );
 
-        return hash('sha256', json_encode([$operation, self::sorted($body), $files], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
+        return hash(
+            'sha256',
+            json_encode([$operation, self::sorted($body), $files], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
+        );
     }
 
     /**
@@ -113,18 +133,23 @@ final readonly class ApplyIdempotencyKey
      */
     private static function sorted(array $values): array
     {
-        if (! array_is_list($values)) {
+        if (!array_is_list($values)) {
             ksort($values);
         }
 
-        return array_map(static fn (mixed $value): mixed => is_array($value) ? self::sorted($value) : $value, $values);
+        return array_map(static fn(mixed $value): mixed => is_array($value) ? self::sorted($value) : $value, $values);
     }
 
     /** Two that waited for each other: the transaction begins again. */
     private static function isConcurrency(Response $response): ?Throwable
     {
-        $error = $response instanceof JsonResponse || $response instanceof \Illuminate\Http\Response ? $response->exception : null;
+        $error =
+            $response instanceof JsonResponse || $response instanceof \Illuminate\Http\Response
+                ? $response->exception
+                : null;
 
-        return $error !== null && app(ConcurrencyErrorDetector::class)->causedByConcurrencyError($error) ? $error : null;
+        return $error !== null && app(ConcurrencyErrorDetector::class)->causedByConcurrencyError($error)
+            ? $error
+            : null;
     }
 }

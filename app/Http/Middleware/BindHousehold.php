@@ -16,16 +16,14 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final readonly class BindHousehold
 {
-    public function __construct(private CurrentHousehold $current)
-    {
-    }
+    public function __construct(private CurrentHousehold $current) {}
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $user = $request->user();
-        if (! $user instanceof User) {
-            throw new AuthenticationException;
+        if (!($user instanceof User)) {
+            throw new AuthenticationException();
         }
         $this->current->set($user->household);
 

@@ -19,15 +19,20 @@ final class RejectMalformedRequests
     /** Bytes of a body; files of a whole kitchen, recipes, logs and intake are larger than what is typed. */
     private const MOST_TYPED = 512 * 1024;
 
-    private const LARGE = ['api/kitchen/file' => 50 * 1024 * 1024, 'api/notes/*/photo' => 10 * 1024 * 1024,
-        'api/*/import' => 12 * 1024 * 1024, 'api/*/preview' => 8 * 1024 * 1024, 'api/rooms/*/log' => 4 * 1024 * 1024];
+    private const LARGE = [
+        'api/kitchen/file' => 50 * 1024 * 1024,
+        'api/notes/*/photo' => 10 * 1024 * 1024,
+        'api/*/import' => 12 * 1024 * 1024,
+        'api/*/preview' => 8 * 1024 * 1024,
+        'api/rooms/*/log' => 4 * 1024 * 1024,
+    ];
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $path = rawurldecode($request->getPathInfo());
-        if (str_contains($path, "\0") || ! mb_check_encoding($path, 'UTF-8')) {
-            throw new NotFoundHttpException;
+        if (str_contains($path, "\0") || !mb_check_encoding($path, 'UTF-8')) {
+            throw new NotFoundHttpException();
         }
         if ((int) $request->headers->get('Content-Length', '0') > self::most($request)) {
             throw new HttpException(413);

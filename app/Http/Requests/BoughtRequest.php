@@ -48,10 +48,17 @@ final class BoughtRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'name.*' => 'errors.jar_name_80', 'foodId.*' => 'errors.bought_food', 'amount.*' => 'errors.bought_amount',
-            'servingAmount.*' => 'errors.bought_serving', 'phase.*' => 'errors.bought_phase', 'isLive.*' => 'errors.is_live',
-            'allergens.*' => 'errors.allergen', 'useBy.*' => 'errors.date', 'place.*' => 'errors.place',
-            'requestKey.*' => 'errors.request_key', ...self::LABEL_MESSAGES,
+            'name.*' => 'errors.jar_name_80',
+            'foodId.*' => 'errors.bought_food',
+            'amount.*' => 'errors.bought_amount',
+            'servingAmount.*' => 'errors.bought_serving',
+            'phase.*' => 'errors.bought_phase',
+            'isLive.*' => 'errors.is_live',
+            'allergens.*' => 'errors.allergen',
+            'useBy.*' => 'errors.date',
+            'place.*' => 'errors.place',
+            'requestKey.*' => 'errors.request_key',
+            ...self::LABEL_MESSAGES,
         ];
     }
 
@@ -71,8 +78,18 @@ final class BoughtRequest extends FormRequest
         $sodium = $this->sodium();
 
         return new Produce(
-            $food->id, $this->string('name')->trim()->value(), min($food->waterPer100g, 100.0 - SodiumChloride::gramsFor($sodium->high)), $sodium, $food->density, $food->shape, $food->hollow, $this->boolean('isLive'),
-            $food->brineFloor, $food->tissue, array_values(array_map(Allergen::from(...), array_unique((array) $this->validated('allergens')))), null,
+            $food->id,
+            $this->string('name')->trim()->value(),
+            min($food->waterPer100g, 100.0 - SodiumChloride::gramsFor($sodium->high)),
+            $sodium,
+            $food->density,
+            $food->shape,
+            $food->hollow,
+            $this->boolean('isLive'),
+            $food->brineFloor,
+            $food->tissue,
+            array_values(array_map(Allergen::from(...), array_unique((array) $this->validated('allergens')))),
+            null,
         );
     }
 
@@ -85,6 +102,8 @@ final class BoughtRequest extends FormRequest
             throw InvalidInput::at($field, $refusal->explanation());
         }
 
-        return $grams->isZero() || $grams->value > 20_000.0 ? throw ValidationException::withMessages([$field => 'errors.bought_range']) : $grams;
+        return $grams->isZero() || $grams->value > 20_000.0
+            ? throw ValidationException::withMessages([$field => 'errors.bought_range'])
+            : $grams;
     }
 }

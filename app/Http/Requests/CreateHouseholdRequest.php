@@ -34,7 +34,7 @@ final class CreateHouseholdRequest extends FormRequest
             'people.*.preset' => ['nullable', 'string', Rule::enum(TargetPreset::class)],
             'people.*.targetMg' => ['required_without:people.*.preset', 'nullable', 'integer', 'min:200', 'max:10000'],
             'people.*.restOfDietMg' => ['required', 'integer', 'min:0', 'max:10000'],
-            'jarCounts' => ['present', 'array', 'max:'.count(SeedPantry::JARS)],
+            'jarCounts' => ['present', 'array', 'max:' . count(SeedPantry::JARS)],
             'jarCounts.*' => ['integer', 'min:0', 'max:200'],
         ];
     }

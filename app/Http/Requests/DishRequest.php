@@ -39,9 +39,15 @@ final class DishRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'batchId.*' => 'errors.which_jar', 'portions.*.personId.*' => 'errors.portion_people', 'portions.*.amount.*' => 'errors.portion_amount',
-            'portions.*.share.*' => 'errors.dish_share', 'portions.*' => 'errors.who_eats', 'dishAmount.*' => 'errors.dish_amount',
-            'phase.*' => 'errors.choice', 'way.*' => 'errors.choice', ...self::momentMessages(),
+            'batchId.*' => 'errors.which_jar',
+            'portions.*.personId.*' => 'errors.portion_people',
+            'portions.*.amount.*' => 'errors.portion_amount',
+            'portions.*.share.*' => 'errors.dish_share',
+            'portions.*' => 'errors.who_eats',
+            'dishAmount.*' => 'errors.dish_amount',
+            'phase.*' => 'errors.choice',
+            'way.*' => 'errors.choice',
+            ...self::momentMessages(),
             'requestKey.*' => 'errors.request_key',
         ];
     }
@@ -56,20 +62,40 @@ final class DishRequest extends FormRequest
         $dish = $this->dish();
         $portions = [];
         foreach (array_values((array) $this->validated('portions')) as $i => $one) {
-            $grams = $dish === null ? self::portion((string) ($one['amount'] ?? ''), $one['personId'], "portions.{$i}.amount")
-                : Grams::of($dish->value * (float) ($one['share'] ?? throw ValidationException::withMessages(["portions.{$i}.share" => 'errors.which_share'])));
+            $grams =
+                $dish === null
+                    ? self::portion((string) ($one['amount'] ?? ''), $one['personId'], "portions.{$i}.amount")
+                    : Grams::of(
+                        $dish->value *
+                            (float) ($one['share'] ??
+                                throw ValidationException::withMessages([
+                                    "portions.{$i}.share" => 'errors.which_share',
+                                ])),
+                    );
             $portions[] = ['personId' => $one['personId'], 'grams' => $grams];
         }
-        if ($dish !== null && array_sum(array_map(static fn (array $one): float => $one['grams']->value, $portions)) > $dish->value * (1.0 + 1e-6)) {
+        if (
+            $dish !== null &&
+            array_sum(array_map(static fn(array $one): float => $one['grams']->value, $portions)) >
+                $dish->value * (1.0 + 1e-6)
+        ) {
             throw ValidationException::withMessages(['portions' => 'errors.dish_too_much']);
         }
 
-        return $portions === [] ? throw ValidationException::withMessages(['portions' => 'errors.who_eats']) : $portions;
+        return $portions === []
+            ? throw ValidationException::withMessages(['portions' => 'errors.who_eats'])
+            : $portions;
     }
 
     /** @throws ValidationException */
     public function dish(): ?Grams
     {
-        return $this->filled('dishAmount') ? self::portion($this->string('dishAmount')->value(), $this->string('portions.0.personId')->value(), 'dishAmount') : null;
+        return $this->filled('dishAmount')
+            ? self::portion(
+                $this->string('dishAmount')->value(),
+                $this->string('portions.0.personId')->value(),
+                'dishAmount',
+            )
+            : null;
     }
 }

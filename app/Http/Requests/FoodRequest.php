@@ -66,10 +66,18 @@ final class FoodRequest extends FormRequest
         $sodium = $this->hasAny(self::SODIUM) ? [] : ['sodiumPer100g' => $food->produce()->sodiumPer100g->typical];
 
         return [
-            ...$sodium, 'name' => $food->name, 'use' => $food->use, 'waterPer100g' => $food->water_g_per_100g,
+            ...$sodium,
+            'name' => $food->name,
+            'use' => $food->use,
+            'waterPer100g' => $food->water_g_per_100g,
             'density' => $food->density_g_per_ml,
-            'shape' => $food->shape->value, 'tissue' => $food->tissue->value, 'hollow' => $food->hollow, 'live' => $food->live,
-            'traits' => array_column($food->traits(), 'value'), 'allergens' => $food->allergens, 'notFor' => $food->not_for,
+            'shape' => $food->shape->value,
+            'tissue' => $food->tissue->value,
+            'hollow' => $food->hollow,
+            'live' => $food->live,
+            'traits' => array_column($food->traits(), 'value'),
+            'allergens' => $food->allergens,
+            'notFor' => $food->not_for,
         ];
     }
 
@@ -86,16 +94,27 @@ final class FoodRequest extends FormRequest
         }
 
         return [
-            'name' => $this->string('name')->trim()->value(), 'use' => $this->string('use')->value(),
+            'name' => $this->string('name')->trim()->value(),
+            'use' => $this->string('use')->value(),
             'water_g_per_100g' => $this->float('waterPer100g'),
-            ...($this->isSent(...self::SODIUM) ? [
-                ...Ingredient::sodium()->write($band), 'source' => $this->source(),
-                'label_sodium_mg' => $this->input('labelSodiumMg'), 'label_serving_g' => $this->input('labelServingGrams'),
-            ] : []),
-            ...($this->isSent('traits') && $this->input('traits') !== null ? ['traits' => array_values((array) $this->validated('traits'))] : []),
-            'density_g_per_ml' => $this->float('density'), 'shape' => $this->string('shape')->value(), 'tissue' => $this->string('tissue')->value(),
-            'hollow' => $this->boolean('hollow'), 'live' => $this->boolean('live'),
-            'allergens' => array_values((array) $this->validated('allergens')), 'not_for' => array_values((array) $this->validated('notFor')),
+            ...$this->isSent(...self::SODIUM)
+                ? [
+                    ...Ingredient::sodium()->write($band),
+                    'source' => $this->source(),
+                    'label_sodium_mg' => $this->input('labelSodiumMg'),
+                    'label_serving_g' => $this->input('labelServingGrams'),
+                ]
+                : [],
+            ...$this->isSent('traits') && $this->input('traits') !== null
+                ? ['traits' => array_values((array) $this->validated('traits'))]
+                : [],
+            'density_g_per_ml' => $this->float('density'),
+            'shape' => $this->string('shape')->value(),
+            'tissue' => $this->string('tissue')->value(),
+            'hollow' => $this->boolean('hollow'),
+            'live' => $this->boolean('live'),
+            'allergens' => array_values((array) $this->validated('allergens')),
+            'not_for' => array_values((array) $this->validated('notFor')),
         ];
     }
 }

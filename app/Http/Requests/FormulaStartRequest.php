@@ -29,10 +29,7 @@ final class FormulaStartRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return [
-            ...FormulaScaler::messages(),
-            ...$this->jarMessages(),
-        ];
+        return [...FormulaScaler::messages(), ...$this->jarMessages()];
     }
 
     public function jarId(): ?string

@@ -19,7 +19,8 @@ final class HoldDownRequest extends FormRequest
     {
         return [
             ...$this->versionRules(),
-            'name' => ['required', 'string', 'max:80'], 'volumeMl' => ['required', 'numeric', 'min:0', 'max:5000'],
+            'name' => ['required', 'string', 'max:80'],
+            'volumeMl' => ['required', 'numeric', 'min:0', 'max:5000'],
             'howMany' => ['required', 'integer', 'min:0', 'max:200'],
         ];
     }
@@ -29,7 +30,8 @@ final class HoldDownRequest extends FormRequest
     {
         return [
             ...$this->versionMessages(),
-            'name.*' => 'errors.name', 'volumeMl.*' => 'errors.weight_volume',
+            'name.*' => 'errors.name',
+            'volumeMl.*' => 'errors.weight_volume',
             'howMany.*' => 'errors.weight_count',
         ];
     }
@@ -37,8 +39,11 @@ final class HoldDownRequest extends FormRequest
     /** @return array<string, mixed> columns of the row */
     public function columns(): array
     {
-        return ['name' => $this->string('name')->trim()->value(), 'volume_ml' => $this->float('volumeMl'),
-            'how_many' => $this->integer('howMany')];
+        return [
+            'name' => $this->string('name')->trim()->value(),
+            'volume_ml' => $this->float('volumeMl'),
+            'how_many' => $this->integer('howMany'),
+        ];
     }
 
     /** @return array<string, mixed> */

@@ -54,10 +54,14 @@ final class HouseholdRequest extends FormRequest
         $household = app(CurrentHousehold::class)->get();
 
         return [
-            'name' => $household->name, 'timeZone' => $household->time_zone,
-            'spoonSystem' => $household->spoon_system->value, 'measureBy' => $household->measure_by,
-            'weekStart' => $household->week_start, 'quietFrom' => $household->quiet_from,
-            'quietTo' => $household->quiet_to, 'aim' => $household->aim->value,
+            'name' => $household->name,
+            'timeZone' => $household->time_zone,
+            'spoonSystem' => $household->spoon_system->value,
+            'measureBy' => $household->measure_by,
+            'weekStart' => $household->week_start,
+            'quietFrom' => $household->quiet_from,
+            'quietTo' => $household->quiet_to,
+            'aim' => $household->aim->value,
         ];
     }
 
@@ -65,10 +69,14 @@ final class HouseholdRequest extends FormRequest
     public function columns(): array
     {
         return [
-            'name' => $this->string('name')->trim()->value(), 'time_zone' => $this->string('timeZone')->value(),
-            'spoon_system' => $this->string('spoonSystem')->value(), 'measure_by' => $this->string('measureBy')->value(),
-            'week_start' => $this->integer('weekStart'), 'quiet_from' => $this->string('quietFrom')->value(),
-            'quiet_to' => $this->string('quietTo')->value(), 'aim' => $this->string('aim')->value(),
+            'name' => $this->string('name')->trim()->value(),
+            'time_zone' => $this->string('timeZone')->value(),
+            'spoon_system' => $this->string('spoonSystem')->value(),
+            'measure_by' => $this->string('measureBy')->value(),
+            'week_start' => $this->integer('weekStart'),
+            'quiet_from' => $this->string('quietFrom')->value(),
+            'quiet_to' => $this->string('quietTo')->value(),
+            'aim' => $this->string('aim')->value(),
         ];
     }
 }

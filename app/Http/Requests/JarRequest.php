@@ -56,8 +56,12 @@ final class JarRequest extends FormRequest
         $jar = Jar::query()->findOrFail((string) $this->route('jar'));
 
         return [
-            'name' => $jar->name, 'nominalMl' => $jar->nominal_ml, 'mouthMm' => $jar->mouth_mm,
-            'bodyMm' => $jar->body_mm, 'cover' => $jar->cover, 'howMany' => $jar->how_many,
+            'name' => $jar->name,
+            'nominalMl' => $jar->nominal_ml,
+            'mouthMm' => $jar->mouth_mm,
+            'bodyMm' => $jar->body_mm,
+            'cover' => $jar->cover,
+            'howMany' => $jar->how_many,
         ];
     }
 
@@ -69,14 +73,22 @@ final class JarRequest extends FormRequest
     public function columns(): array
     {
         try {
-            Geometry::of(Millilitres::of($this->float('nominalMl')), Millimetres::of($this->float('mouthMm')), Millimetres::of($this->float('bodyMm')));
+            Geometry::of(
+                Millilitres::of($this->float('nominalMl')),
+                Millimetres::of($this->float('mouthMm')),
+                Millimetres::of($this->float('bodyMm')),
+            );
         } catch (InvalidQuantity $refusal) {
             throw InvalidInput::at('bodyMm', $refusal->explanation());
         }
 
         return [
-            'name' => $this->string('name')->trim()->value(), 'nominal_ml' => $this->float('nominalMl'), 'mouth_mm' => $this->float('mouthMm'),
-            'body_mm' => $this->float('bodyMm'), 'cover' => $this->string('cover')->value(), 'how_many' => $this->integer('howMany'),
+            'name' => $this->string('name')->trim()->value(),
+            'nominal_ml' => $this->float('nominalMl'),
+            'mouth_mm' => $this->float('mouthMm'),
+            'body_mm' => $this->float('bodyMm'),
+            'cover' => $this->string('cover')->value(),
+            'how_many' => $this->integer('howMany'),
         ];
     }
 }

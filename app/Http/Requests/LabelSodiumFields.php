@@ -46,7 +46,8 @@ trait LabelSodiumFields
     private function sodium(): Band
     {
         $typical = match (true) {
-            $this->filled('labelSodiumMg') => $this->float('labelSodiumMg') / $this->float('labelServingGrams') * 100.0,
+            $this->filled('labelSodiumMg') => ($this->float('labelSodiumMg') / $this->float('labelServingGrams')) *
+                100.0,
             $this->filled('labelSaltPer100g') => LabelSodium::ofSalt($this->float('labelSaltPer100g')),
             $this->filled('sodiumPer100g') => $this->float('sodiumPer100g'),
             default => throw ValidationException::withMessages(['sodiumPer100g' => 'errors.label_missing']),

@@ -40,8 +40,12 @@ final class OtherFoodRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'personId.*' => 'errors.which_person', 'name.*' => 'errors.what_eaten', 'eatenOn.*' => 'errors.date', 'how.*' => 'errors.sodium_missing',
-            'insteadOf.*' => 'errors.instead_of', 'requestKey.*' => 'errors.request_key',
+            'personId.*' => 'errors.which_person',
+            'name.*' => 'errors.what_eaten',
+            'eatenOn.*' => 'errors.date',
+            'how.*' => 'errors.sodium_missing',
+            'insteadOf.*' => 'errors.instead_of',
+            'requestKey.*' => 'errors.request_key',
         ];
     }
 
@@ -63,8 +67,12 @@ final class OtherFoodRequest extends FormRequest
         }
 
         return [
-            'person_id' => Person::query()->findOrFail($this->string('personId')->value())->id, 'eaten_on' => $this->eatenOn(), 'name' => $this->string('name')->trim()->value(),
-            'sodium_mg' => $sodium, 'instead_of' => array_values((array) ($this->validated('insteadOf') ?? [])), 'how' => $how,
+            'person_id' => Person::query()->findOrFail($this->string('personId')->value())->id,
+            'eaten_on' => $this->eatenOn(),
+            'name' => $this->string('name')->trim()->value(),
+            'sodium_mg' => $sodium,
+            'instead_of' => array_values((array) ($this->validated('insteadOf') ?? [])),
+            'how' => $how,
         ];
     }
 }

@@ -18,7 +18,7 @@ trait PartialUpdate
 
     protected function prepareForValidation(): void
     {
-        if (! $this->isMethod('PUT')) {
+        if (!$this->isMethod('PUT')) {
             return;
         }
         $this->sent = array_map(strval(...), array_keys($this->all()));
@@ -26,11 +26,23 @@ trait PartialUpdate
         $lists = [];
         foreach ($before as $field => $now) {
             $change = $this->input($field);
-            if (is_array($now) && array_is_list($now) && is_array($change) && (isset($change['added']) || isset($change['removed']))) {
+            if (
+                is_array($now) &&
+                array_is_list($now) &&
+                is_array($change) &&
+                (isset($change['added']) || isset($change['removed']))
+            ) {
                 $added = is_array($change['added'] ?? []) ? $change['added'] ?? [] : [];
                 $removed = is_array($change['removed'] ?? []) ? $change['removed'] ?? [] : [];
-                $lists[$field] = array_values(array_unique([...array_filter($now, static fn (mixed $one): bool => ! in_array($one, $removed, true)), ...$added],
-                    SORT_REGULAR));
+                $lists[$field] = array_values(
+                    array_unique(
+                        [
+                            ...array_filter($now, static fn(mixed $one): bool => !in_array($one, $removed, true)),
+                            ...$added,
+                        ],
+                        SORT_REGULAR,
+                    ),
+                );
             }
         }
         $this->merge([...$before, ...$this->all(), ...$lists]);

@@ -70,8 +70,11 @@ final class PersonRequest extends FormRequest
         $before = KitchenView::person($person);
 
         // A preset is chosen in this very change or not at all.
-        return [...array_diff_key($before, ['id' => 0, 'version' => 0, 'before' => 0]), 'restOfDiet' => (array) $before['restOfDiet'],
-            'targetSource' => $person->currentTarget()->target_source];
+        return [
+            ...array_diff_key($before, ['id' => 0, 'version' => 0, 'before' => 0]),
+            'restOfDiet' => (array) $before['restOfDiet'],
+            'targetSource' => $person->currentTarget()->target_source,
+        ];
     }
 
     /** @return array<string, mixed> columns of the person */
@@ -79,8 +82,10 @@ final class PersonRequest extends FormRequest
     {
         return [
             'name' => $this->string('name')->trim()->value(),
-            'usual_serving_g' => $this->float('usualServingGrams'), 'usual_condiment_g' => $this->float('usualCondimentGrams'),
-            'live_goal' => $this->integer('liveGoal'), 'limit_is_hard' => $this->boolean('limitIsHard'),
+            'usual_serving_g' => $this->float('usualServingGrams'),
+            'usual_condiment_g' => $this->float('usualCondimentGrams'),
+            'live_goal' => $this->integer('liveGoal'),
+            'limit_is_hard' => $this->boolean('limitIsHard'),
             'allergens' => array_values(array_unique((array) $this->validated('allergens'))),
             'dislikes' => array_values(array_unique((array) $this->validated('dislikes'))),
         ];
@@ -94,8 +99,18 @@ final class PersonRequest extends FormRequest
 
         return [
             'target_sodium_mg' => $preset?->milligrams() ?? $this->integer('targetMg'),
-            'target_source' => $preset !== null ? StoredText::of($preset->source()) : ($source === '' ? StoredText::of(Message::of('target_preset_source.own')) : $source),
-            'rest' => BackgroundDiet::of(array_map(static fn (array $meals): array => array_map(intval(...), $meals), (array) $this->validated('restOfDiet')))->toArray(),
+            'target_source' =>
+                $preset !== null
+                    ? StoredText::of($preset->source())
+                    : ($source === ''
+                        ? StoredText::of(Message::of('target_preset_source.own'))
+                        : $source),
+            'rest' => BackgroundDiet::of(
+                array_map(
+                    static fn(array $meals): array => array_map(intval(...), $meals),
+                    (array) $this->validated('restOfDiet'),
+                ),
+            )->toArray(),
         ];
     }
 

@@ -26,9 +26,13 @@ trait PortionFields
     private static function portion(string $typed, string $personId, string $path): Grams
     {
         try {
-            $grams = preg_match('/^\s*(.+?)\s*fork(?:s|fuls?)?\s*$/i', $typed, $forks) === 1
-                ? Grams::of(KitchenAmount::parse("{$forks[1]} g")->grams()->value * Person::query()->findOrFail($personId)->usual_serving_g)
-                : KitchenAmount::parse($typed)->grams();
+            $grams =
+                preg_match('/^\s*(.+?)\s*fork(?:s|fuls?)?\s*$/i', $typed, $forks) === 1
+                    ? Grams::of(
+                        KitchenAmount::parse("{$forks[1]} g")->grams()->value *
+                            Person::query()->findOrFail($personId)->usual_serving_g,
+                    )
+                    : KitchenAmount::parse($typed)->grams();
         } catch (InvalidQuantity $refusal) {
             throw InvalidInput::at($path, $refusal->explanation());
         }
@@ -60,15 +64,19 @@ trait PortionFields
     private static function momentMessages(): array
     {
         return [
-            'eatenOn.*' => 'errors.date', 'eatenAt.*' => 'errors.hour',
+            'eatenOn.*' => 'errors.date',
+            'eatenAt.*' => 'errors.hour',
             'meal.*' => 'errors.meal',
         ];
     }
 
     public function moment(): ServingMoment
     {
-        return new ServingMoment($this->eatenOn(), $this->enum('meal', Meal::class),
-            $this->filled('eatenAt') ? $this->string('eatenAt')->value() : null);
+        return new ServingMoment(
+            $this->eatenOn(),
+            $this->enum('meal', Meal::class),
+            $this->filled('eatenAt') ? $this->string('eatenAt')->value() : null,
+        );
     }
 
     /** The day the cook means: the one named, or today in the household's own calendar. */

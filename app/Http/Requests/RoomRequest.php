@@ -40,7 +40,7 @@ final class RoomRequest extends FormRequest
 
     public function place(): Place
     {
-        return Place::tryFrom((string) $this->route('place')) ?? throw new NotFoundHttpException;
+        return Place::tryFrom((string) $this->route('place')) ?? throw new NotFoundHttpException();
     }
 
     /** @return array<string, mixed> */
@@ -48,6 +48,10 @@ final class RoomRequest extends FormRequest
     {
         $room = Room::at($this->place());
 
-        return ['usualCelsius' => $room->usual_celsius, 'swingCelsius' => $room->swing_celsius, 'warmestHour' => $room->warmest_hour];
+        return [
+            'usualCelsius' => $room->usual_celsius,
+            'swingCelsius' => $room->swing_celsius,
+            'warmestHour' => $room->warmest_hour,
+        ];
     }
 }

@@ -29,9 +29,9 @@ final class RotationRequest extends FormRequest
             'lines.*.timesAWeek' => ['required', 'numeric', 'min:0', 'max:7'],
             'lines.*.months' => ['present', 'array', 'list', 'max:12'],
             'lines.*.months.*' => ['integer', 'min:1', 'max:12', 'distinct'],
-            'perDay' => ['required', 'integer', 'min:1', 'max:'.WeekPlan::MOST_PER_DAY],
+            'perDay' => ['required', 'integer', 'min:1', 'max:' . WeekPlan::MOST_PER_DAY],
             'hasNew' => ['required', 'boolean'],
-            'weights' => ['required', 'array:'.implode(',', Planning::WEIGHTS)],
+            'weights' => ['required', 'array:' . implode(',', Planning::WEIGHTS)],
             'weights.*' => ['numeric', 'min:0', 'max:10000'],
         ];
     }
@@ -54,16 +54,29 @@ final class RotationRequest extends FormRequest
     /** @return list<array{id: string|null, name: string, formula_id: string|null, likenesses: list<string>, weekdays: list<int>, times_a_week: float, months: list<int>}> */
     public function lines(): array
     {
-        return array_values(array_map(static fn (array $line): array => [
-            'id' => $line['id'] ?? null, 'name' => trim($line['name']), 'formula_id' => $line['formulaId'] ?? null,
-            'likenesses' => array_values($line['likenesses']), 'weekdays' => array_values(array_map(intval(...), $line['weekdays'])),
-            'times_a_week' => $line['weekdays'] === [] ? (float) $line['timesAWeek'] : (float) count($line['weekdays']),
-            'months' => array_values(array_map(intval(...), $line['months'])),
-        ], (array) $this->validated('lines')));
+        return array_values(
+            array_map(
+                static fn(array $line): array => [
+                    'id' => $line['id'] ?? null,
+                    'name' => trim($line['name']),
+                    'formula_id' => $line['formulaId'] ?? null,
+                    'likenesses' => array_values($line['likenesses']),
+                    'weekdays' => array_values(array_map(intval(...), $line['weekdays'])),
+                    'times_a_week' =>
+                        $line['weekdays'] === [] ? (float) $line['timesAWeek'] : (float) count($line['weekdays']),
+                    'months' => array_values(array_map(intval(...), $line['months'])),
+                ],
+                (array) $this->validated('lines'),
+            ),
+        );
     }
 
     public function planning(): Planning
     {
-        return Planning::of(['perDay' => $this->integer('perDay'), 'hasNew' => $this->boolean('hasNew'), 'weights' => $this->validated('weights')]);
+        return Planning::of([
+            'perDay' => $this->integer('perDay'),
+            'hasNew' => $this->boolean('hasNew'),
+            'weights' => $this->validated('weights'),
+        ]);
     }
 }

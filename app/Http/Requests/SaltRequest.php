@@ -52,9 +52,12 @@ final class SaltRequest extends FormRequest
         $salt = Salt::query()->findOrFail((string) $this->route('salt'));
 
         return [
-            'name' => $salt->name, 'gramsPerTablespoon' => $salt->product()->gramsPerTablespoon->typical,
+            'name' => $salt->name,
+            'gramsPerTablespoon' => $salt->product()->gramsPerTablespoon->typical,
             'sodiumPer100g' => $salt->product()->sodiumPer100g->typical,
-            'iodised' => $salt->iodised, 'antiCaking' => $salt->anti_caking, 'potassium' => $salt->potassium,
+            'iodised' => $salt->iodised,
+            'antiCaking' => $salt->anti_caking,
+            'potassium' => $salt->potassium,
         ];
     }
 
@@ -67,10 +70,19 @@ final class SaltRequest extends FormRequest
         return [
             'name' => $this->string('name')->trim()->value(),
             // A spoon that was weighed stays so, unless another weight is given.
-            ...($this->isSent('gramsPerTablespoon') ? [...Salt::density()->write(Band::around($grams, self::UNWEIGHED * $grams)), 'calibrated' => false] : []),
-            ...($this->isSent('sodiumPer100g') ? Salt::sodium()->write(Band::of($sodium * (1.0 - self::OFF), $sodium, min(39_340.0, $sodium * (1.0 + self::OFF)))) : []),
-            'water_g_per_100g' => 0.0, 'iodised' => $this->boolean('iodised'), 'anti_caking' => $this->boolean('antiCaking'),
-            'potassium' => $this->boolean('potassium'), 'own' => true,
+            ...$this->isSent('gramsPerTablespoon')
+                ? [...Salt::density()->write(Band::around($grams, self::UNWEIGHED * $grams)), 'calibrated' => false]
+                : [],
+            ...$this->isSent('sodiumPer100g')
+                ? Salt::sodium()->write(
+                    Band::of($sodium * (1.0 - self::OFF), $sodium, min(39_340.0, $sodium * (1.0 + self::OFF))),
+                )
+                : [],
+            'water_g_per_100g' => 0.0,
+            'iodised' => $this->boolean('iodised'),
+            'anti_caking' => $this->boolean('antiCaking'),
+            'potassium' => $this->boolean('potassium'),
+            'own' => true,
         ];
     }
 }

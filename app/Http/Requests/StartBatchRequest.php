@@ -16,19 +16,12 @@ final class StartBatchRequest extends BenchRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return [
-            ...BenchFields::rules(),
-            ...$this->jarRules(),
-            'isPacked' => ['nullable', 'boolean'],
-        ];
+        return [...BenchFields::rules(), ...$this->jarRules(), 'isPacked' => ['nullable', 'boolean']];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return [
-            ...parent::messages(),
-            ...$this->jarMessages(),
-        ];
+        return [...parent::messages(), ...$this->jarMessages()];
     }
 }

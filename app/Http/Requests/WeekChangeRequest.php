@@ -27,7 +27,7 @@ final class WeekChangeRequest extends FormRequest
             'put.*.personId' => ['required', 'string', 'max:26'],
             'put.*.batchId' => ['required', 'string', 'max:26'],
             'put.*.date' => ['required', 'string', 'date_format:Y-m-d'],
-            'put.*.grams' => ['nullable', 'numeric', 'gt:0', 'max:'.self::MOST_G],
+            'put.*.grams' => ['nullable', 'numeric', 'gt:0', 'max:' . self::MOST_G],
             'put.*.way' => ['nullable', 'string', Rule::enum(ServingStyle::class)],
             'put.*.isLocked' => ['nullable', 'boolean'],
             'remove' => ['present', 'array', 'list', 'max:200'],
@@ -58,9 +58,14 @@ final class WeekChangeRequest extends FormRequest
         $put = [];
         foreach (array_values((array) $this->validated('put')) as $one) {
             $put[] = [
-                'personId' => $one['personId'], 'batchId' => $one['batchId'], 'date' => $one['date'],
-                'grams' => isset($one['grams']) ? (float) $one['grams'] : self::usual($one['personId'], $one['batchId']),
-                'way' => isset($one['way']) ? ServingStyle::from($one['way']) : ServingStyle::Drained, 'isLocked' => (bool) ($one['isLocked'] ?? false),
+                'personId' => $one['personId'],
+                'batchId' => $one['batchId'],
+                'date' => $one['date'],
+                'grams' => isset($one['grams'])
+                    ? (float) $one['grams']
+                    : self::usual($one['personId'], $one['batchId']),
+                'way' => isset($one['way']) ? ServingStyle::from($one['way']) : ServingStyle::Drained,
+                'isLocked' => (bool) ($one['isLocked'] ?? false),
             ];
         }
 
@@ -78,7 +83,9 @@ final class WeekChangeRequest extends FormRequest
     {
         $batch = Batch::query()->with('entries')->findOrFail($batchId);
 
-        return $batch->usualPortion(Person::query()->findOrFail($personId),
-            \App\Care\BatchStatus::servedPhase($batch, Ledgers::of($batch)->state()));
+        return $batch->usualPortion(
+            Person::query()->findOrFail($personId),
+            \App\Care\BatchStatus::servedPhase($batch, Ledgers::of($batch)->state()),
+        );
     }
 }

@@ -17,18 +17,23 @@ use Illuminate\Http\JsonResponse;
  */
 final readonly class BatchPage
 {
-    public function __construct(private CurrentHousehold $current)
-    {
-    }
+    public function __construct(private CurrentHousehold $current) {}
 
     public function answer(string $id, int $status = 200, ?CarbonImmutable $at = null): JsonResponse
     {
-        return new JsonResponse(BatchView::whole(
-            Batch::whole()->findOrFail($id),
-            $this->current->get(),
-            Person::atTable(),
-            Serving::query()->with(['person', 'batch', 'entry'])->where('batch_id', $id)->latest()->get(),
-            $at,
-        ), $status);
+        return new JsonResponse(
+            BatchView::whole(
+                Batch::whole()->findOrFail($id),
+                $this->current->get(),
+                Person::atTable(),
+                Serving::query()
+                    ->with(['person', 'batch', 'entry'])
+                    ->where('batch_id', $id)
+                    ->latest()
+                    ->get(),
+                $at,
+            ),
+            $status,
+        );
     }
 }

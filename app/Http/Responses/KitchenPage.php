@@ -18,19 +18,24 @@ use Illuminate\Http\JsonResponse;
  */
 final readonly class KitchenPage
 {
-    public function __construct(private CurrentHousehold $current)
-    {
-    }
+    public function __construct(private CurrentHousehold $current) {}
 
     public function answer(int $status = 200): JsonResponse
     {
-        return new JsonResponse(KitchenView::of(
-            $this->current->get(),
-            Person::atTable(),
-            Jar::query()->with('batches')->withCount(['batches' => static fn ($query) => $query->where('emptied_at', null)])->orderBy('position')->get(),
-            Salt::query()->orderBy('position')->get(),
-            Ingredient::query()->orderBy('name')->get(),
-            HoldDown::query()->orderBy('name')->get(),
-        ), $status);
+        return new JsonResponse(
+            KitchenView::of(
+                $this->current->get(),
+                Person::atTable(),
+                Jar::query()
+                    ->with('batches')
+                    ->withCount(['batches' => static fn($query) => $query->where('emptied_at', null)])
+                    ->orderBy('position')
+                    ->get(),
+                Salt::query()->orderBy('position')->get(),
+                Ingredient::query()->orderBy('name')->get(),
+                HoldDown::query()->orderBy('name')->get(),
+            ),
+            $status,
+        );
     }
 }

@@ -15,17 +15,23 @@ final class SessionState
 {
     public static function answer(?User $user, int $status = 200): JsonResponse
     {
-        return new JsonResponse([
-            'isSignedIn' => $user !== null,
-            'demoIsOpen' => self::demoCook() !== null,
-            'household' => $user === null ? null : [
-                'id' => $user->household->id,
-                'name' => $user->household->name,
-                'timeZone' => $user->household->time_zone,
-                'today' => $user->household->today(),
-                'isDemo' => $user->household->is_demo,
+        return new JsonResponse(
+            [
+                'isSignedIn' => $user !== null,
+                'demoIsOpen' => self::demoCook() !== null,
+                'household' =>
+                    $user === null
+                        ? null
+                        : [
+                            'id' => $user->household->id,
+                            'name' => $user->household->name,
+                            'timeZone' => $user->household->time_zone,
+                            'today' => $user->household->today(),
+                            'isDemo' => $user->household->is_demo,
+                        ],
             ],
-        ], $status);
+            $status,
+        );
     }
 
     /** The cook of the demo kitchen; null where none is laid out. */

@@ -19,9 +19,7 @@ use Tempesal\Core\Produce\Ingredient;
 final readonly class Add implements Entry
 {
     /** @param  Band  $grams  exact when weighed, a band when guessed from a count */
-    public function __construct(public Ingredient $ingredient, public Band $grams, public Phase $into)
-    {
-    }
+    public function __construct(public Ingredient $ingredient, public Band $grams, public Phase $into) {}
 
     public static function kind(): string
     {
@@ -30,7 +28,9 @@ final readonly class Add implements Entry
 
     public function applyTo(BatchState $state, Point $point): BatchState
     {
-        $grams = $point->of(new Uncertain("weight:{$this->ingredient->id}", 'weight', $this->grams, $this->ingredient->name));
+        $grams = $point->of(
+            new Uncertain("weight:{$this->ingredient->id}", 'weight', $this->grams, $this->ingredient->name),
+        );
 
         return $state->receiveFood($this->ingredient, $grams, $this->into, $point);
     }

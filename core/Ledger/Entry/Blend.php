@@ -32,7 +32,7 @@ final readonly class Blend implements Entry
 
     public static function read(Fields $fields): self
     {
-        return new self;
+        return new self();
     }
 
     public function toArray(): array

@@ -17,9 +17,7 @@ use Tempesal\Core\Measure\Grams;
  */
 final readonly class Discard implements Entry
 {
-    public function __construct(public Phase $phase, public Grams $grams)
-    {
-    }
+    public function __construct(public Phase $phase, public Grams $grams) {}
 
     public static function kind(): string
     {
@@ -28,7 +26,11 @@ final readonly class Discard implements Entry
 
     public function applyTo(BatchState $state, Point $point): BatchState
     {
-        return $state->release($state->portion($this->phase, $this->grams->value, $point), $this->phase, Account::Discarded);
+        return $state->release(
+            $state->portion($this->phase, $this->grams->value, $point),
+            $this->phase,
+            Account::Discarded,
+        );
     }
 
     public static function read(Fields $fields): self

@@ -23,9 +23,7 @@ final readonly class Drain implements Entry
      * @param  Band  $film  brine that stays, as a share of the pieces' weight
      * @param  Grams|null  $keep  brine that is kept for later, for a sauce or to pour back
      */
-    public function __construct(public Band $film, public ?Grams $keep = null)
-    {
-    }
+    public function __construct(public Band $film, public ?Grams $keep = null) {}
 
     public static function kind(): string
     {
@@ -35,7 +33,11 @@ final readonly class Drain implements Entry
     public function applyTo(BatchState $state, Point $point): BatchState
     {
         $there = $state->phase(Phase::Brine)->weightG();
-        if ($this->keep !== null && $point->isTypical() && $this->keep->value > $there + BatchState::ROUNDING * (1.0 + $there)) {
+        if (
+            $this->keep !== null &&
+            $point->isTypical() &&
+            $this->keep->value > $there + BatchState::ROUNDING * (1.0 + $there)
+        ) {
             throw NotEnough::of(Phase::Brine, $this->keep->value, $there);
         }
 
@@ -44,11 +46,18 @@ final readonly class Drain implements Entry
 
     public static function read(Fields $fields): self
     {
-        return new self($fields->band('film', ClingingBrine::drained(), 0.0, 1.0), $fields->has('keep') ? $fields->grams('keep') : null);
+        return new self(
+            $fields->band('film', ClingingBrine::drained(), 0.0, 1.0),
+            $fields->has('keep') ? $fields->grams('keep') : null,
+        );
     }
 
     public function toArray(): array
     {
-        return ['kind' => self::kind(), 'film' => $this->film->toArray(), ...($this->keep === null ? [] : ['keep' => $this->keep->value])];
+        return [
+            'kind' => self::kind(),
+            'film' => $this->film->toArray(),
+            ...$this->keep === null ? [] : ['keep' => $this->keep->value],
+        ];
     }
 }

@@ -18,9 +18,7 @@ use Tempesal\Core\Measure\Composition;
  */
 final readonly class Draw implements Entry
 {
-    public function __construct(public Band $share)
-    {
-    }
+    public function __construct(public Band $share) {}
 
     public static function kind(): string
     {
@@ -31,7 +29,10 @@ final readonly class Draw implements Entry
     {
         $pieces = $state->phase(Phase::Pieces);
         $share = $point->of(new Uncertain('draw', 'draw', $this->share));
-        $water = max(-0.9 * $state->phase(Phase::Brine)->waterG, min(0.95 * $pieces->waterG, $share * $pieces->weightG()));
+        $water = max(
+            -0.9 * $state->phase(Phase::Brine)->waterG,
+            min(0.95 * $pieces->waterG, $share * $pieces->weightG()),
+        );
 
         return $state->move(Composition::water($water), Phase::Pieces, Phase::Brine)->stirred();
     }

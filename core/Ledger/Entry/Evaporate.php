@@ -20,9 +20,7 @@ use Tempesal\Core\Measure\Composition;
 final readonly class Evaporate implements Entry
 {
     /** @param  Band  $grams  of water; a band when guessed */
-    public function __construct(public Band $grams)
-    {
-    }
+    public function __construct(public Band $grams) {}
 
     public static function kind(): string
     {

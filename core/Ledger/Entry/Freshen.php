@@ -20,9 +20,7 @@ use Tempesal\Core\Measure\Grams;
 final readonly class Freshen implements Entry
 {
     /** @param  Band  $film  old brine that clings to the pieces, as a share of their weight */
-    public function __construct(public Grams $water, public Band $film)
-    {
-    }
+    public function __construct(public Grams $water, public Band $film) {}
 
     public static function kind(): string
     {
@@ -31,7 +29,10 @@ final readonly class Freshen implements Entry
 
     public function applyTo(BatchState $state, Point $point): BatchState
     {
-        return ClingingBrine::drain($state, $this->film, $point)->receive(Composition::water($this->water->value), Phase::Brine);
+        return ClingingBrine::drain($state, $this->film, $point)->receive(
+            Composition::water($this->water->value),
+            Phase::Brine,
+        );
     }
 
     public static function read(Fields $fields): self

@@ -29,8 +29,7 @@ final readonly class Give implements Resolvable
         public ?string $toBatch,
         public ?RecordedWithdrawal $booked = null,
         private ?Composition $difference = null,
-    ) {
-    }
+    ) {}
 
     public static function kind(): string
     {
@@ -40,19 +39,33 @@ final readonly class Give implements Resolvable
     /** The same with what leaves the jar now written down. */
     public function bookedAt(BatchState $state): self
     {
-        return new self($this->phase, $this->grams, $this->toBatch, RecordedWithdrawal::of($state, [[$this->phase, $this->grams->value]]));
+        return new self(
+            $this->phase,
+            $this->grams,
+            $this->toBatch,
+            RecordedWithdrawal::of($state, [[$this->phase, $this->grams->value]]),
+        );
     }
 
     public function resolve(BatchState $before): self
     {
         $differences = RecordedWithdrawal::differences($this->booked, $before, [[$this->phase, $this->grams->value]]);
 
-        return new self($this->phase, $this->grams, $this->toBatch, $this->booked, $differences[$this->phase->value] ?? null);
+        return new self(
+            $this->phase,
+            $this->grams,
+            $this->toBatch,
+            $this->booked,
+            $differences[$this->phase->value] ?? null,
+        );
     }
 
     public function applyTo(BatchState $state, Point $point): BatchState
     {
-        $grams = $this->booked === null ? $this->grams->value : min($this->grams->value, $state->phase($this->phase)->weightG());
+        $grams =
+            $this->booked === null
+                ? $this->grams->value
+                : min($this->grams->value, $state->phase($this->phase)->weightG());
         $leaving = $state->portion($this->phase, $grams, $point)->plus($this->difference ?? Composition::none());
 
         return $state->release($leaving, $this->phase, Account::GivenAway);
@@ -61,7 +74,9 @@ final readonly class Give implements Resolvable
     public static function read(Fields $fields): self
     {
         return new self(
-            $fields->choice('phase', Phase::class, Phase::Brine), $fields->grams(), $fields->has('toBatch') ? $fields->text('toBatch') : null,
+            $fields->choice('phase', Phase::class, Phase::Brine),
+            $fields->grams(),
+            $fields->has('toBatch') ? $fields->text('toBatch') : null,
             $fields->has('booked') ? RecordedWithdrawal::read($fields->child('booked')) : null,
         );
     }
@@ -69,9 +84,11 @@ final readonly class Give implements Resolvable
     public function toArray(): array
     {
         return [
-            'kind' => self::kind(), 'phase' => $this->phase->value, 'grams' => $this->grams->value,
-            ...($this->toBatch === null ? [] : ['toBatch' => $this->toBatch]),
-            ...($this->booked === null ? [] : ['booked' => $this->booked->toArray()]),
+            'kind' => self::kind(),
+            'phase' => $this->phase->value,
+            'grams' => $this->grams->value,
+            ...$this->toBatch === null ? [] : ['toBatch' => $this->toBatch],
+            ...$this->booked === null ? [] : ['booked' => $this->booked->toArray()],
         ];
     }
 }

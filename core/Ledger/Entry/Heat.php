@@ -26,7 +26,7 @@ final readonly class Heat implements Entry
 
     public static function read(Fields $fields): self
     {
-        return new self;
+        return new self();
     }
 
     public function toArray(): array

@@ -23,9 +23,7 @@ final readonly class Leak implements Entry
      * @param  Band  $grams  that came in; a band when guessed
      * @param  float  $strength  of what was in the bag, salt / (salt + water), 0 to 1
      */
-    public function __construct(public Band $grams, public float $strength = 0.0)
-    {
-    }
+    public function __construct(public Band $grams, public float $strength = 0.0) {}
 
     public static function kind(): string
     {

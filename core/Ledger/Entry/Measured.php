@@ -28,9 +28,12 @@ final readonly class Measured implements Resolvable
      * @param  bool|null  $atRest  whether pieces and brine are even, so that one speaks for both; null: as the prediction says
      * @param  bool  $movesWater  whether a weight other than predicted means juice that is in the brine
      */
-    public function __construct(public Reading $reading, public Band $value, public ?bool $atRest = null, private bool $movesWater = false)
-    {
-    }
+    public function __construct(
+        public Reading $reading,
+        public Band $value,
+        public ?bool $atRest = null,
+        private bool $movesWater = false,
+    ) {}
 
     public static function kind(): string
     {
@@ -46,15 +49,21 @@ final readonly class Measured implements Resolvable
         $excess = $pieces->weightG() - $this->value->typical;
 
         return new self(
-            $this->reading, $this->value, $this->atRest ?? self::isEven($before),
-            $this->reading === Reading::DrainedWeight && $excess < $pieces->waterG && -$excess < $before->phase(Phase::Brine)->waterG
-                && $before->phase(Phase::Brine)->weightG() > ClingingBrine::drained()->high * $pieces->weightG(),
+            $this->reading,
+            $this->value,
+            $this->atRest ?? self::isEven($before),
+            $this->reading === Reading::DrainedWeight &&
+                $excess < $pieces->waterG &&
+                -$excess < $before->phase(Phase::Brine)->waterG &&
+                $before->phase(Phase::Brine)->weightG() > ClingingBrine::drained()->high * $pieces->weightG(),
         );
     }
 
     public function applyTo(BatchState $state, Point $point): BatchState
     {
-        $value = $point->of(new Uncertain("reading:{$this->reading->value}", "reading_{$this->reading->value}", $this->value));
+        $value = $point->of(
+            new Uncertain("reading:{$this->reading->value}", "reading_{$this->reading->value}", $this->value),
+        );
         $phase = $this->reading->phase();
         if ($this->reading === Reading::DrainedWeight) {
             return $this->weigh($state, $value);
@@ -67,24 +76,32 @@ final readonly class Measured implements Resolvable
             return $next;
         }
         $partition = $state->piece->partition ?? 1.0;
-        $perGram = $sodium / $there->waterG * ($other === Phase::Pieces ? $partition : 1.0 / $partition);
+        $perGram = ($sodium / $there->waterG) * ($other === Phase::Pieces ? $partition : 1.0 / $partition);
 
-        return $next->correct(new Composition(sodiumMg: $perGram * $state->phase($other)->waterG - $state->phase($other)->sodiumMg),
-            $other);
+        return $next->correct(
+            new Composition(sodiumMg: $perGram * $state->phase($other)->waterG - $state->phase($other)->sodiumMg),
+            $other,
+        );
     }
 
     public static function read(Fields $fields): self
     {
         $reading = $fields->choice('what', Reading::class);
 
-        return new self($reading, $fields->band('value', null, 0.0, $reading->most()), $fields->has('atRest') ? $fields->flag('atRest') : null);
+        return new self(
+            $reading,
+            $fields->band('value', null, 0.0, $reading->most()),
+            $fields->has('atRest') ? $fields->flag('atRest') : null,
+        );
     }
 
     public function toArray(): array
     {
         return [
-            'kind' => self::kind(), 'what' => $this->reading->value, 'value' => $this->value->toArray(),
-            ...($this->atRest === null ? [] : ['atRest' => $this->atRest]),
+            'kind' => self::kind(),
+            'what' => $this->reading->value,
+            'value' => $this->value->toArray(),
+            ...$this->atRest === null ? [] : ['atRest' => $this->atRest],
         ];
     }
 
@@ -104,7 +121,9 @@ final readonly class Measured implements Resolvable
             return $state->move(new Composition($water, $water * $perGram), Phase::Pieces, Phase::Brine);
         }
 
-        return $pieces->weightG() <= 0.0 ? $state : $state->correct($pieces->times(-$excess / $pieces->weightG()), Phase::Pieces);
+        return $pieces->weightG() <= 0.0
+            ? $state
+            : $state->correct($pieces->times(-$excess / $pieces->weightG()), Phase::Pieces);
     }
 
     /** Within a fiftieth of rest counts as even. */

@@ -18,9 +18,7 @@ use Tempesal\Core\Measure\Band;
 final readonly class Overflow implements Entry
 {
     /** @param  Band  $grams  of brine; a band when guessed */
-    public function __construct(public Band $grams)
-    {
-    }
+    public function __construct(public Band $grams) {}
 
     public static function kind(): string
     {

@@ -23,9 +23,12 @@ final readonly class ReSalt implements Resolvable
      * @param  float  $share  wanted, 0.025 for 2.5 %
      * @param  Grams|null  $grams  of the product, once it is worked out
      */
-    public function __construct(public float $share, public SaltBasis $basis, public SaltProduct $product, public ?Grams $grams = null)
-    {
-    }
+    public function __construct(
+        public float $share,
+        public SaltBasis $basis,
+        public SaltProduct $product,
+        public ?Grams $grams = null,
+    ) {}
 
     public static function kind(): string
     {
@@ -34,7 +37,12 @@ final readonly class ReSalt implements Resolvable
 
     public function resolve(BatchState $before): self
     {
-        return new self($this->share, $this->basis, $this->product, Strength::of($before)->saltToAdd($this->share, $this->basis, $this->product));
+        return new self(
+            $this->share,
+            $this->basis,
+            $this->product,
+            Strength::of($before)->saltToAdd($this->share, $this->basis, $this->product),
+        );
     }
 
     public function applyTo(BatchState $state, Point $point): BatchState
@@ -55,11 +63,20 @@ final readonly class ReSalt implements Resolvable
             throw $fields->invalid('share', Message::of('errors.resalt_share'));
         }
 
-        return new self($share, $basis, $fields->has('product') ? SaltProduct::read($fields->child('product')) : SaltProduct::pure());
+        return new self(
+            $share,
+            $basis,
+            $fields->has('product') ? SaltProduct::read($fields->child('product')) : SaltProduct::pure(),
+        );
     }
 
     public function toArray(): array
     {
-        return ['kind' => self::kind(), 'share' => $this->share, 'basis' => $this->basis->value, 'product' => $this->product->toArray()];
+        return [
+            'kind' => self::kind(),
+            'share' => $this->share,
+            'basis' => $this->basis->value,
+            'product' => $this->product->toArray(),
+        ];
     }
 }

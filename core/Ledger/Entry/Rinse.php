@@ -22,9 +22,7 @@ use Tempesal\Core\Uptake\Piece;
 final readonly class Rinse implements Entry
 {
     /** @param  Piece|null  $piece  null: the pieces that are in the jar, as they are usually cut */
-    public function __construct(public Rinsing $washing, public Band $film, public ?Piece $piece = null)
-    {
-    }
+    public function __construct(public Rinsing $washing, public Band $film, public ?Piece $piece = null) {}
 
     public static function kind(): string
     {
@@ -34,7 +32,9 @@ final readonly class Rinse implements Entry
     public function applyTo(BatchState $state, Point $point): BatchState
     {
         $pieces = $state->phase(Phase::Pieces);
-        $washed = new Composition(sodiumMg: $pieces->sodiumMg * $this->washing->share($this->piece ?? $state->piece, $point));
+        $washed = new Composition(
+            sodiumMg: $pieces->sodiumMg * $this->washing->share($this->piece ?? $state->piece, $point),
+        );
         $film = ClingingBrine::share($this->film, $point) * $pieces->weightG();
 
         return $state
@@ -46,7 +46,8 @@ final readonly class Rinse implements Entry
     public static function read(Fields $fields): self
     {
         return new self(
-            Rinsing::read($fields), $fields->band('film', ClingingBrine::drained(), 0.0, 1.0),
+            Rinsing::read($fields),
+            $fields->band('film', ClingingBrine::drained(), 0.0, 1.0),
             $fields->has('piece') ? Piece::read($fields->child('piece')) : null,
         );
     }
@@ -54,8 +55,10 @@ final readonly class Rinse implements Entry
     public function toArray(): array
     {
         return [
-            'kind' => self::kind(), ...$this->washing->toArray(), 'film' => $this->film->toArray(),
-            ...($this->piece === null ? [] : ['piece' => $this->piece->toArray()]),
+            'kind' => self::kind(),
+            ...$this->washing->toArray(),
+            'film' => $this->film->toArray(),
+            ...$this->piece === null ? [] : ['piece' => $this->piece->toArray()],
         ];
     }
 }

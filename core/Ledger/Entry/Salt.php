@@ -17,9 +17,7 @@ use Tempesal\Core\Salt\SaltDose;
 final readonly class Salt implements Entry
 {
     /** @param  Phase|null  $into  null: the liquid, brine or sauce */
-    public function __construct(public SaltDose $dose, public ?Phase $into = null)
-    {
-    }
+    public function __construct(public SaltDose $dose, public ?Phase $into = null) {}
 
     public static function kind(): string
     {
@@ -28,7 +26,10 @@ final readonly class Salt implements Entry
 
     public function applyTo(BatchState $state, Point $point): BatchState
     {
-        return $state->receive($this->dose->product->masses($this->dose->gramsAt($point), $point), $this->into ?? $state->liquid());
+        return $state->receive(
+            $this->dose->product->masses($this->dose->gramsAt($point), $point),
+            $this->into ?? $state->liquid(),
+        );
     }
 
     public static function read(Fields $fields): self
@@ -38,6 +39,10 @@ final readonly class Salt implements Entry
 
     public function toArray(): array
     {
-        return ['kind' => self::kind(), ...$this->dose->toArray(), ...($this->into === null ? [] : ['into' => $this->into->value])];
+        return [
+            'kind' => self::kind(),
+            ...$this->dose->toArray(),
+            ...$this->into === null ? [] : ['into' => $this->into->value],
+        ];
     }
 }

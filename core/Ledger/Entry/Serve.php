@@ -38,8 +38,7 @@ final readonly class Serve implements Resolvable
         public ?Rinsing $rinse = null,
         public ?RecordedWithdrawal $booked = null,
         private array $differences = [],
-    ) {
-    }
+    ) {}
 
     /** A serving with the usual film. */
     public static function of(Phase $phase, Grams $grams): self
@@ -67,14 +66,29 @@ final readonly class Serve implements Resolvable
     {
         $this->applyTo($state, Point::typical());
 
-        return new self($this->phase, $this->grams, $this->film, $this->juice, $this->rinse, RecordedWithdrawal::of($state, $this->parts($state, Point::typical())));
+        return new self(
+            $this->phase,
+            $this->grams,
+            $this->film,
+            $this->juice,
+            $this->rinse,
+            RecordedWithdrawal::of($state, $this->parts($state, Point::typical())),
+        );
     }
 
     public function resolve(BatchState $before): self
     {
         $differences = RecordedWithdrawal::differences($this->booked, $before, $this->parts($before, Point::typical()));
 
-        return new self($this->phase, $this->grams, $this->film, $this->juice, $this->rinse, $this->booked, $differences);
+        return new self(
+            $this->phase,
+            $this->grams,
+            $this->film,
+            $this->juice,
+            $this->rinse,
+            $this->booked,
+            $differences,
+        );
     }
 
     public function applyTo(BatchState $state, Point $point): BatchState
@@ -89,9 +103,18 @@ final readonly class Serve implements Resolvable
         $washed = $this->washedShare($state, $point);
         foreach ($parts as [$phase, $grams]) {
             $grams = $this->booked === null ? $grams : min($grams, $state->phase($phase)->weightG());
-            $leaving = $state->portion($phase, $grams, $point)->plus($this->differences[$phase->value] ?? Composition::none());
-            $lost = $phase === $this->phase ? new Composition(sodiumMg: $leaving->sodiumMg * $washed) : ($this->rinse === null ? Composition::none() : $leaving);
-            $state = $state->release($lost, $phase, Account::Discarded)->release($leaving->minus($lost), $phase, Account::Eaten);
+            $leaving = $state
+                ->portion($phase, $grams, $point)
+                ->plus($this->differences[$phase->value] ?? Composition::none());
+            $lost =
+                $phase === $this->phase
+                    ? new Composition(sodiumMg: $leaving->sodiumMg * $washed)
+                    : ($this->rinse === null
+                        ? Composition::none()
+                        : $leaving);
+            $state = $state
+                ->release($lost, $phase, Account::Discarded)
+                ->release($leaving->minus($lost), $phase, Account::Eaten);
         }
 
         return $state;
@@ -104,7 +127,7 @@ final readonly class Serve implements Resolvable
         $sodium = 0.0;
         foreach ($this->parts($state, $point) as [$phase, $grams]) {
             $kept = $phase === $this->phase ? 1.0 - $washed : ($this->rinse === null ? 1.0 : 0.0);
-            $sodium += $kept * $state->phase($phase)->sodiumPer100g() * $grams / 100.0;
+            $sodium += ($kept * $state->phase($phase)->sodiumPer100g() * $grams) / 100.0;
         }
 
         return $sodium;
@@ -127,7 +150,11 @@ final readonly class Serve implements Resolvable
         }
 
         return new self(
-            $phase, $fields->grams(), $fields->band('film', ClingingBrine::drained(), 0.0, 1.0), $juice, $rinse,
+            $phase,
+            $fields->grams(),
+            $fields->band('film', ClingingBrine::drained(), 0.0, 1.0),
+            $juice,
+            $rinse,
             $fields->has('booked') ? RecordedWithdrawal::read($fields->child('booked')) : null,
         );
     }
@@ -135,18 +162,22 @@ final readonly class Serve implements Resolvable
     public function toArray(): array
     {
         return [
-            'kind' => self::kind(), 'phase' => $this->phase->value, 'grams' => $this->grams->value,
-            ...($this->phase === Phase::Pieces ? ['film' => $this->film->toArray()] : []),
-            ...($this->juice === null ? [] : ['juice' => $this->juice->value]),
-            ...($this->rinse === null ? [] : ['rinse' => $this->rinse->toArray()]),
-            ...($this->booked === null ? [] : ['booked' => $this->booked->toArray()]),
+            'kind' => self::kind(),
+            'phase' => $this->phase->value,
+            'grams' => $this->grams->value,
+            ...$this->phase === Phase::Pieces ? ['film' => $this->film->toArray()] : [],
+            ...$this->juice === null ? [] : ['juice' => $this->juice->value],
+            ...$this->rinse === null ? [] : ['rinse' => $this->rinse->toArray()],
+            ...$this->booked === null ? [] : ['booked' => $this->booked->toArray()],
         ];
     }
 
     /** The share of the pieces' sodium that a rinse takes, 0 to 1. */
     private function washedShare(BatchState $state, Point $point): float
     {
-        return $this->rinse === null || $this->phase !== Phase::Pieces ? 0.0 : $this->rinse->share($state->piece, $point);
+        return $this->rinse === null || $this->phase !== Phase::Pieces
+            ? 0.0
+            : $this->rinse->share($state->piece, $point);
     }
 
     /**
@@ -162,8 +193,11 @@ final readonly class Serve implements Resolvable
         }
         $film = ClingingBrine::share($this->film, $point);
         $there = $state->phase(Phase::Brine)->weightG();
-        $clinging = min($there, $grams * $film / (1.0 + $film));
+        $clinging = min($there, ($grams * $film) / (1.0 + $film));
 
-        return [[Phase::Brine, min($there, $clinging + ($this->juice->value ?? 0.0))], [Phase::Pieces, $grams - $clinging]];
+        return [
+            [Phase::Brine, min($there, $clinging + ($this->juice->value ?? 0.0))],
+            [Phase::Pieces, $grams - $clinging],
+        ];
     }
 }

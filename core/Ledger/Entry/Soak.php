@@ -41,11 +41,13 @@ final readonly class Soak implements Entry
         public bool $even,
         public string $word = 'soak',
         public ?string $room = null,
-    ) {
-    }
+    ) {}
 
-    public static function lasting(Seconds $duration, ?TemperatureHistory $temperature = null, ?Piece $piece = null): self
-    {
+    public static function lasting(
+        Seconds $duration,
+        ?TemperatureHistory $temperature = null,
+        ?Piece $piece = null,
+    ): self {
         return new self($duration, $temperature ?? self::room(), $piece, false);
     }
 
@@ -114,7 +116,7 @@ final readonly class Soak implements Entry
         if ($until !== null && $duration !== null) {
             throw $fields->invalid('until', Message::of('errors.time_or_until'));
         }
-        if (! in_array($until, [null, 'even', 'further'], true)) {
+        if (!in_array($until, [null, 'even', 'further'], true)) {
             throw $fields->invalid('until', Message::of('errors.until'));
         }
         if ($until === null && $duration === null) {
@@ -135,10 +137,12 @@ final readonly class Soak implements Entry
     {
         return [
             'kind' => $this->word,
-            ...($this->duration === null ? ['until' => $this->even ? 'even' : 'further'] : ['seconds' => $this->duration->value]),
-            ...($this->even ? [] : $this->temperature->toArray()),
-            ...($this->room === null ? [] : ['room' => $this->room]),
-            ...($this->piece === null ? [] : ['piece' => $this->piece->toArray()]),
+            ...$this->duration === null
+                ? ['until' => $this->even ? 'even' : 'further']
+                : ['seconds' => $this->duration->value],
+            ...$this->even ? [] : $this->temperature->toArray(),
+            ...$this->room === null ? [] : ['room' => $this->room],
+            ...$this->piece === null ? [] : ['piece' => $this->piece->toArray()],
         ];
     }
 }

@@ -24,14 +24,12 @@ final readonly class Squeeze implements Entry
      * @param  Band  $film  brine that still clings, as a share of the pieces' weight
      * @param  Band  $tissueWater  share of the pieces' own water that is pressed out
      */
-    public function __construct(public Band $film, public Band $tissueWater)
-    {
-    }
+    public function __construct(public Band $film, public Band $tissueWater) {}
 
     /** A firm squeeze: common practice, no source. */
     public static function firm(): self
     {
-        return new self(ClingingBrine::squeezed(), Band::of(0.05, 0.10, 0.20));
+        return new self(ClingingBrine::squeezed(), Band::of(0.05, 0.1, 0.2));
     }
 
     public static function kind(): string
@@ -50,11 +48,18 @@ final readonly class Squeeze implements Entry
 
     public static function read(Fields $fields): self
     {
-        return new self($fields->band('film', ClingingBrine::squeezed(), 0.0, 1.0), $fields->band('tissueWater', self::firm()->tissueWater, 0.0, 0.9));
+        return new self(
+            $fields->band('film', ClingingBrine::squeezed(), 0.0, 1.0),
+            $fields->band('tissueWater', self::firm()->tissueWater, 0.0, 0.9),
+        );
     }
 
     public function toArray(): array
     {
-        return ['kind' => self::kind(), 'film' => $this->film->toArray(), 'tissueWater' => $this->tissueWater->toArray()];
+        return [
+            'kind' => self::kind(),
+            'film' => $this->film->toArray(),
+            'tissueWater' => $this->tissueWater->toArray(),
+        ];
     }
 }

@@ -28,8 +28,7 @@ final readonly class Starter implements Entry
         public Grams $grams,
         public ?Phase $into = null,
         public ?string $fromBatch = null,
-    ) {
-    }
+    ) {}
 
     public function into(Phase $phase): self
     {
@@ -44,7 +43,10 @@ final readonly class Starter implements Entry
     public function applyTo(BatchState $state, Point $point): BatchState
     {
         $next = $state->receiveFood(
-            $this->liquid, $this->grams->value, $this->into ?? $state->liquid(), $point,
+            $this->liquid,
+            $this->grams->value,
+            $this->into ?? $state->liquid(),
+            $point,
             $this->fromBatch === null ? Account::Outside : Account::Received,
         );
 
@@ -67,8 +69,8 @@ final readonly class Starter implements Entry
             'kind' => self::kind(),
             'liquid' => $this->liquid->toArray(),
             'grams' => $this->grams->value,
-            ...($this->into === null ? [] : ['into' => $this->into->value]),
-            ...($this->fromBatch === null ? [] : ['fromBatch' => $this->fromBatch]),
+            ...$this->into === null ? [] : ['into' => $this->into->value],
+            ...$this->fromBatch === null ? [] : ['fromBatch' => $this->fromBatch],
         ];
     }
 }

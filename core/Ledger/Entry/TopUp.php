@@ -23,9 +23,7 @@ final readonly class TopUp implements Resolvable
      * @param  Grams  $grams  of water or brine
      * @param  float|null  $strength  salt / (salt + water), 0 to 1; null: as strong as the batch's own
      */
-    public function __construct(public Grams $grams, public ?float $strength, public SaltProduct $product)
-    {
-    }
+    public function __construct(public Grams $grams, public ?float $strength, public SaltProduct $product) {}
 
     public static function kind(): string
     {
@@ -34,7 +32,9 @@ final readonly class TopUp implements Resolvable
 
     public function resolve(BatchState $before): self
     {
-        return $this->strength !== null ? $this : new self($this->grams, $before->phase($before->liquid())->brineStrength(), $this->product);
+        return $this->strength !== null
+            ? $this
+            : new self($this->grams, $before->phase($before->liquid())->brineStrength(), $this->product);
     }
 
     public function applyTo(BatchState $state, Point $point): BatchState
@@ -56,11 +56,20 @@ final readonly class TopUp implements Resolvable
             throw $fields->invalid('strength', Message::of('errors.brine_too_strong'));
         }
 
-        return new self($fields->grams(), $strength, $fields->has('product') ? SaltProduct::read($fields->child('product')) : SaltProduct::pure());
+        return new self(
+            $fields->grams(),
+            $strength,
+            $fields->has('product') ? SaltProduct::read($fields->child('product')) : SaltProduct::pure(),
+        );
     }
 
     public function toArray(): array
     {
-        return ['kind' => self::kind(), 'grams' => $this->grams->value, 'strength' => $this->strength ?? 'own', 'product' => $this->product->toArray()];
+        return [
+            'kind' => self::kind(),
+            'grams' => $this->grams->value,
+            'strength' => $this->strength ?? 'own',
+            'product' => $this->product->toArray(),
+        ];
     }
 }

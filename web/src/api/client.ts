@@ -147,9 +147,7 @@ api.use({
 });
 
 /** The body of an answer, or a Refusal thrown. */
-export async function answered<T>(
-  call: Promise<{ data?: T; error?: unknown; response: Response }>,
-): Promise<T> {
+export async function answered<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
   const { data, error, response } = await call.catch((): never => {
     throw new Refusal(NO_ANSWER, t('errors.no_connection'));
   });
@@ -164,9 +162,7 @@ export async function answered<T>(
   throw new Refusal(
     response.status,
     say(said.message) ?? t('errors.unknown'),
-    Object.fromEntries(
-      Object.entries(said.errors ?? {}).map(([field, why]) => [field, why.map((one) => say(one))]),
-    ),
+    Object.fromEntries(Object.entries(said.errors ?? {}).map(([field, why]) => [field, why.map((one) => say(one))])),
     said.written ?? null,
   );
 }

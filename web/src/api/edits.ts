@@ -27,12 +27,7 @@ export function changed<Fields extends object>(before: Fields, after: Fields): C
     if (same(then, now)) {
       return [];
     }
-    return [
-      [name, Array.isArray(then) && Array.isArray(now) ? listChange(then, now) : now] as [
-        PropertyKey,
-        unknown,
-      ],
-    ];
+    return [[name, Array.isArray(then) && Array.isArray(now) ? listChange(then, now) : now] as [PropertyKey, unknown]];
   });
   return Object.fromEntries(parts) as Changed<Fields>;
 }
@@ -83,8 +78,7 @@ export function useEdits<Fields extends object>(now: Current<Fields> | null, bla
     fields,
     change: (part: Partial<Fields>) => setFields((before) => ({ ...before, ...part })),
     /** What is sent: all of something new, or what changed of what is there. */
-    body: () =>
-      (base === null ? fields : { version: base.version, ...changed(base.fields, fields) }) as Body<Fields>,
+    body: () => (base === null ? fields : { version: base.version, ...changed(base.fields, fields) }) as Body<Fields>,
     /** It was saved, and is open still: what is typed from now on is held against that. */
     saved: (version: number) => setBase({ version, fields }),
     /** Asks for what somebody else has made of it. */

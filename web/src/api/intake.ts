@@ -27,8 +27,7 @@ export const useIntake = (asked: IntakeAsked | null) =>
   useQuery({
     queryKey: keys.intake(asked),
     enabled: asked !== null,
-    queryFn: ({ signal }) =>
-      answered(api.GET('/intake', { params: { query: asked ?? { personId: '' } }, signal })),
+    queryFn: ({ signal }) => answered(api.GET('/intake', { params: { query: asked ?? { personId: '' } }, signal })),
     placeholderData: keepPreviousData,
   });
 
@@ -80,9 +79,7 @@ export const useChangeServing = defineChange(
   'change a serving',
   'ledger',
   (serving: string) => (body: Omit<ServeFields, 'requestKey'>, requestKey) =>
-    answered(
-      api.PUT('/servings/{serving}', { params: { path: { serving } }, body: { ...body, requestKey } }),
-    ),
+    answered(api.PUT('/servings/{serving}', { params: { path: { serving } }, body: { ...body, requestKey } })),
 );
 
 /** Several at once or a dish in shares; or a dish put right, by any share of it. */
@@ -101,9 +98,7 @@ export const useServeDish = defineChange(
   {
     says: ({ servings }: { servings: Serving[] }) =>
       servings
-        .map((one) =>
-          t('written.serving', { grams: grams(one.grams), jar: one.batchName, person: one.personName }),
-        )
+        .map((one) => t('written.serving', { grams: grams(one.grams), jar: one.batchName, person: one.personName }))
         .join(', '),
   },
 );
@@ -120,13 +115,7 @@ export const useImportIntake = defineChange(
 );
 
 /** What would make someone's serving from a jar hold less sodium. */
-export const useSavings = (
-  batch: string,
-  personId: string,
-  way: Way,
-  phase?: Serving['phase'],
-  grams?: number,
-) =>
+export const useSavings = (batch: string, personId: string, way: Way, phase?: Serving['phase'], grams?: number) =>
   useQuery({
     queryKey: keys.servingSavings(batch, personId, way, phase, grams),
     queryFn: ({ signal }) =>

@@ -44,8 +44,7 @@ export const keys = {
   practice: () => ['practice'],
 };
 
-type Root =
-  'bench' | 'draft-formula' | 'formulas' | 'kitchen' | 'foods' | 'rooms' | 'session' | Shelf | Plate;
+type Root = 'bench' | 'draft-formula' | 'formulas' | 'kitchen' | 'foods' | 'rooms' | 'session' | Shelf | Plate;
 type Shelf = 'batches' | 'chores' | 'lineage' | 'labels' | 'find';
 type Plate = 'days' | 'intake' | 'other-foods' | 'weeks' | 'rotation' | 'timeline';
 

@@ -54,8 +54,7 @@ export const useSaveSalt = defineChange(
 export const useRemoveSalt = defineChange(
   'remove a salt',
   'kitchen',
-  () => (salt: string, key) =>
-    answered(api.DELETE('/salts/{salt}', { params: { path: { salt }, ...keyed(key) } })),
+  () => (salt: string, key) => answered(api.DELETE('/salts/{salt}', { params: { path: { salt }, ...keyed(key) } })),
   { subject: (salt) => salt },
 );
 
@@ -112,8 +111,7 @@ export const useSaveJar = defineChange(
 export const useRemoveJar = defineChange(
   'remove a jar',
   'kitchen',
-  () => (jar: string, key) =>
-    answered(api.DELETE('/jars/{jar}', { params: { path: { jar }, ...keyed(key) } })),
+  () => (jar: string, key) => answered(api.DELETE('/jars/{jar}', { params: { path: { jar }, ...keyed(key) } })),
   { subject: (jar) => jar },
 );
 

@@ -58,8 +58,7 @@ export const useWeekStep = defineChange(
 );
 
 /** What comes round in this kitchen. */
-export const useRotation = () =>
-  useQuery({ queryKey: keys.rotation(), queryFn: () => answered(api.GET('/rotation')) });
+export const useRotation = () => useQuery({ queryKey: keys.rotation(), queryFn: () => answered(api.GET('/rotation')) });
 
 export type RotationFields = Pick<Rotation, 'lines' | 'perDay' | 'hasNew' | 'weights'>;
 
@@ -100,8 +99,7 @@ interface BatchPlan {
 export const usePlanBatch = defineChange(
   'plan a batch',
   'plan',
-  () => (body: BatchPlan, requestKey) =>
-    answered(api.POST('/timeline/batches', { body: { ...body, requestKey } })),
+  () => (body: BatchPlan, requestKey) => answered(api.POST('/timeline/batches', { body: { ...body, requestKey } })),
   { subject: ({ formulaId, jarId, startOn }) => `${formulaId} ${jarId} ${startOn}` },
 );
 
@@ -109,8 +107,6 @@ export const useCancelPlannedBatch = defineChange(
   'drop a planned batch',
   'plan',
   () => (plannedBatch: string, key) =>
-    answered(
-      api.DELETE('/timeline/batches/{plannedBatch}', { params: { path: { plannedBatch }, ...keyed(key) } }),
-    ),
+    answered(api.DELETE('/timeline/batches/{plannedBatch}', { params: { path: { plannedBatch }, ...keyed(key) } })),
   { subject: (plannedBatch) => plannedBatch },
 );

@@ -37,14 +37,12 @@ export const useSession = () =>
 export const usePresets = () =>
   useQuery({ queryKey: keys.presets(), queryFn: () => answered(api.GET('/presets')), staleTime: Infinity });
 
-export const useKitchen = () =>
-  useQuery({ queryKey: keys.kitchen(), queryFn: () => answered(api.GET('/kitchen')) });
+export const useKitchen = () => useQuery({ queryKey: keys.kitchen(), queryFn: () => answered(api.GET('/kitchen')) });
 
 /** The kitchen's places, as the server names them. */
 export const usePlaces = () => useKitchen().data?.places ?? [];
 
-export const useShelf = () =>
-  useQuery({ queryKey: keys.shelf(), queryFn: () => answered(api.GET('/batches')) });
+export const useShelf = () => useQuery({ queryKey: keys.shelf(), queryFn: () => answered(api.GET('/batches')) });
 
 export const useBatch = (id: string) =>
   useQuery({
@@ -163,8 +161,7 @@ export const useSodiumCourse = (batch: string) =>
   });
 
 /** Which jar fed which. */
-export const useLineage = () =>
-  useQuery({ queryKey: keys.lineage(), queryFn: () => answered(api.GET('/lineage')) });
+export const useLineage = () => useQuery({ queryKey: keys.lineage(), queryFn: () => answered(api.GET('/lineage')) });
 
 /** What the labels say: of the batches asked for, or of all on the shelf. */
 export const useLabels = (batches: string) =>
@@ -193,9 +190,7 @@ export const useRecordEntry = defineChange(
   'write an entry',
   'ledger',
   (batch: string) => (entry: Entry, requestKey) =>
-    answered(
-      api.POST('/batches/{batch}/entries', { params: { path: { batch } }, body: { entry, requestKey } }),
-    ),
+    answered(api.POST('/batches/{batch}/entries', { params: { path: { batch } }, body: { entry, requestKey } })),
 );
 
 export const useReverseEntry = defineChange(
@@ -247,9 +242,7 @@ export const useUndoServing = defineChange(
 export const useImportKitchen = defineChange('import a kitchen', 'everything', () => (file: File, key) => {
   const form = new FormData();
   form.append('file', file);
-  return answered(
-    api.POST('/kitchen/file', { params: keyed(key), body: { file: '' }, bodySerializer: () => form }),
-  );
+  return answered(api.POST('/kitchen/file', { params: keyed(key), body: { file: '' }, bodySerializer: () => form }));
 });
 
 /** Days, jars and formulas that may be meant. */
@@ -257,8 +250,7 @@ export const useSearch = (query: string) =>
   useQuery({
     queryKey: keys.find(query),
     enabled: query.trim() !== '',
-    queryFn: async ({ signal }) =>
-      (await answered(api.GET('/find', { params: { query: { q: query } }, signal }))).hits,
+    queryFn: async ({ signal }) => (await answered(api.GET('/find', { params: { query: { q: query } }, signal }))).hits,
     placeholderData: keepPreviousData,
   });
 
@@ -267,8 +259,7 @@ export const useFoodSearch = (query: string) =>
   useQuery({
     queryKey: keys.foods(query),
     enabled: query.trim() !== '',
-    queryFn: async ({ signal }) =>
-      (await answered(api.GET('/foods', { params: { query: { q: query } }, signal }))).ids,
+    queryFn: async ({ signal }) => (await answered(api.GET('/foods', { params: { query: { q: query } }, signal }))).ids,
     placeholderData: keepPreviousData,
   });
 
@@ -322,8 +313,7 @@ export function useComputedFormula(document: FormulaDocument) {
 export const useCreateFormula = defineChange(
   'write a formula',
   'formulas',
-  () => (document: FormulaDocument, requestKey) =>
-    answered(api.POST('/formulas', { body: { document, requestKey } })),
+  () => (document: FormulaDocument, requestKey) => answered(api.POST('/formulas', { body: { document, requestKey } })),
   { subject: (document) => nameOf(document) },
 );
 
@@ -331,9 +321,7 @@ export const useChangeFormula = defineChange(
   'change a formula',
   'formulas',
   (formula: string) => (body: { document: FormulaDocument; basedOn: number }, requestKey) =>
-    answered(
-      api.PUT('/formulas/{formula}', { params: { path: { formula } }, body: { ...body, requestKey } }),
-    ),
+    answered(api.PUT('/formulas/{formula}', { params: { path: { formula } }, body: { ...body, requestKey } })),
 );
 
 export const useArchiveFormula = defineChange(
@@ -371,8 +359,7 @@ export const useStartFromFormula = defineChange(
 
 export const usePreviewImport = () =>
   useMutation<ImportCandidate[], Refusal, string>({
-    mutationFn: async (text) =>
-      (await answered(api.POST('/formulas/preview', { body: { text } }))).candidates,
+    mutationFn: async (text) => (await answered(api.POST('/formulas/preview', { body: { text } }))).candidates,
   });
 
 export const useImportFormulas = defineChange(
@@ -395,11 +382,7 @@ export const useEnterDemo = defineChange(
   () => () => answered(api.POST('/session/demo')),
 );
 
-export const useSignOut = defineChange(
-  'sign out',
-  'everything',
-  () => () => answered(api.DELETE('/session')),
-);
+export const useSignOut = defineChange('sign out', 'everything', () => () => answered(api.DELETE('/session')));
 
 export const useCreateHousehold = defineChange(
   'open a kitchen',
@@ -407,5 +390,4 @@ export const useCreateHousehold = defineChange(
   () => (body: NewKitchen) => answered(api.POST('/kitchens', { body })),
 );
 
-const nameOf = (document: FormulaDocument): string =>
-  typeof document.name === 'string' ? document.name : '';
+const nameOf = (document: FormulaDocument): string => (typeof document.name === 'string' ? document.name : '');

@@ -23,8 +23,7 @@ interface ChoresMarked {
 export const useMarkChores = defineChange(
   'mark chores',
   'ledger',
-  () => (body: ChoresMarked, requestKey) =>
-    answered(api.POST('/chores/marks', { body: { ...body, requestKey } })),
+  () => (body: ChoresMarked, requestKey) => answered(api.POST('/chores/marks', { body: { ...body, requestKey } })),
   { subject: ({ chores, until }) => `${JSON.stringify(chores)} ${until ? 'later' : 'done'}` },
 );
 
@@ -33,9 +32,7 @@ export const useUnmarkChores = defineChange(
   'ledger',
   () => async (marks: string[], key) => {
     for (const [at, mark] of marks.entries()) {
-      await answered(
-        api.DELETE('/chores/marks/{mark}', { params: { path: { mark }, ...keyed(numbered(key, at)) } }),
-      );
+      await answered(api.DELETE('/chores/marks/{mark}', { params: { path: { mark }, ...keyed(numbered(key, at)) } }));
     }
   },
   { subject: (marks) => marks.join(' ') },
@@ -46,9 +43,7 @@ export const useMoveJar = defineChange(
   'ledger',
   () =>
     ({ batch, place }: { batch: string; place: Place }, requestKey) =>
-      answered(
-        api.PUT('/batches/{batch}/place', { params: { path: { batch } }, body: { place, requestKey } }),
-      ),
+      answered(api.PUT('/batches/{batch}/place', { params: { path: { batch } }, body: { place, requestKey } })),
   { subject: ({ batch, place }) => `${batch} ${place}` },
 );
 
@@ -64,9 +59,7 @@ export const useReleaseBatch = defineChange(
   'release a batch',
   'ledger',
   (batch: string) => (body: { purpose: 'bottle' | 'give_away'; grams: number | null }, requestKey) =>
-    answered(
-      api.POST('/batches/{batch}/gates', { params: { path: { batch } }, body: { ...body, requestKey } }),
-    ),
+    answered(api.POST('/batches/{batch}/gates', { params: { path: { batch } }, body: { ...body, requestKey } })),
   { subject: ({ purpose }) => purpose },
 );
 
@@ -107,16 +100,14 @@ export const useRecordNote = defineChange(
 export const useRemoveNote = defineChange(
   'remove a note',
   'ledger',
-  () => (note: string, key) =>
-    answered(api.DELETE('/notes/{note}', { params: { path: { note }, ...keyed(key) } })),
+  () => (note: string, key) => answered(api.DELETE('/notes/{note}', { params: { path: { note }, ...keyed(key) } })),
   { subject: (note) => note },
 );
 
 export const useQuestions = (batch: string) =>
   useQuery({
     queryKey: keys.questions(batch),
-    queryFn: async () =>
-      (await answered(api.GET('/batches/{batch}/check', { params: { path: { batch } } }))).questions,
+    queryFn: async () => (await answered(api.GET('/batches/{batch}/check', { params: { path: { batch } } }))).questions,
     retry: false,
   });
 
@@ -126,9 +117,7 @@ export const useInspection = (batch: string, found: string[]) =>
     queryKey: keys.inspection(batch, found),
     enabled: found.length > 0,
     queryFn: ({ signal }) =>
-      answered(
-        api.POST('/batches/{batch}/check/preview', { params: { path: { batch } }, body: { found }, signal }),
-      ),
+      answered(api.POST('/batches/{batch}/check/preview', { params: { path: { batch } }, body: { found }, signal })),
     placeholderData: (last) => (found.length > 0 ? last : undefined),
     gcTime: 10_000,
   });
@@ -137,9 +126,7 @@ export const useRecordCheck = defineChange(
   'write a check',
   'ledger',
   (batch: string) => (found: string[], requestKey) =>
-    answered(
-      api.POST('/batches/{batch}/check', { params: { path: { batch } }, body: { found, requestKey } }),
-    ),
+    answered(api.POST('/batches/{batch}/check', { params: { path: { batch } }, body: { found, requestKey } })),
 );
 
 export const usePractice = () =>
@@ -160,8 +147,7 @@ export const useAnswerPractice = defineChange(
   { subject: ({ number }) => String(number), refetches: false },
 );
 
-export const useRooms = () =>
-  useQuery({ queryKey: keys.rooms(), queryFn: () => answered(api.GET('/rooms')) });
+export const useRooms = () => useQuery({ queryKey: keys.rooms(), queryFn: () => answered(api.GET('/rooms')) });
 
 /** How warm a place usually is. */
 export const useSaveRoom = defineChange(
@@ -189,9 +175,7 @@ export const useRemoveWarmSpell = defineChange(
   'forget a spell',
   'kitchen',
   (place: Place) => (spell: string, key) =>
-    answered(
-      api.DELETE('/rooms/{place}/spells/{spell}', { params: { path: { place, spell }, ...keyed(key) } }),
-    ),
+    answered(api.DELETE('/rooms/{place}/spells/{spell}', { params: { path: { place, spell }, ...keyed(key) } })),
   { subject: (spell) => spell },
 );
 

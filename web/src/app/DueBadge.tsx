@@ -50,11 +50,7 @@ export function DueBadge() {
 
   const count = chores.data?.now.length ?? 0;
   const late = chores.data?.now.filter((chore) => chore.lateDays > 0).length ?? 0;
-  const words = !chores.data
-    ? t('due.loading')
-    : count === 0
-      ? t('due.none')
-      : t('due.count', { count, late });
+  const words = !chores.data ? t('due.loading') : count === 0 ? t('due.none') : t('due.count', { count, late });
 
   return (
     <Link to="/today" className={`calls${late > 0 ? ' is-late' : ''}`} title={words} aria-label={words}>

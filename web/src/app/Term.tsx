@@ -10,11 +10,7 @@ export function Term({ name }: { name: TermName }) {
 
   return (
     <span className="term">
-      <Popover
-        trigger="click"
-        title={term}
-        content={<p className="term-meaning">{named('term_meaning', name)}</p>}
-      >
+      <Popover trigger="click" title={term} content={<p className="term-meaning">{named('term_meaning', name)}</p>}>
         <button type="button" className="term-mark" aria-label={t('app.what_is', { term })}>
           {term}
         </button>

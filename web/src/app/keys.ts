@@ -24,8 +24,7 @@ export type Key = (typeof keys)[number]['key'];
 
 function isTyping(target: EventTarget | null): boolean {
   return (
-    target instanceof HTMLElement &&
-    (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+    target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
   );
 }
 

@@ -26,14 +26,7 @@ const tops = new Set<string>([
 export function FindingDrawing({ sign, colour, shape }: Props) {
   if (tops.has(sign)) {
     return (
-      <JarTopView
-        onTop={sign as OnTop}
-        colour={colour}
-        shape={shape}
-        seed={`sign ${sign}`}
-        size={SIZE}
-        label=""
-      />
+      <JarTopView onTop={sign as OnTop} colour={colour} shape={shape} seed={`sign ${sign}`} size={SIZE} label="" />
     );
   }
   return (
@@ -75,12 +68,7 @@ function side({
       <path d={`M27 ${level + 6} h66 v54 q0 7 -7 7 h-52 q-7 0 -7 -7 z`} fill={brine} opacity={0.85} />
       <path d={`M30 ${food + 8} h60 v44 q0 5 -6 5 h-48 q-6 0 -6 -5 z`} fill={colour} />
       {[0, 1, 2, 3, 4].map((i) => (
-        <path
-          key={i}
-          d={`M${37 + i * 11} ${food + 14} v40`}
-          stroke={shade(colour, -0.25)}
-          strokeWidth={1.6}
-        />
+        <path key={i} d={`M${37 + i * 11} ${food + 14} v40`} stroke={shade(colour, -0.25)} strokeWidth={1.6} />
       ))}
       {more}
       {lid === 'flat' && <rect x={33} y={13} width={54} height={10} rx={2} fill="#8d8377" />}
@@ -96,21 +84,10 @@ function side({
 }
 
 const bubble = (x: number, y: number, r: number) => (
-  <circle
-    key={`${x} ${y}`}
-    cx={x}
-    cy={y}
-    r={r}
-    fill="#fff"
-    fillOpacity={0.5}
-    stroke="#fff"
-    strokeWidth={1.2}
-  />
+  <circle key={`${x} ${y}`} cx={x} cy={y} r={r} fill="#fff" fillOpacity={0.5} stroke="#fff" strokeWidth={1.2} />
 );
 
-const wisp = (colour: string, way: string, i: number) => (
-  <path key={i} d={way} stroke={colour} strokeWidth={4.5} />
-);
+const wisp = (colour: string, way: string, i: number) => <path key={i} d={way} stroke={colour} strokeWidth={4.5} />;
 
 /** What rises from an opened jar. */
 function smell(colour: string, ways: string[], mark: React.ReactNode = null) {
@@ -216,12 +193,7 @@ function drawing(sign: string, colour: string): React.ReactNode {
       return side({
         colour,
         more: (
-          <path
-            d="M28 30 q-10 20 -6 44 t-4 36 h84 q-8 -16 -4 -36"
-            stroke="#cfc98c"
-            strokeWidth={6}
-            opacity={0.85}
-          />
+          <path d="M28 30 q-10 20 -6 44 t-4 36 h84 q-8 -16 -4 -36" stroke="#cfc98c" strokeWidth={6} opacity={0.85} />
         ),
       });
     case 'airlock_dry':
@@ -259,19 +231,11 @@ function drawing(sign: string, colour: string): React.ReactNode {
     case 'smell_raw':
       return smell('#b3aa98', soft.slice(1, 2));
     case 'smell_yeasty':
-      return smell(
-        '#c79a52',
-        soft,
-        <circle cx={60} cy={96} r={7} fill="#e6c98c" stroke="#a9762e" strokeWidth={1.6} />,
-      );
+      return smell('#c79a52', soft, <circle cx={60} cy={96} r={7} fill="#e6c98c" stroke="#a9762e" strokeWidth={1.6} />);
     case 'smell_solvent':
       return smell('#6d7fa6', sharp);
     case 'smell_rotten':
-      return smell(
-        '#6f5a2a',
-        sharp,
-        <path d="M52 90 l16 14 m0 -14 l-16 14" stroke="var(--chilli)" strokeWidth={4} />,
-      );
+      return smell('#6f5a2a', sharp, <path d="M52 90 l16 14 m0 -14 l-16 14" stroke="var(--chilli)" strokeWidth={4} />);
     case 'smell_unsure':
       return smell(
         '#a39a8c',

@@ -99,17 +99,7 @@ export function JarDrawing({ jar, scale, label, seed, showsLevels = false }: Pro
   );
 }
 
-function Overflow({
-  jar,
-  middle,
-  rim,
-  floor,
-}: {
-  jar: JarPicture;
-  middle: number;
-  rim: number;
-  floor: number;
-}) {
+function Overflow({ jar, middle, rim, floor }: { jar: JarPicture; middle: number; rim: number; floor: number }) {
   const right = middle + jar.bodyMm / 2;
   return (
     <g fill={jar.colour} opacity={0.75}>

@@ -86,14 +86,7 @@ export function JarTopView({ onTop, colour, shape, amount = 2, seed, size, label
       <clipPath id={clip}>
         <circle cx={MIDDLE} cy={MIDDLE} r={MOUTH} />
       </clipPath>
-      <circle
-        cx={MIDDLE}
-        cy={MIDDLE}
-        r={MOUTH + 8}
-        fill="var(--glass)"
-        stroke="var(--glass-line)"
-        strokeWidth={1.4}
-      />
+      <circle cx={MIDDLE} cy={MIDDLE} r={MOUTH + 8} fill="var(--glass)" stroke="var(--glass-line)" strokeWidth={1.4} />
       <g clipPath={`url(#${clip})`}>{inside}</g>
       <circle cx={MIDDLE} cy={MIDDLE} r={MOUTH} fill="none" stroke="var(--glass-line)" strokeWidth={1.6} />
       <path
@@ -217,14 +210,7 @@ function Growth({ next, onTop, amount }: { next: Chance; onTop: OnTop; amount: n
       return (
         <>
           <path d={blot(next, MIDDLE, MIDDLE + 3, 25, 0.4)} fill="#efece0" opacity={0.75} />
-          <text
-            x={MIDDLE}
-            y={MIDDLE + 15}
-            textAnchor="middle"
-            fontSize={32}
-            fill="#3b2a17"
-            fontFamily="var(--serif)"
-          >
+          <text x={MIDDLE} y={MIDDLE + 15} textAnchor="middle" fontSize={32} fill="#3b2a17" fontFamily="var(--serif)">
             ?
           </text>
         </>
@@ -307,17 +293,7 @@ function Fuzz({ next, amount, tones }: { next: Chance; amount: number; tones: st
   );
 }
 
-function Stains({
-  next,
-  amount,
-  tones,
-  size,
-}: {
-  next: Chance;
-  amount: number;
-  tones: string[];
-  size: number;
-}) {
+function Stains({ next, amount, tones, size }: { next: Chance; amount: number; tones: string[]; size: number }) {
   return (
     <>
       {Array.from({ length: 2 + amount * 3 }, (_, i) => {

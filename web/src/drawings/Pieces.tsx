@@ -26,19 +26,9 @@ export function Pieces({ jar, middle, floor, food, seed }: Props) {
       return { x: middle + (next() * 2 - 1) * half, y: floor - up };
     };
     const many = (size: number, most: number) =>
-      Array.from(
-        { length: Math.min(most, Math.max(4, Math.round((jar.bodyMm * food) / (size * size)))) },
-        (_, i) => i,
-      );
+      Array.from({ length: Math.min(most, Math.max(4, Math.round((jar.bodyMm * food) / (size * size)))) }, (_, i) => i);
     const bed = (opacity: number) => (
-      <rect
-        x={0}
-        y={floor - food}
-        width={middle * 2}
-        height={food}
-        fill={shade(jar.colour, -0.08)}
-        opacity={opacity}
-      />
+      <rect x={0} y={floor - food} width={middle * 2} height={food} fill={shade(jar.colour, -0.08)} opacity={opacity} />
     );
 
     switch (jar.shape) {
@@ -48,9 +38,7 @@ export function Pieces({ jar, middle, floor, food, seed }: Props) {
             {bed(1)}
             {many(6, 160).map((i) => {
               const at = spot(2);
-              return (
-                <circle key={i} cx={at.x} cy={at.y} r={0.6 + next() * 1.5} fill={tone()} opacity={0.9} />
-              );
+              return <circle key={i} cx={at.x} cy={at.y} r={0.6 + next() * 1.5} fill={tone()} opacity={0.9} />;
             })}
           </g>
         );

@@ -50,12 +50,7 @@ export function SaltFlow({ from, to, jar }: Props) {
           />
         ))}
         {right.map(({ stream, top, tall, through }) => (
-          <path
-            key={stream.name}
-            d={ribbon(middle + 7, through, end, top, tall)}
-            fill={stream.colour}
-            opacity={0.62}
-          />
+          <path key={stream.name} d={ribbon(middle + 7, through, end, top, tall)} fill={stream.colour} opacity={0.62} />
         ))}
         <rect
           x={middle - 7}
@@ -98,8 +93,7 @@ const bodyOf = (height: number): number => height * 0.62;
 
 const sum = (streams: Stream[]): number => streams.reduce((all, one) => all + one.sodiumMg, 0);
 
-const list = (streams: Stream[]): string =>
-  streams.map((one) => `${one.name} ${mg(one.sodiumMg)}`).join(', ');
+const list = (streams: Stream[]): string => streams.map((one) => `${one.name} ${mg(one.sodiumMg)}`).join(', ');
 
 interface Placed {
   stream: Stream;

@@ -37,9 +37,7 @@ export function SaltBar({ name, targetMg, restMg, parts, ferments, height = 46 }
   const [low, high] = [total - (ferments.typical - ferments.low), total + (ferments.high - ferments.typical)];
   const most = Math.max(targetMg * BEYOND, high * 1.04);
   const x = (milligrams: number) => (milligrams / most) * WIDTH;
-  const starts = parts.map(
-    (_, i) => restMg + parts.slice(0, i).reduce((sum, part) => sum + part.milligrams, 0),
-  );
+  const starts = parts.map((_, i) => restMg + parts.slice(0, i).reduce((sum, part) => sum + part.milligrams, 0));
   const trough = Math.min(10, height / 4.6);
   const deep = height - 2 * trough - 2;
 

@@ -143,9 +143,7 @@ function runs(line: Line, moments: number[], isShown: (at: number) => boolean): 
 function stroke(line: Line, moments: number[], x: Scale, y: Scale, isShown: (at: number) => boolean): string {
   return runs(line, moments, isShown)
     .map((run) =>
-      run
-        .map((i, n) => `${n === 0 ? 'M' : 'L'}${x(moments[i] ?? 0)} ${y(line.values[i]?.typical ?? 0)}`)
-        .join(' '),
+      run.map((i, n) => `${n === 0 ? 'M' : 'L'}${x(moments[i] ?? 0)} ${y(line.values[i]?.typical ?? 0)}`).join(' '),
     )
     .join(' ');
 }

@@ -44,14 +44,7 @@ export function SpoonDrawing({ low, typical, high, name }: Props) {
       <g clipPath={`url(#spoon-${name.replaceAll(/\W/g, '')})`}>
         <rect x={0} width={WIDE + 8} y={y + level(high)} height={DEEP} fill="var(--wood)" opacity={0.3} />
         <rect x={0} width={WIDE + 8} y={y + level(typical)} height={DEEP} fill="var(--wood)" opacity={0.55} />
-        <rect
-          x={0}
-          width={WIDE + 8}
-          y={y + level(low)}
-          height={DEEP}
-          fill="var(--wood-dark)"
-          opacity={0.55}
-        />
+        <rect x={0} width={WIDE + 8} y={y + level(low)} height={DEEP} fill="var(--wood-dark)" opacity={0.55} />
       </g>
       <path
         d={`M${4 + WIDE} ${y + 1} q 14 2 40 -7`}

@@ -50,14 +50,7 @@ export function TimelineLanes({ ahead }: { ahead: Timeline }) {
                 {lane.jarName}
               </text>
               {lane.lots.map((lot) => (
-                <Stretch
-                  key={lot.id}
-                  lot={lot}
-                  x={x}
-                  floor={floor}
-                  days={ahead.days}
-                  bubbles={`url(#${id}bubbles)`}
-                />
+                <Stretch key={lot.id} lot={lot} x={x} floor={floor} days={ahead.days} bubbles={`url(#${id}bubbles)`} />
               ))}
             </g>
           );
@@ -107,11 +100,7 @@ function Stretch({ lot, x, floor, days, bubbles }: StretchProps) {
         strokeDasharray={isOnlyMeant ? '4 3' : undefined}
       />
       {ready > lot.start && ready < days && (
-        <path
-          d={`M${String(x(ready))} ${String(roof - 3)} V${String(floor)}`}
-          stroke="var(--ink)"
-          strokeWidth={1.6}
-        />
+        <path d={`M${String(x(ready))} ${String(roof - 3)} V${String(floor)}`} stroke="var(--ink)" strokeWidth={1.6} />
       )}
       {label && (
         <text x={x(lot.start) + 4} y={roof - 3} fontSize={11.5} fill="var(--ink)">

@@ -49,10 +49,7 @@ const PATIENCE = 4000;
 const GLANCE = 60;
 
 /** The reading once the display has come to rest; the last one, with a fault, when it never does. */
-export async function settled(
-  instrument: Instrument,
-  wait: (ms: number) => Promise<void> = sleep,
-): Promise<Reading> {
+export async function settled(instrument: Instrument, wait: (ms: number) => Promise<void> = sleep): Promise<Reading> {
   for (let waited = 0; waited <= PATIENCE; waited += GLANCE) {
     const reading = instrument.read();
     if (reading.isSettled || reading.fault !== null) {

@@ -16,12 +16,7 @@ import './Instruments.css';
 
 /** The kitchen's instruments, one of each, for as long as the application is open. */
 const phMeter = new SimulatedPhMeter();
-const instruments = [
-  new SimulatedScale(),
-  new SimulatedThermometer(),
-  new SimulatedSalinityMeter(),
-  phMeter,
-] as const;
+const instruments = [new SimulatedScale(), new SimulatedThermometer(), new SimulatedSalinityMeter(), phMeter] as const;
 
 const onIt = {
   weight: t('instrument.on_pan'),
@@ -167,10 +162,7 @@ function Device({ instrument, isBusy, read, children }: DeviceProps) {
 
   return (
     <div className="device" role="group" aria-label={instrument.name}>
-      <output
-        className={`display${reading.isSettled ? '' : ' is-moving'}`}
-        data-testid={`${instrument.name} display`}
-      >
+      <output className={`display${reading.isSettled ? '' : ' is-moving'}`} data-testid={`${instrument.name} display`}>
         {Number.isNaN(reading.value) ? '– – –' : reading.value.toFixed(instrument.digits)}{' '}
         <small>{instrument.unit}</small>
       </output>

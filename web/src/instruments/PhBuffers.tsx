@@ -35,9 +35,7 @@ export function PhBuffers({ meter }: { meter: SimulatedPhMeter }) {
       <Button onClick={() => calibrate('neutral')}>{t('instrument.buffer_neutral')}</Button>
       <Button onClick={() => calibrate('acid')}>{t('instrument.buffer_acid')}</Button>
       <span className="soft" data-testid="pH calibration">
-        {wants === null
-          ? t('instrument.ph_calibrated', { percent: ((slope ?? 0) * 100).toFixed(0) })
-          : wanting[wants]}
+        {wants === null ? t('instrument.ph_calibrated', { percent: ((slope ?? 0) * 100).toFixed(0) }) : wanting[wants]}
       </span>
     </div>
   );

@@ -7,9 +7,7 @@ const TAKES = 'takes';
 /** What a field takes, or null for one that takes nothing from an instrument. */
 export function takenBy(field: Element | null): Measure | null {
   const takes = field instanceof HTMLInputElement ? field.dataset[TAKES] : undefined;
-  return takes === 'weight' || takes === 'temperature' || takes === 'strength' || takes === 'ph'
-    ? takes
-    : null;
+  return takes === 'weight' || takes === 'temperature' || takes === 'strength' || takes === 'ph' ? takes : null;
 }
 
 /** How a field is called on the screen. */

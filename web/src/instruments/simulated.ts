@@ -41,12 +41,7 @@ export class Simulated implements Instrument {
   private changedAt: number;
   private zero = 0;
 
-  constructor(
-    make: Make,
-    load: number,
-    clock: Clock = () => performance.now(),
-    chance: Chance = Math.random,
-  ) {
+  constructor(make: Make, load: number, clock: Clock = () => performance.now(), chance: Chance = Math.random) {
     this.make = make;
     this.measure = make.measure;
     this.name = make.name;

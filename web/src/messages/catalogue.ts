@@ -33,9 +33,7 @@ export async function loadLanguage(wanted: string): Promise<void> {
     return;
   }
   const files = Object.entries(others).filter(([path]) => path.includes(`/messages/${language}/`));
-  const loaded = await Promise.all(
-    files.map(async ([path, load]): Promise<[string, Subject]> => [path, await load()]),
-  );
+  const loaded = await Promise.all(files.map(async ([path, load]): Promise<[string, Subject]> => [path, await load()]));
   patterns = { ...patterns, ...byCode(loaded) };
   locale = wanted;
 }

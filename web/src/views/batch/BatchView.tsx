@@ -59,18 +59,12 @@ function Whole({ batch }: { batch: Batch }) {
         <section aria-label={t('batch.sodium_per_100')}>
           <div className="phases">
             {batch.phases.map((phase) => (
-              <div
-                key={phase.phase}
-                className="phase"
-                style={{ borderColor: streamColour(batch, phase.phase) }}
-              >
+              <div key={phase.phase} className="phase" style={{ borderColor: streamColour(batch, phase.phase) }}>
                 {phaseWords[phase.phase]}, {grams(phase.grams)}
                 <span className="figure" data-testid={`${phase.phase}-per-100g`}>
                   {sodium(phase.per100g)}
                 </span>
-                <span className="soft">
-                  {t('batch.phase_per_100', { band: sodiumBand(phase.per100g) || 'none' })}
-                </span>
+                <span className="soft">{t('batch.phase_per_100', { band: sodiumBand(phase.per100g) || 'none' })}</span>
               </div>
             ))}
           </div>

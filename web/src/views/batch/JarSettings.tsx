@@ -25,8 +25,7 @@ export function JarSettings({ batch }: { batch: Batch }) {
         onError: (refusal) => void message.error(refusal.of('place') ?? refusal.message, 10),
       },
     );
-  const at = (next: Aim | null) =>
-    aim.mutate(next, { onError: (refusal) => void message.error(refusal.message) });
+  const at = (next: Aim | null) => aim.mutate(next, { onError: (refusal) => void message.error(refusal.message) });
 
   return (
     <>
@@ -59,11 +58,7 @@ export function JarSettings({ batch }: { batch: Batch }) {
             ],
           }}
         >
-          <Button
-            type="text"
-            title={t('batch.aim_title', { aim: say(batch.window.aimLabel) })}
-            loading={aim.isPending}
-          >
+          <Button type="text" title={t('batch.aim_title', { aim: say(batch.window.aimLabel) })} loading={aim.isPending}>
             {t('batch.aim')}
           </Button>
         </Dropdown>
@@ -79,13 +74,7 @@ export function JarSettings({ batch }: { batch: Batch }) {
 /** Bottling, keeping it out of the fridge, giving it away: each behind a reading of its acid. */
 function Gates({ batch, close }: { batch: Batch; close: () => void }) {
   return (
-    <Modal
-      open
-      title={t('batch.release_title', { name: batch.name })}
-      footer={null}
-      onCancel={close}
-      width={620}
-    >
+    <Modal open title={t('batch.release_title', { name: batch.name })} footer={null} onCancel={close} width={620}>
       {batch.gates.map((gate) => (
         <GateRow key={gate.purpose} batch={batch} gate={gate} close={close} />
       ))}

@@ -4,14 +4,7 @@ import type { Batch, Refusal } from '../../api/client';
 import { useEntryPreview, useKitchen, useShelf, useRecordEntry } from '../../api/queries';
 import { stored, usePersistentState } from '../../app/persistentState';
 import { EffectPreview } from './EffectPreview';
-import {
-  entryOf,
-  eventForms,
-  eventsOf,
-  type EventName,
-  type EventField,
-  type EventInput,
-} from './eventForms';
+import { entryOf, eventForms, eventsOf, type EventName, type EventField, type EventInput } from './eventForms';
 
 /** What is being written down, and of what. */
 type Draft = EventInput & { what: EventName | null };

@@ -131,9 +131,7 @@ export function ServePanel({ batch }: { batch: Batch }) {
                 {t('serve.less_sodium')}
               </Button>
             )}
-            {lessFor === portion.personId && (
-              <Less batch={batch.id} personId={portion.personId} manner={manner} />
-            )}
+            {lessFor === portion.personId && <Less batch={batch.id} personId={portion.personId} manner={manner} />}
             {complaint?.personId === portion.personId && (
               <p className="complaint" role="alert">
                 {complaint.text}

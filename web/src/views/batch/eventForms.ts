@@ -118,10 +118,7 @@ export function eventsOf(batch: Batch): { value: EventName; label: string }[] {
 }
 
 /** The entry to be written, or null while something is still to be told. */
-export function entryOf(
-  name: EventName,
-  told: EventInput,
-): ({ kind: string } & Record<string, unknown>) | null {
+export function entryOf(name: EventName, told: EventInput): ({ kind: string } & Record<string, unknown>) | null {
   const { asks, entry }: Happening = eventForms[name];
   return asks.some((question) => told[question] === null)
     ? null

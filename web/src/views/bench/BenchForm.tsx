@@ -26,12 +26,7 @@ export const BenchForm = memo(function Sheet(props: Props) {
   return (
     <div>
       {draft.method === 'transform' ? <Blend {...props} /> : <Take {...props} />}
-      <FormRow
-        verb={t('bench.by')}
-        refusal={refusal}
-        fields={['method']}
-        aside={say(method?.note) ?? undefined}
-      >
+      <FormRow verb={t('bench.by')} refusal={refusal} fields={['method']} aside={say(method?.note) ?? undefined}>
         <Select
           aria-label={t('bench.method')}
           value={draft.method}
@@ -101,11 +96,7 @@ function Take({ kitchen, draft, change, answer, refusal }: Props) {
   const shapeOf = (id: string) => kitchen.ingredients.find((one) => one.id === id)?.shape ?? null;
 
   return (
-    <FormRow
-      verb={t('bench.take')}
-      refusal={refusal}
-      fields={['vegetableId', 'vegetableAmount', 'shape', 'alongside']}
-    >
+    <FormRow verb={t('bench.take')} refusal={refusal} fields={['vegetableId', 'vegetableAmount', 'shape', 'alongside']}>
       <Input
         aria-label={t('bench.vegetable_weight')}
         placeholder={
@@ -150,11 +141,7 @@ function Blend({ kitchen, draft, change, refusal }: Props) {
   const shelf = useShelf();
 
   return (
-    <FormRow
-      verb={t('bench.take')}
-      refusal={refusal}
-      fields={['sourceBatchId', 'keptBrine', 'isHeated', 'alongside']}
-    >
+    <FormRow verb={t('bench.take')} refusal={refusal} fields={['sourceBatchId', 'keptBrine', 'isHeated', 'alongside']}>
       <Select
         aria-label={t('bench.batch')}
         placeholder={t('bench.choose_source')}
@@ -174,10 +161,7 @@ function Blend({ kitchen, draft, change, refusal }: Props) {
           style={{ width: 140 }}
         />
       </label>
-      <Checkbox
-        checked={draft.isHeated ?? false}
-        onChange={(event) => change({ isHeated: event.target.checked })}
-      >
+      <Checkbox checked={draft.isHeated ?? false} onChange={(event) => change({ isHeated: event.target.checked })}>
         {t('bench.heated')}
       </Checkbox>
       <IngredientRows
@@ -243,10 +227,7 @@ function Into({ kitchen, draft, change, answer, refusal }: Props) {
         </div>
       ))}
       {draft.jarId !== null && draft.method !== 'transform' && (
-        <Button
-          type="dashed"
-          onClick={() => change({ moreJarIds: [...more, more.at(-1) ?? draft.jarId ?? ''] })}
-        >
+        <Button type="dashed" onClick={() => change({ moreJarIds: [...more, more.at(-1) ?? draft.jarId ?? ''] })}>
           {t('bench.split')}
         </Button>
       )}

@@ -73,8 +73,7 @@ export function BenchResult({ answer, isStale }: { answer: BenchAnswer; isStale:
 }
 
 /** "1,120 mg (970–1,260 mg)" */
-const withBand = (value: Sodium): string =>
-  sodium(value) + (sodiumBand(value) ? ` (${sodiumBand(value)})` : '');
+const withBand = (value: Sodium): string => sodium(value) + (sodiumBand(value) ? ` (${sodiumBand(value)})` : '');
 
 type Strength = BenchAnswer['strengths'][number];
 
@@ -150,8 +149,7 @@ function Widest({ answer: { serving } }: { answer: BenchAnswer }) {
       {t('bench.band', {
         percent: Math.round(widest.sharePercent),
         what: say(widest.label),
-        how:
-          sodiumBand(widest.without) !== sodiumBand(serving.sodium) ? (say(widest.remedy) ?? 'none') : 'none',
+        how: sodiumBand(widest.without) !== sodiumBand(serving.sodium) ? (say(widest.remedy) ?? 'none') : 'none',
         then: sodiumBand(widest.without) || sodium(widest.without),
       })}
     </p>

@@ -49,9 +49,7 @@ export function IngredientRows({ more, called, kitchen, parts, change }: Props) 
       ))}
       <Button
         type="dashed"
-        onClick={() =>
-          change([...parts, { foodId: (garlic ?? kitchen.ingredients[0])?.id ?? '', amount: '' }])
-        }
+        onClick={() => change([...parts, { foodId: (garlic ?? kitchen.ingredients[0])?.id ?? '', amount: '' }])}
       >
         {more}
       </Button>

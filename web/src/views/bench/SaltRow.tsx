@@ -76,11 +76,7 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
         <Input
           aria-label={t('bench.salt_amount')}
           placeholder={
-            isOptional && fixed === 'salt'
-              ? 'none'
-              : draft.saltUnit === 'grams'
-                ? '18 g'
-                : t('bench.example_tbsp')
+            isOptional && fixed === 'salt' ? 'none' : draft.saltUnit === 'grams' ? '18 g' : t('bench.example_tbsp')
           }
           data-takes="weight"
           value={draft.saltAmount ?? ''}

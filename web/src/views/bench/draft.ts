@@ -132,8 +132,7 @@ function usualVegetable(kitchen: Kitchen): Kitchen['ingredients'][number] | unde
 function fitted(draft: Draft, kitchen: Kitchen): Draft {
   const base = fresh(kitchen);
   const has = (rows: { id: string }[], id: string | null) => rows.some((row) => row.id === id);
-  const parts = (list: BenchPart[] | null) =>
-    (list ?? []).filter((part) => has(kitchen.ingredients, part.foodId));
+  const parts = (list: BenchPart[] | null) => (list ?? []).filter((part) => has(kitchen.ingredients, part.foodId));
 
   return {
     ...draft,

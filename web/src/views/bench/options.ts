@@ -17,8 +17,7 @@ export function optionsOf(kitchen: Kitchen): Options {
 }
 
 function make(kitchen: Kitchen) {
-  const named = (rows: { id: string; name: string }[]) =>
-    rows.map(({ id, name }) => ({ value: id, label: name }));
+  const named = (rows: { id: string; name: string }[]) => rows.map(({ id, name }) => ({ value: id, label: name }));
   const labelled = <Id extends string>(rows: { id: Id; label: Message }[]) =>
     rows.map(({ id, label }) => ({ value: id, label: say(label) }));
   const jars = kitchen.jars.map((jar) => ({

@@ -65,8 +65,7 @@ function Look({ batch, questions }: { batch: Batch; questions: Question[] }) {
             aria-describedby={`how-${question.code}`}
           >
             <legend>
-              <span className={`sense is-${question.sense}`}>{senses[question.sense]}</span>{' '}
-              {say(question.text)}
+              <span className={`sense is-${question.sense}`}>{senses[question.sense]}</span> {say(question.text)}
             </legend>
             <p id={`how-${question.code}`} className="soft">
               {say(question.how)}
@@ -180,10 +179,7 @@ function Said({ batch, found, inspection, left, forget }: SaidProps) {
             loading={empty.isPending}
             onClick={() =>
               keep(() =>
-                empty.mutate(
-                  { batch: batch.id, isEmptied: true },
-                  { onSuccess: () => void navigate('/shelf') },
-                ),
+                empty.mutate({ batch: batch.id, isEmptied: true }, { onSuccess: () => void navigate('/shelf') }),
               )
             }
           >

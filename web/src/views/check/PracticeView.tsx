@@ -72,9 +72,7 @@ function Jar({ asked }: { asked: Practice }) {
         ) : (
           <div aria-live="polite">
             <p className={`verdict is-${said.verdict}`} data-testid="said">
-              {said.isRight
-                ? t('practice.right')
-                : t('practice.wrong', { right: labelOf(asked, said.right) })}
+              {said.isRight ? t('practice.right') : t('practice.wrong', { right: labelOf(asked, said.right) })}
             </p>
             <p>
               <b>{say(said.sign)}.</b> {say(said.because)}
@@ -108,5 +106,4 @@ function Pair({ onTop, says }: { onTop: OnTop; says: string }) {
   );
 }
 
-const labelOf = (asked: Practice, id: string): string =>
-  say(asked.answers.find((one) => one.id === id)?.label) ?? id;
+const labelOf = (asked: Practice, id: string): string => say(asked.answers.find((one) => one.id === id)?.label) ?? id;

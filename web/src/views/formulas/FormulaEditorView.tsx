@@ -3,13 +3,7 @@ import { Button, Checkbox, Input, InputNumber, Select } from 'antd';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Formula, Kitchen, KitchenMethod, Refusal } from '../../api/client';
-import {
-  useChangeFormula,
-  useComputedFormula,
-  useFormula,
-  useKitchen,
-  useCreateFormula,
-} from '../../api/queries';
+import { useChangeFormula, useComputedFormula, useFormula, useKitchen, useCreateFormula } from '../../api/queries';
 import { Field } from '../../app/Field';
 import { NumberField } from '../../app/NumberField';
 import { PageState } from '../../app/PageState';
@@ -159,9 +153,7 @@ function Head({ document, change, refusal, kitchen }: PartProps & { kitchen: Kit
         <Field label={t('formula_edit.method')} name="document.method" refusal={refusal}>
           <Select
             value={document.method}
-            onChange={(_, chosen) =>
-              !Array.isArray(chosen) && chosen && change(byMethod(document, chosen.method))
-            }
+            onChange={(_, chosen) => !Array.isArray(chosen) && chosen && change(byMethod(document, chosen.method))}
             options={kitchen.methods
               .filter((method) => method.begins !== null)
               .map((method) => ({ value: method.id as string, label: say(method.label), method }))}
@@ -188,10 +180,7 @@ function Head({ document, change, refusal, kitchen }: PartProps & { kitchen: Kit
         unit="°C"
       />
       <Field label={t('formula_edit.live')} wide>
-        <Checkbox
-          checked={document.isLive ?? false}
-          onChange={(event) => change({ isLive: event.target.checked })}
-        >
+        <Checkbox checked={document.isLive ?? false} onChange={(event) => change({ isLive: event.target.checked })}>
           {t('formula_edit.live_about')}
         </Checkbox>
       </Field>

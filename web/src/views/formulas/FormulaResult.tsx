@@ -104,13 +104,7 @@ function Floor({ strength }: { strength: FormulaWorked['strength'] }) {
         style={{ width: '100%', maxWidth: WIDE, display: 'block' }}
       >
         <rect x={0} y={14} width={WIDE} height={9} fill="none" stroke="var(--line-strong)" />
-        <rect
-          x={0}
-          y={14}
-          width={at(strength.percent)}
-          height={9}
-          fill={isShort ? 'var(--chilli)' : 'var(--wood)'}
-        />
+        <rect x={0} y={14} width={at(strength.percent)} height={9} fill={isShort ? 'var(--chilli)' : 'var(--wood)'} />
         <line
           x1={at(strength.floorPercent)}
           x2={at(strength.floorPercent)}

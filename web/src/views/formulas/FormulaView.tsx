@@ -132,9 +132,7 @@ interface ScaleProps {
 
 function ScaleBar({ scale, change, refusal }: ScaleProps) {
   const kitchen = useKitchen();
-  const complaint = ['by', 'jarId', 'amount', 'servings', 'sodiumMg']
-    .map((field) => refusal?.of(field))
-    .find(Boolean);
+  const complaint = ['by', 'jarId', 'amount', 'servings', 'sodiumMg'].map((field) => refusal?.of(field)).find(Boolean);
 
   return (
     <div className="scale-bar">
@@ -226,9 +224,7 @@ function Amounts({ formula }: { formula: Formula }) {
             ]}
           />
           {formula.factor !== 1 && (
-            <span className="soft">
-              {t('formula.times', { factor: Math.round(formula.factor * 100) / 100 })}
-            </span>
+            <span className="soft">{t('formula.times', { factor: Math.round(formula.factor * 100) / 100 })}</span>
           )}
         </caption>
         <tbody>
@@ -411,8 +407,7 @@ function Doings({ formula }: { formula: Formula }) {
       <Button
         onClick={() =>
           archive.mutate(!formula.isArchived, {
-            onSuccess: (one) =>
-              void message.info(one.isArchived ? t('formula.archived') : t('formula.unarchived')),
+            onSuccess: (one) => void message.info(one.isArchived ? t('formula.archived') : t('formula.unarchived')),
           })
         }
       >

@@ -120,9 +120,7 @@ function Candidates({ kitchen, candidates }: { kitchen: Kitchen; candidates: Imp
                 {say(problem.text)}
               </p>
             ))}
-          {one.candidate.lines.length > 0 && (
-            <Lines kitchen={kitchen} one={one} change={(part) => change(i, part)} />
-          )}
+          {one.candidate.lines.length > 0 && <Lines kitchen={kitchen} one={one} change={(part) => change(i, part)} />}
         </article>
       ))}
       {bring.error && (
@@ -174,11 +172,7 @@ function Lines({ kitchen, one, change }: LinesProps) {
             <span className="soft">{line.number}</span>
             <span>{line.text}</span>
             {isOpen ? (
-              <Settle
-                kitchen={kitchen}
-                line={line}
-                settle={(settled) => change(placed(one, line, settled))}
-              />
+              <Settle kitchen={kitchen} line={line} settle={(settled) => change(placed(one, line, settled))} />
             ) : (
               <span className="soft">
                 {line.kind === 'work' || line.kind === 'heading'
@@ -205,9 +199,7 @@ interface SettleProps {
 
 /** A line that was not understood: the cook says what it is, or keeps it as a note. */
 function Settle({ kitchen, line, settle }: SettleProps) {
-  const [id, setId] = useState<string | null>(
-    line.id && `${line.kind === 'salt' ? 'salt' : 'food'}:${line.id}`,
-  );
+  const [id, setId] = useState<string | null>(line.id && `${line.kind === 'salt' ? 'salt' : 'food'}:${line.id}`);
   const [weight, setWeight] = useState<number | null>(line.grams);
 
   return (
@@ -253,11 +245,7 @@ function Settle({ kitchen, line, settle }: SettleProps) {
 }
 
 /** The formula with a line in its place; a note stays a note. */
-function placed(
-  one: Settled,
-  line: ImportCandidate['lines'][number],
-  settled: SettledLine,
-): Partial<Settled> {
+function placed(one: Settled, line: ImportCandidate['lines'][number], settled: SettledLine): Partial<Settled> {
   const open = one.open.filter((other) => other !== line);
   const { document } = one;
   if (settled === 'note' || document === null) {

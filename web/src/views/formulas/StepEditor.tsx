@@ -64,9 +64,7 @@ export function StepEditor({ step, path, change, kitchen, refusal }: Props) {
             ))}
             <Button
               size="small"
-              onClick={() =>
-                set([...amounts, { ingredient: list === 'vegetables' ? 'carrot' : 'garlic', grams: 10 }])
-              }
+              onClick={() => set([...amounts, { ingredient: list === 'vegetables' ? 'carrot' : 'garlic', grams: 10 }])}
             >
               {list === 'vegetables' || list === 'base'
                 ? t('step_edit.add_food')
@@ -77,16 +75,10 @@ export function StepEditor({ step, path, change, kitchen, refusal }: Props) {
       })}
       {step.water !== undefined && (
         <Field label={t('step_edit.water')} name={`${path}.water`} refusal={refusal}>
-          <InputNumber
-            value={step.water}
-            onChange={(water) => change({ ...step, water: water ?? 0 })}
-            suffix="g"
-          />
+          <InputNumber value={step.water} onChange={(water) => change({ ...step, water: water ?? 0 })} suffix="g" />
         </Field>
       )}
-      {step.salt && (
-        <SaltRow step={step} path={`${path}.salt`} change={change} kitchen={kitchen} refusal={refusal} />
-      )}
+      {step.salt && <SaltRow step={step} path={`${path}.salt`} change={change} kitchen={kitchen} refusal={refusal} />}
       {step.starter && (
         <div className="amount-row">
           <Select
@@ -158,9 +150,7 @@ function SaltRow({ step, path, change, kitchen, refusal }: Props) {
   const isShare = salt.share !== undefined;
   const method = methodOf(step, kitchen);
   const set = (part: object) => change({ ...step, salt: { ...salt, ...part } });
-  const complaint = ['share', 'grams', 'product', 'basis']
-    .map((key) => refusal?.of(`${path}.${key}`))
-    .find(Boolean);
+  const complaint = ['share', 'grams', 'product', 'basis'].map((key) => refusal?.of(`${path}.${key}`)).find(Boolean);
 
   return (
     <div>

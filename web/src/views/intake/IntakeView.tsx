@@ -30,9 +30,7 @@ export function IntakeView() {
   const [brings, setBrings] = useState(false);
   const people = kitchen.data?.people ?? [];
   const who = personId ?? people[0]?.id ?? null;
-  const query = useIntake(
-    who === null ? null : { personId: who, days, ...(beside === null ? {} : { beside }) },
-  );
+  const query = useIntake(who === null ? null : { personId: who, days, ...(beside === null ? {} : { beside }) });
   if (!query.data) {
     return <PageState query={query} />;
   }
@@ -106,9 +104,7 @@ export function IntakeView() {
         <section aria-label={t('intake.average')}>
           <h2>{t('intake.average')}</h2>
           <Mean says={lastDays(intake.mean7.days)} mean={intake.mean7} />
-          {intake.mean28.days > intake.mean7.days && (
-            <Mean says={lastDays(intake.mean28.days)} mean={intake.mean28} />
-          )}
+          {intake.mean28.days > intake.mean7.days && <Mean says={lastDays(intake.mean28.days)} mean={intake.mean28} />}
           {intake.mean.days > intake.mean28.days && (
             <Mean says={t('intake.all_days', { count: intake.mean.days })} mean={intake.mean} />
           )}
@@ -151,12 +147,8 @@ export function IntakeView() {
           <ul className="quiet-list intake-weeks">
             {intake.weeks.map((week) => (
               <li key={week.date}>
-                <span>
-                  {t('intake.span_days', { from: when(week.date, 'short'), to: when(week.to, 'short') })}
-                </span>
-                <span>
-                  {t('intake.week_live', { live: week.live, kinds: week.kinds, mean: sodium(week.mean) })}
-                </span>
+                <span>{t('intake.span_days', { from: when(week.date, 'short'), to: when(week.to, 'short') })}</span>
+                <span>{t('intake.week_live', { live: week.live, kinds: week.kinds, mean: sodium(week.mean) })}</span>
               </li>
             ))}
           </ul>
@@ -166,9 +158,7 @@ export function IntakeView() {
               : t('intake.without', {
                   days: intake.without.length,
                   which:
-                    intake.without.length <= 10
-                      ? joined(intake.without.map((date) => when(date, 'short')))
-                      : 'none',
+                    intake.without.length <= 10 ? joined(intake.without.map((date) => when(date, 'short'))) : 'none',
                 })}
           </p>
         </section>
@@ -181,8 +171,7 @@ export function IntakeView() {
   );
 }
 
-const lastDays = (days: number): string =>
-  days === 1 ? t('intake.one_day') : t('intake.last_days', { days: days });
+const lastDays = (days: number): string => (days === 1 ? t('intake.one_day') : t('intake.last_days', { days: days }));
 
 function Legend({ intake, layers }: { intake: Intake; layers: Layer[] }) {
   const shares = layers.map((layer) => layer.all(intake));
@@ -195,8 +184,7 @@ function Legend({ intake, layers }: { intake: Intake; layers: Layer[] }) {
     <ul className="quiet-list intake-legend">
       {layers.map((layer, i) => (
         <li key={layer.key}>
-          <i style={{ background: layer.colour }} /> {layer.says}{' '}
-          <b>{percent(((shares[i] ?? 0) / all) * 100)}</b>
+          <i style={{ background: layer.colour }} /> {layer.says} <b>{percent(((shares[i] ?? 0) / all) * 100)}</b>
         </li>
       ))}
       <li>
@@ -220,9 +208,7 @@ function Mean({ says, mean }: { says: string; mean: IntakeMean }) {
     <p className="intake-mean">
       <span className="soft">{says}</span>
       <b className={mean.percent > 100 ? 'figure over' : 'figure'}>{sodium(mean.sodium)}</b>
-      <span className="soft">
-        {t('intake.mean', { percent: percent(mean.percent), band: band || 'none' })}
-      </span>
+      <span className="soft">{t('intake.mean', { percent: percent(mean.percent), band: band || 'none' })}</span>
     </p>
   );
 }

@@ -34,9 +34,7 @@ export function Foods({ kitchen }: { kitchen: Kitchen }) {
   const ofUse = kitchen.ingredients.filter(
     (food) => use === 'all' || (use === 'own' ? food.isOwn || food.isEdited : food.use === use),
   );
-  const found = isSearching
-    ? (search.data ?? []).flatMap((id) => ofUse.find((food) => food.id === id) ?? [])
-    : ofUse;
+  const found = isSearching ? (search.data ?? []).flatMap((id) => ofUse.find((food) => food.id === id) ?? []) : ofUse;
   const shown = all ? found : found.slice(0, SHOWN);
 
   return (
@@ -62,9 +60,7 @@ export function Foods({ kitchen }: { kitchen: Kitchen }) {
             <span className="food-sodium">
               {mg(food.sodiumPer100g)} <span className="soft">{t('foods.per_100')}</span>
             </span>
-            <span className="soft food-water">
-              {t('foods.water', { percent: food.waterPer100g.toFixed(1) })}
-            </span>
+            <span className="soft food-water">{t('foods.water', { percent: food.waterPer100g.toFixed(1) })}</span>
             <span className="words">
               {food.allergens.map((allergen) => (
                 <span key={allergen} className="word">
@@ -75,11 +71,7 @@ export function Foods({ kitchen }: { kitchen: Kitchen }) {
               {food.isEdited && <span className="word">{t('foods.own_value')}</span>}
             </span>
             <span className="soft food-source">{say(food.source)}</span>
-            <Button
-              size="small"
-              onClick={() => setChanging(food.id)}
-              aria-label={t('foods.edit', { name: food.name })}
-            >
+            <Button size="small" onClick={() => setChanging(food.id)} aria-label={t('foods.edit', { name: food.name })}>
               {t('action.edit')}
             </Button>
           </li>
@@ -87,9 +79,7 @@ export function Foods({ kitchen }: { kitchen: Kitchen }) {
       </ul>
       <div className="words drawer-part">
         {found.length > shown.length && (
-          <Button onClick={() => setAll(true)}>
-            {t('foods.show_more', { count: found.length - shown.length })}
-          </Button>
+          <Button onClick={() => setAll(true)}>{t('foods.show_more', { count: found.length - shown.length })}</Button>
         )}
         <Button type="primary" onClick={() => setChanging('new')}>
           {t('foods.from_label')}

@@ -86,18 +86,10 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
           />
         </Field>
         <Field label={t('house.quiet_from')} name="quietFrom" refusal={save.error}>
-          <Input
-            type="time"
-            value={fields.quietFrom}
-            onChange={(event) => change({ quietFrom: event.target.value })}
-          />
+          <Input type="time" value={fields.quietFrom} onChange={(event) => change({ quietFrom: event.target.value })} />
         </Field>
         <Field label={t('house.quiet_until')} name="quietTo" refusal={save.error}>
-          <Input
-            type="time"
-            value={fields.quietTo}
-            onChange={(event) => change({ quietTo: event.target.value })}
-          />
+          <Input type="time" value={fields.quietTo} onChange={(event) => change({ quietTo: event.target.value })} />
         </Field>
         <Field label={t('house.aim')} name="aim" refusal={save.error} wide>
           <Select

@@ -47,11 +47,7 @@ export function Jars({ kitchen }: { kitchen: Kitchen }) {
               {ml(one.nominalMl)}, {named('cover', one.cover)}
             </span>
             <span>{t('jars.free', { free: Math.max(0, one.howMany - one.inUse), count: one.howMany })}</span>
-            <Button
-              size="small"
-              onClick={() => setJar(one.id)}
-              aria-label={t('jars.edit', { name: one.name })}
-            >
+            <Button size="small" onClick={() => setJar(one.id)} aria-label={t('jars.edit', { name: one.name })}>
               {t('action.edit')}
             </Button>
             {one.heldBy.map((batch) => (
@@ -73,15 +69,9 @@ export function Jars({ kitchen }: { kitchen: Kitchen }) {
           <li key={one.id}>
             <span>
               {one.name}{' '}
-              <span className="soft">
-                {t('jars.weight_line', { ml: ml(one.volumeMl), count: one.howMany })}
-              </span>
+              <span className="soft">{t('jars.weight_line', { ml: ml(one.volumeMl), count: one.howMany })}</span>
             </span>
-            <Button
-              size="small"
-              onClick={() => setWeight(one.id)}
-              aria-label={t('jars.edit', { name: one.name })}
-            >
+            <Button size="small" onClick={() => setWeight(one.id)} aria-label={t('jars.edit', { name: one.name })}>
               {t('action.edit')}
             </Button>
           </li>
@@ -124,10 +114,7 @@ const jarFields = ({ name, nominalMl, mouthMm, bodyMm, cover, howMany }: Kitchen
 });
 
 function JarDrawer({ kitchen, jar, close }: { kitchen: Kitchen; jar: KitchenJar | null; close: () => void }) {
-  const { fields, change, body, onError } = useEdits(
-    jar && { version: jar.version, fields: jarFields(jar) },
-    newJar,
-  );
+  const { fields, change, body, onError } = useEdits(jar && { version: jar.version, fields: jarFields(jar) }, newJar);
   const save = useSaveJar(jar?.id ?? null);
   const remove = useRemoveJar();
   const number = (key: 'nominalMl' | 'mouthMm' | 'bodyMm' | 'howMany', label: string, unit: string) => (
@@ -143,9 +130,7 @@ function JarDrawer({ kitchen, jar, close }: { kitchen: Kitchen; jar: KitchenJar 
       keep={() => save.mutate(body(), { onSuccess: close, onError })}
       isKeeping={save.isPending}
       refusal={save.error}
-      others={
-        jar ? [{ says: t('action.delete'), do: () => remove.mutate(jar.id, { onSuccess: close }) }] : []
-      }
+      others={jar ? [{ says: t('action.delete'), do: () => remove.mutate(jar.id, { onSuccess: close }) }] : []}
     >
       <div className="fields">
         <Field label={t('field.name')} name="name" refusal={save.error} wide>
@@ -190,9 +175,7 @@ function WeightDrawer({ weight, close }: { weight: HoldDown | null; close: () =>
       keep={() => save.mutate(body(), { onSuccess: close, onError })}
       isKeeping={save.isPending}
       refusal={save.error}
-      others={
-        weight ? [{ says: t('action.delete'), do: () => remove.mutate(weight.id, { onSuccess: close }) }] : []
-      }
+      others={weight ? [{ says: t('action.delete'), do: () => remove.mutate(weight.id, { onSuccess: close }) }] : []}
     >
       <div className="fields">
         <Field label={t('field.name')} name="name" refusal={save.error} wide>

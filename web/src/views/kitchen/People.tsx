@@ -36,10 +36,7 @@ export function People({ kitchen }: { kitchen: Kitchen }) {
           <article key={person.id} className="person">
             <header>
               <h2>{person.name}</h2>
-              <Button
-                onClick={() => setChanging(person.id)}
-                aria-label={t('people.edit', { name: person.name })}
-              >
+              <Button onClick={() => setChanging(person.id)} aria-label={t('people.edit', { name: person.name })}>
                 {t('action.edit')}
               </Button>
             </header>
@@ -301,9 +298,7 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
         rest={fields.restOfDiet}
         change={(restOfDiet) => change({ restOfDiet })}
         complaint={weekdays
-          .flatMap((_, i) =>
-            ['', '.morning', '.noon', '.evening'].map((meal) => `restOfDiet.${i + 1}${meal}`),
-          )
+          .flatMap((_, i) => ['', '.morning', '.noon', '.evening'].map((meal) => `restOfDiet.${i + 1}${meal}`))
           .map((path) => save.error?.of(path))
           .find((text) => text !== undefined)}
       />
@@ -369,9 +364,7 @@ function RestOfDiet({ rest, change, complaint }: RestProps) {
                 aria-label={`${day}, ${meal}`}
                 controls={false}
                 value={of(i + 1)[meal]}
-                onChange={(value) =>
-                  change({ ...rest, [String(i + 1)]: { ...of(i + 1), [meal]: value ?? 0 } })
-                }
+                onChange={(value) => change({ ...rest, [String(i + 1)]: { ...of(i + 1), [meal]: value ?? 0 } })}
               />
             ))}
           </Fragment>

@@ -327,9 +327,7 @@ function Bring({ room, close }: DrawerProps) {
               future: look.inFuture,
             })}
           </p>
-          {look.problemsInAll > 0 && (
-            <p className="complaint">{t('rooms.left_out', { count: look.problemsInAll })}</p>
-          )}
+          {look.problemsInAll > 0 && <p className="complaint">{t('rooms.left_out', { count: look.problemsInAll })}</p>}
           <ul className="quiet-list">
             {look.problems.slice(0, 12).map((problem) => (
               <li key={problem.line} className="soft">

@@ -39,9 +39,7 @@ export function Salts({ kitchen }: { kitchen: Kitchen }) {
                     }}
                   />
                 </p>
-                <p className="soft">
-                  {t('salts.sodium', { grams: (salt.sodiumPer100g.typical / 1000).toFixed(1) })}
-                </p>
+                <p className="soft">{t('salts.sodium', { grams: (salt.sodiumPer100g.typical / 1000).toFixed(1) })}</p>
                 {salt.notes.map((note) => (
                   <p key={note.code} className={`salt-note${salt.potassium ? ' is-caution' : ''}`}>
                     {say(note)}
@@ -92,9 +90,7 @@ function WeighDrawer({ salt, close }: { salt: KitchenSalt; close: () => void }) 
       isKeeping={calibrate.isPending}
       refusal={calibrate.error}
       others={
-        salt.isCalibrated
-          ? [{ says: t('salts.forget'), do: () => forget.mutate(undefined, { onSuccess: close }) }]
-          : []
+        salt.isCalibrated ? [{ says: t('salts.forget'), do: () => forget.mutate(undefined, { onSuccess: close }) }] : []
       }
     >
       <p>{t('salts.how')}</p>
@@ -151,9 +147,7 @@ function SaltDrawer({ salt, close }: { salt: KitchenSalt | null; close: () => vo
       keep={() => save.mutate(body(), { onSuccess: close, onError })}
       isKeeping={save.isPending}
       refusal={save.error}
-      others={
-        salt ? [{ says: t('action.delete'), do: () => remove.mutate(salt.id, { onSuccess: close }) }] : []
-      }
+      others={salt ? [{ says: t('action.delete'), do: () => remove.mutate(salt.id, { onSuccess: close }) }] : []}
     >
       <div className="fields">
         <Field label={t('field.name')} name="name" refusal={save.error} wide>
@@ -180,16 +174,10 @@ function SaltDrawer({ salt, close }: { salt: KitchenSalt | null; close: () => vo
         <Checkbox checked={fields.iodised} onChange={(event) => change({ iodised: event.target.checked })}>
           {t('salts.iodised')}
         </Checkbox>
-        <Checkbox
-          checked={fields.antiCaking}
-          onChange={(event) => change({ antiCaking: event.target.checked })}
-        >
+        <Checkbox checked={fields.antiCaking} onChange={(event) => change({ antiCaking: event.target.checked })}>
           {t('salts.anti_caking')}
         </Checkbox>
-        <Checkbox
-          checked={fields.potassium}
-          onChange={(event) => change({ potassium: event.target.checked })}
-        >
+        <Checkbox checked={fields.potassium} onChange={(event) => change({ potassium: event.target.checked })}>
           {t('salts.potassium')}
         </Checkbox>
       </div>

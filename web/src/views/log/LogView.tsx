@@ -251,9 +251,7 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
           hidden
           onChange={(event) => setPhoto(event.target.files?.[0] ?? null)}
         />
-        <Button onClick={() => choose.current?.click()}>
-          {photo === null ? t('log.add_photo') : photo.name}
-        </Button>
+        <Button onClick={() => choose.current?.click()}>{photo === null ? t('log.add_photo') : photo.name}</Button>
       </div>
     </form>
   );
@@ -277,15 +275,7 @@ function Complaint({ refusal }: { refusal: Refusal | null }) {
 }
 
 /** A mark from 1 to 5, between what its ends mean; tapped again it is taken away. */
-function Steps({
-  mark,
-  value,
-  set,
-}: {
-  mark: Mark;
-  value: number | null;
-  set: (value: number | null) => void;
-}) {
+function Steps({ mark, value, set }: { mark: Mark; value: number | null; set: (value: number | null) => void }) {
   const [least, most] = markEnds[mark];
   return (
     <div className="steps" role="group" aria-label={named('mark', mark)}>
@@ -328,8 +318,7 @@ function Line({ note }: { note: Note }) {
       <div>
         {note.verdict !== null && (
           <p>
-            <span className={`word-verdict is-${note.verdict}`}>{say(note.verdictLabel)}</span>{' '}
-            {say(note.because)}
+            <span className={`word-verdict is-${note.verdict}`}>{say(note.verdictLabel)}</span> {say(note.because)}
           </p>
         )}
         {said !== '' && <p>{said}</p>}

@@ -101,12 +101,7 @@ function Dots({ value }: { value: number | null }) {
       {[0, 1, 2, 3, 4].map((i) => (
         <g key={i}>
           <circle cx={6 + i * 10.5} cy={6} r={4} fill="none" stroke="var(--line-strong)" />
-          <circle
-            cx={6 + i * 10.5}
-            cy={6}
-            r={4 * Math.sqrt(Math.max(0, Math.min(1, value - i)))}
-            fill="var(--beet)"
-          />
+          <circle cx={6 + i * 10.5} cy={6} r={4 * Math.sqrt(Math.max(0, Math.min(1, value - i)))} fill="var(--beet)" />
         </g>
       ))}
     </svg>

@@ -167,12 +167,7 @@ function FreeJar({ jar }: { jar: EmptyJar }) {
       style={{ width: Math.max(128, jar.picture.bodyMm * SCALE + 26) }}
       onClick={() => putOnBench(jar.jarId)}
     >
-      <JarDrawing
-        jar={jar.picture}
-        scale={SCALE}
-        label={t('shelf.empty_jar', { name: jar.name })}
-        seed={jar.jarId}
-      />
+      <JarDrawing jar={jar.picture} scale={SCALE} label={t('shelf.empty_jar', { name: jar.name })} seed={jar.jarId} />
       <span className="board-name">
         <b>{jar.name}</b>
         <span className="soft">{t('shelf.free', { count: jar.free })}</span>

@@ -70,10 +70,7 @@ export function NewKitchenForm() {
             ) : (
               <label>
                 {t('sign_in.other_food')}
-                <InputNumber
-                  value={person.restOfDietMg}
-                  onChange={(rest) => change(i, { restOfDietMg: rest ?? 0 })}
-                />
+                <InputNumber value={person.restOfDietMg} onChange={(rest) => change(i, { restOfDietMg: rest ?? 0 })} />
               </label>
             )}
             {people.length > 1 && (
@@ -119,12 +116,7 @@ export function NewKitchenForm() {
       ).map(([field, label, value, set, type, autoComplete]) => (
         <label key={field}>
           {label}
-          <Input
-            type={type}
-            value={value}
-            autoComplete={autoComplete}
-            onChange={(event) => set(event.target.value)}
-          />
+          <Input type={type} value={value} autoComplete={autoComplete} onChange={(event) => set(event.target.value)} />
           {refusal?.of(field) && (
             <span className="complaint" role="alert">
               {refusal.of(field)}

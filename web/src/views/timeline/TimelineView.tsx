@@ -4,13 +4,7 @@ import { App, Button, InputNumber, Select } from 'antd';
 import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import type { KindAhead, Suggestion, Timeline } from '../../api/client';
-import {
-  useCancelPlannedBatch,
-  usePlanBatch,
-  useShopping,
-  useTimeline,
-  type WhatIf,
-} from '../../api/planning';
+import { useCancelPlannedBatch, usePlanBatch, useShopping, useTimeline, type WhatIf } from '../../api/planning';
 import { grams } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { TimelineLanes } from '../../drawings/TimelineLanes';
@@ -83,10 +77,7 @@ export function TimelineView() {
       </div>
       {ahead.kinds.length === 0 && (
         <p>
-          <T
-            m="ahead.no_rotation"
-            v={{ a0: (c) => <Button onClick={() => setShowsRotation(true)}>{c}</Button> }}
-          />
+          <T m="ahead.no_rotation" v={{ a0: (c) => <Button onClick={() => setShowsRotation(true)}>{c}</Button> }} />
         </p>
       )}
       <TimelineLanes ahead={ahead} />
@@ -110,8 +101,7 @@ export function TimelineView() {
   );
 }
 
-const daysWithout = (days: number): string =>
-  days === 0 ? t('ahead.no_gap') : t('ahead.gap_days', { days });
+const daysWithout = (days: number): string => (days === 0 ? t('ahead.no_gap') : t('ahead.gap_days', { days }));
 
 function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
   const { message } = App.useApp();
@@ -151,9 +141,7 @@ function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
             type="text"
             aria-label={t('ahead.cancel', { name: one.name })}
             onClick={() => {
-              letBe
-                .mutateAsync(one.id)
-                .catch((refusal: { message: string }) => void message.error(refusal.message));
+              letBe.mutateAsync(one.id).catch((refusal: { message: string }) => void message.error(refusal.message));
             }}
           >
             {t('action.cancel')}

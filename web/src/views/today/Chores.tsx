@@ -107,9 +107,7 @@ export function Chores() {
             <span>
               <b>{t('chores.start', { name: one.name })}</b>, {one.jarName}
               {one.lateDays > 0 && (
-                <span className="chore-late">
-                  {t('chores.start_late', { day: when(one.startOn, 'weekdayDate') })}
-                </span>
+                <span className="chore-late">{t('chores.start_late', { day: when(one.startOn, 'weekdayDate') })}</span>
               )}
             </span>
             <Link
@@ -198,10 +196,7 @@ function Later({ chore, putOff }: { chore: Chore; putOff: TagProps['putOff'] }) 
           .map(([label, until]) => ({ key: label, label, onClick: () => putOff(chore, until) })),
       }}
     >
-      <Button
-        type="text"
-        aria-label={t('chores.later_for', { chore: say(chore.text), jar: chore.batchName })}
-      >
+      <Button type="text" aria-label={t('chores.later_for', { chore: say(chore.text), jar: chore.batchName })}>
         {t('action.later')}
       </Button>
     </Dropdown>
@@ -238,8 +233,7 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
             void move
               .mutateAsync({ batch: chore.batchId, place: 'fridge' })
               .then(
-                (moved) =>
-                  message.success(t('chores.moved', { name: moved.name, place: say(moved.placeLabel) })),
+                (moved) => message.success(t('chores.moved', { name: moved.name, place: say(moved.placeLabel) })),
                 failed,
               )
           }

@@ -54,12 +54,7 @@ export function Eater({ person, day, isEating, hands }: Props) {
       {isEating && (
         <div className="at-hand" role="group" aria-label={t('eater.jars_for', { name: person.name })}>
           {day.jars.map((jar) => (
-            <JarAtHand
-              key={jar.id}
-              jar={jar}
-              person={person}
-              eat={(grams) => hands.eat(person, jar, grams)}
-            />
+            <JarAtHand key={jar.id} jar={jar} person={person} eat={(grams) => hands.eat(person, jar, grams)} />
           ))}
         </div>
       )}
@@ -100,10 +95,7 @@ export function Eater({ person, day, isEating, hands }: Props) {
               {t('eater.instead', {
                 food: food.name,
                 mg: mg(Math.round(food.sodiumMg)),
-                meals:
-                  food.insteadOf.length > 0
-                    ? joined(food.insteadOf.map((meal) => t(`meal.${meal}`)))
-                    : 'none',
+                meals: food.insteadOf.length > 0 ? joined(food.insteadOf.map((meal) => t(`meal.${meal}`))) : 'none',
               })}
               <span className="eaten-does">
                 <Button
@@ -159,8 +151,7 @@ export function Eater({ person, day, isEating, hands }: Props) {
               <span>
                 <Link to={`/shelf/${serving.batchId}`}>{serving.batchName}</Link> {grams(serving.grams)}
                 {serving.way === 'drained' ? '' : `, ${say(serving.wayLabel)}`}
-                {serving.dish ? t('eater.of_dish', { grams: grams(serving.dish.grams) }) : ''},{' '}
-                {sodium(serving.sodium)}
+                {serving.dish ? t('eater.of_dish', { grams: grams(serving.dish.grams) }) : ''}, {sodium(serving.sodium)}
               </span>
               <span className="eaten-does">
                 <Button
@@ -211,9 +202,7 @@ function Fits({ person, jars }: { person: DayPerson; jars: DayJar[] }) {
 
   return (
     <p className="fits">
-      {said.length > 0 && (
-        <>{t('eater.fits', { jars: joined(said), isPlanned: person.planned.length > 0 })}</>
-      )}
+      {said.length > 0 && <>{t('eater.fits', { jars: joined(said), isPlanned: person.planned.length > 0 })}</>}
       {not.length > 0 && <>{t('eater.does_not_fit', { jars: joined(not) })}</>}
     </p>
   );
@@ -256,10 +245,7 @@ function JarAtHand({ jar, person, eat }: AtHandProps) {
         )}
       </button>
       {most > 0 && most < usual && (
-        <Button
-          onClick={() => eat(most)}
-          aria-label={t('eater.grams_of', { grams: grams(most), jar: jar.name })}
-        >
+        <Button onClick={() => eat(most)} aria-label={t('eater.grams_of', { grams: grams(most), jar: jar.name })}>
           {t('eater.fit', { grams: grams(most) })}
         </Button>
       )}

@@ -44,16 +44,12 @@ export function OtherFoodDrawer({ person, date, food: wrong, close }: Props) {
     </Field>
   );
   const each =
-    printed === 'salt'
-      ? number(t('other_food.salt'), 'saltG', 'g')
-      : number(t('other_food.sodium'), 'sodiumMg', 'mg');
+    printed === 'salt' ? number(t('other_food.salt'), 'saltG', 'g') : number(t('other_food.sodium'), 'sodiumMg', 'mg');
 
   return (
     <SaveDrawer
       title={
-        wrong
-          ? t('eater.ate', { name: person.name, food: wrong.name })
-          : t('other_food.title', { name: person.name })
+        wrong ? t('eater.ate', { name: person.name, food: wrong.name }) : t('other_food.title', { name: person.name })
       }
       close={close}
       keepAs={wrong ? t('action.save') : t('action.save')}

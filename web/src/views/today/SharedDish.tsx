@@ -29,17 +29,12 @@ export function SharedDish({ day, meal, shares: known = [], close }: Props) {
   const [isDish, setIsDish] = useState(dish !== null);
   const [dishAmount, setDishAmount] = useState(dish ? `${String(dish.grams)} g` : '30 g');
   const [left, setLeft] = useState(() =>
-    dish === null
-      ? []
-      : day.people.map(({ id }) => id).filter((id) => !known.some((share) => share.personId === id)),
+    dish === null ? [] : day.people.map(({ id }) => id).filter((id) => !known.some((share) => share.personId === id)),
   );
   const [amounts, setAmounts] = useState<Record<string, string>>({});
   const [shares, setShares] = useState<Record<string, number>>(() =>
     Object.fromEntries(
-      known.map((share) => [
-        share.personId,
-        Math.round((share.grams / (dish?.grams ?? share.grams)) * 1000) / 10,
-      ]),
+      known.map((share) => [share.personId, Math.round((share.grams / (dish?.grams ?? share.grams)) * 1000) / 10]),
     ),
   );
   const jar = day.jars.find((one) => one.id === batchId);
@@ -82,22 +77,14 @@ export function SharedDish({ day, meal, shares: known = [], close }: Props) {
         </Field>
       </div>
       {dish === null && (
-        <Checkbox
-          className="together-dish"
-          checked={isDish}
-          onChange={(event) => setIsDish(event.target.checked)}
-        >
+        <Checkbox className="together-dish" checked={isDish} onChange={(event) => setIsDish(event.target.checked)}>
           {t('dish.is_dish')}
         </Checkbox>
       )}
       {isDish && (
         <div className="fields">
           <Field label={t('dish.amount')} name="dishAmount" refusal={refusal} wide>
-            <Input
-              data-takes="weight"
-              value={dishAmount}
-              onChange={(event) => setDishAmount(event.target.value)}
-            />
+            <Input data-takes="weight" value={dishAmount} onChange={(event) => setDishAmount(event.target.value)} />
           </Field>
         </div>
       )}

@@ -50,9 +50,7 @@ export function TodayView() {
     },
     [undo, message],
   );
-  const last = day.data?.people
-    .flatMap((person) => person.servings)
-    .sort((a, b) => b.id.localeCompare(a.id))[0];
+  const last = day.data?.people.flatMap((person) => person.servings).sort((a, b) => b.id.localeCompare(a.id))[0];
   useKey(
     'u',
     useCallback(() => last && takeBack(last), [last, takeBack]),
@@ -172,12 +170,7 @@ export function TodayView() {
         />
       ))}
       {beside?.what === 'food' && (
-        <OtherFoodDrawer
-          person={beside.person}
-          date={day.data.date}
-          food={beside.food}
-          close={() => setBeside(null)}
-        />
+        <OtherFoodDrawer person={beside.person} date={day.data.date} food={beside.food} close={() => setBeside(null)} />
       )}
       {beside?.what === 'portion' && (
         <EditPortion serving={beside.serving} day={day.data} close={() => setBeside(null)} />

@@ -1,7 +1,7 @@
 import { say, t } from '../../messages/words';
 import { Button } from 'antd';
 import { mg } from '../../app/numbers';
-import type { WeekActions } from './WeekView';
+import type { WeekActions } from './weekActions';
 
 /** What does not go together, in words, and what would help. */
 export function Conflicts({ hands }: { hands: WeekActions }) {
@@ -32,9 +32,7 @@ export function Conflicts({ hands }: { hands: WeekActions }) {
                   {say(lever.text)}
                   <span className="lever-saves">
                     {Math.abs(lever.savesMg) >= 1 &&
-                      (lever.savesMg > 0
-                        ? `−${mg(Math.round(lever.savesMg))}`
-                        : `+${mg(Math.round(-lever.savesMg))}`)}
+                      (lever.savesMg > 0 ? `−${mg(Math.round(lever.savesMg))}` : `+${mg(Math.round(-lever.savesMg))}`)}
                     {!lever.isEnough && <span> · {t('saving.not_enough')}</span>}
                   </span>
                 </Button>

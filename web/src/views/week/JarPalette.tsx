@@ -3,10 +3,7 @@ import { when } from '../../messages/dates';
 import type { WeekJar } from '../../api/client';
 import { grams } from '../../app/numbers';
 import { JarDrawing } from '../../drawings/JarDrawing';
-import type { WeekActions } from './WeekView';
-
-/** What a drag carries. */
-export const JAR = 'application/x-tempesal-jar';
+import { JAR, type WeekActions } from './weekActions';
 
 /** The jars of the shelf: taken in hand with a tap or a key, or dragged, and put onto a day. */
 export function JarPalette({ hands }: { hands: WeekActions }) {
@@ -60,9 +57,7 @@ function RunningDown({ jar, dates }: { jar: WeekJar; dates: string[] }) {
       aria-label={t('week.left_in', {
         jar: jar.name,
         days: jar.left
-          .map(
-            (left, i) => `${when(dates[i], 'weekdayShort')} ${left < 0 ? t('week.not_enough') : grams(left)}`,
-          )
+          .map((left, i) => `${when(dates[i], 'weekdayShort')} ${left < 0 ? t('week.not_enough') : grams(left)}`)
           .join(', '),
       })}
       width={step * 7}
@@ -107,10 +102,7 @@ function says(jar: WeekJar, dates: string[]): string {
     jar.readyOn === null || jar.readyOn <= (dates[0] ?? '')
       ? ''
       : t('week.ready_on', {
-          day:
-            jar.readyOn <= (dates.at(-1) ?? '')
-              ? when(jar.readyOn, 'weekdayShort')
-              : when(jar.readyOn, 'short'),
+          day: jar.readyOn <= (dates.at(-1) ?? '') ? when(jar.readyOn, 'weekdayShort') : when(jar.readyOn, 'short'),
         });
   return `${grams(Math.round(jar.grams))}${end < jar.grams - 0.5 ? ` → ${grams(Math.round(end))}` : ''}${ready}`;
 }

@@ -176,10 +176,7 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
         {t('rotation.add')}
       </Button>
       <div className="fields drawer-part">
-        <Checkbox
-          checked={fields.hasNew}
-          onChange={(event) => setFields({ ...fields, hasNew: event.target.checked })}
-        >
+        <Checkbox checked={fields.hasNew} onChange={(event) => setFields({ ...fields, hasNew: event.target.checked })}>
           {t('rotation.new_each_week')}
         </Checkbox>
         <Field label={t('rotation.per_day')} name="perDay" refusal={refusal}>
@@ -203,9 +200,7 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
                   <Field key={key} label={says} name={`weights.${key}`} refusal={refusal}>
                     <InputNumber
                       value={fields.weights[key] ?? 0}
-                      onChange={(value) =>
-                        setFields({ ...fields, weights: { ...fields.weights, [key]: value ?? 0 } })
-                      }
+                      onChange={(value) => setFields({ ...fields, weights: { ...fields.weights, [key]: value ?? 0 } })}
                     />
                   </Field>
                 ))}

@@ -8,7 +8,7 @@ import type { MeantServing, WeekJar, WeekServing } from '../../api/client';
 import { useSavings } from '../../api/intake';
 import { grams, sodium, sodiumBand } from '../../app/numbers';
 import { Savings } from '../../app/Savings';
-import type { WeekActions } from './WeekView';
+import type { WeekActions } from './weekActions';
 
 interface Props {
   serving: WeekServing;

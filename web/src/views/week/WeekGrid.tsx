@@ -5,9 +5,8 @@ import { useState, type KeyboardEvent } from 'react';
 import type { WeekDay, WeekPerson } from '../../api/client';
 import { mg } from '../../app/numbers';
 import { SaltBar } from '../../drawings/SaltLine';
-import { JAR } from './JarPalette';
 import { ServingCard } from './ServingCard';
-import type { WeekActions } from './WeekView';
+import { JAR, type WeekActions } from './weekActions';
 
 /** A plank for everyone who eats, with a place for each day. On a phone one day at a time. */
 export function WeekGrid({ hands }: { hands: WeekActions }) {
@@ -25,12 +24,7 @@ export function WeekGrid({ hands }: { hands: WeekActions }) {
           </button>
         ))}
       </div>
-      <div
-        className="planks"
-        role="grid"
-        aria-label={t('week.title')}
-        onKeyDown={(event) => moveAbout(event, hands)}
-      >
+      <div className="planks" role="grid" aria-label={t('week.title')} onKeyDown={(event) => moveAbout(event, hands)}>
         <div role="row" className="plank-days">
           <span role="columnheader" aria-label={t('week.who')} />
           {week.dates.map((date) => (
@@ -72,8 +66,7 @@ function Place({ hands, person, day, isShown }: PlaceProps) {
   const { week, held, hold, put } = hands;
   const [isOver, setIsOver] = useState(false);
   const servings = week.servings.filter((one) => one.personId === person.id && one.date === day.date);
-  const colourOf = (batch: string) =>
-    week.jars.find((jar) => jar.id === batch)?.colour ?? 'var(--line-strong)';
+  const colourOf = (batch: string) => week.jars.find((jar) => jar.id === batch)?.colour ?? 'var(--line-strong)';
   const jar = week.jars.find((one) => one.id === held);
   const portion = jar?.portions.find((one) => one.personId === person.id);
   const tried = portion?.days[week.dates.indexOf(day.date)];

@@ -21,9 +21,7 @@ export function WeekSheet() {
   return (
     <article className="week-sheet">
       <div className="week-sheet-head">
-        <h1>
-          {t('week.span_long', { from: when(week.from, 'month'), to: when(week.dates.at(-1), 'month') })}
-        </h1>
+        <h1>{t('week.span_long', { from: when(week.from, 'month'), to: when(week.dates.at(-1), 'month') })}</h1>
         <span className="week-sheet-does">
           <Button type="primary" onClick={() => window.print()}>
             {t('action.print')}
@@ -50,9 +48,7 @@ export function WeekSheet() {
               <th scope="row">{when(day, 'weekdayDay')}</th>
               {week.people.map((person) => {
                 const one = person.days[at];
-                const meant = week.servings.filter(
-                  (serving) => serving.personId === person.id && serving.date === day,
-                );
+                const meant = week.servings.filter((serving) => serving.personId === person.id && serving.date === day);
                 return (
                   <td key={person.id}>
                     {one?.eaten.map((had) => (

@@ -3,7 +3,6 @@ import { when } from '../../messages/dates';
 import { App, Button } from 'antd';
 import { useCallback, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import type { MeantServing, Week, WeekServing } from '../../api/client';
 import { useWeek, useWeekStep, type WeekStep } from '../../api/planning';
 import { useKey } from '../../app/keys';
 import { PageState } from '../../app/PageState';
@@ -11,17 +10,8 @@ import { Conflicts } from './Conflicts';
 import { JarPalette } from './JarPalette';
 import { WeekGrid } from './WeekGrid';
 import { RotationDrawer } from './RotationDrawer';
+import type { WeekActions } from './weekActions';
 import './WeekView.css';
-
-/** What can be done with a week from its cells. */
-export interface WeekActions {
-  week: Week;
-  /** The jar that is in the cook's hand, by its id. */
-  held: string | null;
-  hold: (jar: string | null) => void;
-  put: (jar: string, personId: string, date: string) => void;
-  change: (serving: WeekServing, instead: MeantServing | null) => void;
-}
 
 /** Seven days by people: jars go onto the planks, and each salt line answers. */
 export function WeekView() {
@@ -43,8 +33,7 @@ export function WeekView() {
     [mutateAsync, message],
   );
   const fill = useCallback(
-    (rest: boolean) =>
-      !isPending && make({ step: 'fill', rest }, rest ? t('week.filled_rest') : t('week.filled')),
+    (rest: boolean) => !isPending && make({ step: 'fill', rest }, rest ? t('week.filled_rest') : t('week.filled')),
     [make, isPending],
   );
   useKey(
@@ -78,8 +67,7 @@ export function WeekView() {
         put: [{ personId, batchId: jar, date: day }],
         remove: [],
       }),
-    change: (serving, instead) =>
-      make({ step: 'change', put: instead ? [instead] : [], remove: [serving.id] }),
+    change: (serving, instead) => make({ step: 'change', put: instead ? [instead] : [], remove: [serving.id] }),
   };
   const isOver = (week.dates.at(-1) ?? '') < week.today;
 
