@@ -6,4 +6,4 @@ define('LARAVEL_START', microtime(true));
 
 require __DIR__ . '/../vendor/autoload.php';
 
-require __DIR__ . '/../bootstrap/app.php'->handleRequest(Request::capture());
+(require __DIR__ . '/../bootstrap/app.php')->handleRequest(Request::capture());

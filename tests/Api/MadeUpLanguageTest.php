@@ -51,3 +51,11 @@ it('writes the calendar and the shopping list from the catalogue', function (): 
     $list = (string) $this->get('/api/timeline/shopping?as=text&locale=en-XA')->assertOk()->getContent();
     expect($list)->toContain('⟦')->and(strangeWords($list))->toBe([]);
 });
+
+it('hands recipes out in words, of the language that is asked for', function (): void {
+    $recipes = $this->get('/api/formulas/export?as=jsonld&locale=en-XA')->assertOk()->json('@graph');
+    expect($recipes)->not->toBe([]);
+    foreach ($recipes as $recipe) {
+        expect($recipe['recipeYield'])->toBeString()->toContain('⟦')->and($recipe['cookingMethod'])->toContain('⟦');
+    }
+});

@@ -71,7 +71,7 @@ it('has every code that is used, and uses every code it has', function (): void 
     $all = patterns();
     // A code in full, or the beginning of one whose end is a word of the code.
     preg_match_all('/[\'"`]@?([a-z_]+\.[a-z0-9_]+)[\'"`]/', code(), $whole);
-    preg_match_all('/[\'"`]([a-z_]+\.[a-z0-9_]*)(?:\{\$|\$\{|[\'"]\.)/', code(), $begun);
+    preg_match_all('/[\'"`]([a-z_]+\.[a-z0-9_]*)(?:\{\$|\$\{|[\'"]\s*\.)/', code(), $begun);
     preg_match_all('/named\([\'"`]([a-z_]+)/', code(), $words);
     $subjects = array_unique(array_map(fn(string $code): string => strtok($code, '.'), array_keys($all)));
     $asked = array_filter(

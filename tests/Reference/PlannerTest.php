@@ -64,15 +64,15 @@ it('notices what must not be', function (array $assignment, ?string $trouble): v
     $problem = PlanningProblem::read(Fields::of($week));
     $assignments = array_map(fn(array $one): Assignment => new Assignment(...$one), $assignment);
     $said = Feasibility::trouble($problem, $assignments);
-    $trouble === null ? expect($said)->toBeNull() : expect($said)->toContain($trouble);
+    $trouble === null ? expect($said)->toBeNull() : expect(said($said))->toContain($trouble);
 })->with([
     'well' => [[[0, 1, 0, 0], [0, 2, 1, 1]], null],
-    'too soon' => [[[0, 0, 0, 0]], 'not to be served on day 0'],
-    'too late' => [[[0, 4, 0, 0]], 'not to be served on day 4'],
-    'the wrong meal' => [[[0, 1, 1, 0]], 'not suited for evening'],
+    'too soon' => [[[0, 0, 0, 0]], 'not served on day 0'],
+    'too late' => [[[0, 4, 0, 0]], 'not served on day 4'],
+    'the wrong meal' => [[[0, 1, 1, 0]], 'not served at evening'],
     'not for them' => [[[1, 1, 0, 1]], 'not for b'],
     'twice a day' => [[[0, 1, 0, 1], [0, 1, 1, 1]], 'served twice'],
-    'two at a meal' => [[[0, 1, 0, 0], [0, 1, 0, 1]], 'More than 1 at noon'],
+    'two at a meal' => [[[0, 1, 0, 0], [0, 1, 0, 1]], 'more than 1 at noon'],
     'more than there is' => [[[0, 1, 0, 0], [0, 2, 0, 0], [1, 1, 0, 0]], 'than is left'],
     'past a hard limit' => [[[0, 1, 0, 0], [0, 1, 1, 1]], 'hard limit'],
 ]);

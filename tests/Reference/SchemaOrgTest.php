@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Language\Words;
 use App\Pantry\FoodTable;
 use App\Pantry\FormulaLibrary;
 use Symfony\Component\Process\Process;
@@ -49,8 +50,8 @@ function compiled(array $recipes): Process
 function recipes(): array
 {
     return array_map(
-        fn(array $document): array => SchemaRecipe::of(
-            FormulaAnswer::of(Formula::read($document, FoodTable::pantry())),
+        fn(array $document): array => (array) Words::in('en-GB')->inWords(
+            SchemaRecipe::of(FormulaAnswer::of(Formula::read($document, FoodTable::pantry()))),
         ),
         FormulaLibrary::documents(),
     );

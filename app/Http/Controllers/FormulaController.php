@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Language\ReaderLanguage;
 use App\Actions\SaveFormula;
 use App\Actions\StartFromFormula;
 use App\Console\InputError;
@@ -197,12 +198,13 @@ final readonly class FormulaController
             }
         }
         $isLinked = $request->string('as')->value() === 'jsonld';
+        $words = ReaderLanguage::words($request);
         $body = $isLinked
             ? [
                 '@context' => 'https://schema.org',
                 '@graph' => array_map(
                     static fn(array $document): array => array_diff_key(
-                        SchemaRecipe::of(FormulaAnswer::of(Read::read($document, $pantry))),
+                        (array) $words->inWords(SchemaRecipe::of(FormulaAnswer::of(Read::read($document, $pantry)))),
                         ['@context' => ''],
                     ),
                     $documents,
