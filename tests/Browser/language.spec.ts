@@ -91,11 +91,11 @@ async function texts(page: Page): Promise<string[]> {
     const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
     for (let node = walker.nextNode(); node; node = walker.nextNode()) {
       const parent = node.parentElement;
-      // A list without width is for readers of the screen, who hear its labels.
+      // The list beside a choice is for readers of the screen, who hear its labels; what is seen is drawn anew.
       if (
         parent &&
         !['SCRIPT', 'STYLE', 'TEXTAREA'].includes(parent.tagName) &&
-        parent.closest('[role=listbox]')?.clientWidth !== 0 &&
+        parent.closest('[role=listbox]') === null &&
         isSeen(parent)
       ) {
         found.push(node.textContent ?? '');
