@@ -126,12 +126,12 @@ async function strangers(page: Page, known: Set<string>): Promise<string[]> {
   return [...new Set(found)];
 }
 
-/** Looks at what is on the screen now. */
+/** Looks at what is on the screen now; a pixel is what rounding can make of it. */
 async function look(page: Page, where: string, known: Set<string>, found: string[]): Promise<void> {
   for (const text of await strangers(page, known)) {
     found.push(`${where}: not from the catalogue: ${text}`);
   }
-  if (await page.evaluate(() => document.documentElement.scrollWidth > window.innerWidth)) {
+  if (await page.evaluate(() => document.documentElement.scrollWidth > window.innerWidth + 1)) {
     found.push(`${where}: scrolls sideways`);
   }
 }
