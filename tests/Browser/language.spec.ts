@@ -7,7 +7,10 @@ import { csrf } from './kitchen';
  * than English, so that a row that is too narrow for German or Finnish breaks here first.
  */
 
-/** Fields of the API in which people write their own words; any other text comes as a code. */
+/**
+ * Fields of the API in which people write their own words; any other text comes as a code. A list of allergens is repeated
+ * by its ids in what the component library keeps for readers of the screen, so that those are let through.
+ */
 const OWN_WORDS = new Set([
   ...[
     'name',
@@ -24,7 +27,7 @@ const OWN_WORDS = new Set([
     'vegetable',
   ],
   ...['batch', 'batchName', 'food', 'salt', 'person', 'called', 'why', 'tellsReady', 'lookFor', 'texture', 'about'],
-  ...['document', 'method', 'cautions', 'timeZone', 'dislikes', 'also', 'ready', 'keeps'],
+  ...['document', 'method', 'cautions', 'timeZone', 'dislikes', 'also', 'ready', 'keeps', 'allergens'],
 ]);
 
 /** What a browser writes by itself: days and months, and the units that have no other name. */
