@@ -15,7 +15,7 @@ function said(?Message $message): ?string
     return $message === null ? null : Words::in('en-GB')->say($message);
 }
 
-/** The made-up language, written where it is not there yet; `./tempesal test` writes it anew. */
+/** The made-up language, written if it is missing; `./tempesal test` always writes it again. */
 function makeUpLanguage(): void
 {
     $root = dirname(__DIR__);

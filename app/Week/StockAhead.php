@@ -32,7 +32,7 @@ use Tempesal\Core\Restock\ScheduledBatch;
 use Tempesal\Core\Restock\StockForecast;
 
 /**
- * The weeks ahead of this kitchen's shelf: from what comes round, what stands and is planned, the jars, and how warm it will be.
+ * What this kitchen's shelf holds in the weeks ahead: from its rotation, batches, plans, free jars and temperatures.
  */
 final readonly class StockAhead
 {

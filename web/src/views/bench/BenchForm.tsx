@@ -199,14 +199,14 @@ function Into({ kitchen, draft, change, answer, refusal }: Props) {
         value={draft.headspaceMm}
         onChange={(headspaceMm) => change({ headspaceMm })}
         suffix={t('bench.mm_free')}
-        style={{ flex: '1 1 140px' }}
+        className="bench-measure"
       />
       <InputNumber
         aria-label={t('bench.weight_volume')}
         value={draft.weightMl}
         onChange={(weightMl) => change({ weightMl })}
         suffix={t('bench.ml_weight')}
-        style={{ flex: '1 1 140px' }}
+        className="bench-measure"
       />
       {more.map((id, place) => (
         <div className="bench-part" key={place}>
@@ -257,7 +257,7 @@ function Rest({ draft, change, refusal, method }: Props & { method: Kitchen['met
         step={0.5}
         onChange={(hours) => change({ saltingMinutes: hours === null ? null : hours * 60 })}
         suffix={t('bench.hours')}
-        style={{ flex: '1 1 140px' }}
+        className="bench-measure"
       />
       {method.rinseSeconds !== null && (
         <label className="bench-beside">
