@@ -101,7 +101,7 @@ final readonly class ChangeWeek
                         array_filter($filled, static fn(WeekServing $one): bool => $one->id === ''),
                     ),
                 ),
-                array_values(array_diff($week->planned->pluck('id')->all(), $kept)),
+                array_values(array_diff(self::ids($week->planned), array_map(strval(...), $kept))),
             ];
         });
     }
@@ -115,14 +115,11 @@ final readonly class ChangeWeek
             fn(): array => [
                 Message::of('week_change.cleared'),
                 [],
-                array_values(
-                    KitchenWeek::of($this->current->get(), $from)
-                        ->planned->reject(
-                            fn(PlannedServing $one): bool => $one->is_locked ||
-                                $one->planned_on < $this->current->get()->today(),
-                        )
-                        ->pluck('id')
-                        ->all(),
+                self::ids(
+                    KitchenWeek::of($this->current->get(), $from)->planned->reject(
+                        fn(PlannedServing $one): bool => $one->is_locked ||
+                            $one->planned_on < $this->current->get()->today(),
+                    ),
                 ),
             ],
         );
@@ -208,7 +205,7 @@ final readonly class ChangeWeek
             WeekChange::query()->where('week_on', $from)->whereNotNull('undone_at')->delete();
             $made = WeekChange::create([
                 'week_on' => $from,
-                'number' => 1 + (int) WeekChange::query()->where('week_on', $from)->max('number'),
+                'number' => WeekChange::nextNumber($from),
                 'what' => StoredText::of($what),
                 'request_key' => $requestKey,
             ]);
@@ -291,5 +288,19 @@ final readonly class ChangeWeek
             'way' => $one->way,
             'isLocked' => $one->isLocked,
         ];
+    }
+
+    /**
+     * @param  iterable<PlannedServing>  $servings
+     * @return list<string>
+     */
+    private static function ids(iterable $servings): array
+    {
+        $ids = [];
+        foreach ($servings as $one) {
+            $ids[] = $one->id;
+        }
+
+        return $ids;
     }
 }

@@ -86,7 +86,7 @@ final readonly class LedgerWriter
             'request_key' => null,
             ...$line,
             'batch_id' => $locked->id,
-            'position' => 1 + (int) $locked->entries->max('position'),
+            'position' => 1 + ($locked->entries->last()->position ?? 0),
         ]);
         $locked->entries->push($entry);
 

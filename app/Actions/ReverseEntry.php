@@ -111,7 +111,14 @@ final readonly class ReverseEntry
                 ->get()
                 ->first(
                     static fn(BatchEntry $twin): bool => ($twin->entry[$other['names']] ?? null) === $line->batch_id &&
-                        abs((float) ($twin->entry['grams'] ?? 0.0) - (float) ($line->entry['grams'] ?? 0.0)) < 1e-9,
+                        abs(self::grams($twin) - self::grams($line)) < 1e-9,
                 );
+    }
+
+    private static function grams(BatchEntry $line): float
+    {
+        $grams = $line->entry['grams'] ?? 0.0;
+
+        return is_numeric($grams) ? (float) $grams : 0.0;
     }
 }

@@ -30,7 +30,7 @@ final readonly class SavePantryRow
                 ? Salt::create([
                     ...$columns,
                     'key' => 'own-' . Str::lower((string) Str::ulid()),
-                    'position' => 1 + (int) Salt::query()->max('position'),
+                    'position' => Salt::nextPosition(),
                 ])
                 : Salt::query()
                     ->where('own', true)
@@ -46,7 +46,7 @@ final readonly class SavePantryRow
     {
         ($this->transaction)(
             static fn() => $id === null
-                ? Jar::create([...$columns, 'position' => 1 + (int) Jar::query()->max('position')])
+                ? Jar::create([...$columns, 'position' => Jar::nextPosition()])
                 : Jar::query()->lockForUpdate()->findOrFail($id)->refuseUnless($version)->update($columns),
         );
     }

@@ -26,7 +26,7 @@ final readonly class SavePerson
         return DB::transaction(static function () use ($id, $columns, $figures, $since, $version): Person {
             if ($id === null) {
                 $person = Person::create([
-                    'position' => 1 + (int) (Person::query()->withoutGlobalScope('present')->max('position') ?? -1),
+                    'position' => Person::nextPosition(),
                     ...$columns,
                 ]);
                 $since = null;

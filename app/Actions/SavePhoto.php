@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Models\Note;
 use GdImage;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
@@ -71,7 +72,7 @@ final class SavePhoto
     /** Where a household's photos lie. */
     public static function folderOf(string $householdId): string
     {
-        return rtrim((string) config('tempesal.photos'), '/') . "/{$householdId}";
+        return rtrim(Config::string('tempesal.photos'), '/') . "/{$householdId}";
     }
 
     private static function folder(Note $note): string

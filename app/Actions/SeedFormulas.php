@@ -24,7 +24,7 @@ final readonly class SeedFormulas
             $there = Formula::query()->with('newest')->whereNotNull('key')->get()->keyBy('key');
             $formulas = $versions = [];
             foreach (FormulaLibrary::documents() as $document) {
-                $known = $there->get($document['key']);
+                $known = $there->firstWhere('key', $document['key']);
                 if ($known === null) {
                     $formulas[] = [
                         'id' => ($id = (string) Str::ulid()),

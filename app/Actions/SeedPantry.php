@@ -57,10 +57,10 @@ final readonly class SeedPantry
     /** Adds the foods that are not there yet, and says of those of the table what they are where nobody has said it. */
     public function foods(): void
     {
-        $there = Ingredient::query()->withoutGlobalScope('present')->get()->keyBy('key');
+        $there = Ingredient::query()->withoutGlobalScope('present')->get();
         $new = [];
         foreach (self::ingredients() as $row) {
-            $known = $there->get((string) $row['key']);
+            $known = $there->firstWhere('key', $row['key']);
             if ($known === null) {
                 $new[] = $row;
             } elseif ($known->traits === null) {
@@ -70,7 +70,7 @@ final readonly class SeedPantry
         Ingredient::createMany($new);
     }
 
-    /** @return list<array<string, mixed>> rows of the ingredients table */
+    /** @return list<non-empty-array<string, string|bool|float|list<string>|null>> rows of the ingredients table */
     public static function ingredients(): array
     {
         return array_map(

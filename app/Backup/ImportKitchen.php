@@ -28,8 +28,10 @@ use Tempesal\Core\Message\Message;
 use Throwable;
 
 /**
- * Brings a whole kitchen back from its document, in the place of one in which no jar was started yet. Every row gets an id of its own, so
- * that a document can be brought in beside the kitchen it came from; all of it or nothing.
+ * Brings a whole kitchen back from its document, in the place of one in which no jar was started yet. Every row gets
+ * an id of its own, so that a document can be brought in beside the kitchen it came from; all of it or nothing.
+ *
+ * @phpstan-import-type Document from KitchenUpgrades
  */
 final readonly class ImportKitchen
 {
@@ -69,7 +71,9 @@ final readonly class ImportKitchen
                 Message::of('errors.kitchen_version', oldest: KitchenUpgrades::OLDEST, newest: KitchenFile::VERSION),
             );
         }
-        $document = KitchenUpgrades::toCurrent($document);
+        /** @var Document $given */
+        $given = $document;
+        $document = KitchenUpgrades::toCurrent($given);
         $photos = array_filter(
             is_array($document['photos'] ?? null) ? $document['photos'] : [],
             static fn(mixed $bytes, string|int $name): bool => is_string($bytes) && SavePhoto::isName((string) $name),

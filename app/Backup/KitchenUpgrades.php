@@ -7,6 +7,8 @@ namespace App\Backup;
 /**
  * Turns a kitchen's document of any version before into one of today's, a step at a time. What a step adds has a default in
  * the tables; what the library knows of foods and formulas is brought up to date after the rows are in.
+ *
+ * @phpstan-type Document array{version: int, household: array<mixed>, rows: array<mixed>, ...<array-key, mixed>}
  */
 final class KitchenUpgrades
 {
@@ -14,8 +16,8 @@ final class KitchenUpgrades
     public const OLDEST = 1;
 
     /**
-     * @param  array<string, mixed>  $document  of a version from OLDEST to KitchenFile::VERSION
-     * @return array<string, mixed>
+     * @param  Document  $document  of a version from OLDEST to KitchenFile::VERSION
+     * @return Document
      */
     public static function toCurrent(array $document): array
     {
@@ -34,8 +36,8 @@ final class KitchenUpgrades
      * Version 2 counts the changes of rows, says what foods are and by what a pH was read. In version 1 nobody had said any
      * of it: rows begin at their first version, foods go by the library or their names, readings count as strips do.
      *
-     * @param  array<string, mixed>  $document
-     * @return array<string, mixed>
+     * @param  Document  $document
+     * @return Document
      */
     private static function from1(array $document): array
     {
@@ -46,12 +48,12 @@ final class KitchenUpgrades
      * Version 3 calls the targets of people "intake_targets" what shares of a dish have in common "dish_key", and what
      * was typed at the bench "bench_input". Changes of a week keep the words in which they were written.
      *
-     * @param  array<string, mixed>  $document
-     * @return array<string, mixed>
+     * @param  Document  $document
+     * @return Document
      */
     private static function from2(array $document): array
     {
-        $rows = is_array($document['rows'] ?? null) ? $document['rows'] : [];
+        $rows = $document['rows'];
         $rows['intake_targets'] = $rows['yardsticks'] ?? [];
         unset($rows['yardsticks']);
         $rows['servings'] = self::renamed($rows['servings'] ?? [], 'dish', 'dish_key');

@@ -12,6 +12,7 @@ use App\Models\Household;
 use App\Models\PlannedBatch;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\Config;
 use Sabre\VObject\Component\VCalendar;
 use Tempesal\Core\Care\DueChore;
 use Tempesal\Core\Message\Message;
@@ -74,7 +75,7 @@ final class ChoreCalendar
 
     private static function address(string $path): string
     {
-        return rtrim((string) config('app.url'), '/') . $path;
+        return rtrim(Config::string('app.url'), '/') . $path;
     }
 
     private static function event(VCalendar $calendar, BatchStatus $status, DueChore $due, Words $words): void

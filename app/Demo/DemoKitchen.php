@@ -91,12 +91,7 @@ final class DemoKitchen
     {
         $there = Household::query()->where('is_demo', true)->first();
         if ($there !== null) {
-            if (
-                !$again &&
-                CarbonImmutable::parse($there->getAttribute('created_at'))
-                    ->setTimezone($there->time_zone)
-                    ->toDateString() === $there->today()
-            ) {
+            if (!$again && $there->dateOf($there->created_at) === $there->today()) {
                 return;
             }
             self::clear($there);

@@ -51,6 +51,14 @@ trait BelongsToHousehold
         }
     }
 
+    /** The place after the last one; 0 where there is none yet. For rows with a column "position". */
+    public static function nextPosition(): int
+    {
+        $last = self::query()->withoutGlobalScope('present')->max('position');
+
+        return is_numeric($last) ? 1 + (int) $last : 0;
+    }
+
     /** @return BelongsTo<Household, $this> */
     public function household(): BelongsTo
     {

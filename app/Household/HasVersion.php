@@ -18,7 +18,8 @@ trait HasVersion
     {
         static::updating(static function (Model $row): void {
             if (!$row->isDirty('version') && array_diff(array_keys($row->getDirty()), self::UNCOUNTED) !== []) {
-                $row->setAttribute('version', (int) $row->getOriginal('version') + 1);
+                $before = $row->getOriginal('version');
+                $row->setAttribute('version', 1 + (is_numeric($before) ? (int) $before : 0));
             }
         });
     }

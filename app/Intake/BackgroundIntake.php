@@ -73,7 +73,7 @@ final readonly class BackgroundIntake
     /** Milligrams that were written down. */
     public function written(Person $person, string $date): float
     {
-        return (float) $this->foods($person, $date)->sum('sodium_mg');
+        return $this->foods($person, $date)->sum(static fn(OtherFood $food): float => $food->sodium_mg);
     }
 
     public function sum(Person $person, string $date): float

@@ -58,7 +58,8 @@ final class IntakeCsv
      */
     public static function rows(Collection $servings, Collection $foods, Collection $people): array
     {
-        $names = $people->pluck('name', 'id');
+        /** @var array<string, string> $names */
+        $names = $people->pluck('name', 'id')->all();
         $rows = [];
         foreach ($servings as $one) {
             $sodium = $one->sodium();
@@ -77,7 +78,7 @@ final class IntakeCsv
         foreach ($foods as $one) {
             $rows[] = array_combine(self::COLUMNS, [
                 $one->eaten_on,
-                (string) ($names[$one->person_id] ?? ''),
+                $names[$one->person_id] ?? '',
                 'other',
                 $one->name,
                 '',

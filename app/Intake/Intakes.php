@@ -63,10 +63,8 @@ final class Intakes
     {
         $since = app(CurrentHousehold::class)->get()->dateOf($person->created_at);
         foreach ([Serving::query(), OtherFood::query()] as $rows) {
-            $since = min(
-                $since,
-                $rows->where('person_id', $person->id)->where('undone_at', null)->min('eaten_on') ?? $since,
-            );
+            $first = $rows->where('person_id', $person->id)->where('undone_at', null)->min('eaten_on');
+            $since = is_string($first) ? min($since, $first) : $since;
         }
 
         return $since;

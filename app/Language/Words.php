@@ -57,14 +57,24 @@ final class Words
         return $text === false ? throw new LogicException("\"{$message->code}\" could not be put into words.") : $text;
     }
 
-    /** What an answer holds, with every message in it as a text. */
-    public function inWords(mixed $answer): mixed
+    /**
+     * What an answer holds, with every message in it as a text.
+     *
+     * @template K of array-key
+     *
+     * @param  array<K, mixed>  $answer
+     * @return array<K, mixed>
+     */
+    public function inWords(array $answer): array
     {
-        return match (true) {
-            $answer instanceof Message => $this->say($answer),
-            is_array($answer) => array_map($this->inWords(...), $answer),
-            default => $answer,
-        };
+        return array_map(
+            fn(mixed $value): mixed => match (true) {
+                $value instanceof Message => $this->say($value),
+                is_array($value) => $this->inWords($value),
+                default => $value,
+            },
+            $answer,
+        );
     }
 
     private function join(Listed $list): string

@@ -174,7 +174,8 @@ final class Batch extends Model
     /** Days for which its formula says that it keeps; null where it says nothing. */
     public function formulaKeepsDays(): ?float
     {
-        $days = $this->formulaVersion->document['keeping']['days'] ?? null;
+        $keeping = $this->formulaVersion->document['keeping'] ?? null;
+        $days = is_array($keeping) ? $keeping['days'] ?? null : null;
 
         return is_numeric($days) ? (float) $days : null;
     }

@@ -26,6 +26,7 @@ use Tempesal\Core\Method\Aim;
  * @property string $quiet_to
  * @property Aim $aim
  * @property array<string, mixed> $planning
+ * @property CarbonImmutable $created_at
  */
 final class Household extends Model
 {

@@ -73,6 +73,20 @@ final class Person extends Model
             $this->intakeTargets->firstOrFail();
     }
 
+    /**
+     * @param  iterable<self>  $people
+     * @return list<string> keys of the foods that one of them does not like
+     */
+    public static function dislikedBy(iterable $people): array
+    {
+        $keys = [];
+        foreach ($people as $person) {
+            array_push($keys, ...$person->dislikes);
+        }
+
+        return array_values(array_unique($keys));
+    }
+
     protected function casts(): array
     {
         return [

@@ -29,6 +29,14 @@ final class WeekChange extends Model
         return StoredText::read($this->what);
     }
 
+    /** The number of the next change of a week; the first is 1. */
+    public static function nextNumber(string $weekOn): int
+    {
+        $last = self::query()->where('week_on', $weekOn)->max('number');
+
+        return is_numeric($last) ? 1 + (int) $last : 1;
+    }
+
     protected function casts(): array
     {
         return ['number' => 'integer', 'undone_at' => 'immutable_datetime'];

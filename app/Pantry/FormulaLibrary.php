@@ -45,8 +45,9 @@ final class FormulaLibrary
      */
     private static function read(string $file): ?array
     {
+        /** @var array<string, mixed>|null $document  a file of this project */
         $document = json_decode((string) file_get_contents($file), true, 64, JSON_THROW_ON_ERROR);
 
-        return is_array($document) ? $document : null;
+        return $document;
     }
 }

@@ -20,6 +20,8 @@ use Tempesal\Core\Salt\BrineTable;
 
 /**
  * The measures from which a jar is drawn, in mm from its floor.
+ *
+ * @phpstan-type Picture array{foodMm: float, liquidMm: float, ...<string, mixed>}
  */
 final class JarPicture
 {
@@ -27,7 +29,7 @@ final class JarPicture
      * One of the jars on the bench.
      *
      * @param  float  $share  of everything that goes into it
-     * @return array<string, mixed>
+     * @return Picture
      */
     public static function ofMaking(
         BenchSolution $solution,
@@ -47,7 +49,7 @@ final class JarPicture
         );
     }
 
-    /** @return array<string, mixed>|null */
+    /** @return Picture|null */
     public static function ofBatch(Batch $batch, BatchState $state): ?array
     {
         $geometry = $batch->jar?->geometry() ?? self::asBought($batch);
@@ -93,7 +95,7 @@ final class JarPicture
         return Geometry::of(Millilitres::of($millilitres), Millimetres::of($body * 0.86), Millimetres::of($body));
     }
 
-    /** @return array<string, mixed> a jar with nothing in it */
+    /** @return Picture a jar with nothing in it */
     public static function empty(Jar $jar): array
     {
         $fit = JarFit::of(
@@ -107,7 +109,7 @@ final class JarPicture
         return self::draw($fit, Millilitres::zero(), 'shreds', '#b9ab99', $jar->cover, false);
     }
 
-    /** @return array<string, mixed> */
+    /** @return Picture */
     private static function draw(
         JarFit $fit,
         Millilitres $liquid,

@@ -17,13 +17,22 @@ use Tempesal\Core\Salt\SaltBasis;
 
 /**
  * What one sees of a batch from before the shelf.
+ *
+ * @phpstan-type Window array{
+ *     youngOn: string|null, readyOn: string|null, longOn: string|null, aim: string, aimLabel: Message, ownDays: float|null
+ * }
+ * @phpstan-type Attention array{rank: int, code: string, text: Message}
+ * @phpstan-type Summary array{
+ *     id: string, name: string, colour: string, place: string, startedOn: string, strengthPercent: float|null,
+ *     strength: Message|null, window: Window|null, attention: Attention|null, jar: mixed, ...<string, mixed>
+ * }
  */
 final class BatchSummary
 {
     /** Grams of liquid that are nothing to speak of. */
     private const TRACE_G = 2.0;
 
-    /** @return array<string, mixed> */
+    /** @return Summary */
     public static function of(BatchStatus $status): array
     {
         $batch = $status->batch;
@@ -90,7 +99,7 @@ final class BatchSummary
         ];
     }
 
-    /** @return array{youngOn: string|null, readyOn: string|null, longOn: string|null, aim: string, aimLabel: Message, ownDays: float|null}|null */
+    /** @return Window|null */
     private static function window(BatchStatus $status): ?array
     {
         if ($status->forecast === null) {
@@ -109,7 +118,7 @@ final class BatchSummary
         ];
     }
 
-    /** @return array{rank: int, code: string, text: Message}|null */
+    /** @return Attention|null */
     private static function attention(BatchStatus $status, ShelfSnapshot $snapshot): ?array
     {
         $attention = ShelfAlert::of($snapshot, $status->dueNow());

@@ -223,7 +223,7 @@ final class BatchView
      * @param  Collection<int, Person>  $people
      * @param  list<ServingStyle>  $ways
      * @param  array<string, Estimate>  $estimates  by their grams and way
-     * @return list<array<string, mixed>>
+     * @return list<array{personId: string, ...<string, mixed>}>
      */
     private static function portions(
         Batch $batch,

@@ -22,6 +22,8 @@ use Tempesal\Core\Measure\Grams;
 
 /**
  * One day: each person's salt line, and the jars at hand.
+ *
+ * @phpstan-type Planned array{id: string, sodium: array{typical: float, ...<string, mixed>}|null, ...<string, mixed>}
  */
 final class DayView
 {
@@ -63,7 +65,7 @@ final class DayView
                 ),
             )
             ->values();
-        $room = $eaters->pluck('roomMg', 'id')->all();
+        $room = array_column($eaters->all(), 'roomMg', 'id');
 
         return [
             'date' => $date,
@@ -92,7 +94,7 @@ final class DayView
 
     /**
      * @param  Batch|null  $batch  null when it is no longer on the shelf
-     * @return array<string, mixed>
+     * @return Planned
      */
     private static function planned(PlannedServing $planned, ?Batch $batch): array
     {
@@ -121,8 +123,8 @@ final class DayView
 
     /**
      * @param  Collection<int, Serving>  $servings
-     * @param  list<array<string, mixed>>  $planned
-     * @return array<string, mixed>
+     * @param  list<Planned>  $planned
+     * @return array{id: string, roomMg: float, ...<string, mixed>}
      */
     private static function person(
         Person $person,

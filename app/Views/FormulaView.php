@@ -14,6 +14,7 @@ use App\Models\Person;
 use App\Pantry\FormulaLibrary;
 use Illuminate\Support\Collection;
 use Tempesal\Core\Advice\Advice;
+use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Formula\Formula as Read;
 use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Formula\FormulaLine;
@@ -226,7 +227,7 @@ final class FormulaView
         $allergens = self::words($answer);
         $foods = array_map(static fn(FormulaLine $line): string => $line->food->id ?? '', $answer->lines);
         $disliked = Ingredient::query()
-            ->whereIn('key', array_intersect($people->pluck('dislikes')->flatten()->all(), $foods))
+            ->whereIn('key', array_intersect(Person::dislikedBy($people), $foods))
             ->get()
             ->pluck('name', 'key');
 
@@ -236,7 +237,7 @@ final class FormulaView
                     $plate = $answer->plate(
                         Grams::of($isCondiment ? $person->usual_condiment_g : $person->usual_serving_g),
                     );
-                    $sodium = $plate->sodiumMg($answer->state, \Tempesal\Core\Estimate\Point::typical());
+                    $sodium = $plate->sodiumMg($answer->state, Point::typical());
 
                     return [
                         'personId' => $person->id,
@@ -263,20 +264,11 @@ final class FormulaView
     private static function notFor(FormulaAnswer $answer): array
     {
         $keys = array_map(static fn(FormulaLine $line): string => $line->food->id ?? '', $answer->lines);
+        $diets = [];
+        foreach (Ingredient::query()->withoutGlobalScope('present')->whereIn('key', $keys)->get() as $food) {
+            array_push($diets, ...$food->not_for);
+        }
 
-        return array_values(
-            array_unique(
-                array_merge(
-                    ...Ingredient::query()
-                        ->withoutGlobalScope('present')
-                        ->whereIn('key', $keys)
-                        ->get()
-                        ->pluck('not_for')
-                        ->values()
-                        ->all(),
-                    ...[[]],
-                ),
-            ),
-        );
+        return array_values(array_unique($diets));
     }
 }

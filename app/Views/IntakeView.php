@@ -139,13 +139,14 @@ final class IntakeView
     /** @return list<array<string, mixed>> */
     private static function sources(IntakePeriod $period): array
     {
-        $colours = Batch::query()->whereIn('id', array_keys($period->sources()))->pluck('colour', 'id');
+        /** @var array<string, string> $colours */
+        $colours = Batch::query()->whereIn('id', array_keys($period->sources()))->pluck('colour', 'id')->all();
 
         return array_map(
             static fn(string $id, array $one): array => [
                 'batchId' => $id,
                 ...$one,
-                'colour' => (string) ($colours[$id] ?? '#b9ab99'),
+                'colour' => $colours[$id] ?? '#b9ab99',
             ],
             array_keys($period->sources()),
             array_values($period->sources()),

@@ -80,7 +80,7 @@ final class KitchenView
                         'bodyMm' => $jar->body_mm,
                         'picture' => JarPicture::empty($jar),
                         'howMany' => $jar->how_many,
-                        'inUse' => (int) $jar->getAttribute('batches_count'),
+                        'inUse' => $jar->batches_count ?? 0,
                         'heldBy' => $jar->batches
                             ->whereNull('emptied_at')
                             ->map(static fn(Batch $batch): array => ['id' => $batch->id, 'name' => $batch->name])

@@ -43,7 +43,7 @@ final class ShelfView
                         static fn(Jar $jar): array => [
                             'jarId' => $jar->id,
                             'name' => $jar->name,
-                            'free' => $jar->how_many - (int) $jar->getAttribute('batches_count'),
+                            'free' => $jar->how_many - ($jar->batches_count ?? 0),
                             'picture' => JarPicture::empty($jar),
                         ],
                     )

@@ -18,7 +18,8 @@ final class TimelineView
     /** @return array<string, mixed> */
     public static function of(StockAhead $ahead, ?StockAhead $asItIs = null): array
     {
-        $names = Jar::query()->pluck('name', 'id');
+        /** @var array<string, string> $names */
+        $names = Jar::query()->pluck('name', 'id')->all();
 
         return [
             'today' => $ahead->household->today(),
@@ -38,11 +39,7 @@ final class TimelineView
             'lanes' => self::lanes($ahead),
             'kinds' => array_map(static fn(Product $kind): array => self::kind($ahead, $kind), $ahead->kinds()),
             'suggestions' => array_map(
-                static fn(ScheduledBatch $lot): array => self::suggestion(
-                    $ahead,
-                    $lot,
-                    (string) ($names[$lot->size] ?? ''),
-                ),
+                static fn(ScheduledBatch $lot): array => self::suggestion($ahead, $lot, $names[$lot->size] ?? ''),
                 self::inTime($ahead->forecast->added),
             ),
             'planned' => $ahead->planned

@@ -113,7 +113,11 @@ final class WeekView
             ];
         }
         $kinds = [
-            ...$week->eaten->where('person_id', $person->id)->where('is_live', true)->pluck('batch.likeness')->all(),
+            ...$week->eaten
+                ->where('person_id', $person->id)
+                ->where('is_live', true)
+                ->map(static fn(Serving $one): string => $one->batch->likeness)
+                ->all(),
             ...array_map(
                 static fn(WeekServing $one): string => $week->plan->jars[$one->jar]->group,
                 array_filter(

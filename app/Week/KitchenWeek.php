@@ -306,12 +306,13 @@ final readonly class KitchenWeek
      */
     private static function disliked(Batch $batch, Collection $people): array
     {
-        $keys = $people->pluck('dislikes')->flatten()->unique();
+        $keys = Person::dislikedBy($people);
         $names = [];
-        foreach ($keys->isEmpty() ? [] : $batch->standing() as $line) {
+        foreach ($keys === [] ? [] : $batch->standing() as $line) {
+            /** @var array{id?: string, name?: string}|null $food  as the ledger writes it */
             $food = $line->entry['ingredient'] ?? ($line->entry['food'] ?? null);
-            if (is_array($food) && $keys->contains($food['id'] ?? '')) {
-                $names[(string) $food['id']] = (string) $food['name'];
+            if (in_array($food['id'] ?? '', $keys, true)) {
+                $names[$food['id'] ?? ''] = $food['name'] ?? '';
             }
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Week;
 
+use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Plan\ObjectiveWeights;
 use Tempesal\Core\Plan\WeekPlan;
 
@@ -19,29 +20,19 @@ final readonly class Planning
     /** @param  array<string, mixed>  $kept */
     public static function of(array $kept): self
     {
-        $usual = new ObjectiveWeights();
-        $weight = static fn(string $key, float $default): float => is_numeric($kept['weights'][$key] ?? null)
-            ? (float) $kept['weights'][$key]
-            : $default;
+        /** @var array<string, int|float|numeric-string> $weights */
+        $weights = is_array($kept['weights'] ?? null) ? $kept['weights'] : [];
 
         return new self(
             is_int($kept['perDay'] ?? null) ? $kept['perDay'] : WeekPlan::USUAL_PER_DAY,
             ($kept['hasNew'] ?? false) === true,
-            new ObjectiveWeights(
-                $weight('short', $usual->short),
-                $weight('variety', $usual->variety),
-                $weight('urgency', $usual->urgency),
-                $weight('over', $usual->over),
-                $weight('sodium', $usual->sodium),
-                $weight('repeat', $usual->repeat),
-                $weight('keep', $usual->keep),
-            ),
+            ObjectiveWeights::read(Fields::of(array_map(floatval(...), $weights))),
         );
     }
 
     /** @return array{perDay: int, hasNew: bool, weights: array<string, float>} */
     public function toArray(): array
     {
-        return ['perDay' => $this->perDay, 'hasNew' => $this->hasNew, 'weights' => get_object_vars($this->weights)];
+        return ['perDay' => $this->perDay, 'hasNew' => $this->hasNew, 'weights' => (array) $this->weights];
     }
 }

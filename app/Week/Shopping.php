@@ -31,7 +31,8 @@ final readonly class Shopping
     public static function of(StockAhead $ahead, int $days): self
     {
         $last = $ahead->date($days - 1);
-        $jars = Jar::query()->pluck('name', 'id');
+        /** @var array<string, string> $jars */
+        $jars = Jar::query()->pluck('name', 'id')->all();
         $batches = $amounts = [];
         $take = static function (Formula $scaled, string $name, string $jar, string $startOn, bool $isPlanned) use (
             &$batches,
@@ -62,7 +63,7 @@ final readonly class Shopping
                 $take(
                     $answer->formula->scaled($lot->grams / $answer->makesG()),
                     $answer->formula->name,
-                    (string) ($jars[$lot->size] ?? ''),
+                    $jars[$lot->size] ?? '',
                     $ahead->date($lot->start),
                     false,
                 );

@@ -193,7 +193,8 @@ final readonly class StockAhead
             return new Product(
                 $line->id,
                 $line->name,
-                ($line->times_a_week / 7.0) * $people->sum('usual_serving_g'),
+                ($line->times_a_week / 7.0) *
+                    $people->sum(static fn(Person $person): float => $person->usual_serving_g),
                 [],
                 [],
                 1,
@@ -308,10 +309,10 @@ final readonly class StockAhead
     private static function usedADay(string $batch, Household $household): float
     {
         $today = CarbonImmutable::parse($household->today());
-        $planned = PlannedServing::open($today->toDateString(), $today->addDays(6)->toDateString())
+        $planned = (float) PlannedServing::open($today->toDateString(), $today->addDays(6)->toDateString())
             ->where('batch_id', $batch)
-            ->sum('grams');
-        $eaten = Serving::query()
+            ->sum(static fn(PlannedServing $one): float => $one->grams);
+        $eaten = (float) Serving::query()
             ->where('batch_id', $batch)
             ->where('undone_at', null)
             ->where('eaten_on', '>', $today->subDays(self::LATELY_DAYS)->toDateString())

@@ -73,11 +73,11 @@ return new class extends Migration {
             $table->json('instead_of')->default('[]')->comment('meals whose estimate is not counted that day');
         });
         foreach (DB::table('people')->get() as $person) {
-            $sums = array_map(
-                intval(...),
-                DB::table('rest_of_diet')->where('person_id', $person->id)->pluck('sodium_mg', 'weekday')->all(),
-            );
-            $rest = self::sharedOut($sums, array_map(floatval(...), json_decode((string) $person->meal_shares, true)));
+            /** @var array<int, int> $sums */
+            $sums = DB::table('rest_of_diet')->where('person_id', $person->id)->pluck('sodium_mg', 'weekday')->all();
+            /** @var array<string, int|float> $shares */
+            $shares = json_decode((string) $person->meal_shares, true);
+            $rest = self::sharedOut($sums, array_map(floatval(...), $shares));
             DB::table('yardsticks')->insert([
                 'id' => (string) Str::ulid(),
                 'household_id' => $person->household_id,

@@ -204,7 +204,7 @@ final readonly class FormulaController
                 '@context' => 'https://schema.org',
                 '@graph' => array_map(
                     static fn(array $document): array => array_diff_key(
-                        (array) $words->inWords(SchemaRecipe::of(FormulaAnswer::of(Read::read($document, $pantry)))),
+                        $words->inWords(SchemaRecipe::of(FormulaAnswer::of(Read::read($document, $pantry)))),
                         ['@context' => ''],
                     ),
                     $documents,

@@ -23,7 +23,7 @@ use Tempesal\Core\Produce\Ingredient as Produce;
  */
 final class BoughtRequest extends FormRequest
 {
-    use LabelSodiumFields;
+    use LabelSodiumFields, ListFields;
 
     /** @return array<string, mixed> */
     public function rules(): array
@@ -88,7 +88,7 @@ final class BoughtRequest extends FormRequest
             $this->boolean('isLive'),
             $food->brineFloor,
             $food->tissue,
-            array_values(array_map(Allergen::from(...), array_unique((array) $this->validated('allergens')))),
+            array_map(Allergen::from(...), $this->words('allergens')),
             null,
         );
     }

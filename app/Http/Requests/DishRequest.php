@@ -61,10 +61,12 @@ final class DishRequest extends FormRequest
     {
         $dish = $this->dish();
         $portions = [];
-        foreach (array_values((array) $this->validated('portions')) as $i => $one) {
+        /** @var non-empty-list<array{personId: string, amount?: string|null, share?: float|numeric-string|null}> $given */
+        $given = $this->validated('portions');
+        foreach ($given as $i => $one) {
             $grams =
                 $dish === null
-                    ? self::portion((string) ($one['amount'] ?? ''), $one['personId'], "portions.{$i}.amount")
+                    ? self::portion($one['amount'] ?? '', $one['personId'], "portions.{$i}.amount")
                     : Grams::of(
                         $dish->value *
                             (float) ($one['share'] ??
@@ -82,9 +84,7 @@ final class DishRequest extends FormRequest
             throw ValidationException::withMessages(['portions' => 'errors.dish_too_much']);
         }
 
-        return $portions === []
-            ? throw ValidationException::withMessages(['portions' => 'errors.who_eats'])
-            : $portions;
+        return $portions;
     }
 
     /** @throws ValidationException */

@@ -20,7 +20,7 @@ use Tempesal\Core\Intake\Meal;
  */
 final class OtherFoodRequest extends FormRequest
 {
-    use PortionFields;
+    use ListFields, PortionFields;
 
     /** @return array<string, mixed> */
     public function rules(): array
@@ -50,7 +50,10 @@ final class OtherFoodRequest extends FormRequest
     }
 
     /**
-     * @return array{person_id: string, eaten_on: string, name: string, sodium_mg: float, instead_of: list<string>, how: array<string, mixed>}
+     * @return array{
+     *     person_id: string, eaten_on: string, name: string, sodium_mg: float, instead_of: list<string>,
+     *     how: array<string, mixed>
+     * }
      *
      * @throws ValidationException
      */
@@ -59,7 +62,8 @@ final class OtherFoodRequest extends FormRequest
         if ($this->eatenOn() > app(CurrentHousehold::class)->get()->today()) {
             throw ValidationException::withMessages(['eatenOn' => 'errors.future_day']);
         }
-        $how = (array) $this->validated('how');
+        /** @var array<string, mixed> $how */
+        $how = $this->validated('how');
         try {
             $sodium = LabelSodium::milligrams(Fields::of($how, 'how'));
         } catch (InvalidField $refusal) {
@@ -71,7 +75,7 @@ final class OtherFoodRequest extends FormRequest
             'eaten_on' => $this->eatenOn(),
             'name' => $this->string('name')->trim()->value(),
             'sodium_mg' => $sodium,
-            'instead_of' => array_values((array) ($this->validated('insteadOf') ?? [])),
+            'instead_of' => $this->words('insteadOf'),
             'how' => $how,
         ];
     }

@@ -19,7 +19,7 @@ use Tempesal\Core\Produce\Allergen;
  */
 final class PersonRequest extends FormRequest
 {
-    use PartialUpdate;
+    use ListFields, PartialUpdate;
 
     /** @return array<string, mixed> */
     public function rules(): array
@@ -86,8 +86,8 @@ final class PersonRequest extends FormRequest
             'usual_condiment_g' => $this->float('usualCondimentGrams'),
             'live_goal' => $this->integer('liveGoal'),
             'limit_is_hard' => $this->boolean('limitIsHard'),
-            'allergens' => array_values(array_unique((array) $this->validated('allergens'))),
-            'dislikes' => array_values(array_unique((array) $this->validated('dislikes'))),
+            'allergens' => $this->words('allergens'),
+            'dislikes' => $this->words('dislikes'),
         ];
     }
 
@@ -96,6 +96,8 @@ final class PersonRequest extends FormRequest
     {
         $preset = TargetPreset::tryFrom($this->string('preset')->value());
         $source = $this->string('targetSource')->trim()->value();
+        /** @var array<int, array<string, int|numeric-string>> $rest */
+        $rest = $this->validated('restOfDiet');
 
         return [
             'target_sodium_mg' => $preset?->milligrams() ?? $this->integer('targetMg'),
@@ -106,10 +108,7 @@ final class PersonRequest extends FormRequest
                         ? StoredText::of(Message::of('target_preset_source.own'))
                         : $source),
             'rest' => BackgroundDiet::of(
-                array_map(
-                    static fn(array $meals): array => array_map(intval(...), $meals),
-                    (array) $this->validated('restOfDiet'),
-                ),
+                array_map(static fn(array $meals): array => array_map(intval(...), $meals), $rest),
             )->toArray(),
         ];
     }

@@ -54,20 +54,26 @@ final class RotationRequest extends FormRequest
     /** @return list<array{id: string|null, name: string, formula_id: string|null, likenesses: list<string>, weekdays: list<int>, times_a_week: float, months: list<int>}> */
     public function lines(): array
     {
-        return array_values(
-            array_map(
-                static fn(array $line): array => [
-                    'id' => $line['id'] ?? null,
-                    'name' => trim($line['name']),
-                    'formula_id' => $line['formulaId'] ?? null,
-                    'likenesses' => array_values($line['likenesses']),
-                    'weekdays' => array_values(array_map(intval(...), $line['weekdays'])),
-                    'times_a_week' =>
-                        $line['weekdays'] === [] ? (float) $line['timesAWeek'] : (float) count($line['weekdays']),
-                    'months' => array_values(array_map(intval(...), $line['months'])),
-                ],
-                (array) $this->validated('lines'),
-            ),
+        /**
+         * @var list<array{
+         *     id?: string|null, name: string, formulaId?: string|null, likenesses: list<string>,
+         *     weekdays: list<int|numeric-string>, timesAWeek: int|float|numeric-string, months: list<int|numeric-string>
+         * }> $lines
+         */
+        $lines = $this->validated('lines');
+
+        return array_map(
+            static fn(array $line): array => [
+                'id' => $line['id'] ?? null,
+                'name' => trim($line['name']),
+                'formula_id' => $line['formulaId'] ?? null,
+                'likenesses' => $line['likenesses'],
+                'weekdays' => array_map(intval(...), $line['weekdays']),
+                'times_a_week' =>
+                    $line['weekdays'] === [] ? (float) $line['timesAWeek'] : (float) count($line['weekdays']),
+                'months' => array_map(intval(...), $line['months']),
+            ],
+            $lines,
         );
     }
 

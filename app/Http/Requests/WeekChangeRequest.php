@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Actions\ChangeWeek;
+use App\Care\BatchStatus;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Person;
@@ -14,9 +16,13 @@ use Tempesal\Core\Message\Message;
 
 /**
  * Servings that are put into a week's plan, and those that go from it.
+ *
+ * @phpstan-import-type Meant from ChangeWeek
  */
 final class WeekChangeRequest extends FormRequest
 {
+    use ListFields;
+
     private const MOST_G = 2_000;
 
     /** @return array<string, mixed> */
@@ -52,11 +58,18 @@ final class WeekChangeRequest extends FormRequest
         ];
     }
 
-    /** @return list<array{personId: string, batchId: string, date: string, grams: float, way: ServingStyle, isLocked: bool}> */
+    /** @return list<Meant> */
     public function put(): array
     {
+        /**
+         * @var list<array{
+         *     personId: string, batchId: string, date: string, grams?: float|numeric-string|null, way?: string|null,
+         *     isLocked?: bool|int|string|null
+         * }> $given
+         */
+        $given = $this->validated('put');
         $put = [];
-        foreach (array_values((array) $this->validated('put')) as $one) {
+        foreach ($given as $one) {
             $put[] = [
                 'personId' => $one['personId'],
                 'batchId' => $one['batchId'],
@@ -75,7 +88,7 @@ final class WeekChangeRequest extends FormRequest
     /** @return list<string> */
     public function removed(): array
     {
-        return array_values(array_map(strval(...), (array) $this->validated('remove')));
+        return $this->words('remove');
     }
 
     /** What a person usually takes of a batch, in grams. */
@@ -85,7 +98,7 @@ final class WeekChangeRequest extends FormRequest
 
         return $batch->usualPortion(
             Person::query()->findOrFail($personId),
-            \App\Care\BatchStatus::servedPhase($batch, Ledgers::of($batch)->state()),
+            BatchStatus::servedPhase($batch, Ledgers::of($batch)->state()),
         );
     }
 }
