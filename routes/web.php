@@ -29,7 +29,7 @@ use App\Http\Controllers\WeekController;
 use Illuminate\Support\Facades\Route;
 
 /*
-| Everything under /api is described in contract/openapi.yaml; a test holds the two against each other.
+| Everything under /api is described in contract/*.yaml; a test holds the two against each other.
 */
 Route::prefix('api')->group(function (): void {
     Route::get('session', [SessionController::class, 'show']);
@@ -63,7 +63,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('batches/{batch}/savings', [SavingController::class, 'ofBatch']);
         Route::put('batches/{batch}/place', [JarStandController::class, 'move']);
         Route::put('batches/{batch}/aim', [JarStandController::class, 'aim']);
-        Route::post('batches/{batch}/gates', [JarStandController::class, 'pass']);
+        Route::post('batches/{batch}/releases', [JarStandController::class, 'pass']);
         Route::get('batches/{batch}/log', [LogController::class, 'index']);
         Route::post('batches/{batch}/notes', [LogController::class, 'store']);
         Route::delete('notes/{note}', [LogController::class, 'remove']);
@@ -140,7 +140,7 @@ Route::prefix('api')->group(function (): void {
         Route::put('other-foods/{otherFood}', [OtherFoodController::class, 'change']);
         Route::delete('other-foods/{otherFood}', [OtherFoodController::class, 'destroy']);
         Route::post('servings', [ServingController::class, 'store']);
-        Route::post('servings/together', [ServingController::class, 'together']);
+        Route::post('dishes', [ServingController::class, 'dish']);
         Route::put('servings/{serving}', [ServingController::class, 'change']);
         Route::put('servings/{serving}/dish', [ServingController::class, 'changeDish']);
         Route::delete('servings/{serving}', [ServingController::class, 'destroy']);

@@ -8,17 +8,15 @@ use App\Care\BatchStatus;
 use App\Household\CurrentHousehold;
 use App\Household\HouseholdTransaction;
 use App\Household\IdempotencyKey;
-use App\Intake\ServingMoment;
+use App\Intake\ServedFrom;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Serving;
 use App\Support\InvalidInput;
 use Carbon\CarbonImmutable;
 use Illuminate\Validation\ValidationException;
-use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Ledger\Entry\Give;
 use Tempesal\Core\Ledger\NotEnough;
-use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 
 /**
@@ -43,40 +41,20 @@ final readonly class ServeDish
      * @param  Grams|null  $dish  what went into a dish; null: there is none
      * @return list<Serving>
      */
-    public function __invoke(
-        string $batchId,
-        array $portions,
-        ?Grams $dish,
-        ?Phase $phase,
-        ServingStyle $way,
-        ServingMoment $when,
-        string $requestKey,
-        ?CarbonImmutable $at = null,
-    ): array {
-        return ($this->transaction)(function () use (
-            $batchId,
-            $portions,
-            $dish,
-            $phase,
-            $way,
-            $when,
-            $requestKey,
-            $at,
-        ): array {
+    public function __invoke(ServedFrom $from, array $portions, ?Grams $dish, string $requestKey): array
+    {
+        return ($this->transaction)(function () use ($from, $portions, $dish, $requestKey): array {
             $servings = [];
-            $at ??= $when->in(Batch::query()->findOrFail($batchId), $this->current->get());
+            $at = $from->moment(Batch::query()->findOrFail($from->batchId), $this->current->get());
+            $from = $from->at($at);
             $isNew = Serving::query()->where('request_key', self::keyOf($requestKey, 0))->doesntExist();
             foreach ($portions as $i => $portion) {
                 try {
                     $servings[] = ($this->serve)(
-                        $batchId,
+                        $from,
                         $portion['personId'],
                         $portion['grams'],
-                        $phase,
-                        $when,
                         self::keyOf($requestKey, $i),
-                        $at,
-                        $way,
                         dish: $dish === null ? null : ['name' => $requestKey, 'grams' => $dish],
                     );
                 } catch (ValidationException $refusal) {
@@ -91,24 +69,21 @@ final readonly class ServeDish
                 ($dish->value ?? 0.0) -
                 array_sum(array_map(static fn(array $portion): float => $portion['grams']->value, $portions));
             if ($dish !== null && $isNew && $left > self::ROUNDING) {
-                $this->giveAway($batchId, $phase, Grams::of($left), $at, $requestKey);
+                $this->giveAway($from, Grams::of($left), $at, $requestKey);
             }
 
             return $servings;
         });
     }
 
-    private function giveAway(
-        string $batchId,
-        ?Phase $phase,
-        Grams $grams,
-        CarbonImmutable $at,
-        string $requestKey,
-    ): void {
-        $batch = $this->ledger->lock($batchId);
+    private function giveAway(ServedFrom $from, Grams $grams, CarbonImmutable $at, string $requestKey): void
+    {
+        $batch = $this->ledger->lock($from->batchId);
         $state = Ledgers::of($batch, $at)->state();
         try {
-            $give = (new Give($phase ?? BatchStatus::servedPhase($batch, $state), $grams, null))->bookedAt($state);
+            $give = (new Give($from->phase ?? BatchStatus::servedPhase($batch, $state), $grams, null))->bookedAt(
+                $state,
+            );
             $this->empty->before($batch, $at, function () use ($batch, $at, $give, $requestKey): void {
                 $this->ledger->append($batch, $at, $give, $requestKey);
                 $this->ledger->check($batch);

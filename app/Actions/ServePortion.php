@@ -6,19 +6,16 @@ namespace App\Actions;
 
 use App\Care\BatchStatus;
 use App\Household\CurrentHousehold;
-use App\Intake\ServingMoment;
+use App\Intake\ServedFrom;
 use App\Ledger\Ledgers;
 use App\Models\BatchEntry;
 use App\Models\Person;
 use App\Models\PlannedServing;
 use App\Models\Serving;
 use App\Support\InvalidInput;
-use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Ledger\NotEnough;
-use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 
 /**
@@ -33,38 +30,20 @@ final readonly class ServePortion
     ) {}
 
     /**
-     * @param  Phase|null  $phase  null: what is usually served from such a batch
-     * @param  ServingMoment  $when  it was eaten; the jar is taken as it was then
      * @param  string|null  $plannedId  the planned serving that is eaten with it
      * @param  string  $requestKey  the same key never serves twice
-     * @param  CarbonImmutable|null  $at  the very moment, where it is known
      * @param  array{name: string, grams: Grams}|null  $dish  of which it is a share
      */
     public function __invoke(
-        string $batchId,
+        ServedFrom $from,
         string $personId,
         Grams $grams,
-        ?Phase $phase,
-        ServingMoment $when,
         string $requestKey,
-        ?CarbonImmutable $at = null,
-        ServingStyle $way = ServingStyle::Drained,
         ?string $plannedId = null,
         ?array $dish = null,
     ): Serving {
-        return DB::transaction(function () use (
-            $batchId,
-            $personId,
-            $grams,
-            $phase,
-            $when,
-            $requestKey,
-            $at,
-            $way,
-            $plannedId,
-            $dish,
-        ): Serving {
-            $batch = $this->ledger->lock($batchId);
+        return DB::transaction(function () use ($from, $personId, $grams, $requestKey, $plannedId, $dish): Serving {
+            $batch = $this->ledger->lock($from->batchId);
             $served = Serving::query()->where('request_key', $requestKey)->first();
             if ($served !== null) {
                 return $served;
@@ -75,7 +54,7 @@ final readonly class ServePortion
                     ? null
                     : PlannedServing::query()
                         ->where('person_id', $personId)
-                        ->where('batch_id', $batchId)
+                        ->where('batch_id', $from->batchId)
                         ->findOrFail($plannedId);
             if (
                 $planned !== null &&
@@ -83,11 +62,13 @@ final readonly class ServePortion
             ) {
                 throw ValidationException::withMessages(['plannedId' => 'errors.already_eaten']);
             }
-            $at ??= $when->in($batch, $this->current->get());
+            $at = $from->moment($batch, $this->current->get());
             $ledger = Ledgers::of($batch, $at);
             try {
                 $state = $ledger->state();
-                $entry = $way->plate($phase ?? BatchStatus::servedPhase($batch, $state), $grams)->bookedAt($state);
+                $entry = $from->way
+                    ->plate($from->phase ?? BatchStatus::servedPhase($batch, $state), $grams)
+                    ->bookedAt($state);
                 $sodium = $ledger->serving($entry);
                 $line = $this->empty->before($batch, $at, function () use ($batch, $at, $entry): BatchEntry {
                     $line = $this->ledger->append($batch, $at, $entry);
@@ -103,7 +84,7 @@ final readonly class ServePortion
                 'person_id' => $person->id,
                 'batch_id' => $batch->id,
                 'batch_entry_id' => $line->id,
-                'eaten_on' => $when->day,
+                'eaten_on' => $from->when->day,
                 'phase' => $entry->phase,
                 'is_live' => $batch->isLive($state),
                 'grams' => $grams->value,

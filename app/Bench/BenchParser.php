@@ -15,6 +15,9 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Bench\BenchInput;
+use Tempesal\Core\Bench\BlendSource;
+use Tempesal\Core\Bench\Pretreatment;
+use Tempesal\Core\Bench\SaltChoice;
 use Tempesal\Core\Bench\SaltTarget;
 use Tempesal\Core\Formula\SaltUnit;
 use Tempesal\Core\Jar\Packing;
@@ -136,10 +139,7 @@ final class BenchParser
                 $weight,
                 array_map(static fn(Jar $jar) => $jar->geometry(), $jars),
                 $packing,
-                $salt->product(),
-                SaltUnit::from($typed['saltUnit']),
-                $spoons,
-                $target,
+                new SaltChoice($salt->product(), SaltUnit::from($typed['saltUnit']), $spoons, $target),
                 $serving,
                 Celsius::of((float) ($typed['roomCelsius'] ?? Soak::ROOM_CELSIUS)),
                 $alongside,
@@ -147,14 +147,16 @@ final class BenchParser
                 $water,
                 $brine,
                 $starter,
-                isset($typed['saltingMinutes'])
-                    ? Seconds::of($typed['saltingMinutes'] * 60.0)
-                    : $method->profile()->preparation->salting,
-                $rinse === null || $method === Method::SaltAndDrain ? null : Seconds::of((float) $rinse),
-                $typed['isSqueezed'] ?? $method->profile()->preparation->rinse !== null,
-                $source === null ? null : Ledgers::of($source, $at),
-                $kept,
-                $typed['isHeated'] ?? false,
+                new Pretreatment(
+                    isset($typed['saltingMinutes'])
+                        ? Seconds::of($typed['saltingMinutes'] * 60.0)
+                        : $method->profile()->preparation->salting,
+                    $rinse === null || $method === Method::SaltAndDrain ? null : Seconds::of((float) $rinse),
+                    $typed['isSqueezed'] ?? $method->profile()->preparation->rinse !== null,
+                ),
+                $source === null
+                    ? null
+                    : new BlendSource(Ledgers::of($source, $at), $kept, $typed['isHeated'] ?? false),
             ),
             $source === null ? $vegetable->colour ?? '#b9ab99' : $source->colour,
             $jars,

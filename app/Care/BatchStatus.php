@@ -13,9 +13,11 @@ use App\Models\Note;
 use Carbon\CarbonImmutable;
 use Tempesal\Core\Care\AcidReading;
 use Tempesal\Core\Care\CareContext;
+use Tempesal\Core\Care\CareRecord;
 use Tempesal\Core\Care\ChoreSchedule;
 use Tempesal\Core\Care\DueChore;
 use Tempesal\Core\Care\Recurrence;
+use Tempesal\Core\Care\RipeningDays;
 use Tempesal\Core\Care\ReleaseCheck;
 use Tempesal\Core\Care\ReleasePurpose;
 use Tempesal\Core\Care\RipenessForecast;
@@ -81,19 +83,23 @@ final readonly class BatchStatus
                         $batch->method,
                         $batch->cover(),
                         $today,
-                        max(0, $day($batch->created_at)),
                         $batch->place->isWarm(),
-                        $chilledAt === null ? null : $day($chilledAt),
-                        $dayOf($forecast?->young),
-                        $dayOf($forecast?->ready),
-                        $forecast?->ready,
-                        $dayOf(RipenessForecast::whenRipened($history, Recurrence::LIVELY_RIPENED_DAYS)),
+                        new RipeningDays(
+                            $dayOf($forecast?->young),
+                            $dayOf($forecast?->ready),
+                            $forecast?->ready,
+                            $dayOf(RipenessForecast::whenRipened($history, Recurrence::LIVELY_RIPENED_DAYS)),
+                        ),
                         $hazards,
                         $shelfLife,
                         $state->live,
                         self::gramsIn($batch, $state) <= self::NOTHING_G,
-                        $condemned === null ? null : $day($condemned->happened_at),
-                        self::done($batch, $day),
+                        new CareRecord(
+                            max(0, $day($batch->created_at)),
+                            $chilledAt === null ? null : $day($chilledAt),
+                            $condemned === null ? null : $day($condemned->happened_at),
+                            self::done($batch, $day),
+                        ),
                         $batch->use_by === null ? null : Household::daysBetween($began, $batch->use_by),
                     ),
                 );

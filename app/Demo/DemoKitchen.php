@@ -23,6 +23,7 @@ use App\Actions\ServePortion;
 use App\Actions\StartBatch;
 use App\Actions\StartFromFormula;
 use App\Household\CurrentHousehold;
+use App\Intake\ServedFrom;
 use App\Intake\ServingMoment;
 use App\Language\StoredText;
 use App\Models\Batch;
@@ -81,7 +82,7 @@ final class DemoKitchen
         private readonly PlanBatch $planBatch,
         private readonly RecordOtherFood $writeOther,
         private readonly SavePerson $savePerson,
-        private readonly ServeDish $together,
+        private readonly ServeDish $serveDish,
         private readonly AddBoughtJar $shelve,
         private readonly CurrentHousehold $current,
     ) {}
@@ -307,15 +308,12 @@ final class DemoKitchen
                 ->all(),
         );
         if ($portions !== []) {
-            ($this->together)(
-                $mash->id,
+            $yesterday = CarbonImmutable::parse($household->today())->subDay()->toDateString();
+            ($this->serveDish)(
+                new ServedFrom($mash->id, new ServingMoment($yesterday), at: CarbonImmutable::now()->subDay()),
                 $portions,
                 Grams::of(20.0),
-                null,
-                ServingStyle::Drained,
-                new ServingMoment(CarbonImmutable::parse($household->today())->subDay()->toDateString()),
                 (string) Str::ulid(),
-                CarbonImmutable::now()->subDay(),
             );
         }
         $this->besidesTheJars($people);
@@ -380,17 +378,18 @@ final class DemoKitchen
     private function eats(Batch $batch, Person $person, float $grams, int $daysAgo): void
     {
         ($this->serve)(
-            $batch->id,
+            new ServedFrom(
+                $batch->id,
+                new ServingMoment(
+                    CarbonImmutable::parse($this->current->get()->today())
+                        ->subDays($daysAgo)
+                        ->toDateString(),
+                ),
+                at: CarbonImmutable::now()->subDays($daysAgo),
+            ),
             $person->id,
             Grams::of($grams),
-            null,
-            new ServingMoment(
-                CarbonImmutable::parse($this->current->get()->today())
-                    ->subDays($daysAgo)
-                    ->toDateString(),
-            ),
             (string) Str::ulid(),
-            CarbonImmutable::now()->subDays($daysAgo),
         );
     }
 

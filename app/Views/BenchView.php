@@ -117,7 +117,7 @@ final class BenchView
 
                 return [
                     'grams' => $dose->grams()->value,
-                    'spoons' => SpoonPhrase::nearest($millilitres, $solution->input->spoons)->text,
+                    'spoons' => SpoonPhrase::nearest($millilitres, $solution->input->salt->spoons)->text,
                     'runningPercent' => isset($running[$i]) ? $running[$i] * 100.0 : null,
                     'running' => isset($running[$i]) ? $basis->strength(round($running[$i] * 100.0, 2)) : null,
                 ];

@@ -157,7 +157,7 @@ final class BenchAdvice
     /** @return list<Advice|null> */
     private static function salt(BenchSolution $solution): array
     {
-        $salt = $solution->input->salt;
+        $salt = $solution->input->salt->product;
         if ($solution->salt->isZero()) {
             return [];
         }

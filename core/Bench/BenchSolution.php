@@ -78,8 +78,8 @@ final readonly class BenchSolution
     public static function from(BenchInput $input): self
     {
         try {
-            if ($input->target->sodiumMg !== null) {
-                return self::forSodium($input, $input->target->sodiumMg);
+            if ($input->salt->target->sodiumMg !== null) {
+                return self::forSodium($input, $input->salt->target->sodiumMg);
             }
             self::refuseWrongBasis($input);
 
@@ -126,7 +126,7 @@ final readonly class BenchSolution
             ),
         );
 
-        return SpoonPhrase::nearest(Millilitres::of($spooned), $this->input->spoons);
+        return SpoonPhrase::nearest(Millilitres::of($spooned), $this->input->salt->spoons);
     }
 
     /**
@@ -302,7 +302,7 @@ final readonly class BenchSolution
         $ledger = $work->ledger();
         $soak =
             $work->input->method === Method::QuickSaltPickle
-                ? $work->input->salting ?? Method::QuickSaltPickle->profile()->preparation->salting
+                ? $work->input->pretreatment->salting ?? Method::QuickSaltPickle->profile()->preparation->salting
                 : null;
         $finished = $soak === null ? $ledger->settled() : $ledger->asOf($soak->value);
 
@@ -323,10 +323,15 @@ final readonly class BenchSolution
     {
         if ($input->source !== null) {
             return self::dosed(
-                new SolvedBatch($input, Grams::of($input->source->state()->present()->weightG()), null, Grams::zero()),
+                new SolvedBatch(
+                    $input,
+                    Grams::of($input->source->ledger->state()->present()->weightG()),
+                    null,
+                    Grams::zero(),
+                ),
             );
         }
-        if ($input->target->fixesBoth()) {
+        if ($input->salt->target->fixesBoth()) {
             return self::following($input);
         }
         if ($input->vegetableWeight !== null) {
@@ -403,7 +408,7 @@ final readonly class BenchSolution
         [$low, $high] = [0.0, $millilitres * 1.2];
         for ($i = 0; $i < self::BISECTIONS; $i++) {
             $water = Grams::of(($low + $high) / 2.0);
-            $fixed = $work->input->target->grams();
+            $fixed = $work->input->salt->target->grams();
             $salt = $fixed !== null ? Grams::of($fixed / (1.0 + $spare)) : self::missingSalt($work->watered($water));
             if (BrineTable::volume($salt, $water)->value < $millilitres) {
                 $low = $water->value;
@@ -422,9 +427,9 @@ final readonly class BenchSolution
      */
     private static function following(BenchInput $input): SolvedBatch
     {
-        $basis = $input->target->basis;
-        $share = (float) $input->target->share;
-        $salt = (float) $input->target->grams();
+        $basis = $input->salt->target->basis;
+        $share = (float) $input->salt->target->share;
+        $salt = (float) $input->salt->target->grams();
         if ($share <= 0.0) {
             throw EmptyBasis::nothingToBe($basis);
         }
@@ -488,8 +493,11 @@ final readonly class BenchSolution
     private static function forSodium(BenchInput $input, float $milligrams): self
     {
         $with = static fn(float $grams): SolvedBatch => self::work(
-            $input->wishing(
-                SaltTarget::amount($input->target->basis, SaltDose::weighed($input->salt, Grams::of($grams))),
+            $input->withTarget(
+                SaltTarget::amount(
+                    $input->salt->target->basis,
+                    SaltDose::weighed($input->salt->product, Grams::of($grams)),
+                ),
             ),
         );
         $sodium = static function (float $grams) use ($with): float {
@@ -566,7 +574,7 @@ final readonly class BenchSolution
      */
     private static function dosed(SolvedBatch $work): SolvedBatch
     {
-        $target = $work->input->target;
+        $target = $work->input->salt->target;
         if ($target->doses !== null) {
             return $work->salted(...$target->doses);
         }
@@ -585,20 +593,20 @@ final readonly class BenchSolution
         float $grams,
         bool $isLeast = false,
     ): SolvedBatch {
-        if ($input->saltUnit === SaltUnit::Grams) {
+        if ($input->salt->unit === SaltUnit::Grams) {
             return $work->salted(
                 SaltDose::weighed(
-                    $input->salt,
+                    $input->salt->product,
                     Grams::of($isLeast ? ceil($grams * 10.0 - self::SCALE_ROUNDING) / 10.0 : round($grams, 1)),
                 ),
             );
         }
-        $volume = Millilitres::of($grams / Point::typical()->of($input->salt->density()));
+        $volume = Millilitres::of($grams / Point::typical()->of($input->salt->product->density()));
         $spoons = $isLeast
-            ? SpoonPhrase::atLeast($volume, $input->spoons)
-            : SpoonPhrase::nearest($volume, $input->spoons);
+            ? SpoonPhrase::atLeast($volume, $input->salt->spoons)
+            : SpoonPhrase::nearest($volume, $input->salt->spoons);
 
-        return $work->salted(SaltDose::spooned($input->salt, $spoons->volume));
+        return $work->salted(SaltDose::spooned($input->salt->product, $spoons->volume));
     }
 
     /**
@@ -613,8 +621,8 @@ final readonly class BenchSolution
         return Grams::of(
             max(
                 0.0,
-                $contents->saltFor((float) $work->input->target->share, $work->input->target->basis)->value -
-                    $contents->salt->value,
+                $contents->saltFor((float) $work->input->salt->target->share, $work->input->salt->target->basis)
+                    ->value - $contents->salt->value,
             ),
         );
     }
@@ -652,8 +660,8 @@ final readonly class BenchSolution
         $hasWater = $input->method->hasPouredBrine() || $input->method === Method::ReusedBrine;
         if (
             !$hasWater &&
-            $input->target->share !== null &&
-            in_array($input->target->basis, [SaltBasis::OfWater, SaltBasis::BrineStrength], true)
+            $input->salt->target->share !== null &&
+            in_array($input->salt->target->basis, [SaltBasis::OfWater, SaltBasis::BrineStrength], true)
         ) {
             throw IncompleteBench::wrongBasis($input->method);
         }

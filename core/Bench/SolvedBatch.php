@@ -145,7 +145,7 @@ final readonly class SolvedBatch
     public function ledger(): Ledger
     {
         if ($this->input->source !== null) {
-            return $this->input->source->then(
+            return $this->input->source->ledger->then(
                 ...array_map(static fn($line): Entry => $line->entry, $this->timetable()->lines),
             );
         }
@@ -165,14 +165,16 @@ final readonly class SolvedBatch
             new IngredientAmount($input->vegetable, Band::exact($this->vegetable->value)),
             ...$input->alongside,
         ];
-        $dose = $this->doses[0] ?? SaltDose::weighed($input->salt, Grams::zero());
+        $dose = $this->doses[0] ?? SaltDose::weighed($input->salt->product, Grams::zero());
         $someSalt = $dose->grams()->isZero() ? null : $dose;
         $draw = $input->method
             ->profile()
-            ->preparation->draw(PouredBrine::strength(SaltDose::weighed($input->salt, $this->salt()), $this->water));
+            ->preparation->draw(
+                PouredBrine::strength(SaltDose::weighed($input->salt->product, $this->salt()), $this->water),
+            );
         $room = TemperatureHistory::constant($input->room);
         $ferment = Soak::fromNowOn($room);
-        $salting = $input->salting ?? $input->method->profile()->preparation->salting;
+        $salting = $input->pretreatment->salting ?? $input->method->profile()->preparation->salting;
         $soak = $salting === null ? $ferment : Soak::lasting($salting, $room);
 
         return match ($input->method) {
@@ -194,8 +196,10 @@ final readonly class SolvedBatch
                 [],
                 $draw,
                 $input->method === Method::KimchiSoaked ? $soak : $soak->called('rest'),
-                $input->rinse === null || $input->rinse->isZero() ? null : Rinsing::underTheTap($input->rinse),
-                $input->isSqueezed ? Squeeze::firm() : null,
+                $input->pretreatment->rinse === null || $input->pretreatment->rinse->isZero()
+                    ? null
+                    : Rinsing::underTheTap($input->pretreatment->rinse),
+                $input->pretreatment->isSqueezed ? Squeeze::firm() : null,
                 $input->paste,
                 $ferment,
             ),
@@ -209,13 +213,21 @@ final readonly class SolvedBatch
                 $ferment,
             ),
             Method::Bought => throw new LogicException('What is bought is not made on the bench.'),
-            Method::Transform => new Transform(
-                $input->kept === null ? null : new Drain(ClingingBrine::drained(), $input->kept),
-                $input->alongside,
+            Method::Transform => $this->blended(
+                $input->source ?? throw new LogicException('A sauce is blended from a batch.'),
                 $someSalt,
-                $input->isHeated,
-                null,
             ),
         };
+    }
+
+    private function blended(BlendSource $source, ?SaltDose $salt): Transform
+    {
+        return new Transform(
+            $source->keptBrine === null ? null : new Drain(ClingingBrine::drained(), $source->keptBrine),
+            $this->input->alongside,
+            $salt,
+            $source->isHeated,
+            null,
+        );
     }
 }

@@ -32,12 +32,12 @@ final class ChoreSchedule
     {
         $dues = [];
         foreach (self::chores($jar) as $chore) {
-            $next = $chore->nextAfter($jar->done[$chore->task->value] ?? null);
+            $next = $chore->nextAfter($jar->record->done[$chore->task->value] ?? null);
             if ($next === null || ($chore->last !== null && $jar->day > $chore->last)) {
                 continue;
             }
             // What was to be done before the jar came onto this shelf is asked for on its first day there.
-            $dues[] = new DueChore($chore, max($next, $jar->knownFrom), $chore->at);
+            $dues[] = new DueChore($chore, max($next, $jar->record->knownFrom), $chore->at);
         }
         usort(
             $dues,
@@ -56,8 +56,8 @@ final class ChoreSchedule
         if ($jar->isNothing) {
             return [];
         }
-        if ($jar->condemnedOn !== null) {
-            return [new Chore(Task::Discard, 0, $jar->condemnedOn, null)];
+        if ($jar->record->condemnedOn !== null) {
+            return [new Chore(Task::Discard, 0, $jar->record->condemnedOn, null)];
         }
 
         return [...$jar->isWarm ? self::whileWarm($jar) : Recurrence::inTheCold($jar), ...self::keeping($jar)];
@@ -67,22 +67,26 @@ final class ChoreSchedule
     private static function whileWarm(CareContext $jar): array
     {
         $chores = Recurrence::whileWarm($jar);
-        if ($jar->youngOn === null || $jar->readyOn === null || $jar->readyAfter === null) {
+        if (
+            $jar->ripening->youngOn === null ||
+            $jar->ripening->readyOn === null ||
+            $jar->ripening->readyAfter === null
+        ) {
             return $chores;
         }
-        $inHours = $jar->readyAfter < self::HOURS_COUNT_S;
-        if ($jar->youngOn < $jar->readyOn) {
-            $chores[] = new Chore(Task::Taste, self::TASTE_EVERY, $jar->youngOn, $jar->readyOn - 1);
+        $inHours = $jar->ripening->readyAfter < self::HOURS_COUNT_S;
+        if ($jar->ripening->youngOn < $jar->ripening->readyOn) {
+            $chores[] = new Chore(Task::Taste, self::TASTE_EVERY, $jar->ripening->youngOn, $jar->ripening->readyOn - 1);
         }
         if ($jar->isLive && !$inHours) {
-            $chores[] = new Chore(Task::MeasurePh, 0, max(self::SOUR_BY_DAY, $jar->youngOn), null);
+            $chores[] = new Chore(Task::MeasurePh, 0, max(self::SOUR_BY_DAY, $jar->ripening->youngOn), null);
         }
         $chores[] = new Chore(
             $jar->method === Method::Mash ? Task::Blend : Task::ToFridge,
             0,
-            $jar->readyOn,
+            $jar->ripening->readyOn,
             null,
-            $inHours ? $jar->readyAfter : null,
+            $inHours ? $jar->ripening->readyAfter : null,
         );
 
         return $chores;
@@ -93,7 +97,7 @@ final class ChoreSchedule
     {
         // A quick pickle's week begins with it, an egg's days too, wherever they stand.
         $strict = $jar->shelfLife->isStrict;
-        $since = $strict ? 0 : $jar->chilledOn;
+        $since = $strict ? 0 : $jar->record->chilledOn;
         if ($since === null) {
             return [];
         }

@@ -27,7 +27,7 @@ final class Recurrence
         if (!$jar->method->isFerment() || $jar->method->isDone()) {
             return self::sweet($jar, 0);
         }
-        $lively = $jar->livelyUntil === null ? null : max(1, $jar->livelyUntil);
+        $lively = $jar->ripening->livelyUntil === null ? null : max(1, $jar->ripening->livelyUntil);
 
         return array_values(
             array_filter([
@@ -46,7 +46,7 @@ final class Recurrence
     /** @return list<Chore> while it stands in the fridge */
     public static function inTheCold(CareContext $jar): array
     {
-        return self::sweet($jar, $jar->chilledOn ?? 0);
+        return self::sweet($jar, $jar->record->chilledOn ?? 0);
     }
 
     /** @return list<Chore> */

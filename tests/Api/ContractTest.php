@@ -25,8 +25,9 @@ it('has the client types that belong to it', function (): void {
     $root = dirname(__DIR__, 2);
     $fresh = tempnam(sys_get_temp_dir(), 'contract') . '.ts';
     (new Process(
-        ['npx', '--no-install', 'openapi-typescript', 'contract/openapi.yaml', '-o', $fresh],
+        ['npx', '--no-install', 'openapi-typescript', '-o', $fresh],
         $root,
+        input: (new Process(['php', 'contract/join.php'], $root))->mustRun()->getOutput(),
     ))->mustRun();
     expect(file_get_contents("{$root}/web/src/api/contract.gen.ts"))->toBe(
         file_get_contents($fresh),

@@ -91,7 +91,7 @@ it('tells what was written down apart from the estimate, and lets it stand inste
 
 it('serves several at once, all or none, and shares a dish', function (): void {
     $jar = $this->startJar()->json('id');
-    $together = fn(array $as): TestResponse => $this->postJson('/api/servings/together', [
+    $together = fn(array $as): TestResponse => $this->postJson('/api/dishes', [
         'batchId' => $jar,
         'requestKey' => (string) Str::ulid(),
         ...$as,
@@ -133,7 +133,7 @@ it('serves several at once, all or none, and shares a dish', function (): void {
 it('takes a dish back whole, by a share of it or by what nobody ate', function (string $by): void {
     $jar = $this->startJar()->json('id');
     $before = $this->getJson("/api/batches/{$jar}")->json();
-    $serve = fn(): array => $this->postJson('/api/servings/together', [
+    $serve = fn(): array => $this->postJson('/api/dishes', [
         'batchId' => $jar,
         'dishAmount' => '100 g',
         'portions' => [['personId' => $this->ada, 'share' => 0.5], ['personId' => $this->bo, 'share' => 0.2]],
@@ -229,9 +229,7 @@ it('changes a dish as a whole, and only as a whole', function (): void {
         ),
         'requestKey' => (string) Str::ulid(),
     ];
-    $first = $this->postJson('/api/servings/together', $dish([$this->ada => 0.5, $this->bo => 0.5]))->json(
-        'servings.0',
-    );
+    $first = $this->postJson('/api/dishes', $dish([$this->ada => 0.5, $this->bo => 0.5]))->json('servings.0');
     $this->putJson("/api/servings/{$first['id']}", [
         'batchId' => $jar,
         'personId' => $this->ada,
@@ -404,7 +402,7 @@ it('agrees to the milligram with a tally of its own over a month of three people
         }
         if ($day % 9 === 4) {
             // A dish of which all three have their share, and something is left.
-            $dish = $this->postJson('/api/servings/together', [
+            $dish = $this->postJson('/api/dishes', [
                 'batchId' => $jars[$day % 2],
                 'dishAmount' => '90 g',
                 'portions' => array_map(

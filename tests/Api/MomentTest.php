@@ -78,7 +78,7 @@ it('refuses only what was before the jar and what is to come', function (array $
         'portions' => [['personId' => $this->ada, 'amount' => '20 g']],
         'requestKey' => (string) Str::ulid(),
     ];
-    $this->postJson('/api/servings/together', [...$together, ...$said])->assertJsonValidationErrors([$field]);
+    $this->postJson('/api/dishes', [...$together, ...$said])->assertJsonValidationErrors([$field]);
     expect(Serving::query()->count())->toBe(0);
 })->with([
     'the day before it was begun' => [['eatenOn' => '2026-11-15'], 'eatenOn'],

@@ -43,6 +43,21 @@ function figuresOf(mixed $answer, string $path = ''): array
     return $all;
 }
 
+/**
+ * A correction of the library's words is a further version of its formulas; their figures stay.
+ *
+ * @param  array<string, int|float|bool>  $figures
+ * @return array<string, int|float|bool>
+ */
+function withoutVersions(array $figures): array
+{
+    return array_filter(
+        $figures,
+        static fn(string $path): bool => preg_match('#/(versions?|newest)(/|$)#', $path) !== 1,
+        ARRAY_FILTER_USE_KEY,
+    );
+}
+
 /** @return list<string> */
 function askedPaths(): array
 {
@@ -105,6 +120,9 @@ it('answers every figure as it did before', function (): void {
     );
     expect(array_keys($now))->toBe(array_keys($then));
     foreach ($then as $asked => $figures) {
+        if (str_contains($asked, '/formulas')) {
+            [$now[$asked], $figures] = array_map(withoutVersions(...), [$now[$asked], $figures]);
+        }
         expect(array_keys($now[$asked]))->toBe(array_keys($figures), $asked);
         foreach ($figures as $path => $figure) {
             is_bool($figure)

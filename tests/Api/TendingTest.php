@@ -215,7 +215,7 @@ it(
             'place' => $place,
             'requestKey' => (string) Str::ulid(),
         ]);
-        $pass = fn(array $how) => $this->postJson("/api/batches/{$batch['id']}/gates", [
+        $pass = fn(array $how) => $this->postJson("/api/batches/{$batch['id']}/releases", [
             'requestKey' => (string) Str::ulid(),
             ...$how,
         ]);

@@ -193,7 +193,7 @@ test('two shares of a dish that are taken back at once are taken back once', asy
   const jar = shelf.batches[0];
   const headers = await csrf(page);
   for (const round of [1, 2, 3]) {
-    const { servings } = (await write(page, 'post', '/servings/together', {
+    const { servings } = (await write(page, 'post', '/dishes', {
       batchId: jar?.id,
       dishAmount: '60 g',
       portions: kitchen.people.map(({ id }) => ({ personId: id, share: 0.4 })),

@@ -21,7 +21,7 @@ test('one key plans the week, another takes it back', async ({ page }) => {
   const before = await left(page, 'Ada');
   await page.keyboard.press('p');
   await expect(page.getByText('The week is planned.')).toBeVisible();
-  const meant = place(page, 'Ada').locator('.meant');
+  const meant = place(page, 'Ada').locator('.serving-card');
   await expect(meant.first()).toBeVisible();
   expect(await left(page, 'Ada')).toBeLessThan(before);
   await page.keyboard.press('u');
@@ -38,8 +38,8 @@ test('a jar is dragged onto a day, and its salt line and stock answer', async ({
   const stock = await jar(page, 'Old sticks').locator('.at-hand-says').textContent();
   const before = await left(page, 'Bo');
   await jar(page, 'Old sticks').dragTo(place(page, 'Bo'));
-  await expect(place(page, 'Bo').locator('.meant')).toContainText('Old sticks');
-  const milligrams = number(await place(page, 'Bo').locator('.meant b').textContent());
+  await expect(place(page, 'Bo').locator('.serving-card')).toContainText('Old sticks');
+  const milligrams = number(await place(page, 'Bo').locator('.serving-card b').textContent());
   expect(Math.abs(before - (await left(page, 'Bo')) - milligrams)).toBeLessThanOrEqual(10);
   await expect(jar(page, 'Old sticks').locator('.at-hand-says')).not.toHaveText(stock ?? '');
 });
@@ -53,16 +53,16 @@ test('everything is done with keys alone: taken in hand, put down, locked, left 
   await expect(place(page, 'Bo')).toBeFocused();
   await page.keyboard.press('ArrowUp');
   await page.keyboard.press('Enter');
-  const meant = place(page, 'Ada').locator('.meant');
+  const meant = place(page, 'Ada').locator('.serving-card');
   await expect(meant).toHaveCount(1);
   await page.keyboard.press('Escape');
   await expect(page.getByText('Drag a jar onto a day')).toBeVisible();
   await meant.focus();
   await page.keyboard.press('l');
-  await expect(place(page, 'Ada').locator('.meant.is-locked')).toHaveCount(1);
+  await expect(place(page, 'Ada').locator('.serving-card.is-locked')).toHaveCount(1);
   await page.getByRole('button', { name: 'Clear' }).click();
-  await expect(place(page, 'Ada').locator('.meant.is-locked')).toHaveCount(1);
-  await place(page, 'Ada').locator('.meant').focus();
+  await expect(place(page, 'Ada').locator('.serving-card.is-locked')).toHaveCount(1);
+  await place(page, 'Ada').locator('.serving-card').focus();
   await page.keyboard.press('Delete');
   await expect(meant).toHaveCount(0);
 });
@@ -71,7 +71,7 @@ test('on a phone a jar is tapped, then a day, then how it is served', async ({ p
   await page.setViewportSize({ width: 390, height: 844 });
   await jar(page, 'Old sticks').click();
   await place(page, 'Ada').click();
-  const meant = place(page, 'Ada').locator('.meant');
+  const meant = place(page, 'Ada').locator('.serving-card');
   await expect(meant).toHaveCount(1);
   const drained = number(await meant.locator('b').textContent());
   await meant.click();
@@ -105,7 +105,7 @@ test('what does not fit is said in words, and a lever does away with it', async 
 
 test('what is planned is eaten in one tap on Today, and taken back', async ({ page }) => {
   await jar(page, 'Old sticks').dragTo(place(page, 'Ada'));
-  await expect(place(page, 'Ada').locator('.meant')).toHaveCount(1);
+  await expect(place(page, 'Ada').locator('.serving-card')).toHaveCount(1);
   await page.goto('/today');
   const ada = page.getByRole('region', { name: 'Ada' });
   await ada.getByRole('button', { name: 'Ada ate Old sticks' }).click();
@@ -117,7 +117,7 @@ test('what is planned is eaten in one tap on Today, and taken back', async ({ pa
 
 test('the week goes onto the fridge door, without what is only for the screen', async ({ page }) => {
   await page.keyboard.press('p');
-  await expect(place(page, 'Ada').locator('.meant').first()).toBeVisible();
+  await expect(place(page, 'Ada').locator('.serving-card').first()).toBeVisible();
   await page.getByRole('link', { name: 'Print' }).click();
   await expect(page.getByRole('table')).toContainText('sticks, 40 g');
   await page.emulateMedia({ media: 'print' });

@@ -5,6 +5,9 @@ declare(strict_types=1);
 use Tempesal\Core\Bench\BenchAdvice;
 use Tempesal\Core\Bench\IncompleteBench;
 use Tempesal\Core\Bench\BenchSolution;
+use Tempesal\Core\Bench\BlendSource;
+use Tempesal\Core\Bench\Pretreatment;
+use Tempesal\Core\Bench\SaltChoice;
 use Tempesal\Core\Bench\SaltTarget;
 use Tempesal\Core\Bench\BenchInput;
 use Tempesal\Core\Measure\Band;
@@ -49,7 +52,16 @@ function onBench(Method $method, SaltTarget $target, array $more = []): BenchInp
         ...$more,
     ];
 
-    return new BenchInput(...['method' => $method, 'target' => $target, ...$given]);
+    $salt = new SaltChoice($given['salt'], $given['saltUnit'], $given['spoons'], $target);
+    $pretreatment = new Pretreatment($given['salting'] ?? null, $given['rinse'] ?? null, $given['isSqueezed'] ?? false);
+    $mine = array_flip(['saltUnit', 'spoons', 'salting', 'rinse', 'isSqueezed']);
+
+    return new BenchInput(
+        ...[
+            ...array_diff_key($given, $mine),
+            ...['method' => $method, 'salt' => $salt, 'pretreatment' => $pretreatment],
+        ],
+    );
 }
 
 function quart(): Jar
@@ -348,10 +360,8 @@ it('makes a condiment with another jar\'s brine stirred in', function (): void {
 it('makes a sauce of a batch, keeping some brine, salted to a strength', function (): void {
     $batch = Kitchen::jarOfCarrots()->asOf(0.0);
     $input = onBench(Method::Transform, SaltTarget::strength(0.02, SaltBasis::OfEverything), [
-        'source' => $batch,
-        'kept' => Grams::of(150),
+        'source' => new BlendSource($batch, Grams::of(150), true),
         'alongside' => [new IngredientAmount(Kitchen::food('vinegar', 95, 2), Band::exact(50))],
-        'isHeated' => true,
     ]);
     $solution = BenchSolution::from($input);
     $before = $batch->state();

@@ -13,6 +13,8 @@ use Tempesal\Core\Care\ReleasePurpose;
 use Tempesal\Core\Care\QuietHours;
 use Tempesal\Core\Care\Recurrence;
 use Tempesal\Core\Care\CareContext;
+use Tempesal\Core\Care\CareRecord;
+use Tempesal\Core\Care\RipeningDays;
 use Tempesal\Core\Care\Task;
 use Tempesal\Core\Care\ChoreSchedule;
 use Tempesal\Core\Measure\Band;
@@ -45,25 +47,22 @@ function stand(array $change = []): CareContext
 {
     $hazards = $change['hazards'] ?? new Hazards();
 
+    $ripening = ['youngOn' => 7, 'readyOn' => 21, 'readyAfter' => 21 * 86_400.0, 'livelyUntil' => 7];
+    $record = ['knownFrom' => 0, 'chilledOn' => null, 'condemnedOn' => null, 'done' => []];
+
     return new CareContext(
         ...[
             'method' => Method::DrySalting,
             'cover' => Cover::ScrewLid,
             'day' => 2,
-            'knownFrom' => 0,
             'isWarm' => true,
-            'chilledOn' => null,
-            'youngOn' => 7,
-            'readyOn' => 21,
-            'readyAfter' => 21 * 86_400.0,
-            'livelyUntil' => 7,
             'hazards' => $hazards,
             'shelfLife' => ShelfLife::of($change['method'] ?? Method::DrySalting, $hazards),
             'isLive' => true,
             'isNothing' => false,
-            'condemnedOn' => null,
-            'done' => [],
-            ...$change,
+            ...array_diff_key($change, $ripening, $record),
+            'ripening' => new RipeningDays(...[...$ripening, ...array_intersect_key($change, $ripening)]),
+            'record' => new CareRecord(...[...$record, ...array_intersect_key($change, $record)]),
         ],
     );
 }

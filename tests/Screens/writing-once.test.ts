@@ -84,7 +84,10 @@ it.each(all)('$name ($number): what was refused is a new intention', async (one)
 });
 
 it('reaches every operation of the contract that takes a key', async () => {
-  const contract = readFileSync('contract/openapi.yaml', 'utf8');
+  const contract = readdirSync('contract')
+    .filter((file) => file.endsWith('.yaml'))
+    .map((file) => readFileSync(join('contract', file), 'utf8'))
+    .join('');
   const taking = [...contract.matchAll(/^ {2}(\/\S+):\n((?: {4}.*\n|\n)+)/gm)].flatMap(([, path, body]) =>
     [...(body ?? '').matchAll(/^ {4}(post|put|delete):\n((?: {6}.*\n|\n)+)/gm)]
       .filter(([, , operation]) => /IdempotencyKey|AlreadyWritten/.test(operation ?? ''))

@@ -7,7 +7,6 @@ namespace Tests\Support;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Assert;
-use Symfony\Component\Yaml\Yaml;
 
 /**
  * The contract between the application and its screens, to hold real answers against.
@@ -24,7 +23,7 @@ final class Contract
     public static function read(): self
     {
         if (self::$problem === null) {
-            $document = Yaml::parseFile(dirname(__DIR__, 2) . '/contract/openapi.yaml');
+            $document = require dirname(__DIR__, 2) . '/contract/join.php';
             $validator = new Validator();
             $validator->resolver()?->registerRaw((string) json_encode($document), self::ID);
             self::$problem = new self($document, $validator);

@@ -369,12 +369,12 @@ final class Templates
             ),
             'PUT /batches/{batch}/place' => $step("{$batch}/place", fn() => ['place' => 'fridge', ...$key()]),
             'PUT /batches/{batch}/aim' => $step("{$batch}/aim", fn() => ['aim' => 'young', ...$key()]),
-            'POST /batches/{batch}/gates' => function () use ($key): array {
+            'POST /batches/{batch}/releases' => function () use ($key): array {
                 $sour = $this->test->startJar(['name' => 'Sour sticks', 'startedOn' => $this->day(-20)])->json('id');
                 $this->test->postJson("/api/batches/{$sour}/notes", $this->reading());
 
                 return [
-                    'path' => "/batches/{$sour}/gates",
+                    'path' => "/batches/{$sour}/releases",
                     'body' => ['purpose' => 'give_away', 'grams' => 5, ...$key()],
                 ];
             },
@@ -618,16 +618,14 @@ final class Templates
                 'body' => $key(),
             ],
             'POST /servings' => $step('/servings', $this->portion(...)),
-            'POST /servings/together' => $step('/servings/together', $this->dish(...)),
+            'POST /dishes' => $step('/dishes', $this->dish(...)),
             'PUT /servings/{serving}' => fn(): array => [
                 'path' => "/servings/{$this->serve()}",
                 'body' => $this->portion(),
             ],
             'PUT /servings/{serving}/dish' => fn(): array => [
                 'path' =>
-                    '/servings/' .
-                    $this->test->postJson('/api/servings/together', $this->dish())->json('servings.0.id') .
-                    '/dish',
+                    '/servings/' . $this->test->postJson('/api/dishes', $this->dish())->json('servings.0.id') . '/dish',
                 'body' => $this->dish(),
             ],
             'DELETE /servings/{serving}' => fn(): array => [

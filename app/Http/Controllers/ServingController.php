@@ -16,7 +16,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 
 /**
- * Portions eaten, and taken back.
+ * Portions eaten, corrected and undone.
  */
 final class ServingController
 {
@@ -25,36 +25,30 @@ final class ServingController
     public function store(ServeRequest $request, ServePortion $serve): JsonResponse
     {
         $serving = $serve(
-            $request->string('batchId')->value(),
+            $request->servedFrom(),
             $request->string('personId')->value(),
             $request->grams(),
-            $request->phase(),
-            $request->moment(),
             $request->string('requestKey')->value(),
-            way: $request->way(),
-            plannedId: $request->filled('plannedId') ? $request->string('plannedId')->value() : null,
+            $request->filled('plannedId') ? $request->string('plannedId')->value() : null,
         );
 
         return new JsonResponse(ServingView::of($serving->load(self::SHOWN)), 201);
     }
 
     /** Several people at once, from one jar; with "dishAmount" as shares of what went into a dish. */
-    public function together(DishRequest $request, ServeDish $serve): JsonResponse
+    public function dish(DishRequest $request, ServeDish $serve): JsonResponse
     {
         $servings = $serve(
-            $request->string('batchId')->value(),
+            $request->servedFrom(),
             $request->portions(),
             $request->dish(),
-            $request->phase(),
-            $request->way(),
-            $request->moment(),
             $request->string('requestKey')->value(),
         );
 
         return new JsonResponse(['servings' => self::shown($servings)], 201);
     }
 
-    /** Puts right what was written down wrongly; it keeps the moment at which it was eaten. */
+    /** Corrects a serving; it keeps the moment at which it was eaten. */
     public function change(string $serving, ServeRequest $request, ChangeServing $change): JsonResponse
     {
         Serving::query()->findOrFail($serving);
@@ -64,12 +58,9 @@ final class ServingController
                 $change
                     ->one(
                         $serving,
-                        $request->string('batchId')->value(),
+                        $request->servedFrom(),
                         $request->string('personId')->value(),
                         $request->grams(),
-                        $request->phase(),
-                        $request->way(),
-                        $request->moment(),
                         $request->string('requestKey')->value(),
                     )
                     ->load(self::SHOWN),
@@ -87,12 +78,9 @@ final class ServingController
             'servings' => self::shown(
                 $change->dish(
                     $serving,
-                    $request->string('batchId')->value(),
+                    $request->servedFrom(),
                     $request->portions(),
                     $dish,
-                    $request->phase(),
-                    $request->way(),
-                    $request->moment(),
                     $request->string('requestKey')->value(),
                 ),
             ),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Household\CurrentHousehold;
+use App\Intake\ServedFrom;
 use App\Intake\ServingMoment;
 use App\Models\Person;
 use App\Support\InvalidInput;
@@ -18,7 +19,8 @@ use Tempesal\Core\Measure\InvalidQuantity;
 use Tempesal\Core\Measure\KitchenAmount;
 
 /**
- * A portion: what of it, how, on which day, and how much as it is typed, in grams and spoons, or in forks, of which one is what that person usually takes.
+ * A portion: from which jar, how, on which day, and how much as it is typed: in grams and spoons, or in forks, of which
+ * one is what that person usually takes.
  */
 trait PortionFields
 {
@@ -40,14 +42,14 @@ trait PortionFields
         return $grams->isZero() ? throw ValidationException::withMessages([$path => 'errors.more_than_zero']) : $grams;
     }
 
-    public function phase(): ?Phase
+    public function servedFrom(): ServedFrom
     {
-        return $this->enum('phase', Phase::class);
-    }
-
-    public function way(): ServingStyle
-    {
-        return $this->enum('way', ServingStyle::class) ?? ServingStyle::Drained;
+        return new ServedFrom(
+            $this->string('batchId')->value(),
+            $this->moment(),
+            $this->enum('way', ServingStyle::class) ?? ServingStyle::Drained,
+            $this->enum('phase', Phase::class),
+        );
     }
 
     /** @return array<string, mixed> when it was eaten: a day of the kitchen's calendar, its meal or hour */
@@ -70,7 +72,7 @@ trait PortionFields
         ];
     }
 
-    public function moment(): ServingMoment
+    private function moment(): ServingMoment
     {
         return new ServingMoment(
             $this->eatenOn(),

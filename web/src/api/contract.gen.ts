@@ -68,73 +68,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/kitchen": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readKitchen"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/bench": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["askBench"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/kitchen/file": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** @description The whole kitchen as one document, docs/formats/kitchen.md. */
-        get: operations["kitchenFile"];
-        put?: never;
-        /** @description Takes over a whole kitchen in the place of one in which nothing was made or written down yet; all of it or nothing. */
-        post: operations["bringKitchen"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/find": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** @description Any day, jar or formula by its name, the likeliest first. */
-        get: operations["find"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/batches/bought": {
         parameters: {
             query?: never;
@@ -145,7 +78,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** @description A jar from a shop goes onto the shelf, with what its label says. */
-        post: operations["shelveBought"];
+        post: operations["addBoughtJar"];
         delete?: never;
         options?: never;
         head?: never;
@@ -191,7 +124,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["readCourse"];
+        get: operations["readSodiumCurve"];
         put?: never;
         post?: never;
         delete?: never;
@@ -336,7 +269,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["aimAt"];
+        put: operations["setAim"];
         post?: never;
         delete?: never;
         options?: never;
@@ -344,7 +277,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/batches/{batch}/gates": {
+    "/batches/{batch}/releases": {
         parameters: {
             query?: never;
             header?: never;
@@ -353,21 +286,21 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["passGate"];
+        post: operations["releaseBatch"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/batches/{batch}/log": {
+    "/lineage": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["readLog"];
+        get: operations["readLineage"];
         put?: never;
         post?: never;
         delete?: never;
@@ -376,7 +309,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/batches/{batch}/notes": {
+    "/bench": {
         parameters: {
             query?: never;
             header?: never;
@@ -385,87 +318,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["writeNote"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/notes/{note}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        delete: operations["removeNote"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/notes/{note}/photo": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readPhoto"];
-        put?: never;
-        post: operations["keepPhoto"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/batches/{batch}/check": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readCheck"];
-        put?: never;
-        post: operations["writeCheck"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/batches/{batch}/check/preview": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["previewCheck"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/practice": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readPractice"];
-        put?: never;
-        post: operations["answerPractice"];
+        post: operations["askBench"];
         delete?: never;
         options?: never;
         head?: never;
@@ -561,7 +414,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["keepReadings"];
+        post: operations["saveReadings"];
         delete?: never;
         options?: never;
         head?: never;
@@ -577,7 +430,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["bringLog"];
+        post: operations["importReadings"];
         delete?: never;
         options?: never;
         head?: never;
@@ -593,7 +446,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["expectSpell"];
+        post: operations["addSpell"];
         delete?: never;
         options?: never;
         head?: never;
@@ -610,7 +463,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["forgetSpell"];
+        delete: operations["removeSpell"];
         options?: never;
         head?: never;
         patch?: never;
@@ -642,6 +495,413 @@ export interface paths {
         get: operations["readCalendarFile"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/batches/{batch}/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readCheck"];
+        put?: never;
+        post: operations["writeCheck"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/batches/{batch}/check/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewCheck"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readPractice"];
+        put?: never;
+        post: operations["answerPractice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/formulas": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readFormulas"];
+        put?: never;
+        post: operations["addFormula"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/formulas/compute": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["computeFormula"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/formulas/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewImport"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/formulas/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["importFormulas"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/formulas/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exportFormulas"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/formulas/{formula}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readFormula"];
+        put: operations["changeFormula"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/formulas/{formula}/savings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readFormulaSavings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/formulas/{formula}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["archiveFormula"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/formulas/{formula}/batches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["startFromFormula"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/days/{date}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readDay"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/intake": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Some days of someone, the last 28 where none are named; beside them the days "before", or someone else's. */
+        get: operations["readIntake"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/intake/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exportIntake"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/intake/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewIntake"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/intake/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["importIntake"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/other-foods": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listOtherFoods"];
+        put?: never;
+        post: operations["addOtherFood"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/other-foods/{otherFood}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Puts right what was written down wrongly; the old row is taken back, a new one stands for it. */
+        put: operations["changeOtherFood"];
+        post?: never;
+        delete: operations["undoOtherFood"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/servings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["serve"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/dishes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description All or none. What went into a dish and was eaten by nobody here leaves the jar as given away. */
+        post: operations["serveDish"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/servings/{serving}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Taken back and eaten anew at the moment at which it was eaten. */
+        put: operations["changeServing"];
+        post?: never;
+        delete: operations["undoServing"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/servings/{serving}/dish": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description The whole dish of which the serving is a share. */
+        put: operations["changeDish"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kitchen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readKitchen"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kitchen/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The whole kitchen as one document, docs/formats/kitchen.md. */
+        get: operations["exportKitchen"];
+        put?: never;
+        /** @description Takes over a whole kitchen in the place of one in which nothing was made or written down yet; all of it or nothing. */
+        post: operations["importKitchen"];
         delete?: never;
         options?: never;
         head?: never;
@@ -691,6 +951,102 @@ export interface paths {
         put: operations["changePerson"];
         post?: never;
         delete: operations["removePerson"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/labels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readLabels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/labels/pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["printLabels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/batches/{batch}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readLog"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/batches/{batch}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addNote"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/notes/{note}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeNote"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/notes/{note}/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readPhoto"];
+        put?: never;
+        post: operations["savePhoto"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -866,29 +1222,63 @@ export interface paths {
         get?: never;
         put: operations["calibrateSpoon"];
         post?: never;
-        delete: operations["forgetCalibration"];
+        delete: operations["removeCalibration"];
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/formulas": {
+    "/find": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["readFormulas"];
+        /** @description Any day, jar or formula by its name, the likeliest first. */
+        get: operations["find"];
         put?: never;
-        post: operations["writeFormula"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/formulas/compute": {
+    "/timeline": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The weeks ahead; with "jarId" as with one more jar of that size, with "warmer" as in a warmer kitchen. */
+        get: operations["readTimeline"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/timeline/shopping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readShopping"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/timeline/batches": {
         parameters: {
             query?: never;
             header?: never;
@@ -897,14 +1287,14 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["computeFormula"];
+        post: operations["planBatch"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/formulas/preview": {
+    "/timeline/batches/{plannedBatch}": {
         parameters: {
             query?: never;
             header?: never;
@@ -913,166 +1303,22 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["previewImport"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/formulas/import": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["importFormulas"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/formulas/export": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["exportFormulas"];
-        put?: never;
         post?: never;
-        delete?: never;
+        delete: operations["cancelPlannedBatch"];
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/formulas/{formula}": {
+    "/rotation": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["readFormula"];
-        put: operations["changeFormula"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/formulas/{formula}/savings": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readFormulaSavings"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/formulas/{formula}/archive": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["archiveFormula"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/formulas/{formula}/batches": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["startFromFormula"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/labels": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readLabels"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/labels/pdf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["printLabels"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/lineage": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readLineage"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/days/{date}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readDay"];
-        put?: never;
+        get: operations["readRotation"];
+        put: operations["saveRotation"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1198,338 +1444,10 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/timeline": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** @description The weeks ahead; with "jarId" as with one more jar of that size, with "warmer" as in a warmer kitchen. */
-        get: operations["readTimeline"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/timeline/shopping": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readShopping"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/timeline/batches": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["planBatch"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/timeline/batches/{plannedBatch}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        delete: operations["letPlannedBatchBe"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/rotation": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readRotation"];
-        put: operations["keepRotation"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/intake": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** @description Some days of someone, the last 28 where none are named; beside them the days "before", or someone else's. */
-        get: operations["readIntake"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/intake/export": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["exportIntake"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/intake/preview": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["previewIntake"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/intake/import": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["bringIntake"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/other-foods": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["listOtherFoods"];
-        put?: never;
-        post: operations["writeOtherFood"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/other-foods/{otherFood}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** @description Puts right what was written down wrongly; the old row is taken back, a new one stands for it. */
-        put: operations["changeOtherFood"];
-        post?: never;
-        delete: operations["takeBackOtherFood"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/servings": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["serve"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/servings/together": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** @description All or none. What went into a dish and was eaten by nobody here leaves the jar as given away. */
-        post: operations["serveTogether"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/servings/{serving}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** @description Taken back and eaten anew at the moment at which it was eaten. */
-        put: operations["changeServing"];
-        post?: never;
-        delete: operations["undoServing"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/servings/{serving}/dish": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** @description The whole dish of which the serving is a share. */
-        put: operations["changeDish"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
-        Ulid: string;
-        /** @enum {string} */
-        Place: "counter" | "cool" | "fridge";
-        /** @enum {string} */
-        Phase: "pieces" | "brine" | "sauce";
-        /** @enum {string} */
-        Method: "dry_salting" | "poured_brine" | "equilibrium_brine" | "mash" | "kimchi_dry_salted" | "kimchi_soaked" | "salt_and_drain" | "quick_salt_pickle" | "cultured_condiment" | "reused_brine" | "transform" | "bought";
-        /** @enum {string} */
-        Basis: "of_water" | "brine_strength" | "of_vegetable" | "of_everything";
-        /** @enum {string} */
-        Shape: "shreds" | "leaves" | "sticks" | "florets" | "rings" | "chunks" | "whole" | "pulp";
-        /** @enum {string} */
-        SaltUnit: "grams" | "spoons";
-        /** @enum {string} */
-        Cover: "screw lid" | "loose lid" | "slit lid" | "airlock" | "cloth" | "clamp";
-        /** @description A sentence of the catalogue (messages/) by its code, with the values that it names. */
-        Message: {
-            code: string;
-            values: {
-                [key: string]: components["schemas"]["MessageValue"];
-            };
-        };
-        MessageValue: (string | number | boolean) | components["schemas"]["Message"] | {
-            /** Format: date */
-            day: string;
-        } | {
-            items: components["schemas"]["MessageValue"][];
-            /** @enum {string} */
-            join: "and" | "or" | "sentences";
-        };
-        Refusal: {
-            message: components["schemas"]["Message"];
-        };
-        AlreadyWritten: {
-            message: components["schemas"]["Message"];
-            written: {
-                operation: string;
-                /** Format: date-time */
-                at: string;
-                isUndone: boolean;
-                /** @description As it was answered. */
-                answer: Record<string, never>;
-            };
-        };
-        /** @description What was added to a list and what was removed from it; or all of it. */
-        Lists: string[] | {
-            added?: string[];
-            removed?: string[];
-        };
-        /** @enum {string} */
-        Trait: "liquid" | "oil" | "low_acid_plant" | "sweet";
-        Invalid: {
-            message: components["schemas"]["Message"];
-            errors: {
-                [key: string]: components["schemas"]["Message"][];
-            };
-        };
-        Band: {
-            low: number;
-            typical: number;
-            high: number;
-        };
-        /** @description Milligrams of sodium with their band; the shown figures are rounded as on nutrition labels. */
-        Sodium: {
-            low: number;
-            typical: number;
-            high: number;
-            shown: number;
-            shownLow: number;
-            shownHigh: number;
-        };
-        Contribution: {
-            label: components["schemas"]["Message"];
-            sharePercent: number;
-            remedy: components["schemas"]["Message"] | null;
-            without: components["schemas"]["Sodium"];
-        };
-        Strength: {
-            basis: components["schemas"]["Basis"];
-            label: components["schemas"]["Message"];
-            percent: number | null;
-        };
         Session: {
             isSignedIn: boolean;
             demoIsOpen: boolean;
@@ -1566,11 +1484,871 @@ export interface components {
             }[];
             jarCounts: number[];
         };
+        /** @description Something that was done to a batch, as in docs/formats; foods and salts by their id or key. */
+        Entry: {
+            kind: string;
+        } & {
+            [key: string]: unknown;
+        };
+        BatchNumbers: {
+            phases: {
+                phase: components["schemas"]["Phase"];
+                grams: number;
+                waterGrams: number;
+                sodiumMg: number;
+                per100g: components["schemas"]["Sodium"];
+            }[];
+            contributions: components["schemas"]["Contribution"][];
+            whereabouts: {
+                /** @enum {string} */
+                place: "pieces" | "brine" | "sauce" | "eaten" | "discarded" | "given_away" | "evaporated";
+                sodiumMg: number;
+            }[];
+            portions: components["schemas"]["Portion"][];
+            /** @description Whether it holds living cultures. */
+            isLive: boolean;
+            allergens: ("fish" | "crustaceans" | "milk" | "egg" | "mustard" | "celery" | "soy" | "gluten" | "sesame")[];
+            /** @description Brine strength of all of it, salt evened out. */
+            strengthNowPercent: number | null;
+            /** @description A rough guide; a reading always wins. */
+            expectedPh: number | null;
+            advice: components["schemas"]["Advice"][];
+        };
+        ShelfBatch: {
+            id: string;
+            name: string;
+            method: components["schemas"]["Method"];
+            methodLabel: components["schemas"]["Message"];
+            colour: string;
+            place: components["schemas"]["Place"];
+            placeLabel: components["schemas"]["Message"];
+            jarName: string | null;
+            /** Format: date-time */
+            startedAt: string;
+            /** Format: date */
+            startedOn: string;
+            dayCount: number;
+            strengthPercent: number | null;
+            strength: components["schemas"]["Message"] | null;
+            strengths: components["schemas"]["Strength"][];
+            servedPhase: components["schemas"]["Phase"];
+            gramsLeft: number;
+            servingGrams: number;
+            servingsLeft: number;
+            sodiumPer100g: number;
+            /** Format: date */
+            emptiedOn: string | null;
+            /** @description Brine, or sauce where it is all one. */
+            liquidGrams: number;
+            /** @description Its brine strength at the moment. */
+            liquidPercent: number | null;
+            /** @description When it is young, ready and past its best; null where nothing ripens. */
+            window: null | {
+                /** Format: date */
+                youngOn: string | null;
+                /** Format: date */
+                readyOn: string | null;
+                /** Format: date */
+                longOn: string | null;
+                aim: components["schemas"]["Aim"];
+                aimLabel: components["schemas"]["Message"];
+                ownDays: number | null;
+            };
+            /** @description Whether its day has come, in the kitchen's own calendar, and a serving is left. */
+            isReady: boolean;
+            /** @description What it asks for; null when it is well as it is. */
+            attention: null | {
+                /** @description The lower, the sooner. */
+                rank: number;
+                code: string;
+                text: components["schemas"]["Message"];
+            };
+            jar: components["schemas"]["JarPicture"] | null;
+        };
+        Portion: {
+            personId: string;
+            name: string;
+            grams: number;
+            targetMg: number;
+            /** @description Allergens in it that are this eater's. */
+            clashes: string[];
+            sodium: components["schemas"]["Sodium"] | null;
+            /** @description On the batch's own page every way; elsewhere the usual one. */
+            ways: {
+                way: components["schemas"]["ServingStyle"];
+                label: components["schemas"]["Message"];
+                sodium: components["schemas"]["Sodium"] | null;
+            }[];
+        };
+        Streams: {
+            name: string;
+            sodiumMg: number;
+        }[];
+        Batch: components["schemas"]["ShelfBatch"] & components["schemas"]["BatchNumbers"] & {
+            lastReading: null | {
+                ph: number;
+                /** Format: date */
+                on: string;
+                /** @description Whether nothing was put in since. */
+                stands: boolean;
+            };
+            gates: {
+                /** @enum {string} */
+                purpose: "bottle" | "store_out" | "give_away";
+                label: components["schemas"]["Message"];
+                isOpen: boolean;
+                reason: components["schemas"]["Message"];
+                cautions: components["schemas"]["Message"][];
+            }[];
+            /** Format: date-time */
+            at: string;
+            /** @description Where its sodium came from and where it is or went; both sides are equal. */
+            flow: {
+                from: components["schemas"]["Streams"];
+                to: components["schemas"]["Streams"];
+            };
+            /** @description Chores and milestones from today on, soonest first. */
+            coming: {
+                code: string;
+                text: components["schemas"]["Message"];
+                /** Format: date */
+                on: string;
+                /** Format: date */
+                until: string | null;
+                /** @description Days from one time to the next. */
+                every: number | null;
+            }[];
+            entries: {
+                id: string;
+                position: number;
+                kind: string;
+                /** Format: date-time */
+                happenedAt: string;
+                isComing: boolean;
+                text: components["schemas"]["Message"];
+                running: components["schemas"]["Message"] | null;
+                reversesId: string | null;
+                isReversed: boolean;
+            }[];
+            servings: components["schemas"]["Serving"][];
+        };
+        BoughtFields: {
+            name: string;
+            /** @description What is in it, for the most part. */
+            foodId: string;
+            /** @description As typed, for example "340 g". */
+            amount: string;
+            servingAmount: string;
+            /** @enum {string} */
+            phase: "pieces" | "sauce";
+            /** @description Neither heated nor kept warm in the shop. */
+            isLive: boolean;
+            allergens: string[];
+            /** Format: date */
+            useBy?: string | null;
+            place: components["schemas"]["Place"];
+            sodiumPer100g?: number | null;
+            labelSodiumMg?: number | null;
+            labelServingGrams?: number | null;
+            labelSaltPer100g?: number | null;
+            requestKey: components["schemas"]["Ulid"];
+        };
+        /** @enum {string} */
+        SaltUnit: "grams" | "spoons";
+        BenchPart: {
+            foodId: string;
+            /** @description A weight or a volume, for example "2 tbsp"; empty for none yet. */
+            amount?: string | null;
+        };
+        /** @description What stands on the bench; amounts as the cook typed them. */
+        BenchFields: {
+            method: components["schemas"]["Method"];
+            /** @description The main food; for a condiment its base. */
+            vegetableId?: string | null;
+            /** @description A weight; empty to fill the jars. */
+            vegetableAmount?: string | null;
+            shape?: components["schemas"]["Shape"] | null;
+            /** @description Foods that go with it; into a sauce what is blended in. */
+            alongside?: components["schemas"]["BenchPart"][] | null;
+            /** @description What it is dressed with after salting. */
+            paste?: components["schemas"]["BenchPart"][] | null;
+            /** @description The batch that becomes a sauce. */
+            sourceBatchId?: string | null;
+            /** @description Brine that is blended in; empty for all of it. */
+            keptBrine?: string | null;
+            isHeated?: boolean | null;
+            jarId?: string | null;
+            /** @description Further jars filled from the same bowl. */
+            moreJarIds?: string[] | null;
+            headspaceMm?: number | null;
+            /** @description What holds the food down takes this much room. */
+            weightMl?: number | null;
+            saltId: string;
+            saltUnit: components["schemas"]["SaltUnit"];
+            /**
+             * @description What the cook has fixed about the salt; the rest follows.
+             * @enum {string}
+             */
+            fixed: "strength" | "salt" | "both" | "sodium" | "taste";
+            strengthPercent?: string | null;
+            strengthBasis: components["schemas"]["Basis"];
+            /** @description A weight or spoons, for example "2 tbsp". */
+            saltAmount?: string | null;
+            /** @description Salt that went in by and by. */
+            tastings?: (string | null)[] | null;
+            /** @description Milligrams in a serving. */
+            sodiumWanted?: string | null;
+            /** @description Empty to fill the jars. */
+            waterAmount?: string | null;
+            /**
+             * @description Whether that is the water or the mixed brine.
+             * @enum {string|null}
+             */
+            waterAs?: "water" | "brine" | null;
+            starterId?: string | null;
+            starterBatchId?: string | null;
+            /** @description Re-used brine may be left open: as much as fills the jars. */
+            starterAmount?: string | null;
+            /** @description How long it rests or soaks; empty for as long as usual. */
+            saltingMinutes?: number | null;
+            rinseSeconds?: number | null;
+            isSqueezed?: boolean | null;
+            /** @description Where it ferments; 20 when empty. */
+            roomCelsius?: number | null;
+            servingAmount?: string | null;
+        };
+        BenchAnswer: {
+            vegetableGrams: number;
+            saltGrams: number;
+            saltBand: components["schemas"]["Band"];
+            saltSpoons: components["schemas"]["Message"];
+            saltIsSpooned: boolean;
+            /** @description The salt as it went in, and how strong it was then. */
+            doses: {
+                grams: number;
+                spoons: components["schemas"]["Message"];
+                runningPercent: number | null;
+                running: components["schemas"]["Message"] | null;
+            }[];
+            waterGrams: number;
+            brineMl: number;
+            spareBrineMl: number;
+            strengths: {
+                basis: components["schemas"]["Basis"];
+                label: components["schemas"]["Message"];
+                percent: number | null;
+                /** @description As far as it can be off: by the salt alone, or in a finished batch by all that went on. */
+                lowPercent: number | null;
+                highPercent: number | null;
+            }[];
+            piecesPer100g: components["schemas"]["Sodium"];
+            brinePer100g: components["schemas"]["Sodium"] | null;
+            /** @description Of what is eaten. */
+            makesGrams: number;
+            serving: {
+                grams: number;
+                sodium: components["schemas"]["Sodium"];
+                contributions: components["schemas"]["Contribution"][];
+                shares: {
+                    personId: string;
+                    name: string;
+                    targetMg: number;
+                    percentOfTarget: number;
+                }[];
+            };
+            servings: number;
+            starter: null | {
+                name: string;
+                grams: number;
+                /** @description As it is now. */
+                strengthPercent: number;
+                sodiumMg: number;
+            };
+            /** @description From the salt to the packed jar. */
+            preparationSeconds: number;
+            allergens: string[];
+            jars: {
+                jarId: string;
+                name: string;
+                vegetableGrams: number;
+                saltGrams: number;
+                /** @description That stays in it. */
+                brineMl: number;
+                /** @description Of what is eaten. */
+                foodGrams: number;
+                picture: components["schemas"]["JarPicture"];
+            }[];
+            /** @description While no jar is picked, the smallest that would hold it. */
+            fitting: {
+                jarId: string;
+                name: string;
+                percentFull: number;
+            }[];
+            advice: components["schemas"]["Advice"][];
+        };
+        /** @enum {string} */
+        Task: "discard" | "burp" | "stir" | "press" | "skim" | "airlock" | "taste" | "ph" | "fridge" | "blend" | "use_up";
+        Chore: {
+            id: string;
+            batchId: string;
+            batchName: string;
+            colour: string;
+            jar: components["schemas"]["JarPicture"] | null;
+            task: components["schemas"]["Task"];
+            text: components["schemas"]["Message"];
+            /** Format: date */
+            dueOn: string;
+            /**
+             * Format: date-time
+             * @description Where hours matter.
+             */
+            at: string | null;
+            lateDays: number;
+            whenLate: components["schemas"]["Message"] | null;
+            /** @enum {string} */
+            doneBy: "tap" | "log" | "move" | "empty";
+            /** Format: date-time */
+            snoozedUntil: string | null;
+        };
+        Chores: {
+            /** Format: date */
+            today: string;
+            /** @description Whether the kitchen is not to be called now. */
+            isQuiet: boolean;
+            now: components["schemas"]["Chore"][];
+            /** @description Batches that were planned for today, the days before, or the next seven. */
+            toStart: {
+                id: string;
+                formulaId: string;
+                name: string;
+                jarId: string;
+                jarName: string;
+                /** Format: date */
+                startOn: string;
+                /** @description Below 0 while its day is to come. */
+                lateDays: number;
+            }[];
+            /** @description In the next seven days. */
+            soon: components["schemas"]["Chore"][];
+        };
+        RoomReading: {
+            /** Format: date-time */
+            at: string;
+            celsius: number;
+        };
+        Rooms: {
+            /** @description Degrees between which a ferment starts well and stays firm. */
+            firm: {
+                from: number;
+                to: number;
+            };
+            rooms: {
+                place: components["schemas"]["Place"];
+                /** @description 0 where nothing was said of it yet. */
+                version: number;
+                name: components["schemas"]["Message"];
+                label: components["schemas"]["Message"];
+                usualCelsius: number;
+                swingCelsius: number;
+                warmestHour: number;
+                nowCelsius: number;
+                /** Format: date-time */
+                now: string;
+                /** @description Past and ahead. */
+                course: components["schemas"]["RoomReading"][];
+                readings: components["schemas"]["RoomReading"][];
+                readingsInAll: number;
+                spells: {
+                    id: string;
+                    /** Format: date */
+                    fromOn: string;
+                    /** Format: date */
+                    toOn: string;
+                    celsius: number;
+                }[];
+                jars: {
+                    id: string;
+                    name: string;
+                    colour: string;
+                    /** Format: date */
+                    readyOn: string | null;
+                }[];
+            }[];
+        };
+        ReadingsImport: {
+            readings: number;
+            /** @description Left out because they have not come yet. */
+            inFuture: number;
+            problems: {
+                line: number;
+                text: string;
+                reason: components["schemas"]["Message"];
+            }[];
+            problemsInAll: number;
+            /** Format: date-time */
+            from: string | null;
+            /** Format: date-time */
+            to: string | null;
+            lowest: number | null;
+            highest: number | null;
+        };
+        CalendarLink: {
+            /** @description The secret address, while there is one. */
+            path: string | null;
+            /** Format: date */
+            madeOn: string | null;
+        };
+        /** @enum {string} */
+        Verdict: "fine" | "fine_do" | "wait" | "do_not_eat";
+        Questions: {
+            questions: {
+                code: string;
+                /** @enum {string} */
+                sense: "eye" | "nose" | "touch";
+                text: components["schemas"]["Message"];
+                how: components["schemas"]["Message"];
+                isMany: boolean;
+                signs: {
+                    id: string;
+                    label: components["schemas"]["Message"];
+                }[];
+            }[];
+        };
+        Inspection: {
+            verdict: components["schemas"]["Verdict"];
+            label: components["schemas"]["Message"];
+            because: components["schemas"]["Message"];
+            toDo: components["schemas"]["Message"][];
+            cautions: components["schemas"]["Message"][];
+            /** @description Questions without an answer. */
+            open: string[];
+            rules: string[];
+        };
+        Checked: {
+            note: components["schemas"]["Note"];
+            inspection: components["schemas"]["Inspection"];
+        };
+        Practice: {
+            number: number;
+            food: components["schemas"]["Message"];
+            colour: string;
+            shape: string;
+            /** @description How much of it there is, from 1 to 3. */
+            amount: number;
+            signs: string[];
+            answers: {
+                /** @enum {string} */
+                id: "nothing" | "skim" | "wait" | "out";
+                label: components["schemas"]["Message"];
+            }[];
+            said: null | {
+                answer: string;
+                isRight: boolean;
+                right: string;
+                sign: components["schemas"]["Message"];
+                verdict: components["schemas"]["Verdict"];
+                because: components["schemas"]["Message"];
+                caution: components["schemas"]["Message"] | null;
+            };
+            /** @description Of the last twenty answers. */
+            score: {
+                right: number;
+                of: number;
+            };
+        };
+        FormulaInList: {
+            id: string;
+            name: string;
+            summary: string;
+            group: string;
+            method: string;
+            methodLabel: components["schemas"]["Message"];
+            isLive: boolean;
+            colour: string;
+            isArchived: boolean;
+            isLibrary: boolean;
+            version: number;
+            readyDays: number;
+            servingGrams: number;
+            servingMg: number;
+            allergens: string[];
+        };
+        FormulaMember: {
+            personId: string;
+            name: string;
+            grams: number;
+            sodiumMg: number;
+            targetMg: number;
+            percentOfTarget: number;
+            allergens: string[];
+            dislikes: string[];
+        };
+        ComputedFormula: {
+            name: string;
+            summary: string;
+            group: string;
+            method: string;
+            methodLabel: components["schemas"]["Message"];
+            methodNote: components["schemas"]["Message"];
+            isLive: boolean;
+            colour: string;
+            document: {
+                [key: string]: unknown;
+            };
+            factor: number;
+            lines: {
+                part: string;
+                cut: string | null;
+                name: string;
+                grams: number;
+                measure: components["schemas"]["Message"];
+            }[];
+            makesGrams: number;
+            servings: number;
+            serving: {
+                phase: components["schemas"]["Phase"];
+                grams: number;
+                sodium: components["schemas"]["Sodium"];
+                contributions: components["schemas"]["Contribution"][];
+            };
+            per100gMg: number;
+            strength: {
+                percent: number | null;
+                text: components["schemas"]["Message"] | null;
+                floorPercent: number;
+            };
+            members: components["schemas"]["FormulaMember"][];
+            allergens: string[];
+            notFor: string[];
+            advice: components["schemas"]["Advice"][];
+            window: {
+                youngDays: number;
+                readyDays: number;
+                longDays: number;
+                celsius: number;
+            };
+            vessel: {
+                nominalMl: number;
+                headspaceMm: number;
+                cover: string;
+                holdDown: string;
+            };
+            /** @description By its method, its foods and its own text, the strictest. */
+            keeping: {
+                days: number;
+                where: string;
+                text: components["schemas"]["Message"];
+            };
+            work: string[];
+            signs: string[];
+            why: string[];
+            schools: string[];
+            cautions: string[];
+            notes: string[];
+        };
+        Formula: components["schemas"]["ComputedFormula"] & {
+            /** @description Whether the library has another text since the cook wrote a version of their own. */
+            isCorrected: boolean;
+            id: string;
+            isArchived: boolean;
+            isLibrary: boolean;
+            version: number;
+            newest: number;
+            versions: {
+                number: number;
+                /** Format: date-time */
+                writtenAt: string;
+                note: components["schemas"]["Message"] | null;
+            }[];
+            batches: {
+                id: string;
+                name: string;
+                version: number;
+            }[];
+        };
+        ImportCandidate: {
+            name: string;
+            document: {
+                [key: string]: unknown;
+            } | null;
+            lines: components["schemas"]["ImportLine"][];
+            problems: {
+                path: string;
+                text: components["schemas"]["Message"];
+            }[];
+        };
+        ImportLine: {
+            number: number;
+            text: string;
+            /** @enum {string} */
+            kind: "food" | "salt" | "water" | "work" | "heading";
+            id: string | null;
+            grams: number | null;
+            problem: components["schemas"]["Message"] | null;
+        };
+        Serving: {
+            id: string;
+            personId: string;
+            personName: string;
+            batchId: string;
+            batchName: string;
+            colour: string;
+            phase: components["schemas"]["Phase"];
+            grams: number;
+            way: components["schemas"]["ServingStyle"];
+            wayLabel: components["schemas"]["Message"];
+            dish: null | {
+                key: string;
+                grams: number;
+            };
+            /** Format: date */
+            eatenOn: string;
+            /** Format: date-time */
+            loggedAt: string;
+            sodium: components["schemas"]["Sodium"];
+            isUndone: boolean;
+        };
+        Day: {
+            /** Format: date */
+            date: string;
+            /** Format: date */
+            today: string;
+            people: {
+                id: string;
+                name: string;
+                targetMg: number;
+                targetSource: components["schemas"]["Message"];
+                /** @description The estimate of each meal, and whether something was written down in its place. */
+                meals: {
+                    meal: components["schemas"]["Meal"];
+                    milligrams: number;
+                    isInstead: boolean;
+                }[];
+                usualServingGrams: number;
+                /** @description Of the estimate, less what was written down instead. */
+                restMg: number;
+                /** @description Of the rest of the diet, food by food. */
+                writtenMg: number;
+                otherFoods: components["schemas"]["OtherFood"][];
+                ferments: components["schemas"]["Sodium"];
+                marginMg: number;
+                /** @description What is left of it when what is planned is eaten as well. */
+                roomMg: number;
+                servings: components["schemas"]["Serving"][];
+                /** @description What is meant for them on that day and was not eaten yet. */
+                planned: {
+                    id: string;
+                    batchId: string;
+                    batchName: string;
+                    colour: string;
+                    grams: number;
+                    way: components["schemas"]["ServingStyle"];
+                    wayLabel: components["schemas"]["Message"];
+                    /** @description Null when the jar holds less than that. */
+                    sodium: components["schemas"]["Sodium"] | null;
+                }[];
+            }[];
+            jars: (components["schemas"]["ShelfBatch"] & {
+                portions: (components["schemas"]["Portion"] & {
+                    /** @description The most that fits into their day as it is, drained; 0 when nothing does. */
+                    fitsGrams: number;
+                })[];
+            })[];
+        };
+        LabelSodium: {
+            /** @enum {string} */
+            by: "mg" | "salt" | "per_100g" | "per_portion";
+            milligrams?: number;
+            saltG?: number;
+            sodiumMg?: number;
+            grams?: number;
+            portions?: number;
+        };
+        OtherFood: {
+            id: string;
+            personId: string;
+            /** Format: date */
+            eatenOn: string;
+            name: string;
+            sodiumMg: number;
+            insteadOf: components["schemas"]["Meal"][];
+            how: components["schemas"]["LabelSodium"];
+            isUndone: boolean;
+        };
+        IntakeDay: {
+            byJarMg: components["schemas"]["ByJar"];
+            /** Format: date */
+            date: string;
+            targetMg: number;
+            estimateMg: number;
+            writtenMg: number;
+            fermentsMg: number;
+            condimentsMg: number;
+            ferments: components["schemas"]["Sodium"];
+            totalMg: number;
+            live: number;
+        };
+        Intake: {
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+            /** Format: date */
+            today: string;
+            person: {
+                id: string;
+                name: string;
+                targetMg: number;
+                targetSource: components["schemas"]["Message"];
+                liveGoal: number;
+            };
+            days: components["schemas"]["IntakeDay"][];
+            mean7: components["schemas"]["IntakeAverage"];
+            mean28: components["schemas"]["IntakeAverage"];
+            mean: components["schemas"]["IntakeAverage"];
+            shares: {
+                estimate: number;
+                written: number;
+                ferments: number;
+                condiments: number;
+            };
+            daysPast: number;
+            /** @description Live servings. */
+            live: number;
+            kinds: number;
+            /** @description Days without anything live. */
+            without: string[];
+            sources: {
+                batchId: string;
+                name: string;
+                colour: string;
+                milligrams: number;
+                servings: number;
+            }[];
+            /** @description Whole weeks back from the last day, each the mean of its days. */
+            weeks: {
+                /** Format: date */
+                date: string;
+                /** Format: date */
+                to: string;
+                /** @description The mean of its days. */
+                targetMg: number;
+                byJarMg: components["schemas"]["ByJar"];
+                estimateMg: number;
+                writtenMg: number;
+                fermentsMg: number;
+                condimentsMg: number;
+                ferments: components["schemas"]["Sodium"];
+                totalMg: number;
+                mean: components["schemas"]["Sodium"];
+                live: number;
+                kinds: number;
+            }[];
+            beside: null | components["schemas"]["ComparedIntake"];
+        };
+        /** @description Milligrams a day by batch. */
+        ByJar: {
+            [key: string]: number;
+        };
+        IntakeAverage: {
+            days: number;
+            sodium: components["schemas"]["Sodium"];
+            /** @description Against which these days are held on average. */
+            targetMg: number;
+            /** @description Of it. */
+            percent: number;
+        };
+        ComparedIntake: {
+            name: components["schemas"]["Message"];
+            mean: components["schemas"]["IntakeAverage"];
+            days: components["schemas"]["IntakeDay"][];
+            shares: {
+                estimate: number;
+                written: number;
+                ferments: number;
+                condiments: number;
+            };
+            daysPast: number;
+            /** @description Live servings. */
+            live: number;
+            kinds: number;
+            /** @description Days without anything live. */
+            without: string[];
+        };
+        IntakePreview: {
+            rows: {
+                line: number;
+                personId: string;
+                person: string;
+                /** Format: date */
+                date: string;
+                name: string;
+                sodiumMg: number;
+                insteadOf: components["schemas"]["Meal"][];
+            }[];
+            complaints: {
+                line: number;
+                text: components["schemas"]["Message"];
+            }[];
+        };
+        ServeFields: {
+            batchId: string;
+            personId: string;
+            /** @description As typed, for example "40 g". */
+            amount: string;
+            phase?: components["schemas"]["Phase"] | null;
+            way?: components["schemas"]["ServingStyle"] | null;
+            /** Format: date */
+            eatenOn?: string | null;
+            meal?: components["schemas"]["Meal"] | null;
+            /** @description HH:MM by the clock of the kitchen. */
+            eatenAt?: string | null;
+            /** @description The planned serving that is eaten with it. */
+            plannedId?: string | null;
+            requestKey: components["schemas"]["Ulid"];
+        };
+        DishFields: {
+            batchId: string;
+            portions: {
+                personId: string;
+                /** @description As typed; without a dish. */
+                amount?: string | null;
+                /** @description Of the dish, 0 to 1. */
+                share?: number | null;
+            }[];
+            /** @description What went into the dish, as typed. */
+            dishAmount?: string | null;
+            phase?: components["schemas"]["Phase"] | null;
+            way?: components["schemas"]["ServingStyle"] | null;
+            /** Format: date */
+            eatenOn?: string | null;
+            meal?: components["schemas"]["Meal"] | null;
+            /** @description HH:MM by the clock of the kitchen. */
+            eatenAt?: string | null;
+            requestKey: components["schemas"]["Ulid"];
+        };
+        OtherFoodFields: {
+            personId: string;
+            name: string;
+            /** Format: date */
+            eatenOn?: string | null;
+            how: components["schemas"]["LabelSodium"];
+            /** @description Meals whose estimate is not counted on that day. */
+            insteadOf?: components["schemas"]["Meal"][] | null;
+            requestKey: components["schemas"]["Ulid"];
+        };
+        /** @enum {string} */
+        Meal: "morning" | "noon" | "evening";
+        /** @description What was added to a list and what was removed from it; or all of it. */
+        Lists: string[] | {
+            added?: string[];
+            removed?: string[];
+        };
         Kitchen: {
             /** @description Counts the changes of its settings. */
             version: number;
             waysToServe: {
-                id: components["schemas"]["Way"];
+                id: components["schemas"]["ServingStyle"];
                 label: components["schemas"]["Message"];
             }[];
             traits: components["schemas"]["Trait"][];
@@ -1736,167 +2514,81 @@ export interface components {
             }[];
             shapes: components["schemas"]["Shape"][];
         };
-        BenchPart: {
-            foodId: string;
-            /** @description A weight or a volume, for example "2 tbsp"; empty for none yet. */
-            amount?: string | null;
+        /** @description Something new needs all of it; a change names its version and sends only what changed. */
+        HouseholdFields: {
+            /** @description That was open when it was changed. */
+            version?: number;
+            name?: string;
+            timeZone?: string;
+            spoonSystem?: string;
+            /** @enum {string} */
+            measureBy?: "grams" | "spoons";
+            weekStart?: number;
+            quietFrom?: string;
+            quietTo?: string;
+            aim?: components["schemas"]["Aim"];
         };
-        /** @description What stands on the bench; amounts as the cook typed them. */
-        BenchFields: {
-            method: components["schemas"]["Method"];
-            /** @description The main food; for a condiment its base. */
-            vegetableId?: string | null;
-            /** @description A weight; empty to fill the jars. */
-            vegetableAmount?: string | null;
-            shape?: components["schemas"]["Shape"] | null;
-            /** @description Foods that go with it; into a sauce what is blended in. */
-            alongside?: components["schemas"]["BenchPart"][] | null;
-            /** @description What it is dressed with after salting. */
-            paste?: components["schemas"]["BenchPart"][] | null;
-            /** @description The batch that becomes a sauce. */
-            sourceBatchId?: string | null;
-            /** @description Brine that is blended in; empty for all of it. */
-            keptBrine?: string | null;
-            isHeated?: boolean | null;
-            jarId?: string | null;
-            /** @description Further jars filled from the same bowl. */
-            moreJarIds?: string[] | null;
-            headspaceMm?: number | null;
-            /** @description What holds the food down takes this much room. */
-            weightMl?: number | null;
-            saltId: string;
-            saltUnit: components["schemas"]["SaltUnit"];
+        /** @description Something new needs all of it; a change names its version and sends only what changed. */
+        PersonFields: {
+            /** @description That was open when it was changed. */
+            version?: number;
+            name?: string;
+            preset?: string | null;
+            targetMg?: number | null;
+            targetSource?: string | null;
+            usualServingGrams?: number;
+            usualCondimentGrams?: number;
+            liveGoal?: number;
+            limitIsHard?: boolean;
+            restOfDiet?: components["schemas"]["RestOfDiet"];
             /**
-             * @description What the cook has fixed about the salt; the rest follows.
-             * @enum {string}
-             */
-            fixed: "strength" | "salt" | "both" | "sodium" | "taste";
-            strengthPercent?: string | null;
-            strengthBasis: components["schemas"]["Basis"];
-            /** @description A weight or spoons, for example "2 tbsp". */
-            saltAmount?: string | null;
-            /** @description Salt that went in by and by. */
-            tastings?: (string | null)[] | null;
-            /** @description Milligrams in a serving. */
-            sodiumWanted?: string | null;
-            /** @description Empty to fill the jars. */
-            waterAmount?: string | null;
-            /**
-             * @description Whether that is the water or the mixed brine.
+             * @description Whether target and estimate are new from today on, or hold for days that are over as well.
              * @enum {string|null}
              */
-            waterAs?: "water" | "brine" | null;
-            starterId?: string | null;
-            starterBatchId?: string | null;
-            /** @description Re-used brine may be left open: as much as fills the jars. */
-            starterAmount?: string | null;
-            /** @description How long it rests or soaks; empty for as long as usual. */
-            saltingMinutes?: number | null;
-            rinseSeconds?: number | null;
-            isSqueezed?: boolean | null;
-            /** @description Where it ferments; 20 when empty. */
-            roomCelsius?: number | null;
-            servingAmount?: string | null;
+            holds?: "from_today" | "always" | null;
+            allergens?: components["schemas"]["Lists"];
+            dislikes?: components["schemas"]["Lists"];
         };
-        /** @description The measures from which a jar is drawn, heights from its floor. */
-        JarPicture: {
-            nominalMl: number;
-            mouthMm: number;
-            bodyMm: number;
-            bodyHeightMm: number;
-            shoulderMm: number;
-            neckMm: number;
-            foodMm: number;
-            liquidMm: number;
-            headspaceMm: number;
-            overflowMl: number;
-            isTooFull: boolean;
-            hasWeight: boolean;
-            shape: components["schemas"]["Shape"];
+        /** @description Milligrams of sodium by ISO weekday and meal. */
+        RestOfDiet: {
+            [key: string]: {
+                morning: number;
+                noon: number;
+                evening: number;
+            };
+        };
+        Label: {
+            /** @description Or bought. */
+            isMade: boolean;
+            /** Format: date */
+            useBy: string | null;
+            /** @description The lines of the label: what it is, and what is said of it. */
+            rows: components["schemas"]["Message"][][];
+            foot: components["schemas"]["Message"];
+            batchId: string;
+            name: string;
+            methodLabel: components["schemas"]["Message"];
             colour: string;
-            cover: components["schemas"]["Cover"];
-        };
-        BenchAnswer: {
-            vegetableGrams: number;
-            saltGrams: number;
-            saltBand: components["schemas"]["Band"];
-            saltSpoons: components["schemas"]["Message"];
-            saltIsSpooned: boolean;
-            /** @description The salt as it went in, and how strong it was then. */
-            doses: {
-                grams: number;
-                spoons: components["schemas"]["Message"];
-                runningPercent: number | null;
-                running: components["schemas"]["Message"] | null;
-            }[];
-            waterGrams: number;
-            brineMl: number;
-            spareBrineMl: number;
-            strengths: {
-                basis: components["schemas"]["Basis"];
-                label: components["schemas"]["Message"];
-                percent: number | null;
-                /** @description As far as it can be off: by the salt alone, or in a finished batch by all that went on. */
-                lowPercent: number | null;
-                highPercent: number | null;
-            }[];
-            piecesPer100g: components["schemas"]["Sodium"];
-            brinePer100g: components["schemas"]["Sodium"] | null;
-            /** @description Of what is eaten. */
-            makesGrams: number;
-            serving: {
-                grams: number;
-                sodium: components["schemas"]["Sodium"];
-                contributions: components["schemas"]["Contribution"][];
-                shares: {
-                    personId: string;
-                    name: string;
-                    targetMg: number;
-                    percentOfTarget: number;
-                }[];
-            };
-            servings: number;
-            starter: null | {
-                name: string;
-                grams: number;
-                /** @description As it is now. */
-                strengthPercent: number;
-                sodiumMg: number;
-            };
-            /** @description From the salt to the packed jar. */
-            preparationSeconds: number;
+            /** Format: date */
+            startedOn: string;
+            /** Format: date */
+            youngOn: string | null;
+            /** Format: date */
+            readyOn: string | null;
+            /** Format: date */
+            longOn: string | null;
+            strengthPercent: number | null;
+            strength: components["schemas"]["Message"] | null;
+            servingGrams: number;
+            /** @description In a serving, once salt is even in the jar. */
+            sodium: components["schemas"]["Sodium"] | null;
             allergens: string[];
-            jars: {
-                jarId: string;
-                name: string;
-                vegetableGrams: number;
-                saltGrams: number;
-                /** @description That stays in it. */
-                brineMl: number;
-                /** @description Of what is eaten. */
-                foodGrams: number;
-                picture: components["schemas"]["JarPicture"];
-            }[];
-            /** @description While no jar is picked, the smallest that would hold it. */
-            fitting: {
-                jarId: string;
-                name: string;
-                percentFull: number;
-            }[];
-            advice: components["schemas"]["Advice"][];
+            isLive: boolean;
+            /** @description Of the batch on these screens. */
+            path: string;
         };
-        Advice: {
-            code: string;
-            /** @enum {string} */
-            weight: "note" | "careful" | "stop";
-            text: components["schemas"]["Message"];
-        };
-        /** @enum {string} */
-        Aim: "young" | "middle" | "long" | "own";
-        /** @enum {string} */
-        Task: "discard" | "burp" | "stir" | "press" | "skim" | "airlock" | "taste" | "ph" | "fridge" | "blend" | "use_up";
         /** @description From 1 to 5. */
-        Marks: {
+        TastingScores: {
             salty?: number | null;
             sour?: number | null;
             crunch?: number | null;
@@ -1905,7 +2597,7 @@ export interface components {
             liked?: number | null;
         };
         NoteFields: {
-            marks?: components["schemas"]["Marks"];
+            marks?: components["schemas"]["TastingScores"];
             smell?: string | null;
             colour?: string | null;
             bubbles?: string | null;
@@ -1925,7 +2617,7 @@ export interface components {
             /** Format: date-time */
             at: string;
             day: number;
-            marks: components["schemas"]["Marks"];
+            marks: components["schemas"]["TastingScores"];
             smell: string | null;
             colour: string | null;
             bubbles: string | null;
@@ -1971,213 +2663,12 @@ export interface components {
                 strength: components["schemas"]["Message"] | null;
                 meanCelsius: number | null;
                 ph: number | null;
-                marks: components["schemas"]["Marks"];
+                marks: components["schemas"]["TastingScores"];
                 tastings: number;
             }[];
         };
         /** @enum {string} */
-        Verdict: "fine" | "fine_do" | "wait" | "do_not_eat";
-        Questions: {
-            questions: {
-                code: string;
-                /** @enum {string} */
-                sense: "eye" | "nose" | "touch";
-                text: components["schemas"]["Message"];
-                how: components["schemas"]["Message"];
-                isMany: boolean;
-                signs: {
-                    id: string;
-                    label: components["schemas"]["Message"];
-                }[];
-            }[];
-        };
-        Inspection: {
-            verdict: components["schemas"]["Verdict"];
-            label: components["schemas"]["Message"];
-            because: components["schemas"]["Message"];
-            toDo: components["schemas"]["Message"][];
-            cautions: components["schemas"]["Message"][];
-            /** @description Questions without an answer. */
-            open: string[];
-            rules: string[];
-        };
-        Checked: {
-            note: components["schemas"]["Note"];
-            inspection: components["schemas"]["Inspection"];
-        };
-        Practice: {
-            number: number;
-            food: components["schemas"]["Message"];
-            colour: string;
-            shape: string;
-            /** @description How much of it there is, from 1 to 3. */
-            amount: number;
-            signs: string[];
-            answers: {
-                /** @enum {string} */
-                id: "nothing" | "skim" | "wait" | "out";
-                label: components["schemas"]["Message"];
-            }[];
-            said: null | {
-                answer: string;
-                isRight: boolean;
-                right: string;
-                sign: components["schemas"]["Message"];
-                verdict: components["schemas"]["Verdict"];
-                because: components["schemas"]["Message"];
-                caution: components["schemas"]["Message"] | null;
-            };
-            /** @description Of the last twenty answers. */
-            score: {
-                right: number;
-                of: number;
-            };
-        };
-        Chore: {
-            id: string;
-            batchId: string;
-            batchName: string;
-            colour: string;
-            jar: components["schemas"]["JarPicture"] | null;
-            task: components["schemas"]["Task"];
-            text: components["schemas"]["Message"];
-            /** Format: date */
-            dueOn: string;
-            /**
-             * Format: date-time
-             * @description Where hours matter.
-             */
-            at: string | null;
-            lateDays: number;
-            whenLate: components["schemas"]["Message"] | null;
-            /** @enum {string} */
-            doneBy: "tap" | "log" | "move" | "empty";
-            /** Format: date-time */
-            snoozedUntil: string | null;
-        };
-        Chores: {
-            /** Format: date */
-            today: string;
-            /** @description Whether the kitchen is not to be called now. */
-            isQuiet: boolean;
-            now: components["schemas"]["Chore"][];
-            /** @description Batches that were planned for today, the days before, or the next seven. */
-            toStart: {
-                id: string;
-                formulaId: string;
-                name: string;
-                jarId: string;
-                jarName: string;
-                /** Format: date */
-                startOn: string;
-                /** @description Below 0 while its day is to come. */
-                lateDays: number;
-            }[];
-            /** @description In the next seven days. */
-            soon: components["schemas"]["Chore"][];
-        };
-        RoomReading: {
-            /** Format: date-time */
-            at: string;
-            celsius: number;
-        };
-        Rooms: {
-            /** @description Degrees between which a ferment starts well and stays firm. */
-            firm: {
-                from: number;
-                to: number;
-            };
-            rooms: {
-                place: components["schemas"]["Place"];
-                /** @description 0 where nothing was said of it yet. */
-                version: number;
-                name: components["schemas"]["Message"];
-                label: components["schemas"]["Message"];
-                usualCelsius: number;
-                swingCelsius: number;
-                warmestHour: number;
-                nowCelsius: number;
-                /** Format: date-time */
-                now: string;
-                /** @description Past and ahead. */
-                course: components["schemas"]["RoomReading"][];
-                readings: components["schemas"]["RoomReading"][];
-                readingsInAll: number;
-                spells: {
-                    id: string;
-                    /** Format: date */
-                    fromOn: string;
-                    /** Format: date */
-                    toOn: string;
-                    celsius: number;
-                }[];
-                jars: {
-                    id: string;
-                    name: string;
-                    colour: string;
-                    /** Format: date */
-                    readyOn: string | null;
-                }[];
-            }[];
-        };
-        LogRead: {
-            readings: number;
-            /** @description Left out because they have not come yet. */
-            inFuture: number;
-            problems: {
-                line: number;
-                text: string;
-                reason: components["schemas"]["Message"];
-            }[];
-            problemsInAll: number;
-            /** Format: date-time */
-            from: string | null;
-            /** Format: date-time */
-            to: string | null;
-            lowest: number | null;
-            highest: number | null;
-        };
-        CalendarLink: {
-            /** @description The secret address, while there is one. */
-            path: string | null;
-            /** Format: date */
-            madeOn: string | null;
-        };
-        /** @description Something new needs all of it; a change names its version and sends only what changed. */
-        HouseholdFields: {
-            /** @description That was open when it was changed. */
-            version?: number;
-            name?: string;
-            timeZone?: string;
-            spoonSystem?: string;
-            /** @enum {string} */
-            measureBy?: "grams" | "spoons";
-            weekStart?: number;
-            quietFrom?: string;
-            quietTo?: string;
-            aim?: components["schemas"]["Aim"];
-        };
-        /** @description Something new needs all of it; a change names its version and sends only what changed. */
-        PersonFields: {
-            /** @description That was open when it was changed. */
-            version?: number;
-            name?: string;
-            preset?: string | null;
-            targetMg?: number | null;
-            targetSource?: string | null;
-            usualServingGrams?: number;
-            usualCondimentGrams?: number;
-            liveGoal?: number;
-            limitIsHard?: boolean;
-            restOfDiet?: components["schemas"]["RestOfDiet"];
-            /**
-             * @description Whether target and estimate are new from today on, or hold for days that are over as well.
-             * @enum {string|null}
-             */
-            holds?: "from_today" | "always" | null;
-            allergens?: components["schemas"]["Lists"];
-            dislikes?: components["schemas"]["Lists"];
-        };
+        Trait: "liquid" | "oil" | "low_acid_plant" | "sweet";
         /** @description Something new needs all of it; a change names its version and sends only what changed. */
         SaltFields: {
             /** @description That was open when it was changed. */
@@ -2228,393 +2719,282 @@ export interface components {
             volumeMl?: number;
             howMany?: number;
         };
-        FormulaInList: {
-            id: string;
-            name: string;
-            summary: string;
-            group: string;
-            method: string;
-            methodLabel: components["schemas"]["Message"];
-            isLive: boolean;
-            colour: string;
-            isArchived: boolean;
-            isLibrary: boolean;
-            version: number;
-            readyDays: number;
-            servingGrams: number;
-            servingMg: number;
-            allergens: string[];
-        };
-        FormulaMember: {
-            personId: string;
-            name: string;
-            grams: number;
-            sodiumMg: number;
-            targetMg: number;
-            percentOfTarget: number;
-            allergens: string[];
-            dislikes: string[];
-        };
-        FormulaWorked: {
-            name: string;
-            summary: string;
-            group: string;
-            method: string;
-            methodLabel: components["schemas"]["Message"];
-            methodNote: components["schemas"]["Message"];
-            isLive: boolean;
-            colour: string;
-            document: {
-                [key: string]: unknown;
-            };
-            factor: number;
-            lines: {
-                part: string;
-                cut: string | null;
-                name: string;
-                grams: number;
-                measure: components["schemas"]["Message"];
-            }[];
-            makesGrams: number;
-            servings: number;
-            serving: {
-                phase: components["schemas"]["Phase"];
-                grams: number;
-                sodium: components["schemas"]["Sodium"];
-                contributions: components["schemas"]["Contribution"][];
-            };
-            per100gMg: number;
-            strength: {
-                percent: number | null;
-                text: components["schemas"]["Message"] | null;
-                floorPercent: number;
-            };
-            members: components["schemas"]["FormulaMember"][];
-            allergens: string[];
-            notFor: string[];
-            advice: components["schemas"]["Advice"][];
-            window: {
-                youngDays: number;
-                readyDays: number;
-                longDays: number;
-                celsius: number;
-            };
-            vessel: {
-                nominalMl: number;
-                headspaceMm: number;
-                cover: string;
-                holdDown: string;
-            };
-            /** @description By its method, its foods and its own text, the strictest. */
-            keeping: {
-                days: number;
-                where: string;
-                text: components["schemas"]["Message"];
-            };
-            work: string[];
-            signs: string[];
-            why: string[];
-            schools: string[];
-            cautions: string[];
-            notes: string[];
-        };
-        Formula: components["schemas"]["FormulaWorked"] & {
-            /** @description Whether the library has another text since the cook wrote a version of their own. */
-            isCorrected: boolean;
-            id: string;
-            isArchived: boolean;
-            isLibrary: boolean;
-            version: number;
-            newest: number;
-            versions: {
-                number: number;
-                /** Format: date-time */
-                writtenAt: string;
-                note: components["schemas"]["Message"] | null;
-            }[];
-            batches: {
-                id: string;
-                name: string;
-                version: number;
-            }[];
-        };
-        ImportCandidate: {
-            name: string;
-            document: {
-                [key: string]: unknown;
-            } | null;
-            lines: components["schemas"]["ImportLine"][];
-            problems: {
-                path: string;
-                text: components["schemas"]["Message"];
-            }[];
-        };
-        ImportLine: {
-            number: number;
-            text: string;
+        SearchResult: {
             /** @enum {string} */
-            kind: "food" | "salt" | "water" | "work" | "heading";
-            id: string | null;
-            grams: number | null;
-            problem: components["schemas"]["Message"] | null;
-        };
-        /** @description Something that was done to a batch, as in docs/formats; foods and salts by their id or key. */
-        Entry: {
-            kind: string;
-        } & {
-            [key: string]: unknown;
-        };
-        BatchNumbers: {
-            phases: {
-                phase: components["schemas"]["Phase"];
-                grams: number;
-                waterGrams: number;
-                sodiumMg: number;
-                per100g: components["schemas"]["Sodium"];
-            }[];
-            contributions: components["schemas"]["Contribution"][];
-            whereabouts: {
-                /** @enum {string} */
-                place: "pieces" | "brine" | "sauce" | "eaten" | "discarded" | "given_away" | "evaporated";
-                sodiumMg: number;
-            }[];
-            portions: components["schemas"]["Portion"][];
-            /** @description Whether it holds living cultures. */
-            isLive: boolean;
-            allergens: ("fish" | "crustaceans" | "milk" | "egg" | "mustard" | "celery" | "soy" | "gluten" | "sesame")[];
-            /** @description Brine strength of all of it, salt evened out. */
-            strengthNowPercent: number | null;
-            /** @description A rough guide; a reading always wins. */
-            expectedPh: number | null;
-            advice: components["schemas"]["Advice"][];
-        };
-        ShelfBatch: {
+            kind: "day" | "jar" | "formula";
+            /** @description Of a day its date. */
             id: string;
             name: string;
-            method: components["schemas"]["Method"];
-            methodLabel: components["schemas"]["Message"];
+            detail: string;
+            colour: string | null;
+        };
+        Ulid: string;
+        /** @enum {string} */
+        Place: "counter" | "cool" | "fridge";
+        /** @enum {string} */
+        Phase: "pieces" | "brine" | "sauce";
+        /** @enum {string} */
+        Method: "dry_salting" | "poured_brine" | "equilibrium_brine" | "mash" | "kimchi_dry_salted" | "kimchi_soaked" | "salt_and_drain" | "quick_salt_pickle" | "cultured_condiment" | "reused_brine" | "transform" | "bought";
+        /** @enum {string} */
+        Basis: "of_water" | "brine_strength" | "of_vegetable" | "of_everything";
+        /** @enum {string} */
+        Shape: "shreds" | "leaves" | "sticks" | "florets" | "rings" | "chunks" | "whole" | "pulp";
+        /** @enum {string} */
+        Cover: "screw lid" | "loose lid" | "slit lid" | "airlock" | "cloth" | "clamp";
+        /** @description A sentence of the catalogue (messages/) by its code, with the values that it names. */
+        Message: {
+            code: string;
+            values: {
+                [key: string]: components["schemas"]["MessageValue"];
+            };
+        };
+        MessageValue: (string | number | boolean) | components["schemas"]["Message"] | {
+            /** Format: date */
+            day: string;
+        } | {
+            items: components["schemas"]["MessageValue"][];
+            /** @enum {string} */
+            join: "and" | "or" | "sentences";
+        };
+        Refusal: {
+            message: components["schemas"]["Message"];
+        };
+        AlreadyWritten: {
+            message: components["schemas"]["Message"];
+            written: {
+                operation: string;
+                /** Format: date-time */
+                at: string;
+                isUndone: boolean;
+                /** @description As it was answered. */
+                answer: Record<string, never>;
+            };
+        };
+        Invalid: {
+            message: components["schemas"]["Message"];
+            errors: {
+                [key: string]: components["schemas"]["Message"][];
+            };
+        };
+        Band: {
+            low: number;
+            typical: number;
+            high: number;
+        };
+        /** @description Milligrams of sodium with their band; the shown figures are rounded as on nutrition labels. */
+        Sodium: {
+            low: number;
+            typical: number;
+            high: number;
+            shown: number;
+            shownLow: number;
+            shownHigh: number;
+        };
+        Contribution: {
+            label: components["schemas"]["Message"];
+            sharePercent: number;
+            remedy: components["schemas"]["Message"] | null;
+            without: components["schemas"]["Sodium"];
+        };
+        Strength: {
+            basis: components["schemas"]["Basis"];
+            label: components["schemas"]["Message"];
+            percent: number | null;
+        };
+        /** @description The measures from which a jar is drawn, heights from its floor. */
+        JarPicture: {
+            nominalMl: number;
+            mouthMm: number;
+            bodyMm: number;
+            bodyHeightMm: number;
+            shoulderMm: number;
+            neckMm: number;
+            foodMm: number;
+            liquidMm: number;
+            headspaceMm: number;
+            overflowMl: number;
+            isTooFull: boolean;
+            hasWeight: boolean;
+            shape: components["schemas"]["Shape"];
             colour: string;
-            place: components["schemas"]["Place"];
-            placeLabel: components["schemas"]["Message"];
-            jarName: string | null;
-            /** Format: date-time */
-            startedAt: string;
-            /** Format: date */
-            startedOn: string;
-            dayCount: number;
-            strengthPercent: number | null;
-            strength: components["schemas"]["Message"] | null;
-            strengths: components["schemas"]["Strength"][];
-            servedPhase: components["schemas"]["Phase"];
-            gramsLeft: number;
-            servingGrams: number;
-            servingsLeft: number;
-            sodiumPer100g: number;
-            /** Format: date */
-            emptiedOn: string | null;
-            /** @description Brine, or sauce where it is all one. */
-            liquidGrams: number;
-            /** @description Its brine strength at the moment. */
-            liquidPercent: number | null;
-            /** @description When it is young, ready and past its best; null where nothing ripens. */
-            window: null | {
-                /** Format: date */
-                youngOn: string | null;
-                /** Format: date */
-                readyOn: string | null;
-                /** Format: date */
-                longOn: string | null;
-                aim: components["schemas"]["Aim"];
-                aimLabel: components["schemas"]["Message"];
-                ownDays: number | null;
-            };
-            /** @description Whether its day has come, in the kitchen's own calendar, and a serving is left. */
-            isReady: boolean;
-            /** @description What it asks for; null when it is well as it is. */
-            attention: null | {
-                /** @description The lower, the sooner. */
-                rank: number;
-                code: string;
-                text: components["schemas"]["Message"];
-            };
-            jar: components["schemas"]["JarPicture"] | null;
+            cover: components["schemas"]["Cover"];
+        };
+        Advice: {
+            code: string;
+            /** @enum {string} */
+            weight: "note" | "careful" | "stop";
+            text: components["schemas"]["Message"];
         };
         /** @enum {string} */
-        Way: "drained" | "rinsed" | "with_juice";
-        Label: {
-            /** @description Or bought. */
-            isMade: boolean;
-            /** Format: date */
-            useBy: string | null;
-            /** @description The lines of the label: what it is, and what is said of it. */
-            rows: components["schemas"]["Message"][][];
-            foot: components["schemas"]["Message"];
-            batchId: string;
-            name: string;
-            methodLabel: components["schemas"]["Message"];
-            colour: string;
-            /** Format: date */
-            startedOn: string;
-            /** Format: date */
-            youngOn: string | null;
-            /** Format: date */
-            readyOn: string | null;
-            /** Format: date */
-            longOn: string | null;
-            strengthPercent: number | null;
-            strength: components["schemas"]["Message"] | null;
-            servingGrams: number;
-            /** @description In a serving, once salt is even in the jar. */
-            sodium: components["schemas"]["Sodium"] | null;
-            allergens: string[];
-            isLive: boolean;
-            /** @description Of the batch on these screens. */
-            path: string;
-        };
-        Portion: {
-            personId: string;
-            name: string;
+        Aim: "young" | "middle" | "long" | "own";
+        /** @enum {string} */
+        ServingStyle: "drained" | "rinsed" | "with_juice";
+        Savings: {
             grams: number;
-            targetMg: number;
-            /** @description Allergens in it that are this eater's. */
-            clashes: string[];
-            sodium: components["schemas"]["Sodium"] | null;
-            /** @description On the batch's own page every way; elsewhere the usual one. */
-            ways: {
-                way: components["schemas"]["Way"];
-                label: components["schemas"]["Message"];
-                sodium: components["schemas"]["Sodium"] | null;
-            }[];
-        };
-        Streams: {
-            name: string;
-            sodiumMg: number;
-        }[];
-        Batch: components["schemas"]["ShelfBatch"] & components["schemas"]["BatchNumbers"] & {
-            lastReading: null | {
-                ph: number;
-                /** Format: date */
-                on: string;
-                /** @description Whether nothing was put in since. */
-                stands: boolean;
-            };
-            gates: {
-                /** @enum {string} */
-                purpose: "bottle" | "store_out" | "give_away";
-                label: components["schemas"]["Message"];
-                isOpen: boolean;
-                reason: components["schemas"]["Message"];
-                cautions: components["schemas"]["Message"][];
-            }[];
-            /** Format: date-time */
-            at: string;
-            /** @description Where its sodium came from and where it is or went; both sides are equal. */
-            flow: {
-                from: components["schemas"]["Streams"];
-                to: components["schemas"]["Streams"];
-            };
-            /** @description Chores and milestones from today on, soonest first. */
-            coming: {
-                code: string;
-                text: components["schemas"]["Message"];
-                /** Format: date */
-                on: string;
-                /** Format: date */
-                until: string | null;
-                /** @description Days from one time to the next. */
-                every: number | null;
-            }[];
-            entries: {
-                id: string;
-                position: number;
-                kind: string;
-                /** Format: date-time */
-                happenedAt: string;
-                isComing: boolean;
-                text: components["schemas"]["Message"];
-                running: components["schemas"]["Message"] | null;
-                reversesId: string | null;
-                isReversed: boolean;
-            }[];
-            servings: components["schemas"]["Serving"][];
-        };
-        Serving: {
-            id: string;
-            personId: string;
-            personName: string;
-            batchId: string;
-            batchName: string;
-            colour: string;
-            phase: components["schemas"]["Phase"];
-            grams: number;
-            way: components["schemas"]["Way"];
-            wayLabel: components["schemas"]["Message"];
-            dish: null | {
-                key: string;
-                grams: number;
-            };
-            /** Format: date */
-            eatenOn: string;
-            /** Format: date-time */
-            loggedAt: string;
             sodium: components["schemas"]["Sodium"];
-            isUndone: boolean;
+            wantedMg: number | null;
+            savings: {
+                kind: string;
+                text: components["schemas"]["Message"];
+                cost: components["schemas"]["Message"] | null;
+                milligrams: number;
+                savesMg: number;
+                savesPercent: number;
+                isEnough: boolean;
+            }[];
         };
-        Day: {
-            /** Format: date */
-            date: string;
-            /** Format: date */
-            today: string;
-            people: {
+        RotationLine: {
+            id?: string | null;
+            name: string;
+            formulaId: string | null;
+            /** @description Of the batches that count as it. */
+            likenesses: string[];
+            weekdays: number[];
+            timesAWeek: number;
+            /** @description In which it is made; none means all year. */
+            months: number[];
+        };
+        RotationFields: {
+            lines: components["schemas"]["RotationLine"][];
+            perDay: number;
+            hasNew: boolean;
+            weights: {
+                [key: string]: number;
+            };
+        };
+        Rotation: components["schemas"]["RotationFields"] & {
+            weekStart: number;
+            formulas: {
                 id: string;
                 name: string;
-                targetMg: number;
-                targetSource: components["schemas"]["Message"];
-                /** @description The estimate of each meal, and whether something was written down in its place. */
-                meals: {
-                    meal: components["schemas"]["Meal"];
-                    milligrams: number;
-                    isInstead: boolean;
-                }[];
-                usualServingGrams: number;
-                /** @description Of the estimate, less what was written down instead. */
-                restMg: number;
-                /** @description Of the rest of the diet, food by food. */
-                writtenMg: number;
-                otherFoods: components["schemas"]["OtherFood"][];
-                ferments: components["schemas"]["Sodium"];
-                marginMg: number;
-                /** @description What is left of it when what is planned is eaten as well. */
-                roomMg: number;
-                servings: components["schemas"]["Serving"][];
-                /** @description What is meant for them on that day and was not eaten yet. */
-                planned: {
-                    id: string;
-                    batchId: string;
-                    batchName: string;
-                    colour: string;
-                    grams: number;
-                    way: components["schemas"]["Way"];
-                    wayLabel: components["schemas"]["Message"];
-                    /** @description Null when the jar holds less than that. */
-                    sodium: components["schemas"]["Sodium"] | null;
+            }[];
+            /** @description Kinds of batches that this kitchen has made. */
+            kinds: {
+                likeness: string;
+                name: string;
+            }[];
+        };
+        Timeline: {
+            /** Format: date */
+            today: string;
+            days: number;
+            dates: string[];
+            /** @description Days without any of what comes round. */
+            gapDays: number;
+            /** @description The same without what is asked for. */
+            gapDaysAsItIs: number;
+            jars: {
+                id: string;
+                name: string;
+                howMany: number;
+            }[];
+            lanes: {
+                id: string;
+                jarName: string | null;
+                lots: components["schemas"]["ScheduledBatch"][];
+            }[];
+            kinds: {
+                id: string;
+                name: string;
+                colour: string;
+                gramsAWeek: number;
+                /** @description Until it is ready, started today. */
+                leadDays: number | null;
+                /**
+                 * Format: date
+                 * @description As things stand.
+                 */
+                runsOutOn: string | null;
+                /** Format: date */
+                startBy: string | null;
+                /** @description Whether nothing started today would be ready in time. */
+                isTooLate: boolean;
+                months: number[];
+                isInSeason: boolean;
+                /** @description Grams that are ready at the end of each day. */
+                left: number[];
+                gaps: {
+                    /** Format: date */
+                    from: string;
+                    /** Format: date */
+                    to: string;
+                    fromDay: number;
+                    days: number;
+                    reason: components["schemas"]["Message"];
                 }[];
             }[];
-            jars: (components["schemas"]["ShelfBatch"] & {
-                portions: (components["schemas"]["Portion"] & {
-                    /** @description The most that fits into their day as it is, drained; 0 when nothing does. */
-                    fitsGrams: number;
-                })[];
-            })[];
+            suggestions: {
+                lotId: string;
+                lineId: string;
+                formulaId: string | null;
+                name: string;
+                colour: string;
+                jarId: string;
+                jarName: string;
+                share: number;
+                grams: number;
+                /** Format: date */
+                startOn: string;
+                /** Format: date */
+                readyOn: string;
+            }[];
+            planned: {
+                id: string;
+                formulaId: string;
+                name: string;
+                jarId: string;
+                jarName: string;
+                /** Format: date */
+                startOn: string;
+            }[];
         };
-        MeantServing: {
+        /** @description A batch on the timeline; days are counted from today. */
+        ScheduledBatch: {
+            id: string;
+            /** @enum {string} */
+            is: "standing" | "planned" | "suggested";
+            batchId: string | null;
+            name: string;
+            colour: string;
+            start: number;
+            ready: number;
+            /** @description The day on which it is first eaten from. */
+            first: number | null;
+            empty: number | null;
+            /** Format: date */
+            startOn: string;
+            /** Format: date */
+            readyOn: string;
+            /** Format: date */
+            emptyOn: string | null;
+            grams: number;
+        };
+        Shopping: {
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+            batches: {
+                name: string;
+                jarName: string;
+                /** Format: date */
+                startOn: string;
+                isPlanned: boolean;
+            }[];
+            lines: {
+                name: string;
+                grams: number;
+                for: string[];
+            }[];
+        };
+        PlannedServing: {
             personId: string;
             batchId: string;
             /** Format: date */
             date: string;
             /** @description Left out: what the person usually takes. */
             grams?: number | null;
-            way?: components["schemas"]["Way"] | null;
+            way?: components["schemas"]["ServingStyle"] | null;
             isLocked?: boolean | null;
         };
         Week: {
@@ -2686,7 +3066,7 @@ export interface components {
                     }[];
                 }[];
                 ways: {
-                    way: components["schemas"]["Way"];
+                    way: components["schemas"]["ServingStyle"];
                     label: components["schemas"]["Message"];
                 }[];
             }[];
@@ -2699,7 +3079,7 @@ export interface components {
                 batchId: string;
                 name: string;
                 grams: number;
-                way: components["schemas"]["Way"];
+                way: components["schemas"]["ServingStyle"];
                 wayLabel: components["schemas"]["Message"];
                 sodium: components["schemas"]["Sodium"];
                 isLocked: boolean;
@@ -2722,441 +3102,12 @@ export interface components {
                     savesMg: number;
                     isEnough: boolean;
                     servingId: string;
-                    instead: components["schemas"]["MeantServing"] | null;
+                    instead: components["schemas"]["PlannedServing"] | null;
                 }[];
             }[];
-        };
-        RotationLine: {
-            id?: string | null;
-            name: string;
-            formulaId: string | null;
-            /** @description Of the batches that count as it. */
-            likenesses: string[];
-            weekdays: number[];
-            timesAWeek: number;
-            /** @description In which it is made; none means all year. */
-            months: number[];
-        };
-        RotationFields: {
-            lines: components["schemas"]["RotationLine"][];
-            perDay: number;
-            hasNew: boolean;
-            weights: {
-                [key: string]: number;
-            };
-        };
-        Rotation: components["schemas"]["RotationFields"] & {
-            weekStart: number;
-            formulas: {
-                id: string;
-                name: string;
-            }[];
-            /** @description Kinds of batches that this kitchen has made. */
-            kinds: {
-                likeness: string;
-                name: string;
-            }[];
-        };
-        Timeline: {
-            /** Format: date */
-            today: string;
-            days: number;
-            dates: string[];
-            /** @description Days without any of what comes round. */
-            gapDays: number;
-            /** @description The same without what is asked for. */
-            gapDaysAsItIs: number;
-            jars: {
-                id: string;
-                name: string;
-                howMany: number;
-            }[];
-            lanes: {
-                id: string;
-                jarName: string | null;
-                lots: components["schemas"]["Lot"][];
-            }[];
-            kinds: {
-                id: string;
-                name: string;
-                colour: string;
-                gramsAWeek: number;
-                /** @description Until it is ready, started today. */
-                leadDays: number | null;
-                /**
-                 * Format: date
-                 * @description As things stand.
-                 */
-                runsOutOn: string | null;
-                /** Format: date */
-                startBy: string | null;
-                /** @description Whether nothing started today would be ready in time. */
-                isTooLate: boolean;
-                months: number[];
-                isInSeason: boolean;
-                /** @description Grams that are ready at the end of each day. */
-                left: number[];
-                gaps: {
-                    /** Format: date */
-                    from: string;
-                    /** Format: date */
-                    to: string;
-                    fromDay: number;
-                    days: number;
-                    reason: components["schemas"]["Message"];
-                }[];
-            }[];
-            suggestions: {
-                lotId: string;
-                lineId: string;
-                formulaId: string | null;
-                name: string;
-                colour: string;
-                jarId: string;
-                jarName: string;
-                share: number;
-                grams: number;
-                /** Format: date */
-                startOn: string;
-                /** Format: date */
-                readyOn: string;
-            }[];
-            planned: {
-                id: string;
-                formulaId: string;
-                name: string;
-                jarId: string;
-                jarName: string;
-                /** Format: date */
-                startOn: string;
-            }[];
-        };
-        /** @description A batch on the timeline; days are counted from today. */
-        Lot: {
-            id: string;
-            /** @enum {string} */
-            is: "standing" | "planned" | "suggested";
-            batchId: string | null;
-            name: string;
-            colour: string;
-            start: number;
-            ready: number;
-            /** @description The day on which it is first eaten from. */
-            first: number | null;
-            empty: number | null;
-            /** Format: date */
-            startOn: string;
-            /** Format: date */
-            readyOn: string;
-            /** Format: date */
-            emptyOn: string | null;
-            grams: number;
-        };
-        Shopping: {
-            /** Format: date */
-            from: string;
-            /** Format: date */
-            to: string;
-            batches: {
-                name: string;
-                jarName: string;
-                /** Format: date */
-                startOn: string;
-                isPlanned: boolean;
-            }[];
-            lines: {
-                name: string;
-                grams: number;
-                for: string[];
-            }[];
-        };
-        LabelSodium: {
-            /** @enum {string} */
-            by: "mg" | "salt" | "per_100g" | "per_portion";
-            milligrams?: number;
-            saltG?: number;
-            sodiumMg?: number;
-            grams?: number;
-            portions?: number;
-        };
-        OtherFood: {
-            id: string;
-            personId: string;
-            /** Format: date */
-            eatenOn: string;
-            name: string;
-            sodiumMg: number;
-            insteadOf: components["schemas"]["Meal"][];
-            how: components["schemas"]["LabelSodium"];
-            isUndone: boolean;
-        };
-        IntakeDay: {
-            byJarMg: components["schemas"]["ByJar"];
-            /** Format: date */
-            date: string;
-            targetMg: number;
-            estimateMg: number;
-            writtenMg: number;
-            fermentsMg: number;
-            condimentsMg: number;
-            ferments: components["schemas"]["Sodium"];
-            totalMg: number;
-            live: number;
-        };
-        Intake: {
-            /** Format: date */
-            from: string;
-            /** Format: date */
-            to: string;
-            /** Format: date */
-            today: string;
-            person: {
-                id: string;
-                name: string;
-                targetMg: number;
-                targetSource: components["schemas"]["Message"];
-                liveGoal: number;
-            };
-            days: components["schemas"]["IntakeDay"][];
-            mean7: components["schemas"]["IntakeMean"];
-            mean28: components["schemas"]["IntakeMean"];
-            mean: components["schemas"]["IntakeMean"];
-            shares: {
-                estimate: number;
-                written: number;
-                ferments: number;
-                condiments: number;
-            };
-            daysPast: number;
-            /** @description Live servings. */
-            live: number;
-            kinds: number;
-            /** @description Days without anything live. */
-            without: string[];
-            sources: {
-                batchId: string;
-                name: string;
-                colour: string;
-                milligrams: number;
-                servings: number;
-            }[];
-            /** @description Whole weeks back from the last day, each the mean of its days. */
-            weeks: {
-                /** Format: date */
-                date: string;
-                /** Format: date */
-                to: string;
-                /** @description The mean of its days. */
-                targetMg: number;
-                byJarMg: components["schemas"]["ByJar"];
-                estimateMg: number;
-                writtenMg: number;
-                fermentsMg: number;
-                condimentsMg: number;
-                ferments: components["schemas"]["Sodium"];
-                totalMg: number;
-                mean: components["schemas"]["Sodium"];
-                live: number;
-                kinds: number;
-            }[];
-            beside: null | components["schemas"]["IntakeBeside"];
-        };
-        /** @description Milligrams a day by batch. */
-        ByJar: {
-            [key: string]: number;
-        };
-        IntakeMean: {
-            days: number;
-            sodium: components["schemas"]["Sodium"];
-            /** @description Against which these days are held on average. */
-            targetMg: number;
-            /** @description Of it. */
-            percent: number;
-        };
-        IntakeBeside: {
-            name: components["schemas"]["Message"];
-            mean: components["schemas"]["IntakeMean"];
-            days: components["schemas"]["IntakeDay"][];
-            shares: {
-                estimate: number;
-                written: number;
-                ferments: number;
-                condiments: number;
-            };
-            daysPast: number;
-            /** @description Live servings. */
-            live: number;
-            kinds: number;
-            /** @description Days without anything live. */
-            without: string[];
-        };
-        IntakeRead: {
-            rows: {
-                line: number;
-                personId: string;
-                person: string;
-                /** Format: date */
-                date: string;
-                name: string;
-                sodiumMg: number;
-                insteadOf: components["schemas"]["Meal"][];
-            }[];
-            complaints: {
-                line: number;
-                text: components["schemas"]["Message"];
-            }[];
-        };
-        Savings: {
-            grams: number;
-            sodium: components["schemas"]["Sodium"];
-            wantedMg: number | null;
-            savings: {
-                kind: string;
-                text: components["schemas"]["Message"];
-                cost: components["schemas"]["Message"] | null;
-                milligrams: number;
-                savesMg: number;
-                savesPercent: number;
-                isEnough: boolean;
-            }[];
-        };
-        Hit: {
-            /** @enum {string} */
-            kind: "day" | "jar" | "formula";
-            /** @description Of a day its date. */
-            id: string;
-            name: string;
-            detail: string;
-            colour: string | null;
-        };
-        BoughtFields: {
-            name: string;
-            /** @description What is in it, for the most part. */
-            foodId: string;
-            /** @description As typed, for example "340 g". */
-            amount: string;
-            servingAmount: string;
-            /** @enum {string} */
-            phase: "pieces" | "sauce";
-            /** @description Neither heated nor kept warm in the shop. */
-            isLive: boolean;
-            allergens: string[];
-            /** Format: date */
-            useBy?: string | null;
-            place: components["schemas"]["Place"];
-            sodiumPer100g?: number | null;
-            labelSodiumMg?: number | null;
-            labelServingGrams?: number | null;
-            labelSaltPer100g?: number | null;
-            requestKey: components["schemas"]["Ulid"];
-        };
-        ServeFields: {
-            batchId: string;
-            personId: string;
-            /** @description As typed, for example "40 g". */
-            amount: string;
-            phase?: components["schemas"]["Phase"] | null;
-            way?: components["schemas"]["Way"] | null;
-            /** Format: date */
-            eatenOn?: string | null;
-            meal?: components["schemas"]["Meal"] | null;
-            /** @description HH:MM by the clock of the kitchen. */
-            eatenAt?: string | null;
-            /** @description The planned serving that is eaten with it. */
-            plannedId?: string | null;
-            requestKey: components["schemas"]["Ulid"];
-        };
-        TogetherFields: {
-            batchId: string;
-            portions: {
-                personId: string;
-                /** @description As typed; without a dish. */
-                amount?: string | null;
-                /** @description Of the dish, 0 to 1. */
-                share?: number | null;
-            }[];
-            /** @description What went into the dish, as typed. */
-            dishAmount?: string | null;
-            phase?: components["schemas"]["Phase"] | null;
-            way?: components["schemas"]["Way"] | null;
-            /** Format: date */
-            eatenOn?: string | null;
-            meal?: components["schemas"]["Meal"] | null;
-            /** @description HH:MM by the clock of the kitchen. */
-            eatenAt?: string | null;
-            requestKey: components["schemas"]["Ulid"];
-        };
-        OtherFoodFields: {
-            personId: string;
-            name: string;
-            /** Format: date */
-            eatenOn?: string | null;
-            how: components["schemas"]["LabelSodium"];
-            /** @description Meals whose estimate is not counted on that day. */
-            insteadOf?: components["schemas"]["Meal"][] | null;
-            requestKey: components["schemas"]["Ulid"];
-        };
-        /** @enum {string} */
-        Meal: "morning" | "noon" | "evening";
-        /** @description Milligrams of sodium by ISO weekday and meal. */
-        RestOfDiet: {
-            [key: string]: {
-                morning: number;
-                noon: number;
-                evening: number;
-            };
         };
     };
     responses: {
-        /** @description That key has written something else already, or what it wrote was undone. */
-        AlreadyWritten: {
-            headers: {
-                [name: string]: unknown;
-            };
-            content: {
-                "application/json": components["schemas"]["AlreadyWritten"];
-            };
-        };
-        /** @description What was eaten. */
-        Servings: {
-            headers: {
-                [name: string]: unknown;
-            };
-            content: {
-                "application/json": {
-                    servings: components["schemas"]["Serving"][];
-                };
-            };
-        };
-        /** @description Something that was eaten besides the jars. */
-        OtherFood: {
-            headers: {
-                [name: string]: unknown;
-            };
-            content: {
-                "application/json": components["schemas"]["OtherFood"];
-            };
-        };
-        /** @description Its id. */
-        PlannedBatch: {
-            headers: {
-                [name: string]: unknown;
-            };
-            content: {
-                "application/json": {
-                    id: string;
-                };
-            };
-        };
-        /** @description A week as it is planned. */
-        Week: {
-            headers: {
-                [name: string]: unknown;
-            };
-            content: {
-                "application/json": components["schemas"]["Week"];
-            };
-        };
         /** @description Who is signed in. */
         Session: {
             headers: {
@@ -3164,35 +3115,6 @@ export interface components {
             };
             content: {
                 "application/json": components["schemas"]["Session"];
-            };
-        };
-        /** @description What the household owns. */
-        Kitchen: {
-            headers: {
-                [name: string]: unknown;
-            };
-            content: {
-                "application/json": components["schemas"]["Kitchen"];
-            };
-        };
-        /** @description Ids. */
-        Ids: {
-            headers: {
-                [name: string]: unknown;
-            };
-            content: {
-                "application/json": {
-                    ids: string[];
-                };
-            };
-        };
-        /** @description A formula at some scale. */
-        Formula: {
-            headers: {
-                [name: string]: unknown;
-            };
-            content: {
-                "application/json": components["schemas"]["Formula"];
             };
         };
         /** @description Everything about one batch. */
@@ -3216,22 +3138,40 @@ export interface components {
                 };
             };
         };
-        /** @description Log. */
-        Log: {
+        /** @description Chores. */
+        Chores: {
             headers: {
                 [name: string]: unknown;
             };
             content: {
-                "application/json": components["schemas"]["Log"];
+                "application/json": components["schemas"]["Chores"];
             };
         };
-        /** @description Note. */
-        Note: {
+        /** @description Rooms. */
+        Rooms: {
             headers: {
                 [name: string]: unknown;
             };
             content: {
-                "application/json": components["schemas"]["Note"];
+                "application/json": components["schemas"]["Rooms"];
+            };
+        };
+        /** @description ReadingsImport. */
+        ReadingsImport: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["ReadingsImport"];
+            };
+        };
+        /** @description CalendarLink. */
+        CalendarLink: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["CalendarLink"];
             };
         };
         /** @description Questions. */
@@ -3270,40 +3210,33 @@ export interface components {
                 "application/json": components["schemas"]["Practice"];
             };
         };
-        /** @description Chores. */
-        Chores: {
+        /** @description A formula at some scale. */
+        Formula: {
             headers: {
                 [name: string]: unknown;
             };
             content: {
-                "application/json": components["schemas"]["Chores"];
+                "application/json": components["schemas"]["Formula"];
             };
         };
-        /** @description Rooms. */
-        Rooms: {
+        /** @description What was eaten. */
+        Servings: {
             headers: {
                 [name: string]: unknown;
             };
             content: {
-                "application/json": components["schemas"]["Rooms"];
+                "application/json": {
+                    servings: components["schemas"]["Serving"][];
+                };
             };
         };
-        /** @description LogRead. */
-        LogRead: {
+        /** @description Something that was eaten besides the jars. */
+        OtherFood: {
             headers: {
                 [name: string]: unknown;
             };
             content: {
-                "application/json": components["schemas"]["LogRead"];
-            };
-        };
-        /** @description CalendarLink. */
-        CalendarLink: {
-            headers: {
-                [name: string]: unknown;
-            };
-            content: {
-                "application/json": components["schemas"]["CalendarLink"];
+                "application/json": components["schemas"]["OtherFood"];
             };
         };
         /** @description A serving on someone's day. */
@@ -3313,6 +3246,53 @@ export interface components {
             };
             content: {
                 "application/json": components["schemas"]["Serving"];
+            };
+        };
+        /** @description What the household owns. */
+        Kitchen: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Kitchen"];
+            };
+        };
+        /** @description Log. */
+        Log: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Log"];
+            };
+        };
+        /** @description Note. */
+        Note: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Note"];
+            };
+        };
+        /** @description That key has written something else already, or what it wrote was undone. */
+        AlreadyWritten: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["AlreadyWritten"];
+            };
+        };
+        /** @description Ids. */
+        Ids: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": {
+                    ids: string[];
+                };
             };
         };
         /** @description A message that says why not. */
@@ -3331,6 +3311,26 @@ export interface components {
             };
             content: {
                 "application/json": components["schemas"]["Invalid"];
+            };
+        };
+        /** @description Its id. */
+        PlannedBatch: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": {
+                    id: string;
+                };
+            };
+        };
+        /** @description A week as it is planned. */
+        Week: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Week"];
             };
         };
     };
@@ -3439,140 +3439,7 @@ export interface operations {
             422: components["responses"]["Invalid"];
         };
     };
-    readKitchen: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description What the household owns. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Kitchen"];
-                };
-            };
-            401: components["responses"]["Refused"];
-        };
-    };
-    askBench: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["BenchFields"];
-            };
-        };
-        responses: {
-            /** @description What follows from what was typed. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["BenchAnswer"];
-                };
-            };
-            401: components["responses"]["Refused"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    kitchenFile: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The document. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": Record<string, never>;
-                };
-            };
-            401: components["responses"]["Refused"];
-        };
-    };
-    bringKitchen: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "multipart/form-data": {
-                    /**
-                     * Format: binary
-                     * @description At most 48 MB.
-                     */
-                    file: string;
-                };
-            };
-        };
-        responses: {
-            /** @description How many rows of each kind came in. */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        rows: {
-                            [key: string]: number;
-                        };
-                    };
-                };
-            };
-            401: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    find: {
-        parameters: {
-            query: {
-                q: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description What may be meant. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        hits: components["schemas"]["Hit"][];
-                    };
-                };
-            };
-            401: components["responses"]["Refused"];
-        };
-    };
-    shelveBought: {
+    addBoughtJar: {
         parameters: {
             query?: never;
             header?: {
@@ -3678,7 +3545,7 @@ export interface operations {
             422: components["responses"]["Invalid"];
         };
     };
-    readCourse: {
+    readSodiumCurve: {
         parameters: {
             query?: never;
             header?: never;
@@ -3912,7 +3779,7 @@ export interface operations {
             query: {
                 personId: string;
                 grams?: number;
-                way?: components["schemas"]["Way"];
+                way?: components["schemas"]["ServingStyle"];
                 phase?: components["schemas"]["Phase"];
                 /** @description What it may hold; left out: what is left of the day, where it is more. */
                 mg?: number;
@@ -3939,7 +3806,7 @@ export interface operations {
             422: components["responses"]["Invalid"];
         };
     };
-    aimAt: {
+    setAim: {
         parameters: {
             query?: never;
             header?: {
@@ -3967,7 +3834,7 @@ export interface operations {
             422: components["responses"]["Invalid"];
         };
     };
-    passGate: {
+    releaseBatch: {
         parameters: {
             query?: never;
             header?: {
@@ -3998,227 +3865,65 @@ export interface operations {
             422: components["responses"]["Invalid"];
         };
     };
-    readLog: {
+    readLineage: {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                batch: string;
-            };
+            path?: never;
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            200: components["responses"]["Log"];
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-        };
-    };
-    writeNote: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path: {
-                batch: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NoteFields"];
-            };
-        };
-        responses: {
-            201: components["responses"]["Note"];
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    removeNote: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path: {
-                note: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: components["responses"]["Log"];
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    readPhoto: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                note: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The photo. */
+            /** @description Which jar fed which. */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "image/jpeg": string;
+                    "application/json": {
+                        batches: {
+                            id: string;
+                            name: string;
+                        }[];
+                        links: {
+                            from: string;
+                            to: string;
+                            grams: number;
+                            sodiumMg: number;
+                            isLive: boolean;
+                            ph: number | null;
+                            /** Format: date-time */
+                            happenedAt: string;
+                        }[];
+                    };
                 };
             };
             401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
         };
     };
-    keepPhoto: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path: {
-                note: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "multipart/form-data": {
-                    /**
-                     * Format: binary
-                     * @description JPEG, PNG or WebP of at most 8 MB.
-                     */
-                    photo: string;
-                };
-            };
-        };
-        responses: {
-            201: components["responses"]["Note"];
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    readCheck: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                batch: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: components["responses"]["Questions"];
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-        };
-    };
-    writeCheck: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path: {
-                batch: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    found: string[];
-                    requestKey: string;
-                };
-            };
-        };
-        responses: {
-            201: components["responses"]["Checked"];
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    previewCheck: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                batch: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    found: string[];
-                };
-            };
-        };
-        responses: {
-            200: components["responses"]["Inspection"];
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    readPractice: {
+    askBench: {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        requestBody?: never;
-        responses: {
-            200: components["responses"]["Practice"];
-            401: components["responses"]["Refused"];
-        };
-    };
-    answerPractice: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path?: never;
-            cookie?: never;
-        };
         requestBody: {
             content: {
-                "application/json": {
-                    number: number;
-                    /** @enum {string} */
-                    answer: "nothing" | "skim" | "wait" | "out";
-                    requestKey: string;
-                };
+                "application/json": components["schemas"]["BenchFields"];
             };
         };
         responses: {
-            201: components["responses"]["Practice"];
+            /** @description What follows from what was typed. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchAnswer"];
+                };
+            };
             401: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
@@ -4345,7 +4050,7 @@ export interface operations {
             422: components["responses"]["Invalid"];
         };
     };
-    keepReadings: {
+    saveReadings: {
         parameters: {
             query?: never;
             header?: {
@@ -4374,7 +4079,7 @@ export interface operations {
             422: components["responses"]["Invalid"];
         };
     };
-    bringLog: {
+    importReadings: {
         parameters: {
             query?: never;
             header?: {
@@ -4395,14 +4100,14 @@ export interface operations {
             };
         };
         responses: {
-            200: components["responses"]["LogRead"];
+            200: components["responses"]["ReadingsImport"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
-    expectSpell: {
+    addSpell: {
         parameters: {
             query?: never;
             header?: {
@@ -4433,7 +4138,7 @@ export interface operations {
             422: components["responses"]["Invalid"];
         };
     };
-    forgetSpell: {
+    removeSpell: {
         parameters: {
             query?: never;
             header?: {
@@ -4528,6 +4233,884 @@ export interface operations {
             401: components["responses"]["Refused"];
         };
     };
+    readCheck: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Questions"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    writeCheck: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    found: string[];
+                    requestKey: string;
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Checked"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    previewCheck: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    found: string[];
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Inspection"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readPractice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Practice"];
+            401: components["responses"]["Refused"];
+        };
+    };
+    answerPractice: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    number: number;
+                    /** @enum {string} */
+                    answer: "nothing" | "skim" | "wait" | "out";
+                    requestKey: string;
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Practice"];
+            401: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readFormulas: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Every formula. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        formulas: components["schemas"]["FormulaInList"][];
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+        };
+    };
+    addFormula: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description A formula, docs/formats/formula.md. */
+                    document: {
+                        [key: string]: unknown;
+                    };
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Formula"];
+            401: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    computeFormula: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description A formula, docs/formats/formula.md. */
+                    document: {
+                        [key: string]: unknown;
+                    };
+                    by?: string | null;
+                    jarId?: string | null;
+                    amount?: string | null;
+                    servings?: number | null;
+                    sodiumMg?: number | null;
+                };
+            };
+        };
+        responses: {
+            /** @description What the core makes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComputedFormula"];
+                };
+            };
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    previewImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    text: string;
+                };
+            };
+        };
+        responses: {
+            /** @description What is in it; nothing is written. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        candidates: components["schemas"]["ImportCandidate"][];
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    importFormulas: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    documents: {
+                        [key: string]: unknown;
+                    }[];
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Ids"];
+            401: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    exportFormulas: {
+        parameters: {
+            query: {
+                as: "json" | "jsonld";
+                "ids[]"?: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A bundle in the format of Tempesal, or schema.org recipes. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readFormula: {
+        parameters: {
+            query?: {
+                by?: "as_written" | "jar" | "vegetable" | "servings" | "sodium";
+                jarId?: string;
+                amount?: string;
+                servings?: number;
+                sodiumMg?: number;
+                version?: number;
+            };
+            header?: never;
+            path: {
+                formula: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Formula"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    changeFormula: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path: {
+                formula: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description A formula, docs/formats/formula.md. */
+                    document: {
+                        [key: string]: unknown;
+                    };
+                    basedOn: number;
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Formula"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readFormulaSavings: {
+        parameters: {
+            query?: {
+                /** @description What a serving may hold; left out: 140 mg. */
+                mg?: number;
+            };
+            header?: never;
+            path: {
+                formula: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What would make it hold less, the gentlest that is enough first. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Savings"];
+                };
+            };
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    archiveFormula: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path: {
+                formula: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    archived: boolean;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Formula"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    startFromFormula: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path: {
+                formula: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    by?: string | null;
+                    jarId?: string | null;
+                    amount?: string | null;
+                    servings?: number | null;
+                    sodiumMg?: number | null;
+                    version?: number | null;
+                    intoJarId?: string | null;
+                    /** @description The plan that it carries out. */
+                    plannedBatchId?: string | null;
+                    name: string;
+                    place: components["schemas"]["Place"];
+                    startedOn?: string | null;
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Batch"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readDay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description YYYY-MM-DD, or "today". */
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Everyone's salt line, and the jars at hand. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Day"];
+                };
+            };
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readIntake: {
+        parameters: {
+            query: {
+                personId: string;
+                beside?: string;
+                from?: string;
+                to?: string;
+                /** @description Up to the last one, where no first is named. */
+                days?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was taken in. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Intake"];
+                };
+            };
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    exportIntake: {
+        parameters: {
+            query: {
+                as: "csv" | "json";
+                personId?: string;
+                from?: string;
+                to?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A row for each serving and each other food; docs/formats/intake.md. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                    "application/json": {
+                        tempesal: string;
+                        version: number;
+                        /** Format: date */
+                        from: string;
+                        /** Format: date */
+                        to: string;
+                        rows: Record<string, never>[];
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    previewIntake: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    text: string;
+                };
+            };
+        };
+        responses: {
+            /** @description What would be taken over, and what not. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IntakePreview"];
+                };
+            };
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    importIntake: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    text: string;
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            /** @description How many rows were taken over. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        count: number;
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    listOtherFoods: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was written down lately. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        foods: {
+                            name: string;
+                            how: components["schemas"]["LabelSodium"];
+                            sodiumMg: number;
+                        }[];
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+        };
+    };
+    addOtherFood: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OtherFoodFields"];
+            };
+        };
+        responses: {
+            201: components["responses"]["OtherFood"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    changeOtherFood: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path: {
+                otherFood: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OtherFoodFields"];
+            };
+        };
+        responses: {
+            200: components["responses"]["OtherFood"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    undoOtherFood: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path: {
+                otherFood: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["OtherFood"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    serve: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ServeFields"];
+            };
+        };
+        responses: {
+            201: components["responses"]["Serving"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    serveDish: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DishFields"];
+            };
+        };
+        responses: {
+            201: components["responses"]["Servings"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    changeServing: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path: {
+                serving: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ServeFields"];
+            };
+        };
+        responses: {
+            200: components["responses"]["Serving"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    undoServing: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path: {
+                serving: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Serving"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    changeDish: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path: {
+                serving: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DishFields"];
+            };
+        };
+        responses: {
+            200: components["responses"]["Servings"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readKitchen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What the household owns. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Kitchen"];
+                };
+            };
+            401: components["responses"]["Refused"];
+        };
+    };
+    exportKitchen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The document. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+            401: components["responses"]["Refused"];
+        };
+    };
+    importKitchen: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * Format: binary
+                     * @description At most 48 MB.
+                     */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description How many rows of each kind came in. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        rows: {
+                            [key: string]: number;
+                        };
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
     changeHousehold: {
         parameters: {
             query?: never;
@@ -4612,6 +5195,178 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Kitchen"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readLabels: {
+        parameters: {
+            query?: {
+                /** @description Ids with commas between; all jars on the shelf when it is left out. */
+                batches?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What each jar's label says. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        labels: components["schemas"]["Label"][];
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    printLabels: {
+        parameters: {
+            query?: {
+                batches?: string;
+                layout?: "sheet" | "single";
+                copies?: number;
+                /** @description The language of the text, as BCP 47 has it; else that of the browser. */
+                locale?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The labels as a PDF, eight on a sheet of A4 or each on a page of its own. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readLog: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Log"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    addNote: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoteFields"];
+            };
+        };
+        responses: {
+            201: components["responses"]["Note"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    removeNote: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path: {
+                note: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Log"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                note: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The photo. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    savePhoto: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path: {
+                note: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * Format: binary
+                     * @description JPEG, PNG or WebP of at most 8 MB.
+                     */
+                    photo: string;
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Note"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];
@@ -4976,7 +5731,7 @@ export interface operations {
             422: components["responses"]["Invalid"];
         };
     };
-    forgetCalibration: {
+    removeCalibration: {
         parameters: {
             query?: never;
             header?: {
@@ -4997,155 +5752,10 @@ export interface operations {
             422: components["responses"]["Invalid"];
         };
     };
-    readFormulas: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Every formula. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        formulas: components["schemas"]["FormulaInList"][];
-                    };
-                };
-            };
-            401: components["responses"]["Refused"];
-        };
-    };
-    writeFormula: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    /** @description A formula, docs/formats/formula.md. */
-                    document: {
-                        [key: string]: unknown;
-                    };
-                    requestKey: components["schemas"]["Ulid"];
-                };
-            };
-        };
-        responses: {
-            201: components["responses"]["Formula"];
-            401: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    computeFormula: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    /** @description A formula, docs/formats/formula.md. */
-                    document: {
-                        [key: string]: unknown;
-                    };
-                    by?: string | null;
-                    jarId?: string | null;
-                    amount?: string | null;
-                    servings?: number | null;
-                    sodiumMg?: number | null;
-                };
-            };
-        };
-        responses: {
-            /** @description What the core makes of it. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FormulaWorked"];
-                };
-            };
-            401: components["responses"]["Refused"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    previewImport: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    text: string;
-                };
-            };
-        };
-        responses: {
-            /** @description What is in it; nothing is written. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        candidates: components["schemas"]["ImportCandidate"][];
-                    };
-                };
-            };
-            401: components["responses"]["Refused"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    importFormulas: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    documents: {
-                        [key: string]: unknown;
-                    }[];
-                    requestKey: components["schemas"]["Ulid"];
-                };
-            };
-        };
-        responses: {
-            201: components["responses"]["Ids"];
-            401: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    exportFormulas: {
+    find: {
         parameters: {
             query: {
-                as: "json" | "jsonld";
-                "ids[]"?: string[];
+                q: string;
             };
             header?: never;
             path?: never;
@@ -5153,176 +5763,25 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description A bundle in the format of Tempesal, or schema.org recipes. */
+            /** @description What may be meant. */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
                     "application/json": {
-                        [key: string]: unknown;
+                        hits: components["schemas"]["SearchResult"][];
                     };
                 };
             };
             401: components["responses"]["Refused"];
-            422: components["responses"]["Invalid"];
         };
     };
-    readFormula: {
+    readTimeline: {
         parameters: {
             query?: {
-                by?: "as_written" | "jar" | "vegetable" | "servings" | "sodium";
                 jarId?: string;
-                amount?: string;
-                servings?: number;
-                sodiumMg?: number;
-                version?: number;
-            };
-            header?: never;
-            path: {
-                formula: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: components["responses"]["Formula"];
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    changeFormula: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path: {
-                formula: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    /** @description A formula, docs/formats/formula.md. */
-                    document: {
-                        [key: string]: unknown;
-                    };
-                    basedOn: number;
-                    requestKey: components["schemas"]["Ulid"];
-                };
-            };
-        };
-        responses: {
-            200: components["responses"]["Formula"];
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    readFormulaSavings: {
-        parameters: {
-            query?: {
-                /** @description What a serving may hold; left out: 140 mg. */
-                mg?: number;
-            };
-            header?: never;
-            path: {
-                formula: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description What would make it hold less, the gentlest that is enough first. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Savings"];
-                };
-            };
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    archiveFormula: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path: {
-                formula: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    archived: boolean;
-                };
-            };
-        };
-        responses: {
-            200: components["responses"]["Formula"];
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    startFromFormula: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path: {
-                formula: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    by?: string | null;
-                    jarId?: string | null;
-                    amount?: string | null;
-                    servings?: number | null;
-                    sodiumMg?: number | null;
-                    version?: number | null;
-                    intoJarId?: string | null;
-                    /** @description The plan that it carries out. */
-                    plannedBatchId?: string | null;
-                    name: string;
-                    place: components["schemas"]["Place"];
-                    startedOn?: string | null;
-                    requestKey: components["schemas"]["Ulid"];
-                };
-            };
-        };
-        responses: {
-            201: components["responses"]["Batch"];
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    readLabels: {
-        parameters: {
-            query?: {
-                /** @description Ids with commas between; all jars on the shelf when it is left out. */
-                batches?: string;
+                warmer?: number;
             };
             header?: never;
             path?: never;
@@ -5330,27 +5789,24 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description What each jar's label says. */
+            /** @description Lanes, what runs out, what to start. */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": {
-                        labels: components["schemas"]["Label"][];
-                    };
+                    "application/json": components["schemas"]["Timeline"];
                 };
             };
             401: components["responses"]["Refused"];
             422: components["responses"]["Invalid"];
         };
     };
-    printLabels: {
+    readShopping: {
         parameters: {
             query?: {
-                batches?: string;
-                layout?: "sheet" | "single";
-                copies?: number;
+                days?: number;
+                as?: "json" | "text" | "csv";
                 /** @description The language of the text, as BCP 47 has it; else that of the browser. */
                 locale?: string;
             };
@@ -5360,20 +5816,76 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The labels as a PDF, eight on a sheet of A4 or each on a page of its own. */
+            /** @description What must be bought for what is to be started. */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/pdf": string;
+                    "application/json": components["schemas"]["Shopping"];
+                    "text/plain": string;
+                    "text/csv": string;
                 };
             };
             401: components["responses"]["Refused"];
             422: components["responses"]["Invalid"];
         };
     };
-    readLineage: {
+    planBatch: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    formulaId: string;
+                    /** @description What it makes of what comes round. */
+                    lineId?: string | null;
+                    jarId: string;
+                    /** Format: date */
+                    startOn: string;
+                    /** @description How full the jar gets. */
+                    share: number;
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["PlannedBatch"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    cancelPlannedBatch: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path: {
+                plannedBatch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["PlannedBatch"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readRotation: {
         parameters: {
             query?: never;
             header?: never;
@@ -5382,55 +5894,46 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Which jar fed which. */
+            /** @description What comes round, and what could. */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": {
-                        batches: {
-                            id: string;
-                            name: string;
-                        }[];
-                        links: {
-                            from: string;
-                            to: string;
-                            grams: number;
-                            sodiumMg: number;
-                            isLive: boolean;
-                            ph: number | null;
-                            /** Format: date-time */
-                            happenedAt: string;
-                        }[];
-                    };
+                    "application/json": components["schemas"]["Rotation"];
                 };
             };
             401: components["responses"]["Refused"];
         };
     };
-    readDay: {
+    saveRotation: {
         parameters: {
             query?: never;
-            header?: never;
-            path: {
-                /** @description YYYY-MM-DD, or "today". */
-                date: string;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
             };
+            path?: never;
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RotationFields"];
+            };
+        };
         responses: {
-            /** @description Everyone's salt line, and the jars at hand. */
+            /** @description What comes round, and what could. */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Day"];
+                    "application/json": components["schemas"]["Rotation"];
                 };
             };
             401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };
@@ -5468,7 +5971,7 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": {
-                    put: components["schemas"]["MeantServing"][];
+                    put: components["schemas"]["PlannedServing"][];
                     remove: string[];
                     requestKey: components["schemas"]["Ulid"];
                 };
@@ -5605,509 +6108,6 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Week"];
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    readTimeline: {
-        parameters: {
-            query?: {
-                jarId?: string;
-                warmer?: number;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Lanes, what runs out, what to start. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Timeline"];
-                };
-            };
-            401: components["responses"]["Refused"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    readShopping: {
-        parameters: {
-            query?: {
-                days?: number;
-                as?: "json" | "text" | "csv";
-                /** @description The language of the text, as BCP 47 has it; else that of the browser. */
-                locale?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description What must be bought for what is to be started. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Shopping"];
-                    "text/plain": string;
-                    "text/csv": string;
-                };
-            };
-            401: components["responses"]["Refused"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    planBatch: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    formulaId: string;
-                    /** @description What it makes of what comes round. */
-                    lineId?: string | null;
-                    jarId: string;
-                    /** Format: date */
-                    startOn: string;
-                    /** @description How full the jar gets. */
-                    share: number;
-                    requestKey: components["schemas"]["Ulid"];
-                };
-            };
-        };
-        responses: {
-            201: components["responses"]["PlannedBatch"];
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    letPlannedBatchBe: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path: {
-                plannedBatch: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: components["responses"]["PlannedBatch"];
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    readRotation: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description What comes round, and what could. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Rotation"];
-                };
-            };
-            401: components["responses"]["Refused"];
-        };
-    };
-    keepRotation: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["RotationFields"];
-            };
-        };
-        responses: {
-            /** @description What comes round, and what could. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Rotation"];
-                };
-            };
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    readIntake: {
-        parameters: {
-            query: {
-                personId: string;
-                beside?: string;
-                from?: string;
-                to?: string;
-                /** @description Up to the last one, where no first is named. */
-                days?: number;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description What was taken in. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Intake"];
-                };
-            };
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    exportIntake: {
-        parameters: {
-            query: {
-                as: "csv" | "json";
-                personId?: string;
-                from?: string;
-                to?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description A row for each serving and each other food; docs/formats/intake.md. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "text/csv": string;
-                    "application/json": {
-                        tempesal: string;
-                        version: number;
-                        /** Format: date */
-                        from: string;
-                        /** Format: date */
-                        to: string;
-                        rows: Record<string, never>[];
-                    };
-                };
-            };
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    previewIntake: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    text: string;
-                };
-            };
-        };
-        responses: {
-            /** @description What would be taken over, and what not. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["IntakeRead"];
-                };
-            };
-            401: components["responses"]["Refused"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    bringIntake: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    text: string;
-                    requestKey: components["schemas"]["Ulid"];
-                };
-            };
-        };
-        responses: {
-            /** @description How many rows were taken over. */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        count: number;
-                    };
-                };
-            };
-            401: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    listOtherFoods: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description What was written down lately. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        foods: {
-                            name: string;
-                            how: components["schemas"]["LabelSodium"];
-                            sodiumMg: number;
-                        }[];
-                    };
-                };
-            };
-            401: components["responses"]["Refused"];
-        };
-    };
-    writeOtherFood: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["OtherFoodFields"];
-            };
-        };
-        responses: {
-            201: components["responses"]["OtherFood"];
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    changeOtherFood: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path: {
-                otherFood: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["OtherFoodFields"];
-            };
-        };
-        responses: {
-            200: components["responses"]["OtherFood"];
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    takeBackOtherFood: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path: {
-                otherFood: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: components["responses"]["OtherFood"];
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    serve: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ServeFields"];
-            };
-        };
-        responses: {
-            201: components["responses"]["Serving"];
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    serveTogether: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["TogetherFields"];
-            };
-        };
-        responses: {
-            201: components["responses"]["Servings"];
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    changeServing: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path: {
-                serving: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ServeFields"];
-            };
-        };
-        responses: {
-            200: components["responses"]["Serving"];
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    undoServing: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path: {
-                serving: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: components["responses"]["Serving"];
-            401: components["responses"]["Refused"];
-            404: components["responses"]["Refused"];
-            409: components["responses"]["AlreadyWritten"];
-            422: components["responses"]["Invalid"];
-        };
-    };
-    changeDish: {
-        parameters: {
-            query?: never;
-            header?: {
-                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
-                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
-            };
-            path: {
-                serving: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["TogetherFields"];
-            };
-        };
-        responses: {
-            200: components["responses"]["Servings"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];

@@ -4,14 +4,14 @@ import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import {
   answered,
   api,
-  type IntakeRead,
+  type IntakePreview,
   type OtherFood,
   type OtherFoodFields,
   type Refusal,
   type ServeFields,
   type Serving,
-  type TogetherFields,
-  type Way,
+  type DishFields,
+  type ServingStyle,
 } from './client';
 import { grams, mg } from '../app/numbers';
 import { defineChange, keyed } from './change';
@@ -86,9 +86,9 @@ export const useChangeServing = defineChange(
 export const useServeDish = defineChange(
   'serve together',
   'ledger',
-  (instead: string | null) => (body: Omit<TogetherFields, 'requestKey'>, requestKey) =>
+  (instead: string | null) => (body: Omit<DishFields, 'requestKey'>, requestKey) =>
     instead === null
-      ? answered(api.POST('/servings/together', { body: { ...body, requestKey } }))
+      ? answered(api.POST('/dishes', { body: { ...body, requestKey } }))
       : answered(
           api.PUT('/servings/{serving}/dish', {
             params: { path: { serving: instead } },
@@ -104,7 +104,7 @@ export const useServeDish = defineChange(
 );
 
 export const usePreviewIntake = () =>
-  useMutation<IntakeRead, Refusal, string>({
+  useMutation<IntakePreview, Refusal, string>({
     mutationFn: (text) => answered(api.POST('/intake/preview', { body: { text } })),
   });
 
@@ -115,7 +115,7 @@ export const useImportIntake = defineChange(
 );
 
 /** What would make someone's serving from a jar hold less sodium. */
-export const useSavings = (batch: string, personId: string, way: Way, phase?: Serving['phase'], grams?: number) =>
+export const useSavings = (batch: string, personId: string, way: ServingStyle, phase?: Serving['phase'], grams?: number) =>
   useQuery({
     queryKey: keys.servingSavings(batch, personId, way, phase, grams),
     queryFn: ({ signal }) =>

@@ -1,6 +1,6 @@
 import { keys } from './keys';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { answered, api, type MeantServing, type Rotation, type Shopping, type Week } from './client';
+import { answered, api, type PlannedServing, type Rotation, type Shopping, type Week } from './client';
 import { defineChange, keyed } from './change';
 
 /** A week by any of its days, or "today". */
@@ -13,7 +13,7 @@ export const useWeek = (date: string) =>
 
 /** A step in a week's plan. */
 export type WeekStep =
-  | { step: 'change'; put: MeantServing[]; remove: string[] }
+  | { step: 'change'; put: PlannedServing[]; remove: string[] }
   | { step: 'fill'; rest: boolean }
   | { step: 'clear' | 'copy' | 'undo' | 'redo' };
 

@@ -23,7 +23,7 @@ import {
   type Entry,
   type Formula,
   type FormulaDocument,
-  type FormulaWorked,
+  type ComputedFormula,
   type ImportCandidate,
   type NewKitchen,
   type Place,
@@ -293,14 +293,14 @@ export function useComputedFormula(document: FormulaDocument) {
   const queries = useQueryClient();
   return useQuery({
     queryKey: keys.draftFormula(document),
-    queryFn: async ({ signal }): Promise<{ worked: FormulaWorked | null; refusal: Refusal | null }> => {
+    queryFn: async ({ signal }): Promise<{ worked: ComputedFormula | null; refusal: Refusal | null }> => {
       try {
         const worked = await answered(api.POST('/formulas/compute', { body: { document }, signal }));
         queries.setQueryData(keys.lastDraftFormula(), worked);
         return { worked, refusal: null };
       } catch (refusal) {
         if (refusal instanceof Refusal && refusal.status !== 401) {
-          return { worked: queries.getQueryData<FormulaWorked>(keys.lastDraftFormula()) ?? null, refusal };
+          return { worked: queries.getQueryData<ComputedFormula>(keys.lastDraftFormula()) ?? null, refusal };
         }
         throw refusal;
       }

@@ -59,7 +59,7 @@ export const useReleaseBatch = defineChange(
   'release a batch',
   'ledger',
   (batch: string) => (body: { purpose: 'bottle' | 'give_away'; grams: number | null }, requestKey) =>
-    answered(api.POST('/batches/{batch}/gates', { params: { path: { batch } }, body: { ...body, requestKey } })),
+    answered(api.POST('/batches/{batch}/releases', { params: { path: { batch } }, body: { ...body, requestKey } })),
   { subject: ({ purpose }) => purpose },
 );
 

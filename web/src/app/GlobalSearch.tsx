@@ -4,13 +4,13 @@ import { AutoComplete, Button, Modal, type RefSelectProps } from 'antd';
 import dayjs from 'dayjs';
 import { useCallback, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { Hit } from '../api/client';
+import type { SearchResult } from '../api/client';
 import { useSearch } from '../api/queries';
 import { useKey } from './keys';
 import './GlobalSearch.css';
 
 /** Where a hit is looked at: what is over and today on its day, what is to come in its week. */
-function address({ kind, id }: Hit): string {
+function address({ kind, id }: SearchResult): string {
   switch (kind) {
     case 'jar':
       return `/shelf/${id}`;
@@ -80,7 +80,7 @@ function Sought({ close }: { close: () => void }) {
   );
 }
 
-function Shown({ hit }: { hit: Hit }) {
+function Shown({ hit }: { hit: SearchResult }) {
   return (
     <span className="find-hit">
       <i style={{ background: hit.colour ?? 'transparent' }} aria-hidden="true" />

@@ -19,7 +19,7 @@ export const noLabel: Label = {
   labelSaltPer100g: null,
 };
 
-type Way = 'label' | 'salt' | 'sodium';
+type ServingStyle = 'label' | 'salt' | 'sodium';
 
 interface Props {
   label: Label;
@@ -29,7 +29,7 @@ interface Props {
 
 /** How a package says its sodium, and what it says. */
 export function LabelFields({ label, change, refusal }: Props) {
-  const [way, setWay] = useState<Way>(
+  const [way, setWay] = useState<ServingStyle>(
     label.labelSodiumMg === null && label.sodiumPer100g !== null ? 'sodium' : 'label',
   );
   const [typed, setTyped] = useState<Label>(() => ({
@@ -39,7 +39,7 @@ export function LabelFields({ label, change, refusal }: Props) {
     labelSaltPer100g: label.labelSaltPer100g,
   }));
   /** Only what is said in this way counts; the rest stays typed. */
-  const say = (part: Partial<Label>, as: Way = way) => {
+  const say = (part: Partial<Label>, as: ServingStyle = way) => {
     const next = { ...typed, ...part };
     setTyped(next);
     change({
@@ -62,7 +62,7 @@ export function LabelFields({ label, change, refusal }: Props) {
         <Segmented
           aria-label={t('label_field.how')}
           value={way}
-          onChange={(next: Way) => {
+          onChange={(next: ServingStyle) => {
             setWay(next);
             say({}, next);
           }}

@@ -2,7 +2,7 @@ import { t } from '../messages/words';
 import { when } from '../messages/dates';
 import { useId } from 'react';
 import { Link } from 'react-router';
-import type { Lot, Timeline } from '../api/client';
+import type { ScheduledBatch, Timeline } from '../api/client';
 import { grams } from '../app/numbers';
 import { useWidth } from './useWidth';
 import './TimelineLanes.css';
@@ -61,7 +61,7 @@ export function TimelineLanes({ ahead }: { ahead: Timeline }) {
 }
 
 interface StretchProps {
-  lot: Lot;
+  lot: ScheduledBatch;
   x: (day: number) => number;
   floor: number;
   days: number;
@@ -74,7 +74,7 @@ function Stretch({ lot, x, floor, days, bubbles }: StretchProps) {
   const end = lot.empty ?? days;
   const ready = Math.min(lot.ready, end);
   const first = Math.min(lot.first ?? ready, end);
-  const isOnlyMeant = lot.is !== 'standing';
+  const isPlanned = lot.is !== 'standing';
   const says = t('chart.lane', {
     name: lot.name,
     is: lot.is,
@@ -88,16 +88,16 @@ function Stretch({ lot, x, floor, days, bubbles }: StretchProps) {
   const drawn = (
     <g role="img" aria-label={says}>
       <title>{says}</title>
-      <path d={outline} fill={lot.colour} fillOpacity={isOnlyMeant ? 0.4 : 0.85} />
+      <path d={outline} fill={lot.colour} fillOpacity={isPlanned ? 0.4 : 0.85} />
       {ready > lot.start && (
         <rect x={x(lot.start)} y={roof} width={x(ready) - x(lot.start)} height={tall} fill={bubbles} />
       )}
       <path
         d={outline}
         fill="none"
-        stroke={isOnlyMeant ? 'var(--ink-soft)' : lot.colour}
+        stroke={isPlanned ? 'var(--ink-soft)' : lot.colour}
         strokeWidth={1.3}
-        strokeDasharray={isOnlyMeant ? '4 3' : undefined}
+        strokeDasharray={isPlanned ? '4 3' : undefined}
       />
       {ready > lot.start && ready < days && (
         <path d={`M${String(x(ready))} ${String(roof - 3)} V${String(floor)}`} stroke="var(--ink)" strokeWidth={1.6} />

@@ -3,14 +3,14 @@ import { App, Button, Input, Segmented } from 'antd';
 import { useState } from 'react';
 import { useSavings } from '../../api/intake';
 import { Savings } from '../../app/Savings';
-import type { Batch, Serving, Way } from '../../api/client';
+import type { Batch, Serving, ServingStyle } from '../../api/client';
 import { useServe, useUndoServing } from '../../api/queries';
 import { grams, percent, sodium, sodiumBand } from '../../app/numbers';
 
 /** How something can come to the table: pieces in several ways, brine or sauce as it is. */
 interface Manner {
   phase: Serving['phase'];
-  way: Way;
+  way: ServingStyle;
 }
 
 /** Serving from the jar: each eater, each way, and what it brings. */

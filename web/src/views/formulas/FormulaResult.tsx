@@ -1,11 +1,11 @@
 import { joined, named, say, t } from '../../messages/words';
 import { Fragment } from 'react';
-import type { FormulaWorked } from '../../api/client';
+import type { ComputedFormula } from '../../api/client';
 import { Advice } from '../../app/Advice';
 import { grams, mg, percent, sodium, sodiumBand } from '../../app/numbers';
 
 /** What the core makes of a formula: a serving, the members, the salt against its floor, cautions. */
-export function FormulaResult({ worked }: { worked: FormulaWorked }) {
+export function FormulaResult({ worked }: { worked: ComputedFormula }) {
   const { serving } = worked;
   const widest = serving.contributions[0];
 
@@ -84,7 +84,7 @@ export function FormulaResult({ worked }: { worked: FormulaWorked }) {
 const WIDE = 300;
 
 /** The salt that goes in against the least that the method should have. */
-function Floor({ strength }: { strength: FormulaWorked['strength'] }) {
+function Floor({ strength }: { strength: ComputedFormula['strength'] }) {
   if (strength.percent === null || strength.percent === 0) {
     return null;
   }

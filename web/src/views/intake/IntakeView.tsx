@@ -3,7 +3,7 @@ import { when } from '../../messages/dates';
 import { Button, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { Intake, IntakeMean } from '../../api/client';
+import type { Intake, IntakeAverage } from '../../api/client';
 import { useIntake } from '../../api/intake';
 import { useKitchen } from '../../api/queries';
 import { mg, percent, sodium, sodiumBand } from '../../app/numbers';
@@ -202,7 +202,7 @@ function Legend({ intake, layers }: { intake: Intake; layers: Layer[] }) {
   );
 }
 
-function Mean({ says, mean }: { says: string; mean: IntakeMean }) {
+function Mean({ says, mean }: { says: string; mean: IntakeAverage }) {
   const band = sodiumBand(mean.sodium);
   return (
     <p className="intake-mean">

@@ -4,7 +4,7 @@ import { App, Button, DatePicker, Input, InputNumber } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { LogRead, Room, Rooms as RoomsRead } from '../../api/client';
+import type { ReadingsImport, Room, Rooms as RoomsRead } from '../../api/client';
 import { useEdits } from '../../api/edits';
 import {
   useImportLog,
@@ -269,7 +269,7 @@ function Bring({ room, close }: DrawerProps) {
   const { message } = App.useApp();
   const [text, setText] = useState('');
   const bring = useImportLog(room.place);
-  const [look, setLook] = useState<LogRead | null>(null);
+  const [look, setLook] = useState<ReadingsImport | null>(null);
   const change = (next: string) => {
     setText(next);
     setLook(null);

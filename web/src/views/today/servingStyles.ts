@@ -1,5 +1,5 @@
 import { say, t } from '../../messages/words';
-import type { Serving, Way } from '../../api/client';
+import type { Serving, ServingStyle } from '../../api/client';
 import { useKitchen } from '../../api/queries';
 
 /** The brine alone is no way of serving pieces: it is another part of the jar. */
@@ -15,8 +15,8 @@ export function useServingStyles(): { value: string; label: string }[] {
 }
 
 /** What a manner asks for. */
-export const styleRequest = (manner: string): { phase: Serving['phase'] | null; way: Way | null } =>
-  manner === BRINE ? { phase: 'brine', way: null } : { phase: null, way: manner as Way };
+export const styleRequest = (manner: string): { phase: Serving['phase'] | null; way: ServingStyle | null } =>
+  manner === BRINE ? { phase: 'brine', way: null } : { phase: null, way: manner as ServingStyle };
 
 /** In which of them something was served. */
 export const styleOf = (serving: Pick<Serving, 'phase' | 'way'>): string =>

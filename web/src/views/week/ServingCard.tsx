@@ -4,7 +4,7 @@ import { Button, InputNumber, Popover, Segmented } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { MeantServing, WeekJar, WeekServing } from '../../api/client';
+import type { PlannedServing, WeekJar, WeekServing } from '../../api/client';
 import { useSavings } from '../../api/intake';
 import { grams, sodium, sodiumBand } from '../../app/numbers';
 import { Savings } from '../../app/Savings';
@@ -22,7 +22,7 @@ export function ServingCard({ serving, hands, colour }: Props) {
   const { week, change } = hands;
   const jar = week.jars.find((one) => one.id === serving.batchId);
   const who = week.people.find((one) => one.id === serving.personId)?.name ?? '';
-  const as = (part: Partial<MeantServing>): MeantServing => ({
+  const as = (part: Partial<PlannedServing>): PlannedServing => ({
     personId: serving.personId,
     batchId: serving.batchId,
     date: serving.date,
@@ -31,7 +31,7 @@ export function ServingCard({ serving, hands, colour }: Props) {
     isLocked: serving.isLocked,
     ...part,
   });
-  const does = (part: Partial<MeantServing> | null) => {
+  const does = (part: Partial<PlannedServing> | null) => {
     setIsOpen(false);
     change(serving, part && as(part));
   };
@@ -63,7 +63,7 @@ export function ServingCard({ serving, hands, colour }: Props) {
     >
       <button
         type="button"
-        className={`meant${serving.isLocked ? ' is-locked' : ''}${serving.isOver ? ' is-missed' : ''}`}
+        className={`serving-card${serving.isLocked ? ' is-locked' : ''}${serving.isOver ? ' is-missed' : ''}`}
         style={{ borderColor: colour }}
         aria-label={says}
         title={says}
@@ -77,7 +77,7 @@ export function ServingCard({ serving, hands, colour }: Props) {
           }
         }}
       >
-        <span className="meant-name">{serving.name}</span>
+        <span className="serving-card-name">{serving.name}</span>
         <span>
           {grams(serving.grams)}
           {serving.way !== 'drained' && <i> {t(`serving_style_short.${serving.way}`)}</i>}{' '}
@@ -92,7 +92,7 @@ interface CardProps {
   serving: WeekServing;
   dates: string[];
   ways: WeekJar['ways'];
-  does: (part: Partial<MeantServing> | null) => void;
+  does: (part: Partial<PlannedServing> | null) => void;
 }
 
 function MeantCard({ serving, dates, ways, does }: CardProps) {
@@ -100,7 +100,7 @@ function MeantCard({ serving, dates, ways, does }: CardProps) {
   const [showsLess, setShowsLess] = useState(false);
 
   return (
-    <div className="meant-card" onClick={(event) => event.stopPropagation()}>
+    <div className="serving-card-open" onClick={(event) => event.stopPropagation()}>
       <p>
         <b>{sodium(serving.sodium)}</b> {sodiumBand(serving.sodium) && `(${sodiumBand(serving.sodium)})`}
       </p>
@@ -112,7 +112,7 @@ function MeantCard({ serving, dates, ways, does }: CardProps) {
           options={ways.map((one) => ({ value: one.way, label: say(one.label) }))}
         />
       )}
-      <div className="meant-row">
+      <div className="serving-card-row">
         <InputNumber
           aria-label={t('serving_card.grams')}
           value={amount}
@@ -130,7 +130,7 @@ function MeantCard({ serving, dates, ways, does }: CardProps) {
         </Button>
       </div>
       {dates.length > 1 && (
-        <div className="meant-days" role="group" aria-label={t('portion.day')}>
+        <div className="serving-card-days" role="group" aria-label={t('portion.day')}>
           {dates.map((date) => (
             <button
               key={date}
@@ -151,7 +151,7 @@ function MeantCard({ serving, dates, ways, does }: CardProps) {
           {t('serve.less_sodium')}
         </Button>
       )}
-      <div className="meant-row">
+      <div className="serving-card-row">
         <Button onClick={() => does({ isLocked: !serving.isLocked })}>
           {serving.isLocked ? t('serving_card.unlock') : t('serving_card.lock')}
         </Button>

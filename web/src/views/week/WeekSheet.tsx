@@ -48,7 +48,7 @@ export function WeekSheet() {
               <th scope="row">{when(day, 'weekdayDay')}</th>
               {week.people.map((person) => {
                 const one = person.days[at];
-                const meant = week.servings.filter((serving) => serving.personId === person.id && serving.date === day);
+                const planned = week.servings.filter((serving) => serving.personId === person.id && serving.date === day);
                 return (
                   <td key={person.id}>
                     {one?.eaten.map((had) => (
@@ -56,7 +56,7 @@ export function WeekSheet() {
                         {t('week.eaten', { jar: had.name, grams: grams(had.grams) })}
                       </p>
                     ))}
-                    {meant.map((serving) => (
+                    {planned.map((serving) => (
                       <p key={serving.id}>
                         <span className="tick-box" /> {serving.name}, {grams(serving.grams)}
                         {serving.way === 'drained' ? '' : `, ${say(serving.wayLabel)}`}

@@ -1,4 +1,4 @@
-import type { MeantServing, Week, WeekServing } from '../../api/client';
+import type { PlannedServing, Week, WeekServing } from '../../api/client';
 
 /** What a drag carries. */
 export const JAR = 'application/x-tempesal-jar';
@@ -10,5 +10,5 @@ export interface WeekActions {
   held: string | null;
   hold: (jar: string | null) => void;
   put: (jar: string, personId: string, date: string) => void;
-  change: (serving: WeekServing, instead: MeantServing | null) => void;
+  change: (serving: WeekServing, instead: PlannedServing | null) => void;
 }

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use App\Models\Batch;
+use App\Models\Household;
+use Carbon\CarbonImmutable;
+use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Intake\ServingStyle;
+use Tempesal\Core\Ledger\Phase;
+
+/**
+ * From which jar something is served, in which way and when.
+ */
+final readonly class ServedFrom
+{
+    /**
+     * @param  Phase|null  $phase  null: what is usually served from such a batch
+     * @param  ServingMoment  $when  it was eaten; the jar is taken as it was then
+     * @param  CarbonImmutable|null  $at  the very moment, where it is known
+     */
+    public function __construct(
+        public string $batchId,
+        public ServingMoment $when,
+        public ServingStyle $way = ServingStyle::Drained,
+        public ?Phase $phase = null,
+        public ?CarbonImmutable $at = null,
+    ) {}
+
+    public function at(?CarbonImmutable $at): self
+    {
+        return new self($this->batchId, $this->when, $this->way, $this->phase, $at);
+    }
+
+    /**
+     * The moment at which it leaves the jar.
+     *
+     * @throws ValidationException at "eatenOn" or "eatenAt" where the jar cannot have been there
+     */
+    public function moment(Batch $batch, Household $household): CarbonImmutable
+    {
+        return $this->at ?? $this->when->in($batch, $household);
+    }
+}
