@@ -99,3 +99,38 @@ it('has no two rooms of the core that need each other', function (): void {
     } while ($free !== []);
     expect(array_map(array_keys(...), $uses))->toBe([]);
 });
+
+it('draws every folder of the core and the application in its documents', function (): void {
+    $root = dirname(__DIR__, 2);
+    $page = (string) file_get_contents("{$root}/docs/architecture.md");
+    foreach (['core', 'app'] as $part) {
+        preg_match('/^' . $part . '\/ .*\n((?:  .*\n)+)/m', $page, $tree);
+        preg_match_all('/^  (\w+)\/ /m', $tree[1] ?? '', $drawn);
+        $folders = array_map(basename(...), glob("{$root}/{$part}/*", GLOB_ONLYDIR) ?: []);
+        sort($drawn[1]);
+        sort($folders);
+        expect($drawn[1])->toBe($folders, $part);
+    }
+});
+
+it('names only files that are there in its documents', function (): void {
+    $root = dirname(__DIR__, 2);
+    $pages = array_diff(
+        [...glob("{$root}/docs/*.md") ?: [], "{$root}/README.md", "{$root}/CONTRIBUTING.md"],
+        // What was called otherwise before.
+        ["{$root}/docs/renamed.md"],
+    );
+    $named = 0;
+    foreach ($pages as $page) {
+        preg_match_all(
+            '#`([\w-]+/[\w./-]+\.(?:php|tsx?|mjs|md|yaml|csv|json|ini|env|py))`#',
+            (string) file_get_contents($page),
+            $files,
+        );
+        foreach ($files[1] as $file) {
+            expect(is_file("{$root}/{$file}"))->toBeTrue("{$page} names {$file}.");
+            $named++;
+        }
+    }
+    expect($named)->toBeGreaterThan(50);
+});
