@@ -32,7 +32,7 @@ final readonly class SeedFormulas
                         'name' => $document['name'],
                         'version' => 1,
                     ];
-                    $versions[] = ['formula_id' => $id, 'number' => 1, 'document' => $document];
+                    $versions[] = ['formula_id' => $id, 'number' => 1, 'document' => $document, 'note' => null];
                 } elseif ($known->newest->isOfLibrary() && $known->newest->document != $document) {
                     $known->update(['name' => $document['name'], 'version' => $known->version + 1]);
                     $versions[] = [
