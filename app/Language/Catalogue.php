@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Language;
 
+use Locale;
 use LogicException;
+use ResourceBundle;
 
 /**
  * Every sentence of one language: messages/LANGUAGE/SUBJECT.json, an object of patterns by name. What a language lacks is
@@ -20,9 +22,38 @@ final readonly class Catalogue
     /** @param  string  $locale  of which the language counts, or a folder of its very name */
     public static function of(string $locale): self
     {
-        $language = is_dir(self::folder($locale)) ? $locale : (string) strtok($locale, '-_');
+        $language = self::languageOf($locale) ?? self::FALLBACK;
 
         return new self([...self::read(self::FALLBACK), ...$language === self::FALLBACK ? [] : self::read($language)]);
+    }
+
+    /**
+     * By which days, numbers and lists are written: the reader's own locale, or that of an English reader in their country
+     * where there is no catalogue in their language, so that 1.460 mg and 1,460 mg are never mistaken for each other.
+     *
+     * @param  string  $locale  as BCP 47 has it
+     */
+    public static function localeFor(string $locale): string
+    {
+        if (self::languageOf($locale) !== null) {
+            return $locale;
+        }
+        $likely = ResourceBundle::create('likelySubtags', 'ICUDATA', false)?->get((string) strtok($locale, '-_'));
+        $region = Locale::getRegion($locale) ?: (is_string($likely) ? Locale::getRegion($likely) : '');
+
+        return $region ? self::FALLBACK . "-{$region}" : self::FALLBACK;
+    }
+
+    /** The folder for a locale, by its whole name or its language; null where there is none. */
+    private static function languageOf(string $locale): ?string
+    {
+        foreach ([$locale, (string) strtok($locale, '-_')] as $name) {
+            if ($name !== '' && is_dir(self::folder($name))) {
+                return $name;
+            }
+        }
+
+        return null;
     }
 
     public function pattern(string $code): string

@@ -30,7 +30,7 @@ final class Words
     /** @param  string  $locale  as BCP 47 has it: "en-GB" */
     public static function in(string $locale): self
     {
-        return self::$known[$locale] ??= new self(Catalogue::of($locale), $locale);
+        return self::$known[$locale] ??= new self(Catalogue::of($locale), Catalogue::localeFor($locale));
     }
 
     /** In the language of the installation. */

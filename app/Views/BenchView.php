@@ -61,6 +61,7 @@ final class BenchView
             'brinePer100g' => $solution->state->isOnePhase()
                 ? null
                 : WireNumbers::sodium($estimates['brinePer100g']->band),
+            'isAtEquilibrium' => $solution->isAtEquilibrium(),
             'makesGrams' => $solution->state->phase($phase)->weightG(),
             'serving' => [
                 'grams' => $solution->servingWeight()->value,

@@ -293,6 +293,12 @@ final readonly class BenchSolution
             ) ?? [];
     }
 
+    /** Whether it is first eaten once salt has evened out; a quick pickle is taken out before. */
+    public function isAtEquilibrium(): bool
+    {
+        return !$this->state->isOnePhase() && $this->input->method !== Method::QuickSaltPickle;
+    }
+
     /**
      * @throws EmptyBasis
      * @throws NotEnough

@@ -1,26 +1,5 @@
-import type { Page } from '@playwright/test';
+import { allViews } from './addresses';
 import { barriers, choose, csrf, enterDemo, expect, signIn, signInByHand, test, visit } from './kitchen';
-
-/** Every room that can be walked into without naming a jar or a formula. */
-const rooms = [
-  '/today',
-  '/today/intake',
-  '/week',
-  '/shelf',
-  '/shelf/ahead',
-  '/bench',
-  '/formulas',
-  '/formulas/bring',
-  '/formulas/new',
-  '/kitchen',
-  '/kitchen#salts',
-  '/kitchen#jars',
-  '/kitchen#foods',
-  '/kitchen#rooms',
-  '/kitchen#house',
-  '/practice',
-  '/labels',
-];
 
 test('a wrong entry is named beside its field and kept', async ({ page, cook }) => {
   await signIn(page, cook, '/bench');
@@ -100,23 +79,12 @@ test('spoons show their band and what weighing would change', async ({ page, coo
   ).toBeVisible();
 });
 
-/** Every room, and one jar with its life. */
-async function roomsWithAJar(page: Page): Promise<string[]> {
-  const { batches } = (await (await page.request.get('/api/batches')).json()) as {
-    batches: { id: string }[];
-  };
-  return [
-    ...rooms,
-    ...batches.slice(0, 1).flatMap(({ id }) => [`/shelf/${id}`, `/shelf/${id}/log`, `/shelf/${id}/check`]),
-  ];
-}
-
 test.describe('standing still', () => {
   test('has no barrier that a machine can find', async ({ page }) => {
     test.slow();
     await enterDemo(page);
     const found: string[] = [];
-    for (const path of await roomsWithAJar(page)) {
+    for (const path of await allViews(page)) {
       await visit(page, path);
       found.push(...(await barriers(page)));
     }
@@ -128,7 +96,7 @@ test('fits a phone: no sideways scrolling, targets of 44 px', async ({ page }) =
   test.slow();
   await page.setViewportSize({ width: 390, height: 844 });
   await enterDemo(page);
-  for (const path of await roomsWithAJar(page)) {
+  for (const path of await allViews(page)) {
     await visit(page, path);
     expect(
       await page.evaluate(() => document.documentElement.scrollWidth),

@@ -122,7 +122,7 @@ test('writes a new formula by any method', async ({ page, cook }) => {
 });
 
 test('brings in a pasted recipe, settling what was not understood', async ({ page, cook }) => {
-  await signIn(page, cook, '/formulas/bring');
+  await signIn(page, cook, '/formulas/import');
   await page
     .getByLabel('Recipe')
     .fill(
@@ -154,7 +154,7 @@ test('hands formulas out and takes them back, and refuses what is none', async (
   expect(graph.length).toBeGreaterThanOrEqual(24);
   expect(new Set(graph.map((one) => one['@type']))).toEqual(new Set(['Recipe']));
 
-  await page.goto('/formulas/bring');
+  await page.goto('/formulas/import');
   await page.getByLabel('Recipe').fill(text);
   await page.getByRole('button', { name: 'Preview' }).click();
   await expect(page.getByText(`${String(graph.length)} formulas found, nothing saved yet`)).toBeVisible();
@@ -174,7 +174,7 @@ test('refuses a file of ten megabytes in a sentence', async ({ page, cook }) => 
   expect([413, 422]).toContain(answer.status());
   expect(((await answer.json()) as { message: { code: string } }).message.code).toBe('errors.http_413');
 
-  await page.goto('/formulas/bring');
+  await page.goto('/formulas/import');
   await page.locator('input[type=file]').setInputFiles({
     name: 'huge.json',
     mimeType: 'application/json',

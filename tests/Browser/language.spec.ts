@@ -1,4 +1,5 @@
 import { expect, test, type Page, type Request } from '@playwright/test';
+import { allViews } from './addresses';
 import { csrf } from './kitchen';
 
 /*
@@ -37,22 +38,6 @@ const WRITTEN_BY_RULE =
 
 /** The name of the application, and what the component library says of an arrow or a cross in a field, which no property changes. */
 const SAID_ANYWAY = new Set(['Tempesal', 'Increase Value', 'Decrease Value', 'Clear']);
-
-const routes = [
-  ...[
-    '/today',
-    '/today/intake',
-    '/week',
-    '/shelf',
-    '/shelf/ahead',
-    '/practice',
-    '/bench',
-    '/formulas',
-    '/formulas/bring',
-  ],
-  ...['/formulas/new', '/labels', '/kitchen', '/kitchen#salts', '/kitchen#jars', '/kitchen#foods', '/kitchen#rooms'],
-  ...['/kitchen#house'],
-];
 
 function words(of: unknown, isOwn: boolean, into: Set<string>): void {
   if (typeof of === 'string') {
@@ -176,24 +161,7 @@ for (const [width, height] of [
     await look(page, '/sign-in', known, found);
     await page.request.get('/api/session');
     expect((await page.request.post('/api/session/demo', { headers: await csrf(page) })).ok()).toBe(true);
-    const get = async <T>(path: string) => (await (await page.request.get(`/api${path}`)).json()) as T;
-    const { batches } = await get<{ batches: { id: string }[] }>('/batches');
-    const { formulas } = await get<{ formulas: { id: string }[] }>('/formulas');
-    const { people } = await get<{ people: { id: string }[] }>('/kitchen');
-    const day = new Date().toISOString().slice(0, 10);
-    const jar = batches[0]?.id ?? '';
-    const formula = formulas[0]?.id ?? '';
-    for (const path of [
-      ...routes,
-      ...[`/today/${day}`, `/week/${day}/sheet`, `/today/intake/report/${people[0]?.id ?? ''}`],
-      ...[
-        `/shelf/${jar}`,
-        `/shelf/${jar}/log`,
-        `/shelf/${jar}/check`,
-        `/formulas/${formula}`,
-        `/formulas/${formula}/change`,
-      ],
-    ]) {
+    for (const path of await allViews(page)) {
       await arrive(page, path);
       await look(page, path, known, found);
       const buttons = page.locator('main button:visible:enabled');

@@ -1,23 +1,9 @@
+import { views } from './addresses';
 import { barriers, choose, enterDemo, expect, signIn, test, visit } from './kitchen';
 
 /*
- * The rooms in the evening, on a large screen, on paper, and by keys alone.
+ * The views in the evening, on a large screen, on paper, and by keys alone.
  */
-const rooms = [
-  '/today',
-  '/today/intake',
-  '/week',
-  '/shelf',
-  '/shelf/ahead',
-  '/bench',
-  '/formulas',
-  '/kitchen',
-  '/kitchen#rooms',
-  '/kitchen#salts',
-  '/kitchen#foods',
-  '/practice',
-];
-
 test.describe('in the evening', () => {
   test.use({ colorScheme: 'dark' });
 
@@ -25,7 +11,7 @@ test.describe('in the evening', () => {
     test.slow();
     await enterDemo(page);
     const found: string[] = [];
-    for (const path of rooms) {
+    for (const path of views) {
       await visit(page, path);
       found.push(...(await barriers(page, ['color-contrast', 'link-in-text-block'])));
     }
@@ -48,7 +34,7 @@ test.describe('where nothing may move', () => {
 test('uses a large screen without running over its edge', async ({ page }) => {
   await page.setViewportSize({ width: 1920, height: 1080 });
   await enterDemo(page);
-  for (const path of rooms) {
+  for (const path of views) {
     await visit(page, path);
     expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(1920);
   }
@@ -64,7 +50,7 @@ test('prints a formula without its buttons, and with all that the cook needs', a
   await expect(page.getByRole('navigation', { name: 'Main pages' })).toBeHidden();
   await expect(page.getByRole('heading', { name: 'Everyday kimchi' })).toBeVisible();
   await expect(page.getByRole('row', { name: 'napa cabbage' })).toContainText('900 g');
-  await expect(page.getByText('Rinse twice, drain, squeeze gently.')).toBeVisible();
+  await expect(page.getByText('Rinse twice, drain, and squeeze gently.')).toBeVisible();
   await expect(page.getByRole('list', { name: 'Cautions' })).toBeVisible();
 });
 

@@ -125,11 +125,11 @@ it('says the same by PHP and on the screens, in any locale', function (string $l
             }
         }
     }
-    $node = new Process(['node', 'tests/Language/say.mjs', $locale], dirname(__DIR__, 2));
+    $words = Words::in($locale);
+    $node = new Process(['node', 'tests/Language/say.mjs', $words->locale], dirname(__DIR__, 2));
     $node->setInput((string) json_encode($asked));
     $node->mustRun();
     $screens = json_decode($node->getOutput(), true);
-    $words = Words::in($locale);
     expect(count($asked))->toBeGreaterThan(4000);
     foreach ($asked as $i => $one) {
         $message = Message::read((array) json_decode((string) json_encode($one), true));
@@ -186,6 +186,25 @@ it('falls back on English for a language that is not there', function (): void {
     expect(Words::in('xx')->say(Message::of('errors.name')))->toBe('Enter a name.');
     expect(fn() => Words::in('en')->say(Message::of('errors.no_such_code')))->toThrow(LogicException::class);
 });
+
+it('writes numbers as the reader\'s country does, whatever the language', function (
+    string $asked,
+    string $locale,
+    string $written,
+): void {
+    $words = Words::in($asked);
+    expect($words->locale)
+        ->toBe($locale)
+        ->and($words->say(Message::of('advice.overflow', ml: 12450)))
+        ->toContain($written);
+})->with([
+    ['en-GB', 'en-GB', '12,450'],
+    ['sv', 'en-SE', "12\u{00A0}450"],
+    ['de-DE', 'en-DE', '12.450'],
+    ['de', 'en-DE', '12.450'],
+    ['nl', 'en-NL', '12.450'],
+    ['xx', 'en', '12,450'],
+]);
 
 it('says in every other language what English says, with the same values', function (): void {
     makeUpLanguage();

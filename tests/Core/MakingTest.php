@@ -431,3 +431,20 @@ it('warns below each method\'s floor and stays silent at its usual salt', functi
         ->and($codes($method->profile()->salting->usual))
         ->not->toContain('below_floor');
 })->with(array_values(array_filter(Method::made(), fn(Method $method): bool => $method !== Method::Transform)));
+
+it('tells whether its figures are those at equilibrium', function (
+    Method $method,
+    SaltBasis $basis,
+    float $share,
+    bool $is,
+): void {
+    $solution = BenchSolution::from(
+        onBench($method, SaltTarget::strength($share, $basis), ['water' => Grams::of(500)]),
+    );
+    expect($solution->isAtEquilibrium())->toBe($is);
+})->with([
+    [Method::PouredBrine, SaltBasis::OfWater, 0.03, true],
+    [Method::DrySalting, SaltBasis::OfVegetable, 0.02, true],
+    [Method::QuickSaltPickle, SaltBasis::OfWater, 0.2, false],
+    [Method::Mash, SaltBasis::OfVegetable, 0.03, false],
+]);

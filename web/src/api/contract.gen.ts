@@ -1743,6 +1743,8 @@ export interface components {
             }[];
             piecesPer100g: components["schemas"]["Sodium"];
             brinePer100g: components["schemas"]["Sodium"] | null;
+            /** @description Whether the figures are those once salt has evened out, not of a quick pickle taken out early. */
+            isAtEquilibrium: boolean;
             /** @description Of what is eaten. */
             makesGrams: number;
             serving: {

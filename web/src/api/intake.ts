@@ -115,7 +115,13 @@ export const useImportIntake = defineChange(
 );
 
 /** What would make someone's serving from a jar hold less sodium. */
-export const useSavings = (batch: string, personId: string, way: ServingStyle, phase?: Serving['phase'], grams?: number) =>
+export const useSavings = (
+  batch: string,
+  personId: string,
+  way: ServingStyle,
+  phase?: Serving['phase'],
+  grams?: number,
+) =>
   useQuery({
     queryKey: keys.servingSavings(batch, personId, way, phase, grams),
     queryFn: ({ signal }) =>

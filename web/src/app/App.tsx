@@ -34,7 +34,7 @@ export function App() {
     <ConfigProvider locale={texts} theme={{ ...colours, token: { ...colours.token, motion: !isStill } }}>
       <AntApp message={{ maxCount: 2 }}>
         <BrowserRouter>
-          <Rooms />
+          <AppRoutes />
         </BrowserRouter>
       </AntApp>
     </ConfigProvider>
@@ -43,7 +43,7 @@ export function App() {
 
 const texts = componentTexts();
 
-function Rooms() {
+function AppRoutes() {
   const session = useSession();
   if (!session.data) {
     return <PageState query={session} />;
@@ -71,10 +71,10 @@ function Rooms() {
         <Route path="/practice" element={<PracticeView />} />
         <Route path="/bench" element={<BenchView />} />
         <Route path="/formulas" element={<FormulasView />} />
-        <Route path="/formulas/bring" element={<ImportView />} />
+        <Route path="/formulas/import" element={<ImportView />} />
         <Route path="/formulas/new" element={<FormulaEditorView />} />
         <Route path="/formulas/:formulaId" element={<FormulaView />} />
-        <Route path="/formulas/:formulaId/change" element={<FormulaEditorView />} />
+        <Route path="/formulas/:formulaId/edit" element={<FormulaEditorView />} />
         <Route path="/labels" element={<LabelsView />} />
         <Route path="/kitchen" element={<KitchenView />} />
         <Route path="*" element={<Navigate to="/today" replace />} />

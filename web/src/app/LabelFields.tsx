@@ -1,8 +1,9 @@
 import { t } from '../messages/words';
-import { InputNumber, Segmented } from 'antd';
+import { Segmented } from 'antd';
 import { useState } from 'react';
 import type { Refusal } from '../api/client';
 import { Field } from './Field';
+import { NumberBox } from './NumberBox';
 
 /** Sodium as a package says it; what is not said is null. */
 export interface Label {
@@ -52,7 +53,7 @@ export function LabelFields({ label, change, refusal }: Props) {
 
   const number = (name: string, key: keyof Label, unit: string) => (
     <Field label={name} name={key} refusal={refusal}>
-      <InputNumber value={typed[key]} onChange={(value) => say({ [key]: value })} suffix={unit} />
+      <NumberBox value={typed[key]} onChange={(value) => say({ [key]: value })} suffix={unit} />
     </Field>
   );
 

@@ -1,6 +1,6 @@
-import { InputNumber } from 'antd';
 import type { Refusal } from '../api/client';
 import { Field } from './Field';
+import { NumberBox } from './NumberBox';
 
 interface Props {
   label: string;
@@ -16,7 +16,7 @@ interface Props {
 export function NumberField({ label, name, unit = '', step = 1, value, change, refusal }: Props) {
   return (
     <Field label={label} name={name} refusal={refusal}>
-      <InputNumber value={value} step={step} onChange={(next) => change(next ?? 0)} suffix={unit} />
+      <NumberBox value={value} step={step} onChange={(next) => change(next ?? 0)} suffix={unit} />
     </Field>
   );
 }

@@ -1,6 +1,9 @@
 import { t } from '../messages/words';
-/** What an instrument measures; a field says which of these it takes. */
-export type Measure = 'weight' | 'temperature' | 'strength' | 'ph';
+
+/** What an instrument can measure; a field says which of these it takes. */
+export const MEASURES = ['weight', 'temperature', 'strength', 'ph'] as const;
+
+export type Measure = (typeof MEASURES)[number];
 
 /** What stands on an instrument's display. */
 export interface Reading {

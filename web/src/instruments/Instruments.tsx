@@ -1,5 +1,6 @@
 import { t } from '../messages/words';
-import { App, Button, InputNumber } from 'antd';
+import { NumberBox } from '../app/NumberBox';
+import { App, Button } from 'antd';
 import { useCallback, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { nameOf, takenBy, textFor, type } from './field';
 import { settled, type Instrument, type Measure, type Reading } from './Instrument';
@@ -170,7 +171,7 @@ function Device({ instrument, isBusy, read, children }: DeviceProps) {
         <span className="soft">
           {instrument.name}, {onIt[instrument.measure]}
         </span>
-        <InputNumber
+        <NumberBox
           aria-label={`${instrument.name}: ${onIt[instrument.measure]}`}
           value={load}
           step={instrument.digits === 0 ? 10 : 0.5}

@@ -1,5 +1,6 @@
 import { t } from '../messages/words';
-import { Button, InputNumber } from 'antd';
+import { NumberBox } from '../app/NumberBox';
+import { Button } from 'antd';
 import { useState } from 'react';
 import type { SimulatedPhMeter } from './simulated';
 
@@ -21,7 +22,7 @@ export function PhBuffers({ meter }: { meter: SimulatedPhMeter }) {
 
   return (
     <div className="ph-buffers">
-      <InputNumber
+      <NumberBox
         aria-label={t('instrument.sample_temperature')}
         value={meter.temperature}
         suffix="°C"

@@ -1,9 +1,10 @@
 import { say, t } from '../messages/words';
-import { App, Button, InputNumber, Select } from 'antd';
+import { App, Button, Select } from 'antd';
 import { useState } from 'react';
 import type { Place } from '../api/client';
 import { useKitchen } from '../api/queries';
 import { useSaveReadings } from '../api/tending';
+import { NumberBox } from '../app/NumberBox';
 import type { Logger } from './Instrument';
 import { SimulatedLogger } from './simulated';
 
@@ -41,7 +42,7 @@ export function RoomLogger() {
       </label>
       <label>
         <span className="soft">{t('instrument.logger_days')}</span>
-        <InputNumber
+        <NumberBox
           aria-label={t('instrument.logger_mean')}
           value={mean}
           step={0.5}

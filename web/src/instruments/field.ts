@@ -1,5 +1,5 @@
 import { t } from '../messages/words';
-import type { Measure } from './Instrument';
+import { MEASURES, type Measure } from './Instrument';
 
 /** The attribute by which a field says what it takes from an instrument. */
 const TAKES = 'takes';
@@ -7,7 +7,7 @@ const TAKES = 'takes';
 /** What a field takes, or null for one that takes nothing from an instrument. */
 export function takenBy(field: Element | null): Measure | null {
   const takes = field instanceof HTMLInputElement ? field.dataset[TAKES] : undefined;
-  return takes === 'weight' || takes === 'temperature' || takes === 'strength' || takes === 'ph' ? takes : null;
+  return MEASURES.find((measure) => measure === takes) ?? null;
 }
 
 /** How a field is called on the screen. */

@@ -9,7 +9,25 @@ const others = import.meta.glob<Subject>(['../../../messages/*/*.json', '!../../
 const FALLBACK = 'en';
 
 let patterns = byCode(Object.entries(english));
-let locale = navigator.language.startsWith(FALLBACK) ? navigator.language : FALLBACK;
+let locale = localeFor(navigator.language, [FALLBACK]);
+
+/** The one of the folders that has the language of a locale. */
+function languageOf(wanted: string, folders: string[]): string | undefined {
+  return [wanted, wanted.split('-')[0]].find((one) => folders.includes(one ?? ''));
+}
+
+/**
+ * By which days, numbers and lists are written: the reader's own locale, or that of an English reader in their country where
+ * there is no catalogue in their language, so that 1.460 mg and 1,460 mg are never mistaken for each other.
+ */
+export function localeFor(wanted: string, folders: string[]): string {
+  if (languageOf(wanted, folders) !== undefined) {
+    return wanted;
+  }
+  const { region } = new Intl.Locale(wanted).maximize();
+
+  return region === undefined ? FALLBACK : `${FALLBACK}-${region}`;
+}
 
 function byCode(files: [string, Subject][]): Record<string, string> {
   return Object.fromEntries(
@@ -28,14 +46,14 @@ function byCode(files: [string, Subject][]): Record<string, string> {
  */
 export async function loadLanguage(wanted: string): Promise<void> {
   const folders = Object.keys(others).map((path) => /messages\/([^/]+)\//.exec(path)?.[1] ?? '');
-  const language = [wanted, wanted.split('-')[0]].find((one) => folders.includes(one ?? ''));
+  locale = localeFor(wanted, [FALLBACK, ...folders]);
+  const language = languageOf(wanted, folders);
   if (language === undefined) {
     return;
   }
   const files = Object.entries(others).filter(([path]) => path.includes(`/messages/${language}/`));
   const loaded = await Promise.all(files.map(async ([path, load]): Promise<[string, Subject]> => [path, await load()]));
   patterns = { ...patterns, ...byCode(loaded) };
-  locale = wanted;
 }
 
 export const patternOf = (code: string): string | undefined => patterns[code];

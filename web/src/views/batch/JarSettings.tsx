@@ -1,10 +1,11 @@
 import { say, t } from '../../messages/words';
-import { App, Button, Dropdown, InputNumber, Modal } from 'antd';
+import { App, Button, Dropdown, Modal } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Aim, Batch, Place } from '../../api/client';
 import { useKitchen, usePlaces } from '../../api/queries';
 import { useSetAim, useMoveJar, useReleaseBatch } from '../../api/tending';
+import { NumberBox } from '../../app/NumberBox';
 
 type Gate = Batch['gates'][number];
 
@@ -116,7 +117,7 @@ function GateRow({ batch, gate, close }: { batch: Batch; gate: Gate; close: () =
       )}
       <div className="words">
         {gate.isOpen && gate.purpose === 'give_away' && (
-          <InputNumber
+          <NumberBox
             aria-label={t('batch.release_amount')}
             placeholder={t('batch.how_much')}
             suffix="g"

@@ -1,7 +1,8 @@
 import { joined, say, t } from '../../messages/words';
-import { App, Button, InputNumber, Select } from 'antd';
+import { App, Button, Select } from 'antd';
 import type { Batch, Refusal } from '../../api/client';
 import { useEntryPreview, useKitchen, useShelf, useRecordEntry } from '../../api/queries';
+import { NumberBox } from '../../app/NumberBox';
 import { stored, usePersistentState } from '../../app/persistentState';
 import { EffectPreview } from './EffectPreview';
 import { entryOf, eventForms, eventsOf, type EventName, type EventField, type EventInput } from './eventForms';
@@ -43,7 +44,7 @@ export function RecordEvent({ batch }: { batch: Batch }) {
 
   const fields: Record<EventField, React.ReactElement> = {
     grams: (
-      <InputNumber
+      <NumberBox
         key="grams"
         aria-label={t('batch.amount')}
         placeholder={t('batch.how_much')}
@@ -55,7 +56,7 @@ export function RecordEvent({ batch }: { batch: Batch }) {
       />
     ),
     percent: (
-      <InputNumber
+      <NumberBox
         key="percent"
         aria-label={t('batch.strength')}
         placeholder={t('batch.strength_hint')}

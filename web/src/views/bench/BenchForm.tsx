@@ -1,8 +1,9 @@
 import { say, t } from '../../messages/words';
-import { Button, Checkbox, Input, InputNumber, Segmented, Select } from 'antd';
+import { Button, Checkbox, Input, Segmented, Select } from 'antd';
 import { memo, useMemo } from 'react';
 import type { BenchAnswer, Kitchen, Refusal } from '../../api/client';
 import { useShelf } from '../../api/queries';
+import { NumberBox } from '../../app/NumberBox';
 import { grams, ml, percent } from '../../app/numbers';
 import { forMethod, type Change, type Draft } from './draft';
 import { optionsOf } from './options';
@@ -194,14 +195,14 @@ function Into({ kitchen, draft, change, answer, refusal }: Props) {
         onChange={(id) => change({ jarId: id === '' ? null : id, ...(id === '' ? { moreJarIds: [] } : {}) })}
         options={jarsOrNone}
       />
-      <InputNumber
+      <NumberBox
         aria-label={t('bench.headspace')}
         value={draft.headspaceMm}
         onChange={(headspaceMm) => change({ headspaceMm })}
         suffix={t('bench.mm_free')}
         className="bench-measure"
       />
-      <InputNumber
+      <NumberBox
         aria-label={t('bench.weight_volume')}
         value={draft.weightMl}
         onChange={(weightMl) => change({ weightMl })}
@@ -249,7 +250,7 @@ function Rest({ draft, change, refusal, method }: Props & { method: Kitchen['met
       refusal={refusal}
       fields={['saltingMinutes', 'rinseSeconds', 'isSqueezed']}
     >
-      <InputNumber
+      <NumberBox
         aria-label={isSoaked ? t('bench.soak_hours') : t('bench.rest_hours')}
         placeholder={String((method.saltingMinutes ?? 0) / 60)}
         value={draft.saltingMinutes === null ? null : draft.saltingMinutes / 60}
@@ -262,7 +263,7 @@ function Rest({ draft, change, refusal, method }: Props & { method: Kitchen['met
       {method.rinseSeconds !== null && (
         <label className="bench-beside">
           <span className="soft">{t('bench.then_rinse')}</span>
-          <InputNumber
+          <NumberBox
             aria-label={t('bench.rinse_seconds')}
             placeholder={String(method.rinseSeconds)}
             value={draft.rinseSeconds}

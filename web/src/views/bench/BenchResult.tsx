@@ -2,6 +2,7 @@ import { joined, say, t, T } from '../../messages/words';
 import { Fragment } from 'react';
 import type { BenchAnswer, Sodium } from '../../api/client';
 import { Advice } from '../../app/Advice';
+import { Term } from '../../app/Term';
 import { grams, mg, ml, percent, sodium, sodiumBand } from '../../app/numbers';
 
 /** What follows from what stands on the bench. */
@@ -27,7 +28,7 @@ export function BenchResult({ answer, isStale }: { answer: BenchAnswer; isStale:
         ))}
       </div>
       <div className="answer-serving">
-        {t('bench.sodium_in', { grams: grams(serving.grams) })}
+        {t('bench.sodium_in', { grams: grams(serving.grams) })} {answer.isAtEquilibrium && <Term name="equilibrium" />}
         <span className="figure" data-testid="serving-sodium">
           {sodium(serving.sodium)}
         </span>

@@ -1,9 +1,10 @@
 import { say, t } from '../../messages/words';
-import { App, Button, Input, InputNumber, Segmented, Select } from 'antd';
+import { App, Button, Input, Segmented, Select } from 'antd';
 import dayjs from 'dayjs';
 import { useNavigate } from 'react-router';
 import type { BenchAnswer } from '../../api/client';
 import { usePlaces, useStartBatch } from '../../api/queries';
+import { NumberBox } from '../../app/NumberBox';
 import { fieldsOf, forgetDraft, type Change, type Draft } from './draft';
 
 interface Props {
@@ -67,7 +68,7 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
           style={{ width: 124 }}
           options={places.map(({ id, name }) => ({ value: id, label: say(name) }))}
         />
-        <InputNumber
+        <NumberBox
           aria-label={t('bench.temperature')}
           placeholder={there === undefined ? '' : String(there.usualCelsius)}
           title={t('bench.temperature_hint')}

@@ -1,10 +1,11 @@
 import { say, t, T } from '../../messages/words';
-import { Button, Checkbox, Input, InputNumber, Select } from 'antd';
+import { Button, Checkbox, Input, Select } from 'antd';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Formula, Kitchen, KitchenMethod, Refusal } from '../../api/client';
 import { useChangeFormula, useComputedFormula, useFormula, useKitchen, useCreateFormula } from '../../api/queries';
 import { Field } from '../../app/Field';
+import { NumberBox } from '../../app/NumberBox';
 import { NumberField } from '../../app/NumberField';
 import { PageState } from '../../app/PageState';
 import { begun, byMethod, tidy, type Document } from './document';
@@ -130,7 +131,7 @@ function Head({ document, change, refusal, kitchen }: PartProps & { kitchen: Kit
   const { serving, window: when } = document;
   const days = (key: 'youngDays' | 'readyDays' | 'longDays', label: string) => (
     <Field label={label} name={`document.window.${key}`} refusal={refusal}>
-      <InputNumber
+      <NumberBox
         value={when[key]}
         onChange={(value) => change({ window: { ...when, [key]: value ?? 0 } })}
         suffix={t('unit.days')}

@@ -1,5 +1,5 @@
 import { named, say, t } from '../../messages/words';
-import { App, Button, Input, InputNumber, Segmented, Select } from 'antd';
+import { App, Button, Input, Segmented, Select } from 'antd';
 import { useDeferredValue, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Formula, Place } from '../../api/client';
@@ -13,6 +13,7 @@ import {
   type FormulaScale,
 } from '../../api/queries';
 import { useFormulaSavings } from '../../api/intake';
+import { NumberBox } from '../../app/NumberBox';
 import { grams, mg, ml } from '../../app/numbers';
 import { Savings } from '../../app/Savings';
 import { PageState } from '../../app/PageState';
@@ -166,7 +167,7 @@ function ScaleBar({ scale, change, refusal }: ScaleProps) {
         />
       )}
       {scale.by === 'servings' && (
-        <InputNumber
+        <NumberBox
           aria-label={t('formula.servings')}
           value={scale.servings ?? null}
           onChange={(servings) => change(servings === null ? { by: 'servings' } : { ...scale, servings })}
@@ -174,7 +175,7 @@ function ScaleBar({ scale, change, refusal }: ScaleProps) {
         />
       )}
       {scale.by === 'sodium' && (
-        <InputNumber
+        <NumberBox
           aria-label={t('formula.serving_sodium')}
           value={scale.sodiumMg ?? null}
           onChange={(sodiumMg) => change(sodiumMg === null ? { by: 'sodium' } : { ...scale, sodiumMg })}
@@ -268,7 +269,7 @@ function Lighter({ formula }: { formula: Formula }) {
     <section aria-label={t('formula.less_sodium')} className="lighter">
       <label>
         {t('formula.at_most')}{' '}
-        <InputNumber
+        <NumberBox
           aria-label={t('formula.mg_wanted')}
           min={10}
           max={2000}
@@ -392,13 +393,13 @@ function Doings({ formula }: { formula: Formula }) {
 
   return (
     <div className="formula-do">
-      <Button onClick={() => void navigate(`/formulas/${formula.id}/change`)}>{t('action.edit')}</Button>
+      <Button onClick={() => void navigate(`/formulas/${formula.id}/edit`)}>{t('action.edit')}</Button>
       <Button
         loading={copy.isPending}
         onClick={() =>
           copy.mutate(
             { ...formula.document, name: t('formula.copy_name', { name: formula.name }) },
-            { onSuccess: (made) => void navigate(`/formulas/${made.id}/change`) },
+            { onSuccess: (made) => void navigate(`/formulas/${made.id}/edit`) },
           )
         }
       >

@@ -67,7 +67,7 @@ export function FormulasView() {
           <Link to="/formulas/new" className="as-button">
             {t('formulas.new')}
           </Link>
-          <Link to="/formulas/bring" className="as-button">
+          <Link to="/formulas/import" className="as-button">
             {t('action.import')}
           </Link>
           <a href="/api/formulas/export?as=json" download className="as-button">

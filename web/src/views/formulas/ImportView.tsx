@@ -1,9 +1,10 @@
 import { say, t } from '../../messages/words';
-import { Button, Checkbox, Input, InputNumber, Select, Upload } from 'antd';
+import { Button, Checkbox, Input, Select, Upload } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { ImportCandidate, Kitchen } from '../../api/client';
 import { useImportFormulas, useKitchen, usePreviewImport } from '../../api/queries';
+import { NumberBox } from '../../app/NumberBox';
 import { grams } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import type { Amount, Document, Step } from './document';
@@ -137,7 +138,7 @@ function Candidates({ kitchen, candidates }: { kitchen: Kitchen; candidates: Imp
             wanted.map((one) => one.document as Document),
             {
               onSuccess: ({ ids }) => {
-                void navigate(ids.length === 1 ? `/formulas/${ids[0]}/change` : '/formulas');
+                void navigate(ids.length === 1 ? `/formulas/${ids[0]}/edit` : '/formulas');
               },
             },
           )
@@ -222,7 +223,7 @@ function Settle({ kitchen, line, settle }: SettleProps) {
           },
         ]}
       />
-      <InputNumber
+      <NumberBox
         aria-label={t('import.line_grams', { number: line.number })}
         value={weight}
         onChange={setWeight}

@@ -1,7 +1,8 @@
 import { say, t } from '../../messages/words';
-import { Button, InputNumber, Segmented, Select } from 'antd';
+import { Button, Segmented, Select } from 'antd';
 import type { Kitchen, Refusal } from '../../api/client';
 import { Field } from '../../app/Field';
+import { NumberBox } from '../../app/NumberBox';
 import { usualSalt, type Amount, type Step } from './document';
 
 interface Props {
@@ -75,7 +76,7 @@ export function StepEditor({ step, path, change, kitchen, refusal }: Props) {
       })}
       {step.water !== undefined && (
         <Field label={t('step_edit.water')} name={`${path}.water`} refusal={refusal}>
-          <InputNumber value={step.water} onChange={(water) => change({ ...step, water: water ?? 0 })} suffix="g" />
+          <NumberBox value={step.water} onChange={(water) => change({ ...step, water: water ?? 0 })} suffix="g" />
         </Field>
       )}
       {step.salt && <SaltRow step={step} path={`${path}.salt`} change={change} kitchen={kitchen} refusal={refusal} />}
@@ -89,7 +90,7 @@ export function StepEditor({ step, path, change, kitchen, refusal }: Props) {
               .filter((food) => food.use === 'starter')
               .map((food) => ({ value: food.key, label: t('step_edit.as_starter', { food: food.name }) }))}
           />
-          <InputNumber
+          <NumberBox
             aria-label={t('step_edit.starter_grams')}
             value={step.starter.grams}
             onChange={(grams) => change({ ...step, starter: { ...step.starter, grams: grams ?? 0 } })}
@@ -124,7 +125,7 @@ function AmountRow({ amount, path, kitchen, refusal, change, remove }: AmountPro
           onChange={(ingredient: string) => change({ ...amount, ingredient })}
           options={foodOptions(kitchen)}
         />
-        <InputNumber
+        <NumberBox
           aria-label={t('step_edit.grams_of', { food: name })}
           value={typeof amount.grams === 'number' ? amount.grams : amount.grams.typical}
           onChange={(grams) => change({ ...amount, grams: grams ?? 0 })}
@@ -181,7 +182,7 @@ function SaltRow({ step, path, change, kitchen, refusal }: Props) {
         />
         {isShare ? (
           <>
-            <InputNumber
+            <NumberBox
               aria-label={t('step_edit.salt_percent')}
               value={Math.round((salt.share ?? 0) * 10_000) / 100}
               step={0.1}
@@ -196,7 +197,7 @@ function SaltRow({ step, path, change, kitchen, refusal }: Props) {
             />
           </>
         ) : (
-          <InputNumber
+          <NumberBox
             aria-label={t('step_edit.salt_grams')}
             value={salt.grams ?? 0}
             onChange={(grams) => set({ grams: grams ?? 0 })}

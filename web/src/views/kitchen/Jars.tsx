@@ -1,11 +1,12 @@
 import { named, t } from '../../messages/words';
-import { Button, Input, InputNumber, Select } from 'antd';
+import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { HoldDown, Kitchen, KitchenJar } from '../../api/client';
 import { useEdits } from '../../api/edits';
 import { useRemoveHoldDown, useRemoveJar, useSaveHoldDown, useSaveJar } from '../../api/kitchen';
 import { Field } from '../../app/Field';
+import { NumberBox } from '../../app/NumberBox';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { NumberField } from '../../app/NumberField';
 import { ml } from '../../app/numbers';
@@ -119,7 +120,7 @@ function JarDrawer({ kitchen, jar, close }: { kitchen: Kitchen; jar: KitchenJar 
   const remove = useRemoveJar();
   const number = (key: 'nominalMl' | 'mouthMm' | 'bodyMm' | 'howMany', label: string, unit: string) => (
     <Field label={label} name={key} refusal={save.error}>
-      <InputNumber value={fields[key]} onChange={(value) => change({ [key]: value ?? 0 })} suffix={unit} />
+      <NumberBox value={fields[key]} onChange={(value) => change({ [key]: value ?? 0 })} suffix={unit} />
     </Field>
   );
 

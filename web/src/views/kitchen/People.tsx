@@ -1,6 +1,6 @@
 import { named, say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { Button, Input, InputNumber, Select } from 'antd';
+import { Button, Input, Select } from 'antd';
 import { Fragment, useState } from 'react';
 import type { Kitchen, KitchenPerson } from '../../api/client';
 import { useEdits } from '../../api/edits';
@@ -8,6 +8,7 @@ import { useRemovePerson, useSavePerson } from '../../api/kitchen';
 import { usePresets } from '../../api/queries';
 import { AllergensField } from '../../app/AllergensField';
 import { Field } from '../../app/Field';
+import { NumberBox } from '../../app/NumberBox';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { NumberField } from '../../app/NumberField';
 import { meals } from '../../app/meals';
@@ -245,11 +246,7 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
         {fields.preset === null && (
           <>
             <Field label={t('people.mg')} name="targetMg" refusal={save.error}>
-              <InputNumber
-                value={fields.targetMg}
-                onChange={(targetMg) => change({ targetMg })}
-                suffix={t('unit.mg')}
-              />
+              <NumberBox value={fields.targetMg} onChange={(targetMg) => change({ targetMg })} suffix={t('unit.mg')} />
             </Field>
             <Field label={t('people.source')} name="targetSource" refusal={save.error}>
               <Input
@@ -359,7 +356,7 @@ function RestOfDiet({ rest, change, complaint }: RestProps) {
           <Fragment key={meal}>
             <span>{meal}</span>
             {weekdays.map((day, i) => (
-              <InputNumber
+              <NumberBox
                 key={day}
                 aria-label={`${day}, ${meal}`}
                 controls={false}

@@ -1,6 +1,6 @@
 import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { App, Button, DatePicker, Input, InputNumber } from 'antd';
+import { App, Button, DatePicker, Input } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -15,6 +15,7 @@ import {
   useRooms,
 } from '../../api/tending';
 import { Field } from '../../app/Field';
+import { NumberBox } from '../../app/NumberBox';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { NumberField } from '../../app/NumberField';
 import { number } from '../../app/numbers';
@@ -129,7 +130,7 @@ function ReadNow({ room }: { room: Room }) {
         }
       }}
     >
-      <InputNumber
+      <NumberBox
         aria-label={t('rooms.read_in', { place: the(room) })}
         placeholder={t('rooms.read_now')}
         value={celsius}

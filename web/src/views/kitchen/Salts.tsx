@@ -1,10 +1,11 @@
 import { say, t, T } from '../../messages/words';
-import { Button, Checkbox, Input, InputNumber, Segmented } from 'antd';
+import { Button, Checkbox, Input, Segmented } from 'antd';
 import { useState } from 'react';
 import type { Kitchen, KitchenSalt } from '../../api/client';
 import { useEdits } from '../../api/edits';
 import { useCalibrateSalt, useRemoveCalibration, useRemoveSalt, useSaveSalt } from '../../api/kitchen';
 import { Field } from '../../app/Field';
+import { NumberBox } from '../../app/NumberBox';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { NumberField } from '../../app/NumberField';
 import { grams } from '../../app/numbers';
@@ -107,7 +108,7 @@ function WeighDrawer({ salt, close }: { salt: KitchenSalt; close: () => void }) 
           />
         </Field>
         <Field label={t('salts.spoon_weight')} name="grams" refusal={calibrate.error}>
-          <InputNumber data-takes="weight" value={weight} onChange={setWeight} suffix="g" step={0.1} />
+          <NumberBox data-takes="weight" value={weight} onChange={setWeight} suffix="g" step={0.1} />
         </Field>
       </div>
     </SaveDrawer>

@@ -1,9 +1,10 @@
 import { say, t } from '../../messages/words';
-import { Button, Checkbox, InputNumber, QRCode, Segmented } from 'antd';
+import { Button, Checkbox, QRCode, Segmented } from 'antd';
 import { useState, type CSSProperties } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Label } from '../../api/client';
 import { useLabels, useShelf } from '../../api/queries';
+import { NumberBox } from '../../app/NumberBox';
 import { PageState } from '../../app/PageState';
 import './LabelsView.css';
 
@@ -42,7 +43,7 @@ export function LabelsView() {
           ]}
         />
         <label className="labels-copies">
-          <InputNumber
+          <NumberBox
             aria-label={t('labels.copies')}
             min={1}
             max={8}

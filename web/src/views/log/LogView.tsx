@@ -1,11 +1,12 @@
 import { named, say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { App, Button, Input, InputNumber, Segmented } from 'antd';
+import { App, Button, Input, Segmented } from 'antd';
 import { useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Batch, Log, Note, Refusal } from '../../api/client';
 import { useBatch } from '../../api/queries';
 import { useLog, useRemoveNote, useRecordNote } from '../../api/tending';
+import { NumberBox } from '../../app/NumberBox';
 import { stored, usePersistentState } from '../../app/persistentState';
 import { Field } from '../../app/Field';
 import { number } from '../../app/numbers';
@@ -152,7 +153,7 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
       <h2>{t('log.how')}</h2>
       <div className="fields">
         <Field label={t('log.ph')} name="ph" refusal={write.error}>
-          <InputNumber
+          <NumberBox
             value={draft.ph}
             step={0.1}
             min={0}
@@ -176,7 +177,7 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
             </Field>
             {draft.phBy === 'meter' && (
               <Field label={t('log.margin')} name="phMargin" refusal={write.error}>
-                <InputNumber
+                <NumberBox
                   value={draft.phMargin}
                   step={0.05}
                   min={0}
@@ -188,7 +189,7 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
           </>
         )}
         <Field label={t('log.temperature')} name="celsius" refusal={write.error}>
-          <InputNumber
+          <NumberBox
             value={draft.celsius}
             step={0.5}
             suffix="°C"

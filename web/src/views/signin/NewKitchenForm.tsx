@@ -1,6 +1,7 @@
 import { say, t } from '../../messages/words';
+import { NumberBox } from '../../app/NumberBox';
 import { mg } from '../../app/numbers';
-import { Button, Input, InputNumber, Select } from 'antd';
+import { Button, Input, Select } from 'antd';
 import { useState, type FormEvent } from 'react';
 import { useCreateHousehold, usePresets } from '../../api/queries';
 
@@ -65,12 +66,12 @@ export function NewKitchenForm() {
             {person.preset === null ? (
               <label>
                 {t('other_food.by_mg')}
-                <InputNumber value={person.targetMg} onChange={(targetMg) => change(i, { targetMg })} />
+                <NumberBox value={person.targetMg} onChange={(targetMg) => change(i, { targetMg })} />
               </label>
             ) : (
               <label>
                 {t('sign_in.other_food')}
-                <InputNumber value={person.restOfDietMg} onChange={(rest) => change(i, { restOfDietMg: rest ?? 0 })} />
+                <NumberBox value={person.restOfDietMg} onChange={(rest) => change(i, { restOfDietMg: rest ?? 0 })} />
               </label>
             )}
             {people.length > 1 && (
@@ -96,7 +97,7 @@ export function NewKitchenForm() {
         {(presets.data?.jars ?? []).map((jar, i) => (
           <label key={jar}>
             {jar}
-            <InputNumber
+            <NumberBox
               min={0}
               max={200}
               value={jarCounts[i] ?? 0}

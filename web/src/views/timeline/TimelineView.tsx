@@ -1,10 +1,11 @@
 import { say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { App, Button, InputNumber, Select } from 'antd';
+import { App, Button, Select } from 'antd';
 import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import type { KindAhead, Suggestion, Timeline } from '../../api/client';
 import { useCancelPlannedBatch, usePlanBatch, useShopping, useTimeline, type WhatIf } from '../../api/planning';
+import { NumberBox } from '../../app/NumberBox';
 import { grams } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { TimelineLanes } from '../../drawings/TimelineLanes';
@@ -52,7 +53,7 @@ export function TimelineView() {
         </label>
         <label>
           {t('ahead.warmer_by')}
-          <InputNumber
+          <NumberBox
             aria-label={t('ahead.warmer')}
             value={whatIf.warmer ?? 0}
             min={-15}

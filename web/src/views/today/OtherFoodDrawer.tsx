@@ -1,10 +1,11 @@
 import { named, t } from '../../messages/words';
-import { AutoComplete, Button, Checkbox, InputNumber, Segmented } from 'antd';
+import { AutoComplete, Button, Checkbox, Segmented } from 'antd';
 import { useState } from 'react';
 import type { DayPerson, LabelSodium, Meal, OtherFood } from '../../api/client';
 import { useKnownFoods, useWriteOtherFood } from '../../api/intake';
 import { useKitchen } from '../../api/queries';
 import { Field } from '../../app/Field';
+import { NumberBox } from '../../app/NumberBox';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { mg } from '../../app/numbers';
 
@@ -36,7 +37,7 @@ export function OtherFoodDrawer({ person, date, food: wrong, close }: Props) {
   const [insteadOf, setInsteadOf] = useState<Meal[]>(wrong?.insteadOf ?? []);
   const number = (label: string, field: keyof Omit<LabelSodium, 'by'>, unit: string) => (
     <Field label={label} name={`how.${field}`} refusal={write.error}>
-      <InputNumber
+      <NumberBox
         value={how[field] ?? null}
         suffix={unit}
         onChange={(value) => setHow({ ...how, [field]: value ?? undefined })}

@@ -1,10 +1,11 @@
 import { t } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { Checkbox, Input, InputNumber, Select } from 'antd';
+import { Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
 import type { Day, Meal, Serving } from '../../api/client';
 import { useServeDish } from '../../api/intake';
 import { Field } from '../../app/Field';
+import { NumberBox } from '../../app/NumberBox';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { styleRequest, styleOf, useServingStyles } from './servingStyles';
 import { jarsToChoose } from './jarsToChoose';
@@ -107,7 +108,7 @@ export function SharedDish({ day, meal, shares: known = [], close }: Props) {
                 refusal={refusal}
               >
                 {isDish ? (
-                  <InputNumber
+                  <NumberBox
                     aria-label={t('dish.share_of', { name: person.name })}
                     value={shares[person.id] ?? Math.floor(100 / day.people.length)}
                     suffix="%"

@@ -1,9 +1,10 @@
 import { t } from '../../messages/words';
-import { Button, Checkbox, Collapse, Input, InputNumber, Select } from 'antd';
+import { Button, Checkbox, Collapse, Input, Select } from 'antd';
 import { useState } from 'react';
 import type { Rotation, RotationLine } from '../../api/client';
 import { useSaveRotation, useRotation, type RotationFields } from '../../api/planning';
 import { Field } from '../../app/Field';
+import { NumberBox } from '../../app/NumberBox';
 import { SaveDrawer } from '../../app/SaveDrawer';
 
 const weekdays = [
@@ -118,7 +119,7 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
             </Field>
             {line.weekdays.length === 0 && (
               <Field label={t('rotation.times')} name={`lines.${String(at)}.timesAWeek`} refusal={refusal}>
-                <InputNumber
+                <NumberBox
                   min={0}
                   max={7}
                   value={line.timesAWeek}
@@ -180,7 +181,7 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
           {t('rotation.new_each_week')}
         </Checkbox>
         <Field label={t('rotation.per_day')} name="perDay" refusal={refusal}>
-          <InputNumber
+          <NumberBox
             min={1}
             max={6}
             value={fields.perDay}
@@ -198,7 +199,7 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
               <div className="fields">
                 {Object.entries(weightNames).map(([key, says]) => (
                   <Field key={key} label={says} name={`weights.${key}`} refusal={refusal}>
-                    <InputNumber
+                    <NumberBox
                       value={fields.weights[key] ?? 0}
                       onChange={(value) => setFields({ ...fields, weights: { ...fields.weights, [key]: value ?? 0 } })}
                     />

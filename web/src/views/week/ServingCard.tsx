@@ -1,11 +1,12 @@
 import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { Button, InputNumber, Popover, Segmented } from 'antd';
+import { Button, Popover, Segmented } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { PlannedServing, WeekJar, WeekServing } from '../../api/client';
 import { useSavings } from '../../api/intake';
+import { NumberBox } from '../../app/NumberBox';
 import { grams, sodium, sodiumBand } from '../../app/numbers';
 import { Savings } from '../../app/Savings';
 import type { WeekActions } from './weekActions';
@@ -113,7 +114,7 @@ function MeantCard({ serving, dates, ways, does }: CardProps) {
         />
       )}
       <div className="serving-card-row">
-        <InputNumber
+        <NumberBox
           aria-label={t('serving_card.grams')}
           value={amount}
           min={1}

@@ -48,7 +48,9 @@ export function WeekSheet() {
               <th scope="row">{when(day, 'weekdayDay')}</th>
               {week.people.map((person) => {
                 const one = person.days[at];
-                const planned = week.servings.filter((serving) => serving.personId === person.id && serving.date === day);
+                const planned = week.servings.filter(
+                  (serving) => serving.personId === person.id && serving.date === day,
+                );
                 return (
                   <td key={person.id}>
                     {one?.eaten.map((had) => (
