@@ -19,7 +19,8 @@ use Tempesal\Core\Method\Place;
 use Tempesal\Core\Produce\Ingredient as Produce;
 
 /**
- * Puts a jar from a shop on the shelf. Its ledger begins with what the label says; what was heated, or stood warm in the shop, is not live.
+ * Puts a jar from a shop on the shelf. Its ledger begins with what the label says; what was heated, or stood warm in
+ * the shop, is not live.
  */
 final readonly class AddBoughtJar
 {

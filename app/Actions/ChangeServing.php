@@ -71,7 +71,10 @@ final readonly class ChangeServing
         });
     }
 
-    /** The very moment at which it left its jar, where it is the same jar and day and no time is given; null: as given now. */
+    /**
+     * The very moment at which it left its jar, where it is the same jar and day and no time is given; null: as given
+     * now.
+     */
     private static function moment(Serving $before, ServedFrom $from): ?CarbonImmutable
     {
         $isAsBefore =

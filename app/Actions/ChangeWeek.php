@@ -26,7 +26,8 @@ use Tempesal\Core\Plan\WeekServing;
 /**
  * Changes a week's plan: one step, that can be taken back. Twice with one key is once.
  *
- * @phpstan-type Meant array{personId: string, batchId: string, date: string, grams: float, way: ServingStyle, isLocked: bool}
+ * @phpstan-type Meant array{personId: string, batchId: string, date: string, grams: float, way: ServingStyle,
+ *     isLocked: bool}
  */
 final readonly class ChangeWeek
 {
@@ -187,7 +188,9 @@ final readonly class ChangeWeek
         });
     }
 
-    /** @param  Closure(): array{Message, list<Meant>, list<string>}  $change  what it is called, what comes, what goes */
+    /**
+     * @param  Closure(): array{Message, list<Meant>, list<string>}  $change  what it is called, what comes, what goes
+     */
     private function step(string $from, string $requestKey, Closure $change): void
     {
         ($this->transaction)(function () use ($from, $requestKey, $change): void {

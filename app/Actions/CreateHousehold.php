@@ -14,7 +14,8 @@ use Tempesal\Core\Measure\SpoonSystem;
 /**
  * Opens a new kitchen: household, cook, eaters, stocked pantry.
  *
- * @phpstan-type Eater array{name: string, targetSodiumMg: int, targetSource: string, usualServingG: float, restOfDietMg: int|array<int, int>}
+ * @phpstan-type Eater array{name: string, targetSodiumMg: int, targetSource: string, usualServingG: float,
+ *     restOfDietMg: int|array<int, int>}
  */
 final readonly class CreateHousehold
 {

@@ -16,8 +16,8 @@ use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 
 /**
- * Takes a batch off the shelf: what is still in it is written down as thrown away, and its jar is free again. Putting it
- * back takes those entries back. Twice is once.
+ * Takes a batch off the shelf: what is still in it is written down as thrown away, and its jar is free again. Putting
+ * it back takes those entries back. Twice is once.
  */
 final readonly class EmptyJar
 {
@@ -46,7 +46,8 @@ final readonly class EmptyJar
     }
 
     /**
-     * Does something to a jar at a moment before it was emptied: what was thrown away then is undone and thrown away once more.
+     * Does something to a jar at a moment before it was emptied: what was thrown away then is undone and thrown away
+     * once more.
      *
      * @template T
      *

@@ -22,8 +22,8 @@ use Tempesal\Core\Method\Place;
 use Tempesal\Core\Uptake\TemperatureHistory;
 
 /**
- * Puts a jar somewhere else in the kitchen. From then on it has that place's temperatures. A jar that is ready leaves the
- * fridge only with a reading of its acid.
+ * Puts a jar somewhere else in the kitchen. From then on it has that place's temperatures. A jar that is ready leaves
+ * the fridge only with a reading of its acid.
  */
 final readonly class MoveJar
 {

@@ -8,7 +8,8 @@ use App\Ledger\Ledgers;
 use App\Models\Batch;
 
 /**
- * More is known of how warm a place was: what was written down of the jars on the shelf was written at another ripeness.
+ * More is known of how warm a place was: what was written down of the jars on the shelf was written at another
+ * ripeness.
  */
 final readonly class RecomputeNoteRipeness
 {

@@ -18,7 +18,10 @@ final readonly class RecordOtherFood
 {
     public function __construct(private HouseholdTransaction $transaction) {}
 
-    /** @param  array{person_id: string, eaten_on: string, name: string, sodium_mg: float, instead_of: list<string>, how: array<string, mixed>}  $columns */
+    /**
+     * @param  array{person_id: string, eaten_on: string, name: string, sodium_mg: float, instead_of: list<string>,
+     *     how: array<string, mixed>}  $columns
+     */
     public function __invoke(array $columns, string $requestKey): OtherFood
     {
         return $this->all([$columns], [$requestKey])[0];
@@ -27,7 +30,8 @@ final readonly class RecordOtherFood
     /**
      * All or none.
      *
-     * @param  list<array{person_id: string, eaten_on: string, name: string, sodium_mg: float, instead_of: list<string>, how: array<string, mixed>}>  $rows
+     * @param  list<array{person_id: string, eaten_on: string, name: string, sodium_mg: float, instead_of: list<string>,
+     *     how: array<string, mixed>}>  $rows
      * @param  list<string>  $keys  of each
      * @return list<OtherFood>
      */
@@ -50,7 +54,8 @@ final readonly class RecordOtherFood
     /**
      * Puts right what was written down wrongly: the wrong row is taken back, a new one stands for it.
      *
-     * @param  array{person_id: string, eaten_on: string, name: string, sodium_mg: float, instead_of: list<string>, how: array<string, mixed>}  $columns
+     * @param  array{person_id: string, eaten_on: string, name: string, sodium_mg: float, instead_of: list<string>,
+     *     how: array<string, mixed>}  $columns
      */
     public function change(string $id, array $columns, string $requestKey): OtherFood
     {

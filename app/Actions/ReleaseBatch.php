@@ -21,8 +21,8 @@ use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Message\Message;
 
 /**
- * Bottles a batch or gives some of it away, where its acid was read; both are written into its log. Keeping it out of the
- * fridge is a move, see StandJar.
+ * Bottles a batch or gives some of it away, where its acid was read; both are written into its log. Keeping it out of
+ * the fridge is a move, see StandJar.
  */
 final readonly class ReleaseBatch
 {

@@ -81,7 +81,9 @@ final readonly class ReverseEntry
             : Serving::query()->where('dish_key', $line->request_key)->first();
     }
 
-    /** The line that another jar wrote at the same time: the lender's for a starter, the borrower's for what was given. */
+    /**
+     * The line that another jar wrote at the same time: the lender's for a starter, the borrower's for what was given.
+     */
     private function twin(BatchEntry $line): ?BatchEntry
     {
         if ($line->kind !== Starter::kind() && $line->kind !== Give::kind()) {

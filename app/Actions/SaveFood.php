@@ -10,8 +10,8 @@ use Illuminate\Support\Str;
 use Tempesal\Core\Produce\Ingredient as Produce;
 
 /**
- * Puts a food of the cook's own on the shelf, or other values beside one that Tempesal knows. Old jars keep what they were
- * made with.
+ * Puts a food of the cook's own on the shelf, or other values beside one that Tempesal knows. Old jars keep what they
+ * were made with.
  */
 final readonly class SaveFood
 {

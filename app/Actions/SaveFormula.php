@@ -15,7 +15,8 @@ use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Message\Message;
 
 /**
- * Writes a formula down: a new one, or a new version of one that is there. Nothing is written that the core cannot carry out.
+ * Writes a formula down: a new one, or a new version of one that is there. Nothing is written that the core cannot
+ * carry out.
  */
 final readonly class SaveFormula
 {

@@ -12,7 +12,8 @@ use App\Models\Salt;
 use Illuminate\Support\Str;
 
 /**
- * Puts a salt, a size of jar or a weight into the kitchen, or changes one that is there from the version the cook had open.
+ * Puts a salt, a size of jar or a weight into the kitchen, or changes one that is there from the version the cook had
+ * open.
  */
 final readonly class SavePantryRow
 {

@@ -19,7 +19,8 @@ final readonly class SavePerson
      * @param  array<string, mixed>  $columns
      * @param  Figures  $figures  what their days are held against
      * @param  int|null  $version  that the cook had open; null: whatever it is
-     * @param  string|null  $since  the first day on which the figures hold, days before keep theirs; null: they hold for all days
+     * @param  string|null  $since  the first day on which the figures hold, days before keep theirs; null: they hold
+     *     for all days
      */
     public function __invoke(?string $id, array $columns, array $figures, ?string $since, ?int $version = null): Person
     {

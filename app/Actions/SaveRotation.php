@@ -17,7 +17,10 @@ final readonly class SaveRotation
 {
     public function __construct(private CurrentHousehold $current, private HouseholdTransaction $transaction) {}
 
-    /** @param  list<array{id: string|null, name: string, formula_id: string|null, likenesses: list<string>, weekdays: list<int>, times_a_week: float, months: list<int>}>  $lines */
+    /**
+     * @param  list<array{id: string|null, name: string, formula_id: string|null, likenesses: list<string>,
+     *     weekdays: list<int>, times_a_week: float, months: list<int>}>  $lines
+     */
     public function __invoke(array $lines, Planning $planning): void
     {
         ($this->transaction)(function () use ($lines, $planning): void {

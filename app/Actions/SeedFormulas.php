@@ -11,8 +11,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /**
- * Gives the current household the formulas of the library that it does not have yet, and the library's corrections of those
- * that its cook never edited, as a new version with a note. An edited one is left alone.
+ * Gives the current household the formulas of the library that it does not have yet, and the library's corrections of
+ * those that its cook never edited, as a new version with a note. An edited one is left alone.
  */
 final readonly class SeedFormulas
 {

@@ -20,8 +20,8 @@ use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Measure\Grams;
 
 /**
- * Several people eat from one jar at once, all or none. Of a dish each takes a share; what is left of it leaves the jar as well,
- * by a line that bears the dish's key.
+ * Several people eat from one jar at once, all or none. Of a dish each takes a share; what is left of it leaves the jar
+ * as well, by a line that bears the dish's key.
  */
 final readonly class ServeDish
 {

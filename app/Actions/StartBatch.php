@@ -29,8 +29,8 @@ use Tempesal\Core\Method\Place;
 use Tempesal\Core\Salt\SaltBasis;
 
 /**
- * Turns what stands on the bench into jars on the shelf: one, or several filled from one bowl. A sauce is made of a batch
- * that is there, so that it goes on in that batch's own ledger.
+ * Turns what stands on the bench into jars on the shelf: one, or several filled from one bowl. A sauce is made of a
+ * batch that is there, so that it goes on in that batch's own ledger.
  *
  * @phpstan-import-type Typed from BenchFields
  */

@@ -12,8 +12,8 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Takes a serving back: the ledger gets a reversal, the day no longer counts it. A dish is taken back whole, with all its
- * shares and what nobody ate. Twice is once.
+ * Takes a serving back: the ledger gets a reversal, the day no longer counts it. A dish is taken back whole, with all
+ * its shares and what nobody ate. Twice is once.
  */
 final readonly class UndoServing
 {

@@ -183,7 +183,8 @@ final readonly class ImportKitchen
     /**
      * @param  array<string, scalar|null>  $row
      * @param  array<string, string>  $ids
-     * @return array<string, scalar|null> the same with the new ids in the place of the old, also where they stand within a text
+     * @return array<string, scalar|null> the same with the new ids in the place of the old, also where they stand
+     *     within a text
      */
     private static function renamed(array $row, array $ids): array
     {

@@ -12,7 +12,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 
 /**
- * A whole kitchen as one document: every row of it as it lies in the tables, and the photos. Nothing of signing in is in it.
+ * A whole kitchen as one document: every row of it as it lies in the tables, and the photos. Nothing of signing in is
+ * in it.
  */
 final class KitchenFile
 {
@@ -57,7 +58,10 @@ final class KitchenFile
         'planning',
     ];
 
-    /** @return array{tempesal: string, version: int, made: string, household: array<string, mixed>, rows: array<string, list<array<string, mixed>>>, photos: array<string, string>} */
+    /**
+     * @return array{tempesal: string, version: int, made: string, household: array<string, mixed>,
+     *     rows: array<string, list<array<string, mixed>>>, photos: array<string, string>}
+     */
     public static function of(Household $household): array
     {
         $rows = [];

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Backup;
 
 /**
- * Turns a kitchen's document of any version before into one of today's, a step at a time. What a step adds has a default in
- * the tables; what the library knows of foods and formulas is brought up to date after the rows are in.
+ * Turns a kitchen's document of any version before into one of today's, a step at a time. What a step adds has a
+ * default in the tables; what the library knows of foods and formulas is brought up to date after the rows are in.
  *
  * @phpstan-type Document array{version: int, household: array<mixed>, rows: array<mixed>, ...<array-key, mixed>}
  */
@@ -33,8 +33,9 @@ final class KitchenUpgrades
     }
 
     /**
-     * Version 2 counts the changes of rows, says what foods are and by what a pH was read. In version 1 nobody had said any
-     * of it: rows begin at their first version, foods go by the library or their names, readings count as strips do.
+     * Version 2 counts the changes of rows, says what foods are and by what a pH was read. In version 1 nobody had said
+     * any of it: rows begin at their first version, foods go by the library or their names, readings count as strips
+     * do.
      *
      * @param  Document  $document
      * @return Document

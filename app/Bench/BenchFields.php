@@ -16,7 +16,15 @@ use Tempesal\Core\Salt\SaltBasis;
  * The fields of the bench as they come over the wire: amounts as typed, choices as words, rows by id.
  *
  * @phpstan-type Part array{foodId: string, amount?: string|null}
- * @phpstan-type Typed array{method: string, vegetableId?: string|null, vegetableAmount?: string|null, shape?: string|null, alongside?: list<Part>|null, paste?: list<Part>|null, sourceBatchId?: string|null, keptBrine?: string|null, isHeated?: bool|null, jarId?: string|null, moreJarIds?: list<string>|null, headspaceMm?: int|float|null, weightMl?: int|float|null, saltId: string, saltUnit: string, fixed?: string, strengthPercent?: string|int|float|null, strengthBasis: string, saltAmount?: string|null, tastings?: list<string|null>|null, sodiumWanted?: string|null, waterAmount?: string|null, waterAs?: string|null, starterId?: string|null, starterBatchId?: string|null, starterAmount?: string|null, saltingMinutes?: int|float|null, rinseSeconds?: int|float|null, isSqueezed?: bool|null, roomCelsius?: int|float|null, servingAmount?: string|null}
+ * @phpstan-type Typed array{method: string, vegetableId?: string|null, vegetableAmount?: string|null,
+ *     shape?: string|null, alongside?: list<Part>|null, paste?: list<Part>|null, sourceBatchId?: string|null,
+ *     keptBrine?: string|null, isHeated?: bool|null, jarId?: string|null, moreJarIds?: list<string>|null,
+ *     headspaceMm?: int|float|null, weightMl?: int|float|null, saltId: string, saltUnit: string, fixed?: string,
+ *     strengthPercent?: string|int|float|null, strengthBasis: string, saltAmount?: string|null,
+ *     tastings?: list<string|null>|null, sodiumWanted?: string|null, waterAmount?: string|null, waterAs?: string|null,
+ *     starterId?: string|null, starterBatchId?: string|null, starterAmount?: string|null,
+ *     saltingMinutes?: int|float|null, rinseSeconds?: int|float|null, isSqueezed?: bool|null,
+ *     roomCelsius?: int|float|null, servingAmount?: string|null}
  */
 final class BenchFields
 {

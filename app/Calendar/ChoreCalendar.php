@@ -18,8 +18,9 @@ use Tempesal\Core\Care\DueChore;
 use Tempesal\Core\Message\Message;
 
 /**
- * The kitchen's chores as an iCalendar (RFC 5545). What is wanted on a day is an event of that whole day, without a clock or
- * a time zone, so that it is the same day everywhere; what is wanted at an hour is a moment in UTC with an alarm.
+ * The kitchen's chores as an iCalendar (RFC 5545). What is wanted on a day is an event of that whole day, without a
+ * clock or a time zone, so that it is the same day everywhere; what is wanted at an hour is a moment in UTC with an
+ * alarm.
  */
 final class ChoreCalendar
 {

@@ -13,7 +13,10 @@ use Tempesal\Core\Method\Window;
  */
 final class RipeningWindows
 {
-    /** The batch's usual window as the cook wants it: by what was chosen for it or the kitchen, and by what was liked before. */
+    /**
+     * The batch's usual window as the cook wants it: by what was chosen for it or the kitchen, and by what was liked
+     * before.
+     */
     public static function of(Batch $batch, Household $household): ?Window
     {
         return $batch->usualWindow()?->aimedAt($batch->aim ?? $household->aim, self::ownDays($batch));

@@ -15,7 +15,10 @@ use Tempesal\Core\Measure\Celsius;
  */
 final class TastingHistory
 {
-    /** @var array<string, array<string, list<array{float, int}>>> by household and likeness: ripened seconds, liked 1 to 5 */
+    /**
+     * @var array<string, array<string, list<array{float, int}>>> by household and likeness: ripened seconds, liked 1 to
+     *     5
+     */
     private array $tastings = [];
 
     public function __construct(private readonly CurrentHousehold $current) {}

@@ -124,7 +124,10 @@ final class DemoKitchen
         });
     }
 
-    /** @return list<array{name: string, targetSodiumMg: int, targetSource: string, usualServingG: float, restOfDietMg: array<int, int>}> */
+    /**
+     * @return list<array{name: string, targetSodiumMg: int, targetSource: string, usualServingG: float,
+     *     restOfDietMg: array<int, int>}>
+     */
     private static function people(): array
     {
         $person = static fn(
@@ -180,7 +183,8 @@ final class DemoKitchen
                 'strengthPercent' => '2.2',
                 'strengthBasis' => 'of_vegetable',
                 'weightMl' => 60,
-                // From the first minutes of its day on, so that it is ready in the course of today, whenever that is asked.
+                // From the first minutes of its day on, so that it is ready in the course of today, whenever that is
+                // asked.
             ],
             CarbonImmutable::parse($household->today(), $household->time_zone)->subDays(17)->utc(),
         );
@@ -341,7 +345,8 @@ final class DemoKitchen
     }
 
     /**
-     * Last week as it was meant, this week and the next as the planner has them, and a batch to start the day after tomorrow.
+     * Last week as it was meant, this week and the next as the planner has them, and a batch to start the day after
+     * tomorrow.
      *
      * @param  Collection<array-key, Person>  $people
      */
@@ -652,7 +657,8 @@ final class DemoKitchen
      * @param  list<Batch>  $batches  that count as it
      * @param  list<int>  $weekdays
      * @param  list<int>  $months
-     * @return array{id: null, name: string, formula_id: string, likenesses: list<string>, weekdays: list<int>, times_a_week: float, months: list<int>}
+     * @return array{id: null, name: string, formula_id: string, likenesses: list<string>, weekdays: list<int>,
+     *     times_a_week: float, months: list<int>}
      */
     private static function line(
         string $name,

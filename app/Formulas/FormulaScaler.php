@@ -17,7 +17,8 @@ use Tempesal\Core\Measure\KitchenAmount;
 use Tempesal\Core\Message\Message;
 
 /**
- * Fits a formula to what the cook has: a jar, a weight of vegetable, a number of servings, or a sodium for each serving.
+ * Fits a formula to what the cook has: a jar, a weight of vegetable, a number of servings, or a sodium for each
+ * serving.
  */
 final readonly class FormulaScaler
 {

@@ -18,7 +18,10 @@ final class IdempotencyKey
         return substr(strtoupper(hash('sha256', "{$key} {$number}")), 0, 26);
     }
 
-    /** Says that what was written with a key was undone: the key writes nothing any more, and its answer no longer holds. */
+    /**
+     * Says that what was written with a key was undone: the key writes nothing any more, and its answer no longer
+     * holds.
+     */
     public static function spend(?string $key): void
     {
         if ($key !== null) {

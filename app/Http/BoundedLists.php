@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace App\Http;
 
 /**
- * Keeps a validator from looking at every member of a list that is too long: where a list passes the most it may hold, the rules
- * of its members are left out, and what is said of it is that alone. Looking at thousands of them takes seconds.
+ * Keeps a validator from looking at every member of a list that is too long: where a list passes the most it may hold,
+ * the rules of its members are left out, and what is said of it is that alone. Looking at thousands of them takes
+ * seconds.
  */
 final class BoundedLists
 {

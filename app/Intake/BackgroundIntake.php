@@ -11,7 +11,8 @@ use Illuminate\Database\Eloquent\Collection;
 use Tempesal\Core\Intake\Meal;
 
 /**
- * The rest of people's diet on some days: the estimate of each weekday, and what was written down beside it or instead of it.
+ * The rest of people's diet on some days: the estimate of each weekday, and what was written down beside it or instead
+ * of it.
  */
 final readonly class BackgroundIntake
 {
@@ -45,7 +46,10 @@ final readonly class BackgroundIntake
             ->on(CarbonImmutable::parse($date)->isoWeekday(), $this->instead($person, $date));
     }
 
-    /** @return list<array{meal: string, milligrams: int, isInstead: bool}> the estimate of each meal, and whether something was written down in its place */
+    /**
+     * @return list<array{meal: string, milligrams: int, isInstead: bool}> the estimate of each meal, and whether
+     *     something was written down in its place
+     */
     public function meals(Person $person, string $date): array
     {
         $instead = $this->instead($person, $date);

@@ -17,8 +17,8 @@ use Tempesal\Core\Intake\Meal;
 use Tempesal\Core\Message\Message;
 
 /**
- * Intake as comma-separated rows, out and in. Cells that a spreadsheet would take for a formula are made plain text, and read back
- * as what they were. Servings belong to their jars: they go out, and come in only as what they brought.
+ * Intake as comma-separated rows, out and in. Cells that a spreadsheet would take for a formula are made plain text,
+ * and read back as what they were. Servings belong to their jars: they go out, and come in only as what they brought.
  */
 final class IntakeCsv
 {
@@ -100,10 +100,12 @@ final class IntakeCsv
     }
 
     /**
-     * What a file says and is not written down here yet; of the same food of the same day as many are kept out as are here.
+     * What a file says and is not written down here yet; of the same food of the same day as many are kept out as are
+     * here.
      *
      * @param  Collection<int, Person>  $people
-     * @return array{rows: list<array{line: int, personId: string, person: string, date: string, name: string, sodiumMg: float, insteadOf: list<string>}>, complaints: list<array{line: int, text: Message}>}
+     * @return array{rows: list<array{line: int, personId: string, person: string, date: string, name: string,
+     *     sodiumMg: float, insteadOf: list<string>}>, complaints: list<array{line: int, text: Message}>}
      */
     public static function news(string $text, Collection $people): array
     {
@@ -151,7 +153,8 @@ final class IntakeCsv
      * What a file says, row by row; bad rows are named by their line and kept out.
      *
      * @param  Collection<int, Person>  $people
-     * @return array{rows: list<array{line: int, personId: string, person: string, date: string, name: string, sodiumMg: float, insteadOf: list<string>}>, complaints: list<array{line: int, text: Message}>}
+     * @return array{rows: list<array{line: int, personId: string, person: string, date: string, name: string,
+     *     sodiumMg: float, insteadOf: list<string>}>, complaints: list<array{line: int, text: Message}>}
      */
     private static function read(string $text, Collection $people): array
     {
@@ -224,7 +227,10 @@ final class IntakeCsv
         return ['rows' => $rows, 'complaints' => $complaints];
     }
 
-    /** @return array<int, list<string>> cells by the line on which they begin, the first of all first; empty lines are left out */
+    /**
+     * @return array<int, list<string>> cells by the line on which they begin, the first of all first; empty lines are
+     *     left out
+     */
     private static function lines(string $text): array
     {
         $file = fopen('php://temp', 'w+') ?: throw new RuntimeException('No room to read in.');

@@ -15,7 +15,8 @@ use Tempesal\Core\Intake\IntakePeriod;
 use Tempesal\Core\Ledger\Phase;
 
 /**
- * What someone took in over some days. Days before anything was kept of them are left out: nobody knows what they ate then.
+ * What someone took in over some days. Days before anything was kept of them are left out: nobody knows what they ate
+ * then.
  */
 final class Intakes
 {

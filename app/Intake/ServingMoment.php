@@ -14,8 +14,8 @@ use Tempesal\Core\Message\Day;
 use Tempesal\Core\Message\Message;
 
 /**
- * When a portion left its jar: a day of the kitchen's calendar, with its meal or hour where they are known. What is written
- * down later is taken from the jar as it was then.
+ * When a portion left its jar: a day of the kitchen's calendar, with its meal or hour where they are known. What is
+ * written down later is taken from the jar as it was then.
  */
 final readonly class ServingMoment
 {
@@ -29,9 +29,11 @@ final readonly class ServingMoment
     public function __construct(public string $day, public ?Meal $meal = null, public ?string $hour = null) {}
 
     /**
-     * The moment for a jar: now where the day is today and nothing more was said, never before it was begun or after now.
+     * The moment for a jar: now where the day is today and nothing more was said, never before it was begun or after
+     * now.
      *
-     * @throws ValidationException at "eatenOn" for a day before the jar was begun or to come, at "eatenAt" for such an hour
+     * @throws ValidationException at "eatenOn" for a day before the jar was begun or to come, at "eatenAt" for such an
+     *     hour
      */
     public function in(Batch $batch, Household $household): CarbonImmutable
     {

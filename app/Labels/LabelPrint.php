@@ -12,7 +12,10 @@ use Tempesal\Core\Message\Message;
 /**
  * Labels as a PDF: eight on a sheet of A4, or each on a page of its own. Lengths are millimetres, letters points.
  *
- * @phpstan-type Label array{batchId: string, name: string, methodLabel: Message, colour: string, startedOn: string, youngOn: string|null, readyOn: string|null, longOn: string|null, strengthPercent: float|null, strength: Message|null, servingGrams: float, sodium: array<string, float|int>|null, allergens: list<string>, isLive: bool, isMade: bool, useBy: string|null, path: string}
+ * @phpstan-type Label array{batchId: string, name: string, methodLabel: Message, colour: string, startedOn: string,
+ *     youngOn: string|null, readyOn: string|null, longOn: string|null, strengthPercent: float|null,
+ *     strength: Message|null, servingGrams: float, sodium: array<string, float|int>|null, allergens: list<string>,
+ *     isLive: bool, isMade: bool, useBy: string|null, path: string}
  */
 final class LabelPrint
 {

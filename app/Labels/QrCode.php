@@ -7,8 +7,8 @@ namespace App\Labels;
 use LengthException;
 
 /**
- * A QR code of a text: bytes at error correction level M, versions 1 to 10, after ISO/IEC 18004. No package of the registry
- * draws one for this PHP, so it stands here; tests read it back with a decoder of others.
+ * A QR code of a text: bytes at error correction level M, versions 1 to 10, after ISO/IEC 18004. No package of the
+ * registry draws one for this PHP, so it stands here; tests read it back with a decoder of others.
  */
 final class QrCode
 {

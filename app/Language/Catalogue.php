@@ -9,8 +9,8 @@ use LogicException;
 use ResourceBundle;
 
 /**
- * Every sentence of one language: messages/LANGUAGE/SUBJECT.json, an object of patterns by name. What a language lacks is
- * said in English.
+ * Every sentence of one language: messages/LANGUAGE/SUBJECT.json, an object of patterns by name. What a language lacks
+ * is said in English.
  */
 final readonly class Catalogue
 {
@@ -28,8 +28,9 @@ final readonly class Catalogue
     }
 
     /**
-     * By which days, numbers and lists are written: the reader's own locale, or that of an English reader in their country
-     * where there is no catalogue in their language, so that 1.460 mg and 1,460 mg are never mistaken for each other.
+     * By which days, numbers and lists are written: the reader's own locale, or that of an English reader in their
+     * country where there is no catalogue in their language, so that 1.460 mg and 1,460 mg are never mistaken for each
+     * other.
      *
      * @param  string  $locale  as BCP 47 has it
      */

@@ -7,8 +7,8 @@ namespace App\Language;
 use Illuminate\Http\Request;
 
 /**
- * The language of whoever asks, for files that are written while they wait: what their browser names first, or "locale" in
- * the address.
+ * The language of whoever asks, for files that are written while they wait: what their browser names first, or "locale"
+ * in the address.
  */
 final class ReaderLanguage
 {

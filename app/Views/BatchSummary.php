@@ -18,8 +18,8 @@ use Tempesal\Core\Salt\SaltBasis;
 /**
  * What one sees of a batch from before the shelf.
  *
- * @phpstan-type Window array{
- *     youngOn: string|null, readyOn: string|null, longOn: string|null, aim: string, aimLabel: Message, ownDays: float|null
+ * @phpstan-type Window array{ youngOn: string|null, readyOn: string|null, longOn: string|null, aim: string,
+ *     aimLabel: Message, ownDays: float|null
  * }
  * @phpstan-type Attention array{rank: int, code: string, text: Message}
  * @phpstan-type Summary array{

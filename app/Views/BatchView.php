@@ -38,7 +38,8 @@ final class BatchView
     private const TRACE_G = 0.05;
 
     /**
-     * What is needed to serve from it: the shelf's view, everyone's usual portion, and the most that would fit into their day.
+     * What is needed to serve from it: the shelf's view, everyone's usual portion, and the most that would fit into
+     * their day.
      *
      * @param  Collection<int, Person>  $people
      * @param  array<string, float>  $room  milligrams for which there is room in the day of each, by id
@@ -168,7 +169,10 @@ final class BatchView
         ];
     }
 
-    /** @return array{ph: float, on: string, stands: bool}|null the last reading of its acid, and whether nothing was put in since */
+    /**
+     * @return array{ph: float, on: string, stands: bool}|null the last reading of its acid, and whether nothing was put
+     *     in since
+     */
     private static function reading(BatchStatus $status): ?array
     {
         $reading = $status->reading();

@@ -128,7 +128,10 @@ final class BenchView
         );
     }
 
-    /** @return list<array{basis: string, label: Message, percent: float|null, lowPercent: float|null, highPercent: float|null}> */
+    /**
+     * @return list<array{basis: string, label: Message, percent: float|null, lowPercent: float|null,
+     *     highPercent: float|null}>
+     */
     private static function strengths(BenchSolution $solution, Band $salt): array
     {
         return array_map(static function (SaltBasis $basis) use ($solution, $salt): array {
@@ -145,7 +148,10 @@ final class BenchView
         }, SaltBasis::cases());
     }
 
-    /** How far a strength can be off: one that is said of the salting by the salt alone, one of the finished batch by all that went on. */
+    /**
+     * How far a strength can be off: one that is said of the salting by the salt alone, one of the finished batch by
+     * all that went on.
+     */
     private static function strengthBand(BenchSolution $solution, SaltBasis $basis, float $share, Band $salt): Band
     {
         if ($share !== $solution->contents->shareOrNull($basis)) {

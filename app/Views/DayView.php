@@ -86,7 +86,10 @@ final class DayView
         ];
     }
 
-    /** The moment of a day that is over at which a portion of it left the jar, where no hour is said; null for today and later. */
+    /**
+     * The moment of a day that is over at which a portion of it left the jar, where no hour is said; null for today and
+     * later.
+     */
     private static function moment(Batch $batch, string $date, Household $household): ?CarbonImmutable
     {
         return $date >= $household->today() ? null : (new ServingMoment($date))->in($batch, $household);

@@ -243,7 +243,9 @@ final class KitchenView
         );
     }
 
-    /** @return list<array{until: string, targetMg: int, targetSource: Message}> targets that held before, the last first */
+    /**
+     * @return list<array{until: string, targetMg: int, targetSource: Message}> targets that held before, the last first
+     */
     private static function targetsBefore(Person $person): array
     {
         $before = [];

@@ -20,7 +20,8 @@ use Tempesal\Core\Plan\WeekJar;
 use Tempesal\Core\Plan\WeekServing;
 
 /**
- * A week: everyone's salt lines, the jars at hand and how they run down, what is planned, and what does not go together.
+ * A week: everyone's salt lines, the jars at hand and how they run down, what is planned, and what does not go
+ * together.
  */
 final class WeekView
 {

@@ -26,7 +26,10 @@ final class WireNumbers
         ];
     }
 
-    /** @return list<array{label: Message, sharePercent: float, remedy: Message|null, without: array{low: float, typical: float, high: float, shown: int, shownLow: int, shownHigh: int}}> widest first */
+    /**
+     * @return list<array{label: Message, sharePercent: float, remedy: Message|null, without: array{low: float,
+     *     typical: float, high: float, shown: int, shownLow: int, shownHigh: int}}> widest first
+     */
     public static function contributions(Estimate $estimate): array
     {
         return array_map(

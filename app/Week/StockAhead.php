@@ -241,7 +241,10 @@ final readonly class StockAhead
         );
     }
 
-    /** @return list<int> days until it is ready, by the day on which it is started, at the temperatures that are expected */
+    /**
+     * @return list<int> days until it is ready, by the day on which it is started, at the temperatures that are
+     *     expected
+     */
     private static function leadDays(Household $household, Read $read, float $faster): array
     {
         $window = $read->window->aimedAt($household->aim);

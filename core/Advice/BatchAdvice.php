@@ -21,7 +21,8 @@ use Tempesal\Core\Method\SaltedContents;
 final class BatchAdvice
 {
     /**
-     * @param  Method|null  $method  by which it was made; null where nobody said, so that only what its entries show is told
+     * @param  Method|null  $method  by which it was made; null where nobody said, so that only what its entries show is
+     *     told
      * @param  Ledger|null  $history  with what is still to be done, where the batch is looked at on its way
      * @return list<Advice> heaviest first
      */

@@ -15,8 +15,8 @@ use Tempesal\Core\Method\SaltLine;
 use Tempesal\Core\Salt\SaltBasis;
 
 /**
- * What is said about the strength of a batch's salt, in the same words on the bench, beside a formula, on a batch's page and in
- * a computed document.
+ * What is said about the strength of a batch's salt, in the same words on the bench, beside a formula, on a batch's
+ * page and in a computed document.
  */
 final class SaltAdvice
 {

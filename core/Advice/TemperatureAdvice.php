@@ -9,9 +9,9 @@ use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Method;
 
 /**
- * Whether a batch stands too warm or too cold: below 60 °F kraut may not ferment, above 75 °F it may become soft (USDA
- * Complete Guide to Home Canning, National Center for Home Food Preservation; from memory). Said of other vegetables too,
- * as common practice; those made to go slowly in the cold are left alone.
+ * Whether a batch stands too warm or too cold: below 60 °F kraut may not ferment, above 75 °F it may become soft
+ * (USDA Complete Guide to Home Canning, National Center for Home Food Preservation; from memory). Said of other
+ * vegetables too, as common practice; those made to go slowly in the cold are left alone.
  */
 final class TemperatureAdvice
 {

@@ -25,7 +25,8 @@ final readonly class BenchInput
      * @param  Grams|null  $vegetableWeight  null: as much as fills the jars
      * @param  list<Jar>  $jars  none: no jar was picked yet
      * @param  Celsius  $room  where it ferments
-     * @param  list<IngredientAmount>  $alongside  foods that go with it: salted with it, part of the base, or blended in
+     * @param  list<IngredientAmount>  $alongside  foods that go with it: salted with it, part of the base, or blended
+     *     in
      * @param  list<IngredientAmount>  $paste  what it is dressed with after salting
      * @param  Grams|null  $water  null: as much as the jars take
      * @param  Millilitres|null  $brine  instead of the water: so much mixed brine

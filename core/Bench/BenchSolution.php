@@ -130,7 +130,8 @@ final readonly class BenchSolution
     }
 
     /**
-     * The share on a basis: of what is salted together, and of all that ends up in the jar where that is something else.
+     * The share on a basis: of what is salted together, and of all that ends up in the jar where that is something
+     * else.
      */
     public function strength(SaltBasis $basis): ?float
     {
@@ -349,7 +350,8 @@ final readonly class BenchSolution
             return self::around($input, $most);
         }
 
-        // Salted, rinsed and squeezed it takes less room, and the paste takes some: what fills the jars is found by trying.
+        // Salted, rinsed and squeezed it takes less room, and the paste takes some: what fills the jars is found by
+        // trying.
         [$low, $high] = [0.0, $most->value * 3.0];
         for ($i = 0; $i < self::LEDGER_BISECTIONS; $i++) {
             $middle = ($low + $high) / 2.0;
@@ -679,7 +681,10 @@ final readonly class BenchSolution
         return $vegetable->plus(Grams::of(self::alongsideRoom($input) * $input->vegetable->density));
     }
 
-    /** The weight of the main food that fills the jars beside what goes with it; in a sauce the starter takes room as well. */
+    /**
+     * The weight of the main food that fills the jars beside what goes with it; in a sauce the starter takes room as
+     * well.
+     */
     private static function besideTheRest(BenchInput $input, JarSet $row): Grams
     {
         $density = $input->vegetable->density;

@@ -12,8 +12,8 @@ use Tempesal\Core\Measure\Seconds;
 final readonly class Pretreatment
 {
     /**
-     * @param  Seconds|null  $salting  how long it rests or soaks before it is drained or, quickly pickled, eaten; null: as
-     *                                 long as its method takes
+     * @param  Seconds|null  $salting  how long it rests or soaks before it is drained or, quickly pickled, eaten; null:
+     *     as long as its method takes
      * @param  Seconds|null  $rinse  under the tap after salting; null: it is not rinsed
      */
     public function __construct(

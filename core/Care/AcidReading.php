@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tempesal\Core\Care;
 
 /**
- * A pH that was read, and how far it can be off. Strips tell steps, not hundredths, so that they count down to 4.0 only; a
- * meter is as good as its last calibration.
+ * A pH that was read, and how far it can be off. Strips tell steps, not hundredths, so that they count down to 4.0
+ * only; a meter is as good as its last calibration.
  */
 final readonly class AcidReading
 {

@@ -10,7 +10,8 @@ use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\ShelfLife;
 
 /**
- * How a jar stands: all that decides what it asks for. Days are whole days of the kitchen's calendar since it was begun.
+ * How a jar stands: all that decides what it asks for. Days are whole days of the kitchen's calendar since it was
+ * begun.
  */
 final readonly class CareContext
 {

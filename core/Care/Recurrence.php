@@ -12,7 +12,10 @@ use Tempesal\Core\Method\Method;
  */
 final class Recurrence
 {
-    /** A young ferment gives off most of its gas in about a week at 21 °C, sooner where it is warm, later where it is cool. */
+    /**
+     * A young ferment gives off most of its gas in about a week at 21 °C, sooner where it is warm, later where it is
+     * cool.
+     */
     public const LIVELY_RIPENED_DAYS = 7.0;
 
     /** How long shredded and dressed food rises above its juice. */

@@ -36,8 +36,8 @@ final readonly class RipenessForecast
     }
 
     /**
-     * Seconds since it was begun at which a batch has ripened as far as so many days at the reference temperature take it; null
-     * where it stands too cold to get there.
+     * Seconds since it was begun at which a batch has ripened as far as so many days at the reference temperature take
+     * it; null where it stands too cold to get there.
      */
     public static function whenRipened(Ledger $history, float $days): ?float
     {

@@ -7,7 +7,8 @@ namespace Tempesal\Core\Care;
 use Tempesal\Core\Message\Message;
 
 /**
- * What a jar can ask for, what it means when that was missed, and how it is said to be done: common practice, no source.
+ * What a jar can ask for, what it means when that was missed, and how it is said to be done: common practice, no
+ * source.
  */
 enum Task: string
 {

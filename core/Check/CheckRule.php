@@ -17,7 +17,8 @@ final readonly class CheckRule
      * @param  string  $because  the code of the reason
      * @param  string|null  $do  the code of what to do next
      * @param  string|null  $caution  the code of what not to do, and why
-     * @param  Closure(CheckedJar, list<Finding>): bool|null  $when  of which jars it speaks, seeing all that was found; null: of all
+     * @param  Closure(CheckedJar, list<Finding>): bool|null  $when  of which jars it speaks, seeing all that was found;
+     *     null: of all
      */
     public function __construct(
         public string $id,

@@ -10,8 +10,8 @@ use Tempesal\Core\Method\ShelfLife;
 
 /**
  * The rules by which a jar is judged: common practice, no source, always the stricter one where practice differs. That
- * visible mould means throwing the jar out follows public food-safety advice (USDA Food Safety and Inspection Service on
- * moulds in moist and soft foods; from memory).
+ * visible mould means throwing the jar out follows public food-safety advice
+ * (USDA Food Safety and Inspection Service on moulds in moist and soft foods; from memory).
  */
 final class CheckRules
 {

@@ -24,7 +24,8 @@ final readonly class CheckedJar
      * @param  bool  $isOnePhase  whether it is a mash, sauce or paste
      * @param  float|null  $ph  the last reading since anything was added
      * @param  float  $warmHours  hours that it has stood out of the fridge
-     * @param  bool|null  $hasSoured  what earlier looks, tastes and readings say; false: it was tasted late and was not sour; null: nothing
+     * @param  bool|null  $hasSoured  what earlier looks, tastes and readings say; false: it was tasted late and was not
+     *     sour; null: nothing
      */
     public function __construct(
         public Method $method,

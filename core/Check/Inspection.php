@@ -13,7 +13,8 @@ use Tempesal\Core\Message\Message;
 final readonly class Inspection
 {
     /**
-     * @param  list<CheckRule>  $rules  those that give the verdict, or for a jar in which nothing is wrong those that explain what looked odd
+     * @param  list<CheckRule>  $rules  those that give the verdict, or for a jar in which nothing is wrong those that
+     *     explain what looked odd
      * @param  list<string>  $open  codes of questions without an answer
      */
     private function __construct(public Verdict $verdict, public array $rules, public array $open) {}

@@ -11,8 +11,8 @@ use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\ShelfLife;
 
 /**
- * A drawn jar to practise on: what lies on top and in the brine, how it is drawn, and what is right to do. The same number
- * always gives the same jar.
+ * A drawn jar to practise on: what lies on top and in the brine, how it is drawn, and what is right to do. The same
+ * number always gives the same jar.
  */
 final readonly class PracticeJar
 {

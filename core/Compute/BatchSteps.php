@@ -29,7 +29,8 @@ final class BatchSteps
     public bool $isWorkedOut = false;
 
     /**
-     * @param  list<array{entry: Entry|null, step: int, path: string}>  $lines  a loan's entry is null until it is settled
+     * @param  list<array{entry: Entry|null, step: int, path: string}>  $lines  a loan's entry is null until it is
+     *     settled
      * @param  array<int, PendingTransfer>  $loans  by the line they belong to
      * @param  list<InverseQuestion>  $questions
      * @param  Method|null  $method  by which it is judged; null where nobody said

@@ -15,7 +15,8 @@ final readonly class Uncertain
 {
     /**
      * @param  string  $key  which quantity of the world this is, for example "salt:flaky:density"
-     * @param  string  $code  what it is in the catalogue ("uncertain.CODE"), where "uncertain_narrow.CODE" says how to know it better
+     * @param  string  $code  what it is in the catalogue ("uncertain.CODE"), where "uncertain_narrow.CODE" says how to
+     *     know it better
      * @param  string  $name  of the food, the salt or the reading it is about
      * @param  bool  $isNarrowable  whether the cook could know it better
      */

@@ -8,9 +8,10 @@ use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Uptake\TemperatureHistory;
 
 /**
- * How warm a room was, is and will be, in quarters of a day. What was read counts first; between readings that lie close
- * together the room is taken to have gone straight from one to the next. Then comes what the cook expects, then for a week
- * the mean of the last three days of readings, then the room as it usually is, with its warm and its cool hours.
+ * How warm a room was, is and will be, in quarters of a day. What was read counts first; between readings that lie
+ * close together the room is taken to have gone straight from one to the next. Then comes what the cook expects, then
+ * for a week the mean of the last three days of readings, then the room as it usually is, with its warm and its cool
+ * hours.
  *
  * Moments are seconds since 1970 in UTC. Spans and gaps are common practice, no source.
  */
@@ -83,7 +84,9 @@ final readonly class Climate
         return max([$this->now, $read, ...array_column($this->spells, 1)]);
     }
 
-    /** @param  int  $next  the first reading that may lie in this quarter or after it; moved on for the quarters after */
+    /**
+     * @param  int  $next  the first reading that may lie in this quarter or after it; moved on for the quarters after
+     */
     private function during(float $begin, float $end, int &$next): float
     {
         $sum = 0.0;

@@ -6,8 +6,8 @@ namespace Tempesal\Core\Ferment;
 
 /**
  * When a kitchen has liked a formula best, from its own tastings: the mean of the times at which it was tasted, each
- * counting by how much it was liked beyond "so-so". Too few tastings, or none that was liked, say nothing. The weights are
- * common practice, no source.
+ * counting by how much it was liked beyond "so-so". Too few tastings, or none that was liked, say nothing. The weights
+ * are common practice, no source.
  */
 final class PreferredRipeness
 {
@@ -20,7 +20,8 @@ final class PreferredRipeness
     private const SO_SO = 2;
 
     /**
-     * @param  list<array{float, int}>  $tastings  seconds at the reference temperature, and how it was liked from 1 to 5
+     * @param  list<array{float, int}>  $tastings  seconds at the reference temperature, and how it was liked from 1 to
+     *     5
      * @return float|null seconds at the reference temperature
      */
     public static function best(array $tastings): ?float

@@ -10,8 +10,9 @@ use Exception;
 use Tempesal\Core\Message\Message;
 
 /**
- * Temperatures as a logger or a spreadsheet hands them out: a line for each reading, a moment and a number, parted by comma,
- * semicolon or tab. A first line of words is skipped; one that speaks of Fahrenheit says that the numbers are that.
+ * Temperatures as a logger or a spreadsheet hands them out: a line for each reading, a moment and a number, parted by
+ * comma, semicolon or tab. A first line of words is skipped; one that speaks of Fahrenheit says that the numbers are
+ * that.
  */
 final readonly class TemperatureLog
 {

@@ -17,8 +17,8 @@ use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\Window;
 
 /**
- * How something is made: amounts and steps that the ledger can carry out, and everything a cook wants to know beside them.
- * Its documented form is docs/formats/formula.md.
+ * How something is made: amounts and steps that the ledger can carry out, and everything a cook wants to know beside
+ * them. Its documented form is docs/formats/formula.md.
  */
 final readonly class Formula
 {

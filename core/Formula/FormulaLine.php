@@ -21,7 +21,8 @@ final readonly class FormulaLine
     private const LISTS = ['vegetables', 'base', 'alongside', 'paste', 'additions'];
 
     /**
-     * @param  string  $part  where it belongs: one of LISTS, water, fresh water, salt, starter, brine, or the step's kind
+     * @param  string  $part  where it belongs: one of LISTS, water, fresh water, salt, starter, brine, or the step's
+     *     kind
      * @param  Ingredient|null  $food  null for salt
      */
     private function __construct(

@@ -15,7 +15,8 @@ final readonly class IntakeDay
      * @param  string  $date  YYYY-MM-DD
      * @param  float  $estimateMg  of the rest of the diet, less what was written down instead
      * @param  float  $writtenMg  of the rest of the diet, food by food
-     * @param  list<array{source: string, name: string, group: string, isCondiment: bool, isLive: bool, sodiumMg: Band}>  $servings
+     * @param  list<array{source: string, name: string, group: string, isCondiment: bool, isLive: bool,
+     *     sodiumMg: Band}>  $servings
      */
     public function __construct(
         public string $date,

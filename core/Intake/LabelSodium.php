@@ -28,7 +28,8 @@ final class LabelSodium
     /**
      * Milligrams of sodium.
      *
-     * @param  Fields  $how  "by" is mg (milligrams), salt (saltG), per_100g (grams, and sodiumMg or saltG in 100 g) or per_portion (portions, and sodiumMg or saltG in one)
+     * @param  Fields  $how  "by" is mg (milligrams), salt (saltG), per_100g (grams, and sodiumMg or saltG in 100 g) or
+     *     per_portion (portions, and sodiumMg or saltG in one)
      *
      * @throws InvalidField
      */

@@ -11,8 +11,8 @@ use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 
 /**
- * Portions as they are weighed out: pieces in steps of 5 g and no less than 10 g, a sauce or brine in steps of 1 g and no less
- * than 3 g. Common practice, no source.
+ * Portions as they are weighed out: pieces in steps of 5 g and no less than 10 g, a sauce or brine in steps of 1 g and
+ * no less than 3 g. Common practice, no source.
  */
 final readonly class PortionSize
 {
@@ -25,7 +25,10 @@ final readonly class PortionSize
         return $phase === Phase::Pieces ? new self(10.0, 5.0) : new self(3.0, 1.0);
     }
 
-    /** Grams of a smaller portion that keeps at most a share of another, or is the least there is; null where it would be no smaller. */
+    /**
+     * Grams of a smaller portion that keeps at most a share of another, or is the least there is; null where it would
+     * be no smaller.
+     */
     public function smaller(float $grams, float $share): ?float
     {
         $less = max($this->leastG, $this->down($grams * max(0.0, $share)));
@@ -43,7 +46,8 @@ final readonly class PortionSize
     public static function most(BatchState $state, Serve $plate, float $milligrams, float $leftG): float
     {
         $size = self::of($plate->phase);
-        // Sodium grows with the weight, though not evenly where brine runs out: taken at the least portion, then made sure of.
+        // Sodium grows with the weight, though not evenly where brine runs out: taken at the least portion, then made
+        // sure of.
         $has = $plate->weighing(Grams::of($size->leastG))->sodiumMg($state, Point::typical());
         $grams = $has <= 0.0 ? $leftG : min($leftG, ($size->leastG * max(0.0, $milligrams)) / $has);
         for ($grams = $size->down($grams); $grams >= $size->leastG; $grams -= $size->stepG) {

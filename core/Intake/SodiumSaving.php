@@ -24,7 +24,10 @@ final readonly class SodiumSaving
         public bool $isEnough,
     ) {}
 
-    /** @return array{kind: string, text: Message, cost: Message|null, milligrams: float, savesMg: float, savesPercent: float, isEnough: bool} */
+    /**
+     * @return array{kind: string, text: Message, cost: Message|null, milligrams: float, savesMg: float,
+     *     savesPercent: float, isEnough: bool}
+     */
     public function toArray(): array
     {
         $before = $this->milligrams + $this->savesMg;

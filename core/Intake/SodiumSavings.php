@@ -19,8 +19,8 @@ use Tempesal\Core\Message\Message;
 use Tempesal\Core\Uptake\TemperatureHistory;
 
 /**
- * What would make a serving hold less sodium, the gentlest first: the same food another way, less of it, another jar. Salt that
- * is in a jar already stays there, and a formula's goes no lower than its method's floor.
+ * What would make a serving hold less sodium, the gentlest first: the same food another way, less of it, another jar.
+ * Salt that is in a jar already stays there, and a formula's goes no lower than its method's floor.
  */
 final class SodiumSavings
 {

@@ -11,8 +11,8 @@ use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Message\Message;
 
 /**
- * Looks at what somebody wants to bring in: Tempesal's own JSON, schema.org recipes, or pasted text. Nothing is written;
- * every candidate comes with its problems.
+ * Looks at what somebody wants to bring in: Tempesal's own JSON, schema.org recipes, or pasted text. Nothing is
+ * written; every candidate comes with its problems.
  */
 final readonly class FormulaImport
 {
@@ -24,7 +24,8 @@ final readonly class FormulaImport
 
     /**
      * @param  mixed  $decoded  JSON, or null when the text is none
-     * @return list<array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>, problems: list<array{path: string, text: Message}>}>
+     * @return list<array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>,
+     *     problems: list<array{path: string, text: Message}>}>
      *
      * @throws InvalidField when nothing in it could be a formula
      */
@@ -44,7 +45,8 @@ final readonly class FormulaImport
 
     /**
      * @param  array<array-key, mixed>  $decoded
-     * @return list<array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>, problems: list<array{path: string, text: Message}>}>
+     * @return list<array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>,
+     *     problems: list<array{path: string, text: Message}>}>
      */
     private function bundle(array $decoded): array
     {
@@ -56,7 +58,10 @@ final readonly class FormulaImport
         return array_map($this->own(...), $formulas);
     }
 
-    /** @return array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>, problems: list<array{path: string, text: Message}>} */
+    /**
+     * @return array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>,
+     *     problems: list<array{path: string, text: Message}>}
+     */
     private function own(mixed $document): array
     {
         $name = is_array($document) && is_string($document['name'] ?? null) ? mb_substr($document['name'], 0, 200) : '';
@@ -83,7 +88,8 @@ final readonly class FormulaImport
 
     /**
      * @param  array<string, mixed>  $recipe
-     * @return array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>, problems: list<array{path: string, text: Message}>}
+     * @return array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>,
+     *     problems: list<array{path: string, text: Message}>}
      */
     private function recipe(array $recipe): array
     {
@@ -100,7 +106,10 @@ final readonly class FormulaImport
         return self::drafted($texts['name'], $lines, $texts['work']);
     }
 
-    /** @return array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>, problems: list<array{path: string, text: Message}>} */
+    /**
+     * @return array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>,
+     *     problems: list<array{path: string, text: Message}>}
+     */
     private function fromText(string $text): array
     {
         $lines = $this->text->read($text);
@@ -121,7 +130,8 @@ final readonly class FormulaImport
     /**
      * @param  list<RecipeLine>  $lines
      * @param  list<string>  $work
-     * @return array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>, problems: list<array{path: string, text: Message}>}
+     * @return array{name: string, document: array<string, mixed>|null, lines: list<array<string, mixed>>,
+     *     problems: list<array{path: string, text: Message}>}
      */
     private static function drafted(string $name, array $lines, array $work): array
     {

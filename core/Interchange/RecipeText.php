@@ -22,7 +22,11 @@ final class RecipeText
     private const LONGEST_LINE = 400;
 
     /** Words that say how a food looks and not which it is. */
-    private const ASIDE = '/\b(fresh|freshly|finely|coarsely|thinly|roughly|chopped|sliced|shredded|grated|minced|crushed|peeled|halved|quartered|diced|cubed|ground|whole|organic|large|medium|small|big|ripe|raw|unpeeled|trimmed|washed|cut|into|pieces|of|a|an|the|about|approximately|approx|optional|to|taste|plus|more|for|or|and|cold|warm|lukewarm|filtered|boiled|cooled|dried)\b/i';
+    private const ASIDE =
+        '/\b(fresh|freshly|finely|coarsely|thinly|roughly|chopped|sliced|shredded|grated|minced|crushed|' .
+        'peeled|halved|quartered|diced|cubed|ground|whole|organic|large|medium|small|big|ripe|raw|unpeeled|' .
+        'trimmed|washed|cut|into|pieces|of|a|an|the|about|approximately|approx|optional|to|taste|plus|more|' .
+        'for|or|and|cold|warm|lukewarm|filtered|boiled|cooled|dried)\b/i';
 
     private const COUNTED = 'cloves?|heads?|bulbs?|bunch(?:es)?|stalks?|sticks?|leaf|leaves|sprigs?|pieces?|slices?|inch(?:es)?';
 
@@ -154,11 +158,14 @@ final class RecipeText
     {
         $number = '(?:\d+\s+\d+\s*\/\s*\d+|\d+\s*\/\s*\d+|\d+(?:[.,]\d+)?(?:\s*[½⅓⅔¼¾⅛⅜⅝⅞])?|[½⅓⅔¼¾⅛⅜⅝⅞]|\ban?\b)';
         $units =
-            'kg|kilos?|grams?|gr?|mg|lbs?|pounds?|oz|ounces?|fl\.?\s*oz|ml|cl|dl|litres?|liters?|l|tsps?|teaspoons?|tbsps?|tablespoons?|tbs|cups?|pints?|pt|quarts?|qt|gallons?|pinch(?:es)?|dash(?:es)?';
+            'kg|kilos?|grams?|gr?|mg|lbs?|pounds?|oz|ounces?|fl\.?\s*oz|ml|cl|dl|litres?|liters?|l|tsps?|' .
+            'teaspoons?|tbsps?|tablespoons?|tbs|cups?|pints?|pt|quarts?|qt|gallons?|pinch(?:es)?|' .
+            'dash(?:es)?';
         $fill = '(?:(?:level|rounded|heaped|heaping|scant)\s+)?';
         if (
             preg_match(
-                "/^\\W*(?<amount>{$number}\\s*{$fill}(?:{$units})(?:\\s+(?:and|\\+)?\\s*{$number}\\s*(?:{$units}))?)\\b\\.?\\s*(?<rest>.*)$/iu",
+                "/^\\W*(?<amount>{$number}\\s*{$fill}(?:{$units})(?:\\s+(?:and|" .
+                    "\\+)?\\s*{$number}\\s*(?:{$units}))?)\\b\\.?\\s*(?<rest>.*)$/iu",
                 $line,
                 $m,
             ) === 1
@@ -167,7 +174,8 @@ final class RecipeText
         }
         if (
             preg_match(
-                "/^\\W*(?<amount>{$number})(?:\\s*(?:-|–|to)\\s*{$number})?\\s*(?:large|medium|small|big)?\\s*(?<counted>" .
+                "/^\\W*(?<amount>{$number})(?:\\s*(?:-|–|to)\\s*{$number})?\\s*(?:large|medium|small|" .
+                    'big)?\\s*(?<counted>' .
                     self::COUNTED .
                     ')?\b\s*(?<rest>.*)$/iu',
                 $line,

@@ -31,7 +31,8 @@ final class Ledger
 
     /**
      * @param  list<Entry|LedgerLine>  $lines
-     * @param  float|null  $horizon  seconds since the batch was begun at which it is looked at; null: after the last line
+     * @param  float|null  $horizon  seconds since the batch was begun at which it is looked at; null: after the last
+     *     line
      */
     public function __construct(array $lines, private readonly ?float $horizon = null)
     {
@@ -161,7 +162,8 @@ final class Ledger
      * Milligrams of sodium in 100 g of each phase at several moments, with bands, from one propagation.
      *
      * @param  non-empty-list<float>  $moments  seconds since the batch was begun, ascending
-     * @return list<array{piecesPer100g: Band|null, brinePer100g: Band|null, saucePer100g: Band|null}> null where there is none of it
+     * @return list<array{piecesPer100g: Band|null, brinePer100g: Band|null, saucePer100g: Band|null}> null where there
+     *     is none of it
      *
      * @throws NotEnough
      */

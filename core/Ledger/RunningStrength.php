@@ -15,12 +15,14 @@ use Tempesal\Core\Salt\JarContents;
 use Tempesal\Core\Salt\SaltBasis;
 
 /**
- * How strong a batch was after each of several salts, as a cook reckons it who salts to taste: the salt that has gone in
- * over what it was meant for, until something is poured off, rinsed or blended.
+ * How strong a batch was after each of several salts, as a cook reckons it who salts to taste: the salt that has gone
+ * in over what it was meant for, until something is poured off, rinsed or blended.
  */
 final class RunningStrength
 {
-    /** @return array<int, float> the share after the salt of a line, by that line's place; empty where one salt was all */
+    /**
+     * @return array<int, float> the share after the salt of a line, by that line's place; empty where one salt was all
+     */
     public static function of(Ledger $ledger, SaltBasis $basis): array
     {
         $salts = [];

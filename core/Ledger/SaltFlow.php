@@ -28,7 +28,8 @@ final readonly class SaltFlow
 
     /**
      * @param  array<string, float>  $from  salt, produce, dressing, starter, added, correction
-     * @param  array<string, float>  $to  pieces, brine, sauce, eaten, given, poured_off, rinsed, squeezed, ran_over, not_used, correction
+     * @param  array<string, float>  $to  pieces, brine, sauce, eaten, given, poured_off, rinsed, squeezed, ran_over,
+     *     not_used, correction
      */
     private function __construct(public array $from, public array $to) {}
 

@@ -47,7 +47,8 @@ final readonly class Strength
     }
 
     /**
-     * The weight of a salt that brings the batch to a share; none when it is there already. The salt's own moisture counts.
+     * The weight of a salt that brings the batch to a share; none when it is there already. The salt's own moisture
+     * counts.
      */
     public function saltToAdd(float $share, SaltBasis $basis, SaltProduct $product): Grams
     {
@@ -76,7 +77,8 @@ final readonly class Strength
     }
 
     /**
-     * How much of another batch's liquid can join before this one is stronger than a share; null for as much as you like.
+     * How much of another batch's liquid can join before this one is stronger than a share; null for as much as you
+     * like.
      *
      * @param  Composition  $liquid  any weight of it
      */

@@ -115,8 +115,12 @@ final readonly class KitchenAmount
     {
         $fills = 'level|rounded|heaped|heaping|scant';
         $number =
-            '(?<whole>\d+)\s+(?<top>\d+)\s*\/\s*(?<bottom>\d+)|(?<top2>\d+)\s*\/\s*(?<bottom2>\d+)|(?<decimal>\d+(?:[.,]\d+)?|[.,]\d+)|(?<one>an?)\b';
-        $pattern = "/^(?:\\+|and\\b|,)?\\s*(?:(?<fill0>{$fills})\\s+)?(?:{$number})\\s*(?:(?<fill>{$fills})\\s+)?(?<unit>fl\\.?\\s*oz|fluid\\s+ounces?|[a-zA-Z]+)?\\.?\\s*/iu";
+            '(?<whole>\d+)\s+(?<top>\d+)\s*\/\s*(?<bottom>\d+)|(?<top2>\d+)\s*\/\s*(?<bottom2>\d+)|' .
+            '(?<decimal>\d+(?:[.,]\d+)?|[.,]\d+)|(?<one>an?)\b';
+        $pattern =
+            '/^(?:\\+|and\\b|' .
+            ",)?\\s*(?:(?<fill0>{$fills})\\s+)?(?:{$number})\\s*(?:(?<fill>{$fills})\\s+)?(?<unit>fl\\.?\\s*oz|" .
+            'fluid\\s+ounces?|[a-zA-Z]+)?\\.?\\s*/iu';
         if (preg_match($pattern, $text, $m, PREG_UNMATCHED_AS_NULL) !== 1) {
             throw new InvalidQuantity(Message::of('errors.amount_unclear', typed: self::short($typed)));
         }

@@ -17,8 +17,8 @@ use Tempesal\Core\Salt\SaltBasis;
  * What in a batch asks for more care than salt and sourness give, from the foods that went in.
  *
  * - Raw egg; what is bought with egg in it was made with pasteurised egg.
- * - Low-acid plants lying in oil can grow botulinum toxin without a sign (public food-safety advice; from memory). A spoon of
- *   oil in a paste is not meant.
+ * - Low-acid plants lying in oil can grow botulinum toxin without a sign (public food-safety advice; from memory). A
+ *   spoon of oil in a paste is not meant.
  * - A low-acid purée with little salt, nut or avocado for one, has neither salt nor acid to begin with, and no brine.
  * - A live sauce with sugar in it goes on making gas in the fridge.
  */
@@ -27,7 +27,9 @@ final readonly class Hazards
     /** Oil from which on plants lie in it, as a share of what was put in: common practice, no source. */
     private const LIES_IN_OIL = 0.2;
 
-    /** Low-acid plants from which on a purée is one of them, as a share of what was put in: common practice, no source. */
+    /**
+     * Low-acid plants from which on a purée is one of them, as a share of what was put in: common practice, no source.
+     */
     private const IS_LOW_ACID = 0.5;
 
     /** Salt of everything below which a purée is hardly salted: the mash's own floor. */

@@ -13,9 +13,9 @@ use Tempesal\Core\Salt\SaltBasis;
 /**
  * All that is usual, least or allowed for a method, once: everything else asks here.
  *
- * Strengths, times, headspaces, draws and portions are common practice, no source, but for kraut: published recipes come to
- * about 2.4 % of the vegetable, and 3 to 4 weeks at 70-75 °F are those of Ripening (USDA Complete Guide to Home Canning,
- * National Center for Home Food Preservation; from memory).
+ * Strengths, times, headspaces, draws and portions are common practice, no source, but for kraut: published recipes
+ * come to about 2.4 % of the vegetable, and 3 to 4 weeks at 70-75 °F are those of Ripening
+ * (USDA Complete Guide to Home Canning, National Center for Home Food Preservation; from memory).
  */
 final class MethodProfile
 {

@@ -20,9 +20,11 @@ final readonly class Preparation
     private const STRONG = 0.05;
 
     /**
-     * @param  Seconds|null  $salting  how long it rests or soaks before the next step; null where salting is no step of its own
+     * @param  Seconds|null  $salting  how long it rests or soaks before the next step; null where salting is no step of
+     *     its own
      * @param  Seconds|null  $rinse  how long it is rinsed after that; null where it is not
-     * @param  Band|null  $draw  juice that leaves the pieces, as a share of their weight; null where nothing is in pieces
+     * @param  Band|null  $draw  juice that leaves the pieces, as a share of their weight; null where nothing is in
+     *     pieces
      */
     public function __construct(
         public ?Seconds $salting = null,

@@ -8,12 +8,12 @@ use Tempesal\Core\Produce\Ingredient;
 use Tempesal\Core\Salt\SaltBasis;
 
 /**
- * The one answer to "is this salt enough?", for everything that warns, asks backwards or suggests. Salt is part of the safety:
- * common practice, no source, but for kraut, where published recipes come to about 2.4 % of the vegetable.
+ * The one answer to "is this salt enough?", for everything that warns, asks backwards or suggests. Salt is part of the
+ * safety: common practice, no source, but for kraut, where published recipes come to about 2.4 % of the vegetable.
  *
- * A method has a least share on its own basis. A food may ask for more; it counts where it is a tenth or more of the solids by
- * typical weight, and the strictest of them holds. A food's floor is said of poured water; where none is poured, or salt is
- * said of everything, it is half of it of everything, for then the food takes up about half.
+ * A method has a least share on its own basis. A food may ask for more; it counts where it is a tenth or more of the
+ * solids by typical weight, and the strictest of them holds. A food's floor is said of poured water; where none is
+ * poured, or salt is said of everything, it is half of it of everything, for then the food takes up about half.
  */
 final readonly class SaltFloor
 {

@@ -38,7 +38,8 @@ final readonly class SaltLine
         }
         $made = $jar->contents->shareOrNull($this->basis);
 
-        // A share of everything moves with every change; one of what was poured or cut is of that day, and only more salt mends it.
+        // A share of everything moves with every change; one of what was poured or cut is of that day, and only more
+        // salt mends it.
         return $made === null
             ? null
             : $made * ($this->basis === SaltBasis::OfEverything ? $jar->change : max(1.0, $jar->change));

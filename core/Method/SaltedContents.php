@@ -24,12 +24,13 @@ use Tempesal\Core\Salt\JarContents;
 use Tempesal\Core\Salt\SaltBasis;
 
 /**
- * What a batch was salted with and what that salt lies on, read from its ledger, so that the bench, a formula, a batch and a
- * document are judged by the same numbers.
+ * What a batch was salted with and what that salt lies on, read from its ledger, so that the bench, a formula, a batch
+ * and a document are judged by the same numbers.
  *
- * Salt counts by the weight of the product, a starter's by the sodium in it. What is salted together is all that went in
- * before the batch was first left to itself; a dressed batch is looked at once more when its dressing is on. What changed its
- * strength after that, a top-up or salt that was added, counts by the brine strength it has now against the one it had then.
+ * Salt counts by the weight of the product, a starter's by the sodium in it. What is salted together is all that went
+ * in before the batch was first left to itself; a dressed batch is looked at once more when its dressing is on. What
+ * changed its strength after that, a top-up or salt that was added, counts by the brine strength it has now against the
+ * one it had then.
  */
 final readonly class SaltedContents
 {
@@ -41,7 +42,8 @@ final readonly class SaltedContents
 
     /**
      * @param  JarContents  $contents  what is salted together
-     * @param  list<array{\Tempesal\Core\Produce\Ingredient, float}>  $solids  foods that are no liquid, with their typical grams
+     * @param  list<array{\Tempesal\Core\Produce\Ingredient, float}>  $solids  foods that are no liquid, with their
+     *     typical grams
      * @param  bool  $isWild  whether no living starter went in
      * @param  bool  $ferments  whether it is left to ferment
      * @param  float|null  $endShare  salt of everything once it is dressed; null where it is not
@@ -109,7 +111,10 @@ final readonly class SaltedContents
         return $tally->method();
     }
 
-    /** The share on a basis; for a dressed batch of everything that ends up in the jar, where the basis is that. Null where it has no meaning. */
+    /**
+     * The share on a basis; for a dressed batch of everything that ends up in the jar, where the basis is that. Null
+     * where it has no meaning.
+     */
     public function share(SaltBasis $basis): ?float
     {
         $isOfTheEnd = $this->endShare !== null && $basis === SaltBasis::OfEverything;

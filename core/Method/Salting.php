@@ -7,8 +7,8 @@ namespace Tempesal\Core\Method;
 use Tempesal\Core\Salt\SaltBasis;
 
 /**
- * How strongly a method is salted: the basis on which its salt is said, what is usual, and what it needs at least. Shares
- * from 0 to 1. SaltFloor says which of these hold for a jar.
+ * How strongly a method is salted: the basis on which its salt is said, what is usual, and what it needs at least.
+ * Shares from 0 to 1. SaltFloor says which of these hold for a jar.
  */
 final readonly class Salting
 {
@@ -16,7 +16,8 @@ final readonly class Salting
      * @param  float|null  $least  on the basis; null where the salt is that of something which is there already
      * @param  float|null  $leastOfEverything  of all that is salted together, beside that
      * @param  float|null  $leastAtTheEnd  of everything once it was drained and dressed, beside that
-     * @param  bool  $mindsFoods  whether foods with a floor of their own count; not where a starter or strong brine does the work
+     * @param  bool  $mindsFoods  whether foods with a floor of their own count; not where a starter or strong brine
+     *     does the work
      */
     private function __construct(
         public SaltBasis $basis,

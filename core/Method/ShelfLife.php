@@ -7,8 +7,8 @@ namespace Tempesal\Core\Method;
 use Tempesal\Core\Message\Message;
 
 /**
- * How long a jar keeps in the fridge, by its method, by what is in it, and by what its formula says: the strictest of them.
- * Common practice, no source; egg and low-acid plants in oil as public food-safety advice has it, from memory.
+ * How long a jar keeps in the fridge, by its method, by what is in it, and by what its formula says: the strictest of
+ * them. Common practice, no source; egg and low-acid plants in oil as public food-safety advice has it, from memory.
  */
 final readonly class ShelfLife
 {
@@ -17,14 +17,17 @@ final readonly class ShelfLife
 
     private const PLANTS_IN_OIL_DAYS = 4;
 
-    /** Egg out of the fridge: two hours are the public line, ten the longest that a cook who cultures it lets it stand. */
+    /**
+     * Egg out of the fridge: two hours are the public line, ten the longest that a cook who cultures it lets it stand.
+     */
     public const EGG_WARM_HOURS = 2.0;
 
     public const EGG_LONGEST_WARM_HOURS = 10.0;
 
     /**
      * @param  int  $days  whole days in the fridge
-     * @param  bool  $isStrict  whether it is thrown out then, counted from the day on which it was made, wherever it stood
+     * @param  bool  $isStrict  whether it is thrown out then, counted from the day on which it was made, wherever it
+     *     stood
      */
     private function __construct(public int $days, public bool $isStrict, private Message $why) {}
 
@@ -58,8 +61,8 @@ final readonly class ShelfLife
     }
 
     /**
-     * Whole days out of the fridge, in a place: none for what must be kept cold; null for what ferments there and is judged by
-     * its window.
+     * Whole days out of the fridge, in a place: none for what must be kept cold; null for what ferments there and is
+     * judged by its window.
      */
     public function daysAt(Place $place): ?int
     {

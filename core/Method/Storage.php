@@ -7,7 +7,8 @@ namespace Tempesal\Core\Method;
 use Tempesal\Core\Measure\Millimetres;
 
 /**
- * What a batch stands in, and how long it keeps in the fridge: common practice, no source. ShelfLife says what holds for a jar.
+ * What a batch stands in, and how long it keeps in the fridge: common practice, no source. ShelfLife says what holds
+ * for a jar.
  */
 final readonly class Storage
 {

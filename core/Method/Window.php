@@ -30,7 +30,8 @@ final readonly class Window
     /**
      * The same window for those who like it otherwise: "ready" is then the day at which they want it.
      *
-     * @param  float|null  $ownDays  days at this window's temperature at which the cook has liked it best, where that is known
+     * @param  float|null  $ownDays  days at this window's temperature at which the cook has liked it best, where that
+     *     is known
      */
     public function aimedAt(Aim $aim, ?float $ownDays = null): self
     {

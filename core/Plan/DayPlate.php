@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tempesal\Core\Plan;
 
 /**
- * The best that can stand on one plate when each thing has a worth of its own: found by trying, the worthiest first, and by
- * leaving out what cannot become better than the best so far.
+ * The best that can stand on one plate when each thing has a worth of its own: found by trying, the worthiest first,
+ * and by leaving out what cannot become better than the best so far.
  */
 final class DayPlate
 {
@@ -18,7 +18,10 @@ final class DayPlate
     /** @var list<int> */
     private array $chosen = [];
 
-    /** @param  list<array{float, float, int, int, bool}>  $candidates  worth, mg, 1 where live, offer, whether it must be there */
+    /**
+     * @param  list<array{float, float, int, int, bool}>  $candidates  worth, mg, 1 where live, offer, whether it must
+     *     be there
+     */
     private function __construct(
         private readonly array $candidates,
         private readonly int $goal,
@@ -29,7 +32,8 @@ final class DayPlate
     ) {}
 
     /**
-     * @param  list<array{float, float, int, int, bool}>  $candidates  worth, mg, 1 where live, offer, whether it must be there
+     * @param  list<array{float, float, int, int, bool}>  $candidates  worth, mg, 1 where live, offer, whether it must
+     *     be there
      * @param  int  $room  how many at most
      * @return array{float, list<int>} its worth, and the offers
      */

@@ -11,7 +11,8 @@ final readonly class Eater
 {
     /**
      * @param  float  $target  milligrams of sodium a day
-     * @param  list<float>  $allowance  milligrams for ferments on each day: the target less the rest of the diet; may be negative
+     * @param  list<float>  $allowance  milligrams for ferments on each day: the target less the rest of the diet; may
+     *     be negative
      * @param  bool  $isHard  whether the allowance is never passed
      * @param  list<int>  $liveGoal  live servings wanted on each day
      */

@@ -7,7 +7,8 @@ namespace Tempesal\Core\Plan;
 use Tempesal\Core\Message\Message;
 
 /**
- * Whether cells keep to all that may not be broken, told in a sentence where they do not. It shares no code with the search.
+ * Whether cells keep to all that may not be broken, told in a sentence where they do not. It shares no code with the
+ * search.
  */
 final class Feasibility
 {

@@ -9,7 +9,10 @@ namespace Tempesal\Core\Plan;
  */
 final class Planner
 {
-    /** Where the rows of numbers begin for the searches; those after the first are for weeks in which a limit leaves someone short, unless they are so large that it would take long. */
+    /**
+     * Where the rows of numbers begin for the searches; those after the first are for weeks in which a limit leaves
+     * someone short, unless they are so large that it would take long.
+     */
     private const LOTS = [17, 777_777, 888_888];
 
     public static function plan(PlanningProblem $problem): Plan
@@ -32,8 +35,8 @@ final class Planner
     }
 
     /**
-     * Every serving at a meal that suits it: what suits fewer meals goes first, and one that finds its meals full moves another
-     * on (an augmenting path).
+     * Every serving at a meal that suits it: what suits fewer meals goes first, and one that finds its meals full moves
+     * another on (an augmenting path).
      *
      * @param  list<array{int, int}>  $served  plate and offer
      * @return list<Assignment>

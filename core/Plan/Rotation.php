@@ -5,19 +5,23 @@ declare(strict_types=1);
 namespace Tempesal\Core\Plan;
 
 /**
- * What a cook wants to come round: kinds on their days, and something new each week. It says what is wanted; whether it fits is for
- * the plan to see.
+ * What a cook wants to come round: kinds on their days, and something new each week. It says what is wanted; whether it
+ * fits is for the plan to see.
  */
 final readonly class Rotation
 {
     /**
-     * @param  list<array{groups: list<string>, days: list<int>, times: int}>  $lines  groups of jars; the days of the week, 0 to 6, on which one of them is wanted; without days how often, on any
+     * @param  list<array{groups: list<string>, days: list<int>, times: int}>  $lines  groups of jars; the days of the
+     *     week, 0 to 6, on which one of them is wanted; without days how often, on any
      * @param  bool  $hasNew  whether everyone gets something that they have not had for long
      * @param  array<string, int>  $lastHad  days since an eater last had of a group, by "eater group"
      */
     public function __construct(public array $lines, public bool $hasNew, public array $lastHad) {}
 
-    /** @return list<WeekServing> in the order in which they matter; of several jars of a group the one that keeps least first */
+    /**
+     * @return list<WeekServing> in the order in which they matter; of several jars of a group the one that keeps least
+     *     first
+     */
     public function wanted(WeekPlan $week): array
     {
         $wanted = [];

@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace Tempesal\Core\Plan;
 
 /**
- * Looks for a good week: cells are put down, taken away, exchanged and moved to another day or eater, first with a readiness
- * to lose a little that cools down, then only where something is gained. The same instance always gives the same week.
+ * Looks for a good week: cells are put down, taken away, exchanged and moved to another day or eater, first with a
+ * readiness to lose a little that cools down, then only where something is gained. The same instance always gives the
+ * same week.
  *
- * One eater's day is called a plate. Which meal of the day something is served at does not matter to the objective, so that
- * a plate is a set of offers; that they can be shared out over the meals is kept by counting, for every set of meals, the
- * offers suited to none but those (Hall's condition).
+ * One eater's day is called a plate. Which meal of the day something is served at does not matter to the objective, so
+ * that a plate is a set of offers; that they can be shared out over the meals is kept by counting, for every set of
+ * meals, the offers suited to none but those (Hall's condition).
  */
 final class Search
 {
@@ -26,14 +27,18 @@ final class Search
 
     private const COLD = 0.03;
 
-    /** How often whole plates are laid anew where a limit that is kept to leaves someone short, and how many each time. */
+    /**
+     * How often whole plates are laid anew where a limit that is kept to leaves someone short, and how many each time.
+     */
     private const RELAYS = 12;
 
     private const RELAYS_PER_PLATE = 60;
 
     private const RELAY_HEAT = 3.0;
 
-    /** What things are worth is blurred by so many times the heat, so that a plate is not laid the same way each time. */
+    /**
+     * What things are worth is blurred by so many times the heat, so that a plate is not laid the same way each time.
+     */
     private const BLUR = 4.0;
 
     /** The share of its loss that a plate is paid for what another takes from it: it is laid anew, and loses less. */
@@ -250,8 +255,8 @@ final class Search
     }
 
     /**
-     * The best that can stand on a plate as the others are; what is used up comes from other plates at what they lose by it, and
-     * those are laid anew in turn.
+     * The best that can stand on a plate as the others are; what is used up comes from other plates at what they lose
+     * by it, and those are laid anew in turn.
      *
      * @param  float  $blur  by how much worths are blurred
      * @param  int  $depth  how far a chain of exchanges goes on
@@ -405,7 +410,10 @@ final class Search
         } while ($bestAt !== null);
     }
 
-    /** Puts something on a plate, in the place of another or from another plate; where it would lose too much, not at all. */
+    /**
+     * Puts something on a plate, in the place of another or from another plate; where it would lose too much, not at
+     * all.
+     */
     private function tryPutting(int $p, int $i, float $ready): float
     {
         $list = $this->list[$p];

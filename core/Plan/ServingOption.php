@@ -16,7 +16,8 @@ final readonly class ServingOption
     private const URGENT_DAYS = 14.0;
 
     /**
-     * @param  string  $group  of cultures, whose first serving in an eater's week is thanked for; NO_CULTURE where there is nothing to thank for
+     * @param  string  $group  of cultures, whose first serving in an eater's week is thanked for; NO_CULTURE where
+     *     there is nothing to thank for
      * @param  float  $stock  what is left, in the unit of the portions
      * @param  int  $from  the first day on which it may be served, counted from the week's first
      * @param  int  $useBy  the last one; beyond the week when it keeps

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tempesal\Core\Plan;
 
 /**
- * A number that no week can pass: what is left, variety over the week and repeats from day to day are given prices instead of
- * limits (Lagrange), and every plate is then filled for itself, exactly. The prices are moved a few times to where the number
- * gets small. It ignores that meals differ in what suits them, but for how much a day holds.
+ * A number that no week can pass: what is left, variety over the week and repeats from day to day are given prices
+ * instead of limits (Lagrange), and every plate is then filled for itself, exactly. The prices are moved a few times to
+ * where the number gets small. It ignores that meals differ in what suits them, but for how much a day holds.
  */
 final class UpperBound
 {

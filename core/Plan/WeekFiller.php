@@ -7,7 +7,8 @@ namespace Tempesal\Core\Plan;
 use Tempesal\Core\Message\Message;
 
 /**
- * Fills the days of a week that are still to come: what stays, what the rotation asks for, then the best that can be found.
+ * Fills the days of a week that are still to come: what stays, what the rotation asks for, then the best that can be
+ * found.
  */
 final readonly class WeekFiller
 {
@@ -22,7 +23,8 @@ final readonly class WeekFiller
     /**
      * @param  bool  $isRest  whether all that is there stays, rather than only what is locked or was altered by hand
      * @param  list<WeekServing>  $wanted  by the rotation, put down where nothing speaks against it
-     * @return array{servings: list<WeekServing>, plan: Plan|null} what stays keeps its id, what is new has none; no plan when nothing is left to plan
+     * @return array{servings: list<WeekServing>, plan: Plan|null} what stays keeps its id, what is new has none; no
+     *     plan when nothing is left to plan
      */
     public static function fill(WeekPlan $week, bool $isRest, array $wanted = []): array
     {
@@ -130,7 +132,8 @@ final readonly class WeekFiller
     }
 
     /**
-     * What does not keep to the rules of a plan stands outside it: it takes its sodium, its stock and its live servings along.
+     * What does not keep to the rules of a plan stands outside it: it takes its sodium, its stock and its live servings
+     * along.
      *
      * @param  list<WeekServing>  $kept
      * @param  list<WeekServing>  $outside

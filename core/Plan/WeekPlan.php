@@ -25,7 +25,8 @@ final readonly class WeekPlan
     public array $coming;
 
     /**
-     * @param  list<Eater>  $eaters  allowances and goals are what is left after the rest of the diet and what was eaten already
+     * @param  list<Eater>  $eaters  allowances and goals are what is left after the rest of the diet and what was eaten
+     *     already
      * @param  list<WeekJar>  $jars
      * @param  list<WeekServing>  $servings
      * @param  int  $today  0 to 6 within the week; 7 when the week is over, below 0 when it is to come

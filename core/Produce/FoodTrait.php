@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tempesal\Core\Produce;
 
 /**
- * What a food is, as far as safety and the salt floor depend on it. Which foods are low in acid (above pH 4.6 by nature: all
- * vegetables, herbs, pulses, nuts; not most fruit, not tomatoes) follows the lists of 21 CFR 114.3 and home-canning
- * guidance, from memory.
+ * What a food is, as far as safety and the salt floor depend on it. Which foods are low in acid
+ * (above pH 4.6 by nature: all vegetables, herbs, pulses, nuts; not most fruit, not tomatoes) follows the lists of 21
+ * CFR 114.3 and home-canning guidance, from memory.
  */
 enum FoodTrait: string
 {
@@ -22,14 +22,30 @@ enum FoodTrait: string
 
     private const OILS = '/\b(oil|ghee|lard|suet|dripping|butter)s?\b/i';
 
-    private const LIQUIDS = '/\b(water|brine|juice|vinegar|whey|kefir|kombucha|kvass|milk|wine|beer|sauce|tamari|syrup|honey|broth|stock)s?\b/i';
+    private const LIQUIDS =
+        '/\b(water|brine|juice|vinegar|whey|kefir|kombucha|kvass|milk|wine|beer|sauce|tamari|syrup|honey|' .
+        'broth|stock)s?\b/i';
 
-    private const SWEET = '/\b(honey|sugar|syrup|molasses|treacle|jaggery|apples?|pears?|plums?|peach(es)?|cherry|cherries|grapes?|raisins?|dates?|figs?|mango(es|s)?|pineapples?|oranges?|strawberry|strawberries|blackberry|blackberries|blackcurrants?|cranberry|cranberries|gooseberry|gooseberries|pomegranate|apricots?|bananas?|watermelon|melons?|papaya)\b/i';
+    private const SWEET =
+        '/\b(honey|sugar|syrup|molasses|treacle|jaggery|apples?|pears?|plums?|peach(es)?|cherry|cherries|' .
+        'grapes?|raisins?|dates?|figs?|mango(es|s)?|pineapples?|oranges?|strawberry|strawberries|blackberry|' .
+        'blackberries|blackcurrants?|cranberry|cranberries|gooseberry|gooseberries|pomegranate|apricots?|' .
+        'bananas?|watermelon|melons?|papaya)\b/i';
 
-    private const LOW_ACID = '/\b(garlic|herbs?|basil|rosemary|thyme|oregano|sage|mint|parsley|coriander leaves|cilantro|dill|chives?|tarragon|marjoram|bay lea(f|ves)|curry leaves|onions?|shallots?|scallions?|leeks?|ginger|turmeric root|fresh turmeric|horseradish|chill?i(e?s)?|chiles?|jalapenos?|habaneros?|peppers?|capsicums?|mushrooms?|truffles?|carrots?|beet(root)?s?|parsnips?|turnips?|swedes?|radish(es)?|celery|celeriac|fennel|cabbages?|kale|greens|spinach|lettuce|broccoli|cauliflower|asparagus|artichokes?|aubergines?|eggplants?|zucchinis?|courgettes?|cucumbers?|pumpkins?|squash(es)?|potato(es)?|sweetcorn|corn|peas|beans?|lentils?|chickpeas?|hummus|avocados?|nuts?|walnuts?|almonds?|cashews?|hazelnuts?|peanuts?|pecans?|pistachios?|seeds?|tahini|olives?|okra|kelp|tofu|soya)\b/i';
+    private const LOW_ACID =
+        '/\b(garlic|herbs?|basil|rosemary|thyme|oregano|sage|mint|parsley|coriander leaves|cilantro|dill|' .
+        'chives?|tarragon|marjoram|bay lea(f|ves)|curry leaves|onions?|shallots?|scallions?|leeks?|ginger|' .
+        'turmeric root|fresh turmeric|horseradish|chill?i(e?s)?|chiles?|jalapenos?|habaneros?|peppers?|' .
+        'capsicums?|mushrooms?|truffles?|carrots?|beet(root)?s?|parsnips?|turnips?|swedes?|radish(es)?|' .
+        'celery|celeriac|fennel|cabbages?|kale|greens|spinach|lettuce|broccoli|cauliflower|asparagus|' .
+        'artichokes?|aubergines?|eggplants?|zucchinis?|courgettes?|cucumbers?|pumpkins?|squash(es)?|' .
+        'potato(es)?|sweetcorn|corn|peas|beans?|lentils?|chickpeas?|hummus|avocados?|nuts?|walnuts?|almonds?|' .
+        'cashews?|hazelnuts?|peanuts?|pecans?|pistachios?|seeds?|tahini|olives?|okra|kelp|tofu|soya)\b/i';
 
     /** Dried and ground they bring next to no water of their own; vinegar and prepared mustard are sour. */
-    private const NOT_LOW_ACID = '/\b(powder|ground|dried kelp|mustard|black pepper|allspice|juniper|vinegar|bought|brine|sauce|juice|oil|kvass|milk)\b/i';
+    private const NOT_LOW_ACID =
+        '/\b(powder|ground|dried kelp|mustard|black pepper|allspice|juniper|vinegar|bought|brine|sauce|juice|' .
+        'oil|kvass|milk)\b/i';
 
     /**
      * What a name says of a food of which nothing else was said; the stricter way where it is not clear.

@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace Tempesal\Core\Restock;
 
 /**
- * How a kind is eaten day by day from its lots: what was ready first goes first, a lot that is past its day is thrown away.
+ * How a kind is eaten day by day from its lots: what was ready first goes first, a lot that is past its day is thrown
+ * away.
  */
 final readonly class Consumption
 {
     private const ROUNDING = 1e-6;
 
     /**
-     * @param  array<string, int|null>  $emptyOn  by lot: the day on which it is empty; null beyond the days that are looked at
+     * @param  array<string, int|null>  $emptyOn  by lot: the day on which it is empty; null beyond the days that are
+     *     looked at
      * @param  array<string, int|null>  $firstOn  by lot: the day on which it is first eaten from
      * @param  list<int>  $gaps  days on which less was there than is eaten
      * @param  list<float>  $left  grams that are ready at the end of each day

@@ -12,7 +12,8 @@ final readonly class Product
     /**
      * @param  float  $perDay  grams that are eaten a day
      * @param  list<int>  $leadDays  days until it is ready, by the day on which it is started; empty: it cannot be made
-     * @param  array<string, float>  $gramsIn  what is eaten of a full jar, by its size; sizes that do not suit are left out
+     * @param  array<string, float>  $gramsIn  what is eaten of a full jar, by its size; sizes that do not suit are left
+     *     out
      * @param  int  $keeps  days for which it keeps once it is ready
      * @param  list<bool>  $mayStart  whether it is in season, by day
      */

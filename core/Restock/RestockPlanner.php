@@ -5,24 +5,27 @@ declare(strict_types=1);
 namespace Tempesal\Core\Restock;
 
 /**
- * Says what to start when, and in which jar, so that nothing runs out: no day without where the jars allow it, as few as
- * possible where they do not. A batch is started as late as will do, and fills its jar unless that were more than keeps, or than
- * is eaten in eight weeks.
+ * Says what to start when, and in which jar, so that nothing runs out: no day without where the jars allow it, as few
+ * as possible where they do not. A batch is started as late as will do, and fills its jar unless that were more than
+ * keeps, or than is eaten in eight weeks.
  *
- * Plans grow batch by batch, the best few of each size side by side (a beam search). A plan is judged by its days without,
- * then by how few jars are left half empty, then by how few batches it takes, then by how little they hold.
+ * Plans grow batch by batch, the best few of each size side by side (a beam search). A plan is judged by its days
+ * without, then by how few jars are left half empty, then by how few batches it takes, then by how little they hold.
  *
- * @phpstan-type Ahead array{own: array<string, list<ScheduledBatch>>, runs: array<string, Consumption>, added: list<ScheduledBatch>, gaps: int}
+ * @phpstan-type Ahead array{own: array<string, list<ScheduledBatch>>, runs: array<string, Consumption>,
+ *     added: list<ScheduledBatch>, gaps: int}
  */
 final class RestockPlanner
 {
     /**
-     * Plans that are kept side by side, shares of a jar that are tried, and how full it must be at least; the next ones when the
-     * first leave a gap.
+     * Plans that are kept side by side, shares of a jar that are tried, and how full it must be at least; the next ones
+     * when the first leave a gap.
      */
     private const TRIES = [[4, [1.0], self::WELL_FILLED], [4, [1.0], 0.0], [24, [1.0], 0.0], [16, [1.0, 0.5], 0.0]];
 
-    /** Ways of eating that are worked out at most: a kitchen with very many kinds gets the best that was found by then. */
+    /**
+     * Ways of eating that are worked out at most: a kitchen with very many kinds gets the best that was found by then.
+     */
     private const MOST_RUNS = 20_000;
 
     /** Days for which a batch is to last at most. */
@@ -224,7 +227,8 @@ final class RestockPlanner
     }
 
     /**
-     * A batch in that jar: ready on the day on which the kind runs out, or as soon after it as the jar and the season allow.
+     * A batch in that jar: ready on the day on which the kind runs out, or as soon after it as the jar and the season
+     * allow.
      *
      * @param  array<string, list<array{int, int}>>  $busy  by jar: from and until when it is taken
      * @param  list<ScheduledBatch>  $own

@@ -10,7 +10,8 @@ namespace Tempesal\Core\Restock;
 final readonly class ScheduledBatch
 {
     /**
-     * @param  string|null  $vessel  the jar it holds from its start until it is empty; null: none of those that are planned with
+     * @param  string|null  $vessel  the jar it holds from its start until it is empty; null: none of those that are
+     *     planned with
      * @param  int  $start  below 0 for what stands already
      * @param  int  $ready  the day from which it is eaten
      * @param  float  $grams  of what is eaten of it

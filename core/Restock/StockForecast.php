@@ -29,7 +29,9 @@ final readonly class StockForecast
         return array_sum(array_map(static fn(Consumption $run): int => count($run->gaps), $this->runs));
     }
 
-    /** The day on which a kind runs out as things stand, without anything that is only suggested; null when it lasts. */
+    /**
+     * The day on which a kind runs out as things stand, without anything that is only suggested; null when it lasts.
+     */
     public function runsOutOn(Product $kind): ?int
     {
         return Consumption::of(

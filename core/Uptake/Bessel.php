@@ -29,7 +29,8 @@ final class Bessel
     }
 
     /**
-     * J(n-1) = (2n / x) J(n) - J(n+1), downwards from where J is as good as nothing, made right by J0 + 2 J2 + 2 J4 + ... = 1.
+     * J(n-1) = (2n / x) J(n) - J(n+1), downwards from where J is as good as nothing, made right by J0 + 2 J2 + 2 J4 +
+     * ... = 1.
      *
      * @return array{float, float}
      */

@@ -10,11 +10,15 @@ use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Message\Message;
 
 /**
- * Temperature over time in straight steps; after the last step it stays as it was. Times count from the start of a bath.
+ * Temperature over time in straight steps; after the last step it stays as it was. Times count from the start of a
+ * bath.
  */
 final readonly class TemperatureHistory
 {
-    /** @param  non-empty-list<array{float, Celsius}>  $steps  seconds at which each temperature begins, ascending, the first 0 */
+    /**
+     * @param  non-empty-list<array{float, Celsius}>  $steps  seconds at which each temperature begins, ascending, the
+     *     first 0
+     */
     private function __construct(private array $steps) {}
 
     public static function constant(Celsius $temperature): self
@@ -112,7 +116,8 @@ final readonly class TemperatureHistory
     }
 
     /**
-     * Reads "celsius", a number, or "temperature", a list of {hours, celsius} spans; room temperature when neither is given.
+     * Reads "celsius", a number, or "temperature", a list of {hours, celsius} spans; room temperature when neither is
+     * given.
      *
      * @throws InvalidField
      */

@@ -9,15 +9,17 @@ use Illuminate\Support\Str;
 use Tempesal\Core\Method\Method;
 
 /*
- * "Is the salt enough?" has one answer on the bench, beside a formula, on a batch's page, in a computed document, and in
- * whatever asks backwards: for every method and every food with a floor of its own, at the floor, 0.1 % below and 0.1 % above.
+ * "Is the salt enough?" has one answer on the bench, beside a formula, on a batch's page, in a computed document, and
+ * in whatever asks backwards: for every method and every food with a floor of its own, at the floor, 0.1 % below and
+ * 0.1 % above.
  *
- * The least salt is worked out here by hand, for 600 g of the food, from the floors that this trade goes by (common practice,
- * no source; kraut from published recipes, about 2.4 % of the vegetable).
+ * The least salt is worked out here by hand, for 600 g of the food, from the floors that this trade goes by
+ * (common practice, no source; kraut from published recipes, about 2.4 % of the vegetable).
  */
 
 /**
- * Every method with its 600 g of food: what goes with it, what its share is of, and the least share where the food asks for 3 % of the water.
+ * Every method with its 600 g of food: what goes with it, what its share is of, and the least share where the food asks
+ * for 3 % of the water.
  *
  * @return array<string, array{of: float, least: float, water?: int, brine?: int, paste?: int}>
  */
@@ -191,9 +193,9 @@ function floorSeed(): int
 }
 
 /**
- * The least grams of salt for foods in grams, from the sentences of the trade: the method's least on its own basis; the strictest
- * food that is a tenth or more of the solids, of the water where it is poured, half of that of everything otherwise; and 1 % of
- * everything wherever something ferments in brine.
+ * The least grams of salt for foods in grams, from the sentences of the trade: the method's least on its own basis; the
+ * strictest food that is a tenth or more of the solids, of the water where it is poured, half of that of everything
+ * otherwise; and 1 % of everything wherever something ferments in brine.
  *
  * @param  array<string, float>  $grams  of each food
  * @param  array<string, float>  $floors  of the water, of each food

@@ -338,7 +338,8 @@ it('looks at a pasted recipe with the kitchen\'s own foods', function (): void {
     ])->assertCreated();
     $candidate = $this->postJson('/api/formulas/preview', [
         'text' =>
-            "Herby carrots:\n2 lb carrots\n1 quart water\n2 tbsp pickling salt\n10 g grandfathers pickling herbs\n1 tbsp kosher salt",
+            "Herby carrots:\n2 lb carrots\n1 quart water\n2 tbsp pickling salt\n" .
+            "10 g grandfathers pickling herbs\n1 tbsp kosher salt",
     ])
         ->assertOk()
         ->json('candidates.0');

@@ -14,8 +14,9 @@ use Tests\Support\Templates;
 use Tests\TestCase;
 
 /*
- * Requests that no screen sends: each begins as one that succeeds and is then bent somewhere. Whatever comes, the answer is one
- * of the contract, comes soon, and a refusal changes no row. The seed is printed with a failure; TEMPESAL_SEED sets it.
+ * Requests that no screen sends: each begins as one that succeeds and is then bent somewhere. Whatever comes, the
+ * answer is one of the contract, comes soon, and a refusal changes no row. The seed is printed with a failure;
+ * TEMPESAL_SEED sets it.
  */
 
 const FUZZ_PARTS = 4;

@@ -666,7 +666,9 @@ it('goes out and comes in again to the last digit, makes formulas plain, and kee
     expect($bare($again))->toEqualCanonicalizing($bare($json['rows']));
 
     $bad =
-        "date,person,name,sodium_mg\n2026-11-20,Ada,Bread,200\n2026-11-31,Ada,Bread,200\n2026-11-20,Zed,Bread,200\n2026-11-20,Bo,Bread,much\n2026-11-20,Bo,,5\n2026-11-20,Bo\n\n2026-11-20,bo,Bread,5";
+        "date,person,name,sodium_mg\n2026-11-20,Ada,Bread,200\n2026-11-31,Ada,Bread,200\n" .
+        "2026-11-20,Zed,Bread,200\n2026-11-20,Bo,Bread,much\n2026-11-20,Bo,,5\n2026-11-20,Bo\n\n" .
+        '2026-11-20,bo,Bread,5';
     $read = $this->postJson('/api/intake/preview', ['text' => $bad])->json();
     expect(array_column($read['complaints'], 'line'))
         ->toBe([3, 4, 5, 6, 7])
@@ -674,7 +676,8 @@ it('goes out and comes in again to the last digit, makes formulas plain, and kee
         ->toBe([2, 9]);
     $odd = $this->postJson('/api/intake/preview', [
         'text' =>
-            "\u{FEFF}Date;x,PERSON,name,sodium_mg,instead_of,date\r\n1,Ada,\"two\nlines\",5,Noon evening,2026-11-20\r\n1,Ada,Bread,5,tea,2026-11-20\r\n",
+            "\u{FEFF}Date;x,PERSON,name,sodium_mg,instead_of,date\r\n1,Ada,\"two\n" .
+            "lines\",5,Noon evening,2026-11-20\r\n1,Ada,Bread,5,tea,2026-11-20\r\n",
     ])->json();
     expect($odd['rows'])
         ->toHaveCount(1)

@@ -5,8 +5,9 @@ declare(strict_types=1);
 use Smalot\PdfParser\Parser;
 
 /*
- * What is written for the reader outside the screens, in a made-up language of accented letters (tests/Language/made-up.mjs):
- * a plain word in it is one that somebody in the kitchen wrote, or one that is not from the catalogue.
+ * What is written for the reader outside the screens, in a made-up language of accented letters
+ * (tests/Language/made-up.mjs): a plain word in it is one that somebody in the kitchen wrote, or one that is not from
+ * the catalogue.
  */
 
 beforeEach(function (): void {

@@ -6,7 +6,8 @@ use App\Labels\QrCode;
 use Symfony\Component\Process\Process;
 
 it('draws codes that a reader of others reads back, of every size', function (): void {
-    // As long as an address may be: the longest of each version at correction level M, and one letter more (ISO/IEC 18004, table 7; from memory).
+    // As long as an address may be: the longest of each version at correction level M, and one letter more
+    // (ISO/IEC 18004, table 7; from memory).
     $lengths = [1, 14, 15, 26, 27, 42, 43, 62, 63, 84, 85, 106, 107, 122, 123, 152, 153, 180, 181, 213];
     $texts = array_map(
         fn(int $length): string => substr(

@@ -11,8 +11,9 @@ use App\Models\Person;
 use Carbon\CarbonImmutable;
 
 /*
- * Every figure that the API and the doors answered for a whole kitchen before sentences moved into the catalogue and names
- * changed. Words may change, keys may be renamed (RENAMED), figures never: kitchen-1.answers.json.gz is not written again.
+ * Every figure that the API and the doors answered for a whole kitchen before sentences moved into the catalogue and
+ * names changed. Words may change, keys may be renamed (RENAMED), figures never: kitchen-1.answers.json.gz is not
+ * written again.
  */
 const ANSWERS = __DIR__ . '/../fixtures/kitchen-1.answers.json.gz';
 

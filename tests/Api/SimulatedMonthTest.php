@@ -12,9 +12,9 @@ use Random\Randomizer;
 use Tempesal\Core\Ledger\Account;
 
 /*
- * Four weeks in an invented kitchen, day by day through the API: jars are started, feed each other, lose and gain brine,
- * are read, are eaten from by two people, and some of it is taken back. A tally kept apart from the application must agree
- * with what every day says, and no sodium may be lost between all the jars.
+ * Four weeks in an invented kitchen, day by day through the API: jars are started, feed each other, lose and gain
+ * brine, are read, are eaten from by two people, and some of it is taken back. A tally kept apart from the application
+ * must agree with what every day says, and no sodium may be lost between all the jars.
  */
 final class MonthTally
 {

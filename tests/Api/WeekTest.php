@@ -10,7 +10,8 @@ use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 
 /*
- * A week's plan through its addresses: steps that can be undone, the planner, what is eaten of it, and what comes round.
+ * A week's plan through its addresses: steps that can be undone, the planner, what is eaten of it, and what comes
+ * round.
  */
 
 beforeEach(function (): void {

@@ -10,8 +10,8 @@ use Tests\Support\Contract;
 use Tests\Support\Templates;
 
 /*
- * What is written is written once: the same request again is answered as before, another one under its key is refused with what
- * was written, and what is refused leaves nothing behind.
+ * What is written is written once: the same request again is answered as before, another one under its key is refused
+ * with what was written, and what is refused leaves nothing behind.
  */
 
 beforeEach(function (): void {

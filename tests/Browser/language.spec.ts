@@ -3,14 +3,14 @@ import { allViews } from './addresses';
 import { csrf } from './kitchen';
 
 /*
- * The whole application in a made-up language (tests/Language/made-up.mjs): its letters carry accents, so that a plain word
- * on the screen is either what somebody in the kitchen wrote or a word that is not from the catalogue. It is a third longer
- * than English, so that a row that is too narrow for German or Finnish breaks here first.
+ * The whole application in a made-up language (tests/Language/made-up.mjs): its letters carry accents, so that a plain
+ * word on the screen is either what somebody in the kitchen wrote or a word that is not from the catalogue. It is a
+ * third longer than English, so that a row that is too narrow for German or Finnish breaks here first.
  */
 
 /**
- * Fields of the API in which people write their own words; any other text comes as a code. A list of allergens is repeated
- * by its ids in what the component library keeps for readers of the screen, so that those are let through.
+ * Fields of the API in which people write their own words; any other text comes as a code. A list of allergens is
+ * repeated by its ids in what the component library keeps for readers of the screen, so that those are let through.
  */
 const OWN_WORDS = new Set([
   ...[
@@ -36,7 +36,10 @@ const WRITTEN_BY_RULE =
   'Mon Tue Wed Thu Fri Sat Sun Monday Tuesday Wednesday Thursday Friday Saturday Sunday Jan Feb Mar Apr May Jun Jul Aug Sep ' +
   'Oct Nov Dec January February March April June July August September October November December Sept CSV PDF JSON SVG PNG UTC';
 
-/** The name of the application, and what the component library says of an arrow or a cross in a field, which no property changes. */
+/**
+ * The name of the application, and what the component library says of an arrow or a cross in a field, which no property
+ * changes.
+ */
 const SAID_ANYWAY = new Set(['Tempesal', 'Increase Value', 'Decrease Value', 'Clear']);
 
 function words(of: unknown, isOwn: boolean, into: Set<string>): void {

@@ -139,8 +139,8 @@ test('a spooned kraut, split over two jars from one bowl', async ({ page, cook }
   await expect(page.getByRole('heading', { name: 'Two krauts, jar 2' })).toBeVisible();
   const second = await batchShowsTheCore(page);
   const whole = (batch: Batch): number => batch.phases.reduce((sum, { sodiumMg }) => sum + sodiumMg, 0);
-  // 600 g of cabbage at 18 mg per 100 g (USDA FoodData Central, cabbage, raw; from memory), and salt of which 0.393372 is
-  // sodium (IUPAC atomic weights). Sea salt is up to 3 % moisture and other salts: common practice, no source.
+  // 600 g of cabbage at 18 mg per 100 g (USDA FoodData Central, cabbage, raw; from memory), and salt of which 0.393372
+  // is sodium (IUPAC atomic weights). Sea salt is up to 3 % moisture and other salts: common practice, no source.
   const pure = answer.saltGrams * 393.372 + 108;
   expect((whole(first) + whole(second)) / pure).toBeGreaterThan(0.96);
   expect((whole(first) + whole(second)) / pure).toBeLessThanOrEqual(1.001);

@@ -11,8 +11,8 @@ use Tempesal\Core\Message\Listed;
 use Tempesal\Core\Message\Message;
 
 /*
- * The catalogue: every sentence that anybody sees, once, in messages/, and used; the same words whether PHP's intl or the
- * screens' library fills them.
+ * The catalogue: every sentence that anybody sees, once, in messages/, and used; the same words whether PHP's intl or
+ * the screens' library fills them.
  */
 
 /** @return array<string, string> */
@@ -145,7 +145,9 @@ it('says the same by PHP and on the screens, in any locale', function (string $l
 
 it('keeps to plain words', function (): void {
     $old =
-        '/\b(reckon\w*|meanwhile|anew|thereof|falls due|counts as nothing|is in hand|take back|goes by what|put it right|write it down|bring in|let it be|leave it be|keep it\b(?! (?:below|cold|cool|in the)))|!|\p{Extended_Pictographic}/iu';
+        '/\b(reckon\w*|meanwhile|anew|thereof|falls due|counts as nothing|is in hand|take back|' .
+        'goes by what|put it right|write it down|bring in|let it be|leave it be|keep it\b(?! (?:below|' .
+        'cold|cool|in the)))|!|\p{Extended_Pictographic}/iu';
     foreach (patterns() as $code => $pattern) {
         expect(preg_match($old, $pattern))->toBe(0, "{$code}: {$pattern}");
     }

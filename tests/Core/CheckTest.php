@@ -341,7 +341,8 @@ it('asks for the stricter thing exactly where its line is passed', function (
     };
     expect($verdict($below))->toBe($mild)->and($verdict($above))->toBe($strict);
 })->with(function (): array {
-    // Two hours are the public line for food out of the fridge (USDA Food Safety and Inspection Service; from memory); the others are common practice, no source.
+    // Two hours are the public line for food out of the fridge (USDA Food Safety and Inspection Service; from memory);
+    // the others are common practice, no source.
     $egg = [...SAUCE, 'day' => 0, 'hazards' => new Hazards(hasEgg: true)];
     $puree = [...SAUCE, 'hazards' => new Hazards(isLowAcidPuree: true), 'warmHours' => 25.0];
 

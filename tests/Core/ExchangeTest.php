@@ -76,7 +76,8 @@ it('asks the cook where it does not know, and drops nothing', function (string $
 
 it('begins a formula from a pasted recipe', function (): void {
     [$candidate] = looked(
-        "Grandmother's carrots:\n\nIngredients\n* 2 lb carrots\n* 4 cups water\n* 2 tbsp pickling salt\n* 3 cloves garlic\n* a handful of love\n\nMethod\n1. Cut the carrots.\n2. Pour the brine over.\n",
+        "Grandmother's carrots:\n\nIngredients\n* 2 lb carrots\n* 4 cups water\n* 2 tbsp pickling salt\n" .
+            "* 3 cloves garlic\n* a handful of love\n\nMethod\n1. Cut the carrots.\n2. Pour the brine over.\n",
     );
     $formula = Formula::read($candidate['document'], FoodTable::pantry());
     expect($formula->name)

@@ -183,7 +183,8 @@ it('mixes the volume of brine that was fixed', function (): void {
             'brine' => Millilitres::of(500),
         ]),
     );
-    // 5 g of salt to 100 g of water make a brine of 4.76 %, of 1.0323 g/ml at 20 °C (CRC Handbook, concentrative properties; from memory).
+    // 5 g of salt to 100 g of water make a brine of 4.76 %, of 1.0323 g/ml at 20 °C
+    // (CRC Handbook, concentrative properties; from memory).
     expect($solution->brine()->value)
         ->toEqualWithDelta(500, 0.5)
         ->and($solution->work->water->value)

@@ -6,8 +6,8 @@ use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Method;
 
 /*
- * What a method usually is, what a food needs at least, how long something keeps, what a place and a way of serving are called:
- * each is said in one file, of the core, the application and the screens together.
+ * What a method usually is, what a food needs at least, how long something keeps, what a place and a way of serving are
+ * called: each is said in one file, of the core, the application and the screens together.
  */
 
 /** @return array<string, string> files by path, without what is generated and without the invented kitchen */

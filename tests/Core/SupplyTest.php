@@ -97,7 +97,8 @@ it('starts a batch on the last day that will do', function (): void {
 });
 
 it('leaves the smallest gap where one jar has to do, and says why', function (): void {
-    // Ten days to make, ten to eat, one jar: ten days in twenty without. Reckoned by hand: days 10-19, 30-39 and 50-55 are fed.
+    // Ten days to make, ten to eat, one jar: ten days in twenty without. Reckoned by hand: days 10-19, 30-39 and 50-55
+    // are fed.
     $kind = kindOf('kraut', 60.0, 10, ['quart' => 600.0], 56);
     $forecast = RestockPlanner::plan(new RestockProblem(56, [$kind], quarts(1), []));
     expect($forecast->gapDays())->toBe(30);
@@ -154,8 +155,8 @@ it('answers with nothing to do, no jars, and a kitchen full of kinds, at once', 
 });
 
 /**
- * The fewest days without of all ways to start batches of full jars, tried one after the other. It shares no code with the
- * planner: its own way of eating, and every day as a start.
+ * The fewest days without of all ways to start batches of full jars, tried one after the other. It shares no code with
+ * the planner: its own way of eating, and every day as a start.
  *
  * @param  list<Product>  $kinds
  * @param  list<array{int, int, int}>  $made  kind, jar, start
@@ -190,7 +191,8 @@ function fewestWithout(array $kinds, int $jars, int $days, float $full, array $m
 /**
  * @param  list<Product>  $kinds
  * @param  list<array{int, int, int}>  $made
- * @return array{int, array<int, int>} days without, and the day from which each jar is free; a jar that is not emptied never is
+ * @return array{int, array<int, int>} days without, and the day from which each jar is free; a jar that is not emptied
+ *     never is
  */
 function eatAll(array $kinds, int $days, float $full, array $made): array
 {
@@ -254,10 +256,11 @@ it('leaves no more days without than the best of all ways tried one by one', fun
 })->with(range(1, 60));
 
 /**
- * A household of two over eight weeks, day by day: each week the planner says who eats what, each day the batches that are to
- * be started are started, and now and then someone leaves a serving out or takes more.
+ * A household of two over eight weeks, day by day: each week the planner says who eats what, each day the batches that
+ * are to be started are started, and now and then someone leaves a serving out or takes more.
  *
- * @return array{missed: list<int>, starts: int, outlook: StockForecast} days on which someone was to have something live and had not
+ * @return array{missed: list<int>, starts: int, outlook: StockForecast} days on which someone was to have something
+ *     live and had not
  */
 function eightWeeks(int $jars, int $seed, int $served = 600): array
 {
@@ -348,7 +351,8 @@ function eightWeeks(int $jars, int $seed, int $served = 600): array
             if ($assignment->day !== $today % 7) {
                 continue;
             }
-            // Now and then someone leaves a serving out, or takes more; where the jar is empty, another that is ready will do.
+            // Now and then someone leaves a serving out, or takes more; where the jar is empty, another that is ready
+            // will do.
             $mood = mt_rand(1, 20);
             $meant = $plan->problem->options[$assignment->option]->id;
             usort(

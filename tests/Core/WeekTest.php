@@ -24,12 +24,15 @@ use Tempesal\Core\Salt\SaltDose;
 use Tests\Support\Kitchen;
 
 /*
- * A week before the cook: what it comes to, what does not go together, what would help, and what the planner makes of it.
+ * A week before the cook: what it comes to, what does not go together, what would help, and what the planner makes of
+ * it.
  */
 
 const WEEK_DATES = ['2026-11-23', '2026-11-24', '2026-11-25', '2026-11-26', '2026-11-27', '2026-11-28', '2026-11-29'];
 
-/** Carrot and brine, a quarter of the salt in 100 g of each: even, so that a serving's sodium can be reckoned by hand. */
+/**
+ * Carrot and brine, a quarter of the salt in 100 g of each: even, so that a serving's sodium can be reckoned by hand.
+ */
 function evenState(float $saltG): BatchState
 {
     return (new Ledger([

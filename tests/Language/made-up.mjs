@@ -1,6 +1,7 @@
 /*
- * Writes messages/en-XA: the catalogue in a made-up language, for the tests. Every sentence stands in brackets of its own,
- * its letters carry accents, and it is a third longer. What is seen outside such brackets is not from the catalogue.
+ * Writes messages/en-XA: the catalogue in a made-up language, for the tests. Every sentence stands in brackets of its
+ * own, its letters carry accents, and it is a third longer. What is seen outside such brackets is not from the
+ * catalogue.
  */
 import { parse, TYPE } from '@formatjs/icu-messageformat-parser';
 import { printAST } from '@formatjs/icu-messageformat-parser/printer.js';

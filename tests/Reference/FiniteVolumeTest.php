@@ -7,8 +7,8 @@ use Tempesal\Core\Uptake\UptakeSeries;
 
 /*
  * The same physics by another road: the piece cut into thin shells, salt passed from shell to shell in small steps of
- * time, the bath losing what the piece takes up. Crank and Nicolson's scheme, which is unconditionally stable; nothing of
- * the series' analysis goes into it.
+ * time, the bath losing what the piece takes up. Crank and Nicolson's scheme, which is unconditionally stable; nothing
+ * of the series' analysis goes into it.
  */
 function shells(PieceForm $form, float $fourier, float $alpha, int $count = 160, int $steps = 1200): float
 {

@@ -9,8 +9,8 @@ use Tempesal\Core\Plan\PlanningProblem;
 use Tempesal\Core\Plan\Planner;
 
 /*
- * Weeks that a general solver has planned to the proven optimum: coinor-cbc, the smaller ones glpsol as well, by the model
- * that tests/Reference/data/plan.py writes out. The planner is held against its objectives.
+ * Weeks that a general solver has planned to the proven optimum: coinor-cbc, the smaller ones glpsol as well, by the
+ * model that tests/Reference/data/plan.py writes out. The planner is held against its objectives.
  */
 
 /** @return list<array{optimum: float, short: int, week: array<string, mixed>}> */

@@ -33,7 +33,8 @@ it('comes out where the composition tables are', function (string $example, floa
 })->with([['dry-salting', 661], ['kimchi-dry-salted', 498], ['kimchi-soaked', 498], ['cultured-condiment', 907]]);
 
 it('comes out where fermented dill pickles are', function (): void {
-    // USDA Complete Guide to Home Canning, dill pickles, from memory: 1/2 cup salt and 1/4 cup vinegar in 8 cups water for 4 lb of 4-inch cucumbers.
+    // USDA Complete Guide to Home Canning, dill pickles, from memory: 1/2 cup salt and 1/4 cup vinegar in 8 cups water
+    // for 4 lb of 4-inch cucumbers.
     $salt = SaltDose::spooned(Kitchen::salt('pickling'), KitchenAmount::parse('1/2 cup')->millilitres())->grams()
         ->value;
     $answer = ComputeBatch::compute(
@@ -67,7 +68,8 @@ it('comes out where fermented dill pickles are', function (): void {
         ->toBeLessThan(2.5 * 809);
 });
 
-// Common practice, no source: a head of napa soaked in half a cup of rock salt to eight cups of water keeps 2 to 3 % in the leaf after rinsing.
+// Common practice, no source: a head of napa soaked in half a cup of rock salt to eight cups of water keeps 2 to 3 % in
+// the leaf after rinsing.
 it('leaves 2 to 3 % of salt in a rinsed kimchi leaf', function (): void {
     $states = ComputeBatch::compute(file_get_contents(__DIR__ . '/../../docs/formats/examples/kimchi-soaked.json'))[
         'batches'
@@ -88,7 +90,8 @@ it('takes about half of a poured brine', function (): void {
         ->toBeLessThan(0.6);
 });
 
-// Published kraut, 3 tbsp pickling salt to 5 lb (USDA Complete Guide to Home Canning, from memory): 2.4 % of the cabbage, 2.3 % of everything.
+// Published kraut, 3 tbsp pickling salt to 5 lb (USDA Complete Guide to Home Canning, from memory): 2.4 % of the
+// cabbage, 2.3 % of everything.
 it('knows the published kraut on every basis', function (): void {
     $salt = SaltDose::spooned(Kitchen::salt('pickling'), KitchenAmount::parse('3 tbsp')->millilitres())->grams();
     $contents = new JarContents($salt, KitchenAmount::parse('5 lb')->grams(), Grams::zero(), Grams::zero());
@@ -98,8 +101,8 @@ it('knows the published kraut on every basis', function (): void {
         ->toEqualWithDelta(0.0245, 0.0005);
 });
 
-// USDA Complete Guide to Home Canning and National Center for Home Food Preservation, from memory: kraut takes 3-4 weeks
-// at 70-75 F and 5-6 weeks at 60-65 F. Middle to middle that is 5.5 / 3.5 weeks over 5.6 degrees Celsius.
+// USDA Complete Guide to Home Canning and National Center for Home Food Preservation, from memory: kraut takes 3-4
+// weeks at 70-75 F and 5-6 weeks at 60-65 F. Middle to middle that is 5.5 / 3.5 weeks over 5.6 degrees Celsius.
 it('ripens kraut in the published times', function (): void {
     $fahrenheit = fn(float $f): Celsius => Celsius::of(($f - 32) / 1.8);
     $weeks = 3.5 * Ripening::factor($fahrenheit(72.5));

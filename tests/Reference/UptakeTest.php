@@ -18,7 +18,8 @@ it('agrees with the check values', function (PieceForm $form, float $fourier, fl
     [PieceForm::Sphere, 0.3, 2.0, 0.98817],
 ]);
 
-// Inversion of the Laplace transform by scipy, tests/Reference/data/uptake.py: 288 points from Fo 1e-6 to 10, alpha 0.05 to 1e6.
+// Inversion of the Laplace transform by scipy, tests/Reference/data/uptake.py: 288 points from Fo 1e-6 to 10, alpha
+// 0.05 to 1e6.
 it('agrees with the Laplace transform wherever salt can be on its way', function (): void {
     $rows = array_slice(file(__DIR__ . '/data/uptake.csv', FILE_IGNORE_NEW_LINES), 1);
     expect(count($rows))->toBeGreaterThanOrEqual(200);

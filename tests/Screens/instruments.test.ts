@@ -126,7 +126,8 @@ describe('a simulated pH meter', () => {
   });
 
   it('knows the slope of Nernst and what the buffers have', () => {
-    // 59.16 mV for a step of pH at 25 °C; phthalate 4.01 and phosphate 6.86 at 25 °C, phosphate 6.88 at 20 °C (from memory).
+    // 59.16 mV for a step of pH at 25 °C; phthalate 4.01 and phosphate 6.86 at 25 °C, phosphate 6.88 at 20 °C
+    // (from memory).
     expect(nernst(25)).toBeCloseTo(59.16, 2);
     expect(bufferPh('acid', 25)).toBeCloseTo(4.006, 3);
     expect(bufferPh('neutral', 25)).toBeCloseTo(6.865, 3);

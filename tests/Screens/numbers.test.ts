@@ -45,13 +45,26 @@ describe('a number as a cook types it', () => {
     expect(readNumber(typed, locale)).toBeCloseTo(value, 9);
   });
 
-  test.each(['', '-', 'abc', '1 1', '1.2.3', '1,2,3', '1/0', '10 d', '90 min', '38 F', '1-2', '1e3', '1,25.5', '.', '1..2'])(
-    '"%s" is none',
-    (typed) => {
-      expect(readNumber(typed, 'en-GB')).toBeNull();
-      expect(readNumber(typed, 'de-DE')).toBeNull();
-    },
-  );
+  test.each([
+    '',
+    '-',
+    'abc',
+    '1 1',
+    '1.2.3',
+    '1,2,3',
+    '1/0',
+    '10 d',
+    '90 min',
+    '38 F',
+    '1-2',
+    '1e3',
+    '1,25.5',
+    '.',
+    '1..2',
+  ])('"%s" is none', (typed) => {
+    expect(readNumber(typed, 'en-GB')).toBeNull();
+    expect(readNumber(typed, 'de-DE')).toBeNull();
+  });
 
   test('what a locale writes is read back', () => {
     let seed = 20261127;

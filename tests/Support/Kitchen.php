@@ -84,7 +84,10 @@ final class Kitchen
         ]);
     }
 
-    /** 1000 g of cabbage with 22.5 g of salt, or two and a half spoons of the flaky one, a fifth of its weight drawn as juice. */
+    /**
+     * 1000 g of cabbage with 22.5 g of salt, or two and a half spoons of the flaky one, a fifth of its weight drawn as
+     * juice.
+     */
     public static function kraut(bool $spooned = false): Ledger
     {
         return new Ledger([

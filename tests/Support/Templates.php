@@ -15,8 +15,8 @@ use Illuminate\Support\Str;
 use Tests\TestCase;
 
 /**
- * For every operation of the contract a request that succeeds, in a small kitchen of its own: two jars going, one from a shop,
- * a formula, plans, notes. Whatever a request uses up is made for it first.
+ * For every operation of the contract a request that succeeds, in a small kitchen of its own: two jars going, one from
+ * a shop, a formula, plans, notes. Whatever a request uses up is made for it first.
  *
  * @phpstan-type Request array{path: string, body?: mixed, files?: array<string, string>, cook?: User}
  */

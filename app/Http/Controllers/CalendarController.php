@@ -63,7 +63,9 @@ final readonly class CalendarController
         );
     }
 
-    /** What a calendar fetches that knows the address and nothing else; the address can name the language (?locale=). */
+    /**
+     * What a calendar fetches that knows the address and nothing else; the address can name the language (?locale=).
+     */
     public function feed(Request $request, string $secret): Response
     {
         $link = CalendarLink::query()

@@ -18,9 +18,9 @@ use Tempesal\Core\Message\Message;
 use Throwable;
 
 /**
- * A change that comes with a key, in the header Idempotency-Key or as "requestKey" in its body, is made once. The same request
- * again is answered as the first was; another one with the same key is refused with what was written. What is refused for any
- * reason leaves no key behind, and no trace.
+ * A change that comes with a key, in the header Idempotency-Key or as "requestKey" in its body, is made once. The same
+ * request again is answered as the first was; another one with the same key is refused with what was written. What is
+ * refused for any reason leaves no key behind, and no trace.
  */
 final readonly class ApplyIdempotencyKey
 {

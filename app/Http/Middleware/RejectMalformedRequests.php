@@ -11,8 +11,8 @@ use Symfony\Component\HttpKernel\Exception\HttpException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /**
- * Refuses, before anything of it is read, what no screen sends: an address with bytes that no address has, a body that is larger
- * than any change of a kitchen, a value that stands deeper than any document.
+ * Refuses, before anything of it is read, what no screen sends: an address with bytes that no address has, a body that
+ * is larger than any change of a kitchen, a value that stands deeper than any document.
  */
 final class RejectMalformedRequests
 {

@@ -65,7 +65,10 @@ final class CreateHouseholdRequest extends FormRequest
     /** @return list<Eater> */
     public function eaters(): array
     {
-        /** @var list<array{name: string, preset?: string|null, targetMg?: int|string|null, restOfDietMg: int|string}> $people */
+        /**
+         * @var list<array{name: string, preset?: string|null, targetMg?: int|string|null,
+         *     restOfDietMg: int|string}> $people
+         */
         $people = $this->validated('people');
 
         return array_map(static function (array $person): array {

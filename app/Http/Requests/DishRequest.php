@@ -61,7 +61,9 @@ final class DishRequest extends FormRequest
     {
         $dish = $this->dish();
         $portions = [];
-        /** @var non-empty-list<array{personId: string, amount?: string|null, share?: float|numeric-string|null}> $given */
+        /**
+         * @var non-empty-list<array{personId: string, amount?: string|null, share?: float|numeric-string|null}> $given
+         */
         $given = $this->validated('portions');
         foreach ($given as $i => $one) {
             $grams =

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 /**
- * A change of something that is there: it names the version that the cook had open and sends only what changed. Lists come as
- * what was added and what was removed. What was not sent stays as it is.
+ * A change of something that is there: it names the version that the cook had open and sends only what changed. Lists
+ * come as what was added and what was removed. What was not sent stays as it is.
  */
 trait PartialUpdate
 {

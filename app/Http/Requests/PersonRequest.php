@@ -91,7 +91,10 @@ final class PersonRequest extends FormRequest
         ];
     }
 
-    /** @return array{target_sodium_mg: int, target_source: string, rest: array<int, array<string, int>>} what their days are held against */
+    /**
+     * @return array{target_sodium_mg: int, target_source: string, rest: array<int, array<string, int>>} what their days
+     *     are held against
+     */
     public function figures(): array
     {
         $preset = TargetPreset::tryFrom($this->string('preset')->value());

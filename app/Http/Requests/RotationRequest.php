@@ -51,13 +51,16 @@ final class RotationRequest extends FormRequest
         ];
     }
 
-    /** @return list<array{id: string|null, name: string, formula_id: string|null, likenesses: list<string>, weekdays: list<int>, times_a_week: float, months: list<int>}> */
+    /**
+     * @return list<array{id: string|null, name: string, formula_id: string|null, likenesses: list<string>,
+     *     weekdays: list<int>, times_a_week: float, months: list<int>}>
+     */
     public function lines(): array
     {
         /**
-         * @var list<array{
-         *     id?: string|null, name: string, formulaId?: string|null, likenesses: list<string>,
-         *     weekdays: list<int|numeric-string>, timesAWeek: int|float|numeric-string, months: list<int|numeric-string>
+         * @var list<array{ id?: string|null, name: string, formulaId?: string|null, likenesses: list<string>,
+         *     weekdays: list<int|numeric-string>, timesAWeek: int|float|numeric-string,
+         *     months: list<int|numeric-string>
          * }> $lines
          */
         $lines = $this->validated('lines');

@@ -25,7 +25,8 @@ final readonly class Measured implements Resolvable
 {
     /**
      * @param  Band  $value  in the reading's own unit, with what the instrument can be off
-     * @param  bool|null  $atRest  whether pieces and brine are even, so that one speaks for both; null: as the prediction says
+     * @param  bool|null  $atRest  whether pieces and brine are even, so that one speaks for both; null: as the
+     *     prediction says
      * @param  bool  $movesWater  whether a weight other than predicted means juice that is in the brine
      */
     public function __construct(

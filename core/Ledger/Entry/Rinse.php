@@ -17,7 +17,8 @@ use Tempesal\Core\Measure\Composition;
 use Tempesal\Core\Uptake\Piece;
 
 /**
- * All the pieces go under running water: salt leaves them into an unlimited fresh bath, and the film becomes fresh water.
+ * All the pieces go under running water: salt leaves them into an unlimited fresh bath, and the film becomes fresh
+ * water.
  */
 final readonly class Rinse implements Entry
 {

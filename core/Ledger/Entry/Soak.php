@@ -32,7 +32,8 @@ final readonly class Soak implements Entry
      * @param  Seconds|null  $duration  null: from now on, or with $even until salt is even
      * @param  Piece|null  $piece  null: the pieces that are in the jar, as they are usually cut
      * @param  string  $word  how the cook would call it: one of WORDS
-     * @param  string|null  $room  where it stands, so that the temperatures known of that room can take the place of the supposed one
+     * @param  string|null  $room  where it stands, so that the temperatures known of that room can take the place of
+     *     the supposed one
      */
     private function __construct(
         public ?Seconds $duration,

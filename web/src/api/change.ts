@@ -43,8 +43,8 @@ export const changes = new Map<string, Change<never[], never, unknown>>();
 const intentions = new Intentions(window.sessionStorage);
 
 /**
- * Sends a change. The key stays until it is answered; without an answer the next try carries the same one. Where the key has
- * written something else already, the cook decides.
+ * Sends a change. The key stays until it is answered; without an answer the next try carries the same one. Where the
+ * key has written something else already, the cook decides.
  */
 export async function perform<Params extends unknown[], Input, Output>(
   change: Change<Params, Input, Output>,
@@ -80,7 +80,9 @@ export async function perform<Params extends unknown[], Input, Output>(
   }
 }
 
-/** A hook that makes a change; every change of the application is defined by this. What it is about is asked for again. */
+/**
+ * A hook that makes a change; every change of the application is defined by this. What it is about is asked for again.
+ */
 export function defineChange<Input, Output, Params extends unknown[] = []>(
   name: string,
   about: About,

@@ -60,8 +60,9 @@ interface Current<Fields> {
 }
 
 /**
- * What is typed about something that is there, or about something new. What is sent names the version that was open and only
- * what changed. Where somebody changed it since, theirs is shown with one's own on top, and is sent once that was seen.
+ * What is typed about something that is there, or about something new. What is sent names the version that was open and
+ * only what changed. Where somebody changed it since, theirs is shown with one's own on top, and is sent once that was
+ * seen.
  */
 export function useEdits<Fields extends object>(now: Current<Fields> | null, blank: Fields) {
   const queries = useQueryClient();

@@ -50,7 +50,9 @@ export class Intentions {
 
 const LETTERS = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
 
-/** A key of its own for each of several requests of one intention; always the same for the same number, from 0 to 1023. */
+/**
+ * A key of its own for each of several requests of one intention; always the same for the same number, from 0 to 1023.
+ */
 export function numbered(key: string, number: number): string {
   const last = [...key.slice(-2)].reduce((sum, letter) => sum * 32 + Math.max(0, LETTERS.indexOf(letter)), 0);
   const moved = (last + number) % 1024;

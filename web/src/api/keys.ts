@@ -1,8 +1,8 @@
 import type { QueryClient, QueryKey } from '@tanstack/react-query';
 
 /**
- * What each question is kept under. The first word says what it is about; a change asks for all questions again that are about
- * something it touches.
+ * What each question is kept under. The first word says what it is about; a change asks for all questions again that
+ * are about something it touches.
  */
 export const keys = {
   session: () => ['session'],
@@ -53,7 +53,10 @@ const plate: readonly Plate[] = ['days', 'intake', 'other-foods', 'weeks', 'rota
 
 /** What a change can be about, with all that is computed from it. */
 const touched = {
-  /** A jar and its life, with what was eaten of it. The kitchen knows which jars are free, the bench whose brine can be used. */
+  /**
+   * A jar and its life, with what was eaten of it. The kitchen knows which jars are free, the bench whose brine can be
+   * used.
+   */
   ledger: [...shelf, ...plate, 'kitchen', 'bench', 'formulas'],
   /** Other food, which is in no jar. */
   intake: plate,

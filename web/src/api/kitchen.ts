@@ -11,8 +11,8 @@ import {
 import { defineChange, keyed } from './change';
 
 /*
- * What the kitchen owns and who eats there. Each is added whole or changed by what changed of it; each answer is the kitchen as
- * it then is.
+ * What the kitchen owns and who eats there. Each is added whole or changed by what changed of it; each answer is the
+ * kitchen as it then is.
  */
 
 export const useChangeHousehold = defineChange(

@@ -7,7 +7,9 @@ import { useChores } from '../api/tending';
 
 const JUST_NOW_MS = 5_000;
 
-/** How many jars ask for something; what falls due while the application is open is called out, but not in quiet hours. */
+/**
+ * How many jars ask for something; what falls due while the application is open is called out, but not in quiet hours.
+ */
 export function DueBadge() {
   const { notification } = App.useApp();
   const navigate = useNavigate();

@@ -20,10 +20,11 @@ const FRACTIONS: Record<string, string> = {
 };
 
 /**
- * A number as a cook types it: decimals after a comma or a point, thousands apart, "1 1/2" and "½"; null for anything else.
+ * A number as a cook types it: decimals after a comma or a point, thousands apart, "1 1/2" and "½"; null for anything
+ * else.
  *
- * One mark with three digits behind it stands for thousands only where the reader's own locale writes them so: "1,250" is
- * 1250 in English and 1.25 in German.
+ * One mark with three digits behind it stands for thousands only where the reader's own locale writes them so: "1,250"
+ * is 1250 in English and 1.25 in German.
  */
 export function readNumber(typed: string, locale = readerLocale()): number | null {
   const text = typed

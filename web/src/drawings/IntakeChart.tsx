@@ -90,8 +90,9 @@ const FLOOR = 40;
 const WIDEST = 90;
 
 /**
- * Days as posts of salt: what they are made of, the target as a line, the end soft as far as it is uncertain, what lies past
- * the target hatched; a ring below a day on which nothing live was eaten. Other days beside them are a dotted line.
+ * Days as posts of salt: what they are made of, the target as a line, the end soft as far as it is uncertain, what lies
+ * past the target hatched; a ring below a day on which nothing live was eaten. Other days beside them are a dotted
+ * line.
  */
 export function IntakeChart({ days, beside, layers = byKind, height = 270 }: Props) {
   const id = useId();

@@ -117,7 +117,9 @@ export function SodiumChart({ moments, now, lines, marks }: Props) {
   );
 }
 
-/** Salt on its way into the food stands far above all that follows: the first hours may leave the picture at its top. */
+/**
+ * Salt on its way into the food stands far above all that follows: the first hours may leave the picture at its top.
+ */
 const SETTLING = 6 * 3_600_000;
 
 function highestOf(line: Line, moments: number[]): number {

@@ -12,8 +12,8 @@ const TOP = 24;
 const NAMES = 150;
 
 /**
- * Jars through the weeks, a lane for each: bubbles while it ferments, a full block while it waits, a wedge that runs down
- * while it is eaten, dashed what is only planned or suggested.
+ * Jars through the weeks, a lane for each: bubbles while it ferments, a full block while it waits, a wedge that runs
+ * down while it is eaten, dashed what is only planned or suggested.
  */
 export function TimelineLanes({ ahead }: { ahead: Timeline }) {
   const id = useId();

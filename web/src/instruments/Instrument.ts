@@ -16,8 +16,8 @@ export interface Reading {
 }
 
 /**
- * Anything in the kitchen that measures. The application asks only this much, so that a device behind a cable or a radio
- * can stand in the place of a simulated one.
+ * Anything in the kitchen that measures. The application asks only this much, so that a device behind a cable or a
+ * radio can stand in the place of a simulated one.
  */
 export interface Instrument {
   readonly measure: Measure;

@@ -167,7 +167,10 @@ export class SimulatedSalinityMeter extends Simulated {
   }
 }
 
-/** pH of the two usual buffers at a temperature: potassium hydrogen phthalate and phosphate (NIST, IUPAC 2002; from memory). */
+/**
+ * pH of the two usual buffers at a temperature: potassium hydrogen phthalate and phosphate
+ * (NIST, IUPAC 2002; from memory).
+ */
 export function bufferPh(name: Buffer, celsius: number): number {
   const table: readonly (readonly [number, number])[] = BUFFERS[name];
   const above = table.findIndex(([at]) => at >= celsius);
@@ -318,7 +321,9 @@ export class SimulatedPhMeter extends Simulated {
   }
 }
 
-/** A stand-in for a room logger: an ordinary day's swing around a mean that the panel sets, an hour between readings. */
+/**
+ * A stand-in for a room logger: an ordinary day's swing around a mean that the panel sets, an hour between readings.
+ */
 export class SimulatedLogger implements Logger {
   readonly name = t('instrument.logger');
   mean = 21;

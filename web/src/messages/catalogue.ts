@@ -17,8 +17,8 @@ function languageOf(wanted: string, folders: string[]): string | undefined {
 }
 
 /**
- * By which days, numbers and lists are written: the reader's own locale, or that of an English reader in their country where
- * there is no catalogue in their language, so that 1.460 mg and 1,460 mg are never mistaken for each other.
+ * By which days, numbers and lists are written: the reader's own locale, or that of an English reader in their country
+ * where there is no catalogue in their language, so that 1.460 mg and 1,460 mg are never mistaken for each other.
  */
 export function localeFor(wanted: string, folders: string[]): string {
   if (languageOf(wanted, folders) !== undefined) {

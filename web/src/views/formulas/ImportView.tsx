@@ -12,7 +12,9 @@ import './ImportView.css';
 
 const MOST_BYTES = 4_000_000;
 
-/** Formulas from elsewhere: pasted text, recipes, Tempesal's own files. Nothing is written before the cook has seen it. */
+/**
+ * Formulas from elsewhere: pasted text, recipes, Tempesal's own files. Nothing is written before the cook has seen it.
+ */
 export function ImportView() {
   const kitchen = useKitchen();
   const preview = usePreviewImport();
