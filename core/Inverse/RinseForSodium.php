@@ -46,28 +46,14 @@ final readonly class RinseForSodium implements InverseQuestion
             : $this->serving
                 ->rinsed(new Rinsing(Seconds::of($seconds), $this->temperature))
                 ->sodiumMg($state, Point::typical());
-        $seconds = TargetSodium::shortest($sodiumAt, $this->sodiumMg, self::LONGEST_S);
-        if ($seconds === null) {
-            $best = $sodiumAt(self::LONGEST_S);
 
-            return new InverseAnswer(
-                null,
-                's',
-                $best,
-                false,
-                Message::of('inverse.rinse_too_long', mg: round($best, 0)),
-            );
-        }
-        if ($seconds === 0.0) {
-            return new InverseAnswer(null, 's', $sodiumAt(0.0), true, Message::of('inverse.rinse_none'));
-        }
-
-        return new InverseAnswer(
-            $seconds,
-            's',
-            $sodiumAt($seconds),
-            true,
-            Message::of('inverse.rinse', time: TargetSodium::time($seconds)),
+        return TargetSodium::inTime(
+            $sodiumAt,
+            $this->sodiumMg,
+            self::LONGEST_S,
+            Message::of('inverse.rinse_none'),
+            static fn(float $seconds): Message => Message::of('inverse.rinse', time: TargetSodium::time($seconds)),
+            static fn(float $best): Message => Message::of('inverse.rinse_too_long', mg: round($best, 0)),
         );
     }
 }

@@ -63,28 +63,18 @@ final readonly class SoakForSodium implements InverseQuestion
                 Soak::lasting(Seconds::of($seconds), $this->temperature)->applyTo($fresh, Point::typical()),
                 Point::typical(),
             );
-        $seconds = TargetSodium::shortest($sodiumAt, $this->sodiumMg, self::LONGEST_S);
-        if ($seconds === null) {
-            $best = $sodiumAt(self::LONGEST_S);
 
-            return new InverseAnswer(
-                null,
-                's',
-                $best,
-                false,
-                Message::of('inverse.soak_too_long', mg: round($best, 0)),
-            );
-        }
-        if ($seconds === 0.0) {
-            return new InverseAnswer(null, 's', $now, true, Message::of('inverse.soak_none'));
-        }
-
-        return new InverseAnswer(
-            $seconds,
-            's',
-            $sodiumAt($seconds),
-            true,
-            Message::of('inverse.soak', time: TargetSodium::time($seconds), water: round($this->water->value, 0)),
+        return TargetSodium::inTime(
+            $sodiumAt,
+            $this->sodiumMg,
+            self::LONGEST_S,
+            Message::of('inverse.soak_none'),
+            fn(float $seconds): Message => Message::of(
+                'inverse.soak',
+                time: TargetSodium::time($seconds),
+                water: round($this->water->value, 0),
+            ),
+            static fn(float $best): Message => Message::of('inverse.soak_too_long', mg: round($best, 0)),
         );
     }
 }

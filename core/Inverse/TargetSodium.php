@@ -45,6 +45,33 @@ final class TargetSodium
     }
 
     /**
+     * After which time a serving holds no more than what was asked for.
+     *
+     * @param  callable(float): float  $sodiumAt  seconds to milligrams, falling
+     * @param  float  $longest  seconds that one would wait at the most
+     * @param  Message  $atOnce  what to say where it holds no more already
+     * @param  callable(float): Message  $after  what to say of the seconds it takes
+     * @param  callable(float): Message  $never  what to say of the milligrams that are left after the longest time
+     */
+    public static function inTime(
+        callable $sodiumAt,
+        float $wantedMg,
+        float $longest,
+        Message $atOnce,
+        callable $after,
+        callable $never,
+    ): InverseAnswer {
+        $seconds = self::shortest($sodiumAt, $wantedMg, $longest);
+        $sodium = $sodiumAt($seconds ?? $longest);
+
+        return match ($seconds) {
+            null => new InverseAnswer(null, 's', $sodium, false, $never($sodium)),
+            0.0 => new InverseAnswer(null, 's', $sodium, true, $atOnce),
+            default => new InverseAnswer($seconds, 's', $sodium, true, $after($seconds)),
+        };
+    }
+
+    /**
      * The shortest time at which a falling amount of sodium is low enough; null when it never is within the longest.
      *
      * @param  callable(float): float  $sodiumAt  seconds to milligrams

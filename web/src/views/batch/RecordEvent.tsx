@@ -4,6 +4,7 @@ import type { Batch, Refusal } from '../../api/client';
 import { useEntryPreview, useKitchen, useShelf, useRecordEntry } from '../../api/queries';
 import { NumberBox } from '../../app/NumberBox';
 import { stored, usePersistentState } from '../../app/persistentState';
+import type { Measure } from '../../instruments/Instrument';
 import { EffectPreview } from './EffectPreview';
 import { entryOf, eventForms, eventsOf, type EventName, type EventField, type EventInput } from './eventForms';
 
@@ -42,32 +43,22 @@ export function RecordEvent({ batch }: { batch: Batch }) {
       },
     });
 
+  const box = (field: 'grams' | 'percent', label: string, hint: string, takes: Measure, unit: string) => (
+    <NumberBox
+      key={field}
+      aria-label={label}
+      placeholder={hint}
+      min={0}
+      step={field === 'percent' ? 0.1 : 1}
+      value={told[field]}
+      onChange={(next) => tell({ [field]: next })}
+      data-takes={takes}
+      suffix={unit}
+    />
+  );
   const fields: Record<EventField, React.ReactElement> = {
-    grams: (
-      <NumberBox
-        key="grams"
-        aria-label={t('batch.amount')}
-        placeholder={t('batch.how_much')}
-        min={0}
-        value={told.grams}
-        onChange={(next) => tell({ grams: next })}
-        data-takes="weight"
-        suffix="g"
-      />
-    ),
-    percent: (
-      <NumberBox
-        key="percent"
-        aria-label={t('batch.strength')}
-        placeholder={t('batch.strength_hint')}
-        min={0}
-        step={0.1}
-        value={told.percent}
-        onChange={(next) => tell({ percent: next })}
-        data-takes="strength"
-        suffix="%"
-      />
-    ),
+    grams: box('grams', t('batch.amount'), t('batch.how_much'), 'weight', 'g'),
+    percent: box('percent', t('batch.strength'), t('batch.strength_hint'), 'strength', '%'),
     saltId: (
       <Select
         key="saltId"
