@@ -146,7 +146,7 @@ final class DemoKitchen
         ];
 
         return [
-            $person('Marit', 1500, 'Agreed with her clinician', 30.0, 940, 1080),
+            $person('Marit', 1500, 'agreed with her clinician', 30.0, 940, 1080),
             $person(
                 'Jory',
                 TargetPreset::UsDailyValue->milligrams(),
@@ -595,7 +595,7 @@ final class DemoKitchen
         ($this->savePerson)(
             $marit->id,
             [],
-            [...$figures($marit), 'target_sodium_mg' => 1800, 'target_source' => 'Agreed with her clinician in spring'],
+            [...$figures($marit), 'target_sodium_mg' => 1800, 'target_source' => 'agreed with her clinician in spring'],
             null,
         );
         ($this->savePerson)($marit->id, [], $figures($marit), $today->subDays(17)->toDateString());

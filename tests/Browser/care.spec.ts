@@ -82,7 +82,7 @@ test('a jar goes into the fridge in a tap, and comes out with a reading of its a
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('region', { name: 'So far' })).toContainText('pH 3.');
 
-  await page.getByRole('link', { name: 'To the jar' }).click();
+  await page.getByRole('link', { name: 'Back to the jar' }).click();
   await page.getByRole('button', { name: 'Bottle, give away' }).click();
   const store = page.getByRole('region', { name: 'Store it out of the fridge' });
   await expect(store).toContainText('still not recommended');

@@ -122,6 +122,11 @@ async function look(page: Page, where: string, known: Set<string>, found: string
   for (const text of await strangers(page, known)) {
     found.push(`${where}: not from the catalogue: ${text}`);
   }
+  // Two sentences that run into each other, or into a word.
+  const seen = await page.locator('body').innerText();
+  for (const [glued] of seen.matchAll(/.{0,30}(?:[\p{L}\d%⟧]⟦|⟧[\p{L}\d]).{0,30}/gu)) {
+    found.push(`${where}: no space between: ${glued}`);
+  }
   if (await page.evaluate(() => document.documentElement.scrollWidth > window.innerWidth + 1)) {
     found.push(`${where}: scrolls sideways`);
   }

@@ -2,7 +2,7 @@ import { t } from '../messages/words';
 import { when } from '../messages/dates';
 import { useId } from 'react';
 import type { Intake, IntakeDay } from '../api/client';
-import { mg } from '../app/numbers';
+import { mg, number } from '../app/numbers';
 import { overLimitFill, OverLimitHatch } from './OverLimitHatch';
 import { useWidth } from './useWidth';
 
@@ -126,7 +126,7 @@ export function IntakeChart({ days, beside, layers = byKind, height = 270 }: Pro
           <g key={tick}>
             <path d={`M${String(LEFT)} ${String(y(tick))} H${String(width)}`} stroke="var(--line)" />
             <text x={LEFT - 6} y={y(tick) + 4} textAnchor="end" fontSize={12} fill="var(--ink-soft)">
-              {tick}
+              {number(tick, 0)}
             </text>
           </g>
         ))}

@@ -22,8 +22,7 @@ export function BatchHistory({ batch }: { batch: Batch }) {
           <li key={coming.code} className={`is-${coming.code}`}>
             <span className="soft">{when(coming.on, 'short')}</span>
             <span>
-              {say(coming.text)}
-              <span className="soft">{rhythm(coming)}</span>
+              {say(coming.text)} <span className="soft">{rhythm(coming)}</span>
             </span>
           </li>
         ))}

@@ -17,7 +17,7 @@ export function BenchResult({ answer, isStale }: { answer: BenchAnswer; isStale:
           <span key={strength.basis} className="soft">
             <b style={{ color: 'var(--ink)' }} data-testid={strength.basis}>
               {strength.percent === null ? '–' : percent(strength.percent)}
-            </b>
+            </b>{' '}
             {say(strength.label)}
             {isWide(strength) && (
               <span className="answer-band">

@@ -54,8 +54,10 @@ function Look({ batch, questions }: { batch: Batch; questions: Question[] }) {
       <div className="check-asks">
         <h1>{t('check.title', { name: batch.name })}</h1>
         <p className="soft">
-          <T m="check.about" v={{ days: days(batch.dayCount), a0: (c) => <Link to="/practice">{c}</Link> }} />{' '}
-          <Term name="kahm" />
+          <T
+            m="check.about"
+            v={{ days: days(batch.dayCount), kahm: <Term name="kahm" />, a0: (c) => <Link to="/practice">{c}</Link> }}
+          />
         </p>
         {questions.map((question) => (
           <fieldset
@@ -68,8 +70,7 @@ function Look({ batch, questions }: { batch: Batch; questions: Question[] }) {
               <span className={`sense is-${question.sense}`}>{senses[question.sense]}</span> {say(question.text)}
             </legend>
             <p id={`how-${question.code}`} className="soft">
-              {say(question.how)}
-              {question.isMany && t('check.many')}
+              {say(question.how)} {question.isMany && t('check.many')}
             </p>
             <div className="signs">
               {question.signs.map((sign) => (

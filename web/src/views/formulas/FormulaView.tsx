@@ -370,7 +370,7 @@ function Provenance({ formula }: { formula: Formula }) {
         note: say(note) ?? 'none',
         isCorrected: formula.isCorrected,
       })}
-      {formula.batches.length > 0 && ` ${t('formula.made_as')} `}
+      {formula.batches.length > 0 && <> · {t('formula.made_as')} </>}
       {formula.batches.map((batch, i) => (
         <span key={batch.id}>
           {i > 0 && ', '}

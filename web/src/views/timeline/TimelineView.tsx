@@ -1,4 +1,4 @@
-import { say, t, T } from '../../messages/words';
+import { joined, say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { App, Button, Select } from 'antd';
 import { useDeferredValue, useState } from 'react';
@@ -30,7 +30,7 @@ export function TimelineView() {
       <div className="ahead-head">
         <h1>{t('ahead.title')}</h1>
         <span className={ahead.gapDays > 0 ? 'ahead-gaps is-open' : 'ahead-gaps'} data-testid="gap-days">
-          {ahead.kinds.length === 0 ? '' : daysWithout(ahead.gapDays)}
+          {ahead.kinds.length === 0 ? '' : runsOut(ahead)}
         </span>
         <span className="ahead-does">
           <Link className="as-button" to="/shelf">
@@ -65,11 +65,8 @@ export function TimelineView() {
         {isTried && (
           <span role="status">
             {ahead.gapDays === ahead.gapDaysAsItIs
-              ? t('ahead.what_if_same', { days: daysWithout(ahead.gapDays) })
-              : t('ahead.what_if', {
-                  days: daysWithout(ahead.gapDays),
-                  before: String(ahead.gapDaysAsItIs),
-                })}{' '}
+              ? t('ahead.what_if_same', { days: ahead.gapDays })
+              : t('ahead.what_if', { days: ahead.gapDays, before: ahead.gapDaysAsItIs })}{' '}
             <Button type="text" onClick={() => setWhatIf({})}>
               {t('ahead.what_if_reset')}
             </Button>
@@ -102,7 +99,19 @@ export function TimelineView() {
   );
 }
 
-const daysWithout = (days: number): string => (days === 0 ? t('ahead.no_gap') : t('ahead.gap_days', { days }));
+/** "Kraut runs out for 9 days from 4 Dec and kimchi for 3 days from 20 Dec", or that nothing does. */
+function runsOut(ahead: Timeline): string {
+  const gaps = ahead.kinds.flatMap(({ name, gaps: all }) => {
+    const from = all[0]?.from;
+    const days = all.reduce((sum, gap) => sum + gap.days, 0);
+
+    return from === undefined ? [] : [{ name, days, from: when(from, 'short') }];
+  });
+
+  return gaps.length === 0
+    ? t('ahead.no_gap')
+    : joined(gaps.map((gap, place) => t(place === 0 ? 'ahead.gap_first' : 'ahead.gap_next', gap)));
+}
 
 function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
   const { message } = App.useApp();
@@ -229,7 +238,7 @@ function ShoppingList() {
         <span>
           <a className="as-button" href="/api/timeline/shopping?as=text" download>
             {t('ahead.as_text')}
-          </a>
+          </a>{' '}
           <a className="as-button" href="/api/timeline/shopping?as=csv" download>
             {t('ahead.as_csv')}
           </a>

@@ -98,11 +98,12 @@ function says(jar: WeekJar, dates: string[]): string {
   if (jar.shortOn !== null) {
     return t('week.runs_out', { day: when(jar.shortOn, 'weekday') });
   }
-  const ready =
-    jar.readyOn === null || jar.readyOn <= (dates[0] ?? '')
-      ? ''
-      : t('week.ready_on', {
-          day: jar.readyOn <= (dates.at(-1) ?? '') ? when(jar.readyOn, 'weekdayShort') : when(jar.readyOn, 'short'),
-        });
-  return `${grams(Math.round(jar.grams))}${end < jar.grams - 0.5 ? ` → ${grams(Math.round(end))}` : ''}${ready}`;
+  return t('week.stock', {
+    grams: grams(Math.round(jar.grams)),
+    left: end < jar.grams - 0.5 ? grams(Math.round(end)) : 'none',
+    ready:
+      jar.readyOn === null || jar.readyOn <= (dates[0] ?? '')
+        ? 'none'
+        : when(jar.readyOn, jar.readyOn <= (dates.at(-1) ?? '') ? 'weekdayShort' : 'short'),
+  });
 }
