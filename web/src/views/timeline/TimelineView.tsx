@@ -99,13 +99,13 @@ export function TimelineView() {
   );
 }
 
-/** "Kraut runs out for 9 days from 4 Dec and kimchi for 3 days from 20 Dec", or that nothing does. */
+/** "No kraut for 9 days from 4 Dec and no kimchi for 3 days from 20 Dec", or that nothing runs out. */
 function runsOut(ahead: Timeline): string {
   const gaps = ahead.kinds.flatMap(({ name, gaps: all }) => {
     const from = all[0]?.from;
     const days = all.reduce((sum, gap) => sum + gap.days, 0);
 
-    return from === undefined ? [] : [{ name, days, from: when(from, 'short') }];
+    return from === undefined ? [] : [{ name, days, from: from === ahead.today ? t('ahead.today') : when(from, 'short') }];
   });
 
   return gaps.length === 0
