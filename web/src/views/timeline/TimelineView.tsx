@@ -105,7 +105,9 @@ function runsOut(ahead: Timeline): string {
     const from = all[0]?.from;
     const days = all.reduce((sum, gap) => sum + gap.days, 0);
 
-    return from === undefined ? [] : [{ name, days, from: from === ahead.today ? t('ahead.today') : when(from, 'short') }];
+    return from === undefined
+      ? []
+      : [{ name, days, from: from === ahead.today ? t('ahead.today') : when(from, 'short') }];
   });
 
   return gaps.length === 0
