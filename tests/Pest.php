@@ -19,7 +19,8 @@ function said(?Message $message): ?string
 function makeUpLanguage(): void
 {
     $root = dirname(__DIR__);
-    if (!is_dir("{$root}/messages/en-XA")) {
+    $newest = max(array_map(filemtime(...), glob("{$root}/messages/en/*.json") ?: [0]));
+    if (!is_dir("{$root}/messages/en-XA") || filemtime("{$root}/messages/en-XA") < $newest) {
         (new Symfony\Component\Process\Process(['node', 'tests/Language/made-up.mjs'], $root))->mustRun();
     }
 }

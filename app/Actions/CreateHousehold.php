@@ -19,6 +19,9 @@ use Tempesal\Core\Measure\SpoonSystem;
  */
 final readonly class CreateHousehold
 {
+    /** How often it is begun again when two kitchens that are being opened waited for each other. */
+    private const ATTEMPTS = 3;
+
     public function __construct(
         private CurrentHousehold $current,
         private SeedPantry $stock,
@@ -65,7 +68,7 @@ final readonly class CreateHousehold
             });
 
             return User::create(['household_id' => $household->id, 'email' => $email, 'password' => $password]);
-        });
+        }, self::ATTEMPTS);
     }
 
     /** @param  Eater  $eater */

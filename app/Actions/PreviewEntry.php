@@ -8,6 +8,7 @@ use App\Care\BatchStatus;
 use App\Household\CurrentHousehold;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
+use App\Models\Household;
 use App\Models\Person;
 use App\Views\BatchView;
 use Carbon\CarbonImmutable;
@@ -58,6 +59,8 @@ final readonly class PreviewEntry
     {
         DB::beginTransaction();
         try {
+            // In the order in which changes lock, so that a preview and a change never wait for each other.
+            Household::query()->lockForUpdate()->findOrFail($this->current->id());
             $before = $this->look($batchId);
             $change();
 

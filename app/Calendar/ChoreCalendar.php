@@ -60,7 +60,7 @@ final class ChoreCalendar
             'UID' => "{$planned->id}-start@tempesal",
             'DTSTAMP' => CarbonImmutable::now('UTC')->toDateTime(),
             'SUMMARY' => $words->say(
-                Message::of('calendar.start', formula: $planned->formula->name, jar: $planned->jar->name),
+                Message::of('calendar.start', formula: $planned->formula->label(), jar: $planned->jar->name),
             ),
             'DESCRIPTION' => $words->say(Message::of('calendar.start_why')),
             'URL' => self::address(

@@ -174,21 +174,21 @@ final class IntakeCsv
                 ];
             }
         }
-        foreach ($lines as $number => $assignments) {
+        foreach ($lines as $number => $cells) {
             if (count($rows) >= self::MOST_ROWS) {
                 $complaints[] = ['line' => $number, 'text' => Message::of('errors.csv_rows', most: self::MOST_ROWS)];
                 break;
             }
-            $assignments = array_map(self::spoken(...), $assignments);
-            if (count($assignments) !== count($header)) {
+            $cells = array_map(self::spoken(...), $cells);
+            if (count($cells) !== count($header)) {
                 $complaints[] = [
                     'line' => $number,
-                    'text' => Message::of('errors.csv_cells', count: count($assignments), header: count($header)),
+                    'text' => Message::of('errors.csv_cells', count: count($cells), header: count($header)),
                 ];
 
                 continue;
             }
-            $row = array_combine($header, $assignments);
+            $row = array_combine($header, $cells);
             $personId = $ids[mb_strtolower(trim($row['person']))] ?? null;
             $meals = self::meals($row['instead_of'] ?? '');
             $complaint = match (true) {
@@ -238,10 +238,10 @@ final class IntakeCsv
         rewind($file);
         $lines = [];
         $number = 1;
-        for ($from = 0; ($assignments = fgetcsv($file, escape: '')) !== false; $from = $to) {
+        for ($from = 0; ($cells = fgetcsv($file, escape: '')) !== false; $from = $to) {
             $to = (int) ftell($file);
-            if (trim(implode('', $assignments)) !== '') {
-                $lines[$number] = array_map(strval(...), $assignments);
+            if (trim(implode('', $cells)) !== '') {
+                $lines[$number] = array_map(strval(...), $cells);
             }
             $number += substr_count((string) stream_get_contents($file, $to - $from, $from), "\n");
             fseek($file, $to);

@@ -12,19 +12,25 @@ use ResourceBundle;
  * Every sentence of one language: messages/LANGUAGE/SUBJECT.json, an object of patterns by name. What a language lacks
  * is said in English.
  */
-final readonly class Catalogue
+final class Catalogue
 {
     public const FALLBACK = 'en';
 
+    /** @var array<string, self> by language */
+    private static array $known = [];
+
     /** @param  array<string, string>  $patterns  by "subject.name" */
-    private function __construct(private array $patterns) {}
+    private function __construct(private readonly array $patterns) {}
 
     /** @param  string  $locale  of which the language counts, or a folder of its very name */
     public static function of(string $locale): self
     {
         $language = self::languageOf($locale) ?? self::FALLBACK;
 
-        return new self([...self::read(self::FALLBACK), ...$language === self::FALLBACK ? [] : self::read($language)]);
+        return self::$known[$language] ??= new self([
+            ...self::read(self::FALLBACK),
+            ...$language === self::FALLBACK ? [] : self::read($language),
+        ]);
     }
 
     /**
@@ -60,6 +66,18 @@ final readonly class Catalogue
     public function pattern(string $code): string
     {
         return $this->patterns[$code] ?? throw new LogicException("The catalogue has no \"{$code}\".");
+    }
+
+    /**
+     * What the library calls something, in this language; what is not called as in the English catalogue keeps its name.
+     *
+     * @param  string  $kept  its name or text as it is kept
+     */
+    public function named(string $code, string $kept): string
+    {
+        $english = self::of(self::FALLBACK)->patterns[$code] ?? null;
+
+        return $english === $kept ? $this->patterns[$code] ?? $kept : $kept;
     }
 
     public function has(string $code): bool

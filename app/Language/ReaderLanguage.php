@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Language;
 
 use Illuminate\Http\Request;
+use Tempesal\Core\Message\Message;
 
 /**
  * The language of whoever asks, for files that are written while they wait: what their browser names first, or "locale"
@@ -12,6 +13,12 @@ use Illuminate\Http\Request;
  */
 final class ReaderLanguage
 {
+    /** A name for whoever asks. */
+    public static function say(Message $message): string
+    {
+        return self::words(request())->say($message);
+    }
+
     public static function words(Request $request): Words
     {
         $asked = $request->query('locale');

@@ -10,6 +10,7 @@ use IntlException;
 use LogicException;
 use MessageFormatter;
 use Tempesal\Core\Message\Day;
+use Tempesal\Core\Message\LibraryName;
 use Tempesal\Core\Message\Listed;
 use Tempesal\Core\Message\Message;
 
@@ -42,6 +43,10 @@ final class Words
     /** A message as a text. */
     public function say(Message $message): string
     {
+        $kept = LibraryName::kept($message);
+        if ($kept !== null) {
+            return $this->named($message->code, $kept);
+        }
         $values = array_map(
             fn(mixed $value): mixed => match (true) {
                 $value instanceof Message => $this->say($value),
@@ -55,6 +60,12 @@ final class Words
         $text = $this->formatter($message->code)->format($values);
 
         return $text === false ? throw new LogicException("\"{$message->code}\" could not be put into words.") : $text;
+    }
+
+    /** What the library calls something; what a cook has named keeps its name. */
+    public function named(string $code, string $kept): string
+    {
+        return $this->catalogue->named($code, $kept);
     }
 
     /**

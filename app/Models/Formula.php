@@ -10,6 +10,8 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Tempesal\Core\Message\LibraryName;
+use Tempesal\Core\Message\Message;
 
 /**
  * A formula of the kitchen. What it says is in its versions, of which the newest counts; batches keep theirs.
@@ -40,6 +42,12 @@ final class Formula extends Model
     public function newest(): HasOne
     {
         return $this->hasOne(FormulaVersion::class)->ofMany('number', 'max');
+    }
+
+    /** Its name for the reader. */
+    public function label(): Message
+    {
+        return LibraryName::formula($this->key, $this->name);
     }
 
     protected function casts(): array

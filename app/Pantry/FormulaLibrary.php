@@ -7,7 +7,7 @@ namespace App\Pantry;
 use JsonException;
 
 /**
- * The formulas that every kitchen starts with: database/data/formulas, one documented JSON file each.
+ * The formulas that every kitchen starts with: their figures from database/data/formulas, their texts from the catalogue.
  */
 final class FormulaLibrary
 {
@@ -48,6 +48,6 @@ final class FormulaLibrary
         /** @var array<string, mixed>|null $document  a file of this project */
         $document = json_decode((string) file_get_contents($file), true, 64, JSON_THROW_ON_ERROR);
 
-        return $document;
+        return $document === null ? null : LibraryText::document($document);
     }
 }

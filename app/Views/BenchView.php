@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Bench\ParsedBench;
+use App\Language\ReaderLanguage;
 use App\Models\Jar;
 use App\Models\Person;
 use App\Pictures\JarPicture;
@@ -185,7 +186,7 @@ final class BenchView
         $masses = $starter->liquid->masses($starter->grams->value, Point::typical());
 
         return [
-            'name' => $starter->liquid->name,
+            'name' => ReaderLanguage::say($starter->liquid->label()),
             'grams' => $starter->grams->value,
             'strengthPercent' => $masses->brineStrength() * 100.0,
             'sodiumMg' => $masses->sodiumMg,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Care\BatchStatus;
+use App\Language\ReaderLanguage;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
@@ -62,7 +63,7 @@ final class ChoresView
                     static fn(PlannedBatch $one): array => [
                         'id' => $one->id,
                         'formulaId' => $one->formula_id,
-                        'name' => $one->formula->name,
+                        'name' => ReaderLanguage::say($one->formula->label()),
                         'jarId' => $one->jar_id,
                         'jarName' => $one->jar->name,
                         'startOn' => $one->start_on,

@@ -44,14 +44,14 @@ final class EntryMessage
     private static function entry(Entry $entry): Message
     {
         return match (true) {
-            $entry instanceof Add => self::weighed('add', $entry->grams->typical, name: $entry->ingredient->name),
+            $entry instanceof Add => self::weighed('add', $entry->grams->typical, name: $entry->ingredient->label()),
             $entry instanceof Salt => self::weighed(
                 'salt',
                 $entry->dose->grams()->value,
-                name: $entry->dose->product->name,
+                name: $entry->dose->product->label(),
                 isSpooned: $entry->dose->isSpooned(),
             ),
-            $entry instanceof Starter => self::weighed('starter', $entry->grams->value, name: $entry->liquid->name),
+            $entry instanceof Starter => self::weighed('starter', $entry->grams->value, name: $entry->liquid->label()),
             $entry instanceof Draw => $entry->share->typical > 0.0
                 ? Message::of('entry.draw', percent: (int) round($entry->share->typical * 100.0))
                 : Message::of('entry.draw_none'),
@@ -133,9 +133,9 @@ final class EntryMessage
         };
     }
 
-    private static function weighed(string $sentence, float $grams, string|int|float|bool ...$more): Message
+    private static function weighed(string $sentence, float $grams, string|int|float|bool|Message ...$more): Message
     {
-        /** @var array<string, string|int|float|bool> $more */
+        /** @var array<string, string|int|float|bool|Message> $more */
         return new Message("entry.{$sentence}", ['grams' => round($grams, $grams < 100.0 ? 1 : 0), ...$more]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Views;
 
+use App\Language\ReaderLanguage;
 use App\Language\StoredText;
 use App\Models\Batch;
 use App\Models\Formula;
@@ -38,7 +39,7 @@ final class FormulaView
     {
         return [
             'id' => $row->id,
-            'name' => $row->name,
+            'name' => $read->name,
             'summary' => $read->summary(),
             'group' => $read->group,
             'method' => $read->method->value,
@@ -204,7 +205,7 @@ final class FormulaView
 
         return [
             'part' => $line->part,
-            'name' => $line->name,
+            'name' => ReaderLanguage::say($line->label()),
             'cut' => $line->part === 'vegetables' ? $line->food?->shape->value : null,
             'grams' => $line->grams,
             'measure' =>
@@ -229,7 +230,9 @@ final class FormulaView
         $disliked = Ingredient::query()
             ->whereIn('key', array_intersect(Person::dislikedBy($people), $foods))
             ->get()
-            ->pluck('name', 'key');
+            ->mapWithKeys(
+                static fn(Ingredient $food): array => [$food->key => ReaderLanguage::say($food->produce()->label())],
+            );
 
         return array_values(
             $people

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Views;
 
+use App\Language\ReaderLanguage;
 use App\Language\StoredText;
 use App\Models\Batch;
 use App\Models\HoldDown;
@@ -96,7 +97,7 @@ final class KitchenView
                         'id' => $salt->id,
                         'version' => $salt->version,
                         'key' => $salt->key,
-                        'name' => $salt->name,
+                        'name' => ReaderLanguage::say($salt->product()->label()),
                         'gramsPerTablespoon' => $salt->product()->gramsPerTablespoon->toArray(),
                         'isCalibrated' => $salt->calibrated,
                         'sodiumPer100g' => $salt->product()->sodiumPer100g->toArray(),
@@ -115,7 +116,7 @@ final class KitchenView
                         'id' => $ingredient->id,
                         'version' => $ingredient->version,
                         'key' => $ingredient->key,
-                        'name' => $ingredient->name,
+                        'name' => ReaderLanguage::say($ingredient->produce()->label()),
                         'use' => $ingredient->use,
                         'waterPer100g' => $ingredient->water_g_per_100g,
                         'sodiumPer100g' => $ingredient->produce()->sodiumPer100g->typical,

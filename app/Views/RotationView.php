@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Views;
 
+use App\Language\ReaderLanguage;
 use App\Models\Batch;
 use App\Models\Formula;
 use App\Models\Household;
@@ -43,7 +44,12 @@ final class RotationView
                 ->where('archived_at', null)
                 ->orderByRaw('natural_sort_key(name)')
                 ->get()
-                ->map(static fn(Formula $formula): array => ['id' => $formula->id, 'name' => $formula->name])
+                ->map(
+                    static fn(Formula $formula): array => [
+                        'id' => $formula->id,
+                        'name' => ReaderLanguage::say($formula->label()),
+                    ],
+                )
                 ->values()
                 ->all(),
             'kinds' => Batch::query()

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Views;
 
+use App\Language\ReaderLanguage;
 use App\Models\Jar;
 use App\Models\PlannedBatch;
 use App\Week\StockAhead;
@@ -47,7 +48,7 @@ final class TimelineView
                     static fn(PlannedBatch $one): array => [
                         'id' => $one->id,
                         'formulaId' => $one->formula_id,
-                        'name' => $one->formula->name,
+                        'name' => ReaderLanguage::say($one->formula->label()),
                         'jarId' => $one->jar_id,
                         'jarName' => $one->jar->name,
                         'startOn' => $one->start_on,

@@ -17,6 +17,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Message\LibraryName;
 use Tempesal\Core\Message\Listed;
 use Tempesal\Core\Message\Message;
 use Tempesal\Core\Plan\Eater;
@@ -302,7 +303,7 @@ final readonly class KitchenWeek
      * The foods in a batch that somebody does not like.
      *
      * @param  Collection<int, Person>  $people
-     * @return array<string, string> names by key
+     * @return array<string, Message> names by key
      */
     private static function disliked(Batch $batch, Collection $people): array
     {
@@ -312,7 +313,7 @@ final readonly class KitchenWeek
             /** @var array{id?: string, name?: string}|null $food  as the ledger writes it */
             $food = $line->entry['ingredient'] ?? ($line->entry['food'] ?? null);
             if (in_array($food['id'] ?? '', $keys, true)) {
-                $names[$food['id'] ?? ''] = $food['name'] ?? '';
+                $names[$food['id'] ?? ''] = LibraryName::food($food['id'] ?? '', $food['name'] ?? '');
             }
         }
 

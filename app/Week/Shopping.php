@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Week;
 
 use App\Actions\StartFromFormula;
+use App\Language\ReaderLanguage;
 use App\Language\Words;
 use App\Models\Jar;
 use App\Models\PlannedBatch;
@@ -41,8 +42,9 @@ final readonly class Shopping
             $batches[] = ['name' => $name, 'jarName' => $jar, 'startOn' => $startOn, 'isPlanned' => $isPlanned];
             foreach ($scaled->lines() as $line) {
                 if ($line->food?->id !== self::WATER) {
-                    $amounts[$line->name]['grams'] = ($amounts[$line->name]['grams'] ?? 0.0) + $line->grams;
-                    $amounts[$line->name]['for'][$name] = true;
+                    $food = ReaderLanguage::say($line->label());
+                    $amounts[$food]['grams'] = ($amounts[$food]['grams'] ?? 0.0) + $line->grams;
+                    $amounts[$food]['for'][$name] = true;
                 }
             }
         };
@@ -50,7 +52,7 @@ final readonly class Shopping
             if ($one->start_on <= $last) {
                 $take(
                     self::scaled(StartFromFormula::read($one->formula->newest), $one),
-                    $one->formula->name,
+                    ReaderLanguage::say($one->formula->label()),
                     $one->jar->name,
                     $one->start_on,
                     true,

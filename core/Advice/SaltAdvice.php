@@ -77,7 +77,7 @@ final class SaltAdvice
                 'advice.below_floor',
                 strength: $strength,
                 least: Percent::of($line->least),
-                food: $line->food === null ? 'none' : ucfirst($line->food),
+                food: $line->food ?? 'none',
             ),
         );
     }

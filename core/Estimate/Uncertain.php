@@ -24,7 +24,7 @@ final readonly class Uncertain
         public string $key,
         private string $code,
         public Band $band,
-        private string $name = '',
+        private string|Message $name = '',
         private bool $isNarrowable = true,
     ) {}
 

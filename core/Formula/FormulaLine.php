@@ -6,6 +6,7 @@ namespace Tempesal\Core\Formula;
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Process\IngredientAmount;
 use Tempesal\Core\Process\ProcessFields;
@@ -101,6 +102,14 @@ final readonly class FormulaLine
                 ? [self::food('fresh water', Ingredient::water(), $step->child('freshen')->grams('water')->value)]
                 : [],
         ];
+    }
+
+    /** Its name for the reader. */
+    public function label(): Message
+    {
+        return $this->salt === null
+            ? $this->food?->label() ?? Message::of('text.quoted', text: $this->name)
+            : $this->salt->product->label();
     }
 
     private static function food(string $part, Ingredient $food, float $grams): self

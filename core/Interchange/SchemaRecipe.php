@@ -40,7 +40,7 @@ final class SchemaRecipe
             ),
             'totalTime' => sprintf('P%dD', (int) ceil($formula->window->readyDays)),
             'recipeIngredient' => array_map(
-                static fn(FormulaLine $line): string => self::ingredient($line),
+                static fn(FormulaLine $line): Message => self::ingredient($line),
                 $answer->lines,
             ),
             'recipeInstructions' => array_map(
@@ -125,11 +125,13 @@ final class SchemaRecipe
         ];
     }
 
-    private static function ingredient(FormulaLine $line): string
+    private static function ingredient(FormulaLine $line): Message
     {
-        $grams = $line->grams < 10.0 ? round($line->grams, 1) : round($line->grams);
-
-        return "{$grams} g {$line->name}";
+        return Message::of(
+            'recipe.ingredient',
+            grams: $line->grams < 10.0 ? round($line->grams, 1) : round($line->grams),
+            food: $line->label(),
+        );
     }
 
     /** @return list<string> */

@@ -32,7 +32,7 @@ final readonly class BrineUnderStrength implements InverseQuestion
     {
         $strength = Strength::of($ledger->state());
         $now = $strength->share($this->wanted->basis) ?? 0.0;
-        $name = $this->liquid->name;
+        $name = $this->liquid->label();
         $room = $strength->roomFor(
             $this->liquid->masses(100.0, Point::typical()),
             $this->wanted->share,

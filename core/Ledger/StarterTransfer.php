@@ -47,8 +47,8 @@ final readonly class StarterTransfer
         $strength = Strength::of($state)->share(SaltBasis::BrineStrength) ?? 0.0;
 
         return new Ingredient(
-            "batch-{$this->lender}",
-            ($phase === Phase::Brine ? 'brine of ' : '') . $this->name,
+            Ingredient::OF_BATCH . $this->lender,
+            ($phase === Phase::Brine ? Ingredient::BRINE_OF : '') . $this->name,
             min(100.0, ($masses->waterG / $weight) * 100.0),
             Band::of(min($typical, $per100g->low), $typical, max($typical, $per100g->high)),
             BrineTable::density($masses->brineStrength()),

@@ -142,7 +142,7 @@ final readonly class SaltFloor
     private static function raised(array $lines, Ingredient $food, Salting $salting): array
     {
         if ($salting->basis === SaltBasis::OfWater && $salting->leastAtTheEnd === null) {
-            return self::with($lines, new SaltLine(SaltBasis::OfWater, $food->brineFloor, false, $food->name));
+            return self::with($lines, new SaltLine(SaltBasis::OfWater, $food->brineFloor, false, $food->label()));
         }
 
         return self::with(
@@ -151,7 +151,7 @@ final readonly class SaltFloor
                 SaltBasis::OfEverything,
                 $food->brineFloor * self::WITHOUT_WATER,
                 $salting->leastAtTheEnd !== null,
-                $food->name,
+                $food->label(),
             ),
         );
     }

@@ -21,13 +21,13 @@ final readonly class SaltLine
     /**
      * @param  float  $least  0.03 for 3 %
      * @param  bool  $isAtTheEnd  of everything in the jar once it is dressed
-     * @param  string|null  $food  the name of the food that asks for it; null where the method does
+     * @param  Message|null  $food  the name of the food that asks for it; null where the method does
      */
     public function __construct(
         public SaltBasis $basis,
         public float $least,
         public bool $isAtTheEnd = false,
-        public ?string $food = null,
+        public ?Message $food = null,
     ) {}
 
     /** The share that is held against it; null where the basis has no meaning for the jar. */

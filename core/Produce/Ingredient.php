@@ -10,6 +10,7 @@ use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Uncertain;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Composition;
+use Tempesal\Core\Message\LibraryName;
 use Tempesal\Core\Message\Message;
 use Tempesal\Core\Uptake\Piece;
 use Tempesal\Core\Uptake\Tissue;
@@ -20,6 +21,12 @@ use Tempesal\Core\Uptake\Tissue;
 final readonly class Ingredient
 {
     public const USUAL_BRINE_FLOOR = 0.02;
+
+    /** The beginning of the id of what another jar lends. */
+    public const OF_BATCH = 'batch-';
+
+    /** The beginning of the name under which its brine is kept in the ledger. */
+    public const BRINE_OF = 'brine of ';
 
     private Uncertain $sodium;
 
@@ -56,7 +63,7 @@ final readonly class Ingredient
             "produce:{$id}:sodium",
             'produce_sodium',
             $sodiumPer100g->times(0.01),
-            $name,
+            $this->label(),
             false,
         );
     }
@@ -64,6 +71,14 @@ final readonly class Ingredient
     public static function water(): self
     {
         return new self('water', 'water', 100.0, Band::exact(0.0), traits: [FoodTrait::Liquid]);
+    }
+
+    /** Its name for the reader; what comes out of another jar is called by that jar. */
+    public function label(): Message
+    {
+        return str_starts_with($this->id, self::OF_BATCH) && str_starts_with($this->name, self::BRINE_OF)
+            ? Message::of('liquid.brine_of', jar: substr($this->name, strlen(self::BRINE_OF)))
+            : LibraryName::food($this->id, $this->name);
     }
 
     public function waterShare(): float

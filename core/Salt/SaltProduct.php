@@ -12,6 +12,8 @@ use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Composition;
 use Tempesal\Core\Measure\SodiumChloride;
 use Tempesal\Core\Measure\VolumeUnit;
+use Tempesal\Core\Message\LibraryName;
+use Tempesal\Core\Message\Message;
 
 /**
  * A salt as it stands in a kitchen.
@@ -39,12 +41,18 @@ final readonly class SaltProduct
         public bool $potassium = false,
         public bool $calibrated = false,
     ) {
-        $this->sodium = new Uncertain("salt:{$id}:sodium", 'salt_sodium', $sodiumPer100g->times(0.01), $name, false);
+        $this->sodium = new Uncertain(
+            "salt:{$id}:sodium",
+            'salt_sodium',
+            $sodiumPer100g->times(0.01),
+            $this->label(),
+            false,
+        );
         $this->density = new Uncertain(
             "salt:{$id}:density",
             'salt_density',
             $gramsPerTablespoon->times(1.0 / VolumeUnit::UsTablespoon->millilitres()),
-            $name,
+            $this->label(),
             !$calibrated,
         );
     }
@@ -87,6 +95,11 @@ final readonly class SaltProduct
             $fields->flag('potassium'),
             $fields->flag('calibrated'),
         );
+    }
+
+    public function label(): Message
+    {
+        return LibraryName::salt($this->id, $this->name);
     }
 
     /** @return array<string, mixed> */

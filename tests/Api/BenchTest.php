@@ -213,7 +213,7 @@ it('advises without stopping', function (array $change, string $code, string $we
         fn() => ['vegetableId' => Ingredient::query()->where('key', 'cucumber')->sole()->id],
         'below_floor',
         'careful',
-        'Cucumber needs at least 3 %',
+        'A jar with cucumber needs at least 3 %',
     ],
     'hollow' => [
         fn() => [

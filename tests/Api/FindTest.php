@@ -20,8 +20,8 @@ it('finds days, jars on the shelf and emptied ones, and formulas, of this kitche
         $find($asked),
     );
     expect($hits('friday'))->toBe(['day 2026-11-27', 'day 2026-11-20', 'jar Friday sticks']);
-    expect($find('fridey stiks')[0])->toMatchArray(['id' => $sticks, 'detail' => 'started 2026-11-25']);
-    expect(collect($find('sticks'))->firstWhere('id', $old)['detail'])->toBe('emptied 2026-11-25');
+    expect($find('fridey stiks')[0])->toMatchArray(['id' => $sticks, 'detail' => 'started 25 Nov 2026']);
+    expect(collect($find('sticks'))->firstWhere('id', $old)['detail'])->toBe('emptied 25 Nov 2026');
     expect($hits('plain kraut')[0])->toBe('formula Plain kraut');
     expect($hits(''))->toBe([])->and($hits(str_repeat('x', 500)))->toBe([]);
 });

@@ -6,6 +6,7 @@ use App\Models\Batch;
 use App\Models\BatchEntry;
 use App\Models\Serving;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 
@@ -324,4 +325,17 @@ it('keeps the ledgers of two kitchens apart', function (): void {
         $mine['id'],
     )->assertNotFound();
     expect($this->getJson('/api/lineage')->json('links'))->toBe([]);
+});
+
+it('locks the household before the jar when it previews, as every change does', function (): void {
+    $locked = [];
+    DB::listen(function ($query) use (&$locked): void {
+        if (preg_match('/from `(\w+)`.* for update/', $query->sql, $table) === 1) {
+            $locked[] = $table[1];
+        }
+    });
+    $this->postJson("/api/batches/{$this->batch['id']}/preview", [
+        'entry' => ['kind' => 'top_up', 'grams' => 30, 'strength' => 0],
+    ])->assertOk();
+    expect(array_slice($locked, 0, 2))->toBe(['households', 'batches']);
 });

@@ -2,7 +2,12 @@
 
 declare(strict_types=1);
 
+use App\Language\Words;
+use App\Models\Formula;
+use Illuminate\Support\Str;
 use Smalot\PdfParser\Parser;
+use Tempesal\Core\Message\LibraryName;
+use Tempesal\Core\Message\Message;
 
 /*
  * What is written for the reader outside the screens, in a made-up language of accented letters
@@ -59,4 +64,79 @@ it('hands recipes out in words, of the language that is asked for', function ():
     foreach ($recipes as $recipe) {
         expect($recipe['recipeYield'])->toBeString()->toContain('⟦')->and($recipe['cookingMethod'])->toContain('⟦');
     }
+});
+it('names foods, salts and formulas of the library in the language that is asked for', function (): void {
+    $this->withHeader('Accept-Language', 'en-XA');
+    $kitchen = $this->getJson('/api/kitchen')->assertOk()->json();
+    expect(strangeWords(implode(' ', array_column($kitchen['ingredients'], 'name'))))
+        ->toBe([])
+        ->and(strangeWords(implode(' ', array_column($kitchen['salts'], 'name'))))
+        ->toBe([]);
+
+    $formulas = $this->getJson('/api/formulas')->assertOk()->json('formulas');
+    expect(count($formulas))->toBe(30);
+    foreach ($formulas as $formula) {
+        expect(strangeWords("{$formula['name']} {$formula['summary']}"))->toBe([]);
+    }
+    foreach (Formula::query()->pluck('id') as $id) {
+        $page = $this->getJson("/api/formulas/{$id}")
+            ->assertOk()
+            ->json();
+        $texts = [
+            $page['name'],
+            $page['summary'],
+            $page['vessel']['holdDown'],
+            $page['document']['keeping']['text'],
+            ...array_column($page['lines'], 'name'),
+            ...$page['work'],
+            ...$page['signs'],
+            ...$page['why'],
+            ...$page['schools'],
+            ...$page['cautions'],
+            ...$page['notes'],
+        ];
+        expect(strangeWords(implode(' ', $texts)))->toBe([], $page['name']);
+    }
+    $hits = $this->getJson('/api/foods?q=ƈářřóť')->json('ids');
+    expect($hits)->not->toBe([]);
+});
+
+it('leaves to the cook what the cook wrote', function (): void {
+    $kraut = Formula::query()->where('key', 'plain-kraut')->sole();
+    $document = $kraut->newest->document;
+    $this->putJson("/api/formulas/{$kraut->id}", [
+        'document' => [...array_diff_key($document, ['key' => '']), 'summary' => 'The way we make it.'],
+        'basedOn' => 1,
+        'requestKey' => (string) Str::ulid(),
+    ])->assertOk();
+    $this->withHeader('Accept-Language', 'en-XA');
+    $page = $this->getJson("/api/formulas/{$kraut->id}")
+        ->assertOk()
+        ->json();
+    expect($page['summary'])
+        ->toBe('The way we make it.')
+        ->and($page['work'][0])
+        ->toContain('⟦')
+        ->and($page['name'])
+        ->toContain('⟦');
+
+    // A food that is called otherwise keeps its name, in lists and in what happened to a jar.
+    expect(Words::in('en-XA')->say(LibraryName::food('carrot', 'carrot')))
+        ->toContain('⟦')
+        ->and(Words::in('en-XA')->say(LibraryName::food('carrot', 'our carrots')))
+        ->toBe('our carrots')
+        ->and(Words::in('en-XA')->say(LibraryName::food('own-01hz', 'Aunt’s relish')))
+        ->toBe('Aunt’s relish')
+        ->and(Words::in('en-XA')->say(LibraryName::food('No key!', 'x')))
+        ->toBe('x');
+});
+
+it('tells a jar\'s history with the library\'s names', function (): void {
+    $batch = $this->startJar(['name' => 'Carrots']);
+    $this->withHeader('Accept-Language', 'en-XA');
+    $this->getJson("/api/batches/{$batch['id']}")->assertOk();
+    $entries = json_decode($this->sent, true)['entries'];
+    $words = Words::in('en-XA');
+    $said = array_map(fn(array $entry): string => $words->say(Message::read($entry['text'])), $entries);
+    expect(implode(' ', $said))->toContain('⟦')->and(strangeWords(implode(' ', $said)))->toBe([]);
 });

@@ -131,7 +131,7 @@ it('has the shape of a schema.org recipe', function (): void {
             ->and(said($recipe['recipeYield']))
             ->toMatch('/^\d+ servings? of [\d.]+ g$/');
         foreach ($recipe['recipeIngredient'] as $ingredient) {
-            expect($ingredient)->toMatch('/^[\d.]+ g .+/');
+            expect(said($ingredient))->toMatch('/^[\d,.]+ g .+/');
         }
         foreach ($recipe['recipeInstructions'] as $step) {
             expect($step['@type'])->toBe('HowToStep')->and($step['text'])->not->toBe('');

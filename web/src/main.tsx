@@ -6,7 +6,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Refusal } from './api/client';
 import './app/base.css';
-import { loadLanguage } from './messages/catalogue';
+import { chosenLanguage, loadLanguage } from './messages/catalogue';
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -25,8 +25,7 @@ queries.getQueryCache().subscribe(({ query, type }) => {
   }
 });
 
-/** Another language than the browser's, where someone chose one on this device. */
-const chosen = localStorage.getItem('tempesal.language') ?? navigator.language;
+const chosen = chosenLanguage();
 
 const root = document.getElementById('root');
 if (root) {

@@ -20,6 +20,7 @@ use App\Models\FormulaVersion;
 use App\Models\Ingredient;
 use App\Models\Person;
 use App\Models\Salt;
+use App\Pantry\LibraryText;
 use App\Support\InvalidInput;
 use App\Views\FormulaView;
 use Carbon\CarbonImmutable;
@@ -48,9 +49,10 @@ final readonly class FormulaController
     public function index(): JsonResponse
     {
         $pantry = EntryReader::pantry();
+        $words = ReaderLanguage::words(request());
         $rows = [];
         foreach (Formula::query()->with('newest')->orderByRaw('natural_sort_key(name)')->get() as $row) {
-            $read = Read::read($row->newest->document, $pantry);
+            $read = Read::read(LibraryText::shown($row->newest->document, $row->key, $words), $pantry);
             $rows[] = FormulaView::inList($row, $read, FormulaAnswer::of($read));
         }
 
@@ -191,14 +193,16 @@ final readonly class FormulaController
             ['as.*' => 'errors.export_json', 'ids.*' => 'errors.formula_ids'],
         );
         $pantry = EntryReader::pantry();
+        $isLinked = $request->string('as')->value() === 'jsonld';
+        $words = ReaderLanguage::words($request);
         $documents = [];
         foreach (Formula::query()->with('newest')->orderBy('name')->get() as $row) {
             if (!$request->filled('ids') || in_array($row->id, (array) $request->input('ids'), true)) {
-                $documents[] = $row->newest->document;
+                $documents[] = $isLinked
+                    ? LibraryText::shown($row->newest->document, $row->key, $words)
+                    : $row->newest->document;
             }
         }
-        $isLinked = $request->string('as')->value() === 'jsonld';
-        $words = ReaderLanguage::words($request);
         $body = $isLinked
             ? [
                 '@context' => 'https://schema.org',
@@ -222,7 +226,10 @@ final readonly class FormulaController
     private function page(Formula $row, ?Request $request = null): JsonResponse
     {
         $version = self::version($row, $request);
-        $read = StartFromFormula::read($version);
+        $read = Read::read(
+            LibraryText::shown($version->document, $row->key, ReaderLanguage::words(request())),
+            EntryReader::pantry(),
+        );
         [$scaled, $factor] = $request === null ? [$read, 1.0] : $this->scale->apply($read, $request);
 
         return new JsonResponse(

@@ -16,6 +16,7 @@ use App\Http\Requests\JarRequest;
 use App\Http\Requests\PersonRequest;
 use App\Http\Requests\SaltRequest;
 use App\Http\Responses\KitchenPage;
+use App\Language\ReaderLanguage;
 use App\Models\HoldDown;
 use App\Models\Ingredient;
 use App\Models\Jar;
@@ -129,7 +130,11 @@ final readonly class PantryController
     {
         $names = [];
         foreach (Ingredient::query()->get() as $food) {
-            $names[$food->id] = [$food->name, ...array_filter(explode(', ', $food->also))];
+            $names[$food->id] = [
+                ReaderLanguage::say($food->produce()->label()),
+                $food->name,
+                ...array_filter(explode(', ', $food->also)),
+            ];
         }
 
         return new JsonResponse(['ids' => (new NameIndex($names))->find(mb_substr(self::asked($request), 0, 80), 40)]);

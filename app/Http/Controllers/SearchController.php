@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Household\CurrentHousehold;
+use App\Language\ReaderLanguage;
 use App\Models\Batch;
 use App\Models\Formula;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Tempesal\Core\Message\Day;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Search\DayWords;
 use Tempesal\Core\Search\NameIndex;
 
@@ -40,7 +43,7 @@ final readonly class SearchController
                 'kind' => 'day',
                 'id' => $date,
                 'name' => $date,
-                'detail' => '',
+                'detail' => null,
                 'colour' => null,
             ],
             DayWords::read($asked, $household->today()),
@@ -54,17 +57,17 @@ final readonly class SearchController
                 'colour' => $batch->colour,
                 'detail' =>
                     $batch->emptied_at === null
-                        ? 'started ' . $household->dateOf($batch->started_at)
-                        : 'emptied ' . $household->dateOf($batch->emptied_at),
+                        ? Message::of('search.started', day: new Day($household->dateOf($batch->started_at)))
+                        : Message::of('search.emptied', day: new Day($household->dateOf($batch->emptied_at))),
             ];
         }
         foreach (Formula::query()->where('archived_at', null)->get() as $formula) {
             $things["formula {$formula->id}"] = [
                 'kind' => 'formula',
                 'id' => $formula->id,
-                'name' => $formula->name,
+                'name' => ReaderLanguage::say($formula->label()),
                 'colour' => null,
-                'detail' => 'formula',
+                'detail' => Message::of('search.formula'),
             ];
         }
         $found = (new NameIndex(array_map(static fn(array $thing): array => [$thing['name']], $things)))->find(

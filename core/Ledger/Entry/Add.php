@@ -29,7 +29,7 @@ final readonly class Add implements Entry
     public function applyTo(BatchState $state, Point $point): BatchState
     {
         $grams = $point->of(
-            new Uncertain("weight:{$this->ingredient->id}", 'weight', $this->grams, $this->ingredient->name),
+            new Uncertain("weight:{$this->ingredient->id}", 'weight', $this->grams, $this->ingredient->label()),
         );
 
         return $state->receiveFood($this->ingredient, $grams, $this->into, $point);

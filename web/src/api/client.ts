@@ -1,3 +1,4 @@
+import { chosenLanguage } from '../messages/catalogue';
 import { say, t, type Message } from '../messages/words';
 import createClient from 'openapi-fetch';
 import type { components, paths } from './contract.gen';
@@ -139,6 +140,8 @@ export const api = createClient<paths>({
 
 api.use({
   onRequest({ request }) {
+    // Names of the library's foods and formulas come in the language that was chosen on this device.
+    request.headers.set('Accept-Language', chosenLanguage());
     if (request.method !== 'GET') {
       request.headers.set('X-XSRF-TOKEN', cookie('XSRF-TOKEN'));
     }

@@ -2727,7 +2727,7 @@ export interface components {
             /** @description Of a day its date. */
             id: string;
             name: string;
-            detail: string;
+            detail: components["schemas"]["Message"] | null;
             colour: string | null;
         };
         Ulid: string;

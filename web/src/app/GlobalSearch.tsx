@@ -1,4 +1,4 @@
-import { t } from '../messages/words';
+import { say, t } from '../messages/words';
 import { when } from '../messages/dates';
 import { AutoComplete, Button, Modal, type RefSelectProps } from 'antd';
 import dayjs from 'dayjs';
@@ -85,7 +85,7 @@ function Shown({ hit }: { hit: SearchResult }) {
     <span className="find-hit">
       <i style={{ background: hit.colour ?? 'transparent' }} aria-hidden="true" />
       <b>{hit.kind === 'day' ? when(hit.id, 'longYear') : hit.name}</b>
-      <span className="soft">{hit.detail.replace(/\d{4}-\d\d-\d\d/, (date) => when(date, 'year'))}</span>
+      <span className="soft">{say(hit.detail)}</span>
     </span>
   );
 }

@@ -8,7 +8,8 @@ const others = import.meta.glob<Subject>(['../../../messages/*/*.json', '!../../
 
 const FALLBACK = 'en';
 
-let patterns = byCode(Object.entries(english));
+const inEnglish = byCode(Object.entries(english));
+let patterns = inEnglish;
 let locale = localeFor(navigator.language, [FALLBACK]);
 
 /** The one of the folders that has the language of a locale. */
@@ -55,6 +56,13 @@ export async function loadLanguage(wanted: string): Promise<void> {
   const loaded = await Promise.all(files.map(async ([path, load]): Promise<[string, Subject]> => [path, await load()]));
   patterns = { ...patterns, ...byCode(loaded) };
 }
+
+/** The language that was chosen on this device, or the browser's. */
+export const chosenLanguage = (): string => localStorage.getItem('tempesal.language') ?? navigator.language;
+
+/** What the library calls something; what is not called as in the English catalogue keeps its name. */
+export const libraryName = (code: string, kept: string): string =>
+  inEnglish[code] === kept ? (patterns[code] ?? kept) : kept;
 
 export const patternOf = (code: string): string | undefined => patterns[code];
 

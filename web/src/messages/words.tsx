@@ -1,7 +1,7 @@
 import { IntlMessageFormat } from 'intl-messageformat';
 import { Children, type ReactNode } from 'react';
 import type { components } from '../api/contract.gen';
-import { patternOf, readerLocale } from './catalogue';
+import { libraryName, patternOf, readerLocale } from './catalogue';
 
 export type Message = components['schemas']['Message'];
 type MessageValue = components['schemas']['MessageValue'];
@@ -9,6 +9,9 @@ type MessageValue = components['schemas']['MessageValue'];
 /** What a sentence is filled with; a boolean is "yes" or "no" in its choices. */
 type Value = string | number | boolean | Date | null | undefined;
 type Tag = (chunk: ReactNode) => ReactNode;
+
+/** Codes of names of the library, as LibraryName in the core makes them. */
+const LIBRARY = /^(food|salt_product)\.|^formula_[a-z_]+\.name$/;
 
 const formatters = new Map<string, IntlMessageFormat>();
 
@@ -59,6 +62,10 @@ export function say(message: Message | null | undefined): string | null;
 export function say(message: Message | null | undefined): string | null {
   if (message === null || message === undefined) {
     return null;
+  }
+  const { name } = message.values;
+  if (typeof name === 'string' && LIBRARY.test(message.code)) {
+    return libraryName(message.code, name);
   }
 
   return t(
