@@ -134,7 +134,7 @@ function Tag({ batch }: { batch: Batch }) {
         <dt>{t('batch.stands')}</dt>
         <dd>{say(batch.placeLabel)}</dd>
         <dt>{t('batch.cultures')}</dt>
-        <dd>{batch.isLive ? 'live' : t('batch.not_live')}</dd>
+        <dd>{t('batch.cultures_are', { isLive: batch.isLive })}</dd>
         {batch.allergens.length > 0 && (
           <>
             <dt>{t('batch.contains')}</dt>

@@ -3,6 +3,9 @@ import type { BatchNumbers, Effect as BeforeAndAfter } from '../../api/client';
 import { grams, sodium } from '../../app/numbers';
 import { phaseWords } from './words';
 
+const lineOf = (phase: BatchNumbers['phases'][number]): string =>
+  t('batch.effect_line', { grams: grams(phase.grams), sodium: sodium(phase.per100g) });
+
 /** Each part of the jar as it is and as it would be, and each eater's portion. */
 export function EffectPreview({ before, after }: BeforeAndAfter) {
   return (
@@ -13,11 +16,9 @@ export function EffectPreview({ before, after }: BeforeAndAfter) {
           return (
             <tr key={then.phase}>
               <th scope="row">{phaseWords[then.phase]}</th>
-              <td className="soft">{now ? `${grams(now.grams)}, ${sodium(now.per100g)}` : 'none'}</td>
+              <td className="soft">{now ? lineOf(now) : t('batch.effect_none')}</td>
               <td aria-hidden="true">→</td>
-              <td data-testid={`${then.phase}-after`}>
-                {grams(then.grams)}, {sodium(then.per100g)}
-              </td>
+              <td data-testid={`${then.phase}-after`}>{lineOf(then)}</td>
             </tr>
           );
         })}
