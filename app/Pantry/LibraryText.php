@@ -75,17 +75,22 @@ final class LibraryText
             }
         }
         foreach (self::LISTS as $list) {
-            $texts = self::texts($document[$list] ?? []);
-            foreach ($texts as $i => $text) {
-                $texts[$i] = $words->named("{$subject}.{$list}_" . ($i + 1), $text);
+            $texts = $document[$list] ?? null;
+            if (is_array($texts) && array_is_list($texts)) {
+                $document[$list] = array_map(
+                    static fn(mixed $text, int $i): mixed => $say($text, "{$subject}.{$list}_" . ($i + 1)),
+                    $texts,
+                    array_keys($texts),
+                );
             }
-            $document[$list] = $texts;
         }
         $cautions = array_flip(self::cautions());
-        $document['cautions'] = array_map(
-            static fn(string $text): string => isset($cautions[$text]) ? $words->named($cautions[$text], $text) : $text,
-            self::texts($document['cautions'] ?? []),
-        );
+        if (is_array($document['cautions'] ?? null)) {
+            $document['cautions'] = array_map(
+                static fn(mixed $text): mixed => is_string($text) ? $say($text, $cautions[$text] ?? '') : $text,
+                $document['cautions'],
+            );
+        }
 
         return $document;
     }

@@ -10,7 +10,7 @@ namespace Tempesal\Core\Message;
  */
 final class LibraryName
 {
-    private const CODE = '/^(food|salt_product)\.|^formula_[a-z_]+\.name$/';
+    private const CODE = '/^(food|salt_product)\.|^formula_[a-z0-9_]+\.name$/';
 
     /** @param  string  $key  "green-cabbage"; anything else for what is not of the library */
     public static function food(string $key, string $name): Message

@@ -5,7 +5,7 @@ export default defineConfig({
   root: fileURLToPath(new URL('../..', import.meta.url)),
   test: {
     environment: 'jsdom',
-    include: ['tests/Screens/**/*.test.ts'],
+    include: ['tests/Screens/**/*.test.{ts,tsx}'],
     setupFiles: ['tests/Screens/setup.ts'],
     restoreMocks: true,
     unstubGlobals: true,

@@ -6,14 +6,19 @@ import { decimalMark, readNumber } from './readNumber';
 
 /**
  * A number in a box, typed with a comma or a point and written by the reader's locale. What is no number is named below
- * the box, which keeps the number it had.
+ * the box, which goes back to the number it had: "10 d" does not leave a 10 behind.
  */
-export function NumberBox({ onInput, onBlur, onPressEnter, ...box }: InputNumberProps<number>) {
+export function NumberBox({ onInput, onFocus, onBlur, onPressEnter, ...box }: InputNumberProps<number>) {
   const [typed, setTyped] = useState('');
+  const [before, setBefore] = useState<number | null>(null);
   const [refused, setRefused] = useState('');
   const settle = () => {
-    setRefused(readNumber(typed) === null ? typed.trim() : '');
+    const isRefused = typed.trim() !== '' && readNumber(typed) === null;
+    setRefused(isRefused ? typed.trim() : '');
     setTyped('');
+    if (isRefused) {
+      box.onChange?.(before);
+    }
   };
 
   return (
@@ -29,6 +34,10 @@ export function NumberBox({ onInput, onBlur, onPressEnter, ...box }: InputNumber
           setRefused('');
           onInput?.(text);
         }}
+        onFocus={(event) => {
+          setBefore(box.value ?? null);
+          onFocus?.(event);
+        }}
         onBlur={(event) => {
           settle();
           onBlur?.(event);
@@ -40,9 +49,9 @@ export function NumberBox({ onInput, onBlur, onPressEnter, ...box }: InputNumber
       />
       {refused !== '' && (
         <span role="alert" className="complaint">
-          {typeof box.value === 'number'
-            ? t('number_box.kept', { typed: refused, value: number(box.value, 2) })
-            : t('number_box.refused', { typed: refused, example: number(1.5) })}
+          {before === null
+            ? t('number_box.refused', { typed: refused, example: number(1.5) })
+            : t('number_box.kept', { typed: refused, value: number(before, 2) })}
         </span>
       )}
     </>

@@ -11,7 +11,7 @@ type Value = string | number | boolean | Date | null | undefined;
 type Tag = (chunk: ReactNode) => ReactNode;
 
 /** Codes of names of the library, as LibraryName in the core makes them. */
-const LIBRARY = /^(food|salt_product)\.|^formula_[a-z_]+\.name$/;
+const LIBRARY = /^(food|salt_product)\.|^formula_[a-z0-9_]+\.name$/;
 
 const formatters = new Map<string, IntlMessageFormat>();
 
