@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Household\CurrentHousehold;
+use App\Language\ReaderLanguage;
 use App\Models\Household;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -56,6 +57,7 @@ final readonly class CreateHousehold
             $household = Household::create([
                 'name' => $name,
                 'time_zone' => $timeZone,
+                'language' => ReaderLanguage::words(request())->locale,
                 'spoon_system' => $spoons,
                 'is_demo' => $demo,
             ]);

@@ -49,6 +49,7 @@ final class KitchenFile
     public const HOUSEHOLD = [
         'name',
         'time_zone',
+        'language',
         'spoon_system',
         'measure_by',
         'week_start',

@@ -51,6 +51,12 @@ final class Catalogue
         return $region ? self::FALLBACK . "-{$region}" : self::FALLBACK;
     }
 
+    /** @return list<string> languages that there is a catalogue of */
+    public static function languages(): array
+    {
+        return array_map(basename(...), glob(self::folder('*'), GLOB_ONLYDIR) ?: []);
+    }
+
     /** The folder for a locale, by its whole name or its language; null where there is none. */
     private static function languageOf(string $locale): ?string
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Language;
 
+use App\Models\Household;
 use Illuminate\Http\Request;
 use Tempesal\Core\Message\Message;
 
@@ -13,6 +14,9 @@ use Tempesal\Core\Message\Message;
  */
 final class ReaderLanguage
 {
+    /** A language with its country, as BCP 47 has it: "en-GB". */
+    public const LOCALE = '/^[a-z]{2,3}(-[a-z0-9]{2,8}){0,2}$/i';
+
     /** A name for whoever asks. */
     public static function say(Message $message): string
     {
@@ -28,6 +32,12 @@ final class ReaderLanguage
             is_string($asked) && $asked !== '' ? $asked : (string) ($request->getLanguages()[0] ?? ''),
         );
 
-        return preg_match('/^[a-z]{2,3}(-[a-z0-9]{2,8}){0,2}$/i', $locale) === 1 ? Words::in($locale) : Words::here();
+        return preg_match(self::LOCALE, $locale) === 1 ? Words::in($locale) : Words::here();
+    }
+
+    /** The language of what a whole household reads, unless the address names another ("locale"). */
+    public static function ofHousehold(Household $household, Request $request): Words
+    {
+        return is_string($request->query('locale')) ? self::words($request) : Words::in($household->language);
     }
 }

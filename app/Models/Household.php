@@ -18,6 +18,7 @@ use Tempesal\Core\Method\Aim;
  * @property string $id
  * @property string $name
  * @property string $time_zone
+ * @property string $language  of labels and the shared calendar, as BCP 47 has it
  * @property SpoonSystem $spoon_system
  * @property bool $is_demo
  * @property string $measure_by

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Views;
 
+use App\Language\Catalogue;
 use App\Language\ReaderLanguage;
 use App\Language\StoredText;
 use App\Models\Batch;
@@ -58,6 +59,8 @@ final class KitchenView
             'version' => $household->version,
             'name' => $household->name,
             'timeZone' => $household->time_zone,
+            'language' => $household->language,
+            'languages' => Catalogue::languages(),
             'spoonSystem' => $household->spoon_system->value,
             'measureBy' => $household->measure_by,
             'weekStart' => $household->week_start,

@@ -58,7 +58,7 @@ it('says beside the field what cannot be', function (array $how, string $field):
     [['by' => 'per_100g', 'sodiumMg' => 40_000, 'grams' => 5000], 'how.by'],
 ]);
 
-it('tells what was written down apart from the estimate, and lets it stand instead of some of it', function (): void {
+it('shows recorded food apart from the estimate, and counts it instead of a meal', function (): void {
     ateOther($this, ['by' => 'mg', 'milligrams' => 300])->assertCreated();
     $food = ateOther($this, ['by' => 'mg', 'milligrams' => 500], ['name' => 'Lunch', 'insteadOf' => ['noon']])->json(
         'id',

@@ -140,3 +140,40 @@ it('tells a jar\'s history with the library\'s names', function (): void {
     $said = array_map(fn(array $entry): string => $words->say(Message::read($entry['text'])), $entries);
     expect(implode(' ', $said))->toContain('⟦')->and(strangeWords(implode(' ', $said)))->toBe([]);
 });
+
+it('prints labels and feeds the calendar in the household\'s language, whoever asks', function (): void {
+    $this->startJar(['name' => 'Carrots']);
+    $kitchen = $this->getJson('/api/kitchen')->json();
+    expect($kitchen['language'])->toStartWith('en')->and($kitchen['languages'])->toContain('en', 'en-XA');
+    $save = fn(mixed $language) => $this->putJson('/api/household', [
+        'version' => $this->getJson('/api/kitchen')->json('version'),
+        'language' => $language,
+    ]);
+    foreach (['', 'no language', '../en', 7, str_repeat('a', 40)] as $odd) {
+        $save($odd)->assertUnprocessable()->assertJsonPath('errors.language.0', 'Choose a language.');
+    }
+    $save('en-XA')->assertOk()->assertJsonPath('language', 'en-XA');
+
+    $this->postJson('/api/calendar')->assertCreated();
+    $feed = $this->getJson('/api/calendar')->json('path');
+    $label = fn(string $query): string => (new Parser())
+        ->parseContent(
+            (string) $this->get("/api/labels/pdf?layout=sheet{$query}")
+                ->assertOk()
+                ->getContent(),
+        )
+        ->getText();
+    $this->withHeader('Accept-Language', 'en-GB');
+    expect($label(''))
+        ->toContain('⟦')
+        ->and($label('&locale=en-GB'))
+        ->not->toContain('⟦')
+        ->and((string) $this->get($feed)->assertOk()->getContent())
+        ->toContain('⟦')
+        ->and(
+            (string) $this->get("{$feed}?locale=en-GB")
+                ->assertOk()
+                ->getContent(),
+        )
+        ->not->toContain('⟦');
+});

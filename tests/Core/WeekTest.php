@@ -31,7 +31,7 @@ use Tests\Support\Kitchen;
 const WEEK_DATES = ['2026-11-23', '2026-11-24', '2026-11-25', '2026-11-26', '2026-11-27', '2026-11-28', '2026-11-29'];
 
 /**
- * Carrot and brine, a quarter of the salt in 100 g of each: even, so that a serving's sodium can be reckoned by hand.
+ * Carrot and brine, a quarter of the salt in 100 g of each: even, so that a serving's sodium can be worked out by hand.
  */
 function evenState(float $saltG): BatchState
 {
@@ -291,7 +291,7 @@ it('says of every live serving that is missing why', function (): void {
         ->toContain('Bo on Sunday: 1 live serving short.');
 });
 
-it('puts down what comes round on its days, spreads what has none, and brings something new', function (): void {
+it('plans the rotation on its days, spreads what has none, and adds something new', function (): void {
     $jars = [
         weekJar('kraut', ['salt' => 8.0]),
         weekJar('kimchi', ['salt' => 8.0]),

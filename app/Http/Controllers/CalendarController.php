@@ -8,7 +8,6 @@ use App\Calendar\ChoreCalendar;
 use App\Household\CurrentHousehold;
 use App\Household\HouseholdTransaction;
 use App\Language\ReaderLanguage;
-use App\Language\Words;
 use App\Models\Batch;
 use App\Models\CalendarLink;
 use App\Models\Household;
@@ -57,7 +56,7 @@ final readonly class CalendarController
 
     public function file(Request $request): Response
     {
-        return self::calendar($this->current->get(), ReaderLanguage::words($request))->header(
+        return self::calendar($this->current->get(), $request)->header(
             'Content-Disposition',
             'attachment; filename="jars.ics"',
         );
@@ -76,10 +75,7 @@ final readonly class CalendarController
         abort_if($link === null, 404);
         $household = Household::query()->findOrFail($link->household_id);
 
-        return $this->current->during(
-            $household,
-            static fn(): Response => self::calendar($household, ReaderLanguage::words($request)),
-        );
+        return $this->current->during($household, static fn(): Response => self::calendar($household, $request));
     }
 
     private static function revokeAll(): void
@@ -89,14 +85,14 @@ final readonly class CalendarController
             ->update(['revoked_at' => CarbonImmutable::now()]);
     }
 
-    private static function calendar(Household $household, Words $words): Response
+    private static function calendar(Household $household, Request $request): Response
     {
         return (new Response(
             ChoreCalendar::of(
                 $household,
                 Batch::onShelf()->orderBy('started_at')->get(),
                 PlannedBatch::toStart(),
-                $words,
+                ReaderLanguage::ofHousehold($household, $request),
             ),
         ))
             ->header('Content-Type', 'text/calendar; charset=utf-8')

@@ -61,7 +61,7 @@ final readonly class LabelController
             throw ValidationException::withMessages(['batches' => 'errors.label_no_jars']);
         }
         $address = $request->getSchemeAndHttpHost();
-        $words = ReaderLanguage::words($request);
+        $words = ReaderLanguage::ofHousehold($this->current->get(), $request);
 
         return new Response(
             ($asked['layout'] ?? 'sheet') === 'single'

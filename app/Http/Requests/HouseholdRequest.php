@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Household\CurrentHousehold;
+use App\Language\ReaderLanguage;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Tempesal\Core\Measure\SpoonSystem;
@@ -24,6 +25,7 @@ final class HouseholdRequest extends FormRequest
             ...$this->versionRules(),
             'name' => ['required', 'string', 'max:80'],
             'timeZone' => ['required', 'string', 'timezone:all'],
+            'language' => ['required', 'string', 'max:35', 'regex:' . ReaderLanguage::LOCALE],
             'spoonSystem' => ['required', 'string', Rule::enum(SpoonSystem::class)],
             'measureBy' => ['required', 'string', 'in:grams,spoons'],
             'weekStart' => ['required', 'integer', 'min:1', 'max:7'],
@@ -40,6 +42,7 @@ final class HouseholdRequest extends FormRequest
             ...$this->versionMessages(),
             'name.required' => 'errors.kitchen_name',
             'timeZone.*' => 'errors.time_zone',
+            'language.*' => 'errors.language',
             'measureBy.*' => 'errors.measure_by',
             'quietFrom.*' => 'errors.quiet_from',
             'quietTo.*' => 'errors.quiet_to',
@@ -56,6 +59,7 @@ final class HouseholdRequest extends FormRequest
         return [
             'name' => $household->name,
             'timeZone' => $household->time_zone,
+            'language' => $household->language,
             'spoonSystem' => $household->spoon_system->value,
             'measureBy' => $household->measure_by,
             'weekStart' => $household->week_start,
@@ -71,6 +75,7 @@ final class HouseholdRequest extends FormRequest
         return [
             'name' => $this->string('name')->trim()->value(),
             'time_zone' => $this->string('timeZone')->value(),
+            'language' => $this->string('language')->value(),
             'spoon_system' => $this->string('spoonSystem')->value(),
             'measure_by' => $this->string('measureBy')->value(),
             'week_start' => $this->integer('weekStart'),

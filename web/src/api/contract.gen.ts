@@ -2356,6 +2356,9 @@ export interface components {
             traits: components["schemas"]["Trait"][];
             name: string;
             timeZone: string;
+            language: string;
+            /** @description Of which there is a catalogue. */
+            languages: string[];
             /** @enum {string} */
             measureBy: "grams" | "spoons";
             quietFrom: string;
@@ -2522,6 +2525,8 @@ export interface components {
             version?: number;
             name?: string;
             timeZone?: string;
+            /** @description Of labels and the shared calendar, as BCP 47 has it. */
+            language?: string;
             spoonSystem?: string;
             /** @enum {string} */
             measureBy?: "grams" | "spoons";

@@ -6,7 +6,7 @@ type Options = ReturnType<typeof make>;
 const made = new WeakMap<Kitchen, Options>();
 
 /**
- * What the bench's lists offer. Made once for a kitchen: a list that is made anew at every key stroke is slow to draw.
+ * What the bench's lists offer. Made once for a kitchen: a list that is rebuilt at every key stroke is slow to draw.
  */
 export function optionsOf(kitchen: Kitchen): Options {
   const there = made.get(kitchen);

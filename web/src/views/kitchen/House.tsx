@@ -1,3 +1,4 @@
+import { chosenLanguage, readerLocale } from '../../messages/catalogue';
 import { say, t } from '../../messages/words';
 import { Button, Input, Segmented, Select } from 'antd';
 import type { Kitchen } from '../../api/client';
@@ -18,11 +19,16 @@ const days = [
 ];
 const zones = Intl.supportedValuesOf('timeZone');
 
+/** "British English", in the reader's language. */
+const languageName = (locale: string): string =>
+  new Intl.DisplayNames(readerLocale(), { type: 'language' }).of(locale) ?? locale;
+
 /** How the kitchen measures and counts its days. */
 export function House({ kitchen }: { kitchen: Kitchen }) {
   const now = {
     name: kitchen.name,
     timeZone: kitchen.timeZone,
+    language: kitchen.language,
     spoonSystem: kitchen.spoonSystem,
     measureBy: kitchen.measureBy,
     weekStart: kitchen.weekStart,
@@ -90,6 +96,17 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
         </Field>
         <Field label={t('house.quiet_until')} name="quietTo" refusal={save.error}>
           <Input type="time" value={fields.quietTo} onChange={(event) => change({ quietTo: event.target.value })} />
+        </Field>
+        <Field label={t('house.language')} name="language" refusal={save.error} wide>
+          <Select
+            showSearch={{ optionFilterProp: 'label' }}
+            value={fields.language}
+            onChange={(language: string) => change({ language })}
+            options={[...new Set([fields.language, chosenLanguage(), ...kitchen.languages])].map((value) => ({
+              value,
+              label: languageName(value),
+            }))}
+          />
         </Field>
         <Field label={t('house.aim')} name="aim" refusal={save.error} wide>
           <Select
