@@ -81,7 +81,7 @@ it('has a warm spell to come, readings of two weeks, and a kraut before this one
     }
 });
 
-it('is laid out once a day, and anew with everything that belonged to it', function (): void {
+it('is laid out once a day, and then again from the start', function (): void {
     app(DemoKitchen::class)->layOut();
     expect(Household::query()->where('is_demo', true)->sole()->id)->toBe($this->household->id);
     $folder = SavePhoto::folderOf($this->household->id);

@@ -201,7 +201,7 @@ it('takes a serving back with its entry', function (): void {
         ->toBe([]);
 });
 
-it('refuses to take back what has been eaten since', function (): void {
+it('refuses to undo an entry whose food was eaten since', function (): void {
     $this->postJson('/api/servings', [
         'batchId' => $this->batch['id'],
         'personId' => $this->batch['portions'][0]['personId'],

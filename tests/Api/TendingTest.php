@@ -327,7 +327,7 @@ it('follows what was read where the jar stands, and leaves alone what the cook h
     ])->assertJsonValidationErrors(['readings.0.at']);
 });
 
-it('knows anew how ripe a jar was when it was tasted, once more is known of its days', function (): void {
+it('computes how ripe a jar was when it was tasted again, once more temperatures are known', function (): void {
     $batch = tended($this, 8);
     $id = note($this, $batch['id'], [
         'marks' => ['liked' => 4],
@@ -418,7 +418,7 @@ it('keeps a log: marks, words, readings, a note, and takes one out again', funct
     ])->assertJsonValidationErrors(['at']);
 });
 
-it('writes a photo anew, outside of what is handed out, and refuses what is none', function (): void {
+it('encodes a photo again, outside the public folder, and refuses what is no photo', function (): void {
     $batch = tended($this, 1);
     $id = note($this, $batch['id'], ['text' => 'Look'])->json('id');
     $send = fn(UploadedFile $file) => $this->post(

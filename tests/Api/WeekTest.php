@@ -270,7 +270,7 @@ it('names what does not go together, and its levers can be sent as they are', fu
     }
 });
 
-it('keeps what comes round, in its order, and plans by it', function (): void {
+it('saves the weekly rotation in its order, and plans by it', function (): void {
     $likeness = $this->getJson('/api/rotation')->assertOk()->json('kinds.0.likeness');
     $line = fn(array $as): array => [
         'name' => 'Carrots',
