@@ -124,12 +124,13 @@ final class FoodTable
     /** Reads pasted recipes with the foods that Tempesal knows. */
     public static function recipeText(SpoonSystem $spoons = SpoonSystem::Us): RecipeText
     {
-        $names = $all = $densities = $starters = [];
+        $names = $all = $densities = $starters = $bulky = [];
         foreach (self::all() as $food) {
             $names[$food['key']] = $food['name'];
             $all[$food['key']] = [$food['name'], ...$food['also']];
             $densities[$food['key']] = $food['density'];
             $starters = $food['use'] === 'starter' ? [...$starters, $food['key']] : $starters;
+            $bulky = $food['use'] === 'vegetable' ? [...$bulky, $food['key']] : $bulky;
         }
         $saltNames = $saltDensities = [];
         foreach (StartingSalts::all() as $salt) {
@@ -139,7 +140,7 @@ final class FoodTable
 
         return new RecipeText(
             new NameIndex($all),
-            new FoodFacts($names, $densities, $saltNames, $saltDensities, $starters),
+            new FoodFacts($names, $densities, $saltNames, $saltDensities, $starters, $bulky),
             $spoons,
         );
     }

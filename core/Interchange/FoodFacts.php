@@ -17,6 +17,7 @@ final readonly class FoodFacts
      * @param  array<string, string>  $saltNames  by id
      * @param  array<string, float>  $saltDensities  by id, g/ml in the spoon
      * @param  list<string>  $starters  ids of foods that bring cultures
+     * @param  list<string>  $bulky  ids of foods of which a cup holds pieces and air
      */
     public function __construct(
         private array $names,
@@ -24,6 +25,7 @@ final readonly class FoodFacts
         private array $saltNames,
         private array $saltDensities,
         private array $starters = [],
+        private array $bulky = [],
     ) {}
 
     public function nameOf(string $id): string
@@ -34,6 +36,11 @@ final readonly class FoodFacts
     public function isStarter(string $id): bool
     {
         return in_array($id, $this->starters, true);
+    }
+
+    public function isBulky(string $id): bool
+    {
+        return in_array($id, $this->bulky, true);
     }
 
     public function densityOf(string $id, bool $isSalt): float

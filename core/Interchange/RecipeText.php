@@ -26,9 +26,21 @@ final class RecipeText
         '/\b(fresh|freshly|finely|coarsely|thinly|roughly|chopped|sliced|shredded|grated|minced|crushed|' .
         'peeled|halved|quartered|diced|cubed|ground|whole|organic|large|medium|small|big|ripe|raw|unpeeled|' .
         'trimmed|washed|cut|into|pieces|of|a|an|the|about|approximately|approx|optional|to|taste|plus|more|' .
-        'for|or|and|cold|warm|lukewarm|filtered|boiled|cooled|dried)\b/i';
+        'for|or|and|some|cold|warm|lukewarm|filtered|boiled|cooled|dried)\b/i';
 
     private const COUNTED = 'cloves?|heads?|bulbs?|bunch(?:es)?|stalks?|sticks?|leaf|leaves|sprigs?|pieces?|slices?|inch(?:es)?';
+
+    /** What one measures by spoons, at the most: four tablespoons. */
+    private const SPOONS_ML = 60.0;
+
+    /** What is bought by the piece and holds any amount. */
+    private const CONTAINERS = '/^(?:\d+|an?|one|two|three|half an?)?\s*(?:small|medium|large)?\s*(?:tins?|cans?|jars?|packets?|packs?|packages?|bottles?|boxe?s?|bags?|tubs?|cartons?|sachets?|punnets?)\b/i';
+
+    /** Parts of a food, of which one weighs far less than the whole. */
+    private const PARTS = '/\b(?:leaf|leaves|florets?|stems?|ribs?|rinds?|skins?|peels?|tops?|wedges?|rings?|halves|half|quarters?)\b/i';
+
+    /** One number of a recipe; "1-1/2" is one and a half. */
+    private const NUMBER = '(?:\d+(?:\s+|\s*-\s*)\d+\s*\/\s*\d+|\d+\s*\/\s*\d+|\d*[.,]\d+(?:\s*[½⅓⅔¼¾⅛⅜⅝⅞])?|\d+(?:\s*[½⅓⅔¼¾⅛⅜⅝⅞])?|[½⅓⅔¼¾⅛⅜⅝⅞]|\ban?\b)';
 
     /** Salts that a recipe names without saying how densely they lie. */
     private const UNCLEAR_SALT = '/\bkosher\b/i';
@@ -80,15 +92,24 @@ final class RecipeText
 
     private function ingredient(int $number, string $line): RecipeLine
     {
-        [$amount, $counted, $rest] = $this->split($line);
+        $problem = self::unclear($line);
+        [$amount, $counted, $rest] = $this->split(self::counting($line));
+        $amount = $problem === null ? $amount : null;
         $name = trim(preg_replace(['/\([^)]*\)/', '/,.*$/', self::ASIDE, '/\s+/'], [' ', ' ', ' ', ' '], $rest) ?? '');
         if (preg_match('/\bsalt(ed)?\b/i', $name) === 1 && preg_match('/\b(shrimp|anchov|butter)/i', $name) !== 1) {
-            return $this->salt($number, $line, $amount, $rest);
+            return $this->salt($number, $line, $amount, $rest, $problem);
         }
         if (preg_match('/^(?:\w+\s+)?water$/i', $name) === 1) {
-            return $this->weighed($number, $line, 'water', 'water', $amount, $counted);
+            return $this->weighed($number, $line, 'water', 'water', $amount, $counted, $problem);
         }
         $id = $name === '' ? null : $this->foods->best($name);
+        if ($id === null && $problem !== null) {
+            return new RecipeLine($number, $line, 'food', null, null, $problem);
+        }
+        // Garlic powder is no garlic: every word is to be answered, or the cook is asked.
+        $open = $id === null ? [] : $this->foods->unanswered($name, $id);
+        $isPart = $open !== [] && preg_grep(self::PARTS, $open, PREG_GREP_INVERT) === [];
+        $id = $problem === null && $open !== [] && !$isPart ? null : $id;
         if ($id === null) {
             $near = $name === '' ? [] : $this->foods->find($name, 3);
 
@@ -107,17 +128,63 @@ final class RecipeText
             );
         }
 
-        return $this->weighed($number, $line, 'food', $id, $amount, $counted);
+        $problem ??= $isPart && self::isBare($amount) ? Message::of('errors.recipe_part') : null;
+
+        return $this->weighed($number, $line, 'food', $id, $problem === null ? $amount : null, $counted, $problem);
     }
 
-    private function salt(int $number, string $line, ?string $amount, string $rest): RecipeLine
+    /** Why the beginning of a line is no amount, though it has a number. */
+    private static function unclear(string $line): ?Message
+    {
+        $number = self::NUMBER;
+
+        return match (true) {
+            preg_match('/^-\s*\d/', $line) === 1 => Message::of('errors.amount_negative'),
+            preg_match(self::CONTAINERS, $line) === 1 => Message::of('errors.recipe_container'),
+            preg_match(
+                "/^\\W*({$number}\\s*[a-z.]{0,12}\\s*(?:-|–|—|\\bto\\b|\\bor\\b)\\s*{$number})/iu",
+                self::mixed($line),
+                $m,
+            ) === 1
+                => Message::of('errors.recipe_range', text: $m[1]),
+            default => null,
+        };
+    }
+
+    /** "1-1/2" as "1 1/2". */
+    private static function mixed(string $line): string
+    {
+        return preg_replace('/(\d)\s*-\s*(\d+\s*\/\s*\d+)/', '$1 $2', $line) ?? $line;
+    }
+
+    /** Dozens as numbers. */
+    private static function counting(string $line): string
+    {
+        $line = preg_replace_callback(
+            '/^(half an?|an?|one|two|three|\d+)\s+dozen\b/i',
+            static fn(array $m): string => (string) (12 *
+                match (mb_strtolower($m[1])) {
+                    'a', 'an', 'one' => 1,
+                    'two' => 2,
+                    'three' => 3,
+                    'half a', 'half an' => 0.5,
+                    default => (int) $m[1],
+                }),
+            $line,
+        );
+
+        return self::mixed($line ?? '');
+    }
+
+    private function salt(int $number, string $line, ?string $amount, string $rest, ?Message $problem): RecipeLine
     {
         $id = $this->facts->saltNamed($rest);
         if (preg_match(self::UNCLEAR_SALT, $rest) === 1 && $id === null) {
             return new RecipeLine($number, $line, 'salt', null, null, Message::of('errors.recipe_kosher'));
         }
         $id ??= 'fine-sea';
-        $grams = $this->grams($amount, $this->facts->densityOf($id, true));
+        // A number alone says neither grams nor spoons.
+        $grams = self::isBare($amount) ? null : $this->grams($amount, $this->facts->densityOf($id, true));
 
         return new RecipeLine(
             $number,
@@ -125,7 +192,7 @@ final class RecipeText
             'salt',
             $id,
             $grams,
-            $grams === null ? Message::of('errors.recipe_salt_amount') : null,
+            $grams === null ? $problem ?? Message::of('errors.recipe_salt_amount') : null,
         );
     }
 
@@ -136,19 +203,24 @@ final class RecipeText
         string $id,
         ?string $amount,
         ?string $counted,
+        ?Message $problem,
     ): RecipeLine {
         $grams = $this->grams($amount, $this->facts->densityOf($id, false));
         $isStarter = $this->facts->isStarter($id);
+        if ($problem === null && $this->facts->isBulky($id) && self::isCup($amount)) {
+            $problem = Message::of('errors.recipe_cups');
+            $grams = null;
+        }
         if ($grams !== null && $counted === null && !self::isBare($amount)) {
             return new RecipeLine($number, $line, $kind, $id, $grams, null, $isStarter);
         }
         $one = PieceWeight::of($id, $counted);
-        $count = $amount === null ? null : self::count($amount);
+        $count = $amount === null || $problem !== null ? null : self::count($amount);
         if ($one !== null && $count !== null) {
             return new RecipeLine($number, $line, $kind, $id, round($count * $one->typical, 1), null, $isStarter);
         }
 
-        return new RecipeLine($number, $line, $kind, $id, null, Message::of('errors.recipe_amount'));
+        return new RecipeLine($number, $line, $kind, $id, null, $problem ?? Message::of('errors.recipe_amount'));
     }
 
     /**
@@ -156,15 +228,15 @@ final class RecipeText
      */
     private function split(string $line): array
     {
-        $number = '(?:\d+\s+\d+\s*\/\s*\d+|\d+\s*\/\s*\d+|\d+(?:[.,]\d+)?(?:\s*[½⅓⅔¼¾⅛⅜⅝⅞])?|[½⅓⅔¼¾⅛⅜⅝⅞]|\ban?\b)';
+        $number = self::NUMBER;
         $units =
             'kg|kilos?|grams?|gr?|mg|lbs?|pounds?|oz|ounces?|fl\.?\s*oz|ml|cl|dl|litres?|liters?|l|tsps?|' .
-            'teaspoons?|tbsps?|tablespoons?|tbs|cups?|pints?|pt|quarts?|qt|gallons?|pinch(?:es)?|' .
+            'teaspoons?|tbsps?|tablespoons?|tbs?|t|cups?|c|pints?|pt|quarts?|qt|gallons?|pinch(?:es)?|' .
             'dash(?:es)?';
         $fill = '(?:(?:level|rounded|heaped|heaping|scant)\s+)?';
         if (
             preg_match(
-                "/^\\W*(?<amount>{$number}\\s*{$fill}(?:{$units})(?:\\s+(?:and|" .
+                "/^\\W*?(?<amount>{$number}\\s*{$fill}(?:{$units})(?:\\s+(?:and|" .
                     "\\+)?\\s*{$number}\\s*(?:{$units}))?)\\b\\.?\\s*(?<rest>.*)$/iu",
                 $line,
                 $m,
@@ -174,7 +246,7 @@ final class RecipeText
         }
         if (
             preg_match(
-                "/^\\W*(?<amount>{$number})(?:\\s*(?:-|–|to)\\s*{$number})?\\s*(?:large|medium|small|" .
+                "/^\\W*?(?<amount>{$number})(?:\\s*(?:-|–|to)\\s*{$number})?\\s*(?:large|medium|small|" .
                     'big)?\\s*(?<counted>' .
                     self::COUNTED .
                     ')?\b\s*(?<rest>.*)$/iu',
@@ -201,6 +273,18 @@ final class RecipeText
             return $read->isVolume() ? $read->millilitres()->value * $density : $read->grams()->value;
         } catch (InvalidQuantity) {
             return null;
+        }
+    }
+
+    /** Whether it is a volume larger than spoons measure. */
+    private static function isCup(?string $amount): bool
+    {
+        try {
+            $read = $amount === null ? null : KitchenAmount::parse($amount);
+
+            return $read !== null && $read->isVolume() && $read->millilitres()->value > self::SPOONS_ML;
+        } catch (InvalidQuantity) {
+            return false;
         }
     }
 

@@ -72,6 +72,20 @@ final class PieceWeight
         'red-radish' => 150,
     ];
 
+    /** Foods of which a part is what weighs as one; of any other food a leaf or a slice is not one of it. */
+    private const PARTS = [
+        'leaf' => ['bay-leaf', 'vine-leaves'],
+        'leave' => ['bay-leaf', 'vine-leaves'],
+        'clove' => ['garlic', 'cloves'],
+        'stalk' => ['celery', 'spring-onion', 'leek'],
+        'stick' => ['celery'],
+        'sprig' => [],
+        'slice' => [],
+        'piece' => ['ginger'],
+        'inch' => ['ginger'],
+        'inche' => ['ginger'],
+    ];
+
     private const BAND = [0.6, 1.0, 1.6];
 
     /**
@@ -80,6 +94,9 @@ final class PieceWeight
      */
     public static function of(string $foodId, ?string $word = null): ?Band
     {
+        if (!in_array($foodId, self::PARTS[$word ?? ''] ?? [$foodId], true)) {
+            return null;
+        }
         $grams = in_array($word, ['head', 'bulb', 'bunch'], true)
             ? self::WHOLE[$foodId] ?? (self::ONE[$foodId] ?? null)
             : self::ONE[$foodId] ?? null;

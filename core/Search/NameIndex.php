@@ -47,6 +47,34 @@ final class NameIndex
         return $ids === [] || (isset($ids[1]) && $scores[$ids[0]] - $scores[$ids[1]] < 1e-9) ? null : $ids[0];
     }
 
+    /**
+     * The words of a query that no name of a thing answers; a short word answers only to itself or its beginning.
+     *
+     * @return list<string>
+     */
+    public function unanswered(string $query, string $id): array
+    {
+        $fewest = $asked = self::words($query);
+        foreach ($this->entries as $entry) {
+            if ($entry['id'] === $id) {
+                $open = array_values(
+                    array_filter(
+                        $asked,
+                        static fn(string $word): bool => array_filter(
+                            $entry['words'],
+                            static fn(string $there): bool => strlen($word) < 5
+                                ? str_starts_with($there, $word)
+                                : self::likeness($word, $there) > 0.0,
+                        ) === [],
+                    ),
+                );
+                $fewest = count($open) < count($fewest) ? $open : $fewest;
+            }
+        }
+
+        return $fewest;
+    }
+
     /** @return list<string> the words of a name as they are compared */
     public static function words(string $name): array
     {
@@ -164,6 +192,7 @@ final class NameIndex
     private static function singular(string $word): string
     {
         return match (true) {
+            strlen($word) > 5 && str_ends_with($word, 'llies') => substr($word, 0, -2),
             strlen($word) > 4 && str_ends_with($word, 'ies') => substr($word, 0, -3) . 'y',
             strlen($word) > 4 && str_ends_with($word, 'leaves') => substr($word, 0, -3) . 'f',
             strlen($word) > 4 && preg_match('/(oes|ches|shes|sses|xes)$/', $word) === 1 => substr($word, 0, -2),

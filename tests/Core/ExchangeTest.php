@@ -54,6 +54,17 @@ it('reads a line of a recipe', function (string $line, string $id, float $grams)
     ['4 tbsp gochugaru', 'chilli-flakes', 22.5],
     ['1 egg yolk', 'egg-yolk', 18.0],
     ['1,5 kg beetroots', 'beetroot', 1500.0],
+    ['.75 lb green beans', 'green-beans', 340.2],
+    ['1-1/2 tbsp pickling salt', 'pickling', 27.75],
+    ['3/4 t fine sea salt', 'fine-sea', 4.125],
+    ['2 T pickling salt', 'pickling', 37.0],
+    ['2 c. water', 'water', 473.2],
+    ['a dozen jalapeños', 'green-chilli', 180.0],
+    ['half a dozen carrots', 'carrot', 420.0],
+    ['2 bay leaves', 'bay-leaf', 0.6],
+    ['3 vine leaves', 'vine-leaves', 9.0],
+    ['1 stalk celery', 'celery', 60.0],
+    ['200 g red chillies', 'red-chilli', 200.0],
 ]);
 
 it('asks the cook where it does not know, and drops nothing', function (string $line, string $question): void {
@@ -72,6 +83,27 @@ it('asks the cook where it does not know, and drops nothing', function (string $
     ['500 g radish', 'Which food do you mean'],
     ['=SUM(A1:A9)', 'spreadsheet'],
     ['+cmd|calc', 'spreadsheet'],
+    // Salt that is read low is sodium that is told low.
+    ['2-3 tbsp fine sea salt', 'is a range'],
+    ['2 to 3 tbsp pickling salt', 'is a range'],
+    ['1 tbsp – 2 tbsp pickling salt', 'is a range'],
+    ['2 or 3 teaspoons sea salt', 'is a range'],
+    ['2 fine sea salt', 'How much salt'],
+    ['20 pickling salt', 'How much salt'],
+    ['-2 tbsp pickling salt', 'zero or more'],
+    ['-2 cups water', 'zero or more'],
+    ['250-300g carrots', 'is a range'],
+    ['2-3 carrots', 'is a range'],
+    ['1 tin tomatoes', 'How much is in it'],
+    ['a jar of live sauerkraut juice', 'How much is in it'],
+    ['2 cabbage leaves', 'How much do they weigh'],
+    ['3 slices ginger', 'amount was not understood'],
+    ['4 c. chopped green cabbage', 'half or twice as much'],
+    ['8 cups shredded green cabbage', 'half or twice as much'],
+    ['1 tsp garlic powder', 'Which food do you mean'],
+    ['1 tsp celery seed', 'Which food do you mean'],
+    ['500 g chillies', 'Which food do you mean'],
+    ['1 cup beer', 'Which food do you mean'],
 ]);
 
 it('begins a formula from a pasted recipe', function (): void {

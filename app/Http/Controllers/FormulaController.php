@@ -263,12 +263,13 @@ final readonly class FormulaController
 
     private function recipeText(): RecipeText
     {
-        $names = $all = $densities = $saltNames = $saltDensities = $starters = [];
+        $names = $all = $densities = $saltNames = $saltDensities = $starters = $bulky = [];
         foreach (Ingredient::query()->get() as $food) {
             $names[$food->key] = $food->name;
             $all[$food->key] = [$food->name, ...array_filter(explode(', ', $food->also))];
             $densities[$food->key] = $food->density_g_per_ml;
             $starters = $food->use === 'starter' ? [...$starters, $food->key] : $starters;
+            $bulky = $food->use === 'vegetable' ? [...$bulky, $food->key] : $bulky;
         }
         foreach (Salt::query()->get() as $salt) {
             $saltNames[$salt->key] = $salt->name;
@@ -277,7 +278,7 @@ final readonly class FormulaController
 
         return new RecipeText(
             new NameIndex($all),
-            new FoodFacts($names, $densities, $saltNames, $saltDensities, $starters),
+            new FoodFacts($names, $densities, $saltNames, $saltDensities, $starters, $bulky),
             $this->current->get()->spoon_system,
         );
     }
