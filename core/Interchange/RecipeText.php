@@ -28,19 +28,26 @@ final class RecipeText
         'trimmed|washed|cut|into|pieces|of|a|an|the|about|approximately|approx|optional|to|taste|plus|more|' .
         'for|or|and|some|cold|warm|lukewarm|filtered|boiled|cooled|dried)\b/i';
 
-    private const COUNTED = 'cloves?|heads?|bulbs?|bunch(?:es)?|stalks?|sticks?|leaf|leaves|sprigs?|pieces?|slices?|inch(?:es)?';
+    private const COUNTED =
+        'cloves?|heads?|bulbs?|bunch(?:es)?|stalks?|sticks?|leaf|leaves|sprigs?|pieces?|slices?|' . 'inch(?:es)?';
 
     /** What one measures by spoons, at the most: four tablespoons. */
     private const SPOONS_ML = 60.0;
 
     /** What is bought by the piece and holds any amount. */
-    private const CONTAINERS = '/^(?:\d+|an?|one|two|three|half an?)?\s*(?:small|medium|large)?\s*(?:tins?|cans?|jars?|packets?|packs?|packages?|bottles?|boxe?s?|bags?|tubs?|cartons?|sachets?|punnets?)\b/i';
+    private const CONTAINERS =
+        '/^(?:\d+|an?|one|two|three|half an?)?\s*(?:small|medium|large)?\s*(?:tins?|cans?|' .
+        'jars?|packets?|packs?|packages?|bottles?|boxe?s?|bags?|tubs?|cartons?|sachets?|punnets?)\b/i';
 
     /** Parts of a food, of which one weighs far less than the whole. */
-    private const PARTS = '/\b(?:leaf|leaves|florets?|stems?|ribs?|rinds?|skins?|peels?|tops?|wedges?|rings?|halves|half|quarters?)\b/i';
+    private const PARTS =
+        '/\b(?:leaf|leaves|florets?|stems?|ribs?|rinds?|skins?|peels?|tops?|' .
+        'wedges?|rings?|halves|half|quarters?)\b/i';
 
     /** One number of a recipe; "1-1/2" is one and a half. */
-    private const NUMBER = '(?:\d+(?:\s+|\s*-\s*)\d+\s*\/\s*\d+|\d+\s*\/\s*\d+|\d*[.,]\d+(?:\s*[½⅓⅔¼¾⅛⅜⅝⅞])?|\d+(?:\s*[½⅓⅔¼¾⅛⅜⅝⅞])?|[½⅓⅔¼¾⅛⅜⅝⅞]|\ban?\b)';
+    private const NUMBER =
+        '(?:\d+(?:\s+|\s*-\s*)\d+\s*\/\s*\d+|\d+\s*\/\s*\d+|' .
+        '\d*[.,]\d+(?:\s*[½⅓⅔¼¾⅛⅜⅝⅞])?|\d+(?:\s*[½⅓⅔¼¾⅛⅜⅝⅞])?|[½⅓⅔¼¾⅛⅜⅝⅞]|\ban?\b)';
 
     /** Salts that a recipe names without saying how densely they lie. */
     private const UNCLEAR_SALT = '/\bkosher\b/i';

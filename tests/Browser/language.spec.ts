@@ -19,8 +19,9 @@ const OWN_WORDS = new Set([
 
 /** What a browser writes by itself: days and months, and the units that have no other name. */
 const WRITTEN_BY_RULE =
-  'Mon Tue Wed Thu Fri Sat Sun Monday Tuesday Wednesday Thursday Friday Saturday Sunday Jan Feb Mar Apr May Jun Jul Aug Sep ' +
-  'Oct Nov Dec English American British January February March April June July August September October November December Sept CSV PDF JSON SVG PNG UTC';
+  'Mon Tue Wed Thu Fri Sat Sun Monday Tuesday Wednesday Thursday Friday Saturday Sunday ' +
+  'Jan Feb Mar Apr May Jun Jul Aug Sep Sept Oct Nov Dec English American British January February March April June July August September October ' +
+  'November December CSV PDF JSON SVG PNG UTC';
 
 /**
  * The name of the application, and what the component library says of an arrow or a cross in a field, which no property

@@ -23,7 +23,8 @@ final class ScreenController
         return new Response((string) file_get_contents($page), 200, [
             'Cache-Control' => 'no-cache',
             'Content-Security-Policy' =>
-                "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self' data:; frame-ancestors 'none'; base-uri 'self'; form-action 'self'",
+                "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self' data:; " .
+                "frame-ancestors 'none'; base-uri 'self'; form-action 'self'",
             'X-Content-Type-Options' => 'nosniff',
             'Referrer-Policy' => 'same-origin',
         ]);

@@ -83,7 +83,10 @@ function Stretch({ lot, x, floor, days, bubbles }: StretchProps) {
     ready: when(lot.readyOn, 'short'),
     empty: lot.emptyOn === null ? 'none' : when(lot.emptyOn, 'short'),
   });
-  const outline = `M${String(x(lot.start))} ${String(floor)} V${String(roof)} H${String(x(first))} L${String(x(end))} ${String(lot.empty === null ? roof + tall / 3 : floor)} V${String(floor)} Z`;
+  const outline = [
+    `M${String(x(lot.start))} ${String(floor)} V${String(roof)} H${String(x(first))}`,
+    `L${String(x(end))} ${String(lot.empty === null ? roof + tall / 3 : floor)} V${String(floor)} Z`,
+  ].join(' ');
   const label = x(end) - x(lot.start) > 66;
   const drawn = (
     <g role="img" aria-label={says}>

@@ -97,7 +97,15 @@ function Place({ hands, person, day, isShown }: PlaceProps) {
         isOver: day.marginMg < 0,
         live: day.live,
       })}
-      className={`place${isShown ? ' is-shown' : ''}${day.date === week.today ? ' is-today' : ''}${isOpen ? ' is-open' : ''}${isOver && isOpen ? ' is-over' : ''}`}
+      className={[
+        'place',
+        isShown && 'is-shown',
+        day.date === week.today && 'is-today',
+        isOpen && 'is-open',
+        isOver && isOpen && 'is-over',
+      ]
+        .filter(Boolean)
+        .join(' ')}
       onDragOver={(event) => {
         if (event.dataTransfer.types.includes(JAR) && isOpen) {
           event.preventDefault();
