@@ -32,12 +32,18 @@ final class ReaderLanguage
             is_string($asked) && $asked !== '' ? $asked : (string) ($request->getLanguages()[0] ?? ''),
         );
 
-        return preg_match(self::LOCALE, $locale) === 1 ? Words::in($locale) : Words::here();
+        return self::in($locale);
     }
 
     /** The language of what a whole household reads, unless the address names another ("locale"). */
     public static function ofHousehold(Household $household, Request $request): Words
     {
-        return is_string($request->query('locale')) ? self::words($request) : Words::in($household->language);
+        return is_string($request->query('locale')) ? self::words($request) : self::in($household->language);
+    }
+
+    /** A language by its name; that of the installation for anything else, wherever it came from. */
+    private static function in(string $locale): Words
+    {
+        return preg_match(self::LOCALE, $locale) === 1 ? Words::in($locale) : Words::here();
     }
 }

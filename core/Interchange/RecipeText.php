@@ -158,10 +158,10 @@ final class RecipeText
         };
     }
 
-    /** "1-1/2" as "1 1/2". */
+    /** "1-1/2" as "1 1/2"; "1/2-3/4" and "2 - 1/2" stay ranges. */
     private static function mixed(string $line): string
     {
-        return preg_replace('/(\d)\s*-\s*(\d+\s*\/\s*\d+)/', '$1 $2', $line) ?? $line;
+        return preg_replace('/(?<![\/\d])(\d+)-(\d+\s*\/\s*\d+)/', '$1 $2', $line) ?? $line;
     }
 
     /** Dozens as numbers. */

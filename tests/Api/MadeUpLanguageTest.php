@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Language\Words;
 use App\Models\Formula;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Smalot\PdfParser\Parser;
 use Tempesal\Core\Message\LibraryName;
@@ -153,6 +154,11 @@ it('prints labels and feeds the calendar in the household\'s language, whoever a
         $save($odd)->assertUnprocessable()->assertJsonPath('errors.language.0', 'Choose a language.');
     }
     $save('en-XA')->assertOk()->assertJsonPath('language', 'en-XA');
+
+    // A kitchen that came in as a file may name anything.
+    DB::table('households')->update(['language' => '../../tests']);
+    $this->get('/api/calendar/file')->assertOk();
+    DB::table('households')->update(['language' => 'en-XA']);
 
     $this->postJson('/api/calendar')->assertCreated();
     $feed = $this->getJson('/api/calendar')->json('path');

@@ -88,6 +88,8 @@ it('asks the cook where it does not know, and drops nothing', function (string $
     ['2 to 3 tbsp pickling salt', 'is a range'],
     ['1 tbsp – 2 tbsp pickling salt', 'is a range'],
     ['2 or 3 teaspoons sea salt', 'is a range'],
+    ['1/2-3/4 tsp sea salt', 'is a range'],
+    ['2 - 1/2 lb carrots', 'is a range'],
     ['2 fine sea salt', 'How much salt'],
     ['20 pickling salt', 'How much salt'],
     ['-2 tbsp pickling salt', 'zero or more'],
