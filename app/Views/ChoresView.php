@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Care\BatchStatus;
-use App\Language\ReaderLanguage;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
@@ -61,12 +60,7 @@ final class ChoresView
             'toStart' => $planned
                 ->map(
                     static fn(PlannedBatch $one): array => [
-                        'id' => $one->id,
-                        'formulaId' => $one->formula_id,
-                        'name' => ReaderLanguage::say($one->formula->label()),
-                        'jarId' => $one->jar_id,
-                        'jarName' => $one->jar->name,
-                        'startOn' => $one->start_on,
+                        ...PlannedBatchView::of($one),
                         'lateDays' => Household::daysBetween($one->start_on, $household->today()),
                     ],
                 )

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Views;
 
-use App\Language\ReaderLanguage;
 use App\Models\Jar;
-use App\Models\PlannedBatch;
 use App\Week\StockAhead;
 use Tempesal\Core\Restock\Product;
 use Tempesal\Core\Restock\ScheduledBatch;
@@ -43,19 +41,7 @@ final class TimelineView
                 static fn(ScheduledBatch $lot): array => self::suggestion($ahead, $lot, $names[$lot->size] ?? ''),
                 self::inTime($ahead->forecast->added),
             ),
-            'planned' => $ahead->planned
-                ->map(
-                    static fn(PlannedBatch $one): array => [
-                        'id' => $one->id,
-                        'formulaId' => $one->formula_id,
-                        'name' => ReaderLanguage::say($one->formula->label()),
-                        'jarId' => $one->jar_id,
-                        'jarName' => $one->jar->name,
-                        'startOn' => $one->start_on,
-                    ],
-                )
-                ->values()
-                ->all(),
+            'planned' => $ahead->planned->map(PlannedBatchView::of(...))->values()->all(),
         ];
     }
 
