@@ -54,7 +54,7 @@ final readonly class SeedPantry
         }
     }
 
-    /** Adds the foods that are not there yet, and says of those of the table what they are where nobody has said it. */
+    /** Adds the foods that are not there yet; says of those of the table what they are and what else they are called. */
     public function foods(): void
     {
         $there = Ingredient::query()->withoutGlobalScope('present')->get();
@@ -63,8 +63,12 @@ final readonly class SeedPantry
             $known = $there->firstWhere('key', $row['key']);
             if ($known === null) {
                 $new[] = $row;
-            } elseif ($known->traits === null) {
-                $known->update(['traits' => $row['traits']]);
+            } else {
+                // What else it is called is the library's to say; what it is, where nobody has said it.
+                $known->update([
+                    'also' => $row['also'],
+                    ...$known->traits === null ? ['traits' => $row['traits']] : [],
+                ]);
             }
         }
         Ingredient::createMany($new);

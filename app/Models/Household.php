@@ -9,6 +9,8 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Tempesal\Core\Care\QuietHours;
+use Tempesal\Core\Measure\Habit;
+use Tempesal\Core\Measure\KitchenUnits;
 use Tempesal\Core\Measure\SpoonSystem;
 use Tempesal\Core\Method\Aim;
 
@@ -20,6 +22,8 @@ use Tempesal\Core\Method\Aim;
  * @property string $time_zone
  * @property string $language  of labels and the shared calendar, as BCP 47 has it
  * @property SpoonSystem $spoon_system
+ * @property bool $uses_inches
+ * @property bool $uses_fahrenheit
  * @property bool $is_demo
  * @property string $measure_by
  * @property int $week_start
@@ -50,6 +54,11 @@ final class Household extends Model
         return $moment->setTimezone($this->time_zone)->toDateString();
     }
 
+    public function units(): KitchenUnits
+    {
+        return new KitchenUnits(Habit::ofSpoons($this->spoon_system), $this->uses_inches, $this->uses_fahrenheit);
+    }
+
     public function quietHours(): QuietHours
     {
         return new QuietHours($this->quiet_from, $this->quiet_to);
@@ -66,6 +75,8 @@ final class Household extends Model
         return [
             'version' => 'integer',
             'spoon_system' => SpoonSystem::class,
+            'uses_inches' => 'boolean',
+            'uses_fahrenheit' => 'boolean',
             'is_demo' => 'boolean',
             'week_start' => 'integer',
             'aim' => Aim::class,

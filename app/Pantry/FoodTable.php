@@ -7,13 +7,12 @@ namespace App\Pantry;
 use App\Language\Catalogue;
 use RuntimeException;
 use Tempesal\Core\Document\Pantry;
-use Tempesal\Core\Interchange\FoodFacts;
 use Tempesal\Core\Interchange\RecipeText;
-use Tempesal\Core\Measure\SpoonSystem;
+use Tempesal\Core\Measure\Habit;
+use Tempesal\Core\Measure\KitchenUnits;
 use Tempesal\Core\Produce\Ingredient;
 use Tempesal\Core\Salt\SaltProduct;
 use Tempesal\Core\Salt\StartingSalts;
-use Tempesal\Core\Search\NameIndex;
 
 /**
  * The foods that Tempesal knows before a cook adds any: database/data/foods.csv, their names from the catalogue.
@@ -122,26 +121,10 @@ final class FoodTable
     }
 
     /** Reads pasted recipes with the foods that Tempesal knows. */
-    public static function recipeText(SpoonSystem $spoons = SpoonSystem::Us): RecipeText
+    public static function recipeText(Habit $habit = Habit::Us): RecipeText
     {
-        $names = $all = $densities = $starters = $bulky = [];
-        foreach (self::all() as $food) {
-            $names[$food['key']] = $food['name'];
-            $all[$food['key']] = [$food['name'], ...$food['also']];
-            $densities[$food['key']] = $food['density'];
-            $starters = $food['use'] === 'starter' ? [...$starters, $food['key']] : $starters;
-            $bulky = $food['use'] === 'vegetable' ? [...$bulky, $food['key']] : $bulky;
-        }
-        $saltNames = $saltDensities = [];
-        foreach (StartingSalts::all() as $salt) {
-            $saltNames[$salt->id] = $salt->name;
-            $saltDensities[$salt->id] = $salt->density()->band->typical;
-        }
+        $starters = array_filter(self::all(), static fn(array $food): bool => $food['use'] === 'starter');
 
-        return new RecipeText(
-            new NameIndex($all),
-            new FoodFacts($names, $densities, $saltNames, $saltDensities, $starters, $bulky),
-            $spoons,
-        );
+        return new RecipeText(FoodMeasures::shelf(), array_column($starters, 'key'), KitchenUnits::of($habit));
     }
 }

@@ -12,6 +12,7 @@ enum SpoonSystem: string
     case Us = 'us';
     case Metric = 'metric';
     case Australian = 'australian';
+    case Imperial = 'imperial';
 
     public function teaspoon(): VolumeUnit
     {
@@ -22,7 +23,7 @@ enum SpoonSystem: string
     {
         return match ($this) {
             self::Us => VolumeUnit::UsTablespoon,
-            self::Metric => VolumeUnit::MetricTablespoon,
+            self::Metric, self::Imperial => VolumeUnit::MetricTablespoon,
             self::Australian => VolumeUnit::AustralianTablespoon,
         };
     }

@@ -13,6 +13,27 @@ use Tempesal\Core\Measure\SodiumChloride;
  */
 final class StartingSalts
 {
+    /** What else they are called, by their id. */
+    public const ALSO = [
+        'table' => ['table salt', 'salt', 'fine salt', 'iodised salt', 'iodized salt', 'cooking salt', 'regular salt'],
+        'pickling' => [
+            'salt',
+            'fine salt',
+            'canning salt',
+            'canning and pickling salt',
+            'preserving salt',
+            'pure salt',
+        ],
+        'fine-sea' => ['salt', 'fine salt', 'sea salt', 'fine-grained sea salt'],
+        'dense-kosher' => ['kosher salt', 'coarse kosher salt', 'kosher'],
+        'flaky-kosher' => ['kosher salt', 'kosher', 'flaked kosher salt'],
+        'coarse-sea' => ['coarse salt', 'sea salt', 'rock salt', 'coarse grain salt', 'korean coarse sea salt'],
+        'grey-sea' => ['grey salt', 'gray salt', 'gray sea salt', 'sel gris', 'moist sea salt'],
+        'pink-rock' => ['pink salt', 'himalayan salt', 'pink rock salt', 'himalayan pink salt'],
+        'flakes' => ['sea salt flakes', 'flaky sea salt', 'flaky salt', 'flake salt', 'finishing salt', 'flaked salt'],
+        'half-potassium' => ['low-sodium salt', 'lite salt', 'light salt', 'reduced sodium salt', 'salt substitute'],
+    ];
+
     /** @return list<SaltProduct> */
     public static function all(): array
     {

@@ -48,6 +48,20 @@ final class NameIndex
     }
 
     /**
+     * What answers best, and all that answer as well.
+     *
+     * @return list<string>
+     */
+    public function alike(string $query): array
+    {
+        $scores = $this->scores($query);
+
+        return array_keys(
+            array_filter($scores, static fn(float $score): bool => $score > (float) reset($scores) - 1e-9),
+        );
+    }
+
+    /**
      * The words of a query that no name of a thing answers; a short word answers only to itself or its beginning.
      *
      * @return list<string>

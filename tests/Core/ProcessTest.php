@@ -16,7 +16,6 @@ use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\KitchenPhrase;
 use Tempesal\Core\Measure\SpoonSystem;
-use Tempesal\Core\Produce\PieceWeight;
 use Tempesal\Core\Salt\SaltBasis;
 
 function process(string $method, array $more): Fields
@@ -286,18 +285,3 @@ it('says amounts as kitchens without a scale do', function (
     [900.0, 1.0, false, SpoonSystem::Metric, '900 g'],
     [4.25, 1.0, false, SpoonSystem::Metric, '4.3 g'],
 ]);
-
-it('knows what a piece weighs, give or take', function (): void {
-    expect(PieceWeight::of('garlic', 'clove')?->typical)
-        ->toBe(5.0)
-        ->and(PieceWeight::of('garlic', 'head')?->typical)
-        ->toBe(45.0)
-        ->and(PieceWeight::of('green-cabbage')?->high / PieceWeight::of('green-cabbage')?->low)
-        ->toBeGreaterThan(2.0)
-        ->and(PieceWeight::of('fish-sauce'))
-        ->toBeNull();
-    $known = array_column(FoodTable::all(), 'key');
-    foreach (array_keys((new ReflectionClassConstant(PieceWeight::class, 'ONE'))->getValue()) as $food) {
-        expect($known)->toContain($food);
-    }
-});

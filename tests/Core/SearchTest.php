@@ -49,7 +49,7 @@ it('finds nothing where nothing is meant', function (string $query): void {
 })->with([['xyzzy'], [''], ['---'], ['motor oil filter wrench']]);
 
 it('does not choose where two are meant alike', function (): void {
-    expect(foods()->best('radish'))
+    expect(foods()->best('coriander'))
         ->toBeNull()
         ->and(foods()->best('black pepper'))
         ->toBe('black-pepper')

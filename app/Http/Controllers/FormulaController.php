@@ -20,6 +20,7 @@ use App\Models\FormulaVersion;
 use App\Models\Ingredient;
 use App\Models\Person;
 use App\Models\Salt;
+use App\Pantry\FoodMeasures;
 use App\Pantry\LibraryText;
 use App\Support\InvalidInput;
 use App\Views\FormulaView;
@@ -29,11 +30,9 @@ use Illuminate\Http\Request;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Formula\Formula as Read;
 use Tempesal\Core\Formula\FormulaAnswer;
-use Tempesal\Core\Interchange\FoodFacts;
 use Tempesal\Core\Interchange\FormulaImport;
 use Tempesal\Core\Interchange\RecipeText;
 use Tempesal\Core\Interchange\SchemaRecipe;
-use Tempesal\Core\Search\NameIndex;
 
 /**
  * The kitchen's formulas: reading, scaling, changing, bringing in and handing out.
@@ -263,23 +262,10 @@ final readonly class FormulaController
 
     private function recipeText(): RecipeText
     {
-        $names = $all = $densities = $saltNames = $saltDensities = $starters = $bulky = [];
-        foreach (Ingredient::query()->get() as $food) {
-            $names[$food->key] = $food->name;
-            $all[$food->key] = [$food->name, ...array_filter(explode(', ', $food->also))];
-            $densities[$food->key] = $food->density_g_per_ml;
-            $starters = $food->use === 'starter' ? [...$starters, $food->key] : $starters;
-            $bulky = $food->use === 'vegetable' ? [...$bulky, $food->key] : $bulky;
-        }
-        foreach (Salt::query()->get() as $salt) {
-            $saltNames[$salt->key] = $salt->name;
-            $saltDensities[$salt->key] = $salt->product()->density()->band->typical;
-        }
-
         return new RecipeText(
-            new NameIndex($all),
-            new FoodFacts($names, $densities, $saltNames, $saltDensities, $starters, $bulky),
-            $this->current->get()->spoon_system,
+            FoodMeasures::ofKitchen(),
+            Ingredient::query()->where('use', 'starter')->pluck('key')->all(),
+            $this->current->get()->units(),
         );
     }
 }
