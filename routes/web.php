@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AmountController;
 use App\Http\Controllers\BatchController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\CalendarController;
@@ -97,6 +98,8 @@ Route::prefix('api')->group(function (): void {
             Route::put("{$path}/{{$parameter}}", [PantryController::class, "save{$one}"]);
             Route::delete("{$path}/{{$parameter}}", [PantryController::class, "remove{$one}"]);
         }
+        Route::get('amounts', [AmountController::class, 'read']);
+        Route::put('weighed-measures', [AmountController::class, 'weigh']);
         Route::get('find', SearchController::class);
         Route::get('kitchen/file', [KitchenFileController::class, 'show']);
         Route::post('kitchen/file', [KitchenFileController::class, 'bring']);

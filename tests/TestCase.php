@@ -19,7 +19,8 @@ use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tempesal\Core\Intake\Meal;
 use Tempesal\Core\Intake\BackgroundDiet;
-use Tempesal\Core\Measure\SpoonSystem;
+use Tempesal\Core\Measure\Habit;
+use Tempesal\Core\Measure\KitchenUnits;
 use Tempesal\Core\Message\Message;
 use Tests\Support\Contract;
 
@@ -36,7 +37,7 @@ abstract class TestCase extends LaravelTestCase
     {
         return app(
             CreateHousehold::class,
-        )('Test kitchen', $email, 'a long enough password', $timeZone, SpoonSystem::Us, [['name' => 'Ada', 'targetSodiumMg' => 2000, 'targetSource' => 'test', 'usualServingG' => 40.0, 'restOfDietMg' => 1200], ['name' => 'Bo', 'targetSodiumMg' => 1500, 'targetSource' => 'test', 'usualServingG' => 25.0, 'restOfDietMg' => [1 => 900, 2 => 900, 3 => 900, 4 => 900, 5 => 900, 6 => 1100, 7 => 1100]]], [0 => 2, 1 => 4, 2 => 2]);
+        )('Test kitchen', $email, 'a long enough password', $timeZone, KitchenUnits::of(Habit::Us), [['name' => 'Ada', 'targetSodiumMg' => 2000, 'targetSource' => 'test', 'usualServingG' => 40.0, 'restOfDietMg' => 1200], ['name' => 'Bo', 'targetSodiumMg' => 1500, 'targetSource' => 'test', 'usualServingG' => 25.0, 'restOfDietMg' => [1 => 900, 2 => 900, 3 => 900, 4 => 900, 5 => 900, 6 => 1100, 7 => 1100]]], [0 => 2, 1 => 4, 2 => 2]);
     }
 
     /** Someone else at the table of the current kitchen, of whose other food nothing is known. */

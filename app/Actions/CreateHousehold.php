@@ -10,7 +10,7 @@ use App\Models\Household;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Tempesal\Core\Intake\BackgroundDiet;
-use Tempesal\Core\Measure\SpoonSystem;
+use Tempesal\Core\Measure\KitchenUnits;
 
 /**
  * Opens a new kitchen: household, cook, eaters, stocked pantry.
@@ -39,17 +39,19 @@ final readonly class CreateHousehold
         string $email,
         string $password,
         string $timeZone,
-        SpoonSystem $spoons,
+        KitchenUnits $units,
         array $eaters,
         array $jarCounts,
         bool $demo = false,
+        string $measureBy = 'grams',
     ): User {
         return DB::transaction(function () use (
             $name,
             $email,
             $password,
             $timeZone,
-            $spoons,
+            $units,
+            $measureBy,
             $eaters,
             $jarCounts,
             $demo,
@@ -58,7 +60,10 @@ final readonly class CreateHousehold
                 'name' => $name,
                 'time_zone' => $timeZone,
                 'language' => ReaderLanguage::words(request())->locale,
-                'spoon_system' => $spoons,
+                'spoon_system' => $units->habit->spoons(),
+                'uses_inches' => $units->usesInches,
+                'uses_fahrenheit' => $units->usesFahrenheit,
+                'measure_by' => $measureBy,
                 'is_demo' => $demo,
             ]);
             $this->current->during($household, function () use ($eaters, $jarCounts): void {

@@ -75,6 +75,7 @@ final readonly class StartBatch
             if ($order->source !== null) {
                 return $this->blend($order, $order->source, $solution, $name, $place, $requestKey, $at);
             }
+            FillJars::claim($order->jars, $typed['hasOneMore'] ?? false);
             $jars = $order->jars === [] ? [null] : $order->jars;
             $begun = $isPacked ? $at->subSeconds((int) round($solution->timetable()->seconds)) : $at;
             foreach ($jars as $i => $jar) {
@@ -154,6 +155,9 @@ final readonly class StartBatch
             'density_g_per_ml' => $input->vegetable->density,
             'headspace_mm' => $input->packing->headspace->value,
             'weight_ml' => $input->packing->weightVolume->value,
+            'cover' => $typed['cover'] ?? null,
+            'hold_down' => $order->holdDown?->name,
+            'has_saucer' => $typed['hasSaucer'] ?? false,
             'serving_g' => $input->serving->value,
             'bench_input' => $typed,
             'strengths' => self::strengths($solution),

@@ -38,6 +38,7 @@ final readonly class StartFromFormula
         ?CarbonImmutable $startedAt,
         string $requestKey,
         ?string $plannedBatchId = null,
+        bool $hasOneMore = false,
     ): Batch {
         return ($this->transaction)(function () use (
             $version,
@@ -48,6 +49,7 @@ final readonly class StartFromFormula
             $startedAt,
             $requestKey,
             $plannedBatchId,
+            $hasOneMore,
         ): Batch {
             $started = Batch::query()->where('request_key', $requestKey)->first();
             if ($started !== null) {
@@ -58,6 +60,7 @@ final readonly class StartFromFormula
                     ? null
                     : PlannedBatch::query()->where('formula_id', $version->formula_id)->findOrFail($plannedBatchId);
             $jar = $jarId === null ? null : Jar::query()->findOrFail($jarId);
+            FillJars::claim($jar === null ? [] : [$jar], $hasOneMore, 'intoJarId');
             $answer = FormulaAnswer::of($scaled);
             $lead = collect($answer->lines)
                 ->filter(static fn(FormulaLine $line): bool => $line->food !== null && $line->part !== 'water')

@@ -22,6 +22,7 @@ final class KitchenFile
     /** The tables of a kitchen, each after those to which it points. */
     public const TABLES = [
         'people',
+        'weighed_measures',
         'intake_targets',
         'salts',
         'ingredients',
@@ -51,6 +52,8 @@ final class KitchenFile
         'time_zone',
         'language',
         'spoon_system',
+        'uses_inches',
+        'uses_fahrenheit',
         'measure_by',
         'week_start',
         'quiet_from',

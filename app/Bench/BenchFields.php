@@ -8,6 +8,7 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Enum;
 use Illuminate\Validation\Rules\In;
 use Tempesal\Core\Formula\SaltUnit;
+use Tempesal\Core\Method\Cover;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Produce\PieceShape;
 use Tempesal\Core\Salt\SaltBasis;
@@ -19,9 +20,11 @@ use Tempesal\Core\Salt\SaltBasis;
  * @phpstan-type Typed array{method: string, vegetableId?: string|null, vegetableAmount?: string|null,
  *     shape?: string|null, alongside?: list<Part>|null, paste?: list<Part>|null, sourceBatchId?: string|null,
  *     keptBrine?: string|null, isHeated?: bool|null, jarId?: string|null, moreJarIds?: list<string>|null,
- *     headspaceMm?: int|float|null, weightMl?: int|float|null, saltId: string, saltUnit: string, fixed?: string,
+ *     headspaceMm?: int|float|null, weightMl?: int|float|null, holdDownId?: string|null, cover?: string|null,
+ *     hasSaucer?: bool|null, hasOneMore?: bool|null, saltId: string, saltUnit: string, fixed?: string,
  *     strengthPercent?: string|int|float|null, strengthBasis: string, saltAmount?: string|null,
  *     tastings?: list<string|null>|null, sodiumWanted?: string|null, waterAmount?: string|null, waterAs?: string|null,
+ *     pouredAmount?: string|null,
  *     starterId?: string|null, starterBatchId?: string|null, starterAmount?: string|null,
  *     saltingMinutes?: int|float|null, rinseSeconds?: int|float|null, isSqueezed?: bool|null,
  *     roomCelsius?: int|float|null, servingAmount?: string|null}
@@ -51,10 +54,14 @@ final class BenchFields
             'moreJarIds.*' => ['string', 'max:26'],
             'headspaceMm' => ['nullable', 'numeric', 'min:0', 'max:500'],
             'weightMl' => ['nullable', 'numeric', 'min:0', 'max:5000'],
+            'holdDownId' => $id,
+            'cover' => ['nullable', 'string', Rule::enum(Cover::class)],
+            'hasSaucer' => ['nullable', 'boolean'],
+            'hasOneMore' => ['nullable', 'boolean'],
             'saltId' => ['required', 'string', 'max:26'],
             'saltUnit' => ['required', 'string', Rule::enum(SaltUnit::class)],
             'fixed' => ['required', 'string', Rule::in(self::FIXED)],
-            'strengthPercent' => ['nullable', 'string', 'max:20'],
+            'strengthPercent' => $amount,
             'strengthBasis' => ['required', 'string', Rule::enum(SaltBasis::class)],
             'saltAmount' => $amount,
             'tastings' => ['nullable', 'list', 'max:12'],
@@ -62,6 +69,7 @@ final class BenchFields
             'sodiumWanted' => ['nullable', 'string', 'max:20'],
             'waterAmount' => $amount,
             'waterAs' => ['nullable', 'string', 'in:water,brine'],
+            'pouredAmount' => $amount,
             'starterId' => $id,
             'starterBatchId' => $id,
             'starterAmount' => $amount,
@@ -93,6 +101,7 @@ final class BenchFields
             'numeric' => 'errors.number',
             'headspaceMm.*' => 'errors.headspace',
             'weightMl.*' => 'errors.weight_volume',
+            'cover.*' => 'errors.cover',
             'saltingMinutes.*' => 'errors.salting_time',
             'rinseSeconds.*' => 'errors.rinse_time',
             'roomCelsius.*' => 'errors.room_temperature',

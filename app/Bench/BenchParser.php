@@ -7,13 +7,17 @@ namespace App\Bench;
 use App\Household\CurrentHousehold;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
+use App\Models\HoldDown;
 use App\Models\Ingredient;
 use App\Models\Jar;
 use App\Models\Salt;
+use App\Pantry\FoodMeasures;
+use App\Pantry\KitchenAmounts;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Amount\MeasuredFood;
 use Tempesal\Core\Bench\BenchInput;
 use Tempesal\Core\Bench\BlendSource;
 use Tempesal\Core\Bench\Pretreatment;
@@ -26,23 +30,19 @@ use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\StarterTransfer;
-use Tempesal\Core\Measure\AmountTerm;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\InvalidQuantity;
-use Tempesal\Core\Measure\KitchenAmount;
 use Tempesal\Core\Measure\Millilitres;
 use Tempesal\Core\Measure\Millimetres;
 use Tempesal\Core\Measure\Seconds;
-use Tempesal\Core\Measure\SpoonSystem;
-use Tempesal\Core\Measure\VolumeUnit;
+use Tempesal\Core\Measure\SpoonFill;
 use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Process\IngredientAmount;
 use Tempesal\Core\Produce\Ingredient as Produce;
 use Tempesal\Core\Produce\PieceShape;
-use Tempesal\Core\Salt\BrineTable;
 use Tempesal\Core\Salt\SaltBasis;
 use Tempesal\Core\Salt\SaltDose;
 use Tempesal\Core\Salt\SaltProduct;
@@ -55,10 +55,17 @@ use Tempesal\Core\Salt\SaltProduct;
  */
 final class BenchParser
 {
-    /** What a spoonful or cup of anything but salt can be off by: common practice, no source. */
-    private const SPOONED = [0.9, 1.0, 1.1];
+    /** How a food that is cut so lies in a cup. */
+    private const CUTS = [
+        'shreds' => 'shredded',
+        'sticks' => 'sticks',
+        'rings' => 'sliced',
+        'chunks' => 'chopped',
+        'florets' => 'florets',
+        'whole' => 'whole',
+    ];
 
-    public function __construct(private readonly CurrentHousehold $current) {}
+    public function __construct(private readonly CurrentHousehold $current, private readonly KitchenAmounts $amounts) {}
 
     /**
      * @param  Typed  $typed
@@ -96,31 +103,51 @@ final class BenchParser
         $salt = self::row($errors, 'saltId', Salt::query()->find($typed['saltId']), 'salt');
         $jars = self::jars($errors, $typed);
 
-        $weight = self::weight($errors, 'vegetableAmount', $typed['vegetableAmount'] ?? null, $spoons);
+        $weight =
+            $vegetable === null
+                ? null
+                : $this->weight(
+                    $errors,
+                    'vegetableAmount',
+                    $typed['vegetableAmount'] ?? null,
+                    FoodMeasures::ofFood($vegetable)->asCut(
+                        self::CUTS[self::cut($typed, $method, $vegetable->shape)->value] ?? null,
+                    ),
+                );
         $isBrine = ($typed['waterAs'] ?? 'water') === 'brine';
         $water = $isBrine
             ? null
-            : self::liquid($errors, 'waterAmount', $typed['waterAmount'] ?? null, $spoons, BrineTable::density(0.0));
-        $serving =
-            self::weight($errors, 'servingAmount', $typed['servingAmount'] ?? null, $spoons) ??
-            Grams::of(BenchFields::USUAL_SERVING_G);
+            : $this->liquid($errors, 'waterAmount', $typed['waterAmount'] ?? null, MeasuredFood::water());
+        $made = FoodMeasures::ofProduct(
+            $source->name ?? ($vegetable->name ?? ''),
+            $source->density_g_per_ml ?? ($vegetable->density_g_per_ml ?? 1.0),
+            $source !== null ? PieceShape::Pulp : self::cut($typed, $method, $vegetable->shape ?? PieceShape::Pulp),
+        );
+        $serving = Grams::of(
+            $this->weight($errors, 'servingAmount', $typed['servingAmount'] ?? null, $made)->typical ??
+                BenchFields::USUAL_SERVING_G,
+        );
+        $poured = $this->liquid($errors, 'pouredAmount', $typed['pouredAmount'] ?? null, MeasuredFood::water());
+        $holdDown = isset($typed['holdDownId'])
+            ? self::row($errors, 'holdDownId', HoldDown::query()->find($typed['holdDownId']), 'hold_down')
+            : null;
         $packing = $errors->reading(
             'headspaceMm',
             static fn(): Packing => new Packing(
                 isset($typed['headspaceMm'])
                     ? Millimetres::of((float) $typed['headspaceMm'])
                     : $method->profile()->storage->headspace,
-                Millilitres::of((float) ($typed['weightMl'] ?? 0.0)),
+                Millilitres::of((float) ($typed['weightMl'] ?? ($holdDown->volume_ml ?? 0.0))),
             ),
         );
-        $target = $salt === null ? null : self::wish($errors, $typed, $method, $salt->product(), $spoons);
+        $target = $salt === null ? null : $this->wish($errors, $typed, $method, $salt);
         [$starter, $lender, $lendable] = $method->profile()->preparation->takesStarter
-            ? $this->starter($errors, $typed, $method, $spoons, $at)
+            ? $this->starter($errors, $typed, $method, $at)
             : [null, null, null];
-        $brine = $isBrine ? self::volume($errors, 'waterAmount', $typed['waterAmount'] ?? null, $spoons) : null;
-        $alongside = self::parts($errors, 'alongside', $typed['alongside'] ?? [], $spoons);
-        $paste = $method->isDressed() ? self::parts($errors, 'paste', $typed['paste'] ?? [], $spoons) : [];
-        $kept = self::liquid($errors, 'keptBrine', $typed['keptBrine'] ?? null, $spoons, 1.0);
+        $brine = $isBrine ? $this->volume($errors, 'waterAmount', $typed['waterAmount'] ?? null) : null;
+        $alongside = $this->parts($errors, 'alongside', $typed['alongside'] ?? []);
+        $paste = $method->isDressed() ? $this->parts($errors, 'paste', $typed['paste'] ?? []) : [];
+        $kept = $this->liquid($errors, 'keptBrine', $typed['keptBrine'] ?? null, FoodMeasures::liquid('', 1.0));
         $food =
             $source !== null
                 ? self::blended($source)
@@ -136,7 +163,7 @@ final class BenchParser
             new BenchInput(
                 $method,
                 $food,
-                $weight,
+                $weight === null ? null : Grams::of($weight->typical),
                 array_map(static fn(Jar $jar) => $jar->geometry(), $jars),
                 $packing,
                 new SaltChoice($salt->product(), SaltUnit::from($typed['saltUnit']), $spoons, $target),
@@ -157,12 +184,15 @@ final class BenchParser
                 $source === null
                     ? null
                     : new BlendSource(Ledgers::of($source, $at), $kept, $typed['isHeated'] ?? false),
+                $weight?->isExact() === false ? $weight : null,
+                $poured,
             ),
             $source === null ? $vegetable->colour ?? '#b9ab99' : $source->colour,
             $jars,
             $lender,
             $lendable,
             $source,
+            $holdDown,
         );
     }
 
@@ -218,13 +248,9 @@ final class BenchParser
     }
 
     /** @param  Typed  $typed */
-    private static function wish(
-        FieldErrors $errors,
-        array $typed,
-        Method $method,
-        SaltProduct $salt,
-        SpoonSystem $spoons,
-    ): ?SaltTarget {
+    private function wish(FieldErrors $errors, array $typed, Method $method, Salt $row): ?SaltTarget
+    {
+        $salt = $row->product();
         $fixed = $typed['fixed'] ?? 'strength';
         $basis = SaltBasis::from($typed['strengthBasis']);
         $unit = SaltUnit::from($typed['saltUnit']);
@@ -233,9 +259,16 @@ final class BenchParser
         $share = in_array($fixed, ['strength', 'both'], true)
             ? $errors->reading(
                 'strengthPercent',
-                static fn(): float => self::percent($typed['strengthPercent'] ?? null),
+                fn(): array => $this->strength((string) ($typed['strengthPercent'] ?? ''), $row),
             )
             : null;
+        // "1 tbsp per quart" says itself what it is a share of.
+        [$share, $said] = $share ?? [null, null];
+        $basis = match ($said) {
+            'water' => $method->hasPouredBrine() || $method === Method::ReusedBrine ? SaltBasis::OfWater : $basis,
+            'vegetable' => SaltBasis::OfVegetable,
+            default => $basis,
+        };
         $dose = match (true) {
             !in_array($fixed, ['salt', 'both'], true) => null,
             $isOptional && trim((string) ($typed['saltAmount'] ?? '')) === '' => SaltDose::weighed(
@@ -244,7 +277,7 @@ final class BenchParser
             ),
             default => $errors->reading(
                 'saltAmount',
-                static fn(): SaltDose => self::dose($typed['saltAmount'] ?? '', $unit, $salt, $spoons),
+                fn(): SaltDose => $this->dose($typed['saltAmount'] ?? '', $unit, $salt),
             ),
         };
         if ($fixed === 'sodium') {
@@ -262,10 +295,7 @@ final class BenchParser
                 $doses[] =
                     $pinch === ''
                         ? null
-                        : $errors->reading(
-                            "tastings.{$i}",
-                            static fn(): SaltDose => self::dose($pinch, $unit, $salt, $spoons),
-                        );
+                        : $errors->reading("tastings.{$i}", fn(): SaltDose => $this->dose($pinch, $unit, $salt));
             }
 
             return SaltTarget::amount($basis, ...array_values(array_filter($doses)));
@@ -282,31 +312,21 @@ final class BenchParser
      * @param  list<array{foodId: string, amount?: string|null}>|null  $typed
      * @return list<IngredientAmount>
      */
-    private static function parts(FieldErrors $errors, string $field, ?array $typed, SpoonSystem $spoons): array
+    private function parts(FieldErrors $errors, string $field, ?array $typed): array
     {
         $typed ??= [];
         $foods = Ingredient::query()->find(array_column($typed, 'foodId'))->keyBy('id');
         $parts = [];
         foreach ($typed as $i => $part) {
-            if (($amount = trim((string) ($part['amount'] ?? ''))) === '') {
-                continue;
-            }
-            $food = self::row($errors, "{$field}.{$i}.foodId", $foods->get($part['foodId']), 'food');
+            $amount = trim((string) ($part['amount'] ?? ''));
+            $food =
+                $amount === ''
+                    ? null
+                    : self::row($errors, "{$field}.{$i}.foodId", $foods->get($part['foodId']), 'food');
             $amount =
                 $food === null
                     ? null
-                    : $errors->reading("{$field}.{$i}.amount", static function () use ($amount, $spoons, $food): Band {
-                        $read = KitchenAmount::parse($amount, $spoons);
-                        $grams = $read->isVolume()
-                            ? Grams::of($read->millilitres()->value * $food->density_g_per_ml)
-                            : $read->grams();
-
-                        return $grams->isZero()
-                            ? throw new InvalidQuantity(Message::of('errors.more_than_zero'))
-                            : ($read->isVolume()
-                                ? Band::of(...self::SPOONED)->times($grams->value)
-                                : Band::exact($grams->value));
-                    });
+                    : $this->weight($errors, "{$field}.{$i}.amount", $amount, FoodMeasures::ofFood($food));
             if ($food !== null && $amount !== null) {
                 $parts[] = new IngredientAmount($food->produce(), $amount);
             }
@@ -319,13 +339,8 @@ final class BenchParser
      * @param  Typed  $typed
      * @return array{Starter|null, Batch|null, float|null} the starter, whose it is, and how many grams there are
      */
-    private function starter(
-        FieldErrors $errors,
-        array $typed,
-        Method $method,
-        SpoonSystem $spoons,
-        CarbonImmutable $at,
-    ): array {
+    private function starter(FieldErrors $errors, array $typed, Method $method, CarbonImmutable $at): array
+    {
         $fromBatch = $typed['starterBatchId'] ?? null;
         $fromPantry = $typed['starterId'] ?? null;
         if ($fromBatch === null && $fromPantry === null) {
@@ -358,7 +373,14 @@ final class BenchParser
         $grams =
             $isOpen && $method === Method::ReusedBrine
                 ? Grams::zero()
-                : self::liquid($errors, 'starterAmount', $typed['starterAmount'] ?? null, $spoons, $liquid->density);
+                : $this->liquid(
+                    $errors,
+                    'starterAmount',
+                    $typed['starterAmount'] ?? null,
+                    $pantry === null
+                        ? FoodMeasures::liquid($liquid->name, $liquid->density)
+                        : FoodMeasures::ofFood($pantry),
+                );
         if ($grams === null) {
             if ($isOpen) {
                 $errors->add('starterAmount', Message::of('errors.starter_amount'));
@@ -398,47 +420,33 @@ final class BenchParser
         return $row;
     }
 
-    private static function weight(FieldErrors $errors, string $field, ?string $typed, SpoonSystem $spoons): ?Grams
+    private function weight(FieldErrors $errors, string $field, ?string $typed, MeasuredFood $food): ?Band
     {
         return trim((string) $typed) === ''
             ? null
-            : $errors->reading($field, static function () use ($typed, $spoons): Grams {
-                $grams = KitchenAmount::parse((string) $typed, $spoons)->grams();
-
-                return $grams->isZero() ? throw new InvalidQuantity(Message::of('errors.more_than_zero')) : $grams;
-            });
+            : $errors->reading($field, fn(): Band => $this->amounts->weight((string) $typed, $food));
     }
 
-    /** A liquid by weight or by volume; a bare number counts as grams. */
-    private static function liquid(
-        FieldErrors $errors,
-        string $field,
-        ?string $typed,
-        SpoonSystem $spoons,
-        float $density,
-    ): ?Grams {
+    /** A liquid, by weight or by volume. */
+    private function liquid(FieldErrors $errors, string $field, ?string $typed, MeasuredFood $liquid): ?Grams
+    {
         return trim((string) $typed) === ''
             ? null
-            : $errors->reading($field, static function () use ($typed, $spoons, $density): Grams {
-                $amount = KitchenAmount::parse((string) $typed, $spoons);
-
-                return $amount->isVolume() ? Grams::of($amount->millilitres()->value * $density) : $amount->grams();
-            });
+            : $errors->reading(
+                $field,
+                fn(): Grams => Grams::of($this->amounts->orNothing((string) $typed, $liquid)->typical),
+            );
     }
 
-    private static function volume(
-        FieldErrors $errors,
-        string $field,
-        ?string $typed,
-        SpoonSystem $spoons,
-    ): ?Millilitres {
+    private function volume(FieldErrors $errors, string $field, ?string $typed): ?Millilitres
+    {
         return trim((string) $typed) === ''
             ? null
-            : $errors->reading($field, static function () use ($typed, $spoons): Millilitres {
-                $amount = KitchenAmount::parse((string) $typed, $spoons);
+            : $errors->reading($field, function () use ($typed): Millilitres {
+                $read = $this->amounts->read((string) $typed);
 
-                return $amount->isVolume()
-                    ? $amount->millilitres()
+                return $read->unit === 'ml'
+                    ? Millilitres::of($read->band->typical)
                     : throw new InvalidQuantity(Message::of('errors.brine_volume'));
             });
     }
@@ -454,47 +462,37 @@ final class BenchParser
         return (float) $text;
     }
 
-    /** @throws InvalidQuantity */
-    private static function percent(string|int|float|null $typed): float
+    /**
+     * @return array{float, string|null} the share, and of what it is one where that was said
+     *
+     * @throws InvalidQuantity
+     */
+    private function strength(string $typed, Salt $salt): array
     {
-        $text = str_replace(',', '.', trim(rtrim(trim((string) $typed), '%')));
-        if (!is_numeric($text) || !is_finite((float) $text)) {
-            throw new InvalidQuantity(
-                Message::of('errors.not_a_percentage', typed: mb_strimwidth((string) $typed, 0, 20, '…')),
-            );
-        }
-        if ((float) $text < 0.0 || (float) $text > 100.0) {
+        [$percent, $basis] = $this->amounts->strength($typed, $salt);
+        if ($percent < 0.0 || $percent > 100.0) {
             throw new InvalidQuantity(Message::of('errors.strength_range'));
         }
 
-        return (float) $text / 100.0;
+        return [$percent / 100.0, $basis];
     }
 
     /** @throws InvalidQuantity */
-    private static function dose(string $typed, SaltUnit $unit, SaltProduct $salt, SpoonSystem $spoons): SaltDose
+    private function dose(string $typed, SaltUnit $unit, SaltProduct $salt): SaltDose
     {
-        $amount = KitchenAmount::parse($typed, $spoons);
-        if ($amount->isBare() && $unit === SaltUnit::Spoons) {
+        if ($unit === SaltUnit::Spoons && is_numeric(str_replace(',', '.', trim($typed)))) {
             throw new InvalidQuantity(Message::of('errors.spoon_unit'));
         }
-        if (!$amount->isVolume()) {
-            return SaltDose::weighed($salt, $amount->grams());
-        }
-        $fills = array_values(
-            array_unique(array_map(static fn(AmountTerm $term) => $term->fill, $amount->terms), SORT_REGULAR),
-        );
-        if (count($fills) > 1) {
-            throw new InvalidQuantity(Message::of('errors.spoon_fill'));
-        }
-        $volume = array_sum(
-            array_map(
-                static fn(AmountTerm $term): float => $term->unit instanceof VolumeUnit
-                    ? $term->amount * $term->unit->millilitres()
-                    : 0.0,
-                $amount->terms,
-            ),
-        );
+        $read = $this->amounts->read($typed, FoodMeasures::salt($salt));
 
-        return SaltDose::spooned($salt, Millilitres::of($volume), $fills[0]);
+        return match (true) {
+            $read->unit !== 'g' => throw new InvalidQuantity(Message::of('errors.amount_is_share', said: $read->said)),
+            $read->levelMl !== null => SaltDose::spooned(
+                $salt,
+                Millilitres::of($read->levelMl),
+                SpoonFill::tryFrom($read->fill) ?? SpoonFill::Level,
+            ),
+            default => SaltDose::said($salt, $read->band),
+        };
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Models\Batch;
+use App\Models\HoldDown;
 use App\Models\Jar;
 use Tempesal\Core\Bench\BenchInput;
 
@@ -18,6 +19,7 @@ final readonly class ParsedBench
      * @param  Batch|null  $lender  whose brine goes in
      * @param  float|null  $lendable  grams of it that are there
      * @param  Batch|null  $source  the batch that becomes a sauce
+     * @param  HoldDown|null  $holdDown  what keeps the food under its brine
      */
     public function __construct(
         public BenchInput $input,
@@ -26,5 +28,6 @@ final readonly class ParsedBench
         public ?Batch $lender,
         public ?float $lendable,
         public ?Batch $source,
+        public ?HoldDown $holdDown = null,
     ) {}
 }

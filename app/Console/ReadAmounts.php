@@ -117,7 +117,7 @@ final class ReadAmounts
                     : $this->readEach($cut === '' ? $phrase : "{$phrase}, {$cut}", $foods, $field),
             ];
         } catch (AskedAmount $which) {
-            return [...$asked, ...$this->offers($which->explanation(), $which->offers)];
+            return [...$asked, ...$this->offers($which->question, $which->offers)];
         } catch (InvalidQuantity $refusal) {
             return [...$asked, 'error' => $this->words->say($refusal->explanation())];
         }

@@ -51,7 +51,8 @@ use Tempesal\Core\Intake\TargetPreset;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
-use Tempesal\Core\Measure\SpoonSystem;
+use Tempesal\Core\Measure\Habit;
+use Tempesal\Core\Measure\KitchenUnits;
 use Tempesal\Core\Measure\VolumeUnit;
 use Tempesal\Core\Method\Place;
 use Tempesal\Core\Produce\Allergen;
@@ -103,7 +104,7 @@ final class DemoKitchen
                 self::EMAIL,
                 Str::random(40),
                 'Europe/Lisbon',
-                SpoonSystem::Us,
+                new KitchenUnits(Habit::Us, usesInches: false, usesFahrenheit: false),
                 self::people(),
                 [0 => 4, 1 => 6, 2 => 2, 3 => 3, 4 => 2, 5 => 1, 6 => 1],
                 demo: true,

@@ -4,17 +4,18 @@ declare(strict_types=1);
 
 namespace App\Formulas;
 
-use App\Household\CurrentHousehold;
+use App\Models\Ingredient;
 use App\Models\Jar;
+use App\Pantry\FoodMeasures;
+use App\Pantry\KitchenAmounts;
 use App\Support\InvalidInput;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Formula\Formula;
 use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Measure\Grams;
-use Tempesal\Core\Measure\InvalidQuantity;
-use Tempesal\Core\Measure\KitchenAmount;
 use Tempesal\Core\Message\Message;
+use Tempesal\Core\Produce\PieceShape;
 
 /**
  * Fits a formula to what the cook has: a jar, a weight of vegetable, a number of servings, or a sodium for each
@@ -25,7 +26,7 @@ final readonly class FormulaScaler
     /** Nobody makes more than this many times a formula, or less. */
     private const BETWEEN = [0.02, 50.0];
 
-    public function __construct(private CurrentHousehold $current) {}
+    public function __construct(private KitchenAmounts $amounts) {}
 
     /** @return array<string, mixed> */
     public static function rules(): array
@@ -67,7 +68,7 @@ final readonly class FormulaScaler
         $factor = match ($by) {
             'jar' => $this->byJar($formula, $request->string('jarId')->value()),
             'vegetable' => FormulaAnswer::of($formula)->factorForVegetable(
-                $this->grams($request->string('amount')->value()),
+                $this->grams($request->string('amount')->value(), $formula),
             ),
             'servings' => FormulaAnswer::of($formula)->factorForServings($request->float('servings')),
             default => 1.0,
@@ -87,16 +88,14 @@ final readonly class FormulaScaler
         return FormulaAnswer::of($formula)->factorForJar($jar->geometry());
     }
 
-    private function grams(string $typed): Grams
+    private function grams(string $typed, Formula $formula): Grams
     {
-        try {
-            $grams = KitchenAmount::parse($typed, $this->current->get()->spoon_system)->grams();
-        } catch (InvalidQuantity $refusal) {
-            throw InvalidInput::at('amount', $refusal->explanation());
-        }
+        $known = Ingredient::query()->where('key', $formula->mainFood())->first();
 
-        return $grams->isZero()
-            ? throw ValidationException::withMessages(['amount' => 'errors.more_than_zero'])
-            : $grams;
+        return $this->amounts->grams(
+            $typed,
+            $known === null ? FoodMeasures::ofProduct('', 1.0, PieceShape::Chunks) : FoodMeasures::ofFood($known),
+            'amount',
+        );
     }
 }

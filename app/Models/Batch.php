@@ -25,6 +25,9 @@ use Tempesal\Core\Produce\PieceShape;
  * A jar that was started. Its history is in its entries and is never edited.
  *
  * @property string|null $jar_id
+ * @property string|null $cover  null: as jars of its kind have it
+ * @property string|null $hold_down
+ * @property bool $has_saucer
  * @property string $name
  * @property Method $method
  * @property PieceShape $shape
@@ -168,7 +171,7 @@ final class Batch extends Model
 
     public function cover(): ?Cover
     {
-        return $this->jar === null ? null : Cover::tryFrom($this->jar->cover);
+        return Cover::tryFrom($this->cover ?? ($this->jar->cover ?? ''));
     }
 
     /** Days for which its formula says that it keeps; null where it says nothing. */
@@ -213,6 +216,7 @@ final class Batch extends Model
             'shape' => PieceShape::class,
             'density_g_per_ml' => 'float',
             'headspace_mm' => 'float',
+            'has_saucer' => 'boolean',
             'weight_ml' => 'float',
             'serving_g' => 'float',
             'bench_input' => 'array',

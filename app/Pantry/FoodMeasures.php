@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace App\Pantry;
 
+use App\Models\Batch;
 use App\Models\Ingredient;
 use App\Models\Salt;
+use App\Models\WeighedMeasure;
 use RuntimeException;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Amount\FoodShelf;
 use Tempesal\Core\Amount\MeasuredFood;
 use Tempesal\Core\Measure\VolumeUnit;
+use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Message\LibraryName;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Produce\FoodTrait;
 use Tempesal\Core\Produce\PieceShape;
 use Tempesal\Core\Salt\SaltProduct;
@@ -31,6 +35,9 @@ final class FoodMeasures
     private const POWDER = [0.86, 1.0, 1.16];
 
     private const LEAF = [0.55, 1.0, 1.5];
+
+    /** Drained pieces in a cup, against the pieces themselves: USDA household weights of sauerkraut, from memory. */
+    private const DRAINED = [0.48, 0.6, 0.78];
 
     /** @var array<string, Measures>|null */
     private static ?array $table = null;
@@ -60,6 +67,12 @@ final class FoodMeasures
     /** The foods and salts of the current kitchen, by their key. */
     public static function ofKitchen(): FoodShelf
     {
+        return new FoodShelf(self::allOfKitchen());
+    }
+
+    /** @return list<MeasuredFood> */
+    public static function allOfKitchen(): array
+    {
         $foods = [MeasuredFood::water()];
         foreach (Ingredient::query()->get() as $food) {
             $foods[] = self::ofFood($food);
@@ -68,7 +81,7 @@ final class FoodMeasures
             $foods[] = self::ofSalt($salt);
         }
 
-        return new FoodShelf($foods);
+        return $foods;
     }
 
     public static function ofFood(Ingredient $food): MeasuredFood
@@ -103,6 +116,56 @@ final class FoodMeasures
         );
     }
 
+    /** What is in a jar: a sauce pours, drained pieces lie in a spoon with air between them. */
+    public static function ofProduct(string $name, float $density, PieceShape $shape): MeasuredFood
+    {
+        $isCut = $shape !== PieceShape::Pulp;
+
+        return new MeasuredFood(
+            '',
+            Message::of('text.quoted', text: $name),
+            [$name],
+            self::around($density, self::LIQUID),
+            $shape,
+            $isCut,
+            false,
+            $isCut
+                ? ['any' => self::around($density, self::DRAINED), 'chopped' => self::around($density, self::DRAINED)]
+                : [],
+        );
+    }
+
+    /**
+     * What is served of a batch, with the forks and spoons that were weighed for that person or in this kitchen.
+     *
+     * @param  Phase|null  $phase  null: what such a batch is eaten as
+     */
+    public static function served(Batch $batch, ?Phase $phase = null, ?string $personId = null): MeasuredFood
+    {
+        $phase ??= $batch->method->servedPhase();
+        $food = self::ofProduct(
+            $batch->name,
+            $batch->density_g_per_ml,
+            $phase === Phase::Pieces ? $batch->shape : PieceShape::Pulp,
+        );
+
+        return $food->weighing(
+            WeighedMeasure::of('forkful', $food->shape, $personId),
+            WeighedMeasure::of('spoonful', $food->shape, $personId),
+        );
+    }
+
+    public static function liquid(string $name, float $density): MeasuredFood
+    {
+        return self::ofProduct($name, $density, PieceShape::Pulp);
+    }
+
+    /** @param  array{float, float, float}  $factors */
+    private static function around(float $typical, array $factors): Band
+    {
+        return Band::of(...array_map(static fn(float $factor): float => $factor * $typical, $factors));
+    }
+
     /** @param  list<string>  $also */
     private static function measured(
         string $key,
@@ -120,15 +183,13 @@ final class FoodMeasures
             $id ?? $key,
             LibraryName::food($key, $name),
             [$name, ...$also],
-            Band::of(
-                ...array_map(
-                    static fn(float $factor): float => $factor * $density,
-                    match (true) {
-                        $shape === PieceShape::Leaves => self::LEAF,
-                        $isWet => self::LIQUID,
-                        default => self::POWDER,
-                    },
-                ),
+            self::around(
+                $density,
+                match (true) {
+                    $shape === PieceShape::Leaves => self::LEAF,
+                    $isWet => self::LIQUID,
+                    default => self::POWDER,
+                },
             ),
             $shape,
             $isCut,

@@ -74,7 +74,7 @@ final class JarPicture
             $liquid,
             $shape->value,
             $batch->colour,
-            $batch->jar->cover ?? $batch->method->profile()->storage->cover()->value,
+            $batch->cover()->value ?? $batch->method->profile()->storage->cover()->value,
             $served === Phase::Sauce,
         );
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Bench\ParsedBench;
+use App\Bench\TakenJars;
 use App\Language\ReaderLanguage;
 use App\Models\Jar;
 use App\Models\Person;
@@ -38,10 +39,16 @@ final class BenchView
     /**
      * @param  Collection<int, Person>  $people
      * @param  Collection<int, Jar>  $jars  from which to name some; none where one was picked
+     * @param  array{cover?: string|null, hasOneMore?: bool|null, ...<array-key, mixed>}  $typed  at the bench
      * @return array<string, mixed>
      */
-    public static function of(ParsedBench $order, BenchSolution $solution, Collection $people, Collection $jars): array
-    {
+    public static function of(
+        ParsedBench $order,
+        BenchSolution $solution,
+        Collection $people,
+        Collection $jars,
+        array $typed = [],
+    ): array {
         $phase = $solution->servedPhase();
         $estimates = $solution->finished->estimates(Serve::of($phase, $solution->servingWeight()));
         [$serving] = $estimates['servings'];
@@ -88,7 +95,16 @@ final class BenchView
                 static fn(Allergen $allergen): string => $allergen->value,
                 $solution->state->allergens(),
             ),
-            'jars' => self::jars($order, $solution),
+            'jars' => self::jars($order, $solution, $typed),
+            'taken' => array_map(
+                static fn(array $one): array => [
+                    'jarId' => $one['jar']->id,
+                    'message' => TakenJars::message($one['jar'], $one['by']),
+                ],
+                $typed['hasOneMore'] ?? false ? [] : TakenJars::of($order->jars),
+            ),
+            'leftOverGrams' => $solution->leftOver()->value,
+            'pouredGrams' => $solution->poured()->value,
             'fitting' => self::fitting($solution, $jars),
             'advice' => array_map(static fn(Advice $advice): array => $advice->toArray(), BenchAdvice::on($solution)),
         ];
@@ -193,8 +209,11 @@ final class BenchView
         ];
     }
 
-    /** @return list<array<string, mixed>> each jar with what goes into it */
-    private static function jars(ParsedBench $order, BenchSolution $solution): array
+    /**
+     * @param  array{cover?: string|null, ...<array-key, mixed>}  $typed
+     * @return list<array<string, mixed>> each jar with what goes into it
+     */
+    private static function jars(ParsedBench $order, BenchSolution $solution, array $typed): array
     {
         $shares = $solution->input->row()?->shares() ?? [];
         $jars = [];
@@ -213,7 +232,7 @@ final class BenchView
                     $fit,
                     $shares[$i],
                     $order->colour,
-                    $order->jars[$i]->cover,
+                    $typed['cover'] ?? $order->jars[$i]->cover,
                 ),
             ];
         }

@@ -15,6 +15,7 @@ use App\Models\Jar;
 use App\Models\Person;
 use App\Models\Room;
 use App\Models\Salt;
+use App\Models\WeighedMeasure;
 use App\Pictures\JarPicture;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
@@ -39,6 +40,17 @@ use Tempesal\Core\Uptake\Tissue;
  */
 final class KitchenView
 {
+    /** @return array{spoonSystem: string, usesInches: bool, usesFahrenheit: bool, measureBy: string} */
+    public static function units(Household $household): array
+    {
+        return [
+            'spoonSystem' => $household->spoon_system->value,
+            'usesInches' => $household->uses_inches,
+            'usesFahrenheit' => $household->uses_fahrenheit,
+            'measureBy' => $household->measure_by,
+        ];
+    }
+
     /**
      * @param  Collection<int, Person>  $people
      * @param  Collection<int, Jar>  $jars  with batches_count
@@ -61,8 +73,19 @@ final class KitchenView
             'timeZone' => $household->time_zone,
             'language' => $household->language,
             'languages' => Catalogue::languages(),
-            'spoonSystem' => $household->spoon_system->value,
-            'measureBy' => $household->measure_by,
+            ...self::units($household),
+            'weighedMeasures' => WeighedMeasure::query()
+                ->orderBy('created_at')
+                ->get()
+                ->map(
+                    static fn(WeighedMeasure $one): array => [
+                        'what' => $one->what,
+                        'family' => $one->family,
+                        'personId' => $one->person_id,
+                        'grams' => $one->grams,
+                    ],
+                )
+                ->all(),
             'weekStart' => $household->week_start,
             'quietFrom' => $household->quiet_from,
             'quietTo' => $household->quiet_to,

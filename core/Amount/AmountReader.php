@@ -111,6 +111,8 @@ final readonly class AmountReader
     {
         try {
             return $this->whole(PhraseParser::parse($typed, $this->units->habit), $food);
+        } catch (AskedAmount $which) {
+            throw $which;
         } catch (InvalidQuantity $refusal) {
             // After a comma it is said how to prepare it.
             if (preg_match('/^(.*?\p{L}.*?),\s+\p{L}/u', $typed, $m) !== 1) {

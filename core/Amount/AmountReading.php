@@ -23,6 +23,8 @@ final readonly class AmountReading
      * @param  MeasuredFood|null  $food  what it is an amount of
      * @param  float|null  $count  how many, of what is counted
      * @param  Band|null  $volume  ml, where it was said as a volume
+     * @param  float|null  $levelMl  ml of the spoons themselves, where one number of spoons or cups was said
+     * @param  string  $fill  how full they are; '' where nothing was said
      */
     public function __construct(
         public ReadingKind $kind,
@@ -33,6 +35,8 @@ final readonly class AmountReading
         public ?MeasuredFood $food = null,
         public ?float $count = null,
         public ?Band $volume = null,
+        public ?float $levelMl = null,
+        public string $fill = '',
     ) {}
 
     /** The same with its number: "2 tbsp of fine sea salt, heaped: about 58 g (44–77)". */
@@ -60,7 +64,7 @@ final readonly class AmountReading
     }
 
     /** Whether what was said already says the number. */
-    private function isPlain(): bool
+    public function isPlain(): bool
     {
         return $this->said->code === 'say.plain';
     }

@@ -151,7 +151,7 @@ final readonly class FoodFinder
                     $quantity->parts[0]->unit === null
                         ? $this->weigher->bare($quantity, $food, true)
                         : $this->weigher->weigh($quantity, $food);
-            } catch (InvalidQuantity | AskedAmount) {
+            } catch (InvalidQuantity) {
                 continue;
             }
         }
@@ -160,7 +160,7 @@ final readonly class FoodFinder
     }
 
     /** @param  array<MeasuredFood>  $foods */
-    public function whichFood(Quantity $quantity, array $foods): AskedAmount|InvalidQuantity
+    public function whichFood(Quantity $quantity, array $foods): InvalidQuantity
     {
         $readings = $this->each($quantity, $foods);
 

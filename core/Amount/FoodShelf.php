@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Amount;
 
+use Closure;
 use Tempesal\Core\Search\NameIndex;
 
 /**
@@ -11,22 +12,17 @@ use Tempesal\Core\Search\NameIndex;
  */
 final class FoodShelf
 {
-    /** @var array<string, MeasuredFood> */
-    private array $foods = [];
+    /** @var array<string, MeasuredFood>|null */
+    private ?array $foods = null;
 
     private ?NameIndex $index = null;
 
-    /** @param  iterable<MeasuredFood>  $foods */
-    public function __construct(iterable $foods)
-    {
-        foreach ($foods as $food) {
-            $this->foods[$food->id] = $food;
-        }
-    }
+    /** @param  iterable<MeasuredFood>|(Closure(): iterable<MeasuredFood>)  $source  asked when a name has to be found */
+    public function __construct(private readonly iterable|Closure $source) {}
 
     public function get(string $id): ?MeasuredFood
     {
-        return $this->foods[$id] ?? null;
+        return $this->foods()[$id] ?? null;
     }
 
     /**
@@ -41,7 +37,7 @@ final class FoodShelf
         $index = $this->index();
 
         return array_map(
-            fn(string $id): MeasuredFood => $this->foods[$id],
+            fn(string $id): MeasuredFood => $this->foods()[$id],
             array_values(
                 array_filter(
                     $index->alike($query),
@@ -70,7 +66,7 @@ final class FoodShelf
      */
     public function near(string $name, int $most = 3): array
     {
-        return array_map(fn(string $id): MeasuredFood => $this->foods[$id], $this->index()->find($name, $most));
+        return array_map(fn(string $id): MeasuredFood => $this->foods()[$id], $this->index()->find($name, $most));
     }
 
     /**
@@ -80,15 +76,29 @@ final class FoodShelf
      */
     public function answers(MeasuredFood $food, array $words): bool
     {
-        $index = isset($this->foods[$food->id]) ? $this->index() : new NameIndex([$food->id => $food->names]);
+        $index = new NameIndex([$food->id => $food->names]);
 
         return $index->unanswered(implode(' ', $words), $food->id) === [];
+    }
+
+    /** @return array<string, MeasuredFood> */
+    private function foods(): array
+    {
+        if ($this->foods !== null) {
+            return $this->foods;
+        }
+        $foods = [];
+        foreach ($this->source instanceof Closure ? ($this->source)() : $this->source as $food) {
+            $foods[$food->id] = $food;
+        }
+
+        return $this->foods = $foods;
     }
 
     private function index(): NameIndex
     {
         return $this->index ??= new NameIndex(
-            array_map(static fn(MeasuredFood $food): array => $food->names, $this->foods),
+            array_map(static fn(MeasuredFood $food): array => $food->names, $this->foods()),
         );
     }
 }

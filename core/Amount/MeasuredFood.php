@@ -101,6 +101,52 @@ final readonly class MeasuredFood
         );
     }
 
+    /** The same with its fork and its spoon weighed. */
+    public function weighing(?Band $forkful, ?Band $spoonful): self
+    {
+        return new self(
+            $this->id,
+            $this->label,
+            $this->names,
+            $this->density,
+            $this->shape,
+            $this->isCut,
+            $this->isSalt,
+            $this->cups,
+            $this->pieces,
+            $forkful ?? $this->forkful,
+            $spoonful ?? $this->spoonful,
+        );
+    }
+
+    /** The family of a fork: shreds, leaves, pulp, other. */
+    public static function family(PieceShape $shape): string
+    {
+        return isset(self::FORKFULS[$shape->value]) ? $shape->value : 'other';
+    }
+
+    /** The same, cut as it lies before the cook: a cup of it is a cup of such pieces. */
+    public function asCut(?string $cut): self
+    {
+        if ($cut === null) {
+            return $this;
+        }
+
+        return new self(
+            $this->id,
+            $this->label,
+            $this->names,
+            $this->density,
+            $this->shape,
+            $this->isCut,
+            $this->isSalt,
+            [...$this->cups, 'any' => $this->bulk($cut, false)],
+            $this->pieces,
+            $this->forkful,
+            $this->spoonful,
+        );
+    }
+
     /** g/ml as it fills a measure. */
     public function bulk(?string $cut, bool $isPacked, bool $isSpoon = false): Band
     {

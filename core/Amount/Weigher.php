@@ -27,8 +27,6 @@ final readonly class Weigher
         'generous' => [1.03, 1.12, 1.3],
     ];
 
-    private const GENEROUS = [1.05, 1.2, 1.45];
-
     /** How much more or less a handful is that is called large or small. */
     private const HANDS = [
         'tiny' => [0.35, 0.5, 0.7],
@@ -89,7 +87,18 @@ final readonly class Weigher
             $said = Message::of('say.filled', amount: $said, fill: $fill);
         }
 
-        return new AmountReading($first->kind, $first->unit, $band, $said, null, $food, $first->count, $first->volume);
+        return new AmountReading(
+            $first->kind,
+            $first->unit,
+            $band,
+            $said,
+            null,
+            $food,
+            $first->count,
+            $first->volume,
+            self::levelMl($quantity),
+            $fill,
+        );
     }
 
     /** A number without a unit: so many of what is counted, or grams. */
@@ -297,6 +306,26 @@ final readonly class Weigher
         return new AmountReading(ReadingKind::Unmeasured, $food === null ? 'ml' : 'g', $band, $said, null, $food);
     }
 
+    /** ml of the spoons and cups themselves; null where they are no exact number of one fill. */
+    private static function levelMl(Quantity $quantity): ?float
+    {
+        $ml = 0.0;
+        foreach ($quantity->parts as $part) {
+            $unit = $part->unit;
+            if (
+                $unit?->dimension !== Dimension::Volume ||
+                !$unit->factor->isExact() ||
+                !$part->number->band()->isExact() ||
+                $part->fill !== $quantity->parts[0]->fill
+            ) {
+                return null;
+            }
+            $ml += ($part->isLess ? -1.0 : 1.0) * $part->number->typical * $unit->factor->typical;
+        }
+
+        return $ml < 0.0 ? null : $ml;
+    }
+
     /** How full a spoon or a cup is. */
     private static function fill(Part $part, ?MeasuredFood $food): Band
     {
@@ -305,7 +334,6 @@ final readonly class Weigher
         $fill = $part->fill === 'packed' ? '' : $part->fill;
         if ($unit->isSpoon) {
             return match ($fill) {
-                'generous' => Band::of(...self::GENEROUS),
                 '', 'level' => SpoonFill::Level->factor(),
                 default => SpoonFill::from($fill)->factor(),
             };

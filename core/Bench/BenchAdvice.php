@@ -89,14 +89,13 @@ final class BenchAdvice
 
         return new Advice(
             'too_full',
-            Severity::Stop,
+            Severity::Careful,
             $fits < 1.0
                 ? Message::of('advice.no_room')
                 : Message::of(
                     'advice.too_full',
                     fits: self::grams(floor($fits)),
                     over: self::grams(max(1.0, ceil($solution->vegetable()->value - $fits))),
-                    jars: max(2, count($solution->input->jars) * (int) ceil($solution->vegetable()->value / $fits)),
                 ),
         );
     }

@@ -8,6 +8,7 @@ use Tempesal\Core\Jar\Jar;
 use Tempesal\Core\Jar\JarSet;
 use Tempesal\Core\Jar\Packing;
 use Tempesal\Core\Ledger\Entry\Starter;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Millilitres;
@@ -32,6 +33,8 @@ final readonly class BenchInput
      * @param  Millilitres|null  $brine  instead of the water: so much mixed brine
      * @param  Starter|null  $starter  weighing nothing for re-used brine that is to fill the jars
      * @param  BlendSource|null  $source  for a sauce
+     * @param  Band|null  $vegetableBand  grams, where the weight was counted or measured by cups; null: weighed
+     * @param  Grams|null  $poured  of the brine that was mixed, what went into the jars; null: what fills them
      */
     public function __construct(
         public Method $method,
@@ -49,6 +52,8 @@ final readonly class BenchInput
         public ?Starter $starter = null,
         public Pretreatment $pretreatment = new Pretreatment(),
         public ?BlendSource $source = null,
+        public ?Band $vegetableBand = null,
+        public ?Grams $poured = null,
     ) {}
 
     /** The jars together; null when none was picked. */
@@ -76,6 +81,8 @@ final readonly class BenchInput
             $this->starter,
             $this->pretreatment,
             $this->source,
+            $this->vegetableBand,
+            $this->poured,
         );
     }
 }

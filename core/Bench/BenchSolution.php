@@ -53,6 +53,9 @@ final readonly class BenchSolution
     /** A tenth of a gram is a tenth, whatever the bisection left of it. */
     private const SCALE_ROUNDING = 1e-3;
 
+    /** Brine for a jar that is full of food: it still gets some. */
+    private const LEAST_BRINE_ML = 1.0;
+
     /** No more salt than this is looked for, in grams for a gram of food and water: past what dissolves. */
     private const MOST_SALT = 0.36;
 
@@ -108,6 +111,20 @@ final readonly class BenchSolution
     public function spareBrine(): Millilitres
     {
         return $this->brine()->times($this->work->spare / (1.0 + $this->work->spare));
+    }
+
+    /** Brine that goes into the jars. */
+    public function poured(): Grams
+    {
+        return Grams::of(($this->salt->value + $this->work->water->value) / (1.0 + $this->work->spare));
+    }
+
+    /** Brine that is mixed and left over, at the strength of the rest. */
+    public function leftOver(): Grams
+    {
+        return Grams::of(
+            ($this->salt->value + $this->work->water->value) * ($this->work->spare / (1.0 + $this->work->spare)),
+        );
     }
 
     public function isSpooned(): bool
@@ -377,31 +394,59 @@ final readonly class BenchSolution
             return self::dosed($work);
         }
         if ($input->water !== null) {
-            return self::dosed($work->watered($input->water));
+            return self::pouring(self::dosed($work->watered($input->water)));
         }
         if ($input->brine !== null) {
-            return self::dosed($work->watered(self::waterForVolume($work, $input->brine->value, 0.0)));
+            return self::pouring(self::dosed($work->watered(self::waterForVolume($work, $input->brine->value, 0.0))));
         }
         if ($input->method === Method::KimchiSoaked) {
             return self::dosed($work->watered(Grams::of(round($vegetable->value * self::SOAK_WATER))));
         }
         $row = $input->row() ?? throw IncompleteBench::noWater();
-        $shape = $input->vegetable->shape;
-        $room =
-            array_sum(
-                array_map(
-                    static fn(JarFit $fit): float => $fit->brineToFill()->value,
-                    $row->fits(self::together($input, $vegetable), $input->vegetable->density, $shape->packing()),
-                ),
-            ) -
-            ($work->starter->grams->value ?? 0.0);
-        if ($room < 1.0) {
-            throw IncompleteBench::jarTooSmall(floor(self::besideTheRest($input, $row)->value));
-        }
+        $room = max(self::LEAST_BRINE_ML, self::roomForBrine($work, $row));
         $spare = $input->packing->spareBrine;
         $water = self::waterForVolume($work, $room, $spare);
 
         return self::dosed($work->watered($water->times(1.0 + $spare), $spare));
+    }
+
+    /**
+     * What is made is not what is poured: of a brine that was mixed by the cook only what fills the jars stays with the
+     * food, or what she says went in. The rest is left over, at the same strength.
+     */
+    private static function pouring(SolvedBatch $work): SolvedBatch
+    {
+        $input = $work->input;
+        $made = $work->water->value + $work->salt()->value;
+        if ($made <= 0.0 || $input->method === Method::KimchiSoaked) {
+            return $work;
+        }
+        $poured = $input->poured?->value;
+        $row = $input->row();
+        if ($poured === null && $row !== null) {
+            $volume = BrineTable::volume($work->salt(), $work->water)->value;
+            $poured = ($made * max(0.0, self::roomForBrine($work, $row))) / $volume;
+        }
+
+        return $poured === null || $poured >= $made || $poured < self::LEAST_BRINE_ML
+            ? $work
+            : $work->watered($work->water, $made / $poured - 1.0);
+    }
+
+    /** ml that brine fills up to the headspace, beside the food and the starter. */
+    private static function roomForBrine(SolvedBatch $work, JarSet $row): float
+    {
+        return array_sum(
+            array_map(
+                static fn(JarFit $fit): float => $fit->brineToFill()->value,
+                $row->fits(
+                    self::together($work->input, $work->vegetable),
+                    $work->input->vegetable->density,
+                    $work->input->vegetable->shape->packing(),
+                ),
+            ),
+        ) -
+            ($work->starter->grams->value ?? 0.0);
     }
 
     /**

@@ -39,12 +39,6 @@ final class IncompleteBench extends DomainException implements TempesalException
         return new self('starterBatchId', Message::of('errors.bench_no_brine'));
     }
 
-    /** @param  float  $fits  grams of the vegetable that the jar takes */
-    public static function jarTooSmall(float $fits): self
-    {
-        return new self('jarId', Message::of('errors.bench_jar_too_small', fits: round($fits)));
-    }
-
     public static function wrongBasis(Method $method): self
     {
         return new self('strengthBasis', Message::of('errors.bench_wrong_basis', method: $method->label()));

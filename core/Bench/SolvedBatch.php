@@ -162,7 +162,12 @@ final readonly class SolvedBatch
     {
         $input = $this->input;
         $vegetables = [
-            new IngredientAmount($input->vegetable, Band::exact($this->vegetable->value)),
+            new IngredientAmount(
+                $input->vegetable,
+                $input->vegetableWeight === $this->vegetable && $input->vegetableBand !== null
+                    ? $input->vegetableBand
+                    : Band::exact($this->vegetable->value),
+            ),
             ...$input->alongside,
         ];
         $dose = $this->doses[0] ?? SaltDose::weighed($input->salt->product, Grams::zero());

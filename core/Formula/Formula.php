@@ -209,6 +209,18 @@ final readonly class Formula
         return $lines;
     }
 
+    /** The key of the food of which there is most: the one by which a cook scales it. */
+    public function mainFood(): ?string
+    {
+        $most = null;
+        foreach ($this->lines() as $line) {
+            $isFood = in_array($line->part, ['vegetables', 'base', 'add'], true);
+            $most = $isFood && ($most === null || $line->grams > $most->grams) ? $line : $most;
+        }
+
+        return $most?->food?->id;
+    }
+
     public function servedPhase(): Phase
     {
         return $this->serving->phase;

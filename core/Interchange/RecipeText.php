@@ -8,7 +8,6 @@ use Tempesal\Core\Measure\Habit;
 use Tempesal\Core\Measure\InvalidQuantity;
 use Tempesal\Core\Measure\KitchenUnits;
 use Tempesal\Core\Amount\AmountReader;
-use Tempesal\Core\Amount\AskedAmount;
 use Tempesal\Core\Amount\FieldKind;
 use Tempesal\Core\Amount\FoodShelf;
 use Tempesal\Core\Amount\MeasuredFood;
@@ -81,7 +80,7 @@ final readonly class RecipeText
                 return $this->found($number, $line, $read->food, round($read->band->typical, 3), null);
             }
             $problem = Message::of('errors.recipe_amount');
-        } catch (AskedAmount | InvalidQuantity $open) {
+        } catch (InvalidQuantity $open) {
             $problem = $open->explanation();
         }
         $foods = $this->named($line);

@@ -12,7 +12,7 @@ use Tempesal\Core\TempesalException;
 /**
  * A number that cannot be the quantity it was given for.
  */
-final class InvalidQuantity extends InvalidArgumentException implements TempesalException
+class InvalidQuantity extends InvalidArgumentException implements TempesalException
 {
     use Explains;
 

@@ -13,6 +13,7 @@ enum SpoonFill: string
     case Rounded = 'rounded';
     case Heaped = 'heaped';
     case Scant = 'scant';
+    case Generous = 'generous';
 
     public function factor(): Band
     {
@@ -21,6 +22,7 @@ enum SpoonFill: string
             self::Rounded => Band::of(1.2, 1.35, 1.6),
             self::Heaped => Band::of(1.5, 1.75, 2.2),
             self::Scant => Band::of(0.75, 0.85, 0.95),
+            self::Generous => Band::of(1.05, 1.2, 1.45),
         };
     }
 }

@@ -27,6 +27,7 @@ final readonly class SaltDose
         public ?Grams $weighed,
         public ?Millilitres $spooned,
         public SpoonFill $fill,
+        public ?Band $said = null,
     ) {}
 
     public static function weighed(SaltProduct $product, Grams $weight): self
@@ -40,6 +41,14 @@ final readonly class SaltDose
         return new self($product, null, $volume, $fill);
     }
 
+    /** Said so that only a band is known: "a pinch", "2-3 tbsp". */
+    public static function said(SaltProduct $product, Band $grams): self
+    {
+        return $grams->isExact()
+            ? self::weighed($product, Grams::of($grams->typical))
+            : new self($product, null, null, SpoonFill::Level, $grams);
+    }
+
     public function isSpooned(): bool
     {
         return $this->spooned !== null;
@@ -50,6 +59,10 @@ final readonly class SaltDose
     {
         if ($this->spooned !== null) {
             return $this->spooned->value * $point->of($this->product->density()) * $point->of($this->fillFactor());
+        }
+
+        if ($this->said !== null) {
+            return $point->of(new Uncertain("salt_amount:{$this->product->id}", 'salt_amount', $this->said));
         }
 
         return $this->weighed === null || $this->weighed->isZero() ? 0.0 : $point->of($this->scale($this->weighed));
@@ -75,7 +88,9 @@ final readonly class SaltDose
             );
         }
 
-        return self::weighed($product, $fields->grams());
+        $grams = $fields->band('grams', null, 0.0, 1_000_000.0);
+
+        return self::said($product, $grams);
     }
 
     /** @return array<string, mixed> */
@@ -84,7 +99,7 @@ final readonly class SaltDose
         return ['product' => $this->product->toArray()] +
             ($this->spooned !== null
                 ? ['spooned' => ['millilitres' => $this->spooned->value, 'fill' => $this->fill->value]]
-                : ['grams' => $this->weighed?->value]);
+                : ['grams' => $this->said?->toArray() ?? $this->weighed?->value]);
     }
 
     private function fillFactor(): Uncertain

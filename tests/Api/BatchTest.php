@@ -68,7 +68,7 @@ it('writes nothing when it says no', function (array $change, string $field): vo
     [['startedOn' => '2999-01-01'], 'startedOn'],
     [['startedOn' => '1999-01-01'], 'startedOn'],
     [['vegetableAmount' => 'abc'], 'vegetableAmount'],
-    [fn() => ['jarId' => test()->jar('Pint jar')], 'jarId'],
+    [fn() => ['jarId' => test()->jar('Five-litre crock')], 'jarId'],
 ]);
 
 it('lends brine at the strength it has, and both ledgers know', function (): void {
@@ -162,7 +162,7 @@ it('refuses a serving that cannot be', function (array $change, int $status, str
 })->with([
     [['amount' => '5 kg'], 422, 'g of pieces are left'],
     [['amount' => '-1 g'], 422, 'zero or more'],
-    [['amount' => 'a handful'], 422, 'not a known unit'],
+    [['amount' => 'a plate'], 422, 'How much is in it'],
     [['amount' => '0'], 422, 'more than zero'],
     [['batchId' => 'nope'], 404, 'no such batch'],
     [['personId' => 'nope'], 404, 'no such person'],

@@ -148,7 +148,10 @@ it('says in a sentence beside the field what cannot be', function (
     'negative weight' => [['vegetableAmount' => '-5 g'], 'vegetableAmount', 'zero or more'],
     'no number' => [['vegetableAmount' => 'abc'], 'vegetableAmount', '“abc” is not an amount'],
     'nothing' => [['vegetableAmount' => '0 g'], 'vegetableAmount', 'more than zero'],
-    'a volume of vegetable' => [['vegetableAmount' => '2 cups'], 'vegetableAmount', 'Enter a weight'],
+    'a share of vegetable' => [['vegetableAmount' => '2 %'], 'vegetableAmount', 'is a share'],
+    'a tin of vegetable' => [['vegetableAmount' => 'a tin'], 'vegetableAmount', 'How much is in it'],
+    'pieces or grams' => [['vegetableAmount' => '25'], 'vegetableAmount', 'Enter 25 carrot or 25 g'],
+    'another food' => [['vegetableAmount' => '2 onions'], 'vegetableAmount', 'This field is for carrot'],
     'a tonne and more' => [['vegetableAmount' => '2000 kg'], 'vegetableAmount', 'or less'],
     'unknown vegetable' => [['vegetableId' => '01HZZZZZZZZZZZZZZZZZZZZZZZ'], 'vegetableId', 'no such vegetable'],
     'unknown salt' => [['saltId' => 'nope'], 'saltId', 'no such salt'],
@@ -157,7 +160,7 @@ it('says in a sentence beside the field what cannot be', function (
     'a starter without amount' => [['starterBatchId' => 'nope'], 'starterBatchId', 'no such batch'],
     'no vegetable and no jar' => [['vegetableAmount' => ''], 'vegetableAmount', 'choose a jar to fill'],
     'no water and no jar' => [['waterAmount' => ''], 'waterAmount', 'choose a jar to fill'],
-    'no percentage' => [['strengthPercent' => 'salty'], 'strengthPercent', '“salty” is not a percentage'],
+    'no percentage' => [['strengthPercent' => 'salty'], 'strengthPercent', '“salty” is not an amount'],
     'past everything' => [['strengthPercent' => '140'], 'strengthPercent', 'from 0 to 100'],
     'all salt' => [
         ['strengthPercent' => '100', 'strengthBasis' => 'brine_strength'],
@@ -166,7 +169,7 @@ it('says in a sentence beside the field what cannot be', function (
     ],
     'of water without water' => [['method' => 'dry_salting'], 'strengthBasis', 'no poured water'],
     'which spoon' => [['fixed' => 'salt', 'saltUnit' => 'spoons', 'saltAmount' => '2'], 'saltAmount', 'tsp or tbsp'],
-    'two fills' => [['fixed' => 'salt', 'saltAmount' => '1 heaped tbsp + 1 tsp'], 'saltAmount', 'one kind of spoonful'],
+    'spoons without water' => [['strengthPercent' => '2 tbsp'], 'strengthPercent', 'is no strength'],
     'unknown method' => [['method' => 'boil'], 'method', 'one of the options'],
     'headspace' => [['headspaceMm' => -4], 'headspaceMm', 'from 0 to 500'],
     'an essay' => [['vegetableAmount' => str_repeat('1 g ', 40)], 'vegetableAmount', 'too long'],
@@ -206,8 +209,8 @@ it('advises without stopping', function (array $change, string $code, string $we
     'jar smaller than the food' => [
         fn() => ['jarId' => test()->jar('Pint jar')],
         'too_full',
-        'stop',
-        'jar is too small',
+        'careful',
+        'If it went in, it fits',
     ],
     'cucumbers want more' => [
         fn() => ['vegetableId' => Ingredient::query()->where('key', 'cucumber')->sole()->id],
@@ -242,8 +245,13 @@ it('advises without stopping', function (array $change, string $code, string $we
         'careful',
         'add brine of the same strength',
     ],
-    'too much water' => [
-        fn() => ['jarId' => test()->jar('Quart jar'), 'vegetableAmount' => '500 g', 'waterAmount' => '700 g'],
+    'too much poured' => [
+        fn() => [
+            'jarId' => test()->jar('Quart jar'),
+            'vegetableAmount' => '500 g',
+            'waterAmount' => '700 g',
+            'pouredAmount' => '700 g',
+        ],
         'overflow',
         'careful',
         'over the rim',

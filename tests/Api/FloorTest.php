@@ -126,7 +126,7 @@ it('says the same of the salt wherever it is asked', function (string $method): 
             $grams = round(floorGrams($case, $case['least'] + $step), 3);
             $typed = floorOnBench($this, $method, $case, $food, [
                 'fixed' => 'salt',
-                'saltAmount' => "{$grams} g",
+                'saltAmount' => sprintf('%.4f g', $grams),
             ]);
             $document = [
                 'tempesal' => 'formula',

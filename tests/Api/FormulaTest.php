@@ -346,7 +346,7 @@ it('looks at a pasted recipe with the kitchen\'s own foods', function (): void {
     expect($candidate['name'])
         ->toBe('Herby carrots')
         ->and(array_column($candidate['problems'], 'text')[0])
-        ->toContain('flaky or dense')
+        ->toContain('dense kosher salt or flaky kosher salt')
         ->and(count($candidate['document']['steps'][0]['vegetables']))
         ->toBe(2)
         ->and(Formula::query()->where('name', 'Herby carrots')->count())

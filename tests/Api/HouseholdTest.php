@@ -147,6 +147,12 @@ beforeEach(function (): void {
         'how' => ['by' => 'mg', 'milligrams' => 300],
         'requestKey' => (string) Str::ulid(),
     ])->assertCreated();
+    $this->putJson('/api/weighed-measures', [
+        'what' => 'forkful',
+        'family' => 'shreds',
+        'personId' => $kitchen['people'][0]['id'],
+        'grams' => 14,
+    ])->assertOk();
     $this->mine = [
         'otherFood' => $other->json('id'),
         'plannedBatch' => $planned->json('id'),

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Ledger\Ledgers;
+use App\Models\Ingredient;
 use App\Models\Batch;
 use App\Models\OtherFood;
 use App\Models\Person;
@@ -692,7 +693,7 @@ it('goes out and comes in again to the last digit, makes formulas plain, and kee
     );
 });
 
-it('takes forks for what that person usually takes', function (): void {
+it('takes forks and spoons for what they hold, as weighed for that person or here', function (): void {
     $jar = $this->startJar()->json('id');
     $serve = fn(string $amount, string $who): TestResponse => $this->postJson('/api/servings', [
         'batchId' => $jar,
@@ -700,14 +701,54 @@ it('takes forks for what that person usually takes', function (): void {
         'amount' => $amount,
         'requestKey' => (string) Str::ulid(),
     ]);
+    // Carrot sticks: 12 g on a fork, common practice; the usual portion is another thing.
     expect($serve('1 fork', $this->ada)->json('grams'))
-        ->toBe(40)
+        ->toEqual(12)
         ->and($serve('1 1/2 forkfuls', $this->bo)->json('grams'))
-        ->toBe(37.5)
-        ->and($serve('0,5 forkful', $this->ada)->json('grams'))
-        ->toBe(20);
+        ->toEqual(18);
+    $weigh = fn(?float $grams, ?string $who = null): TestResponse => $this->putJson('/api/weighed-measures', [
+        'what' => 'forkful',
+        'family' => 'other',
+        'personId' => $who,
+        'grams' => $grams,
+    ]);
+    $weigh(15)->assertOk();
+    $weigh(8, $this->bo)->assertOk();
+    expect($serve('a forkful', $this->ada)->json('grams'))
+        ->toEqual(15)
+        ->and($serve('2 forkfuls', $this->bo)->json('grams'))
+        ->toEqual(16);
+    $weigh(null, $this->bo)->assertOk();
+    expect($serve('2 forkfuls', $this->bo)->json('grams'))->toEqual(30);
     $serve('many forks', $this->ada)->assertUnprocessable()->assertJsonValidationErrors('amount');
     $serve('0 forks', $this->ada)->assertJsonValidationErrors('amount');
+    $weigh(0.1)->assertJsonValidationErrors('grams');
+});
+
+it('takes a spoonful of a condiment', function (): void {
+    $sauce = $this->startJar([
+        'method' => 'cultured_condiment',
+        'vegetableId' => Ingredient::query()->where('key', 'mayonnaise-bought')->sole()->id,
+        'vegetableAmount' => '300 g',
+        'fixed' => 'salt',
+        'saltAmount' => '',
+        'waterAmount' => '',
+    ])
+        ->assertCreated()
+        ->json('id');
+    $grams = fn(string $amount) => $this->postJson('/api/servings', [
+        'batchId' => $sauce,
+        'personId' => $this->ada,
+        'amount' => $amount,
+        'requestKey' => (string) Str::ulid(),
+    ])
+        ->assertCreated()
+        ->json('grams');
+    // 14.79 ml (NIST Handbook 44) at 0.94 g/ml, the USDA composition tables', from memory.
+    expect($grams('1 tbsp'))
+        ->toEqualWithDelta(14.787 * 0.94, 0.1)
+        ->and($grams('a tsp'))
+        ->toEqualWithDelta(4.929 * 0.94, 0.1);
 });
 
 it('ranks what would save sodium, each as the ledger has it', function (): void {

@@ -118,7 +118,7 @@ it('does not bring back what was undone since', function (): void {
 });
 
 it('leaves no key behind a refusal', function (): void {
-    $body = ($this->portion)(['amount' => 'a handful']);
+    $body = ($this->portion)(['amount' => 'a plate']);
     $this->postJson('/api/servings', $body)->assertUnprocessable();
     expect(AnsweredRequest::query()->where('key', $body['requestKey'])->exists())->toBeFalse();
     $this->postJson('/api/servings', [...$body, 'amount' => '30 g'])->assertCreated();

@@ -149,7 +149,7 @@ it('calls foods and salts as the catalogue does', function (): void {
     foreach (StartingSalts::all() as $salt) {
         expect($english->pattern($salt->label()->code))->toBe($salt->name);
     }
-    expect(array_unique(array_column($foods, 'name')))->toHaveCount(167);
+    expect(array_unique(array_column($foods, 'name')))->toHaveCount(248);
 });
 
 it('keeps what another has named', function (string $key, string $name): void {

@@ -482,6 +482,17 @@ final class Templates
             'POST /calendar' => $step('/calendar', $key),
             'DELETE /calendar' => $step('/calendar', $key),
             'GET /calendar/file' => $get('/calendar/file'),
+            'PUT /weighed-measures' => fn(): array => [
+                'path' => '/weighed-measures',
+                'body' => [
+                    'what' => 'forkful',
+                    'family' => 'shreds',
+                    'personId' => $this->kitchen['people'][0]['id'],
+                    'grams' => 14.0,
+                    ...$key(),
+                ],
+            ],
+            'GET /amounts' => $get('/amounts?phrase=2%20tbsp&kind=amount&of=food&id=' . $this->food('carrot')),
             'PUT /household' => fn(): array => [
                 'path' => '/household',
                 'body' => [

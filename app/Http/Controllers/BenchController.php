@@ -20,7 +20,8 @@ final class BenchController
 {
     public function __invoke(BenchRequest $request, BenchParser $readSheet): JsonResponse
     {
-        $order = $readSheet($request->typed());
+        $typed = $request->typed();
+        $order = $readSheet($typed);
 
         return new JsonResponse(
             BenchView::of(
@@ -28,6 +29,7 @@ final class BenchController
                 StartBatch::workOut($order),
                 Person::query()->orderBy('position')->get(),
                 $order->jars === [] ? Jar::query()->orderBy('nominal_ml')->get() : new Collection(),
+                $typed,
             ),
         );
     }

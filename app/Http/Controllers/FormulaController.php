@@ -154,6 +154,7 @@ final readonly class FormulaController
             $request->startedAt(),
             $request->string('requestKey')->value(),
             $request->filled('plannedBatchId') ? $request->string('plannedBatchId')->value() : null,
+            $request->boolean('hasOneMore'),
         );
 
         return $batches->answer($batch->id, 201);
@@ -264,7 +265,13 @@ final readonly class FormulaController
     {
         return new RecipeText(
             FoodMeasures::ofKitchen(),
-            Ingredient::query()->where('use', 'starter')->pluck('key')->all(),
+            array_values(
+                Ingredient::query()
+                    ->where('use', 'starter')
+                    ->get()
+                    ->map(static fn(Ingredient $food): string => $food->key)
+                    ->all(),
+            ),
             $this->current->get()->units(),
         );
     }

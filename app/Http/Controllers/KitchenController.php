@@ -35,9 +35,10 @@ final class KitchenController
             $request->string('email')->trim()->lower()->value(),
             $request->string('password')->value(),
             $request->string('timeZone')->value(),
-            $request->spoons(),
+            $request->units(),
             $request->eaters(),
             $request->jarCounts(),
+            measureBy: $request->measureBy(),
         );
         Auth::login($user);
         $request->session()->regenerate();

@@ -5,14 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Ingredient;
-use App\Support\InvalidInput;
+use App\Pantry\FoodMeasures;
+use App\Pantry\KitchenAmounts;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
-use Tempesal\Core\Measure\InvalidQuantity;
-use Tempesal\Core\Measure\KitchenAmount;
 use Tempesal\Core\Measure\SodiumChloride;
 use Tempesal\Core\Method\Place;
 use Tempesal\Core\Produce\Allergen;
@@ -96,11 +95,11 @@ final class BoughtRequest extends FormRequest
     /** @throws ValidationException */
     public function grams(string $field): Grams
     {
-        try {
-            $grams = KitchenAmount::parse($this->string($field)->value())->grams();
-        } catch (InvalidQuantity $refusal) {
-            throw InvalidInput::at($field, $refusal->explanation());
-        }
+        $grams = app(KitchenAmounts::class)->grams(
+            $this->string($field)->value(),
+            FoodMeasures::ofFood($this->food()),
+            $field,
+        );
 
         return $grams->isZero() || $grams->value > 20_000.0
             ? throw ValidationException::withMessages([$field => 'errors.bought_range'])

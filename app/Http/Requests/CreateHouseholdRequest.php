@@ -10,6 +10,8 @@ use App\Language\StoredText;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Tempesal\Core\Intake\TargetPreset;
+use Tempesal\Core\Measure\Habit;
+use Tempesal\Core\Measure\KitchenUnits;
 use Tempesal\Core\Measure\SpoonSystem;
 use Tempesal\Core\Message\Message;
 
@@ -29,6 +31,9 @@ final class CreateHouseholdRequest extends FormRequest
             'password' => ['required', 'string', 'min:10', 'max:200'],
             'timeZone' => ['required', 'string', 'timezone:all'],
             'spoonSystem' => ['required', 'string', Rule::enum(SpoonSystem::class)],
+            'usesInches' => ['nullable', 'boolean'],
+            'usesFahrenheit' => ['nullable', 'boolean'],
+            'measureBy' => ['nullable', 'string', 'in:grams,spoons'],
             'people' => ['required', 'array', 'min:1', 'max:12'],
             'people.*.name' => ['required', 'string', 'max:60'],
             'people.*.preset' => ['nullable', 'string', Rule::enum(TargetPreset::class)],
@@ -57,9 +62,21 @@ final class CreateHouseholdRequest extends FormRequest
         ];
     }
 
-    public function spoons(): SpoonSystem
+    /** Its spoons, and what was said of the rest; such kitchens usually measure alike. */
+    public function units(): KitchenUnits
     {
-        return SpoonSystem::from($this->string('spoonSystem')->value());
+        $usual = KitchenUnits::of(Habit::ofSpoons(SpoonSystem::from($this->string('spoonSystem')->value())));
+
+        return new KitchenUnits(
+            $usual->habit,
+            $this->boolean('usesInches', $usual->usesInches),
+            $this->boolean('usesFahrenheit', $usual->usesFahrenheit),
+        );
+    }
+
+    public function measureBy(): string
+    {
+        return $this->string('measureBy', 'grams')->value();
     }
 
     /** @return list<Eater> */

@@ -68,7 +68,7 @@ final class DishRequest extends FormRequest
         foreach ($given as $i => $one) {
             $grams =
                 $dish === null
-                    ? self::portion($one['amount'] ?? '', $one['personId'], "portions.{$i}.amount")
+                    ? $this->portion($one['amount'] ?? '', $one['personId'], "portions.{$i}.amount")
                     : Grams::of(
                         $dish->value *
                             (float) ($one['share'] ??
@@ -93,7 +93,7 @@ final class DishRequest extends FormRequest
     public function dish(): ?Grams
     {
         return $this->filled('dishAmount')
-            ? self::portion(
+            ? $this->portion(
                 $this->string('dishAmount')->value(),
                 $this->string('portions.0.personId')->value(),
                 'dishAmount',

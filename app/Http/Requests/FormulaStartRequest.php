@@ -23,6 +23,7 @@ final class FormulaStartRequest extends FormRequest
             'version' => ['nullable', 'integer', 'min:1'],
             'plannedBatchId' => ['nullable', 'string', 'max:26'],
             'intoJarId' => ['nullable', 'string', 'max:26'],
+            'hasOneMore' => ['nullable', 'boolean'],
         ];
     }
 

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Household\CurrentHousehold;
 use App\Language\ReaderLanguage;
+use App\Views\KitchenView;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Tempesal\Core\Measure\SpoonSystem;
@@ -27,6 +28,8 @@ final class HouseholdRequest extends FormRequest
             'timeZone' => ['required', 'string', 'timezone:all'],
             'language' => ['required', 'string', 'max:35', 'regex:' . ReaderLanguage::LOCALE],
             'spoonSystem' => ['required', 'string', Rule::enum(SpoonSystem::class)],
+            'usesInches' => ['required', 'boolean'],
+            'usesFahrenheit' => ['required', 'boolean'],
             'measureBy' => ['required', 'string', 'in:grams,spoons'],
             'weekStart' => ['required', 'integer', 'min:1', 'max:7'],
             'quietFrom' => ['required', 'string', 'regex:/^([01]\d|2[0-3]):[0-5]\d$/'],
@@ -60,8 +63,7 @@ final class HouseholdRequest extends FormRequest
             'name' => $household->name,
             'timeZone' => $household->time_zone,
             'language' => $household->language,
-            'spoonSystem' => $household->spoon_system->value,
-            'measureBy' => $household->measure_by,
+            ...KitchenView::units($household),
             'weekStart' => $household->week_start,
             'quietFrom' => $household->quiet_from,
             'quietTo' => $household->quiet_to,
@@ -77,6 +79,8 @@ final class HouseholdRequest extends FormRequest
             'time_zone' => $this->string('timeZone')->value(),
             'language' => $this->string('language')->value(),
             'spoon_system' => $this->string('spoonSystem')->value(),
+            'uses_inches' => $this->boolean('usesInches'),
+            'uses_fahrenheit' => $this->boolean('usesFahrenheit'),
             'measure_by' => $this->string('measureBy')->value(),
             'week_start' => $this->integer('weekStart'),
             'quiet_from' => $this->string('quietFrom')->value(),

@@ -7,39 +7,34 @@ namespace App\Http\Requests;
 use App\Household\CurrentHousehold;
 use App\Intake\ServedFrom;
 use App\Intake\ServingMoment;
-use App\Models\Person;
-use App\Support\InvalidInput;
+use App\Models\Batch;
+use App\Pantry\FoodMeasures;
+use App\Pantry\KitchenAmounts;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Intake\Meal;
 use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
-use Tempesal\Core\Measure\InvalidQuantity;
-use Tempesal\Core\Measure\KitchenAmount;
 
 /**
- * A portion: from which jar, how, on which day, and how much as it is typed: in grams and spoons, or in forks, of which
- * one is what that person usually takes.
+ * A portion: from which jar, how, on which day, and how much as it is typed: in grams, spoons or forks. A forkful is
+ * what such food weighs on a fork, or what was weighed in this kitchen or for that person.
  */
 trait PortionFields
 {
     /** @throws ValidationException at the path of the field */
-    private static function portion(string $typed, string $personId, string $path): Grams
+    private function portion(string $typed, string $personId, string $path): Grams
     {
-        try {
-            $grams =
-                preg_match('/^\s*(.+?)\s*fork(?:s|fuls?)?\s*$/i', $typed, $forks) === 1
-                    ? Grams::of(
-                        KitchenAmount::parse("{$forks[1]} g")->grams()->value *
-                            Person::query()->findOrFail($personId)->usual_serving_g,
-                    )
-                    : KitchenAmount::parse($typed)->grams();
-        } catch (InvalidQuantity $refusal) {
-            throw InvalidInput::at($path, $refusal->explanation());
-        }
-
-        return $grams->isZero() ? throw ValidationException::withMessages([$path => 'errors.more_than_zero']) : $grams;
+        return app(KitchenAmounts::class)->grams(
+            $typed,
+            FoodMeasures::served(
+                Batch::query()->findOrFail($this->string('batchId')->value()),
+                $this->enum('phase', Phase::class),
+                $personId,
+            ),
+            $path,
+        );
     }
 
     public function servedFrom(): ServedFrom

@@ -49,6 +49,6 @@ final class ServeRequest extends FormRequest
     /** @throws ValidationException */
     public function grams(): Grams
     {
-        return self::portion($this->string('amount')->value(), $this->string('personId')->value(), 'amount');
+        return $this->portion($this->string('amount')->value(), $this->string('personId')->value(), 'amount');
     }
 }

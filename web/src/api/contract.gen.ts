@@ -68,6 +68,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/amounts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readAmount"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/weighed-measures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["weighMeasure"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/batches/bought": {
         parameters: {
             query?: never;
@@ -1474,8 +1506,11 @@ export interface components {
             email: string;
             password: string;
             timeZone: string;
+            spoonSystem: components["schemas"]["SpoonSystem"];
+            usesInches?: boolean;
+            usesFahrenheit?: boolean;
             /** @enum {string} */
-            spoonSystem: "us" | "metric" | "australian";
+            measureBy?: "grams" | "spoons";
             people: {
                 name: string;
                 preset?: string | null;
@@ -1483,6 +1518,38 @@ export interface components {
                 restOfDietMg: number;
             }[];
             jarCounts: number[];
+        };
+        AmountReading: {
+            /** @enum {string} */
+            kind: "mass" | "volume" | "count" | "share" | "ratio" | "length" | "temperature" | "duration" | "unmeasured";
+            /** @enum {string} */
+            unit: "g" | "ml" | "%" | "mm" | "C" | "h";
+            typical: number;
+            low: number;
+            high: number;
+            said: components["schemas"]["Message"];
+            /** @description Whether the phrase already says all of it. */
+            isPlain: boolean;
+        };
+        AmountAnswer: {
+            reading: components["schemas"]["AmountReading"] | null;
+            question: components["schemas"]["Message"] | null;
+            offers: {
+                /** @description What to write for this reading. */
+                phrase: string;
+                reading: components["schemas"]["AmountReading"];
+            }[];
+            problem: components["schemas"]["Message"] | null;
+        };
+        WeighedMeasure: {
+            /** @enum {string} */
+            what: "forkful" | "spoonful";
+            /** @enum {string} */
+            family: "shreds" | "leaves" | "pulp" | "other";
+            /** @description Null: of the kitchen. */
+            personId?: string | null;
+            /** @description Null: no longer. */
+            grams?: number | null;
         };
         /** @description Something that was done to a batch, as in docs/formats; foods and salts by their id or key. */
         Entry: {
@@ -1681,6 +1748,12 @@ export interface components {
             /** @description Further jars filled from the same bowl. */
             moreJarIds?: string[] | null;
             headspaceMm?: number | null;
+            /** @description What keeps the food under its brine. */
+            holdDownId?: string | null;
+            cover?: components["schemas"]["Cover"] | null;
+            hasSaucer?: boolean | null;
+            /** @description Whether there are more such jars than were counted. */
+            hasOneMore?: boolean | null;
             /** @description What holds the food down takes this much room. */
             weightMl?: number | null;
             saltId: string;
@@ -1705,6 +1778,8 @@ export interface components {
              * @enum {string|null}
              */
             waterAs?: "water" | "brine" | null;
+            /** @description Of the brine that was mixed, what went in; empty to fill the jars. */
+            pouredAmount?: string | null;
             starterId?: string | null;
             starterBatchId?: string | null;
             /** @description Re-used brine may be left open: as much as fills the jars. */
@@ -1780,6 +1855,15 @@ export interface components {
                 foodGrams: number;
                 picture: components["schemas"]["JarPicture"];
             }[];
+            /** @description Jars of which none is free. */
+            taken: {
+                jarId: string;
+                message: components["schemas"]["Message"];
+            }[];
+            /** @description Brine that is mixed and not poured. */
+            leftOverGrams: number;
+            /** @description Brine that goes into the jars. */
+            pouredGrams: number;
             /** @description While no jar is picked, the smallest that would hold it. */
             fitting: {
                 jarId: string;
@@ -2388,8 +2472,10 @@ export interface components {
                 id: string;
                 label: components["schemas"]["Message"];
             }[];
-            /** @enum {string} */
-            spoonSystem: "us" | "metric" | "australian";
+            spoonSystem: components["schemas"]["SpoonSystem"];
+            usesInches: boolean;
+            usesFahrenheit: boolean;
+            weighedMeasures: components["schemas"]["WeighedMeasure"][];
             people: {
                 version: number;
                 usualCondimentGrams: number;
@@ -2519,6 +2605,11 @@ export interface components {
             }[];
             shapes: components["schemas"]["Shape"][];
         };
+        /**
+         * @description Whose spoons, cups and pints.
+         * @enum {string}
+         */
+        SpoonSystem: "us" | "metric" | "australian" | "imperial";
         /** @description Something new needs all of it; a change names its version and sends only what changed. */
         HouseholdFields: {
             /** @description That was open when it was changed. */
@@ -2527,7 +2618,9 @@ export interface components {
             timeZone?: string;
             /** @description Of labels and the shared calendar, as BCP 47 has it. */
             language?: string;
-            spoonSystem?: string;
+            spoonSystem?: components["schemas"]["SpoonSystem"];
+            usesInches?: boolean;
+            usesFahrenheit?: boolean;
             /** @enum {string} */
             measureBy?: "grams" | "spoons";
             weekStart?: number;
@@ -3443,6 +3536,61 @@ export interface operations {
         };
         responses: {
             201: components["responses"]["Session"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readAmount: {
+        parameters: {
+            query: {
+                phrase: string;
+                kind: "amount" | "strength" | "length" | "temperature" | "duration";
+                of?: "food" | "salt" | "water" | "portion";
+                id?: string;
+                personId?: string;
+                phase?: components["schemas"]["Phase"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How it is understood, what it can be, or why it cannot be read. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AmountAnswer"];
+                };
+            };
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    weighMeasure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeighedMeasure"];
+            };
+        };
+        responses: {
+            /** @description Kept; the kitchen with it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Kitchen"];
+                };
+            };
+            401: components["responses"]["Refused"];
             422: components["responses"]["Invalid"];
         };
     };
@@ -4651,6 +4799,8 @@ export interface operations {
                     sodiumMg?: number | null;
                     version?: number | null;
                     intoJarId?: string | null;
+                    /** @description Whether there are more such jars than were counted. */
+                    hasOneMore?: boolean | null;
                     /** @description The plan that it carries out. */
                     plannedBatchId?: string | null;
                     name: string;

@@ -9,6 +9,7 @@ export const keys = {
   presets: () => ['presets'],
   kitchen: () => ['kitchen'],
   foods: (query: string) => ['foods', query],
+  amount: (phrase: string, of: unknown) => ['amounts', phrase, of],
   rooms: () => ['rooms'],
   calendar: () => ['calendar'],
 

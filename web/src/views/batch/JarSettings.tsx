@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import type { Aim, Batch, Place } from '../../api/client';
 import { useKitchen, usePlaces } from '../../api/queries';
 import { useSetAim, useMoveJar, useReleaseBatch } from '../../api/tending';
-import { NumberBox } from '../../app/NumberBox';
+import { QuantityBox } from '../../app/QuantityBox';
 
 type Gate = Batch['gates'][number];
 
@@ -117,14 +117,14 @@ function GateRow({ batch, gate, close }: { batch: Batch; gate: Gate; close: () =
       )}
       <div className="words">
         {gate.isOpen && gate.purpose === 'give_away' && (
-          <NumberBox
+          <QuantityBox
+            measures="grams"
+            of={{ of: 'portion', id: batch.id }}
             aria-label={t('batch.release_amount')}
             placeholder={t('batch.how_much')}
-            suffix="g"
-            min={0}
             data-takes="weight"
             value={grams}
-            onChange={setGrams}
+            change={setGrams}
           />
         )}
         {gate.isOpen ? (

@@ -1,7 +1,8 @@
 import { joined, named, say, T, t } from '../../messages/words';
-import { App, Button, Input, Segmented } from 'antd';
+import { App, Button, Segmented } from 'antd';
 import { useState } from 'react';
 import { useSavings } from '../../api/intake';
+import { AmountInput, portionPhrases } from '../../app/AmountInput';
 import { Savings } from '../../app/Savings';
 import type { Batch, Serving, ServingStyle } from '../../api/client';
 import { useServe, useUndoServing } from '../../api/queries';
@@ -90,11 +91,12 @@ export function ServePanel({ batch }: { batch: Batch }) {
                   </span>
                 )}
               </span>
-              <Input
+              <AmountInput
+                asks={{ kind: 'amount', of: 'portion', id: batch.id, personId: portion.personId }}
+                offers={portionPhrases()}
                 aria-label={t('serve.amount_for', { name: portion.name })}
-                data-takes="weight"
                 value={amount}
-                onChange={(event) => setAmounts({ ...amounts, [portion.personId]: event.target.value })}
+                change={(next) => setAmounts({ ...amounts, [portion.personId]: next })}
               />
               <span className="soft">
                 {isUsual &&

@@ -1,9 +1,13 @@
-import { say, t } from '../../messages/words';
-import { Button, Checkbox, Input, Segmented, Select } from 'antd';
+import { named, say, t } from '../../messages/words';
+import { Button, Checkbox, Segmented, Select } from 'antd';
 import { memo, useMemo } from 'react';
+import type { AmountOf } from '../../api/amounts';
 import type { BenchAnswer, Kitchen, Refusal } from '../../api/client';
 import { useShelf } from '../../api/queries';
-import { NumberBox } from '../../app/NumberBox';
+import { AmountInput } from '../../app/AmountInput';
+import { FoodSelect } from '../../app/FoodSelect';
+import { useLengths } from '../../app/lengths';
+import { QuantityBox } from '../../app/QuantityBox';
 import { grams, ml, percent } from '../../app/numbers';
 import { forMethod, type Change, type Draft } from './draft';
 import { optionsOf } from './options';
@@ -17,6 +21,16 @@ interface Props {
   change: Change;
   answer: BenchAnswer | null;
   refusal: Refusal | null;
+}
+
+/** An amount of a food of the pantry. */
+const foodOf = (id: string | null): AmountOf => (id === null ? { kind: 'amount' } : { kind: 'amount', of: 'food', id });
+
+/** The cover that comes with the jar, where the cook says no other. */
+function coverOf(kitchen: Kitchen, draft: Draft): string {
+  const jar = kitchen.jars.find((one) => one.id === draft.jarId);
+
+  return jar ? named('cover', jar.cover.replace(' ', '_')) : t('bench.cover_usual');
 }
 
 /** What the cook has put on the bench, in the order in which it is done. */
@@ -40,8 +54,9 @@ export const BenchForm = memo(function Sheet(props: Props) {
       <Into {...props} />
       <SaltRow {...props} />
       {method?.hasPouredBrine && (
-        <FormRow verb={t('bench.water')} refusal={refusal} fields={['waterAmount', 'waterAs']}>
-          <Input
+        <FormRow verb={t('bench.water')} refusal={refusal} fields={['waterAmount', 'waterAs', 'pouredAmount']}>
+          <AmountInput
+            asks={draft.waterAs === 'brine' ? { kind: 'amount' } : { kind: 'amount', of: 'water' }}
             aria-label={t('bench.water')}
             placeholder={
               answer && !draft.waterAmount
@@ -50,9 +65,8 @@ export const BenchForm = memo(function Sheet(props: Props) {
                   : t('bench.fills', { amount: grams(Math.round(answer.waterGrams)) })
                 : t('bench.example_500_ml')
             }
-            data-takes="weight"
             value={draft.waterAmount ?? ''}
-            onChange={(event) => change({ waterAmount: event.target.value })}
+            change={(waterAmount) => change({ waterAmount })}
             style={{ width: 150 }}
           />
           <Segmented
@@ -64,6 +78,19 @@ export const BenchForm = memo(function Sheet(props: Props) {
               { value: 'brine', label: t('bench.of_brine') },
             ]}
           />
+          {(draft.waterAmount ?? '') !== '' && draft.jarId !== null && (
+            <label className="bench-beside">
+              <span className="soft">{t('bench.poured')}</span>
+              <AmountInput
+                asks={{ kind: 'amount', of: 'water' }}
+                aria-label={t('bench.poured')}
+                placeholder={t('bench.poured_hint')}
+                value={draft.pouredAmount ?? ''}
+                change={(pouredAmount) => change({ pouredAmount })}
+                style={{ width: 128 }}
+              />
+            </label>
+          )}
         </FormRow>
       )}
       {method && method.saltingMinutes !== null && <Rest {...props} method={method} />}
@@ -80,10 +107,11 @@ export const BenchForm = memo(function Sheet(props: Props) {
       )}
       {method?.takesStarter && <Starter {...props} />}
       <FormRow verb={t('bench.serve')} refusal={refusal} fields={['servingAmount']}>
-        <Input
+        <AmountInput
+          asks={foodOf(draft.vegetableId)}
           aria-label={t('bench.serving')}
           value={draft.servingAmount ?? ''}
-          onChange={(event) => change({ servingAmount: event.target.value })}
+          change={(servingAmount) => change({ servingAmount })}
         />
         <span className="soft">{t('bench.at_a_time', { isDrained: method?.servedPhase === 'pieces' })}</span>
       </FormRow>
@@ -98,25 +126,25 @@ function Take({ kitchen, draft, change, answer, refusal }: Props) {
 
   return (
     <FormRow verb={t('bench.take')} refusal={refusal} fields={['vegetableId', 'vegetableAmount', 'shape', 'alongside']}>
-      <Input
+      <AmountInput
+        asks={foodOf(draft.vegetableId)}
         aria-label={t('bench.vegetable_weight')}
         placeholder={
           answer && !draft.vegetableAmount
             ? t('bench.grams_fill', { grams: Math.round(answer.vegetableGrams) })
             : '900 g'
         }
-        data-takes="weight"
         value={draft.vegetableAmount ?? ''}
-        onChange={(event) => change({ vegetableAmount: event.target.value })}
-        style={{ width: 120 }}
+        change={(vegetableAmount) => change({ vegetableAmount })}
+        style={{ width: 136 }}
       />
-      <Select
-        aria-label={t('bench.vegetable')}
-        showSearch={{ optionFilterProp: 'label' }}
+      <FoodSelect
+        kitchen={kitchen}
+        label={t('bench.vegetable')}
         value={draft.vegetableId}
         style={{ minWidth: 150, flex: 1 }}
-        onChange={(vegetableId) => change({ vegetableId, shape: shapeOf(vegetableId) })}
-        options={draft.method === 'cultured_condiment' ? lists.bases : lists.vegetables}
+        change={(vegetableId) => change({ vegetableId, shape: shapeOf(vegetableId) })}
+        foods={draft.method === 'cultured_condiment' ? lists.bases : lists.vegetables}
       />
       <Select
         aria-label={t('bench.cut')}
@@ -153,12 +181,12 @@ function Blend({ kitchen, draft, change, refusal }: Props) {
       />
       <label className="bench-beside">
         <span className="soft">{t('bench.with')}</span>
-        <Input
+        <AmountInput
+          asks={{ kind: 'amount', of: 'water' }}
           aria-label={t('bench.blended_brine')}
           placeholder={t('bench.all_brine')}
-          data-takes="weight"
           value={draft.keptBrine ?? ''}
-          onChange={(event) => change({ keptBrine: event.target.value })}
+          change={(keptBrine) => change({ keptBrine })}
           style={{ width: 140 }}
         />
       </label>
@@ -185,30 +213,19 @@ function Into({ kitchen, draft, change, answer, refusal }: Props) {
       verb={t('bench.into')}
       term="headspace"
       refusal={refusal}
-      fields={['jarId', 'moreJarIds', 'headspaceMm', 'weightMl']}
+      fields={['jarId', 'moreJarIds', 'headspaceMm', 'weightMl', 'holdDownId', 'cover']}
     >
       <Select
         aria-label={t('bench.jar')}
         showSearch={{ optionFilterProp: 'label' }}
         value={draft.jarId ?? ''}
         style={{ minWidth: 170, flex: 1 }}
-        onChange={(id) => change({ jarId: id === '' ? null : id, ...(id === '' ? { moreJarIds: [] } : {}) })}
+        onChange={(id) =>
+          change({ jarId: id === '' ? null : id, hasOneMore: false, ...(id === '' ? { moreJarIds: [] } : {}) })
+        }
         options={jarsOrNone}
       />
-      <NumberBox
-        aria-label={t('bench.headspace')}
-        value={draft.headspaceMm}
-        onChange={(headspaceMm) => change({ headspaceMm })}
-        suffix={t('bench.mm_free')}
-        className="bench-measure"
-      />
-      <NumberBox
-        aria-label={t('bench.weight_volume')}
-        value={draft.weightMl}
-        onChange={(weightMl) => change({ weightMl })}
-        suffix={t('bench.ml_weight')}
-        className="bench-measure"
-      />
+      <Closed kitchen={kitchen} draft={draft} change={change} />
       {more.map((id, place) => (
         <div className="bench-part" key={place}>
           <span className="soft">{t('bench.and')}</span>
@@ -232,12 +249,68 @@ function Into({ kitchen, draft, change, answer, refusal }: Props) {
           {t('bench.split')}
         </Button>
       )}
+      {(answer?.taken ?? []).map((one) => (
+        <p key={one.jarId} className="aside bench-taken">
+          {say(one.message)}{' '}
+          <Button size="small" onClick={() => change({ hasOneMore: true })}>
+            {t('bench.one_more')}
+          </Button>
+        </p>
+      ))}
       {(answer?.fitting ?? []).map((jar) => (
         <Button key={jar.jarId} type="dashed" onClick={() => change({ jarId: jar.jarId })}>
           {t('bench.percent_full', { jar: jar.name, percent: Math.round(jar.percentFull) })}
         </Button>
       ))}
     </FormRow>
+  );
+}
+
+/** How the jar is closed: headspace, cover, what holds the food down. As it usually is until somebody says otherwise. */
+function Closed({ kitchen, draft, change }: Pick<Props, 'kitchen' | 'draft' | 'change'>) {
+  const { covers, holdDowns } = optionsOf(kitchen);
+  const length = useLengths();
+  const holdDown = kitchen.holdDowns.find((one) => one.id === draft.holdDownId);
+
+  return (
+    <details className="bench-closed">
+      <summary>
+        {t('bench.closed', {
+          headspace: length.say(draft.headspaceMm ?? 0),
+          cover: draft.cover ? named('cover', draft.cover.replace(' ', '_')) : coverOf(kitchen, draft),
+          holdDown: holdDown?.name ?? 'none',
+        })}
+      </summary>
+      <div className="bench-fields">
+        <label className="bench-beside">
+          <QuantityBox
+            aria-label={t('bench.headspace')}
+            measures="length"
+            value={draft.headspaceMm}
+            change={(headspaceMm) => change({ headspaceMm })}
+            className="bench-measure"
+          />
+          <span className="soft">{t('bench.free')}</span>
+        </label>
+        <Select
+          aria-label={t('bench.cover')}
+          value={draft.cover ?? ''}
+          onChange={(cover: Draft['cover'] | '') => change({ cover: cover === '' ? null : cover })}
+          options={[{ value: '' as const, label: coverOf(kitchen, draft) }, ...covers]}
+          style={{ width: 140 }}
+        />
+        <Select
+          aria-label={t('bench.hold_down')}
+          value={draft.holdDownId ?? ''}
+          onChange={(id) => change({ holdDownId: id === '' ? null : id, weightMl: null })}
+          options={[{ value: '', label: t('bench.no_hold_down') }, ...holdDowns]}
+          style={{ width: 180 }}
+        />
+        <Checkbox checked={draft.hasSaucer ?? false} onChange={(event) => change({ hasSaucer: event.target.checked })}>
+          {t('bench.saucer')}
+        </Checkbox>
+      </div>
+    </details>
   );
 }
 
@@ -250,27 +323,23 @@ function Rest({ draft, change, refusal, method }: Props & { method: Kitchen['met
       refusal={refusal}
       fields={['saltingMinutes', 'rinseSeconds', 'isSqueezed']}
     >
-      <NumberBox
+      <QuantityBox
+        measures="hours"
         aria-label={isSoaked ? t('bench.soak_hours') : t('bench.rest_hours')}
         placeholder={String((method.saltingMinutes ?? 0) / 60)}
         value={draft.saltingMinutes === null ? null : draft.saltingMinutes / 60}
-        min={0}
-        step={0.5}
-        onChange={(hours) => change({ saltingMinutes: hours === null ? null : hours * 60 })}
-        suffix={t('bench.hours')}
+        change={(hours) => change({ saltingMinutes: hours === null ? null : hours * 60 })}
         className="bench-measure"
       />
       {method.rinseSeconds !== null && (
         <label className="bench-beside">
           <span className="soft">{t('bench.then_rinse')}</span>
-          <NumberBox
+          <QuantityBox
+            measures="seconds"
             aria-label={t('bench.rinse_seconds')}
             placeholder={String(method.rinseSeconds)}
             value={draft.rinseSeconds}
-            min={0}
-            step={30}
-            onChange={(rinseSeconds) => change({ rinseSeconds })}
-            suffix="s"
+            change={(rinseSeconds) => change({ rinseSeconds })}
             style={{ width: 92 }}
           />
         </label>
@@ -352,12 +421,12 @@ function Starter({ kitchen, draft, change, answer, refusal }: Props) {
         options={starters}
       />
       {starter !== '' && (
-        <Input
+        <AmountInput
+          asks={draft.starterId ? foodOf(draft.starterId) : { kind: 'amount', of: 'water' }}
           aria-label={t('bench.starter_amount')}
           placeholder={draft.method === 'reused_brine' ? t('bench.to_cover') : t('bench.example_2_tbsp')}
-          data-takes="weight"
           value={draft.starterAmount ?? ''}
-          onChange={(event) => change({ starterAmount: event.target.value })}
+          change={(starterAmount) => change({ starterAmount })}
         />
       )}
     </FormRow>

@@ -1,6 +1,6 @@
 import { say, t, T } from '../../messages/words';
-import { useDeferredValue } from 'react';
-import type { BenchAnswer, Kitchen } from '../../api/client';
+import { useDeferredValue, useMemo } from 'react';
+import type { BenchAnswer, Kitchen, Refusal } from '../../api/client';
 import { useBench, useKitchen, useShelf } from '../../api/queries';
 import { grams, sodium } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
@@ -24,7 +24,8 @@ function Bench({ kitchen }: { kitchen: Kitchen }) {
   const refusal = bench.data?.refusal ?? null;
   // The numbers come first; what the fields say of them follows in a moment.
   const hints = useDeferredValue(answer);
-  const complaints = useDeferredValue(refusal);
+  const complaints = useDeferredValue(useMemo(() => typedWrong(refusal, draft), [refusal, draft]));
+  const missing = refusal === null || complaints !== null ? null : Object.values(refusal.fields)[0]?.[0];
   const food = useFood(kitchen, draft);
   const method = kitchen.methods.find((one) => one.id === draft.method);
 
@@ -42,24 +43,42 @@ function Bench({ kitchen }: { kitchen: Kitchen }) {
         {answer ? (
           <BenchResult answer={answer} isStale={refusal !== null} />
         ) : (
-          <p className="soft">{refusal?.message}</p>
+          <p className="soft">{missing ?? refusal?.message}</p>
         )}
         {answer && refusal && Object.keys(refusal.fields).length === 0 && (
           <p className="complaint" role="alert">
             {refusal.message}
           </p>
         )}
+        {answer && missing && <p className="soft">{missing}</p>}
         {answer && <Brief answer={answer} />}
         <StartBatch
           draft={draft}
           change={change}
           name={food}
           answer={answer}
-          isReady={refusal === null && answer !== null}
+          isReady={
+            bench.data?.refusal === null && !bench.isPlaceholderData && answer !== null && answer.taken.length === 0
+          }
         />
       </div>
     </div>
   );
+}
+
+/** What is wrong with what was typed. A field that is empty is not wrong yet: what it still needs is said softly. */
+function typedWrong(refusal: Refusal | null, draft: Draft): Refusal | null {
+  const isBlank = (path: string): boolean => {
+    const value: unknown = path
+      .split('.')
+      .reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], draft);
+
+    return value === '' || value === null || value === undefined || (Array.isArray(value) && value.join('') === '');
+  };
+
+  return refusal !== null && Object.keys(refusal.fields).length > 0 && Object.keys(refusal.fields).every(isBlank)
+    ? null
+    : refusal;
 }
 
 /** What it is made of, in a word: its name when the cook gives it none. */

@@ -1,6 +1,8 @@
 import { t } from '../../messages/words';
-import { Button, Input, Select } from 'antd';
+import { Button } from 'antd';
 import type { BenchPart, Kitchen } from '../../api/client';
+import { AmountInput } from '../../app/AmountInput';
+import { FoodSelect } from '../../app/FoodSelect';
 import { optionsOf } from './options';
 
 interface Props {
@@ -24,19 +26,19 @@ export function IngredientRows({ more, called, kitchen, parts, change }: Props) 
     <>
       {parts.map((part, place) => (
         <div className="bench-part" key={place}>
-          <Input
+          <AmountInput
+            asks={{ kind: 'amount', of: 'food', id: part.foodId }}
             aria-label={t('bench.amount_of', { what: called, number: String(place + 1) })}
             placeholder={t('bench.example_2_tbsp')}
-            data-takes="weight"
             value={part.amount ?? ''}
-            onChange={(event) => put(place, { ...part, amount: event.target.value })}
+            change={(amount) => put(place, { ...part, amount })}
           />
-          <Select
-            aria-label={t('bench.part', { what: called, number: place + 1 })}
-            showSearch={{ optionFilterProp: 'label' }}
+          <FoodSelect
+            kitchen={kitchen}
+            label={t('bench.part', { what: called, number: place + 1 })}
             value={part.foodId}
-            onChange={(foodId: string) => put(place, { ...part, foodId })}
-            options={foods}
+            change={(foodId) => put(place, { ...part, foodId })}
+            foods={foods}
           />
           <Button
             type="text"

@@ -1,6 +1,7 @@
 import { say, t } from '../../messages/words';
 import { Button, Input, Segmented, Select } from 'antd';
 import type { BenchAnswer, Kitchen, Refusal } from '../../api/client';
+import { AmountInput } from '../../app/AmountInput';
 import { grams } from '../../app/numbers';
 import type { Change, Draft } from './draft';
 import { optionsOf } from './options';
@@ -73,24 +74,25 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
         ]}
       />
       {(fixed === 'salt' || fixed === 'both') && (
-        <Input
+        <AmountInput
+          asks={{ kind: 'amount', of: 'salt', id: draft.saltId }}
           aria-label={t('bench.salt_amount')}
           placeholder={
             isOptional && fixed === 'salt' ? 'none' : draft.saltUnit === 'grams' ? '18 g' : t('bench.example_tbsp')
           }
-          data-takes="weight"
           value={draft.saltAmount ?? ''}
-          onChange={(event) => change({ saltAmount: event.target.value })}
+          change={(saltAmount) => change({ saltAmount })}
         />
       )}
       {(fixed === 'strength' || fixed === 'both') && (
-        <Input
+        <AmountInput
+          asks={{ kind: 'strength', of: 'salt', id: draft.saltId }}
           aria-label={t('bench.strength')}
           data-takes="strength"
           value={draft.strengthPercent ?? ''}
-          onChange={(event) => change({ strengthPercent: event.target.value })}
-          suffix="%"
-          style={{ width: 84 }}
+          change={(strengthPercent) => change({ strengthPercent })}
+          suffix={/^[\d.,\s]*$/.test(draft.strengthPercent ?? '') ? '%' : undefined}
+          style={{ width: /^[\d.,\s]*$/.test(draft.strengthPercent ?? '') ? 84 : 190 }}
         />
       )}
       {(fixed === 'strength' || fixed === 'both') && (

@@ -1,10 +1,12 @@
 import { say, t } from '../../messages/words';
 import { App, Button, Input, Segmented, Select } from 'antd';
 import dayjs from 'dayjs';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { BenchAnswer } from '../../api/client';
 import { usePlaces, useStartBatch } from '../../api/queries';
-import { NumberBox } from '../../app/NumberBox';
+import { QuantityBox } from '../../app/QuantityBox';
+import { useDegrees } from '../../app/degrees';
 import { fieldsOf, forgetDraft, type Change, type Draft } from './draft';
 
 interface Props {
@@ -21,6 +23,9 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
   const places = usePlaces();
   const there = places.find(({ id }) => id === draft.place);
   const start = useStartBatch();
+  const degrees = useDegrees();
+  // A draft that was refused is not sent again until it was changed.
+  const [refused, setRefused] = useState<Draft | null>(null);
   const navigate = useNavigate();
   const { message } = App.useApp();
   const called = draft.name.trim() || name;
@@ -38,6 +43,7 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
         isPacked: draft.isPacked,
       },
       {
+        onError: () => setRefused(draft),
         onSuccess: (batch) => {
           forgetDraft();
           void message.success(
@@ -68,17 +74,15 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
           style={{ width: 124 }}
           options={places.map(({ id, name }) => ({ value: id, label: say(name) }))}
         />
-        <NumberBox
+        <QuantityBox
+          measures="temperature"
           aria-label={t('bench.temperature')}
-          placeholder={there === undefined ? '' : String(there.usualCelsius)}
+          placeholder={there === undefined ? '' : degrees.number(there.usualCelsius)}
           title={t('bench.temperature_hint')}
           data-takes="temperature"
           value={draft.roomCelsius}
-          min={-2}
-          max={45}
-          onChange={(roomCelsius) => change({ roomCelsius })}
-          suffix="°C"
-          style={{ width: 90 }}
+          change={(roomCelsius) => change({ roomCelsius })}
+          style={{ width: 96 }}
         />
         {!isBlend && (
           <label className="bench-day">
@@ -103,7 +107,7 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
             ]}
           />
         )}
-        <Button type="primary" disabled={!isReady} loading={start.isPending} onClick={begin}>
+        <Button type="primary" disabled={!isReady || refused === draft} loading={start.isPending} onClick={begin}>
           {isBlend ? t('bench.blend') : jars > 1 ? t('bench.start_many', { count: jars }) : t('bench.start')}
         </Button>
       </div>

@@ -1,4 +1,4 @@
-import { say, t, type Message } from '../../messages/words';
+import { named as wordFor, say, t, type Message } from '../../messages/words';
 import type { Kitchen } from '../../api/client';
 
 type Options = ReturnType<typeof make>;
@@ -38,6 +38,8 @@ function make(kitchen: Kitchen) {
     methods: labelled(kitchen.methods),
     percentOf: labelled(kitchen.bases),
     cuts: kitchen.shapes.map((shape) => ({ value: shape, label: t(`shape.${shape}`) })),
+    covers: kitchen.covers.map((value) => ({ value, label: wordFor('cover', value.replace(' ', '_')) })),
+    holdDowns: kitchen.holdDowns.map((one) => ({ value: one.id, label: one.name })),
     jars,
     jarsOrNone: [...jars, { value: '', label: t('bench.no_jar_yet') }],
   };

@@ -1,10 +1,11 @@
 import { chosenLanguage, readerLocale } from '../../messages/catalogue';
 import { say, t } from '../../messages/words';
-import { Button, Input, Segmented, Select } from 'antd';
+import { Button, Input, Select } from 'antd';
 import type { Kitchen } from '../../api/client';
 import { useEdits } from '../../api/edits';
 import { useChangeHousehold } from '../../api/kitchen';
 import { Field } from '../../app/Field';
+import { UnitsFields } from '../../app/UnitsFields';
 import { Calendar } from './Calendar';
 import { KitchenFile } from './KitchenFile';
 
@@ -30,6 +31,8 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
     timeZone: kitchen.timeZone,
     language: kitchen.language,
     spoonSystem: kitchen.spoonSystem,
+    usesInches: kitchen.usesInches,
+    usesFahrenheit: kitchen.usesFahrenheit,
     measureBy: kitchen.measureBy,
     weekStart: kitchen.weekStart,
     quietFrom: kitchen.quietFrom,
@@ -69,28 +72,7 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
             options={days.map((label, i) => ({ value: i + 1, label }))}
           />
         </Field>
-        <Field label={t('house.measure')} name="measureBy" refusal={save.error}>
-          <Segmented
-            aria-label={t('house.measure')}
-            value={fields.measureBy}
-            onChange={(measureBy) => change({ measureBy })}
-            options={[
-              { value: 'grams' as const, label: t('house.grams') },
-              { value: 'spoons' as const, label: t('house.spoon') },
-            ]}
-          />
-        </Field>
-        <Field label={t('house.spoons')} name="spoonSystem" refusal={save.error}>
-          <Select
-            value={fields.spoonSystem}
-            onChange={(spoonSystem) => change({ spoonSystem })}
-            options={[
-              { value: 'us' as const, label: t('house.spoons_us') },
-              { value: 'metric' as const, label: t('house.spoons_metric') },
-              { value: 'australian' as const, label: t('house.spoons_au') },
-            ]}
-          />
-        </Field>
+        <UnitsFields units={fields} change={change} refusal={save.error} />
         <Field label={t('house.quiet_from')} name="quietFrom" refusal={save.error}>
           <Input type="time" value={fields.quietFrom} onChange={(event) => change({ quietFrom: event.target.value })} />
         </Field>

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { BoughtFields, Kitchen } from '../../api/client';
 import { usePlaces, useAddBoughtJar } from '../../api/queries';
+import { AmountInput, portionPhrases } from '../../app/AmountInput';
 import { AllergensField } from '../../app/AllergensField';
 import { Field } from '../../app/Field';
 import { SaveDrawer } from '../../app/SaveDrawer';
@@ -30,6 +31,7 @@ export function AddBoughtJar({ kitchen, close }: { kitchen: Kitchen; close: () =
   const [label, setLabel] = useState(noLabel);
   const change = (part: Partial<NewBought>) => setFields({ ...fields, ...part });
   const refusal = shelve.error;
+  const ofFood = { kind: 'amount', of: 'food', id: fields.foodId } as const;
 
   return (
     <SaveDrawer
@@ -68,19 +70,20 @@ export function AddBoughtJar({ kitchen, close }: { kitchen: Kitchen; close: () =
           />
         </Field>
         <Field label={t('bought.amount')} name="amount" refusal={refusal}>
-          <Input
-            data-takes="weight"
+          <AmountInput
+            asks={ofFood}
             placeholder="340 g"
             value={fields.amount}
-            onChange={(event) => change({ amount: event.target.value })}
+            change={(amount) => change({ amount })}
           />
         </Field>
         <LabelFields label={label} change={setLabel} refusal={refusal} />
         <Field label={t('bought.serving')} name="servingAmount" refusal={refusal}>
-          <Input
-            data-takes="weight"
+          <AmountInput
+            asks={ofFood}
+            offers={portionPhrases()}
             value={fields.servingAmount}
-            onChange={(event) => change({ servingAmount: event.target.value })}
+            change={(servingAmount) => change({ servingAmount })}
           />
         </Field>
         <Field label={t('bought.use_by')} name="useBy" refusal={refusal}>

@@ -1,6 +1,8 @@
 import { say, t } from '../../messages/words';
 import { NumberBox } from '../../app/NumberBox';
 import { mg } from '../../app/numbers';
+import { usualUnits } from '../../app/units';
+import { UnitsFields } from '../../app/UnitsFields';
 import { Button, Input, Select } from 'antd';
 import { useState, type FormEvent } from 'react';
 import { useCreateHousehold, usePresets } from '../../api/queries';
@@ -15,6 +17,8 @@ interface Eater {
 const nobodyYet: Eater = { name: '', preset: 'who_adult', targetMg: null, restOfDietMg: 1400 };
 const own = 'own';
 
+const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+
 /** First use: who eats, which limit, what jars. */
 export function NewKitchenForm() {
   const presets = usePresets();
@@ -24,13 +28,12 @@ export function NewKitchenForm() {
   const [password, setPassword] = useState('');
   const [people, setPeople] = useState<Eater[]>([nobodyYet]);
   const [jarCounts, setJarCounts] = useState<number[]>([2, 2, 0, 0, 0, 0, 0]);
+  const [units, setUnits] = useState(() => usualUnits(navigator.language, timeZone));
   const refusal = open.error;
 
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-    const spoonSystem = /^en-(US|CA)?/.test(navigator.language) ? 'us' : 'metric';
-    open.mutate({ name, email, password, timeZone, spoonSystem, people, jarCounts });
+    open.mutate({ name, email, password, timeZone, ...units, people, jarCounts });
   };
   const change = (at: number, change: Partial<Eater>) =>
     setPeople(people.map((person, i) => (i === at ? { ...person, ...change } : person)));
@@ -105,6 +108,11 @@ export function NewKitchenForm() {
             />
           </label>
         ))}
+      </div>
+
+      <h2>{t('sign_in.units')}</h2>
+      <div className="fields">
+        <UnitsFields units={units} change={(part) => setUnits({ ...units, ...part })} refusal={refusal} />
       </div>
 
       <h2>{t('sign_in.account')}</h2>

@@ -1,10 +1,11 @@
 import { t } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { DatePicker, Input, Select } from 'antd';
+import { DatePicker, Select } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import type { Day, Meal, Serving } from '../../api/client';
 import { useChangeServing } from '../../api/intake';
+import { AmountInput, portionPhrases } from '../../app/AmountInput';
 import { Field } from '../../app/Field';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { meals } from '../../app/meals';
@@ -45,7 +46,12 @@ export function EditPortion({ serving, day, close }: { serving: Serving; day: Da
           />
         </Field>
         <Field label={t('portion.amount')} name="amount" refusal={refusal}>
-          <Input data-takes="weight" value={amount} onChange={(event) => setAmount(event.target.value)} />
+          <AmountInput
+            asks={{ kind: 'amount', of: 'portion', id: batchId, personId }}
+            offers={portionPhrases()}
+            value={amount}
+            change={setAmount}
+          />
         </Field>
         <Field label={t('portion.jar')} name="batchId" refusal={refusal} wide>
           <Select value={batchId} onChange={setBatchId} options={jarsToChoose(day, serving)} />

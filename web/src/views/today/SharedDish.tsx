@@ -1,9 +1,10 @@
 import { t } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { Checkbox, Input, Select } from 'antd';
+import { Checkbox, Select } from 'antd';
 import { useState } from 'react';
 import type { Day, Meal, Serving } from '../../api/client';
 import { useServeDish } from '../../api/intake';
+import { AmountInput, portionPhrases } from '../../app/AmountInput';
 import { Field } from '../../app/Field';
 import { NumberBox } from '../../app/NumberBox';
 import { SaveDrawer } from '../../app/SaveDrawer';
@@ -41,6 +42,8 @@ export function SharedDish({ day, meal, shares: known = [], close }: Props) {
   const jar = day.jars.find((one) => one.id === batchId);
   const usual = (personId: string) =>
     `${String(jar?.portions.find((one) => one.personId === personId)?.grams ?? 30)} g`;
+  const ofPortion = (personId?: string) =>
+    ({ kind: 'amount', of: 'portion', id: batchId, ...(personId === undefined ? {} : { personId }) }) as const;
   const eaters = day.people.filter((person) => !left.includes(person.id));
   const refusal = serve.error;
   const ofAll = refusal?.of('portions') ?? refusal?.of('serving') ?? refusal?.of('eatenOn');
@@ -85,7 +88,7 @@ export function SharedDish({ day, meal, shares: known = [], close }: Props) {
       {isDish && (
         <div className="fields">
           <Field label={t('dish.amount')} name="dishAmount" refusal={refusal} wide>
-            <Input data-takes="weight" value={dishAmount} onChange={(event) => setDishAmount(event.target.value)} />
+            <AmountInput asks={ofPortion()} offers={portionPhrases()} value={dishAmount} change={setDishAmount} />
           </Field>
         </div>
       )}
@@ -115,11 +118,12 @@ export function SharedDish({ day, meal, shares: known = [], close }: Props) {
                     onChange={(share) => setShares({ ...shares, [person.id]: share ?? 0 })}
                   />
                 ) : (
-                  <Input
+                  <AmountInput
+                    asks={ofPortion(person.id)}
+                    offers={portionPhrases()}
                     aria-label={t('serve.amount_for', { name: person.name })}
-                    data-takes="weight"
                     value={amounts[person.id] ?? usual(person.id)}
-                    onChange={(event) => setAmounts({ ...amounts, [person.id]: event.target.value })}
+                    change={(amount) => setAmounts({ ...amounts, [person.id]: amount })}
                   />
                 )}
               </Field>

@@ -1,0 +1,47 @@
+import { Button, Input, type InputProps } from 'antd';
+import { useState } from 'react';
+import { useAmount, type AmountOf } from '../api/amounts';
+import { t } from '../messages/words';
+import { AmountSaid } from './AmountSaid';
+
+interface Props extends Omit<InputProps, 'value' | 'onChange' | 'size'> {
+  value: string;
+  change: (typed: string) => void;
+  /** What the field asks for, and of what. */
+  asks: AmountOf;
+  complains?: boolean;
+  /** What such portions are often called: offered while the field is open. */
+  offers?: readonly string[];
+}
+
+/** How a portion is said without a scale. */
+export const portionPhrases = (): string[] => [t('portion.forkful'), t('portion.spoonful'), t('portion.tablespoon')];
+
+/** An amount as a cook says it; below stands how it was understood. What was typed stays as it was typed. */
+export function AmountInput({ value, change, asks, complains = false, offers = [], style, ...input }: Props) {
+  const answer = useAmount(value, asks);
+  const [isOpen, setIsOpen] = useState(false);
+
+  return (
+    <span className="amount-field" style={style} onFocus={() => setIsOpen(true)} onBlur={() => setIsOpen(false)}>
+      <Input data-takes="weight" {...input} value={value} onChange={(event) => change(event.target.value)} />
+      <AmountSaid answer={answer} choose={change} complains={complains} />
+      {isOpen && offers.length > 0 && (
+        <span className="amount-said">
+          {offers.map((phrase) => (
+            <Button
+              key={phrase}
+              size="small"
+              type="dashed"
+              tabIndex={-1}
+              onMouseDown={(event) => event.preventDefault()}
+              onClick={() => change(phrase)}
+            >
+              {phrase}
+            </Button>
+          ))}
+        </span>
+      )}
+    </span>
+  );
+}

@@ -1,0 +1,82 @@
+import { Input, type InputProps } from 'antd';
+import { useEffect, useRef, useState } from 'react';
+import { useAmount, type AmountOf } from '../api/amounts';
+import { useKitchen } from '../api/queries';
+import { t } from '../messages/words';
+import { AmountSaid } from './AmountSaid';
+import { number } from './numbers';
+import { readNumber } from './readNumber';
+import { scaleOf, type Measure } from './units';
+
+interface Props extends Omit<InputProps, 'value' | 'onChange' | 'size' | 'min' | 'max' | 'step'> {
+  /** In the measure's own unit: grams, millilitres, millimetres, degrees Celsius, hours or seconds. */
+  value: number | null;
+  change: (value: number | null) => void;
+  measures: Measure;
+  /** What it is an amount of. */
+  of?: Omit<AmountOf, 'kind'>;
+}
+
+/**
+ * A quantity in the kitchen's own unit that also takes what a cook says: "1 inch", "75 F", "half an hour", "1/4 cup". A
+ * bare number is in the unit that stands in the box; what cannot be read stays as it was typed, with a sentence.
+ */
+export function QuantityBox({ value, change, measures, of, style, className = '', ...input }: Props) {
+  const kitchen = useKitchen().data;
+  const scale = scaleOf(measures, kitchen?.usesInches ?? false, kitchen?.usesFahrenheit ?? false);
+  const [typed, setTyped] = useState<string | null>(null);
+  const sent = useRef(value);
+  const text = typed ?? (value === null ? '' : number(scale.shown(value), scale.decimals));
+  const bare = typed === null ? null : readNumber(typed);
+  const isPhrase = typed !== null && typed.trim() !== '' && bare === null;
+  const answer = useAmount(isPhrase ? typed : '', { kind: scale.kind, ...of });
+  const read = answer?.reading ?? null;
+  const said = read === null || read.unit !== scale.readAs ? null : scale.fromReading(read.typical);
+  const put = (next: number | null) => {
+    sent.current = next;
+    change(next);
+  };
+
+  // A phrase counts once it was understood.
+  useEffect(() => {
+    if (said !== null && said !== sent.current) {
+      put(said);
+    }
+  });
+  // What is changed elsewhere is shown as it is.
+  useEffect(() => {
+    if (value !== sent.current) {
+      sent.current = value;
+      setTyped(null);
+    }
+  }, [value]);
+
+  const type = (next: string) => {
+    setTyped(next);
+    const plain = readNumber(next);
+    if (next.trim() === '') {
+      put(null);
+    } else if (plain !== null) {
+      put(scale.stored(plain));
+    }
+  };
+
+  return (
+    <span className={`amount-field ${className}`} style={style}>
+      <Input
+        suffix={t(`unit.${scale.unit}`)}
+        {...input}
+        inputMode="text"
+        value={text}
+        onChange={(event) => type(event.target.value)}
+        onBlur={(event) => {
+          if (bare !== null) {
+            setTyped(null);
+          }
+          input.onBlur?.(event);
+        }}
+      />
+      {isPhrase && <AmountSaid answer={answer} choose={type} complains />}
+    </span>
+  );
+}
