@@ -38,7 +38,9 @@ final class ReaderLanguage
     /** The language of what a whole household reads, unless the address names another ("locale"). */
     public static function ofHousehold(Household $household, Request $request): Words
     {
-        return is_string($request->query('locale')) ? self::words($request) : self::in($household->language);
+        $words = is_string($request->query('locale')) ? self::words($request) : self::in($household->language);
+
+        return $words->measuredBy($household->units());
     }
 
     /** A language by its name; that of the installation for anything else, wherever it came from. */

@@ -9,6 +9,7 @@ use DateTimeZone;
 use IntlException;
 use LogicException;
 use MessageFormatter;
+use Tempesal\Core\Measure\KitchenUnits;
 use Tempesal\Core\Message\Day;
 use Tempesal\Core\Message\LibraryName;
 use Tempesal\Core\Message\Listed;
@@ -26,7 +27,11 @@ final class Words
     /** @var array<string, MessageFormatter> */
     private array $formatters = [];
 
-    private function __construct(private readonly Catalogue $catalogue, public readonly string $locale) {}
+    private function __construct(
+        private readonly Catalogue $catalogue,
+        public readonly string $locale,
+        private readonly ?KitchenUnits $units = null,
+    ) {}
 
     /** @param  string  $locale  as BCP 47 has it: "en-GB" */
     public static function in(string $locale): self
@@ -38,6 +43,12 @@ final class Words
     public static function here(): self
     {
         return self::in(getenv('TEMPESAL_LOCALE') ?: Catalogue::FALLBACK);
+    }
+
+    /** The same words with lengths and temperatures as a kitchen measures them; millimetres and Celsius without. */
+    public function measuredBy(KitchenUnits $units): self
+    {
+        return new self($this->catalogue, $this->locale, $units);
     }
 
     /** A message as a text. */
@@ -55,8 +66,11 @@ final class Words
                 is_bool($value) => $value ? 'yes' : 'no',
                 default => $value,
             },
-            $message->values,
-        );
+            self::inBothUnits($message->values),
+        ) + [
+            'isFahrenheit' => $this->units?->usesFahrenheit === true ? 'yes' : 'no',
+            'isInches' => $this->units?->usesInches === true ? 'yes' : 'no',
+        ];
         $text = $this->formatter($message->code)->format($values);
 
         return $text === false ? throw new LogicException("\"{$message->code}\" could not be put into words.") : $text;
@@ -86,6 +100,29 @@ final class Words
             },
             $answer,
         );
+    }
+
+    /**
+     * A sentence chooses between them by isFahrenheit and isInches, as on the screens (readerUnits.ts).
+     *
+     * @param  array<string, mixed>  $values
+     * @return array<string, mixed>
+     */
+    private static function inBothUnits(array $values): array
+    {
+        $celsius = $values['celsius'] ?? null;
+        $millimetres = $values['millimetres'] ?? null;
+
+        return [
+            ...$values,
+            ...is_numeric($celsius)
+                ? [
+                    'fahrenheit' => round(((float) $celsius * 9.0) / 5.0 + 32.0),
+                    'fahrenheitApart' => round(((float) $celsius * 9.0) / 5.0, 1),
+                ]
+                : [],
+            ...is_numeric($millimetres) ? ['inches' => round((float) $millimetres / 25.4, 1)] : [],
+        ];
     }
 
     private function join(Listed $list): string

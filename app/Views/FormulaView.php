@@ -170,6 +170,7 @@ final class FormulaView
                 'longDays' => $read->window->longDays,
                 'celsius' => $read->window->temperature->value,
             ],
+            'mainFood' => $read->mainFood(),
             'vessel' => [
                 'nominalMl' => $read->vessel->nominal->value,
                 'headspaceMm' => $read->vessel->headspace->value,

@@ -52,7 +52,11 @@ final class SaltAdvice
                     ? new Advice(
                         'low_salt',
                         Severity::Note,
-                        Message::of('advice.low_salt', percent: Percent::of($share)),
+                        Message::of(
+                            'advice.low_salt',
+                            percent: Percent::of($share),
+                            warmth: Message::of('unit.temperature', celsius: 21.0),
+                        ),
                     )
                     : null,
             ]),

@@ -31,14 +31,27 @@ final class TemperatureAdvice
             $celsius > self::WARM_CELSIUS => new Advice(
                 'too_warm',
                 Severity::Note,
-                Message::of('advice.too_warm', celsius: round($celsius, 0), limit: round(self::WARM_CELSIUS, 0)),
+                Message::of(
+                    'advice.too_warm',
+                    here: self::said(round($celsius)),
+                    limit: self::said(self::WARM_CELSIUS),
+                ),
             ),
             $celsius < self::COLD_CELSIUS && !$likesCold => new Advice(
                 'too_cold',
                 Severity::Note,
-                Message::of('advice.too_cold', celsius: round($celsius, 0), limit: round(self::COLD_CELSIUS, 1)),
+                Message::of(
+                    'advice.too_cold',
+                    here: self::said(round($celsius)),
+                    limit: self::said(self::COLD_CELSIUS),
+                ),
             ),
             default => null,
         };
+    }
+
+    private static function said(float $celsius): Message
+    {
+        return Message::of('unit.temperature', celsius: $celsius);
     }
 }

@@ -102,7 +102,7 @@ test('a warm spell moves the day on which a jar is ready, and so does a logger',
   await page.getByRole('dialog').getByLabel('About').fill('31');
   await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('dialog')).toBeHidden();
-  await expect(counter).toContainText('31 °C expected');
+  await expect(counter).toContainText('88 °F expected');
   await expect(jars).not.toContainText(`ready ${shown(usual)}`);
   const { window } = (await (await page.request.get(`/api/batches/${batch.id}`)).json()) as typeof batch;
   expect((window?.readyOn ?? '') < usual).toBe(true);
@@ -219,7 +219,7 @@ test('a log with marks and a photo, and its like beside it', async ({ page, cook
   const alike = page.getByRole('region', { name: 'Compared with similar batches' });
   await expect(alike).toContainText(`liked this kind best at about ${log.ownDays.toFixed(0)} days`);
   await expect(alike.getByRole('row')).toHaveCount(3);
-  await expect(alike.getByRole('row', { name: /The one before/ })).toContainText('20.0 °C');
+  await expect(alike.getByRole('row', { name: /The one before/ })).toContainText('68 °F');
 });
 
 test('a calendar follows the chores under a secret address until it is revoked', async ({

@@ -25,7 +25,7 @@ test('a weight on the scale is read into the field one is in', async ({ page, co
   await panel.getByLabel('thermometer: at the probe').fill('17.5');
   await page.getByLabel('Temperature there').focus();
   await panel.getByRole('button', { name: 'Read the thermometer' }).click();
-  await expect(page.getByLabel('Temperature there')).toHaveValue(/^17\.[456]$/);
+  await expect(page.getByLabel('Temperature there')).toHaveValue(/^17\.[456] °C$/);
 
   await page.getByLabel('Strength in percent').focus();
   await panel.getByLabel('salinity meter: salt in the sample').fill('3.2');

@@ -5,20 +5,20 @@ test.describe('in a country that writes 1,5', () => {
 
   test('takes a comma or a point, writes a comma, and names what is no number', async ({ page, cook }) => {
     await signIn(page, cook, '/bench');
-    const headspace = page.getByRole('spinbutton', { name: 'Headspace' });
-    for (const typed of ['22,5', '22.5', '22 1/2']) {
+    await page.locator('.bench-closed summary').click();
+    const headspace = page.getByRole('textbox', { name: 'Headspace' });
+    for (const typed of ['0,75', '0.75', '3/4']) {
       await headspace.fill(typed);
       await headspace.blur();
-      await expect(headspace).toHaveValue('22,5');
+      await expect(headspace).toHaveValue('0,75');
     }
-    await headspace.fill('a thumb');
+    await headspace.fill('plenty');
     await headspace.blur();
-    await expect(page.getByRole('alert').filter({ hasText: 'a thumb' })).toHaveText(
-      '“a thumb” is not a number. It is still 22,5.',
-    );
-    await expect(headspace).toHaveValue('22,5');
-    await headspace.fill('25');
-    await expect(page.getByRole('alert').filter({ hasText: 'a thumb' })).toBeHidden();
+    await expect(page.getByRole('alert').filter({ hasText: 'plenty' })).toBeVisible();
+    await expect(headspace).toHaveValue('plenty');
+    await headspace.fill('2 cm');
+    await expect(page.getByRole('alert').filter({ hasText: 'plenty' })).toBeHidden();
+    await expect(page.locator('.bench-closed summary')).toContainText('0,8 in');
   });
 });
 

@@ -27,6 +27,8 @@ final class SessionState
                             'name' => $user->household->name,
                             'timeZone' => $user->household->time_zone,
                             'today' => $user->household->today(),
+                            'usesInches' => $user->household->uses_inches,
+                            'usesFahrenheit' => $user->household->uses_fahrenheit,
                             'isDemo' => $user->household->is_demo,
                         ],
             ],

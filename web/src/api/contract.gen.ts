@@ -1489,6 +1489,8 @@ export interface components {
                 timeZone: string;
                 /** Format: date */
                 today: string;
+                usesInches: boolean;
+                usesFahrenheit: boolean;
                 isDemo: boolean;
             };
         };
@@ -2113,6 +2115,8 @@ export interface components {
                 longDays: number;
                 celsius: number;
             };
+            /** @description The key of what most of it is made of. */
+            mainFood: string | null;
             vessel: {
                 nominalMl: number;
                 headspaceMm: number;

@@ -30,14 +30,35 @@ import {
   type ServeFields,
   type Serving,
 } from './client';
+import { measureBy } from '../messages/readerUnits';
 
 export const useSession = () =>
-  useQuery({ queryKey: keys.session(), queryFn: () => answered(api.GET('/session')), staleTime: Infinity });
+  useQuery({
+    queryKey: keys.session(),
+    queryFn: async () => {
+      const session = await answered(api.GET('/session'));
+      if (session.household) {
+        measureBy(session.household);
+      }
+
+      return session;
+    },
+    staleTime: Infinity,
+  });
 
 export const usePresets = () =>
   useQuery({ queryKey: keys.presets(), queryFn: () => answered(api.GET('/presets')), staleTime: Infinity });
 
-export const useKitchen = () => useQuery({ queryKey: keys.kitchen(), queryFn: () => answered(api.GET('/kitchen')) });
+export const useKitchen = () =>
+  useQuery({
+    queryKey: keys.kitchen(),
+    queryFn: async () => {
+      const kitchen = await answered(api.GET('/kitchen'));
+      measureBy(kitchen);
+
+      return kitchen;
+    },
+  });
 
 /** The kitchen's places, as the server names them. */
 export const usePlaces = () => useKitchen().data?.places ?? [];

@@ -24,10 +24,18 @@ export function AmountInput({ value, change, asks, complains = false, offers = [
 
   return (
     <span className="amount-field" style={style} onFocus={() => setIsOpen(true)} onBlur={() => setIsOpen(false)}>
-      <Input data-takes="weight" {...input} value={value} onChange={(event) => change(event.target.value)} />
+      <Input
+        data-takes="weight"
+        {...input}
+        value={value}
+        onChange={(event) => {
+          setIsOpen(false);
+          change(event.target.value);
+        }}
+      />
       <AmountSaid answer={answer} choose={change} complains={complains} />
       {isOpen && offers.length > 0 && (
-        <span className="amount-said">
+        <span className="amount-offers">
           {offers.map((phrase) => (
             <Button
               key={phrase}

@@ -143,7 +143,7 @@ export function FoodDrawer({ kitchen, food, close, name = '', added }: DrawerPro
           refusal={save.error}
           value={fields.waterPer100g}
           change={(value) => change({ waterPer100g: value })}
-          unit="g"
+          measures="grams"
         />
         <NumberField
           label={t('foods.density')}
@@ -151,7 +151,7 @@ export function FoodDrawer({ kitchen, food, close, name = '', added }: DrawerPro
           refusal={save.error}
           value={fields.density}
           change={(value) => change({ density: value })}
-          unit="g"
+          measures="grams"
           step={0.05}
         />
         <Field label={t('foods.cut')} name="shape" refusal={save.error}>

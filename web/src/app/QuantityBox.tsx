@@ -1,7 +1,6 @@
 import { Input, type InputProps } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { useAmount, type AmountOf } from '../api/amounts';
-import { useKitchen } from '../api/queries';
 import { t } from '../messages/words';
 import { AmountSaid } from './AmountSaid';
 import { number } from './numbers';
@@ -22,14 +21,13 @@ interface Props extends Omit<InputProps, 'value' | 'onChange' | 'size' | 'min' |
  * bare number is in the unit that stands in the box; what cannot be read stays as it was typed, with a sentence.
  */
 export function QuantityBox({ value, change, measures, of, style, className = '', ...input }: Props) {
-  const kitchen = useKitchen().data;
-  const scale = scaleOf(measures, kitchen?.usesInches ?? false, kitchen?.usesFahrenheit ?? false);
+  const scale = scaleOf(measures);
   const [typed, setTyped] = useState<string | null>(null);
   const sent = useRef(value);
   const text = typed ?? (value === null ? '' : number(scale.shown(value), scale.decimals));
   const bare = typed === null ? null : readNumber(typed);
   const isPhrase = typed !== null && typed.trim() !== '' && bare === null;
-  const answer = useAmount(isPhrase ? typed : '', { kind: scale.kind, ...of });
+  const answer = useAmount(isPhrase && scale.kind !== null ? typed : '', { kind: scale.kind ?? 'amount', ...of });
   const read = answer?.reading ?? null;
   const said = read === null || read.unit !== scale.readAs ? null : scale.fromReading(read.typical);
   const put = (next: number | null) => {
@@ -77,6 +75,11 @@ export function QuantityBox({ value, change, measures, of, style, className = ''
         }}
       />
       {isPhrase && <AmountSaid answer={answer} choose={type} complains />}
+      {isPhrase && scale.kind === null && (
+        <span className="complaint" role="alert">
+          {t('number_box.refused', { typed: typed.trim(), example: number(1.5) })}
+        </span>
+      )}
     </span>
   );
 }

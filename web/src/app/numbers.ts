@@ -24,6 +24,12 @@ export const mg = (milligrams: number): string => t('amount.milligrams', { mg: w
 export const grams = (value: number): string =>
   t('amount.grams_shown', { grams: (value < 100 ? tenths : whole)(value) });
 
+/** "21 °C" or "70 °F", as the reader's kitchen reads its thermometer. */
+export const degrees = (celsius: number): string => t('unit.temperature', { celsius: Math.round(celsius * 10) / 10 });
+
+/** "20 mm" or "0.8 in", as the reader's kitchen measures. */
+export const length = (millimetres: number): string => t('unit.length', { millimetres: Math.round(millimetres) });
+
 export const ml = (value: number): string => t('amount.millilitres', { ml: whole(value) });
 
 export const percent = (value: number, decimals = 1): string =>

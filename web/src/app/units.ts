@@ -1,17 +1,30 @@
 import type { AmountAnswer, AmountOf } from '../api/amounts';
 import type { Kitchen } from '../api/client';
+import { fahrenheit, readerUnits } from '../messages/readerUnits';
 
 /** What a box measures, and so in which unit its number is kept. */
-export type Measure = 'grams' | 'millilitres' | 'length' | 'temperature' | 'hours' | 'seconds';
+export type Measure =
+  'grams' | 'millilitres' | 'percent' | 'length' | 'temperature' | 'warmth' | 'days' | 'hours' | 'minutes' | 'seconds';
 
 type ReadUnit = NonNullable<AmountAnswer['reading']>['unit'];
 
 export interface Scale {
-  /** The field for which a phrase is read, and the unit in which it comes back. */
-  kind: AmountOf['kind'];
+  /** The field for which a phrase is read, none where only a number is; and the unit in which it comes back. */
+  kind: AmountOf['kind'] | null;
   readAs: ReadUnit;
   /** The unit in the box, by its name in the catalogue. */
-  unit: 'gram' | 'millilitre' | 'millimetre' | 'inch' | 'celsius' | 'fahrenheit' | 'hour' | 'second';
+  unit:
+    | 'gram'
+    | 'millilitre'
+    | 'percent'
+    | 'millimetre'
+    | 'inch'
+    | 'celsius'
+    | 'fahrenheit'
+    | 'days'
+    | 'hour'
+    | 'minute'
+    | 'second';
   decimals: 0 | 1 | 2;
   /** From what is kept to what is shown, and back. */
   shown: (kept: number) => number;
@@ -31,8 +44,9 @@ const plain = (kind: Scale['kind'], readAs: ReadUnit, unit: Scale['unit'], decim
   fromReading: same,
 });
 
-/** In which unit a kitchen sees such a measure. */
-export function scaleOf(measure: Measure, usesInches: boolean, usesFahrenheit: boolean): Scale {
+/** In which unit the reader's kitchen sees such a measure. */
+export function scaleOf(measure: Measure): Scale {
+  const { usesInches, usesFahrenheit } = readerUnits();
   switch (measure) {
     case 'grams':
       return plain('amount', 'g', 'gram', 1);
@@ -54,14 +68,26 @@ export function scaleOf(measure: Measure, usesInches: boolean, usesFahrenheit: b
             stored: (degrees) => ((degrees - 32) * 5) / 9,
           }
         : plain('temperature', 'C', 'celsius', 1);
+    case 'percent':
+      return plain('strength', '%', 'percent', 2);
+    case 'warmth':
+      return usesFahrenheit
+        ? {
+            ...plain(null, 'C', 'fahrenheit', 1),
+            shown: (degrees) => (degrees * 9) / 5,
+            stored: (degrees) => (degrees * 5) / 9,
+          }
+        : plain(null, 'C', 'celsius', 1);
+    case 'days':
+      return { ...plain('duration', 'h', 'days', 2), fromReading: (hours) => hours / 24 };
+    case 'minutes':
+      return { ...plain('duration', 'h', 'minute', 0), fromReading: (hours) => hours * 60 };
     case 'hours':
       return plain('duration', 'h', 'hour', 2);
     default:
       return { ...plain('duration', 'h', 'second', 0), fromReading: (hours) => hours * 3600 };
   }
 }
-
-export const fahrenheit = (celsius: number): number => (celsius * 9) / 5 + 32;
 
 type Units = Pick<Kitchen, 'spoonSystem' | 'usesInches' | 'usesFahrenheit' | 'measureBy'>;
 

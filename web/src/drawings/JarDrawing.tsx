@@ -4,6 +4,7 @@ import type { JarPicture } from '../api/client';
 import { Cover } from './Cover';
 import { outline, top } from './jarShape';
 import { Pieces } from './Pieces';
+import { length } from '../app/numbers';
 
 interface Props {
   jar: JarPicture;
@@ -126,7 +127,7 @@ function Levels({ jar, x, floor, rim }: { jar: JarPicture; x: number; floor: num
       />
       <text x={x + 4} y={rim + 8}>
         {t('jar_drawing.headspace', {
-          mm: Math.max(0, Math.round(top(jar) - Math.max(jar.foodMm, isPulp ? 0 : jar.liquidMm))),
+          length: length(Math.max(0, top(jar) - Math.max(jar.foodMm, isPulp ? 0 : jar.liquidMm))),
         })}
       </text>
       {!isPulp && (

@@ -1,6 +1,8 @@
 import { t } from '../messages/words';
 import { when } from '../messages/dates';
 import { useWidth } from './useWidth';
+import { degrees } from '../app/numbers';
+import { scaleOf } from '../app/units';
 
 interface Point {
   at: number;
@@ -70,8 +72,7 @@ export function TemperatureChart({ course, readings, now, firm, label }: Props) 
           <g key={value}>
             <line x1={LEFT} x2={width - RIGHT} y1={y(value)} y2={y(value)} stroke="var(--line)" />
             <text x={LEFT - 7} y={y(value)} textAnchor="end" dominantBaseline="central">
-              {value}
-              {value === steps.at(-1) ? ' °C' : ''}
+              {value === steps.at(-1) ? degrees(value) : scaleOf('temperature').shown(value)}
             </text>
           </g>
         ))}

@@ -1,8 +1,8 @@
 import { t } from '../messages/words';
-import { NumberBox } from '../app/NumberBox';
 import { Button } from 'antd';
 import { useState } from 'react';
 import type { SimulatedPhMeter } from './simulated';
+import { QuantityBox } from '../app/QuantityBox';
 
 const wanting = {
   both: t('instrument.ph_uncalibrated'),
@@ -22,13 +22,11 @@ export function PhBuffers({ meter }: { meter: SimulatedPhMeter }) {
 
   return (
     <div className="ph-buffers">
-      <NumberBox
+      <QuantityBox
+        measures="temperature"
         aria-label={t('instrument.sample_temperature')}
         value={meter.temperature}
-        suffix="°C"
-        min={0}
-        max={60}
-        onChange={(celsius) => {
+        change={(celsius) => {
           meter.warm(celsius ?? 20);
           look((n) => n + 1);
         }}

@@ -4,9 +4,9 @@ import { useState } from 'react';
 import type { Place } from '../api/client';
 import { useKitchen } from '../api/queries';
 import { useSaveReadings } from '../api/tending';
-import { NumberBox } from '../app/NumberBox';
 import type { Logger } from './Instrument';
 import { SimulatedLogger } from './simulated';
+import { QuantityBox } from '../app/QuantityBox';
 
 const simulated = new SimulatedLogger();
 const logger: Logger = simulated;
@@ -42,12 +42,11 @@ export function RoomLogger() {
       </label>
       <label>
         <span className="soft">{t('instrument.logger_days')}</span>
-        <NumberBox
+        <QuantityBox
+          measures="temperature"
           aria-label={t('instrument.logger_mean')}
           value={mean}
-          step={0.5}
-          suffix="°C"
-          onChange={(next) => {
+          change={(next) => {
             simulated.mean = next ?? 20;
             setMean(simulated.mean);
           }}

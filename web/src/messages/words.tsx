@@ -2,6 +2,7 @@ import { IntlMessageFormat } from 'intl-messageformat';
 import { Children, type ReactNode } from 'react';
 import type { components } from '../api/contract.gen';
 import { libraryName, patternOf, readerLocale } from './catalogue';
+import { inReaderUnits } from './readerUnits';
 
 export type Message = components['schemas']['Message'];
 type MessageValue = components['schemas']['MessageValue'];
@@ -36,7 +37,7 @@ function formatter(code: string): IntlMessageFormat | null {
 
 const plain = (values: Record<string, Value>): Record<string, string | number | Date> =>
   Object.fromEntries(
-    Object.entries(values).map(([name, value]) => [
+    Object.entries(inReaderUnits(values)).map(([name, value]) => [
       name,
       typeof value === 'boolean' ? (value ? 'yes' : 'no') : (value ?? ''),
     ]),

@@ -2,11 +2,11 @@ import { joined, say, t } from '../../messages/words';
 import { App, Button, Select } from 'antd';
 import type { Batch, Refusal } from '../../api/client';
 import { useEntryPreview, useKitchen, useShelf, useRecordEntry } from '../../api/queries';
-import { NumberBox } from '../../app/NumberBox';
 import { stored, usePersistentState } from '../../app/persistentState';
 import type { Measure } from '../../instruments/Instrument';
 import { EffectPreview } from './EffectPreview';
-import { entryOf, eventForms, eventsOf, type EventName, type EventField, type EventInput } from './eventForms';
+import { entryOf, eventForms, gramsOf, eventsOf, type EventName, type EventField, type EventInput } from './eventForms';
+import { QuantityBox } from '../../app/QuantityBox';
 
 /** What is being written down, and of what. */
 type Draft = EventInput & { what: EventName | null };
@@ -43,22 +43,21 @@ export function RecordEvent({ batch }: { batch: Batch }) {
       },
     });
 
-  const box = (field: 'grams' | 'percent', label: string, hint: string, takes: Measure, unit: string) => (
-    <NumberBox
+  const box = (field: 'grams' | 'percent', label: string, hint: string, takes: Measure) => (
+    <QuantityBox
       key={field}
+      measures={field}
+      of={what === null || field === 'percent' ? {} : gramsOf(what, batch, told)}
       aria-label={label}
       placeholder={hint}
-      min={0}
-      step={field === 'percent' ? 0.1 : 1}
       value={told[field]}
-      onChange={(next) => tell({ [field]: next })}
+      change={(next) => tell({ [field]: next })}
       data-takes={takes}
-      suffix={unit}
     />
   );
   const fields: Record<EventField, React.ReactElement> = {
-    grams: box('grams', t('batch.amount'), t('batch.how_much'), 'weight', 'g'),
-    percent: box('percent', t('batch.strength'), t('batch.strength_hint'), 'strength', '%'),
+    grams: box('grams', t('batch.amount'), t('batch.how_much'), 'weight'),
+    percent: box('percent', t('batch.strength'), t('batch.strength_hint'), 'strength'),
     saltId: (
       <Select
         key="saltId"

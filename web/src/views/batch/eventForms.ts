@@ -1,4 +1,5 @@
 import { t } from '../../messages/words';
+import type { AmountOf } from '../../api/amounts';
 import type { Batch } from '../../api/client';
 
 /** What a happening may need to be told. */
@@ -14,6 +15,8 @@ export type EventField = keyof EventInput;
 interface Happening {
   words: string;
   asks: readonly EventField[];
+  /** What its grams are of; without it they are liquid. */
+  of?: 'salt' | 'portion';
   /** For jars with pieces lying in brine alone. */
   needsBrine?: boolean;
   entry: (told: EventInput) => Record<string, unknown>;
@@ -46,6 +49,7 @@ export const eventForms = {
   salt: {
     words: t('event.salt'),
     asks: ['grams', 'saltId'],
+    of: 'salt',
     entry: ({ grams, saltId }) => ({ kind: 'salt', product: saltId, grams }),
   },
   saltedUp: {
@@ -103,6 +107,7 @@ export const eventForms = {
   weighed: {
     words: t('event.pieces_weighed'),
     asks: ['grams'],
+    of: 'portion',
     needsBrine: true,
     entry: ({ grams }) => ({ kind: 'measured', what: 'drained_weight', value: grams }),
   },
@@ -115,6 +120,17 @@ export function eventsOf(batch: Batch): { value: EventName; label: string }[] {
   return (Object.entries(eventForms) as [EventName, Happening][])
     .filter(([, happening]) => hasBrine || !happening.needsBrine)
     .map(([value, { words }]) => ({ value, label: words }));
+}
+
+/** Of what the grams of a happening are, for who reads them. */
+export function gramsOf(name: EventName, batch: Batch, { saltId }: EventInput): Omit<AmountOf, 'kind'> {
+  const { of }: Happening = eventForms[name];
+
+  return of === 'salt'
+    ? { of, ...(saltId && { id: saltId }) }
+    : of === 'portion'
+      ? { of, id: batch.id }
+      : { of: 'water' };
 }
 
 /** The entry to be written, or null while something is still to be told. */

@@ -6,9 +6,8 @@ import type { BenchAnswer, Kitchen, Refusal } from '../../api/client';
 import { useShelf } from '../../api/queries';
 import { AmountInput } from '../../app/AmountInput';
 import { FoodSelect } from '../../app/FoodSelect';
-import { useLengths } from '../../app/lengths';
 import { QuantityBox } from '../../app/QuantityBox';
-import { grams, ml, percent } from '../../app/numbers';
+import { grams, length, ml, percent } from '../../app/numbers';
 import { forMethod, type Change, type Draft } from './draft';
 import { optionsOf } from './options';
 import { IngredientRows } from './IngredientRows';
@@ -269,14 +268,13 @@ function Into({ kitchen, draft, change, answer, refusal }: Props) {
 /** How the jar is closed: headspace, cover, what holds the food down. As it usually is until somebody says otherwise. */
 function Closed({ kitchen, draft, change }: Pick<Props, 'kitchen' | 'draft' | 'change'>) {
   const { covers, holdDowns } = optionsOf(kitchen);
-  const length = useLengths();
   const holdDown = kitchen.holdDowns.find((one) => one.id === draft.holdDownId);
 
   return (
     <details className="bench-closed">
       <summary>
         {t('bench.closed', {
-          headspace: length.say(draft.headspaceMm ?? 0),
+          headspace: length(draft.headspaceMm ?? 0),
           cover: draft.cover ? named('cover', draft.cover.replace(' ', '_')) : coverOf(kitchen, draft),
           holdDown: holdDown?.name ?? 'none',
         })}

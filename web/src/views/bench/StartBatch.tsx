@@ -6,8 +6,9 @@ import { useNavigate } from 'react-router';
 import type { BenchAnswer } from '../../api/client';
 import { usePlaces, useStartBatch } from '../../api/queries';
 import { QuantityBox } from '../../app/QuantityBox';
-import { useDegrees } from '../../app/degrees';
 import { fieldsOf, forgetDraft, type Change, type Draft } from './draft';
+import { number } from '../../app/numbers';
+import { scaleOf } from '../../app/units';
 
 interface Props {
   draft: Draft;
@@ -23,7 +24,6 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
   const places = usePlaces();
   const there = places.find(({ id }) => id === draft.place);
   const start = useStartBatch();
-  const degrees = useDegrees();
   // A draft that was refused is not sent again until it was changed.
   const [refused, setRefused] = useState<Draft | null>(null);
   const navigate = useNavigate();
@@ -77,7 +77,7 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
         <QuantityBox
           measures="temperature"
           aria-label={t('bench.temperature')}
-          placeholder={there === undefined ? '' : degrees.number(there.usualCelsius)}
+          placeholder={there === undefined ? '' : number(warmth.shown(there.usualCelsius), warmth.decimals)}
           title={t('bench.temperature_hint')}
           data-takes="temperature"
           value={draft.roomCelsius}
@@ -86,7 +86,7 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
         />
         {!isBlend && (
           <label className="bench-day">
-            <span className="soft">{draft.startedOn === '' ? t('bench.today_or') : 'on'}</span>
+            <span className="soft">{draft.startedOn === '' ? t('bench.today_or') : t('bench.on_day')}</span>
             <Input
               type="date"
               aria-label={t('bench.started_on')}

@@ -5,7 +5,6 @@ import { Link, useNavigate, useParams } from 'react-router';
 import type { Formula, Kitchen, KitchenMethod, Refusal } from '../../api/client';
 import { useChangeFormula, useComputedFormula, useFormula, useKitchen, useCreateFormula } from '../../api/queries';
 import { Field } from '../../app/Field';
-import { NumberBox } from '../../app/NumberBox';
 import { NumberField } from '../../app/NumberField';
 import { PageState } from '../../app/PageState';
 import { begun, byMethod, tidy, type Document } from './document';
@@ -13,6 +12,7 @@ import { StepEditor } from './StepEditor';
 import { FormulaResult } from './FormulaResult';
 import './FormulaView.css';
 import './FormulaEditorView.css';
+import { QuantityBox } from '../../app/QuantityBox';
 
 const AS_WRITTEN = { by: 'as_written' } as const;
 
@@ -131,10 +131,10 @@ function Head({ document, change, refusal, kitchen }: PartProps & { kitchen: Kit
   const { serving, window: when } = document;
   const days = (key: 'youngDays' | 'readyDays' | 'longDays', label: string) => (
     <Field label={label} name={`document.window.${key}`} refusal={refusal}>
-      <NumberBox
+      <QuantityBox
+        measures="days"
         value={when[key]}
-        onChange={(value) => change({ window: { ...when, [key]: value ?? 0 } })}
-        suffix={t('unit.days')}
+        change={(value) => change({ window: { ...when, [key]: value ?? 0 } })}
       />
     </Field>
   );
@@ -167,7 +167,7 @@ function Head({ document, change, refusal, kitchen }: PartProps & { kitchen: Kit
         refusal={refusal}
         value={serving.grams}
         change={(value) => change({ serving: { ...serving, grams: value } })}
-        unit="g"
+        measures="grams"
       />
       {days('youngDays', t('formula_edit.young'))}
       {days('readyDays', t('formula_edit.ready'))}
@@ -178,7 +178,7 @@ function Head({ document, change, refusal, kitchen }: PartProps & { kitchen: Kit
         refusal={refusal}
         value={when.celsius}
         change={(value) => change({ window: { ...when, celsius: value } })}
-        unit="°C"
+        measures="temperature"
       />
       <Field label={t('formula_edit.live')} wide>
         <Checkbox checked={document.isLive ?? false} onChange={(event) => change({ isLive: event.target.checked })}>

@@ -1,5 +1,5 @@
 import { named, say, t } from '../../messages/words';
-import { App, Button, Input, Segmented, Select } from 'antd';
+import { App, Button, Segmented, Select } from 'antd';
 import { useDeferredValue, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Formula, Place } from '../../api/client';
@@ -14,12 +14,13 @@ import {
 } from '../../api/queries';
 import { useFormulaSavings } from '../../api/intake';
 import { NumberBox } from '../../app/NumberBox';
-import { grams, mg, ml } from '../../app/numbers';
+import { degrees, grams, length, mg, ml } from '../../app/numbers';
 import { Savings } from '../../app/Savings';
 import { PageState } from '../../app/PageState';
 import { FormulaResult } from './FormulaResult';
 import { time } from './time';
 import './FormulaView.css';
+import { AmountInput } from '../../app/AmountInput';
 
 /** A formula: what goes in at the wanted scale, how it is made, and what a portion means for each member. */
 export function FormulaView() {
@@ -52,7 +53,7 @@ export function FormulaView() {
       </header>
       <div className="formula-body">
         <section aria-label={t('formula.ingredients')}>
-          <ScaleBar scale={scale} change={setScale} refusal={formula.error} />
+          <ScaleBar mainFood={shown.mainFood} scale={scale} change={setScale} refusal={formula.error} />
           <Amounts formula={shown} />
           <Lighter formula={shown} />
           <StartBar formula={shown} scale={ready(scale) ? scale : { by: 'as_written' }} />
@@ -70,7 +71,7 @@ export function FormulaView() {
             <dd>
               {t('formula.window', {
                 ready: time(shown.window.readyDays),
-                celsius: shown.window.celsius,
+                temperature: degrees(shown.window.celsius),
                 young: time(shown.window.youngDays),
                 long: time(shown.window.longDays),
               })}
@@ -80,7 +81,7 @@ export function FormulaView() {
               {t('formula.vessel_line', {
                 ml: ml(shown.vessel.nominalMl),
                 cover: named('cover', shown.vessel.cover),
-                headspace: shown.vessel.headspaceMm,
+                headspace: length(shown.vessel.headspaceMm),
                 weight: shown.vessel.holdDown ?? 'none',
               })}
             </dd>
@@ -126,13 +127,16 @@ function Texts({ title, texts }: { title: string; texts: string[] }) {
 }
 
 interface ScaleProps {
+  /** The key of what is weighed. */
+  mainFood: string | null;
   scale: FormulaScale;
   change: (scale: FormulaScale) => void;
   refusal: { of: (field: string) => string | undefined } | null;
 }
 
-function ScaleBar({ scale, change, refusal }: ScaleProps) {
+function ScaleBar({ mainFood, scale, change, refusal }: ScaleProps) {
   const kitchen = useKitchen();
+  const food = kitchen.data?.ingredients.find((one) => one.key === mainFood);
   const complaint = ['by', 'jarId', 'amount', 'servings', 'sodiumMg'].map((field) => refusal?.of(field)).find(Boolean);
 
   return (
@@ -159,11 +163,12 @@ function ScaleBar({ scale, change, refusal }: ScaleProps) {
         />
       )}
       {scale.by === 'vegetable' && (
-        <Input
+        <AmountInput
+          asks={{ kind: 'amount', ...(food && { of: 'food', id: food.id }) }}
           aria-label={t('formula.vegetable_weight')}
           placeholder={t('formula.weight_example')}
           value={scale.amount ?? ''}
-          onChange={(event) => change({ ...scale, amount: event.target.value })}
+          change={(amount) => change({ ...scale, amount })}
         />
       )}
       {scale.by === 'servings' && (

@@ -4,11 +4,11 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { ImportCandidate, Kitchen } from '../../api/client';
 import { useImportFormulas, useKitchen, usePreviewImport } from '../../api/queries';
-import { NumberBox } from '../../app/NumberBox';
 import { grams } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import type { Amount, Document, Step } from './document';
 import './ImportView.css';
+import { QuantityBox } from '../../app/QuantityBox';
 
 const MOST_BYTES = 4_000_000;
 
@@ -205,6 +205,9 @@ function Settle({ kitchen, line, settle }: SettleProps) {
   const [id, setId] = useState<string | null>(line.id && `${line.kind === 'salt' ? 'salt' : 'food'}:${line.id}`);
   const [weight, setWeight] = useState<number | null>(line.grams);
 
+  const [kind, key] = (id ?? '').split(':');
+  const picked = (kind === 'salt' ? kitchen.salts : kitchen.ingredients).find((one) => one.key === key);
+
   return (
     <span className="settle">
       <span className="complaint">{say(line.problem)}</span>
@@ -225,18 +228,16 @@ function Settle({ kitchen, line, settle }: SettleProps) {
           },
         ]}
       />
-      <NumberBox
+      <QuantityBox
+        measures="grams"
+        of={picked === undefined ? {} : { of: kind === 'salt' ? 'salt' : 'food', id: picked.id }}
         aria-label={t('import.line_grams', { number: line.number })}
         value={weight}
-        onChange={setWeight}
-        suffix="g"
+        change={setWeight}
       />
       <Button
         disabled={id === null || weight === null || weight <= 0}
-        onClick={() => {
-          const [kind, key] = (id ?? '').split(':');
-          settle({ id: key ?? '', isSalt: kind === 'salt', grams: weight ?? 0 });
-        }}
+        onClick={() => settle({ id: key ?? '', isSalt: kind === 'salt', grams: weight ?? 0 })}
       >
         {t('import.accept')}
       </Button>

@@ -4,6 +4,7 @@ import type { Kitchen, Refusal } from '../../api/client';
 import { Field } from '../../app/Field';
 import { NumberBox } from '../../app/NumberBox';
 import { usualSalt, type Amount, type Step } from './document';
+import { QuantityBox } from '../../app/QuantityBox';
 
 interface Props {
   step: Step;
@@ -76,7 +77,12 @@ export function StepEditor({ step, path, change, kitchen, refusal }: Props) {
       })}
       {step.water !== undefined && (
         <Field label={t('step_edit.water')} name={`${path}.water`} refusal={refusal}>
-          <NumberBox value={step.water} onChange={(water) => change({ ...step, water: water ?? 0 })} suffix="g" />
+          <QuantityBox
+            measures="grams"
+            of={{ of: 'water' }}
+            value={step.water}
+            change={(water) => change({ ...step, water: water ?? 0 })}
+          />
         </Field>
       )}
       {step.salt && <SaltRow step={step} path={`${path}.salt`} change={change} kitchen={kitchen} refusal={refusal} />}
@@ -90,17 +96,25 @@ export function StepEditor({ step, path, change, kitchen, refusal }: Props) {
               .filter((food) => food.use === 'starter')
               .map((food) => ({ value: food.key, label: t('step_edit.as_starter', { food: food.name }) }))}
           />
-          <NumberBox
+          <QuantityBox
+            measures="grams"
+            of={ofFood(kitchen, step.starter.liquid ?? '')}
             aria-label={t('step_edit.starter_grams')}
             value={step.starter.grams}
-            onChange={(grams) => change({ ...step, starter: { ...step.starter, grams: grams ?? 0 } })}
-            suffix="g"
+            change={(grams) => change({ ...step, starter: { ...step.starter, grams: grams ?? 0 } })}
           />
         </div>
       )}
     </fieldset>
   );
 }
+
+/** Of which food of the kitchen an amount of the document is. */
+const ofFood = (kitchen: Kitchen, key: string): { of: 'food'; id: string } | Record<string, never> => {
+  const food = kitchen.ingredients.find((one) => one.key === key);
+
+  return food === undefined ? {} : { of: 'food', id: food.id };
+};
 
 interface AmountProps {
   amount: Amount;
@@ -125,11 +139,12 @@ function AmountRow({ amount, path, kitchen, refusal, change, remove }: AmountPro
           onChange={(ingredient: string) => change({ ...amount, ingredient })}
           options={foodOptions(kitchen)}
         />
-        <NumberBox
+        <QuantityBox
+          measures="grams"
+          of={ofFood(kitchen, amount.ingredient)}
           aria-label={t('step_edit.grams_of', { food: name })}
           value={typeof amount.grams === 'number' ? amount.grams : amount.grams.typical}
-          onChange={(grams) => change({ ...amount, grams: grams ?? 0 })}
-          suffix="g"
+          change={(grams) => change({ ...amount, grams: grams ?? 0 })}
         />
         {remove && (
           <Button type="text" aria-label={t('step_edit.remove', { food: name })} onClick={remove}>

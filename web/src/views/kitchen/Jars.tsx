@@ -6,11 +6,12 @@ import type { HoldDown, Kitchen, KitchenJar } from '../../api/client';
 import { useEdits } from '../../api/edits';
 import { useRemoveHoldDown, useRemoveJar, useSaveHoldDown, useSaveJar } from '../../api/kitchen';
 import { Field } from '../../app/Field';
-import { NumberBox } from '../../app/NumberBox';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { NumberField } from '../../app/NumberField';
 import { ml } from '../../app/numbers';
 import { JarDrawing } from '../../drawings/JarDrawing';
+import { QuantityBox } from '../../app/QuantityBox';
+import { type Measure } from '../../app/units';
 
 const SCALE = 0.62;
 
@@ -118,9 +119,9 @@ function JarDrawer({ kitchen, jar, close }: { kitchen: Kitchen; jar: KitchenJar 
   const { fields, change, body, onError } = useEdits(jar && { version: jar.version, fields: jarFields(jar) }, newJar);
   const save = useSaveJar(jar?.id ?? null);
   const remove = useRemoveJar();
-  const number = (key: 'nominalMl' | 'mouthMm' | 'bodyMm' | 'howMany', label: string, unit: string) => (
+  const quantity = (key: 'nominalMl' | 'mouthMm' | 'bodyMm', label: string, measures: Measure) => (
     <Field label={label} name={key} refusal={save.error}>
-      <NumberBox value={fields[key]} onChange={(value) => change({ [key]: value ?? 0 })} suffix={unit} />
+      <QuantityBox measures={measures} value={fields[key]} change={(value) => change({ [key]: value ?? 0 })} />
     </Field>
   );
 
@@ -137,10 +138,16 @@ function JarDrawer({ kitchen, jar, close }: { kitchen: Kitchen; jar: KitchenJar 
         <Field label={t('field.name')} name="name" refusal={save.error} wide>
           <Input value={fields.name} onChange={(event) => change({ name: event.target.value })} />
         </Field>
-        {number('nominalMl', t('jars.volume'), 'ml')}
-        {number('howMany', t('jars.count'), '')}
-        {number('mouthMm', t('jars.mouth'), 'mm')}
-        {number('bodyMm', t('jars.body'), 'mm')}
+        {quantity('nominalMl', t('jars.volume'), 'millilitres')}
+        <NumberField
+          label={t('jars.count')}
+          name="howMany"
+          value={fields.howMany}
+          change={(howMany) => change({ howMany })}
+          refusal={save.error}
+        />
+        {quantity('mouthMm', t('jars.mouth'), 'length')}
+        {quantity('bodyMm', t('jars.body'), 'length')}
         <Field label={t('jars.cover')} name="cover" refusal={save.error} wide>
           <Select
             value={fields.cover}

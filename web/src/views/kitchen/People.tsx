@@ -262,7 +262,7 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
           refusal={save.error}
           value={fields.usualServingGrams}
           change={(value) => change({ usualServingGrams: value })}
-          unit="g"
+          measures="grams"
         />
         <NumberField
           label={t('people.condiment')}
@@ -270,7 +270,7 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
           refusal={save.error}
           value={fields.usualCondimentGrams}
           change={(value) => change({ usualCondimentGrams: value })}
-          unit="g"
+          measures="grams"
         />
         <NumberField
           label={t('people.live_goal')}

@@ -15,13 +15,13 @@ import {
   useRooms,
 } from '../../api/tending';
 import { Field } from '../../app/Field';
-import { NumberBox } from '../../app/NumberBox';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { NumberField } from '../../app/NumberField';
-import { number } from '../../app/numbers';
+import { degrees } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { TemperatureChart } from '../../drawings/TemperatureChart';
 import './Rooms.css';
+import { QuantityBox } from '../../app/QuantityBox';
 
 /** A place as the beginning of a sentence. */
 const the = (room: Room): string => t(`place_title.${room.place}`);
@@ -37,7 +37,7 @@ export function Rooms() {
 
   return (
     <>
-      <p className="cupboard-note soft">{t('rooms.about', { from: firm.from, to: firm.to })}</p>
+      <p className="cupboard-note soft">{t('rooms.about', { from: degrees(firm.from), to: degrees(firm.to) })}</p>
       {rooms.data.rooms.map((room) => (
         <Place key={room.place} room={room} firm={firm} />
       ))}
@@ -56,11 +56,11 @@ function Place({ room, firm }: { room: Room; firm: RoomsRead['firm'] }) {
       <div className="room-head">
         <h2>{the(room)}</h2>
         <span>
-          <b>{number(room.nowCelsius)} °C</b>{' '}
+          <b>{degrees(room.nowCelsius)}</b>{' '}
           <span className="soft">
             {t('rooms.now', {
-              usual: number(room.usualCelsius),
-              swing: room.swingCelsius > 0 ? number(room.swingCelsius) : 'none',
+              usual: degrees(room.usualCelsius),
+              swing: room.swingCelsius > 0 ? t('unit.warmth', { celsius: room.swingCelsius }) : 'none',
               hour: `${String(room.warmestHour)}:00`,
               readings: room.readingsInAll,
             })}
@@ -72,7 +72,7 @@ function Place({ room, firm }: { room: Room; firm: RoomsRead['firm'] }) {
         readings={room.readings.map(({ at, celsius }) => ({ at: Date.parse(at), celsius }))}
         now={Date.parse(room.now)}
         firm={firm}
-        label={t('rooms.chart', { place: the(room), celsius: room.nowCelsius.toFixed(1) })}
+        label={t('rooms.chart', { place: the(room), temperature: degrees(room.nowCelsius) })}
       />
       <div className="room-foot">
         <div className="words">
@@ -130,14 +130,13 @@ function ReadNow({ room }: { room: Room }) {
         }
       }}
     >
-      <NumberBox
+      <QuantityBox
+        measures="temperature"
         aria-label={t('rooms.read_in', { place: the(room) })}
         placeholder={t('rooms.read_now')}
         value={celsius}
-        step={0.5}
-        suffix="°C"
         data-takes="temperature"
-        onChange={setCelsius}
+        change={setCelsius}
       />
       <Button type="primary" htmlType="submit" loading={keep.isPending}>
         {t('action.save')}
@@ -155,12 +154,12 @@ function Spells({ room }: { room: Room }) {
       {t('rooms.spell', {
         from: when(spell.fromOn, 'short'),
         to: when(spell.toOn, 'short'),
-        celsius: number(spell.celsius),
+        temperature: degrees(spell.celsius),
       })}
       <Button
         type="text"
         aria-label={t('rooms.spell_delete', {
-          celsius: number(spell.celsius),
+          temperature: degrees(spell.celsius),
           day: when(spell.fromOn, 'short'),
         })}
         onClick={() => forget.mutate(spell.id, { onError: (refusal) => void message.error(refusal.message) })}
@@ -197,8 +196,7 @@ function Usual({ room, close }: DrawerProps) {
         <NumberField
           label={t('rooms.mean')}
           name="usualCelsius"
-          unit="°C"
-          step={0.5}
+          measures="temperature"
           value={fields.usualCelsius}
           change={(usualCelsius) => change({ usualCelsius })}
           refusal={keep.error}
@@ -206,8 +204,7 @@ function Usual({ room, close }: DrawerProps) {
         <NumberField
           label={t('rooms.swing')}
           name="swingCelsius"
-          unit="°C"
-          step={0.5}
+          measures="warmth"
           value={fields.swingCelsius}
           change={(swingCelsius) => change({ swingCelsius })}
           refusal={keep.error}
@@ -255,7 +252,7 @@ function Expect({ room, close }: DrawerProps) {
         <NumberField
           label={t('rooms.celsius')}
           name="celsius"
-          unit="°C"
+          measures="temperature"
           value={celsius}
           change={setCelsius}
           refusal={keep.error}
@@ -323,8 +320,8 @@ function Bring({ room, close }: DrawerProps) {
               count: look.readings,
               from: look.from === null ? 'none' : when(look.from, 'moment'),
               to: when(look.to, 'moment'),
-              lowest: look.lowest === null ? 'none' : number(look.lowest),
-              highest: number(look.highest ?? 0),
+              lowest: look.lowest === null ? 'none' : degrees(look.lowest),
+              highest: degrees(look.highest ?? 0),
               future: look.inFuture,
             })}
           </p>

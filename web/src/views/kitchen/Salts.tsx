@@ -5,11 +5,11 @@ import type { Kitchen, KitchenSalt } from '../../api/client';
 import { useEdits } from '../../api/edits';
 import { useCalibrateSalt, useRemoveCalibration, useRemoveSalt, useSaveSalt } from '../../api/kitchen';
 import { Field } from '../../app/Field';
-import { NumberBox } from '../../app/NumberBox';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { NumberField } from '../../app/NumberField';
 import { grams } from '../../app/numbers';
 import { SpoonDrawing } from '../../drawings/SpoonDrawing';
+import { QuantityBox } from '../../app/QuantityBox';
 
 /** The salts, each as it lies in the spoon; weighing one spoon narrows every number made with it. */
 export function Salts({ kitchen }: { kitchen: Kitchen }) {
@@ -108,7 +108,7 @@ function WeighDrawer({ salt, close }: { salt: KitchenSalt; close: () => void }) 
           />
         </Field>
         <Field label={t('salts.spoon_weight')} name="grams" refusal={calibrate.error}>
-          <NumberBox data-takes="weight" value={weight} onChange={setWeight} suffix="g" step={0.1} />
+          <QuantityBox measures="grams" data-takes="weight" value={weight} change={setWeight} />
         </Field>
       </div>
     </SaveDrawer>
@@ -160,7 +160,7 @@ function SaltDrawer({ salt, close }: { salt: KitchenSalt | null; close: () => vo
           refusal={save.error}
           value={fields.gramsPerTablespoon}
           change={(value) => change({ gramsPerTablespoon: value })}
-          unit="g"
+          measures="grams"
         />
         <NumberField
           label={t('salts.sodium_per_100')}

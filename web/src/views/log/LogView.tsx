@@ -9,13 +9,14 @@ import { useLog, useRemoveNote, useRecordNote } from '../../api/tending';
 import { NumberBox } from '../../app/NumberBox';
 import { stored, usePersistentState } from '../../app/persistentState';
 import { Field } from '../../app/Field';
-import { number } from '../../app/numbers';
+import { degrees, number } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { JarDrawing } from '../../drawings/JarDrawing';
 import { days } from '../shelf/days';
 import { SimilarBatches } from './SimilarBatches';
 import { markEnds, scoresOf, type Mark } from './tastingScores';
 import './LogView.css';
+import { QuantityBox } from '../../app/QuantityBox';
 
 /** A jar's log: what was tasted, read and seen; and its like beside it. */
 export function LogView() {
@@ -189,12 +190,11 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
           </>
         )}
         <Field label={t('log.temperature')} name="celsius" refusal={write.error}>
-          <NumberBox
+          <QuantityBox
+            measures="temperature"
             value={draft.celsius}
-            step={0.5}
-            suffix="°C"
             data-takes="temperature"
-            onChange={(celsius) => tell({ celsius })}
+            change={(celsius) => tell({ celsius })}
           />
         </Field>
       </div>
@@ -308,7 +308,7 @@ function Line({ note }: { note: Note }) {
     ...(note.colour ? [named('note_colour', note.colour)] : []),
     ...(note.bubbles ? [t('log.bubbles', { bubbles: note.bubbles })] : []),
     ...(note.ph === null ? [] : [t('log.ph_value', { ph: number(note.ph, 2) })]),
-    ...(note.celsius === null ? [] : [`${String(note.celsius)} °C`]),
+    ...(note.celsius === null ? [] : [degrees(note.celsius)]),
   ].join(', ');
 
   return (

@@ -2,7 +2,7 @@ import { named, t } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { Link } from 'react-router';
 import type { Alike as Batch, Log } from '../../api/client';
-import { percent } from '../../app/numbers';
+import { degrees, percent } from '../../app/numbers';
 import { markEnds, type Mark } from './tastingScores';
 
 /** How it was liked, then all else. */
@@ -73,7 +73,7 @@ function Lane({ one, longest, warmest, marks }: LaneProps) {
         {one.warmDays.toFixed(one.warmDays < 3 ? 1 : 0)}
       </td>
       <td className={one.meanCelsius !== null && one.meanCelsius === warmest ? 'is-most' : undefined}>
-        {one.meanCelsius === null ? '–' : `${one.meanCelsius.toFixed(1)} °C`}
+        {one.meanCelsius === null ? '–' : degrees(one.meanCelsius)}
       </td>
       <td>{one.ph === null ? '–' : one.ph.toFixed(1)}</td>
       {marks.map((mark) => (

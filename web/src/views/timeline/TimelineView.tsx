@@ -5,12 +5,12 @@ import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import type { KindAhead, Suggestion, Timeline } from '../../api/client';
 import { useCancelPlannedBatch, usePlanBatch, useShopping, useTimeline, type WhatIf } from '../../api/planning';
-import { NumberBox } from '../../app/NumberBox';
 import { grams } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { TimelineLanes } from '../../drawings/TimelineLanes';
 import { RotationDrawer } from '../week/RotationDrawer';
 import './TimelineView.css';
+import { QuantityBox } from '../../app/QuantityBox';
 
 const day = (date: string): string => when(date, 'weekdayDate');
 
@@ -53,13 +53,11 @@ export function TimelineView() {
         </label>
         <label>
           {t('ahead.warmer_by')}
-          <NumberBox
+          <QuantityBox
+            measures="warmth"
             aria-label={t('ahead.warmer')}
             value={whatIf.warmer ?? 0}
-            min={-15}
-            max={15}
-            suffix="°C"
-            onChange={(warmer) => setWhatIf({ ...whatIf, warmer: warmer ?? 0 })}
+            change={(warmer) => setWhatIf({ ...whatIf, warmer: Math.max(-15, Math.min(15, warmer ?? 0)) })}
           />
         </label>
         {isTried && (

@@ -6,10 +6,10 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { PlannedServing, WeekJar, WeekServing } from '../../api/client';
 import { useSavings } from '../../api/intake';
-import { NumberBox } from '../../app/NumberBox';
 import { grams, sodium, sodiumBand } from '../../app/numbers';
 import { Savings } from '../../app/Savings';
 import type { WeekActions } from './weekActions';
+import { QuantityBox } from '../../app/QuantityBox';
 
 interface Props {
   serving: WeekServing;
@@ -114,13 +114,12 @@ function MeantCard({ serving, dates, ways, does }: CardProps) {
         />
       )}
       <div className="serving-card-row">
-        <NumberBox
+        <QuantityBox
+          measures="grams"
+          of={{ of: 'portion', id: serving.batchId, personId: serving.personId }}
           aria-label={t('serving_card.grams')}
           value={amount}
-          min={1}
-          max={2000}
-          suffix="g"
-          onChange={setAmount}
+          change={setAmount}
           onPressEnter={() => amount && does({ grams: amount })}
         />
         <Button
