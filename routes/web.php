@@ -63,6 +63,8 @@ Route::prefix('api')->group(function (): void {
         Route::post('batches/{batch}/questions', [LedgerController::class, 'ask'])->withoutMiddleware('once');
         Route::get('batches/{batch}/savings', [SavingController::class, 'ofBatch']);
         Route::put('batches/{batch}/place', [JarStandController::class, 'move']);
+        Route::put('batches/{batch}/jar', [JarStandController::class, 'close']);
+        Route::post('batches/{batch}/spare-brine', [JarStandController::class, 'keepBrine']);
         Route::put('batches/{batch}/aim', [JarStandController::class, 'aim']);
         Route::post('batches/{batch}/releases', [JarStandController::class, 'pass']);
         Route::get('batches/{batch}/log', [LogController::class, 'index']);

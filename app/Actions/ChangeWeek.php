@@ -132,7 +132,7 @@ final readonly class ChangeWeek
         $this->step($from, $requestKey, function () use ($from): array {
             $back = CarbonImmutable::parse($from)->subDays(7);
             $here = PlannedServing::standing($from, CarbonImmutable::parse($from)->addDays(6)->toDateString());
-            $shelf = Batch::onShelf()->orderBy('started_at')->orderBy('id')->get();
+            $shelf = Batch::food()->orderBy('started_at')->orderBy('id')->get();
             $added = [];
             foreach (PlannedServing::standing($back->toDateString(), $back->addDays(6)->toDateString()) as $one) {
                 $date = CarbonImmutable::parse($one->planned_on)->addDays(7)->toDateString();
@@ -274,7 +274,9 @@ final readonly class ChangeWeek
     private static function check(array $one, string $from, string $to, int $place): void
     {
         Person::query()->findOrFail($one['personId']);
-        Batch::query()->findOrFail($one['batchId']);
+        if (!Batch::query()->findOrFail($one['batchId'])->method->isFood()) {
+            throw ValidationException::withMessages(["put.{$place}.batchId" => 'errors.not_food']);
+        }
         if ($one['date'] < $from || $one['date'] > $to) {
             throw ValidationException::withMessages(["put.{$place}.date" => 'errors.week_other_day']);
         }

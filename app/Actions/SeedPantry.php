@@ -28,8 +28,13 @@ final readonly class SeedPantry
         ['Five-litre crock', 5000, 180, 190, 'cloth'],
     ];
 
-    /** name, ml; common practice, no source */
-    public const HOLD_DOWNS = [['Glass weight', 55], ['Small jar as a weight', 140], ['Folded leaf', 10]];
+    /** name, ml, whether it is filled with brine; common practice, no source */
+    public const HOLD_DOWNS = [
+        ['Glass weight', 55, false],
+        ['Small jar as a weight', 140, false],
+        ['Folded leaf', 10, false],
+        ['Brine-filled bag', 120, true],
+    ];
 
     /** @param  array<int, int>  $jarCounts  how many of each of the sizes, by their place in JARS */
     public function __invoke(array $jarCounts): void
@@ -49,8 +54,8 @@ final readonly class SeedPantry
                 'how_many' => $jarCounts[$position] ?? 0,
             ]);
         }
-        foreach (self::HOLD_DOWNS as [$name, $ml]) {
-            HoldDown::create(['name' => $name, 'volume_ml' => $ml, 'how_many' => 2]);
+        foreach (self::HOLD_DOWNS as [$name, $ml, $isBag]) {
+            HoldDown::create(['name' => $name, 'volume_ml' => $ml, 'is_bag' => $isBag, 'how_many' => 2]);
         }
     }
 

@@ -36,9 +36,13 @@ use Tempesal\Core\Salt\SaltBasis;
  */
 final readonly class StartBatch
 {
+    /** Less brine than this is not kept by itself. */
+    private const WORTH_KEEPING_G = 1.0;
+
     public function __construct(
         private BenchParser $readSheet,
         private LedgerWriter $ledger,
+        private KeepSpareBrine $keep,
         private HouseholdTransaction $transaction,
     ) {}
 
@@ -95,6 +99,16 @@ final readonly class StartBatch
                     $begun,
                 );
                 $started ??= $batch;
+            }
+            if (($typed['keepsLeftOver'] ?? false) && $solution->leftOver()->value >= self::WORTH_KEEPING_G) {
+                $this->keep->ofMix(
+                    $started,
+                    $name,
+                    $solution->leftOver(),
+                    $solution->salt->value / ($solution->salt->value + $solution->work->water->value),
+                    $order->input->salt->product,
+                    $at,
+                );
             }
 
             return $started;

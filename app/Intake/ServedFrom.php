@@ -6,10 +6,12 @@ namespace App\Intake;
 
 use App\Models\Batch;
 use App\Models\Household;
+use App\Support\InvalidInput;
 use Carbon\CarbonImmutable;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Message\Message;
 
 /**
  * From which jar something is served, in which way and when.
@@ -37,10 +39,15 @@ final readonly class ServedFrom
     /**
      * The moment at which it leaves the jar.
      *
-     * @throws ValidationException at "eatenOn" or "eatenAt" where the jar cannot have been there
+     * @throws ValidationException at "eatenOn" or "eatenAt" where the jar cannot have been there, at "batchId" where
+     *     it holds no food
      */
     public function moment(Batch $batch, Household $household): CarbonImmutable
     {
+        if (!$batch->method->isFood()) {
+            throw InvalidInput::at('batchId', Message::of('errors.not_food'));
+        }
+
         return $this->at ?? $this->when->in($batch, $household);
     }
 }

@@ -78,6 +78,12 @@ final class Batch extends Model
         return self::whole()->where('emptied_at', null);
     }
 
+    /** @return Builder<self> those that hold food: brine kept for other jars is none */
+    public static function food(): Builder
+    {
+        return self::onShelf()->where('method', '!=', Method::SpareBrine);
+    }
+
     /** @return BelongsTo<Jar, $this> */
     public function jar(): BelongsTo
     {

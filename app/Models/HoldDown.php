@@ -9,11 +9,12 @@ use App\Household\HasVersion;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * Something that holds food under its brine: a glass weight, a small jar, a plate.
+ * Something that holds food under its brine: a glass weight, a small jar, a plate, a bag of brine.
  *
  * @property string $name
  * @property float $volume_ml
  * @property int $how_many
+ * @property bool $is_bag  filled with brine
  */
 final class HoldDown extends Model
 {
@@ -26,6 +27,6 @@ final class HoldDown extends Model
 
     protected function casts(): array
     {
-        return ['version' => 'integer', 'volume_ml' => 'float', 'how_many' => 'integer'];
+        return ['version' => 'integer', 'volume_ml' => 'float', 'how_many' => 'integer', 'is_bag' => 'boolean'];
     }
 }

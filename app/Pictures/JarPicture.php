@@ -15,6 +15,7 @@ use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Millilitres;
 use Tempesal\Core\Measure\Millimetres;
+use Tempesal\Core\Method\Method;
 use Tempesal\Core\Produce\PieceShape;
 use Tempesal\Core\Salt\BrineTable;
 
@@ -59,7 +60,7 @@ final class JarPicture
         $brine = $state->phase(Phase::Brine);
         $shape = $state->isOnePhase() ? PieceShape::Pulp : $batch->shape;
         $served = $state->isOnePhase() ? Phase::Sauce : $batch->method->servedPhase();
-        $food = $state->phase($served)->saltFreeG();
+        $food = $served === Phase::Brine ? 0.0 : $state->phase($served)->saltFreeG();
         $fit = JarFit::of(
             $geometry,
             new Packing(Millimetres::of($batch->headspace_mm), Millilitres::of($batch->weight_ml)),
@@ -79,10 +80,10 @@ final class JarPicture
         );
 
         // A bought jar's brine is no part of its ledger, but stands there all the same.
-        return $batch->method->isMade() ? $picture : [...$picture, 'liquidMm' => $picture['foodMm']];
+        return $batch->method === Method::Bought ? [...$picture, 'liquidMm' => $picture['foodMm']] : $picture;
     }
 
-    /** The jar in which a shop sells so much: common practice, no source. */
+    /** The jar in which a shop sells so much, or so much brine is kept: common practice, no source. */
     private static function asBought(Batch $batch): ?Geometry
     {
         $grams = $batch->bench_input['grams'] ?? null;

@@ -51,6 +51,7 @@ final class BatchSummary
             'name' => $batch->name,
             'method' => $batch->method->value,
             'methodLabel' => $batch->method->label(),
+            'isFood' => $batch->method->isFood(),
             'colour' => $batch->colour,
             'place' => $batch->place->value,
             'placeLabel' => $batch->place->label(),
@@ -78,6 +79,7 @@ final class BatchSummary
             'liquidPercent' => $liquid->weightG() > self::TRACE_G ? $liquid->brineStrength() * 100.0 : null,
             'window' => self::window($status),
             'isReady' =>
+                $batch->method->isFood() &&
                 $servings > 0 &&
                 ($status->forecast === null || ($status->daysSince($status->forecast->ready) ?? -1) >= 0),
             'attention' =>

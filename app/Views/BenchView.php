@@ -105,9 +105,21 @@ final class BenchView
             ),
             'leftOverGrams' => $solution->leftOver()->value,
             'pouredGrams' => $solution->poured()->value,
+            'bag' => self::bag($order, $solution),
             'fitting' => self::fitting($solution, $jars),
             'advice' => array_map(static fn(Advice $advice): array => $advice->toArray(), BenchAdvice::on($solution)),
         ];
+    }
+
+    /** @return array{waterGrams: float, saltGrams: float}|null what fills the bag of one jar */
+    private static function bag(ParsedBench $order, BenchSolution $solution): ?array
+    {
+        if ($order->holdDown?->is_bag !== true) {
+            return null;
+        }
+        ['salt' => $salt, 'water' => $water] = $solution->brineFor(Millilitres::of($order->holdDown->volume_ml));
+
+        return ['waterGrams' => $water->value, 'saltGrams' => $salt->value];
     }
 
     private static function salt(BenchSolution $solution): Band

@@ -173,6 +173,7 @@ final class KitchenView
                         'version' => $one->version,
                         'name' => $one->name,
                         'volumeMl' => $one->volume_ml,
+                        'isBag' => $one->is_bag,
                         'howMany' => $one->how_many,
                     ],
                 )

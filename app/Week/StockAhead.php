@@ -90,7 +90,7 @@ final readonly class StockAhead
         }
         $lots = $status = $others = [];
         $taken = [];
-        foreach (Batch::onShelf()->orderBy('started_at')->orderBy('id')->get() as $batch) {
+        foreach (Batch::food()->orderBy('started_at')->orderBy('id')->get() as $batch) {
             $status[$batch->id] = $one = BatchStatus::of($batch, Ledgers::of($batch), $household);
             $kind =
                 array_key_first(

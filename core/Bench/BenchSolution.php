@@ -113,6 +113,19 @@ final readonly class BenchSolution
         return $this->brine()->times($this->work->spare / (1.0 + $this->work->spare));
     }
 
+    /**
+     * What goes into a bag that holds the food down, as strong as the brine of the jar: a leak then changes nothing.
+     *
+     * @return array{salt: Grams, water: Grams}
+     */
+    public function brineFor(Millilitres $bag): array
+    {
+        $strength = $this->strength(SaltBasis::BrineStrength) ?? 0.0;
+        $brine = $bag->value * BrineTable::density($strength);
+
+        return ['salt' => Grams::of($brine * $strength), 'water' => Grams::of($brine * (1.0 - $strength))];
+    }
+
     /** Brine that goes into the jars. */
     public function poured(): Grams
     {

@@ -217,7 +217,7 @@ final readonly class SolvedBatch
                 $draw,
                 $ferment,
             ),
-            Method::Bought => throw new LogicException('What is bought is not made on the bench.'),
+            Method::Bought, Method::SpareBrine => throw new LogicException('It is not made on the bench.'),
             Method::Transform => $this->blended(
                 $input->source ?? throw new LogicException('A sauce is blended from a batch.'),
                 $someSalt,

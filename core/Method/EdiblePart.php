@@ -25,6 +25,12 @@ final readonly class EdiblePart
         return new self(Phase::Pieces, Grams::of(self::PIECES_G), $window);
     }
 
+    /** Not eaten: it goes into other jars. */
+    public static function brine(): self
+    {
+        return new self(Phase::Brine, Grams::of(self::SAUCE_G), null);
+    }
+
     public static function sauce(?Window $window): self
     {
         return new self(Phase::Sauce, Grams::of(self::SAUCE_G), $window);

@@ -26,6 +26,7 @@ enum Method: string
     case ReusedBrine = 'reused_brine';
     case Transform = 'transform';
     case Bought = 'bought';
+    case SpareBrine = 'spare_brine';
 
     public function profile(): MethodProfile
     {
@@ -52,12 +53,20 @@ enum Method: string
     {
         $method = $fields->choice('method', self::class);
 
-        return $method->isMade() ? $method : throw $fields->invalid('method', Message::of('errors.bought_not_made'));
+        return $method->isMade()
+            ? $method
+            : throw $fields->invalid('method', Message::of("errors.{$method->value}_not_made"));
     }
 
     public function isMade(): bool
     {
-        return $this !== self::Bought;
+        return $this !== self::Bought && $this !== self::SpareBrine;
+    }
+
+    /** Whether it is eaten and planned by itself; brine that is kept for other jars is not. */
+    public function isFood(): bool
+    {
+        return $this !== self::SpareBrine;
     }
 
     /** @return list<self> those by which a cook makes something */
@@ -75,7 +84,7 @@ enum Method: string
     /** Whether all work in it is done when the jar is closed; its days ask for nothing. */
     public function isDone(): bool
     {
-        return $this === self::Transform || $this === self::Bought;
+        return $this === self::Transform || !$this->isMade();
     }
 
     /** Whether the cook eats it for its living cultures; a quick pickle never is one. */

@@ -30,6 +30,9 @@ final class MethodProfile
 
     private const SAUCE_HEADSPACE_MM = 25.0;
 
+    /** For which brine serves as a starter in the fridge: from memory. */
+    private const SPARE_BRINE_DAYS = 30;
+
     /** @var array<string, self> */
     private static array $known = [];
 
@@ -55,6 +58,7 @@ final class MethodProfile
             Method::ReusedBrine => self::reusedBrine(),
             Method::Transform => self::transform(),
             Method::Bought => self::bought(),
+            Method::SpareBrine => self::spareBrine(),
         };
     }
 
@@ -183,6 +187,16 @@ final class MethodProfile
             new Preparation(),
             EdiblePart::pieces(null),
             Storage::sauce(self::SAUCE_HEADSPACE_MM, days: 60),
+        );
+    }
+
+    private static function spareBrine(): self
+    {
+        return new self(
+            Salting::of(SaltBasis::BrineStrength, usual: 0.0),
+            new Preparation(),
+            EdiblePart::brine(),
+            Storage::sauce(self::SAUCE_HEADSPACE_MM, days: self::SPARE_BRINE_DAYS),
         );
     }
 

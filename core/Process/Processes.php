@@ -26,7 +26,7 @@ final class Processes
             Method::CulturedCondiment => CulturedCondiment::read($fields),
             Method::ReusedBrine => ReusedBrine::read($fields),
             Method::Transform => Transform::read($fields),
-            Method::Bought => throw new LogicException('What is bought is no process.'),
+            Method::Bought, Method::SpareBrine => throw new LogicException('What is not made is no process.'),
         };
     }
 }

@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Method\Method;
 
 /**
  * Everyone's salt line on a day.
@@ -31,11 +32,11 @@ final class DayController
     private static function jars(string $date, Household $household): Collection
     {
         if ($date >= $household->today()) {
-            return Batch::onShelf()->orderBy('started_at')->get();
+            return Batch::food()->orderBy('started_at')->get();
         }
         $begins = CarbonImmutable::parse($date, $household->time_zone)->utc();
         $ends = CarbonImmutable::parse($date, $household->time_zone)->addDay()->utc();
-        $jars = Batch::whole()->where('started_at', '<', $ends);
+        $jars = Batch::whole()->where('started_at', '<', $ends)->where('method', '!=', Method::SpareBrine);
         $jars->where(
             static fn(Builder $either): Builder => $either
                 ->whereNull('emptied_at')

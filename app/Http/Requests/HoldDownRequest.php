@@ -22,6 +22,7 @@ final class HoldDownRequest extends FormRequest
             'name' => ['required', 'string', 'max:80'],
             'volumeMl' => ['required', 'numeric', 'min:0', 'max:5000'],
             'howMany' => ['required', 'integer', 'min:0', 'max:200'],
+            'isBag' => ['sometimes', 'boolean'],
         ];
     }
 
@@ -33,6 +34,7 @@ final class HoldDownRequest extends FormRequest
             'name.*' => 'errors.name',
             'volumeMl.*' => 'errors.weight_volume',
             'howMany.*' => 'errors.weight_count',
+            'isBag.*' => 'errors.choice',
         ];
     }
 
@@ -43,6 +45,7 @@ final class HoldDownRequest extends FormRequest
             'name' => $this->string('name')->trim()->value(),
             'volume_ml' => $this->float('volumeMl'),
             'how_many' => $this->integer('howMany'),
+            'is_bag' => $this->boolean('isBag'),
         ];
     }
 
@@ -51,6 +54,11 @@ final class HoldDownRequest extends FormRequest
     {
         $row = HoldDown::query()->findOrFail((string) $this->route('holdDown'));
 
-        return ['name' => $row->name, 'volumeMl' => $row->volume_ml, 'howMany' => $row->how_many];
+        return [
+            'name' => $row->name,
+            'volumeMl' => $row->volume_ml,
+            'howMany' => $row->how_many,
+            'isBag' => $row->is_bag,
+        ];
     }
 }

@@ -1,7 +1,7 @@
 import { chosenLanguage } from '../messages/catalogue';
 import { say, t, type Message } from '../messages/words';
 import createClient from 'openapi-fetch';
-import type { components, paths } from './contract.gen';
+import type { components, operations, paths } from './contract.gen';
 
 type Schemas = components['schemas'];
 
@@ -68,6 +68,7 @@ export type ComputedFormula = Schemas['ComputedFormula'];
 export type Formula = Schemas['Formula'];
 export type ImportCandidate = Schemas['ImportCandidate'];
 export type Place = Schemas['Place'];
+export type JarClosing = operations['closeJar']['requestBody']['content']['application/json'];
 export type Aim = Schemas['Aim'];
 export type Task = Schemas['Task'];
 export type Verdict = Schemas['Verdict'];

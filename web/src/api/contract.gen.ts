@@ -277,6 +277,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/batches/{batch}/jar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["closeJar"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/batches/{batch}/spare-brine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keepSpareBrine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/batches/{batch}/savings": {
         parameters: {
             query?: never;
@@ -1588,6 +1620,8 @@ export interface components {
             name: string;
             method: components["schemas"]["Method"];
             methodLabel: components["schemas"]["Message"];
+            /** @description Brine that is kept for other jars is none. */
+            isFood: boolean;
             colour: string;
             place: components["schemas"]["Place"];
             placeLabel: components["schemas"]["Message"];
@@ -1671,6 +1705,15 @@ export interface components {
             }[];
             /** Format: date-time */
             at: string;
+            vessel: {
+                jarId: string | null;
+                headspaceMm: number;
+                /** @description Null: as jars of its kind have it. */
+                cover: components["schemas"]["Cover"] | null;
+                usualCover: components["schemas"]["Cover"] | null;
+                holdDown: string | null;
+                hasSaucer: boolean;
+            };
             /** @description Where its sodium came from and where it is or went; both sides are equal. */
             flow: {
                 from: components["schemas"]["Streams"];
@@ -1754,6 +1797,8 @@ export interface components {
             holdDownId?: string | null;
             cover?: components["schemas"]["Cover"] | null;
             hasSaucer?: boolean | null;
+            /** @description Whether brine that is left over is kept by itself. */
+            keepsLeftOver?: boolean | null;
             /** @description Whether there are more such jars than were counted. */
             hasOneMore?: boolean | null;
             /** @description What holds the food down takes this much room. */
@@ -1866,6 +1911,11 @@ export interface components {
             leftOverGrams: number;
             /** @description Brine that goes into the jars. */
             pouredGrams: number;
+            /** @description What fills the bag that holds the food down in one jar; null without one. */
+            bag: null | {
+                waterGrams: number;
+                saltGrams: number;
+            };
             /** @description While no jar is picked, the smallest that would hold it. */
             fitting: {
                 jarId: string;
@@ -2462,6 +2512,8 @@ export interface components {
                 version: number;
                 name: string;
                 volumeMl: number;
+                /** @description It is filled with brine. */
+                isBag: boolean;
                 howMany: number;
             }[];
             places: {
@@ -2822,6 +2874,8 @@ export interface components {
             name?: string;
             volumeMl?: number;
             howMany?: number;
+            /** @description It is filled with brine. */
+            isBag?: boolean;
         };
         SearchResult: {
             /** @enum {string} */
@@ -2838,7 +2892,7 @@ export interface components {
         /** @enum {string} */
         Phase: "pieces" | "brine" | "sauce";
         /** @enum {string} */
-        Method: "dry_salting" | "poured_brine" | "equilibrium_brine" | "mash" | "kimchi_dry_salted" | "kimchi_soaked" | "salt_and_drain" | "quick_salt_pickle" | "cultured_condiment" | "reused_brine" | "transform" | "bought";
+        Method: "dry_salting" | "poured_brine" | "equilibrium_brine" | "mash" | "kimchi_dry_salted" | "kimchi_soaked" | "salt_and_drain" | "quick_salt_pickle" | "cultured_condiment" | "reused_brine" | "transform" | "bought" | "spare_brine";
         /** @enum {string} */
         Basis: "of_water" | "brine_strength" | "of_vegetable" | "of_everything";
         /** @enum {string} */
@@ -3927,6 +3981,65 @@ export interface operations {
         };
         responses: {
             200: components["responses"]["Batch"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    closeJar: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    jarId?: string | null;
+                    /** @description There are more jars of that kind than were counted. */
+                    hasOneMore?: boolean;
+                    headspaceMm?: number;
+                    /** @description Null: as jars of its kind have it. */
+                    cover?: components["schemas"]["Cover"] | null;
+                    holdDownId?: string | null;
+                    hasSaucer?: boolean;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Batch"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    keepSpareBrine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    grams: number;
+                    requestKey: string;
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Batch"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];

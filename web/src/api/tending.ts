@@ -1,6 +1,15 @@
 import { keys } from './keys';
 import { useQuery } from '@tanstack/react-query';
-import { answered, api, type Aim, type NoteFields, type Place, type RoomFields, type Task } from './client';
+import {
+  answered,
+  api,
+  type Aim,
+  type JarClosing,
+  type NoteFields,
+  type Place,
+  type RoomFields,
+  type Task,
+} from './client';
 import type { Logged } from '../instruments/Instrument';
 import { defineChange, keyed } from './change';
 import { numbered } from './intentions';
@@ -45,6 +54,24 @@ export const useMoveJar = defineChange(
     ({ batch, place }: { batch: string; place: Place }, requestKey) =>
       answered(api.PUT('/batches/{batch}/place', { params: { path: { batch } }, body: { place, requestKey } })),
   { subject: ({ batch, place }) => `${batch} ${place}` },
+);
+
+/** Another jar, cover or hold-down. */
+export const useCloseJar = defineChange(
+  'close a jar',
+  'ledger',
+  (batch: string) => (closing: JarClosing, key) =>
+    answered(api.PUT('/batches/{batch}/jar', { params: { path: { batch }, ...keyed(key) }, body: closing })),
+  { subject: (closing) => JSON.stringify(closing) },
+);
+
+/** Keeps some of a jar's brine by itself. */
+export const useKeepBrine = defineChange(
+  'keep brine',
+  'ledger',
+  (batch: string) => (grams: number, requestKey) =>
+    answered(api.POST('/batches/{batch}/spare-brine', { params: { path: { batch } }, body: { grams, requestKey } })),
+  { subject: String },
 );
 
 export const useSetAim = defineChange(

@@ -53,7 +53,7 @@ function Whole({ batch }: { batch: Batch }) {
         <p className="soft">
           {say(batch.methodLabel)}
           {batch.strength && `, ${say(batch.strength)}`};{' '}
-          {batch.jarName ?? (batch.method === 'bought' ? t('batch.own_jar') : t('batch.no_jar'))},{' '}
+          {batch.jarName ?? (batch.method === 'bought' || !batch.isFood ? t('batch.own_jar') : t('batch.no_jar'))},{' '}
           {say(batch.placeLabel)}, {days(batch.dayCount)}
         </p>
         <section aria-label={t('batch.sodium_per_100')}>
@@ -81,7 +81,7 @@ function Whole({ batch }: { batch: Batch }) {
             </p>
           )}
         </section>
-        <ServePanel batch={batch} />
+        {batch.isFood ? <ServePanel batch={batch} /> : <p>{t('method_note.spare_brine')}</p>}
         <Flow batch={batch} />
         <Lineage batch={batch} />
       </div>

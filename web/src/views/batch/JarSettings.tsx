@@ -7,6 +7,8 @@ import { useKitchen, usePlaces } from '../../api/queries';
 import { useSetAim, useMoveJar, useReleaseBatch } from '../../api/tending';
 import { QuantityBox } from '../../app/QuantityBox';
 
+import { JarDrawer } from './JarDrawer';
+
 type Gate = Batch['gates'][number];
 
 /** Where the jar stands, how far it is to go, and what may be done with it then. */
@@ -16,6 +18,7 @@ export function JarSettings({ batch }: { batch: Batch }) {
   const move = useMoveJar();
   const aim = useSetAim(batch.id);
   const [isPassing, setIsPassing] = useState(false);
+  const [isClosing, setIsClosing] = useState(false);
   const places = usePlaces().filter(({ id }) => id !== batch.place);
 
   const to = (place: Place) =>
@@ -67,6 +70,12 @@ export function JarSettings({ batch }: { batch: Batch }) {
       <Button type="text" onClick={() => setIsPassing(true)}>
         {t('batch.release')}
       </Button>
+      {batch.isFood && (
+        <Button type="text" onClick={() => setIsClosing(true)}>
+          {t('batch.vessel')}
+        </Button>
+      )}
+      {isClosing && <JarDrawer batch={batch} close={() => setIsClosing(false)} />}
       {isPassing && <Gates batch={batch} close={() => setIsPassing(false)} />}
     </>
   );

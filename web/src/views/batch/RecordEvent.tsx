@@ -7,6 +7,7 @@ import type { Measure } from '../../instruments/Instrument';
 import { EffectPreview } from './EffectPreview';
 import { entryOf, eventForms, gramsOf, eventsOf, type EventName, type EventField, type EventInput } from './eventForms';
 import { QuantityBox } from '../../app/QuantityBox';
+import { useKeepBrine } from '../../api/tending';
 
 /** What is being written down, and of what. */
 type Draft = EventInput & { what: EventName | null };
@@ -23,25 +24,36 @@ export function RecordEvent({ batch }: { batch: Batch }) {
   const entry = what === null ? null : entryOf(what, told);
   const preview = useEntryPreview(batch.id, entry);
   const write = useRecordEntry(batch.id);
-  const refusal = write.error ?? preview.data?.refusal ?? null;
+  const keepBrine = useKeepBrine(batch.id);
+  const refusal = write.error ?? keepBrine.error ?? preview.data?.refusal ?? null;
 
   const tell = (part: Partial<Draft>) => {
     change(part);
     write.reset();
+    keepBrine.reset();
   };
   const begin = (next: EventName | null) => tell({ ...nothing, what: next });
-  const keep = () =>
-    entry &&
-    write.mutate(entry, {
-      onSuccess: (after) => {
-        forget();
-        const others = writtenElsewhere(batch, after);
-        void message.success(
-          others === '' ? t('batch.saved') : t('batch.saved_others', { others }),
-          others === '' ? 3 : 10,
-        );
-      },
-    });
+  const keep = () => {
+    if (what === 'brineKept' && told.grams !== null) {
+      keepBrine.mutate(told.grams, {
+        onSuccess: (kept) => {
+          forget();
+          void message.success(t('batch.brine_kept', { name: kept.name }));
+        },
+      });
+    } else if (entry) {
+      write.mutate(entry, {
+        onSuccess: (after) => {
+          forget();
+          const others = writtenElsewhere(batch, after);
+          void message.success(
+            others === '' ? t('batch.saved') : t('batch.saved_others', { others }),
+            others === '' ? 3 : 10,
+          );
+        },
+      });
+    }
+  };
 
   const box = (field: 'grams' | 'percent', label: string, hint: string, takes: Measure) => (
     <QuantityBox
@@ -110,7 +122,7 @@ export function RecordEvent({ batch }: { batch: Batch }) {
         <Button
           type="primary"
           onClick={keep}
-          loading={write.isPending}
+          loading={write.isPending || keepBrine.isPending}
           disabled={entry === null || (preview.data?.refusal ?? null) !== null}
         >
           {t('action.save')}

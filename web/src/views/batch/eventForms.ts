@@ -69,6 +69,12 @@ export const eventForms = {
     needsBrine: true,
     entry: ({ grams }) => ({ kind: 'discard', phase: 'brine', grams }),
   },
+  brineKept: {
+    words: t('event.brine_kept'),
+    asks: ['grams'],
+    needsBrine: true,
+    entry: ({ grams }) => ({ kind: 'discard', phase: 'brine', grams }),
+  },
   drained: {
     words: t('event.drain'),
     asks: [],

@@ -90,6 +90,20 @@ export const BenchForm = memo(function Sheet(props: Props) {
               />
             </label>
           )}
+          {answer && answer.leftOverGrams >= 1 && (
+            <label className="bench-beside">
+              <span className="soft">{t('bench.left_over', { grams: grams(Math.round(answer.leftOverGrams)) })}</span>
+              <Segmented
+                aria-label={t('bench.left_over_do')}
+                value={draft.keepsLeftOver ? 'keep' : 'pour'}
+                onChange={(what) => change({ keepsLeftOver: what === 'keep' })}
+                options={[
+                  { value: 'pour', label: t('bench.pour_away') },
+                  { value: 'keep', label: t('bench.keep_brine') },
+                ]}
+              />
+            </label>
+          )}
         </FormRow>
       )}
       {method && method.saltingMinutes !== null && <Rest {...props} method={method} />}
@@ -203,7 +217,8 @@ function Blend({ kitchen, draft, change, refusal }: Props) {
   );
 }
 
-function Into({ kitchen, draft, change, answer, refusal }: Props) {
+function Into(props: Props) {
+  const { kitchen, draft, change, answer, refusal } = props;
   const { jars, jarsOrNone } = optionsOf(kitchen);
   const more = draft.moreJarIds ?? [];
 
@@ -224,7 +239,7 @@ function Into({ kitchen, draft, change, answer, refusal }: Props) {
         }
         options={jarsOrNone}
       />
-      <Closed kitchen={kitchen} draft={draft} change={change} />
+      <Closed {...props} />
       {more.map((id, place) => (
         <div className="bench-part" key={place}>
           <span className="soft">{t('bench.and')}</span>
@@ -266,7 +281,7 @@ function Into({ kitchen, draft, change, answer, refusal }: Props) {
 }
 
 /** How the jar is closed: headspace, cover, what holds the food down. As it usually is until somebody says otherwise. */
-function Closed({ kitchen, draft, change }: Pick<Props, 'kitchen' | 'draft' | 'change'>) {
+function Closed({ kitchen, draft, change, answer }: Props) {
   const { covers, holdDowns } = optionsOf(kitchen);
   const holdDown = kitchen.holdDowns.find((one) => one.id === draft.holdDownId);
 
@@ -307,6 +322,11 @@ function Closed({ kitchen, draft, change }: Pick<Props, 'kitchen' | 'draft' | 'c
         <Checkbox checked={draft.hasSaucer ?? false} onChange={(event) => change({ hasSaucer: event.target.checked })}>
           {t('bench.saucer')}
         </Checkbox>
+        {answer?.bag && (
+          <p className="soft bench-bag">
+            {t('bench.bag', { salt: grams(answer.bag.saltGrams), water: grams(Math.round(answer.bag.waterGrams)) })}
+          </p>
+        )}
       </div>
     </details>
   );

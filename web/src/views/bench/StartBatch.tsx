@@ -28,6 +28,7 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
   const [refused, setRefused] = useState<Draft | null>(null);
   const navigate = useNavigate();
   const { message } = App.useApp();
+  const warmth = scaleOf('temperature');
   const called = draft.name.trim() || name;
   const isBlend = draft.method === 'transform';
   const jars = Math.max(1, answer?.jars.length ?? 1);

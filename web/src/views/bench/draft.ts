@@ -103,6 +103,7 @@ function fresh(kitchen: Kitchen): Draft {
     cover: null,
     hasSaucer: false,
     hasOneMore: false,
+    keepsLeftOver: false,
     saltId: salt?.id ?? '',
     saltUnit: kitchen.measureBy === 'spoons' ? 'spoons' : 'grams',
     fixed: 'strength',

@@ -1,5 +1,5 @@
 import { named, t } from '../../messages/words';
-import { Button, Input, Select } from 'antd';
+import { Button, Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { HoldDown, Kitchen, KitchenJar } from '../../api/client';
@@ -160,9 +160,10 @@ function JarDrawer({ kitchen, jar, close }: { kitchen: Kitchen; jar: KitchenJar 
   );
 }
 
-const newWeight = { name: '', volumeMl: 50, howMany: 1 };
+const newWeight = { name: '', volumeMl: 50, howMany: 1, isBag: false };
 
-const weightFields = ({ name, volumeMl, howMany }: HoldDown): typeof newWeight => ({
+const weightFields = ({ name, volumeMl, howMany, isBag }: HoldDown): typeof newWeight => ({
+  isBag,
   name,
   volumeMl,
   howMany,
@@ -195,7 +196,7 @@ function WeightDrawer({ weight, close }: { weight: HoldDown | null; close: () =>
           refusal={save.error}
           value={fields.volumeMl}
           change={(value) => change({ volumeMl: value })}
-          unit={t('unit.ml')}
+          measures="millilitres"
         />
         <NumberField
           label={t('jars.count')}
@@ -204,6 +205,9 @@ function WeightDrawer({ weight, close }: { weight: HoldDown | null; close: () =>
           value={fields.howMany}
           change={(value) => change({ howMany: value })}
         />
+        <Checkbox checked={fields.isBag} onChange={(event) => change({ isBag: event.target.checked })}>
+          {t('jars.is_bag')}
+        </Checkbox>
       </div>
     </SaveDrawer>
   );
