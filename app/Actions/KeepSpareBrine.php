@@ -10,6 +10,7 @@ use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Support\InvalidInput;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Starter;
@@ -118,7 +119,7 @@ final readonly class KeepSpareBrine
             'started_in' => Place::Fridge,
             'likeness' => Method::SpareBrine->value,
             'started_at' => $at,
-            ...$requestKey === null ? [] : ['request_key' => $requestKey],
+            'request_key' => $requestKey ?? (string) Str::ulid(),
         ])->load(['entries', 'jar']);
         $this->ledger->append($batch, $at, $entry);
         $this->ledger->check($batch);

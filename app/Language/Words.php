@@ -114,7 +114,6 @@ final class Words
         $millimetres = $values['millimetres'] ?? null;
 
         return [
-            ...$values,
             ...is_numeric($celsius)
                 ? [
                     'fahrenheit' => round(((float) $celsius * 9.0) / 5.0 + 32.0),
@@ -122,6 +121,7 @@ final class Words
                 ]
                 : [],
             ...is_numeric($millimetres) ? ['inches' => round((float) $millimetres / 25.4, 1)] : [],
+            ...$values,
         ];
     }
 

@@ -416,7 +416,7 @@ it('keeps weights', function (): void {
     ])->assertOk();
     $this->deleteJson("/api/hold-downs/{$stone['id']}")
         ->assertOk()
-        ->assertJsonCount(3, 'holdDowns');
+        ->assertJsonCount(4, 'holdDowns');
     $this->postJson('/api/hold-downs', ['name' => '', 'volumeMl' => -1, 'howMany' => 'many'])
         ->assertUnprocessable()
         ->assertJsonValidationErrors(['name', 'volumeMl', 'howMany']);

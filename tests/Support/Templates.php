@@ -368,6 +368,8 @@ final class Templates
                 ],
             ),
             'PUT /batches/{batch}/place' => $step("{$batch}/place", fn() => ['place' => 'fridge', ...$key()]),
+            'PUT /batches/{batch}/jar' => $step("{$batch}/jar", fn() => ['cover' => 'cloth', ...$key()]),
+            'POST /batches/{batch}/spare-brine' => $step("{$batch}/spare-brine", fn() => ['grams' => 20, ...$key()]),
             'PUT /batches/{batch}/aim' => $step("{$batch}/aim", fn() => ['aim' => 'young', ...$key()]),
             'POST /batches/{batch}/releases' => function () use ($key): array {
                 $sour = $this->test->startJar(['name' => 'Sour sticks', 'startedOn' => $this->day(-20)])->json('id');

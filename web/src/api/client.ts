@@ -68,6 +68,7 @@ export type ComputedFormula = Schemas['ComputedFormula'];
 export type Formula = Schemas['Formula'];
 export type ImportCandidate = Schemas['ImportCandidate'];
 export type Place = Schemas['Place'];
+export type WeighedMeasure = Schemas['WeighedMeasure'];
 export type JarClosing = operations['closeJar']['requestBody']['content']['application/json'];
 export type Aim = Schemas['Aim'];
 export type Task = Schemas['Task'];

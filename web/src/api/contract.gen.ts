@@ -3629,7 +3629,10 @@ export interface operations {
     weighMeasure: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -3649,6 +3652,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };

@@ -45,7 +45,8 @@ export const keys = {
   practice: () => ['practice'],
 };
 
-type Root = 'bench' | 'draft-formula' | 'formulas' | 'kitchen' | 'foods' | 'rooms' | 'session' | Shelf | Plate;
+type Root =
+  'amounts' | 'bench' | 'draft-formula' | 'formulas' | 'kitchen' | 'foods' | 'rooms' | 'session' | Shelf | Plate;
 type Shelf = 'batches' | 'chores' | 'lineage' | 'labels' | 'find';
 type Plate = 'days' | 'intake' | 'other-foods' | 'weeks' | 'rotation' | 'timeline';
 
@@ -64,7 +65,18 @@ const touched = {
   /** What is to be eaten or started. */
   plan: ['chores', 'find', ...plate],
   /** People, salts, foods, jars, rooms and the house: every number can follow. */
-  kitchen: [...shelf, ...plate, 'session', 'kitchen', 'foods', 'rooms', 'bench', 'formulas', 'draft-formula'],
+  kitchen: [
+    ...shelf,
+    ...plate,
+    'session',
+    'kitchen',
+    'foods',
+    'amounts',
+    'rooms',
+    'bench',
+    'formulas',
+    'draft-formula',
+  ],
   formulas: ['formulas', 'find', 'rotation', 'weeks', 'timeline'],
 } satisfies Record<string, readonly Root[]>;
 

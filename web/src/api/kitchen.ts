@@ -7,6 +7,7 @@ import {
   type JarFields,
   type PersonFields,
   type SaltFields,
+  type WeighedMeasure,
 } from './client';
 import { defineChange, keyed } from './change';
 
@@ -113,6 +114,14 @@ export const useRemoveJar = defineChange(
   'kitchen',
   () => (jar: string, key) => answered(api.DELETE('/jars/{jar}', { params: { path: { jar }, ...keyed(key) } })),
   { subject: (jar) => jar },
+);
+
+/** A forkful or a spoonful as it was weighed; a weight of nothing forgets it. */
+export const useWeighMeasure = defineChange(
+  'weigh a measure',
+  'kitchen',
+  () => (body: WeighedMeasure, key) => answered(api.PUT('/weighed-measures', { params: keyed(key), body })),
+  { subject: ({ what, family, personId }) => `${what} ${family} ${personId ?? ''}` },
 );
 
 export const useSaveHoldDown = defineChange(

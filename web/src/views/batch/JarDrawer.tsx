@@ -79,7 +79,11 @@ export function JarDrawer({ batch, close }: { batch: Batch; close: () => void })
             ]}
           />
         </Field>
-        <Checkbox checked={now.hasSaucer} onChange={(event) => change({ hasSaucer: event.target.checked })}>
+        <Checkbox
+          className="wide"
+          checked={now.hasSaucer}
+          onChange={(event) => change({ hasSaucer: event.target.checked })}
+        >
           {t('bench.saucer')}
         </Checkbox>
       </div>

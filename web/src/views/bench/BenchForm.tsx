@@ -90,7 +90,7 @@ export const BenchForm = memo(function Sheet(props: Props) {
               />
             </label>
           )}
-          {answer && answer.leftOverGrams >= 1 && (
+          {answer && answer.leftOverGrams >= 1 && ((draft.waterAmount ?? '') !== '' || draft.keepsLeftOver) && (
             <label className="bench-beside">
               <span className="soft">{t('bench.left_over', { grams: grams(Math.round(answer.leftOverGrams)) })}</span>
               <Segmented

@@ -7,6 +7,7 @@ import { useChangeHousehold } from '../../api/kitchen';
 import { Field } from '../../app/Field';
 import { UnitsFields } from '../../app/UnitsFields';
 import { Calendar } from './Calendar';
+import { ForksAndSpoons } from './ForksAndSpoons';
 import { KitchenFile } from './KitchenFile';
 
 const days = [
@@ -105,6 +106,7 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
         </Button>
         {save.isSuccess && <span className="soft">{t('house.saved')}</span>}
       </div>
+      <ForksAndSpoons kitchen={kitchen} />
       <Calendar />
       <KitchenFile />
     </form>

@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import type { EmptyJar, ShelfBatch } from '../../api/client';
 import { useKitchen, usePlaces, useShelf } from '../../api/queries';
 import { capitalised } from '../../app/sentence';
-import { grams, mg } from '../../app/numbers';
+import { grams, mg, percent } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { JarDrawing } from '../../drawings/JarDrawing';
 import { putOnBench } from '../bench/draft';
@@ -143,11 +143,13 @@ function JarOnBoard({ batch }: { batch: ShelfBatch }) {
       <span className="board-name">
         <b>{batch.name}</b>
         <span className="soft">
-          {t('shelf.left', {
-            servings: batch.servingsLeft,
-            grams: grams(batch.gramsLeft),
-            sodium: mg(Math.round(batch.sodiumPer100g / 10) * 10),
-          })}
+          {batch.isFood
+            ? t('shelf.left', {
+                servings: batch.servingsLeft,
+                grams: grams(batch.gramsLeft),
+                sodium: mg(Math.round(batch.sodiumPer100g / 10) * 10),
+              })
+            : t('shelf.brine', { grams: grams(batch.gramsLeft), percent: percent(batch.liquidPercent ?? 0) })}
         </span>
         {batch.attention && (
           <span className={`board-asks${batch.attention.rank <= PRESSING ? ' is-pressing' : ''}`}>
