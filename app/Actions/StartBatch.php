@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Bench\BenchFields;
 use App\Bench\BenchParser;
+use App\Bench\KitchenPacking;
 use App\Bench\ParsedBench;
 use App\Household\HouseholdTransaction;
 use App\Language\Words;
@@ -172,6 +173,7 @@ final readonly class StartBatch
             'cover' => $typed['cover'] ?? null,
             'hold_down' => $order->holdDown?->name,
             'has_saucer' => $typed['hasSaucer'] ?? false,
+            'packed' => KitchenPacking::told($solution, trim($typed['leftOutAmount'] ?? '') !== ''),
             'serving_g' => $input->serving->value,
             'bench_input' => $typed,
             'strengths' => self::strengths($solution),

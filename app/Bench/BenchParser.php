@@ -114,6 +114,9 @@ final class BenchParser
                         self::CUTS[self::cut($typed, $method, $vegetable->shape)->value] ?? null,
                     ),
                 );
+        if ($weight !== null) {
+            $weight = $this->withoutLeftOut($errors, $typed, $weight, FoodMeasures::ofFood($vegetable));
+        }
         $isBrine = ($typed['waterAs'] ?? 'water') === 'brine';
         $water = $isBrine
             ? null
@@ -138,6 +141,9 @@ final class BenchParser
                     ? Millimetres::of((float) $typed['headspaceMm'])
                     : $method->profile()->storage->headspace,
                 Millilitres::of((float) ($typed['weightMl'] ?? ($holdDown->volume_ml ?? 0.0))),
+                fraction: $vegetable === null
+                    ? null
+                    : KitchenPacking::of($vegetable->id, self::cut($typed, $method, $vegetable->shape)),
             ),
         );
         $target = $salt === null ? null : $this->wish($errors, $typed, $method, $salt);
@@ -193,6 +199,30 @@ final class BenchParser
             $lendable,
             $source,
             $holdDown,
+        );
+    }
+
+    /**
+     * What went in of the food: what did not fit stays out.
+     *
+     * @param  Typed  $typed
+     */
+    private function withoutLeftOut(FieldErrors $errors, array $typed, Band $weight, MeasuredFood $food): Band
+    {
+        $left = $this->weight($errors, 'leftOutAmount', $typed['leftOutAmount'] ?? null, $food);
+        if ($left === null) {
+            return $weight;
+        }
+        if ($left->typical >= $weight->typical) {
+            $errors->add('leftOutAmount', Message::of('errors.left_out_all'));
+
+            return $weight;
+        }
+
+        return Band::of(
+            max(0.1, $weight->low - $left->high),
+            $weight->typical - $left->typical,
+            max($weight->typical - $left->typical, $weight->high - $left->low),
         );
     }
 

@@ -28,6 +28,7 @@ use Tempesal\Core\Produce\PieceShape;
  * @property string|null $cover  null: as jars of its kind have it
  * @property string|null $hold_down
  * @property bool $has_saucer
+ * @property float|null $packed  share of the room that the food filled, where the cook's eyes said so
  * @property string $name
  * @property Method $method
  * @property PieceShape $shape
@@ -223,6 +224,7 @@ final class Batch extends Model
             'density_g_per_ml' => 'float',
             'headspace_mm' => 'float',
             'has_saucer' => 'boolean',
+            'packed' => 'float',
             'weight_ml' => 'float',
             'serving_g' => 'float',
             'bench_input' => 'array',

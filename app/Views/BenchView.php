@@ -106,6 +106,7 @@ final class BenchView
             'leftOverGrams' => $solution->leftOver()->value,
             'pouredGrams' => $solution->poured()->value,
             'bag' => self::bag($order, $solution),
+            'packsAsBefore' => $solution->input->packing->fraction,
             'fitting' => self::fitting($solution, $jars),
             'advice' => array_map(static fn(Advice $advice): array => $advice->toArray(), BenchAdvice::on($solution)),
         ];

@@ -62,6 +62,12 @@ final readonly class BenchInput
         return $this->jars === [] ? null : new JarSet($this->jars, $this->packing);
     }
 
+    /** Share of the room that the food fills as it is packed, 0 to 1. */
+    public function packed(): float
+    {
+        return $this->packing->fraction ?? $this->vegetable->shape->packing();
+    }
+
     /** The same with another target for its salt. */
     public function withTarget(SaltTarget $target): self
     {

@@ -223,9 +223,9 @@ final readonly class BenchSolution
     /** Room that all of it takes, the gaps between the pieces included. */
     public function bulk(): Millilitres
     {
-        $food = $this->food()->value / $this->input->vegetable->density;
+        $food = $this->food()->value / $this->density();
 
-        return Millilitres::of(max($food / $this->input->vegetable->shape->packing(), $food + $this->liquid()->value));
+        return Millilitres::of(max($food / $this->input->packed(), $food + $this->liquid()->value));
     }
 
     /**
@@ -235,9 +235,7 @@ final readonly class BenchSolution
      */
     public function settledFits(): array
     {
-        return $this->input
-            ->row()
-            ?->fits($this->food(), $this->input->vegetable->density, $this->input->vegetable->shape->packing()) ?? [];
+        return $this->input->row()?->fits($this->food(), $this->density(), $this->input->packed()) ?? [];
     }
 
     /** Whether the food, as it is packed, stays below the headspace of its jars. */
@@ -301,6 +299,39 @@ final readonly class BenchSolution
         return $row === null ? $this->vegetable() : self::besideTheRest($this->input, $row);
     }
 
+    /** Share of the room that the food takes as it goes into its jars; null where it does not lie in them in pieces. */
+    public function packedFraction(): ?float
+    {
+        $room = $this->input->row()?->usable()->value ?? 0.0;
+
+        return $room <= 0.0 || $this->input->method->isDressed() || $this->servedPhase() === Phase::Sauce
+            ? null
+            : self::together($this->input, $this->vegetable())->value / $this->input->vegetable->density / $room;
+    }
+
+    /** g/ml of what is eaten: a sauce adds up part by part, seeds and pastes by their own density. */
+    private function density(): float
+    {
+        if ($this->servedPhase() !== Phase::Sauce) {
+            return $this->input->vegetable->density;
+        }
+        $starter = $this->work->starter;
+        $parts = [
+            [$this->vegetable()->value, $this->input->vegetable->density],
+            [$this->work->water->value, 1.0],
+            [$starter->grams->value ?? 0.0, $starter->liquid->density ?? 1.0],
+            ...array_map(
+                static fn(IngredientAmount $part): array => [$part->grams->typical, $part->ingredient->density],
+                [...$this->input->alongside, ...$this->input->paste],
+            ),
+        ];
+        $mass = array_sum(array_column($parts, 0));
+
+        return $mass <= 0.0
+            ? $this->input->vegetable->density
+            : $mass / array_sum(array_map(static fn(array $part): float => $part[0] / $part[1], $parts));
+    }
+
     /** What takes room in the jars beside the liquid. */
     private function food(): Grams
     {
@@ -317,11 +348,7 @@ final readonly class BenchSolution
 
         return $input
             ->row()
-            ?->fits(
-                self::together($input, $this->vegetable()),
-                $input->vegetable->density,
-                $input->vegetable->shape->packing(),
-            ) ?? [];
+            ?->fits(self::together($input, $this->vegetable()), $input->vegetable->density, $input->packed()) ?? [];
     }
 
     /** Whether it is first eaten once salt has evened out; a quick pickle is taken out before. */
@@ -455,7 +482,7 @@ final readonly class BenchSolution
                 $row->fits(
                     self::together($work->input, $work->vegetable),
                     $work->input->vegetable->density,
-                    $work->input->vegetable->shape->packing(),
+                    $work->input->packed(),
                 ),
             ),
         ) -
@@ -704,11 +731,7 @@ final readonly class BenchSolution
         $room = array_sum(
             array_map(
                 static fn(JarFit $fit): float => $fit->brineToFill()->value,
-                $row->fits(
-                    self::together($input, $vegetable),
-                    $input->vegetable->density,
-                    $input->vegetable->shape->packing(),
-                ),
+                $row->fits(self::together($input, $vegetable), $input->vegetable->density, $input->packed()),
             ),
         );
 
@@ -751,8 +774,7 @@ final readonly class BenchSolution
                 ? 0.0
                 : $input->starter->grams->value / $input->starter->liquid->density;
         $fits =
-            $row->foodThatFits($density, $input->vegetable->shape->packing())->value -
-            (self::alongsideRoom($input) + $starter) * $density;
+            $row->foodThatFits($density, $input->packed())->value - (self::alongsideRoom($input) + $starter) * $density;
 
         return Grams::of(max(0.0, floor($fits)));
     }

@@ -1797,6 +1797,8 @@ export interface components {
             holdDownId?: string | null;
             cover?: components["schemas"]["Cover"] | null;
             hasSaucer?: boolean | null;
+            /** @description What of the food did not fit. */
+            leftOutAmount?: string | null;
             /** @description Whether brine that is left over is kept by itself. */
             keepsLeftOver?: boolean | null;
             /** @description Whether there are more such jars than were counted. */
@@ -1911,6 +1913,8 @@ export interface components {
             leftOverGrams: number;
             /** @description Brine that goes into the jars. */
             pouredGrams: number;
+            /** @description Share of the room that this food filled in this kitchen, 0 to 1. */
+            packsAsBefore: number | null;
             /** @description What fills the bag that holds the food down in one jar; null without one. */
             bag: null | {
                 waterGrams: number;

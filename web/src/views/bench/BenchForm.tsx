@@ -221,13 +221,16 @@ function Into(props: Props) {
   const { kitchen, draft, change, answer, refusal } = props;
   const { jars, jarsOrNone } = optionsOf(kitchen);
   const more = draft.moreJarIds ?? [];
+  const isOverfull =
+    (draft.leftOutAmount ?? '') !== '' ||
+    (answer?.advice.some(({ code }) => code === 'too_full' || code === 'no_room') ?? false);
 
   return (
     <FormRow
       verb={t('bench.into')}
       term="headspace"
       refusal={refusal}
-      fields={['jarId', 'moreJarIds', 'headspaceMm', 'weightMl', 'holdDownId', 'cover']}
+      fields={['jarId', 'moreJarIds', 'leftOutAmount', 'headspaceMm', 'weightMl', 'holdDownId', 'cover']}
     >
       <Select
         aria-label={t('bench.jar')}
@@ -239,6 +242,21 @@ function Into(props: Props) {
         }
         options={jarsOrNone}
       />
+      {isOverfull && (
+        <label className="bench-beside">
+          <span className="soft">{t('bench.left_out')}</span>
+          <AmountInput
+            asks={foodOf(draft.vegetableId)}
+            aria-label={t('bench.left_out')}
+            value={draft.leftOutAmount ?? ''}
+            change={(leftOutAmount) => change({ leftOutAmount })}
+            style={{ width: 128 }}
+          />
+        </label>
+      )}
+      {answer && answer.packsAsBefore !== null && (
+        <p className="soft bench-bag">{t('bench.packs', { percent: percent(answer.packsAsBefore * 100, 0) })}</p>
+      )}
       <Closed {...props} />
       {more.map((id, place) => (
         <div className="bench-part" key={place}>

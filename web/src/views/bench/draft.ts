@@ -104,6 +104,7 @@ function fresh(kitchen: Kitchen): Draft {
     hasSaucer: false,
     hasOneMore: false,
     keepsLeftOver: false,
+    leftOutAmount: '',
     saltId: salt?.id ?? '',
     saltUnit: kitchen.measureBy === 'spoons' ? 'spoons' : 'grams',
     fixed: 'strength',
