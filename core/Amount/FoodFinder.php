@@ -47,6 +47,10 @@ final readonly class FoodFinder
             if (in_array($given->id, array_map(static fn(MeasuredFood $food): string => $food->id, $named), true)) {
                 return $given;
             }
+            $kind = $given->isSalt ? null : $this->kindOf($given, $named);
+            if ($kind !== null) {
+                return $kind;
+            }
             throw new InvalidQuantity(
                 $named === []
                     ? Message::of('errors.amount_word', word: Tokens::short(implode(' ', $words)))
@@ -69,6 +73,24 @@ final readonly class FoodFinder
             return $this->together($named);
         }
         throw $this->whichFood($quantity, $named);
+    }
+
+    /**
+     * A kind of the food that is asked for: pickling cucumbers are cucumbers, cherry tomatoes tomatoes. They are counted
+     * and weighed as that kind.
+     *
+     * @param  list<MeasuredFood>  $named
+     */
+    private function kindOf(MeasuredFood $given, array $named): ?MeasuredFood
+    {
+        foreach ($named as $food) {
+            $words = explode(' ', $food->names[0]);
+            if (count($words) > 1 && $this->shelf->answers($given, [(string) end($words)])) {
+                return $food;
+            }
+        }
+
+        return null;
     }
 
     /**

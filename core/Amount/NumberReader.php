@@ -333,7 +333,7 @@ final class NumberReader
             $part === null && $tokens->back($mark);
             $dozens = (($times ?? 1.0) + ($part->typical ?? 0.0)) * 12.0;
 
-            return NumberRange::exact($dozens, self::plain($dozens));
+            return NumberRange::exact($dozens, self::plain($dozens))->spoken();
         }
         $scale = match ($tokens->takeWord('hundred', 'thousand')) {
             'hundred' => 100.0,
@@ -362,7 +362,7 @@ final class NumberReader
     private static function withHalf(Tokens $tokens, NumberRange $number): NumberRange
     {
         if ($tokens->takeWord('dozen', 'doz') !== null) {
-            return NumberRange::exact($number->typical * 12.0, self::plain($number->typical * 12.0));
+            return NumberRange::exact($number->typical * 12.0, self::plain($number->typical * 12.0))->spoken();
         }
         if ($number->typical < 1.0) {
             self::takeOf($tokens);

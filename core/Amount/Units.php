@@ -182,6 +182,8 @@ final class Units
         'ladle' => [90.0, 120.0, 180.0],
         'ladleful' => [90.0, 120.0, 180.0],
         'teacup' => [140.0, 180.0, 220.0],
+        'wineglass' => [120.0, 150.0, 190.0],
+        'tumbler' => [180.0, 250.0, 350.0],
         'mug' => [220.0, 280.0, 350.0],
         'mugful' => [220.0, 280.0, 350.0],
         'glass' => [150.0, 200.0, 300.0],
@@ -436,6 +438,7 @@ final class Units
             'dessert spoon' => 'dessertspoon',
             'soup spoon' => 'soup_spoon',
             'coffee cup', 'tea cup', 'juice glass' => 'teacup',
+            'wine glass' => 'wineglass',
             'coffee spoon' => 'coffee_spoon',
             default => null,
         };
@@ -447,7 +450,7 @@ final class Units
         return match ($key) {
             'soup_spoon' => new Unit('soup_spoon', Dimension::Volume, Band::of(10.0, 13.0, 16.0), true),
             'coffee_spoon' => new Unit('coffee_spoon', Dimension::Volume, Band::of(2.0, 2.8, 4.0), true),
-            'teacup' => new Unit('teacup', Dimension::Unmeasured, Band::of(...self::UNMEASURED['teacup'])),
+            'teacup', 'wineglass' => new Unit($key, Dimension::Unmeasured, Band::of(...self::UNMEASURED[$key])),
             default => self::customary($key, $habit),
         };
     }

@@ -69,7 +69,7 @@ test('mayonnaise from an egg, 1 1/4 cups of oil and 2 tbsp of brine', async ({ p
   await choose(page, 'Method', 'Cultured condiment');
   await food(page, 'Vegetable', 'egg');
   await page.getByLabel('Weight of the vegetable').fill('1');
-  await expect(take(page).getByRole("status")).toContainText(/1 × whole egg: about 50 g/);
+  await expect(take(page).getByRole('status')).toContainText(/1 × whole egg: about 50 g/);
   await page.getByRole('button', { name: 'Add another food' }).click();
   await food(page, 'food 1', 'olive oil');
   await page.getByLabel('Amount of food 1').fill('1 1/4 cups');

@@ -5,10 +5,10 @@ declare(strict_types=1);
 use App\Pantry\FoodTable;
 use Eris\Generators;
 use Tempesal\Core\Measure\InvalidQuantity;
-use Tempesal\Core\Measure\KitchenAmount;
 use Tempesal\Core\Measure\MassUnit;
 use Tempesal\Core\Search\NameIndex;
 use Tests\Support\Property;
+use Tests\Support\Kitchen;
 
 /*
  * What cooks type: never a fault, always a number or a sentence.
@@ -26,7 +26,8 @@ it('reads a weight however it is written', function (): void {
         3,
         300,
         Generators::choose(1, 9999),
-        Generators::choose(0, 3),
+        // Three decimals can be thousands, and are asked about.
+        Generators::choose(0, 2),
         Generators::elements(array_keys($units)),
         Generators::elements(['%s %s', '%s%s', ' %s  %s ', "%s\u{00A0}%s"]),
     )->then(function (int $number, int $decimals, string $unit, string $form) use ($units): void {
@@ -35,16 +36,10 @@ it('reads a weight however it is written', function (): void {
             return;
         }
         $written = number_format($value, $decimals, '.', '');
-        expect(KitchenAmount::parse(sprintf($form, $written, $unit))->grams()->value)->toEqualWithDelta(
-            $value * $units[$unit],
-            1e-6,
-        );
-        if ($decimals > 0 && $decimals !== 3) {
+        expect(Kitchen::mass(sprintf($form, $written, $unit))->value)->toEqualWithDelta($value * $units[$unit], 1e-6);
+        if ($decimals > 0) {
             $comma = str_replace('.', ',', $written);
-            expect(KitchenAmount::parse("{$comma} {$unit}")->grams()->value)->toEqualWithDelta(
-                $value * $units[$unit],
-                1e-6,
-            );
+            expect(Kitchen::mass("{$comma} {$unit}")->value)->toEqualWithDelta($value * $units[$unit], 1e-6);
         }
     });
 });
@@ -57,11 +52,15 @@ it('reads fractions and sums', function (): void {
         Generators::choose(1, 7),
         Generators::elements([2, 3, 4, 8]),
     )->then(function (int $whole, int $top, int $bottom): void {
-        $spoon = KitchenAmount::parse('1 tsp')->millilitres()->value;
+        // "3 7/2" is a slip of the pen, and is not read.
+        if ($whole > 0 && $top >= $bottom) {
+            return;
+        }
+        $spoon = Kitchen::volume('1 tsp')->value;
         $text = ($whole > 0 ? "{$whole} " : '') . "{$top}/{$bottom} tsp";
-        expect(KitchenAmount::parse($text)->millilitres()->value)
+        expect(Kitchen::volume($text)->value)
             ->toEqualWithDelta(($whole + $top / $bottom) * $spoon, 1e-9)
-            ->and(KitchenAmount::parse("1 tbsp + {$text}")->millilitres()->value)
+            ->and(Kitchen::volume("1 tbsp + {$text}")->value)
             ->toEqualWithDelta((3 + $whole + $top / $bottom) * $spoon, 1e-9);
     });
 });
@@ -93,8 +92,7 @@ it('answers any text with an amount or a sentence', function (): void {
     ];
     Property::holds(21, 600, Generators::seq(Generators::elements($letters)))->then(function (array $parts): void {
         try {
-            $amount = KitchenAmount::parse(implode('', $parts));
-            expect($amount->isMass() || $amount->isVolume() || $amount->isBare())->toBeTrue();
+            expect(Kitchen::read(implode('', $parts))->band->typical)->toBeGreaterThanOrEqual(0.0);
         } catch (InvalidQuantity $refusal) {
             expect(said($refusal->explanation()))->toMatch('/[.]$/');
         }

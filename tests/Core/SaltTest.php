@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use Tempesal\Core\Measure\Grams;
-use Tempesal\Core\Measure\KitchenAmount;
 use Tempesal\Core\Measure\Millilitres;
 use Tempesal\Core\Salt\SaltBasis;
 use Tempesal\Core\Salt\BrineTable;
@@ -12,6 +11,7 @@ use Tempesal\Core\Salt\EmptyBasis;
 use Tempesal\Core\Salt\SaltProduct;
 use Tempesal\Core\Measure\SodiumChloride;
 use Tempesal\Core\Salt\StartingSalts;
+use Tests\Support\Kitchen;
 
 function contents(float $salt, float $vegetable, float $water, float $other = 0.0): JarContents
 {
@@ -25,12 +25,12 @@ function startingSalt(string $id): SaltProduct
 
 function spoonful(string $salt, string $amount): float
 {
-    return KitchenAmount::parse($amount)->millilitres()->value * startingSalt($salt)->density()->band->typical;
+    return Kitchen::volume($amount)->value * startingSalt($salt)->density()->band->typical;
 }
 
 function waterOf(string $amount): float
 {
-    return BrineTable::mass(KitchenAmount::parse($amount)->millilitres(), 0.0)->value;
+    return BrineTable::mass(Kitchen::volume($amount), 0.0)->value;
 }
 
 it('relates the four bases by the same weights', function (): void {
@@ -87,7 +87,7 @@ it('agrees with the rules of thumb', function (float $percent, float $low, float
         3.0,
     ],
     '1 tbsp of fine salt on 1 3/4 lb of cabbage is about 2 %' => fn() => [
-        (spoonful('fine-sea', '1 tbsp') / KitchenAmount::parse('1 3/4 lb')->grams()->value) * 100,
+        (spoonful('fine-sea', '1 tbsp') / Kitchen::mass('1 3/4 lb')->value) * 100,
         1.9,
         2.3,
     ],

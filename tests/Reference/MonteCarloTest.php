@@ -16,7 +16,6 @@ use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
-use Tempesal\Core\Measure\KitchenAmount;
 use Tempesal\Core\Measure\SpoonFill;
 use Tempesal\Core\Produce\Ingredient;
 use Tempesal\Core\Produce\PieceShape;
@@ -68,7 +67,7 @@ function spoonfuls(callable $of, string $amount, Band $spoon, Band $sodium): Sal
 
     return SaltDose::spooned(
         new SaltProduct('rough', 'rough salt', $of($spoon)->times($level), $of($sodium)),
-        KitchenAmount::parse($amount)->millilitres(),
+        Kitchen::volume($amount),
     );
 }
 

@@ -6,7 +6,6 @@ use App\Console\ComputeBatch;
 use Tempesal\Core\Ferment\Ripening;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
-use Tempesal\Core\Measure\KitchenAmount;
 use Tempesal\Core\Salt\SaltBasis;
 use Tempesal\Core\Salt\JarContents;
 use Tempesal\Core\Salt\SaltDose;
@@ -35,8 +34,7 @@ it('comes out where the composition tables are', function (string $example, floa
 it('comes out where fermented dill pickles are', function (): void {
     // USDA Complete Guide to Home Canning, dill pickles, from memory: 1/2 cup salt and 1/4 cup vinegar in 8 cups water
     // for 4 lb of 4-inch cucumbers.
-    $salt = SaltDose::spooned(Kitchen::salt('pickling'), KitchenAmount::parse('1/2 cup')->millilitres())->grams()
-        ->value;
+    $salt = SaltDose::spooned(Kitchen::salt('pickling'), Kitchen::volume('1/2 cup'))->grams()->value;
     $answer = ComputeBatch::compute(
         json_encode(
             [
@@ -46,14 +44,14 @@ it('comes out where fermented dill pickles are', function (): void {
                     [
                         'kind' => 'add',
                         'ingredient' => 'water',
-                        'grams' => KitchenAmount::parse('8 cups')->millilitres()->value,
+                        'grams' => Kitchen::volume('8 cups')->value,
                         'into' => 'brine',
                     ],
                     ['kind' => 'salt', 'product' => 'pickling', 'grams' => $salt, 'into' => 'brine'],
                     [
                         'kind' => 'add',
                         'ingredient' => 'pickling-cucumber',
-                        'grams' => KitchenAmount::parse('4 lb')->grams()->value,
+                        'grams' => Kitchen::mass('4 lb')->value,
                     ],
                     ['kind' => 'ferment', 'days' => 28, 'celsius' => 22],
                 ],
@@ -61,7 +59,7 @@ it('comes out where fermented dill pickles are', function (): void {
             JSON_THROW_ON_ERROR,
         ),
     );
-    expect($salt / KitchenAmount::parse('8 cups')->millilitres()->value)
+    expect($salt / Kitchen::volume('8 cups')->value)
         ->toEqualWithDelta(0.078, 0.002)
         ->and($answer['batches'][0]['phases'][0]['sodiumPer100g']['typical'])
         ->toBeGreaterThan(809)
@@ -93,8 +91,8 @@ it('takes about half of a poured brine', function (): void {
 // Published kraut, 3 tbsp pickling salt to 5 lb (USDA Complete Guide to Home Canning, from memory): 2.4 % of the
 // cabbage, 2.3 % of everything.
 it('knows the published kraut on every basis', function (): void {
-    $salt = SaltDose::spooned(Kitchen::salt('pickling'), KitchenAmount::parse('3 tbsp')->millilitres())->grams();
-    $contents = new JarContents($salt, KitchenAmount::parse('5 lb')->grams(), Grams::zero(), Grams::zero());
+    $salt = SaltDose::spooned(Kitchen::salt('pickling'), Kitchen::volume('3 tbsp'))->grams();
+    $contents = new JarContents($salt, Kitchen::mass('5 lb'), Grams::zero(), Grams::zero());
     expect($contents->share(SaltBasis::OfVegetable))
         ->toEqualWithDelta(0.0245, 0.0005)
         ->and($contents->share(SaltBasis::OfEverything))

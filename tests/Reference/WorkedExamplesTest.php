@@ -14,7 +14,6 @@ use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Rinsing;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
-use Tempesal\Core\Measure\KitchenAmount;
 use Tempesal\Core\Measure\Millimetres;
 use Tempesal\Core\Measure\Seconds;
 use Tempesal\Core\Salt\SaltBasis;
@@ -102,7 +101,7 @@ it('D: 500 g cucumber spears in 400 g water with 60 g salt, 4 h at 21 C', functi
 // USDA composition tables, from memory: a level teaspoon (6 g) of table salt holds 2325 mg sodium (38.76 g in 100 g).
 it('spoons a teaspoon of table salt as USDA weighs it', function (): void {
     $table = Kitchen::salt('table');
-    $spoon = SaltDose::spooned($table, KitchenAmount::parse('1 tsp')->millilitres());
+    $spoon = SaltDose::spooned($table, Kitchen::volume('1 tsp'));
     expect($spoon->grams()->value)
         ->toEqualWithDelta(6.0, 0.05)
         ->and($spoon->grams()->value * $table->sodiumPerGram()->band->typical)
@@ -111,8 +110,8 @@ it('spoons a teaspoon of table salt as USDA weighs it', function (): void {
 
 // USDA Complete Guide to Home Canning, kraut: 3 tbsp canning or pickling salt for 5 lb cabbage; from memory.
 it('gives the published kraut its strength', function (): void {
-    $salt = SaltDose::spooned(Kitchen::salt('pickling'), KitchenAmount::parse('3 tbsp')->millilitres())->grams();
-    $cabbage = KitchenAmount::parse('5 lb')->grams();
+    $salt = SaltDose::spooned(Kitchen::salt('pickling'), Kitchen::volume('3 tbsp'))->grams();
+    $cabbage = Kitchen::mass('5 lb');
     $share = (new JarContents($salt, $cabbage, Grams::zero(), Grams::zero()))->share(SaltBasis::OfVegetable);
     expect($share)->toEqualWithDelta(0.024, 0.0006);
 });

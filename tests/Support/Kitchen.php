@@ -11,8 +11,13 @@ use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Amount\AmountReader;
+use Tempesal\Core\Amount\AmountReading;
+use Tempesal\Core\Amount\FoodShelf;
 use Tempesal\Core\Measure\Grams;
-use Tempesal\Core\Measure\KitchenAmount;
+use Tempesal\Core\Measure\Habit;
+use Tempesal\Core\Measure\KitchenUnits;
+use Tempesal\Core\Measure\Millilitres;
 use Tempesal\Core\Produce\Ingredient;
 use Tempesal\Core\Produce\PieceShape;
 use Tempesal\Core\Salt\SaltDose;
@@ -66,12 +71,25 @@ final class Kitchen
         return SaltDose::weighed(self::pureSalt(), Grams::of($grams));
     }
 
+    /** A phrase as a US kitchen says it, of no food. */
+    public static function read(string $phrase): AmountReading
+    {
+        return (new AmountReader(new FoodShelf([]), KitchenUnits::of(Habit::Us)))->read($phrase);
+    }
+
+    public static function volume(string $phrase): Millilitres
+    {
+        return Millilitres::of(self::read($phrase)->band->typical);
+    }
+
+    public static function mass(string $phrase): Grams
+    {
+        return Grams::of(self::read($phrase)->band->typical);
+    }
+
     public static function spooned(float $tablespoons): SaltDose
     {
-        return SaltDose::spooned(
-            self::salt('flaky-kosher'),
-            KitchenAmount::parse("{$tablespoons} tbsp")->millilitres(),
-        );
+        return SaltDose::spooned(self::salt('flaky-kosher'), self::volume("{$tablespoons} tbsp"));
     }
 
     /** 600 g of carrot sticks in 600 g of water with 15 g of salt, just poured. */
