@@ -99,7 +99,7 @@ test('a warm spell moves the day on which a jar is ready, and so does a logger',
   await expect(jars).toContainText(`ready ${shown(usual)}`);
   const counter = page.getByRole('region', { name: 'Counter' });
   await counter.getByRole('button', { name: 'Expect another temperature' }).click();
-  await page.getByRole('dialog').getByLabel('About').fill('31');
+  await page.getByRole('dialog').getByLabel('About').fill('31 °C');
   await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('dialog')).toBeHidden();
   await expect(counter).toContainText('88 °F expected');
@@ -107,7 +107,7 @@ test('a warm spell moves the day on which a jar is ready, and so does a logger',
   const { window } = (await (await page.request.get(`/api/batches/${batch.id}`)).json()) as typeof batch;
   expect((window?.readyOn ?? '') < usual).toBe(true);
   await expect(jars).toContainText(`ready ${shown(window?.readyOn ?? '')}`);
-  await counter.getByRole('button', { name: /^Delete: 31 °C expected/ }).click();
+  await counter.getByRole('button', { name: /^Delete: 88 °F expected/ }).click();
   await expect(jars).toContainText(`ready ${shown(usual)}`);
 
   await counter.getByRole('button', { name: 'Import a log' }).click();

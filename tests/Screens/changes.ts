@@ -54,6 +54,9 @@ export const tried: Record<string, Tried | Tried[]> = {
   'unmark chores': { params: [], input: ['m1', 'm2', 'm3'], requests: 3 },
   'move a jar': once({ batch: 'b1', place: 'fridge' }),
   'aim at': once('young', 'b1'),
+  'close a jar': { params: ['b1'], input: { cover: 'cloth' } },
+  'keep brine': { params: ['b1'], input: 40 },
+  'weigh a measure': { params: [], input: { what: 'forkful', family: 'shreds', personId: null, grams: 33 } },
   'release a batch': once({ purpose: 'bottle', grams: null }, 'b1'),
   'write a note': {
     params: ['b1'],

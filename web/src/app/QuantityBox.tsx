@@ -1,11 +1,12 @@
-import { Input, type InputProps } from 'antd';
-import { useEffect, useRef, useState } from 'react';
+import { Input, type InputProps, type InputRef } from 'antd';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { useAmount, type AmountOf } from '../api/amounts';
 import { t } from '../messages/words';
 import { AmountSaid } from './AmountSaid';
 import { number } from './numbers';
 import { readNumber } from './readNumber';
 import { scaleOf, type Measure } from './units';
+import { noteBox } from './unread';
 
 interface Props extends Omit<InputProps, 'value' | 'onChange' | 'size' | 'min' | 'max' | 'step'> {
   /** In the measure's own unit: grams, millilitres, millimetres, degrees Celsius, hours or seconds. */
@@ -30,6 +31,22 @@ export function QuantityBox({ value, change, measures, of, style, className = ''
   const answer = useAmount(isPhrase && scale.kind !== null ? typed : '', { kind: scale.kind ?? 'amount', ...of });
   const read = answer?.reading ?? null;
   const said = read === null || read.unit !== scale.readAs ? null : scale.fromReading(read.typical);
+  const state = !isPhrase
+    ? null
+    : scale.kind === null || (answer !== undefined && said === null)
+      ? 'unreadable'
+      : answer === undefined || said !== value
+        ? 'reading'
+        : null;
+  const box = useRef<InputRef>(null);
+  useLayoutEffect(() => {
+    const input = box.current?.input;
+    if (input) {
+      noteBox(input, state);
+
+      return () => noteBox(input, null);
+    }
+  }, [state]);
   const put = (next: number | null) => {
     sent.current = next;
     change(next);
@@ -62,6 +79,7 @@ export function QuantityBox({ value, change, measures, of, style, className = ''
   return (
     <span className={`amount-field ${className}`} style={style}>
       <Input
+        ref={box}
         suffix={t(`unit.${scale.unit}`)}
         {...input}
         inputMode="text"

@@ -2,6 +2,7 @@ import { t } from '../messages/words';
 import { Button, Drawer } from 'antd';
 import type { ReactNode } from 'react';
 import type { Refusal } from '../api/client';
+import { useOnceRead } from './unread';
 
 interface Props {
   title: string;
@@ -28,6 +29,7 @@ export function SaveDrawer({
   others = [],
   children,
 }: Props) {
+  const send = useOnceRead(keep);
   const isOfFields = refusal !== null && Object.keys(refusal.fields).length > 0;
   const complaint = isOfFields ? refusal.of('version') : refusal?.message;
 
@@ -39,7 +41,7 @@ export function SaveDrawer({
       size={480}
       footer={
         <div className="words">
-          <Button type="primary" loading={isKeeping} onClick={keep}>
+          <Button type="primary" loading={isKeeping} onClick={(event) => send(event.target)}>
             {keepAs}
           </Button>
           {others.map((other) => (

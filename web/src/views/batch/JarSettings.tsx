@@ -8,6 +8,7 @@ import { useSetAim, useMoveJar, useReleaseBatch } from '../../api/tending';
 import { QuantityBox } from '../../app/QuantityBox';
 
 import { JarDrawer } from './JarDrawer';
+import { useOnceRead } from '../../app/unread';
 
 type Gate = Batch['gates'][number];
 
@@ -102,13 +103,15 @@ function GateRow({ batch, gate, close }: { batch: Batch; gate: Gate; close: () =
     void message.success(words);
     close();
   };
-  const go = () =>
+  const go = (): void =>
     gate.purpose === 'store_out'
       ? move.mutate(
           { batch: batch.id, place: 'cool' },
           { onSuccess: (moved) => done(t('batch.moved', { place: say(moved.placeLabel) })) },
         )
       : pass.mutate({ purpose: gate.purpose, grams }, { onSuccess: () => done(t('batch.saved')) });
+
+  const send = useOnceRead(go);
 
   return (
     <section className="gate" aria-label={say(gate.label)}>
@@ -137,7 +140,7 @@ function GateRow({ batch, gate, close }: { batch: Batch; gate: Gate; close: () =
           />
         )}
         {gate.isOpen ? (
-          <Button loading={pass.isPending || move.isPending} onClick={go}>
+          <Button loading={pass.isPending || move.isPending} onClick={(event) => send(event.target)}>
             {say(gate.label)}
           </Button>
         ) : (

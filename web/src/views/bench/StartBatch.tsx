@@ -9,6 +9,7 @@ import { QuantityBox } from '../../app/QuantityBox';
 import { fieldsOf, forgetDraft, type Change, type Draft } from './draft';
 import { number } from '../../app/numbers';
 import { scaleOf } from '../../app/units';
+import { useOnceRead } from '../../app/unread';
 
 interface Props {
   draft: Draft;
@@ -59,6 +60,8 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
       },
     );
 
+  const send = useOnceRead(begin);
+
   return (
     <div>
       <div className="bench-start">
@@ -108,7 +111,12 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
             ]}
           />
         )}
-        <Button type="primary" disabled={!isReady || refused === draft} loading={start.isPending} onClick={begin}>
+        <Button
+          type="primary"
+          disabled={!isReady || refused === draft}
+          loading={start.isPending}
+          onClick={() => send()}
+        >
           {isBlend ? t('bench.blend') : jars > 1 ? t('bench.start_many', { count: jars }) : t('bench.start')}
         </Button>
       </div>

@@ -13,6 +13,7 @@ import { FormulaResult } from './FormulaResult';
 import './FormulaView.css';
 import './FormulaEditorView.css';
 import { QuantityBox } from '../../app/QuantityBox';
+import { useOnceRead } from '../../app/unread';
 
 const AS_WRITTEN = { by: 'as_written' } as const;
 
@@ -55,6 +56,7 @@ function Editor({ kitchen, formula }: { kitchen: Kitchen; formula: Formula | nul
       write.mutate(sent, { onSuccess });
     }
   };
+  const send = useOnceRead(save);
 
   return (
     <article className="formula">
@@ -80,7 +82,7 @@ function Editor({ kitchen, formula }: { kitchen: Kitchen; formula: Formula | nul
             type="primary"
             disabled={refusal !== null}
             loading={write.isPending || rewrite.isPending}
-            onClick={save}
+            onClick={() => send()}
           >
             {formula ? t('formula_edit.save_version', { version: formula.newest + 1 }) : t('action.save')}
           </Button>

@@ -5,6 +5,7 @@ import { Field } from '../../app/Field';
 import { NumberBox } from '../../app/NumberBox';
 import { usualSalt, type Amount, type Step } from './document';
 import { QuantityBox } from '../../app/QuantityBox';
+import { FoodSelect } from '../../app/FoodSelect';
 
 interface Props {
   step: Step;
@@ -27,7 +28,7 @@ const methodOf = (step: Step, kitchen: Kitchen) => kitchen.methods.find(({ id })
 
 const foodOptions = (kitchen: Kitchen) => [
   { value: 'water', label: t('step_edit.water') },
-  ...kitchen.ingredients.map((food) => ({ value: food.key, label: food.name })),
+  ...kitchen.ingredients.map((food) => ({ value: food.id, label: food.name })),
 ];
 
 /** One step of a formula: a method with its foods, salt, water and starter, or a single addition. */
@@ -132,12 +133,14 @@ function AmountRow({ amount, path, kitchen, refusal, change, remove }: AmountPro
   return (
     <div>
       <div className="amount-row">
-        <Select
-          aria-label={t('step_edit.food')}
-          showSearch={{ optionFilterProp: 'label' }}
-          value={amount.ingredient}
-          onChange={(ingredient: string) => change({ ...amount, ingredient })}
-          options={foodOptions(kitchen)}
+        <FoodSelect
+          label={t('step_edit.food')}
+          kitchen={kitchen}
+          foods={foodOptions(kitchen)}
+          value={kitchen.ingredients.find((food) => food.key === amount.ingredient)?.id ?? amount.ingredient}
+          change={(id) =>
+            change({ ...amount, ingredient: kitchen.ingredients.find((food) => food.id === id)?.key ?? id })
+          }
         />
         <QuantityBox
           measures="grams"

@@ -22,6 +22,7 @@ import { PageState } from '../../app/PageState';
 import { TemperatureChart } from '../../drawings/TemperatureChart';
 import './Rooms.css';
 import { QuantityBox } from '../../app/QuantityBox';
+import { useOnceRead } from '../../app/unread';
 
 /** A place as the beginning of a sentence. */
 const the = (room: Room): string => t(`place_title.${room.place}`);
@@ -114,20 +115,24 @@ function ReadNow({ room }: { room: Room }) {
   const [celsius, setCelsius] = useState<number | null>(null);
   const keep = useSaveReadings(room.place);
 
+  const send = useOnceRead(() => {
+    if (celsius !== null) {
+      keep.mutate(
+        { readings: [{ at: new Date().toISOString(), celsius }], source: 'typed' },
+        {
+          onSuccess: () => setCelsius(null),
+          onError: (refusal) => void message.error(refusal.of('readings.0.celsius') ?? refusal.message),
+        },
+      );
+    }
+  });
+
   return (
     <form
       className="read-now"
       onSubmit={(event) => {
         event.preventDefault();
-        if (celsius !== null) {
-          keep.mutate(
-            { readings: [{ at: new Date().toISOString(), celsius }], source: 'typed' },
-            {
-              onSuccess: () => setCelsius(null),
-              onError: (refusal) => void message.error(refusal.of('readings.0.celsius') ?? refusal.message),
-            },
-          );
-        }
+        send(event.target);
       }}
     >
       <QuantityBox

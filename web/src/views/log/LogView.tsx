@@ -17,6 +17,7 @@ import { SimilarBatches } from './SimilarBatches';
 import { markEnds, scoresOf, type Mark } from './tastingScores';
 import './LogView.css';
 import { QuantityBox } from '../../app/QuantityBox';
+import { useOnceRead } from '../../app/unread';
 
 /** A jar's log: what was tasted, read and seen; and its like beside it. */
 export function LogView() {
@@ -133,22 +134,26 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
     write.reset();
   };
 
+  const send = useOnceRead(() =>
+    write.mutate(
+      { ...draft, photo },
+      {
+        onSuccess: () => {
+          forget();
+          setPhoto(null);
+          void message.success(t('batch.saved'));
+        },
+      },
+    ),
+  );
+
   return (
     <form
       className="note-form"
       aria-label={t('log.add')}
       onSubmit={(event) => {
         event.preventDefault();
-        write.mutate(
-          { ...draft, photo },
-          {
-            onSuccess: () => {
-              forget();
-              setPhoto(null);
-              void message.success(t('batch.saved'));
-            },
-          },
-        );
+        send(event.target);
       }}
     >
       <h2>{t('log.how')}</h2>

@@ -9,6 +9,7 @@ import { AllergensField } from '../../app/AllergensField';
 import { Field } from '../../app/Field';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { LabelFields, noLabel } from '../../app/LabelFields';
+import { FoodSelect } from '../../app/FoodSelect';
 
 type NewBought = Omit<BoughtFields, 'requestKey'>;
 
@@ -52,11 +53,12 @@ export function AddBoughtJar({ kitchen, close }: { kitchen: Kitchen; close: () =
           <Input value={fields.name} onChange={(event) => change({ name: event.target.value })} />
         </Field>
         <Field label={t('bought.food')} name="foodId" refusal={refusal} wide>
-          <Select
-            showSearch={{ optionFilterProp: 'label' }}
+          <FoodSelect
+            label={t('bought.food')}
+            kitchen={kitchen}
+            foods={kitchen.ingredients.map((food) => ({ value: food.id, label: food.name }))}
             value={fields.foodId}
-            onChange={(foodId) => change({ foodId })}
-            options={kitchen.ingredients.map((food) => ({ value: food.id, label: food.name }))}
+            change={(foodId) => change({ foodId })}
           />
         </Field>
         <Field label={t('bought.phase')} name="phase" refusal={refusal}>
