@@ -63,6 +63,10 @@ console.log(
 await timed('bench, poured brine, spooned salt', (i) =>
   ask('/api/bench', { method: 'POST', body: JSON.stringify(bench(i)) }),
 );
+const phrase = (i) => `${1 + (i % 9)} heaped tbsp`;
+await timed('an amount being typed', (i) =>
+  ask(`/api/amounts?kind=amount&of=salt&id=${bench(0).saltId}&phrase=${encodeURIComponent(phrase(i))}`),
+);
 await timed('today', () => ask('/api/days/today'));
 await timed('shelf', () => ask('/api/batches'));
 await timed('formulas', () => ask('/api/formulas'));

@@ -16,8 +16,8 @@ await page.getByRole('button', { name: 'Look around the demo kitchen' }).click()
 await page.getByRole('link', { name: 'Bench', exact: true }).click();
 await page.getByText('spooned', { exact: true }).click();
 const weight = page.getByLabel('Weight of the vegetable');
-await weight.fill('41');
-await page.getByTestId('jar-1').getByText('41 g').waitFor();
+await weight.fill('62');
+await page.getByTestId('jar-1').getByText('62 g').waitFor();
 
 /** Resolves with the milliseconds from the next key stroke to the frame that shows a weight in the jar's caption. */
 const shown = (text) =>
@@ -44,8 +44,8 @@ await page.keyboard.press('End');
 for (let round = -1; round < rounds; round++) {
   for (let digit = 0; digit < 10; digit++) {
     for (const [key, text] of [
-      [String(digit), `41${digit} g`],
-      ['Backspace', '41 g'],
+      [String(digit), `62${digit} g`],
+      ['Backspace', '62 g'],
     ]) {
       await shown(text);
       await page.keyboard.press(key);

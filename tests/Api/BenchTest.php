@@ -264,6 +264,51 @@ it('advises without stopping', function (array $change, string $code, string $we
     ],
 ]);
 
+it('counts what is poured, not what was mixed', function (): void {
+    // 3 tbsp of a salt of 12 g a spoon in 2 quarts of water over onion rings that fill a quart jar. By hand: 36 g of salt
+    // are 14,150 mg of sodium in 1,925 g of brine; 336 g of it fit over 499 g of rings and meet their 428 g of water:
+    // 14,150 x 336 / 1,925 / (330 + 428) = 3.26 mg in a gram of water, of which the rings are 86 %.
+    $answer = $this->postJson(
+        '/api/bench',
+        $this->bench([
+            'vegetableId' => foodId('onion'),
+            'vegetableAmount' => '',
+            'shape' => 'rings',
+            'jarId' => $this->jar('Quart jar'),
+            'headspaceMm' => 25,
+            'fixed' => 'salt',
+            'saltAmount' => '36 g',
+            'waterAmount' => '2 quarts',
+        ]),
+    )
+        ->assertOk()
+        ->json();
+    ['low' => $low, 'typical' => $typical, 'high' => $high] = $answer['piecesPer100g'];
+    expect($typical)
+        ->toEqualWithDelta(283.0, 15.0)
+        ->and($low)
+        ->toBeLessThan(283.0)
+        ->and($high)
+        ->toBeGreaterThan(283.0)
+        ->and($answer['leftOverGrams'])
+        ->toBeGreaterThan(1500.0)
+        ->and($answer['jars'][0]['picture']['overflowMl'])
+        ->toEqualWithDelta(0.0, 1e-9);
+    // All of it, in a jar that takes all of it, is another jar.
+    $whole = $this->postJson(
+        '/api/bench',
+        $this->bench([
+            'vegetableId' => foodId('onion'),
+            'vegetableAmount' => '499 g',
+            'shape' => 'rings',
+            'fixed' => 'salt',
+            'saltAmount' => '36 g',
+            'waterAmount' => '2 quarts',
+        ]),
+    )->json('piecesPer100g.typical');
+    expect($whole)->toBeGreaterThan(1.7 * $typical);
+});
+
 function foodId(string $key): string
 {
     return Ingredient::query()->where('key', $key)->sole()->id;
