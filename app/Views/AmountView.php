@@ -6,17 +6,27 @@ namespace App\Views;
 
 use Tempesal\Core\Amount\AmountReading;
 use Tempesal\Core\Amount\AskedAmount;
+use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\InvalidQuantity;
+use Tempesal\Core\Measure\KitchenPhrase;
+use Tempesal\Core\Measure\SpoonSystem;
+use Tempesal\Core\Message\Message;
 
 /**
  * How an amount was understood, for the line under its field.
  */
 final class AmountView
 {
-    /** @return array<string, mixed> */
-    public static function read(AmountReading $reading): array
+    /** Less is no spoon. */
+    private const LEAST_G = 0.5;
+
+    /**
+     * @param  SpoonSystem|null  $measures  of a kitchen that measures: what was weighed is said in its spoons and cups too
+     * @return array<string, mixed>
+     */
+    public static function read(AmountReading $reading, ?SpoonSystem $measures = null): array
     {
-        return ['reading' => self::reading($reading), 'question' => null, 'offers' => [], 'problem' => null];
+        return ['reading' => self::reading($reading, $measures), 'question' => null, 'offers' => [], 'problem' => null];
     }
 
     /** @return array<string, mixed> */
@@ -44,16 +54,61 @@ final class AmountView
     }
 
     /** @return array<string, mixed> */
-    private static function reading(AmountReading $reading): array
+    private static function reading(AmountReading $reading, ?SpoonSystem $measures = null): array
     {
+        $said = self::inKitchensUnits($reading) ?? self::measured($reading, $measures);
+
         return [
             'kind' => $reading->kind->value,
             'unit' => $reading->unit,
             'typical' => $reading->band->typical,
             'low' => $reading->band->low,
             'high' => $reading->band->high,
-            'said' => $reading->inWords(),
-            'isPlain' => $reading->isPlain(),
+            'said' => $said ?? $reading->inWords(),
+            'isPlain' => $said === null && $reading->isPlain(),
         ];
+    }
+
+    /** Lengths and temperatures as the kitchen measures them. */
+    private static function inKitchensUnits(AmountReading $reading): ?Message
+    {
+        $say = match ($reading->unit) {
+            'C' => static fn(float $value): Message => Message::of('unit.temperature', celsius: round($value, 1)),
+            'mm' => static fn(float $value): Message => Message::of('unit.length', millimetres: round($value, 1)),
+            default => null,
+        };
+        $band = $reading->band;
+
+        return match (true) {
+            $say === null => null,
+            $band->isExact() => $say($band->typical),
+            default => Message::of(
+                'say.in_units',
+                said: $reading->said,
+                typical: $say($band->typical),
+                low: $say($band->low),
+                high: $say($band->high),
+            ),
+        };
+    }
+
+    /** What was weighed, in spoons and cups. */
+    private static function measured(AmountReading $reading, ?SpoonSystem $measures): ?Message
+    {
+        $food = $reading->food;
+        if ($measures === null || $food === null || !$reading->isPlain() || $reading->band->typical < self::LEAST_G) {
+            return null;
+        }
+
+        return Message::of(
+            'say.weighed',
+            grams: round($reading->band->typical, 1),
+            measure: KitchenPhrase::of(
+                Grams::of($reading->band->typical),
+                $food->bulk(null, false)->typical,
+                $measures,
+                true,
+            ),
+        );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Household\CurrentHousehold;
 use App\Http\Responses\KitchenPage;
 use App\Models\Batch;
 use App\Models\WeighedMeasure;
@@ -24,7 +25,7 @@ use Tempesal\Core\Measure\InvalidQuantity;
  */
 final class AmountController
 {
-    public function read(Request $request, KitchenAmounts $amounts): JsonResponse
+    public function read(Request $request, KitchenAmounts $amounts, CurrentHousehold $current): JsonResponse
     {
         $request->validate(
             [
@@ -49,6 +50,7 @@ final class AmountController
                         self::food($request, $amounts),
                         $request->enum('kind', FieldKind::class),
                     ),
+                    $current->get()->measure_by === 'spoons' ? $current->get()->spoon_system : null,
                 ),
             );
         } catch (AskedAmount $which) {

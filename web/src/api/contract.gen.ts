@@ -3627,6 +3627,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
             422: components["responses"]["Invalid"];
         };
     };

@@ -364,6 +364,7 @@ type JarFromFormula = FormulaScale & {
   place: Place;
   startedOn: string | null;
   plannedBatchId: string | null;
+  hasOneMore: boolean;
 };
 
 export const useStartFromFormula = defineChange(

@@ -309,6 +309,19 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
     .toSorted((a, b) => a.nominalMl - b.nominalMl);
   const fits = large.find((one) => one.howMany > one.inUse) ?? large[0];
   const into = scale.by === 'jar' ? scale.jarId : (jar ?? fits?.id);
+  const begin = (hasOneMore: boolean) =>
+    start.mutate(
+      {
+        ...scale,
+        intoJarId: into || null,
+        hasOneMore,
+        name: formula.name,
+        place,
+        startedOn: null,
+        plannedBatchId: planned,
+      },
+      { onSuccess: (batch) => void navigate(`/shelf/${batch.id}`) },
+    );
 
   return (
     <div className="start-bar">
@@ -331,32 +344,17 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
         onChange={setPlace}
         options={places.map(({ id, name }) => ({ value: id, label: say(name) }))}
       />
-      <Button
-        type="primary"
-        loading={start.isPending}
-        onClick={() =>
-          start.mutate(
-            {
-              ...scale,
-              intoJarId: into || null,
-              name: formula.name,
-              place,
-              startedOn: null,
-              plannedBatchId: planned,
-            },
-            {
-              onSuccess: (batch) => {
-                void navigate(`/shelf/${batch.id}`);
-              },
-            },
-          )
-        }
-      >
+      <Button type="primary" loading={start.isPending} onClick={() => begin(false)}>
         {t('formula.start')}
       </Button>
       {start.error && (
         <p className="complaint" role="alert">
-          {Object.values(start.error.fields)[0]?.[0] ?? start.error.message}
+          {Object.values(start.error.fields)[0]?.[0] ?? start.error.message}{' '}
+          {start.error.of('intoJarId') && into && (
+            <Button size="small" onClick={() => begin(true)}>
+              {t('bench.one_more')}
+            </Button>
+          )}
         </p>
       )}
     </div>
