@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { Refusal } from '../api/client';
 import { Field } from './Field';
 import { NumberBox } from './NumberBox';
+import { QuantityBox } from './QuantityBox';
 
 /** Sodium as a package says it; what is not said is null. */
 export interface Label {
@@ -75,7 +76,15 @@ export function LabelFields({ label, change, refusal }: Props) {
         />
       </Field>
       {way === 'label' && number(t('label_field.sodium_serving'), 'labelSodiumMg', 'mg')}
-      {way === 'label' && number(t('label_field.serving'), 'labelServingGrams', 'g')}
+      {way === 'label' && (
+        <Field label={t('label_field.serving')} name="labelServingGrams" refusal={refusal}>
+          <QuantityBox
+            measures="grams"
+            value={typed.labelServingGrams}
+            change={(labelServingGrams) => say({ labelServingGrams })}
+          />
+        </Field>
+      )}
       {way === 'salt' && number(t('label_field.salt'), 'labelSaltPer100g', 'g')}
       {way === 'sodium' && number(t('label_field.sodium'), 'sodiumPer100g', 'mg')}
       {way !== 'sodium' && refusal?.of('sodiumPer100g') && (

@@ -35,7 +35,7 @@ export function QuantityBox({ value, change, measures, of, style, className = ''
     ? null
     : scale.kind === null || (answer !== undefined && said === null)
       ? 'unreadable'
-      : answer === undefined || said !== value
+      : answer === undefined || !isSame(said, value)
         ? 'reading'
         : null;
   const box = useRef<InputRef>(null);
@@ -54,13 +54,13 @@ export function QuantityBox({ value, change, measures, of, style, className = ''
 
   // A phrase counts once it was understood.
   useEffect(() => {
-    if (said !== null && said !== sent.current) {
+    if (said !== null && !isSame(said, sent.current)) {
       put(said);
     }
   });
   // What is changed elsewhere is shown as it is.
   useEffect(() => {
-    if (value !== sent.current) {
+    if (!isSame(value, sent.current)) {
       sent.current = value;
       setTyped(null);
     }
@@ -101,3 +101,7 @@ export function QuantityBox({ value, change, measures, of, style, className = ''
     </span>
   );
 }
+
+/** Whether two numbers are one, but for what their way through other units left of them. */
+const isSame = (one: number | null, other: number | null): boolean =>
+  one === null || other === null ? one === other : Math.abs(one - other) <= 1e-9 * Math.max(1, Math.abs(one));

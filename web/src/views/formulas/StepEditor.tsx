@@ -2,7 +2,6 @@ import { say, t } from '../../messages/words';
 import { Button, Segmented, Select } from 'antd';
 import type { Kitchen, Refusal } from '../../api/client';
 import { Field } from '../../app/Field';
-import { NumberBox } from '../../app/NumberBox';
 import { usualSalt, type Amount, type Step } from './document';
 import { QuantityBox } from '../../app/QuantityBox';
 import { FoodSelect } from '../../app/FoodSelect';
@@ -169,6 +168,8 @@ function SaltRow({ step, path, change, kitchen, refusal }: Props) {
   const isShare = salt.share !== undefined;
   const method = methodOf(step, kitchen);
   const set = (part: object) => change({ ...step, salt: { ...salt, ...part } });
+  const product = kitchen.salts.find((one) => one.key === salt.product);
+  const ofSalt = product === undefined ? {} : ({ of: 'salt', id: product.id } as const);
   const complaint = ['share', 'grams', 'product', 'basis'].map((key) => refusal?.of(`${path}.${key}`)).find(Boolean);
 
   return (
@@ -200,12 +201,12 @@ function SaltRow({ step, path, change, kitchen, refusal }: Props) {
         />
         {isShare ? (
           <>
-            <NumberBox
+            <QuantityBox
+              measures="percent"
+              of={ofSalt}
               aria-label={t('step_edit.salt_percent')}
-              value={Math.round((salt.share ?? 0) * 10_000) / 100}
-              step={0.1}
-              onChange={(value) => set({ share: (value ?? 0) / 100 })}
-              suffix="%"
+              value={(salt.share ?? 0) * 100}
+              change={(value) => set({ share: (value ?? 0) / 100 })}
             />
             <Select
               aria-label={t('bench.strength_of')}
@@ -215,11 +216,12 @@ function SaltRow({ step, path, change, kitchen, refusal }: Props) {
             />
           </>
         ) : (
-          <NumberBox
+          <QuantityBox
+            measures="grams"
+            of={ofSalt}
             aria-label={t('step_edit.salt_grams')}
             value={salt.grams ?? 0}
-            onChange={(grams) => set({ grams: grams ?? 0 })}
-            suffix="g"
+            change={(grams) => set({ grams: grams ?? 0 })}
           />
         )}
       </div>

@@ -8,6 +8,7 @@ import { Field } from '../../app/Field';
 import { NumberBox } from '../../app/NumberBox';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { mg } from '../../app/numbers';
+import { QuantityBox } from '../../app/QuantityBox';
 
 const ways: { value: LabelSodium['by']; label: string }[] = [
   { value: 'mg', label: t('other_food.by_mg') },
@@ -129,7 +130,13 @@ export function OtherFoodDrawer({ person, date, food: wrong, close }: Props) {
         {how.by === 'per_100g' && (
           <>
             {each}
-            {number(t('other_food.eaten'), 'grams', 'g')}
+            <Field label={t('other_food.eaten')} name="how.grams" refusal={write.error}>
+              <QuantityBox
+                measures="grams"
+                value={how.grams ?? null}
+                change={(grams) => setHow({ ...how, grams: grams ?? undefined })}
+              />
+            </Field>
           </>
         )}
         {how.by === 'per_portion' && (
