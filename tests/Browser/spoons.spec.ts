@@ -175,6 +175,9 @@ test('a jar that is taken says by which batch, and there may be one more', async
   await choose(page, 'Jar', 'Quart jar');
   await expect(page.getByText(/Full 1/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Start the jar' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Use the Half-gallon jar' }).click();
+  await expect(page.getByRole('button', { name: 'Start the jar' })).toBeEnabled();
+  await choose(page, 'Jar', 'Quart jar');
   await page.getByText('I have one more').click();
   await start(page);
 });

@@ -84,7 +84,7 @@ final readonly class LabelController
             throw InvalidInput::at('batches', Message::of('errors.label_too_many', most: self::MOST));
         }
         $household = $this->current->get();
-        $batches = $ids === [] ? Batch::onShelf()->orderByDesc('started_at')->get() : Batch::whole()->find($ids);
+        $batches = $ids === [] ? Batch::food()->orderByDesc('started_at')->get() : Batch::whole()->find($ids);
 
         return array_values($batches->map(static fn(Batch $batch): array => LabelView::of($batch, $household))->all());
     }

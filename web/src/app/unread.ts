@@ -3,8 +3,8 @@ import { useEffect, useRef } from 'react';
 /** Boxes whose phrase is being read, or cannot be; what they show is not yet what the form knows. */
 const boxes = new Map<Element, 'reading' | 'unreadable'>();
 
-/** How long a form waits for what is being read. */
-const PATIENCE_MS = 5000;
+/** How long a form waits for what is being read: as long as a slow line may take. */
+const PATIENCE_MS = 30_000;
 
 const LOOK_AGAIN_MS = 25;
 

@@ -217,10 +217,21 @@ function Blend({ kitchen, draft, change, refusal }: Props) {
   );
 }
 
+/** The smallest free jar that holds as much as one that is taken; failing that the largest. */
+function freeInstead(kitchen: Kitchen, jarId: string | null | undefined): Kitchen['jars'][number] | undefined {
+  const taken = kitchen.jars.find(({ id }) => id === jarId);
+  const free = kitchen.jars
+    .filter(({ id, howMany, inUse }) => id !== jarId && howMany > inUse)
+    .toSorted((one, other) => one.nominalMl - other.nominalMl);
+
+  return free.find(({ nominalMl }) => nominalMl >= (taken?.nominalMl ?? 0)) ?? free.at(-1);
+}
+
 function Into(props: Props) {
   const { kitchen, draft, change, answer, refusal } = props;
   const { jars, jarsOrNone } = optionsOf(kitchen);
   const more = draft.moreJarIds ?? [];
+  const free = freeInstead(kitchen, draft.jarId);
   const isOverfull =
     (draft.leftOutAmount ?? '') !== '' ||
     (answer?.advice.some(({ code }) => code === 'too_full' || code === 'no_room') ?? false);
@@ -286,7 +297,12 @@ function Into(props: Props) {
           {say(one.message)}{' '}
           <Button size="small" onClick={() => change({ hasOneMore: true })}>
             {t('bench.one_more')}
-          </Button>
+          </Button>{' '}
+          {draft.jarId === one.jarId && more.length === 0 && free && (
+            <Button size="small" onClick={() => change({ jarId: free.id })}>
+              {t('bench.take_instead', { jar: free.name })}
+            </Button>
+          )}
         </p>
       ))}
       {(answer?.fitting ?? []).map((jar) => (
