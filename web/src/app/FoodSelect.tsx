@@ -23,9 +23,13 @@ export function FoodSelect({ kitchen, foods, value, change, label, ...box }: Pro
   const [adding, setAdding] = useState<string | null>(null);
   const search = useFoodSearch(useDeferredValue(query));
   const isSearching = query.trim() !== '';
-  const shown = isSearching
-    ? (search.data ?? []).flatMap((id) => foods.find((food) => food.value === id) ?? [])
-    : foods;
+  const found = (search.data ?? []).flatMap((id) => foods.find((food) => food.value === id) ?? []);
+  // Water and salts are no foods of the pantry; they are found by their names.
+  const others = foods.filter(
+    ({ value: one, label: name }) =>
+      kitchen.ingredients.every(({ id }) => id !== one) && name.toLowerCase().includes(query.trim().toLowerCase()),
+  );
+  const shown = isSearching ? [...others, ...found] : foods;
 
   return (
     <>

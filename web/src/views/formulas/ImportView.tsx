@@ -1,5 +1,5 @@
 import { say, t } from '../../messages/words';
-import { Button, Checkbox, Input, Select, Upload } from 'antd';
+import { Button, Checkbox, Input, Upload } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { ImportCandidate, Kitchen } from '../../api/client';
@@ -9,6 +9,7 @@ import { PageState } from '../../app/PageState';
 import type { Amount, Document, Step } from './document';
 import './ImportView.css';
 import { QuantityBox } from '../../app/QuantityBox';
+import { FoodSelect } from '../../app/FoodSelect';
 
 const MOST_BYTES = 4_000_000;
 
@@ -202,42 +203,33 @@ interface SettleProps {
 
 /** A line that was not understood: the cook says what it is, or keeps it as a note. */
 function Settle({ kitchen, line, settle }: SettleProps) {
-  const [id, setId] = useState<string | null>(line.id && `${line.kind === 'salt' ? 'salt' : 'food'}:${line.id}`);
+  const rows = line.kind === 'salt' ? kitchen.salts : kitchen.ingredients;
+  const [id, setId] = useState<string | null>(rows.find(({ key }) => key === line.id)?.id ?? null);
   const [weight, setWeight] = useState<number | null>(line.grams);
 
-  const [kind, key] = (id ?? '').split(':');
-  const picked = (kind === 'salt' ? kitchen.salts : kitchen.ingredients).find((one) => one.key === key);
+  const salt = kitchen.salts.find((one) => one.id === id);
+  const picked = salt ?? kitchen.ingredients.find((one) => one.id === id);
 
   return (
     <span className="settle">
       <span className="complaint">{say(line.problem)}</span>
-      <Select
-        aria-label={t('import.line_kind', { number: line.number })}
-        showSearch={{ optionFilterProp: 'label' }}
-        placeholder={t('import.choose_food')}
+      <FoodSelect
+        label={t('import.line_kind', { number: line.number })}
+        kitchen={kitchen}
+        foods={[...kitchen.ingredients, ...kitchen.salts].map((one) => ({ value: one.id, label: one.name }))}
         value={id}
-        onChange={setId}
-        options={[
-          {
-            label: t('import.foods'),
-            options: kitchen.ingredients.map((food) => ({ value: `food:${food.key}`, label: food.name })),
-          },
-          {
-            label: t('import.salts'),
-            options: kitchen.salts.map((salt) => ({ value: `salt:${salt.key}`, label: salt.name })),
-          },
-        ]}
+        change={setId}
       />
       <QuantityBox
         measures="grams"
-        of={picked === undefined ? {} : { of: kind === 'salt' ? 'salt' : 'food', id: picked.id }}
+        of={picked === undefined ? {} : { of: salt ? 'salt' : 'food', id: picked.id }}
         aria-label={t('import.line_grams', { number: line.number })}
         value={weight}
         change={setWeight}
       />
       <Button
-        disabled={id === null || weight === null || weight <= 0}
-        onClick={() => settle({ id: key ?? '', isSalt: kind === 'salt', grams: weight ?? 0 })}
+        disabled={picked === undefined || weight === null || weight <= 0}
+        onClick={() => settle({ id: picked?.key ?? '', isSalt: salt !== undefined, grams: weight ?? 0 })}
       >
         {t('import.accept')}
       </Button>
