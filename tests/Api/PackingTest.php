@@ -85,3 +85,37 @@ it('adds a mixture up part by part', function (): void {
     )->assertOk();
     expect(array_column($answer->json('advice'), 'code'))->not->toContain('too_full')->not->toContain('no_room');
 });
+
+it('weighs a strained sauce by itself', function (): void {
+    // 400 g of sticks with what brine they leave; blended with 20 g of it, that is a pint, whatever was strained off.
+    $sticks = $this->startJar([
+        'vegetableAmount' => '400 g',
+        'waterAmount' => '500 g',
+        'startedOn' => now()->subDays(9)->toDateString(),
+    ])
+        ->assertCreated()
+        ->json('id');
+    $answer = $this->postJson(
+        '/api/bench',
+        $this->bench([
+            'method' => 'transform',
+            'vegetableId' => null,
+            'sourceBatchId' => $sticks,
+            'keptBrine' => '20 g',
+            'jarId' => $this->jar('Pint jar'),
+            'headspaceMm' => 10,
+            'fixed' => 'salt',
+            'saltAmount' => '',
+            'waterAmount' => '',
+        ]),
+    )
+        ->assertOk()
+        ->json();
+    expect($answer['makesGrams'])
+        ->toBeGreaterThan(390.0)
+        ->toBeLessThan(440.0)
+        ->and($answer['jars'][0]['picture']['isTooFull'])
+        ->toBeFalse()
+        ->and($answer['jars'][0]['picture']['overflowMl'])
+        ->toEqualWithDelta(0.0, 1e-9);
+});
