@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 
 /** Boxes whose phrase is being read, or cannot be; what they show is not yet what the form knows. */
 const boxes = new Map<Element, 'reading' | 'unreadable'>();
@@ -25,7 +25,8 @@ const statesIn = (form: Element): ('reading' | 'unreadable')[] =>
  */
 export function useOnceRead(send: () => void): (from?: EventTarget | null) => void {
   const latest = useRef(send);
-  useEffect(() => {
+  // In the same commit in which the boxes are settled: what is sent is what they show.
+  useLayoutEffect(() => {
     latest.current = send;
   });
 
