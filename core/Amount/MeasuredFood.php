@@ -104,19 +104,7 @@ final readonly class MeasuredFood
     /** The same with its fork and its spoon weighed. */
     public function weighing(?Band $forkful, ?Band $spoonful): self
     {
-        return new self(
-            $this->id,
-            $this->label,
-            $this->names,
-            $this->density,
-            $this->shape,
-            $this->isCut,
-            $this->isSalt,
-            $this->cups,
-            $this->pieces,
-            $forkful ?? $this->forkful,
-            $spoonful ?? $this->spoonful,
-        );
+        return $this->measuring($this->cups, $forkful ?? $this->forkful, $spoonful ?? $this->spoonful);
     }
 
     /** The family of a fork: shreds, leaves, pulp, other. */
@@ -128,10 +116,14 @@ final readonly class MeasuredFood
     /** The same, cut as it lies before the cook: a cup of it is a cup of such pieces. */
     public function asCut(?string $cut): self
     {
-        if ($cut === null) {
-            return $this;
-        }
+        return $cut === null
+            ? $this
+            : $this->measuring([...$this->cups, 'any' => $this->bulk($cut, false)], $this->forkful, $this->spoonful);
+    }
 
+    /** @param  array<string, Band>  $cups */
+    private function measuring(array $cups, ?Band $forkful, ?Band $spoonful): self
+    {
         return new self(
             $this->id,
             $this->label,
@@ -140,10 +132,10 @@ final readonly class MeasuredFood
             $this->shape,
             $this->isCut,
             $this->isSalt,
-            [...$this->cups, 'any' => $this->bulk($cut, false)],
+            $cups,
             $this->pieces,
-            $this->forkful,
-            $this->spoonful,
+            $forkful,
+            $spoonful,
         );
     }
 

@@ -18,12 +18,26 @@ interface Props extends Omit<InputProps, 'value' | 'onChange' | 'size'> {
 export const portionPhrases = (): string[] => [t('portion.forkful'), t('portion.spoonful'), t('portion.tablespoon')];
 
 /** An amount as a cook says it; below stands how it was understood. What was typed stays as it was typed. */
-export function AmountInput({ value, change, asks, complains = false, offers = [], style, ...input }: Props) {
+export function AmountInput({
+  value,
+  change,
+  asks,
+  complains = false,
+  offers = [],
+  style,
+  className = '',
+  ...input
+}: Props) {
   const answer = useAmount(value, asks);
   const [isOpen, setIsOpen] = useState(false);
 
   return (
-    <span className="amount-field" style={style} onFocus={() => setIsOpen(true)} onBlur={() => setIsOpen(false)}>
+    <span
+      className={`amount-field ${className}`}
+      style={style}
+      onFocus={() => setIsOpen(true)}
+      onBlur={() => setIsOpen(false)}
+    >
       <Input
         data-takes="weight"
         {...input}

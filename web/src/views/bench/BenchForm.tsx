@@ -86,7 +86,7 @@ export const BenchForm = memo(function Sheet(props: Props) {
                 placeholder={t('bench.poured_hint')}
                 value={draft.pouredAmount ?? ''}
                 change={(pouredAmount) => change({ pouredAmount })}
-                style={{ width: 128 }}
+                className="bench-amount"
               />
             </label>
           )}
@@ -149,7 +149,7 @@ function Take({ kitchen, draft, change, answer, refusal }: Props) {
         }
         value={draft.vegetableAmount ?? ''}
         change={(vegetableAmount) => change({ vegetableAmount })}
-        style={{ width: 136 }}
+        className="bench-amount"
       />
       <FoodSelect
         kitchen={kitchen}
@@ -200,7 +200,7 @@ function Blend({ kitchen, draft, change, refusal }: Props) {
           placeholder={t('bench.all_brine')}
           value={draft.keptBrine ?? ''}
           change={(keptBrine) => change({ keptBrine })}
-          style={{ width: 140 }}
+          className="bench-cover"
         />
       </label>
       <Checkbox checked={draft.isHeated ?? false} onChange={(event) => change({ isHeated: event.target.checked })}>
@@ -261,7 +261,7 @@ function Into(props: Props) {
             aria-label={t('bench.left_out')}
             value={draft.leftOutAmount ?? ''}
             change={(leftOutAmount) => change({ leftOutAmount })}
-            style={{ width: 128 }}
+            className="bench-amount"
           />
         </label>
       )}
@@ -344,14 +344,14 @@ function Closed({ kitchen, draft, change, answer }: Props) {
           value={draft.cover ?? ''}
           onChange={(cover: Draft['cover'] | '') => change({ cover: cover === '' ? null : cover })}
           options={[{ value: '' as const, label: coverOf(kitchen, draft) }, ...covers]}
-          style={{ width: 140 }}
+          className="bench-cover"
         />
         <Select
           aria-label={t('bench.hold_down')}
           value={draft.holdDownId ?? ''}
           onChange={(id) => change({ holdDownId: id === '' ? null : id, weightMl: null })}
           options={[{ value: '', label: t('bench.no_hold_down') }, ...holdDowns]}
-          style={{ width: 180 }}
+          className="bench-hold-down"
         />
         <Checkbox checked={draft.hasSaucer ?? false} onChange={(event) => change({ hasSaucer: event.target.checked })}>
           {t('bench.saucer')}

@@ -92,7 +92,7 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
           value={draft.strengthPercent ?? ''}
           change={(strengthPercent) => change({ strengthPercent })}
           suffix={/^[\d.,\s]*$/.test(draft.strengthPercent ?? '') ? '%' : undefined}
-          style={{ width: /^[\d.,\s]*$/.test(draft.strengthPercent ?? '') ? 84 : 190 }}
+          className={/^[\d.,\s]*$/.test(draft.strengthPercent ?? '') ? 'bench-percent' : 'bench-phrase'}
         />
       )}
       {(fixed === 'strength' || fixed === 'both') && (

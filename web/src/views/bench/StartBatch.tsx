@@ -86,7 +86,7 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
           data-takes="temperature"
           value={draft.roomCelsius}
           change={(roomCelsius) => change({ roomCelsius })}
-          style={{ width: 96 }}
+          className="bench-degrees"
         />
         {!isBlend && (
           <label className="bench-day">
