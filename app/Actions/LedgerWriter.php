@@ -13,6 +13,7 @@ use LogicException;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Give;
 use Tempesal\Core\Ledger\NotEnough;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Measure\Grams;
 
 /**
@@ -61,7 +62,11 @@ final readonly class LedgerWriter
     public function lend(Batch $locked, CarbonImmutable $at, Grams $grams, Batch $borrower): BatchEntry
     {
         $state = Ledgers::of($locked, $at)->state();
-        $line = $this->append($locked, $at, (new Give($state->liquid(), $grams, $borrower->id))->bookedAt($state));
+        $line = $this->append(
+            $locked,
+            $at,
+            (new Give(Served::of($state->liquid()), $grams, $borrower->id))->bookedAt($state),
+        );
         $this->check($locked);
 
         return $line;

@@ -52,11 +52,9 @@ final readonly class ReleaseBatch
                 }
                 $done = Message::of('release.given_away', grams: round($grams, 1), reason: $gate->reason);
                 try {
-                    $give = (new Give(
-                        BatchStatus::servedPhase($batch, $status->state),
-                        Grams::of($grams),
-                        null,
-                    ))->bookedAt($status->state);
+                    $give = (new Give(BatchStatus::served($batch, $status->state), Grams::of($grams), null))->bookedAt(
+                        $status->state,
+                    );
                     $this->ledger->append($batch, $now, $give, $requestKey);
                     $this->ledger->check($batch);
                 } catch (NotEnough $refusal) {

@@ -81,9 +81,7 @@ final readonly class ServeDish
         $batch = $this->ledger->lock($from->batchId);
         $state = Ledgers::of($batch, $at)->state();
         try {
-            $give = (new Give($from->phase ?? BatchStatus::servedPhase($batch, $state), $grams, null))->bookedAt(
-                $state,
-            );
+            $give = (new Give($from->served ?? BatchStatus::served($batch, $state), $grams, null))->bookedAt($state);
             $this->empty->before($batch, $at, function () use ($batch, $at, $give, $requestKey): void {
                 $this->ledger->append($batch, $at, $give, $requestKey);
                 $this->ledger->check($batch);

@@ -67,7 +67,7 @@ final readonly class ServePortion
             try {
                 $state = $ledger->state();
                 $entry = $from->way
-                    ->plate($from->phase ?? BatchStatus::servedPhase($batch, $state), $grams)
+                    ->plate($from->served ?? BatchStatus::served($batch, $state), $grams)
                     ->bookedAt($state);
                 $sodium = $ledger->serving($entry);
                 $line = $this->empty->before($batch, $at, function () use ($batch, $at, $entry): BatchEntry {
@@ -85,7 +85,7 @@ final readonly class ServePortion
                 'batch_id' => $batch->id,
                 'batch_entry_id' => $line->id,
                 'eaten_on' => $from->when->day,
-                'phase' => $entry->phase,
+                'phase' => $entry->served,
                 'is_live' => $batch->isLive($state),
                 'grams' => $grams->value,
                 ...Serving::sodiumColumns()->write($sodium->band),

@@ -17,7 +17,7 @@ use Illuminate\Support\Facades\File;
  */
 final class KitchenFile
 {
-    public const VERSION = 3;
+    public const VERSION = 4;
 
     /** The tables of a kitchen, each after those to which it points. */
     public const TABLES = [

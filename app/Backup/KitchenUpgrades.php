@@ -15,6 +15,8 @@ final class KitchenUpgrades
     /** The oldest version that is read. */
     public const OLDEST = 1;
 
+    private const DRESSED = ['kimchi_dry_salted', 'kimchi_soaked', 'salt_and_drain'];
+
     /**
      * @param  Document  $document  of a version from OLDEST to KitchenFile::VERSION
      * @return Document
@@ -25,6 +27,7 @@ final class KitchenUpgrades
             $document = match ($document['version']) {
                 1 => self::from1($document),
                 2 => self::from2($document),
+                3 => self::from3($document),
                 default => [...$document, 'version' => KitchenFile::VERSION],
             };
         }
@@ -61,6 +64,40 @@ final class KitchenUpgrades
         $rows['batches'] = self::renamed($rows['batches'] ?? [], 'sheet', 'bench_input');
 
         return [...$document, 'rows' => $rows, 'version' => 3];
+    }
+
+    /**
+     * Version 4 knows the kinds of pieces in a jar, and what is eaten of it. Jars of before go on as they were: all
+     * pieces are one kind, dressed food is served drained.
+     *
+     * @param  Document  $document
+     * @return Document
+     */
+    private static function from3(array $document): array
+    {
+        $rows = $document['rows'];
+        $rows['batches'] = self::each(
+            $rows['batches'] ?? [],
+            static fn(array $row): array => [
+                ...$row,
+                'is_apart' => 0,
+                'served' => in_array($row['method'] ?? null, self::DRESSED, true) ? 'pieces' : null,
+            ],
+        );
+
+        return [...$document, 'rows' => $rows, 'version' => 4];
+    }
+
+    /**
+     * Rows, each changed; what is no list of rows stays as it is, and is refused later.
+     *
+     * @param  callable(array<mixed>): array<mixed>  $change
+     */
+    private static function each(mixed $rows, callable $change): mixed
+    {
+        return !is_array($rows)
+            ? $rows
+            : array_map(static fn(mixed $row): mixed => is_array($row) ? $change($row) : $row, $rows);
     }
 
     /** Rows with a column under its new name; what is no list of rows stays as it is, and is refused later. */

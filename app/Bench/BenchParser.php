@@ -28,7 +28,7 @@ use Tempesal\Core\Jar\Packing;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\NotEnough;
-use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Ledger\StarterTransfer;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Celsius;
@@ -242,7 +242,7 @@ final class BenchParser
     /** @param  Typed  $typed */
     private static function cut(array $typed, Method $method, PieceShape $usual): PieceShape
     {
-        return $method->servedPhase() === Phase::Sauce
+        return $method->served() === Served::Sauce
             ? PieceShape::Pulp
             : PieceShape::tryFrom($typed['shape'] ?? '') ?? $usual;
     }

@@ -17,17 +17,17 @@ use Tempesal\Core\Care\CareRecord;
 use Tempesal\Core\Care\ChoreSchedule;
 use Tempesal\Core\Care\DueChore;
 use Tempesal\Core\Care\Recurrence;
-use Tempesal\Core\Care\RipeningDays;
 use Tempesal\Core\Care\ReleaseCheck;
 use Tempesal\Core\Care\ReleasePurpose;
 use Tempesal\Core\Care\RipenessForecast;
+use Tempesal\Core\Care\RipeningDays;
 use Tempesal\Core\Care\Task;
 use Tempesal\Core\Check\CheckedJar;
 use Tempesal\Core\Check\Verdict;
 use Tempesal\Core\Ferment\ExpectedAcid;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Ledger;
-use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Ledger\Strength;
 use Tempesal\Core\Method\Hazards;
 use Tempesal\Core\Method\Place;
@@ -108,9 +108,9 @@ final readonly class BatchStatus
     }
 
     /** What is served from it: a jar that was blended is a sauce, whatever it began as. */
-    public static function servedPhase(Batch $batch, BatchState $state): Phase
+    public static function served(Batch $batch, BatchState $state): Served
     {
-        return $state->isOnePhase() ? Phase::Sauce : $batch->method->servedPhase();
+        return $batch->served($state);
     }
 
     public function gramsLeft(): float
@@ -329,7 +329,7 @@ final readonly class BatchStatus
 
     private static function gramsIn(Batch $batch, BatchState $state): float
     {
-        return max(0.0, $state->phase(self::servedPhase($batch, $state))->weightG());
+        return max(0.0, self::served($batch, $state)->in($state)->weightG());
     }
 
     private static function chilledAt(Batch $batch): ?CarbonImmutable

@@ -46,7 +46,7 @@ final class Intakes
                                 'source' => $one->batch_id,
                                 'name' => $one->batch->name,
                                 'group' => $one->batch->likeness,
-                                'isCondiment' => $one->phase !== Phase::Pieces,
+                                'isCondiment' => $one->phase->phase() !== Phase::Pieces,
                                 'isLive' => $one->is_live,
                                 'sodiumMg' => $one->sodium(),
                             ],

@@ -30,8 +30,8 @@ final class OtherJars
         $others = [];
         foreach (Batch::food()->where('id', '!=', $batch->id)->get() as $other) {
             $status = BatchStatus::of($other, Ledgers::of($other), $household);
-            $phase = BatchStatus::servedPhase($other, $status->state);
-            $grams = $other->usualPortion($person, $phase);
+            $served = BatchStatus::served($other, $status->state);
+            $grams = $other->usualPortion($person, $served);
             $clash = array_intersect(
                 array_map(static fn($one): string => $one->value, $status->state->allergens()),
                 $person->allergens,
@@ -46,7 +46,7 @@ final class OtherJars
                 continue;
             }
             $milligrams = ServingStyle::Drained
-                ->plate($phase, Grams::of($grams))
+                ->plate($served, Grams::of($grams))
                 ->sodiumMg($status->state, Point::typical());
             if ($milligrams < $now) {
                 $kind =

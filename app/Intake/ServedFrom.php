@@ -10,7 +10,7 @@ use App\Support\InvalidInput;
 use Carbon\CarbonImmutable;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Intake\ServingStyle;
-use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Message\Message;
 
 /**
@@ -19,7 +19,7 @@ use Tempesal\Core\Message\Message;
 final readonly class ServedFrom
 {
     /**
-     * @param  Phase|null  $phase  null: what is usually served from such a batch
+     * @param  Served|null  $served  null: what is usually served from such a batch
      * @param  ServingMoment  $when  it was eaten; the jar is taken as it was then
      * @param  CarbonImmutable|null  $at  the very moment, where it is known
      */
@@ -27,13 +27,13 @@ final readonly class ServedFrom
         public string $batchId,
         public ServingMoment $when,
         public ServingStyle $way = ServingStyle::Drained,
-        public ?Phase $phase = null,
+        public ?Served $served = null,
         public ?CarbonImmutable $at = null,
     ) {}
 
     public function at(?CarbonImmutable $at): self
     {
-        return new self($this->batchId, $this->when, $this->way, $this->phase, $at);
+        return new self($this->batchId, $this->when, $this->way, $this->served, $at);
     }
 
     /**

@@ -37,6 +37,7 @@ final class Ledgers
                 $edition,
                 new Ledger(
                     array_map(static fn(BatchEntry $line): LedgerLine => self::line($batch, $line), $batch->standing()),
+                    isApart: $batch->is_apart,
                 ),
             ];
         }

@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Ledger\BatchState;
-use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Method\Aim;
 use Tempesal\Core\Method\Cover;
 use Tempesal\Core\Method\Method;
@@ -33,6 +33,8 @@ use Tempesal\Core\Produce\PieceShape;
  * @property Method $method
  * @property PieceShape $shape
  * @property string $colour
+ * @property Served|null $served  what is eaten of it; null: as by its method
+ * @property bool $is_apart  whether it knows its kinds of pieces
  * @property float $density_g_per_ml
  * @property float $headspace_mm
  * @property float $weight_ml
@@ -59,6 +61,9 @@ final class Batch extends Model
     use BelongsToHousehold;
 
     protected $guarded = [];
+
+    /** @var array<string, mixed> */
+    protected $attributes = ['is_apart' => true];
 
     /** @var array{int, list<BatchEntry>}|null its standing lines, and of how many entries */
     private ?array $stood = null;
@@ -204,12 +209,19 @@ final class Batch extends Model
         return $this->method->isFerment() && $state->live;
     }
 
-    /**
-     * What a person usually takes of it, in grams: a condiment by its own spoon, anything else by the person's fork.
-     */
-    public function usualPortion(Person $person, Phase $served): float
+    /** What is eaten of it: a jar that was blended is a sauce, whatever it began as. */
+    public function served(BatchState $state): Served
     {
-        return $served === Phase::Sauce ? $this->serving_g : $person->usual_serving_g;
+        return $state->isOnePhase() ? Served::Sauce : $this->served ?? $this->method->served();
+    }
+
+    /**
+     * What a person usually takes of it, in grams: a condiment by its own spoon, a drink by its own glass, anything else
+     * by the person's fork.
+     */
+    public function usualPortion(Person $person, Served $served): float
+    {
+        return $served === Served::Sauce || $served === Served::Brine ? $this->serving_g : $person->usual_serving_g;
     }
 
     protected function casts(): array
@@ -221,6 +233,8 @@ final class Batch extends Model
             'created_at' => 'immutable_datetime',
             'method' => Method::class,
             'shape' => PieceShape::class,
+            'served' => Served::class,
+            'is_apart' => 'boolean',
             'density_g_per_ml' => 'float',
             'headspace_mm' => 'float',
             'has_saucer' => 'boolean',

@@ -11,7 +11,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Ledger\Entry\Serve;
-use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Measure\Band;
 
 /**
@@ -25,7 +25,7 @@ use Tempesal\Core\Measure\Band;
  * @property string|null $dish_key  shares of one dish name the same
  * @property float|null $dish_g  of the jar in the whole dish
  * @property bool $is_live  at the moment at which it was eaten
- * @property Phase $phase
+ * @property Served $phase
  * @property float $grams
  * @property string|null $request_key
  * @property CarbonImmutable|null $undone_at
@@ -81,7 +81,7 @@ final class Serving extends Model
     protected function casts(): array
     {
         return [
-            'phase' => Phase::class,
+            'phase' => Served::class,
             'grams' => 'float',
             'dish_g' => 'float',
             'is_live' => 'boolean',

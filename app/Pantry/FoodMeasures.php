@@ -9,11 +9,12 @@ use App\Models\Ingredient;
 use App\Models\Salt;
 use App\Models\WeighedMeasure;
 use RuntimeException;
-use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Amount\FoodShelf;
 use Tempesal\Core\Amount\MeasuredFood;
-use Tempesal\Core\Measure\VolumeUnit;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
+use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Measure\VolumeUnit;
 use Tempesal\Core\Message\LibraryName;
 use Tempesal\Core\Message\Message;
 use Tempesal\Core\Produce\FoodTrait;
@@ -138,15 +139,15 @@ final class FoodMeasures
     /**
      * What is served of a batch, with the forks and spoons that were weighed for that person or in this kitchen.
      *
-     * @param  Phase|null  $phase  null: what such a batch is eaten as
+     * @param  Served|null  $served  null: what such a batch is eaten as
      */
-    public static function served(Batch $batch, ?Phase $phase = null, ?string $personId = null): MeasuredFood
+    public static function served(Batch $batch, ?Served $served = null, ?string $personId = null): MeasuredFood
     {
-        $phase ??= $batch->method->servedPhase();
+        $served ??= $batch->served ?? $batch->method->served();
         $food = self::ofProduct(
             $batch->name,
             $batch->density_g_per_ml,
-            $phase === Phase::Pieces ? $batch->shape : PieceShape::Pulp,
+            $served->phase() === Phase::Pieces ? $batch->shape : PieceShape::Pulp,
         );
 
         return $food->weighing(

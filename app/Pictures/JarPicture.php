@@ -12,6 +12,7 @@ use Tempesal\Core\Jar\JarFit;
 use Tempesal\Core\Jar\Packing;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Millilitres;
 use Tempesal\Core\Measure\Millimetres;
@@ -45,7 +46,7 @@ final class JarPicture
             $solution->input->vegetable->shape->value,
             $colour,
             $cover,
-            $solution->servedPhase() === Phase::Sauce,
+            $solution->served() === Served::Sauce,
             !$solution->holdsTheFood(),
         );
     }
@@ -59,8 +60,8 @@ final class JarPicture
         }
         $brine = $state->phase(Phase::Brine);
         $shape = $state->isOnePhase() ? PieceShape::Pulp : $batch->shape;
-        $served = $state->isOnePhase() ? Phase::Sauce : $batch->method->servedPhase();
-        $food = $served === Phase::Brine ? 0.0 : $state->phase($served)->saltFreeG();
+        $isSauce = $state->isOnePhase();
+        $food = $state->phase($isSauce ? Phase::Sauce : Phase::Pieces)->saltFreeG();
         $fit = JarFit::of(
             $geometry,
             new Packing(Millimetres::of($batch->headspace_mm), Millilitres::of($batch->weight_ml)),
@@ -76,7 +77,7 @@ final class JarPicture
             $shape->value,
             $batch->colour,
             $batch->cover()->value ?? $batch->method->profile()->storage->cover()->value,
-            $served === Phase::Sauce,
+            $isSauce,
         );
 
         // A bought jar's brine is no part of its ledger, but stands there all the same.

@@ -10,7 +10,7 @@ use App\Pictures\JarPicture;
 use Tempesal\Core\Care\ShelfAlert;
 use Tempesal\Core\Care\ShelfSnapshot;
 use Tempesal\Core\Ledger\BatchState;
-use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Aim;
 use Tempesal\Core\Salt\SaltBasis;
@@ -38,7 +38,7 @@ final class BatchSummary
         $batch = $status->batch;
         $household = $status->household;
         $state = $status->state;
-        $served = BatchStatus::servedPhase($batch, $state);
+        $served = BatchStatus::served($batch, $state);
         $liquid = $state->phase($state->liquid());
         $basis = $batch->method->profile()->salting->basis;
         $share = $batch->strengths[$basis->value] ?? null;
@@ -74,7 +74,7 @@ final class BatchSummary
             'gramsLeft' => $left,
             'servingGrams' => $batch->serving_g,
             'servingsLeft' => $servings,
-            'sodiumPer100g' => $state->phase($served)->sodiumPer100g(),
+            'sodiumPer100g' => $served->in($state)->sodiumPer100g(),
             'liquidGrams' => max(0.0, $liquid->weightG()),
             'liquidPercent' => $liquid->weightG() > self::TRACE_G ? $liquid->brineStrength() * 100.0 : null,
             'window' => self::window($status),
@@ -89,7 +89,7 @@ final class BatchSummary
                         $status,
                         new ShelfSnapshot(
                             $status->day,
-                            $picture === null || $served === Phase::Sauce
+                            $picture === null || $served === Served::Sauce
                                 ? 0.0
                                 : $picture['foodMm'] - $picture['liquidMm'],
                             $status->daysSince($status->forecast?->long),

@@ -59,7 +59,7 @@ final class BatchView
         $estimates = array_combine(array_keys($plates), $ledger->estimates(...array_values($plates))['servings']);
 
         $status = BatchStatus::of($batch, $ledger, $household);
-        $plate = ServingStyle::Drained->plate(BatchStatus::servedPhase($batch, $status->state), Grams::of(1.0));
+        $plate = ServingStyle::Drained->plate(BatchStatus::served($batch, $status->state), Grams::of(1.0));
 
         return [
             ...BatchSummary::of($status),
@@ -135,7 +135,7 @@ final class BatchView
     {
         $batch = $status->batch;
         $state = $status->state;
-        $served = BatchStatus::servedPhase($batch, $state);
+        $served = BatchStatus::served($batch, $state);
         $ways = ServingStyle::of($served, $state->phase(Phase::Brine)->weightG() > self::TRACE_G);
         $plates = self::plates($batch, $ledger, $people, $ways);
         $concentrations = $ledger->estimates(...array_values($plates));
@@ -217,12 +217,12 @@ final class BatchView
      */
     private static function plates(Batch $batch, Ledger $ledger, Collection $people, array $ways): array
     {
-        $phase = BatchStatus::servedPhase($batch, $ledger->state());
+        $served = BatchStatus::served($batch, $ledger->state());
         $plates = [];
         foreach ($people as $person) {
-            $grams = Grams::of($batch->usualPortion($person, $phase));
-            foreach ($ledger->servingsLeft($phase, $grams) > 0 ? $ways : [] as $way) {
-                $plates["{$grams->value} g {$way->value}"] = $way->plate($phase, $grams);
+            $grams = Grams::of($batch->usualPortion($person, $served));
+            foreach ($ledger->servingsLeft($served, $grams) > 0 ? $ways : [] as $way) {
+                $plates["{$grams->value} g {$way->value}"] = $way->plate($served, $grams);
             }
         }
 
@@ -245,13 +245,13 @@ final class BatchView
         array $estimates,
     ): array {
         $state = $ledger->state();
-        $phase = BatchStatus::servedPhase($batch, $state);
+        $served = BatchStatus::served($batch, $state);
         $allergens = array_map(static fn(Allergen $allergen): string => $allergen->value, $state->allergens());
 
         return array_values(
             $people
-                ->map(static function (Person $person) use ($batch, $phase, $allergens, $ways, $estimates): array {
-                    $grams = $batch->usualPortion($person, $phase);
+                ->map(static function (Person $person) use ($batch, $served, $allergens, $ways, $estimates): array {
+                    $grams = $batch->usualPortion($person, $served);
                     $sodium = static function (ServingStyle $way) use ($estimates, $grams): ?array {
                         $estimate = $estimates["{$grams} g {$way->value}"] ?? null;
 
@@ -268,7 +268,7 @@ final class BatchView
                         'ways' => array_map(
                             static fn(ServingStyle $way): array => [
                                 'way' => $way->value,
-                                'label' => $way->label(),
+                                'label' => $way->label($served),
                                 'sodium' => $sodium($way),
                             ],
                             $ways,

@@ -49,8 +49,8 @@ final class BenchView
         Collection $jars,
         array $typed = [],
     ): array {
-        $phase = $solution->servedPhase();
-        $estimates = $solution->finished->estimates(Serve::of($phase, $solution->servingWeight()));
+        $served = $solution->served();
+        $estimates = $solution->finished->estimates(Serve::of($served, $solution->servingWeight()));
         [$serving] = $estimates['servings'];
         $salt = self::salt($solution);
 
@@ -65,12 +65,12 @@ final class BenchView
             'brineMl' => $solution->brine()->value,
             'spareBrineMl' => $solution->spareBrine()->value,
             'strengths' => self::strengths($solution, $salt),
-            'piecesPer100g' => WireNumbers::sodium($estimates["{$phase->value}Per100g"]->band),
+            'piecesPer100g' => WireNumbers::sodium($estimates["{$served->value}Per100g"]->band),
             'brinePer100g' => $solution->state->isOnePhase()
                 ? null
                 : WireNumbers::sodium($estimates['brinePer100g']->band),
             'isAtEquilibrium' => $solution->isAtEquilibrium(),
-            'makesGrams' => $solution->state->phase($phase)->weightG(),
+            'makesGrams' => $served->in($solution->state)->weightG(),
             'serving' => [
                 'grams' => $solution->servingWeight()->value,
                 'sodium' => WireNumbers::sodium($serving->band),
@@ -239,7 +239,7 @@ final class BenchView
                 'brineMl' => $solution->input->method->keepsPouredBrine()
                     ? $solution->brine()->minus($solution->spareBrine())->value * $shares[$i]
                     : 0.0,
-                'foodGrams' => $solution->state->phase($solution->servedPhase())->weightG() * $shares[$i],
+                'foodGrams' => $solution->served()->in($solution->state)->weightG() * $shares[$i],
                 'picture' => JarPicture::ofMaking(
                     $solution,
                     $fit,

@@ -104,11 +104,11 @@ final class DayView
         $sodium = null;
         if ($batch !== null) {
             $ledger = Ledgers::of($batch);
-            $phase = BatchStatus::servedPhase($batch, $ledger->state());
+            $served = BatchStatus::served($batch, $ledger->state());
             $grams = Grams::of($planned->grams);
             $sodium =
-                $ledger->servingsLeft($phase, $grams) > 0
-                    ? $ledger->serving($planned->way->plate($phase, $grams))->band
+                $ledger->servingsLeft($served, $grams) > 0
+                    ? $ledger->serving($planned->way->plate($served, $grams))->band
                     : null;
         }
 

@@ -85,13 +85,13 @@ final class EntryMessage
             $entry instanceof Serve => self::weighed(
                 'serve',
                 $entry->grams->value,
-                phase: $entry->phase->value,
+                phase: $entry->served->value,
                 style: ServingStyle::ofPlate($entry)->value,
             ),
             $entry instanceof Give => self::weighed(
                 $entry->toBatch === null ? 'give_away' : 'give',
                 $entry->grams->value,
-                phase: $entry->phase->value,
+                phase: $entry->served->value,
             ),
             default => Message::of('text.quoted', text: $entry::kind()),
         };

@@ -20,7 +20,7 @@ use Tempesal\Core\Formula\Formula as Read;
 use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Formula\FormulaLine;
 use Tempesal\Core\Intake\LabelRounding;
-use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\KitchenPhrase;
 use Tempesal\Core\Measure\SpoonPhrase;
@@ -144,12 +144,12 @@ final class FormulaView
             'makesGrams' => $answer->makesG(),
             'servings' => $answer->servings(),
             'serving' => [
-                'phase' => $read->serving->phase->value,
+                'phase' => $read->serving->served->value,
                 'grams' => $answer->plate()->grams->value,
                 'sodium' => WireNumbers::sodium($serving->band),
                 'contributions' => WireNumbers::contributions($serving),
             ],
-            'per100gMg' => $answer->state->phase($read->servedPhase())->sodiumPer100g(),
+            'per100gMg' => $read->served()->in($answer->state)->sodiumPer100g(),
             'strength' => [
                 'percent' => $strength === null ? null : $strength * 100.0,
                 'floorPercent' => ($floor->least ?? 0.0) * 100.0,
@@ -225,7 +225,7 @@ final class FormulaView
      */
     private static function members(FormulaAnswer $answer, Collection $people): array
     {
-        $isCondiment = $answer->formula->servedPhase() === Phase::Sauce;
+        $isCondiment = $answer->formula->served() === Served::Sauce;
         $allergens = self::words($answer);
         $foods = array_map(static fn(FormulaLine $line): string => $line->food->id ?? '', $answer->lines);
         $disliked = Ingredient::query()

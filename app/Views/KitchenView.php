@@ -245,7 +245,7 @@ final class KitchenView
             'takesStarter' => $profile->preparation->takesStarter,
             'isDressed' => $method->isDressed(),
             'lists' => ProcessFields::lists($method),
-            'servedPhase' => $profile->eaten->phase->value,
+            'servedPhase' => $profile->eaten->served->value,
             'portionGrams' => $profile->eaten->portion->value,
             'covers' => array_map(static fn(Cover $cover): string => $cover->value, $profile->storage->covers),
             'fridgeDays' => $profile->storage->fridgeDays,

@@ -11,7 +11,7 @@ use App\Models\Batch;
 use App\Models\Household;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Ledger;
-use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Produce\Allergen;
 
@@ -44,7 +44,7 @@ final class LabelView
             'strengthPercent' => $summary['strengthPercent'],
             'strength' => $summary['strength'],
             'servingGrams' => $batch->serving_g,
-            'sodium' => self::serving($ledger, BatchStatus::servedPhase($batch, $state), Grams::of($batch->serving_g)),
+            'sodium' => self::serving($ledger, BatchStatus::served($batch, $state), Grams::of($batch->serving_g)),
             'allergens' => array_map(static fn(Allergen $allergen): string => $allergen->value, $state->allergens()),
             'isLive' => $batch->isLive($state),
             'isMade' => $batch->method->isMade(),
@@ -54,10 +54,10 @@ final class LabelView
     }
 
     /** @return array<string, float|int>|null null when less than a serving is left */
-    private static function serving(Ledger $ledger, Phase $phase, Grams $grams): ?array
+    private static function serving(Ledger $ledger, Served $served, Grams $grams): ?array
     {
-        return $ledger->servingsLeft($phase, $grams) < 1
+        return $ledger->servingsLeft($served, $grams) < 1
             ? null
-            : WireNumbers::sodium($ledger->settled()->serving(Serve::of($phase, $grams))->band);
+            : WireNumbers::sodium($ledger->settled()->serving(Serve::of($served, $grams))->band);
     }
 }

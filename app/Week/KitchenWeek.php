@@ -238,13 +238,13 @@ final readonly class KitchenWeek
     {
         $batch = $status->batch;
         $zone = $status->household->time_zone;
-        $phase = BatchStatus::servedPhase($batch, $status->state);
+        $served = BatchStatus::served($batch, $status->state);
         $states = array_map(static function (string $date) use ($batch, $zone): BatchState {
             $noon = CarbonImmutable::parse("{$date} 12:00", $zone);
 
             return Ledgers::of($batch, $noon->isPast() ? CarbonImmutable::now() : $noon)->state();
         }, $dates);
-        $band = $status->gramsLeft() > 1.0 ? Ledgers::of($batch)->estimates()["{$phase->value}Per100g"]->band : null;
+        $band = $status->gramsLeft() > 1.0 ? Ledgers::of($batch)->estimates()["{$served->value}Per100g"]->band : null;
         $allergens = array_map(static fn(Allergen $one): string => $one->value, $status->state->allergens());
         $names = self::disliked($batch, $people);
 
@@ -253,13 +253,13 @@ final readonly class KitchenWeek
             $batch->name,
             $batch->isLive($status->state),
             $batch->likeness,
-            $phase,
+            $served,
             $status->gramsLeft(),
             $today + ($status->readyIn() ?? self::NEVER),
             $today + ($status->keepsFor() ?? self::NEVER),
             $states,
             array_values(
-                $people->map(static fn(Person $person): float => $batch->usualPortion($person, $phase))->all(),
+                $people->map(static fn(Person $person): float => $batch->usualPortion($person, $served))->all(),
             ),
             array_values(
                 $people

@@ -21,7 +21,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Tempesal\Core\Ferment\Ripening;
 use Tempesal\Core\Formula\Formula as Read;
 use Tempesal\Core\Formula\FormulaAnswer;
-use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Method\Place;
 use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Restock\FreeJar;
@@ -218,7 +218,7 @@ final readonly class StockAhead
                         array_intersect($foods, $person->dislikes) !== [],
                 )
                 ->sum(
-                    static fn(Person $person): float => $read->servedPhase() === Phase::Sauce
+                    static fn(Person $person): float => $read->served() === Served::Sauce
                         ? $read->serving->grams->value
                         : $person->usual_serving_g,
                 ) * $line->times_a_week;

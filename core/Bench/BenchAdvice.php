@@ -10,6 +10,7 @@ use Tempesal\Core\Advice\Severity;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Inverse\InverseQuestions;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Measure\SodiumChloride;
 use Tempesal\Core\Message\Listed;
 use Tempesal\Core\Message\Message;
@@ -49,12 +50,12 @@ final class BenchAdvice
         }
         $least = SaltedContents::of($solution->finished, $solution->input->method);
         $line = $least === null ? null : SaltFloor::of($least)->binding($least);
-        $asked = ['sodiumMg' => $solution->unreachedMg, 'phase' => $solution->servedPhase()->value];
+        $asked = ['sodiumMg' => $solution->unreachedMg, 'phase' => $solution->served()->value];
         $ways = [
             InverseQuestions::read(Fields::of(['question' => 'portion', ...$asked]))->answer($solution->finished)
                 ->message,
         ];
-        if ($solution->servedPhase() === Phase::Pieces) {
+        if ($solution->served() === Served::Pieces) {
             $ways[] = InverseQuestions::read(
                 Fields::of(['question' => 'rinse_time', 'grams' => $solution->servingWeight()->value, ...$asked]),
             )->answer($solution->finished)->message;

@@ -20,6 +20,7 @@ use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\LedgerLine;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Ledger\Strength;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Millilitres;
@@ -193,23 +194,23 @@ final readonly class BenchSolution
     /** Milligrams of sodium in one serving, with its band. */
     public function serving(): Estimate
     {
-        return $this->finished->serving(Serve::of($this->servedPhase(), $this->servingWeight()));
+        return $this->finished->serving(Serve::of($this->served(), $this->servingWeight()));
     }
 
     /** The serving asked for, or all there is when the batch is smaller. */
     public function servingWeight(): Grams
     {
-        return Grams::of(min($this->input->serving->value, $this->state->phase($this->servedPhase())->weightG()));
+        return Grams::of(min($this->input->serving->value, $this->served()->in($this->state)->weightG()));
     }
 
     public function servings(): int
     {
-        return $this->finished->servingsLeft($this->servedPhase(), $this->input->serving);
+        return $this->finished->servingsLeft($this->served(), $this->input->serving);
     }
 
-    public function servedPhase(): Phase
+    public function served(): Served
     {
-        return $this->input->method->servedPhase();
+        return $this->input->method->served();
     }
 
     /** Liquid that stands in the jars once the pieces have given their juice. */
@@ -280,7 +281,7 @@ final readonly class BenchSolution
     public function liquidShort(): float
     {
         $fits = $this->settledFits();
-        if ($fits === [] || $this->servedPhase() === Phase::Sauce || $this->input->method->isDressed()) {
+        if ($fits === [] || $this->served() === Served::Sauce || $this->input->method->isDressed()) {
             return 0.0;
         }
 
@@ -304,7 +305,7 @@ final readonly class BenchSolution
     {
         $room = $this->input->row()?->usable()->value ?? 0.0;
 
-        return $room <= 0.0 || $this->input->method->isDressed() || $this->servedPhase() === Phase::Sauce
+        return $room <= 0.0 || $this->input->method->isDressed() || $this->served() === Served::Sauce
             ? null
             : self::together($this->input, $this->vegetable())->value / $this->input->vegetable->density / $room;
     }
@@ -312,7 +313,7 @@ final readonly class BenchSolution
     /** g/ml of what is eaten: a sauce adds up part by part, seeds and pastes by their own density. */
     private function density(): float
     {
-        if ($this->servedPhase() !== Phase::Sauce) {
+        if ($this->served() !== Served::Sauce) {
             return $this->input->vegetable->density;
         }
         $starter = $this->work->starter;
@@ -335,13 +336,13 @@ final readonly class BenchSolution
     /** What takes room in the jars beside the liquid. */
     private function food(): Grams
     {
-        return Grams::of(max(0.0, $this->state->phase($this->servedPhase())->saltFreeG()));
+        return Grams::of(max(0.0, $this->served()->in($this->state)->saltFreeG()));
     }
 
     /** @return list<JarFit> the jars as they are packed */
     private function packedFits(): array
     {
-        if ($this->input->method->isDressed() || $this->servedPhase() === Phase::Sauce) {
+        if ($this->input->method->isDressed() || $this->served() === Served::Sauce) {
             return $this->settledFits();
         }
         $input = $this->input;
@@ -596,7 +597,7 @@ final readonly class BenchSolution
         $sodium = static function (float $grams) use ($with): float {
             $solution = self::of($with($grams));
 
-            return Serve::of($solution->servedPhase(), $solution->servingWeight())->sodiumMg(
+            return Serve::of($solution->served(), $solution->servingWeight())->sodiumMg(
                 $solution->state,
                 Point::typical(),
             );
@@ -770,7 +771,7 @@ final readonly class BenchSolution
     {
         $density = $input->vegetable->density;
         $starter =
-            $input->starter === null || $input->method->servedPhase() !== Phase::Sauce
+            $input->starter === null || $input->method->served() !== Served::Sauce
                 ? 0.0
                 : $input->starter->grams->value / $input->starter->liquid->density;
         $fits =

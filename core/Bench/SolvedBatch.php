@@ -17,6 +17,7 @@ use Tempesal\Core\Ledger\EntrySchedule;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Ledger\Rinsing;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
@@ -155,7 +156,7 @@ final readonly class SolvedBatch
 
     private function saltedPhase(): Phase
     {
-        return $this->input->method->servedPhase() === Phase::Sauce ? Phase::Sauce : Phase::Brine;
+        return $this->input->method->served() === Served::Sauce ? Phase::Sauce : Phase::Brine;
     }
 
     private function process(): Process

@@ -62,7 +62,7 @@ final readonly class CheckedJar
 
     public function hasPieces(): bool
     {
-        return !$this->isOnePhase && $this->method->servedPhase() === Phase::Pieces;
+        return !$this->isOnePhase && $this->method->served()->phase() === Phase::Pieces;
     }
 
     public function hasTightLid(): bool

@@ -89,6 +89,11 @@ final readonly class Fields
         return is_string($this->value($key));
     }
 
+    public function isNumber(string $key): bool
+    {
+        return is_int($this->value($key)) || is_float($this->value($key));
+    }
+
     /** @throws InvalidField */
     public function child(string $key): self
     {

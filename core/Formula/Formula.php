@@ -9,7 +9,7 @@ use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Document\Pantry;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Ledger;
-use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Seconds;
 use Tempesal\Core\Message\Message;
@@ -221,8 +221,8 @@ final readonly class Formula
         return $most?->food?->id;
     }
 
-    public function servedPhase(): Phase
+    public function served(): Served
     {
-        return $this->serving->phase;
+        return $this->serving->served;
     }
 }

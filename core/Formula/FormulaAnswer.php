@@ -55,10 +55,9 @@ final readonly class FormulaAnswer
         $ledger = $formula->ledger();
         try {
             $state = $ledger->state();
-            $phase = $formula->servedPhase();
-            $there = $state->phase($phase)->weightG();
-            if ($there <= 0.0) {
-                throw new InvalidField('serving.phase', Message::of('errors.nothing_to_serve', phase: $phase->value));
+            $served = $formula->served();
+            if ($served->in($state)->weightG() <= 0.0) {
+                throw new InvalidField('serving.phase', Message::of('errors.nothing_to_serve', phase: $served->value));
             }
         } catch (NotEnough $refusal) {
             throw new InvalidField('steps', $refusal->explanation());
@@ -89,13 +88,13 @@ final readonly class FormulaAnswer
 
     public function servings(): int
     {
-        return $this->ledger->servingsLeft($this->formula->servedPhase(), $this->formula->serving->grams);
+        return $this->ledger->servingsLeft($this->formula->served(), $this->formula->serving->grams);
     }
 
     /** Grams of what is eaten of it. */
     public function makesG(): float
     {
-        return $this->state->phase($this->formula->servedPhase())->weightG();
+        return $this->formula->served()->in($this->state)->weightG();
     }
 
     /** What was salted together; null for a formula of which nothing is left. */

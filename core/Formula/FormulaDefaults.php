@@ -32,7 +32,7 @@ final class FormulaDefaults
 
         return [
             'isLive' => $method->isFerment(),
-            'serving' => ['phase' => $eaten->phase->value, 'grams' => $eaten->portion->value],
+            'serving' => ['phase' => $eaten->served->value, 'grams' => $eaten->portion->value],
             'vessel' => [
                 'nominalMl' => self::VESSEL_ML,
                 'headspaceMm' => $storage->headspace->value,

@@ -8,6 +8,7 @@ use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Rinsing;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Seconds;
 use Tempesal\Core\Message\Message;
@@ -17,6 +18,7 @@ use Tempesal\Core\Message\Message;
  */
 enum ServingStyle: string
 {
+    /** Of dressed food: as it lies in the jar, with its share of the dressing. */
     case Drained = 'drained';
     case Rinsed = 'rinsed';
     case WithJuice = 'with_juice';
@@ -25,10 +27,12 @@ enum ServingStyle: string
 
     private const JUICE_G = 15.0;
 
-    public function label(): Message
+    public function label(Served $served = Served::Pieces): Message
     {
         return match ($this) {
-            self::Drained => Message::of('serving_style.drained'),
+            self::Drained => Message::of(
+                $served === Served::All ? 'serving_style.as_it_lies' : 'serving_style.drained',
+            ),
             self::Rinsed => Message::of('serving_style.rinsed', seconds: self::RINSED_S),
             self::WithJuice => Message::of('serving_style.with_juice', grams: self::JUICE_G),
         };
@@ -44,23 +48,28 @@ enum ServingStyle: string
         };
     }
 
-    /** @return non-empty-list<self> the ways in which a phase can be served; with juice only where there is some */
-    public static function of(Phase $phase, bool $hasBrine = true): array
+    /** @return non-empty-list<self> the ways in which it can be served; with juice only where there is some */
+    public static function of(Served $served, bool $hasBrine = true): array
     {
         return match (true) {
-            $phase !== Phase::Pieces => [self::Drained],
-            $hasBrine => self::cases(),
+            $served === Served::All => [self::Drained, self::Rinsed],
+            $served !== Served::Pieces => [self::Drained],
+            $hasBrine => [self::Drained, self::Rinsed, self::WithJuice],
             default => [self::Drained, self::Rinsed],
         };
     }
 
-    /** A portion of a phase served in this way; only pieces know more than one. */
-    public function plate(Phase $phase, Grams $grams): Serve
+    /** A portion served in this way; only pieces know more than one, dressed ones two. */
+    public function plate(Served $served, Grams $grams): Serve
     {
-        return match ($phase === Phase::Pieces ? $this : self::Drained) {
-            self::Drained => Serve::of($phase, $grams),
-            self::Rinsed => Serve::of($phase, $grams)->rinsed(Rinsing::underTheTap(Seconds::of(self::RINSED_S))),
-            self::WithJuice => new Serve($phase, $grams, ClingingBrine::drained(), Grams::of(self::JUICE_G)),
+        return match (true) {
+            $served->phase() !== Phase::Pieces => Serve::of($served, $grams),
+            $this === self::Rinsed => Serve::of(Served::Pieces, $grams)->rinsed(
+                Rinsing::underTheTap(Seconds::of(self::RINSED_S)),
+            ),
+            $served === Served::All => Serve::of($served, $grams),
+            $this === self::WithJuice => new Serve($served, $grams, ClingingBrine::drained(), Grams::of(self::JUICE_G)),
+            default => Serve::of($served, $grams),
         };
     }
 }

@@ -87,7 +87,7 @@ final class SodiumSavings
         $served = static fn(RemedyKind $kind, ServingStyle $way, BatchState $from): array => [
             $kind,
             $kind->text(),
-            $way->plate(Phase::Pieces, $serving->grams)->sodiumMg($from, Point::typical()),
+            $way->plate($serving->served, $serving->grams)->sodiumMg($from, Point::typical()),
         ];
 
         return [

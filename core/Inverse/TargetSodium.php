@@ -7,7 +7,7 @@ namespace Tempesal\Core\Inverse;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Ledger\Entry\Serve;
-use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Message\Message;
 
@@ -41,7 +41,7 @@ final class TargetSodium
             throw $fields->invalid('grams', Message::of('errors.more_than_zero'));
         }
 
-        return Serve::of($fields->choice('phase', Phase::class, Phase::Pieces), $grams);
+        return Serve::of($fields->choice('phase', Served::class, Served::Pieces), $grams);
     }
 
     /**

@@ -27,31 +27,35 @@ final readonly class BatchState
     /**
      * @param  array<string, Composition>  $phases  by the value of Phase
      * @param  array<string, Composition>  $accounts  by the value of Account
+     * @param  array<string, PieceKind>  $kinds  what the pieces are, by kind; together they weigh what the pieces do
+     * @param  bool  $isApart  whether foods that are cut otherwise are kinds of their own; otherwise all pieces are one
+     *     kind, cut as the heaviest of them
      * @param  bool  $live  whether it holds living cultures
      * @param  array<string, true>  $allergens  by the value of Allergen
      * @param  float  $clock  seconds since the batch was begun
      * @param  float  $bathedFor  seconds at 20 °C since pieces and brine were last mixed anew; INF: at rest
+     * @param  list<float>  $bathBegan  mg of sodium per g of water, over K, at that moment: in the brine, in each kind
      * @param  SoakInProgress|null  $bath  a rest that goes on
-     * @param  Piece|null  $piece  of the heaviest food among the pieces
-     * @param  float  $pieceGrams  of that food
      * @param  float  $ripened  seconds at the reference temperature in which it has ripened
      */
     private function __construct(
         private array $phases = [],
         private array $accounts = [],
+        private array $kinds = [],
+        private bool $isApart = true,
         public bool $live = true,
         private array $allergens = [],
         public float $clock = 0.0,
         public float $bathedFor = 0.0,
+        public array $bathBegan = [],
         public ?SoakInProgress $bath = null,
-        public ?Piece $piece = null,
-        private float $pieceGrams = 0.0,
         public float $ripened = 0.0,
     ) {}
 
-    public static function empty(): self
+    /** @param  bool  $isApart  false: all pieces count as one kind, as jars were kept before they knew their kinds */
+    public static function empty(bool $isApart = true): self
     {
-        return new self();
+        return new self(isApart: $isApart);
     }
 
     public function phase(Phase $phase): Composition
@@ -68,6 +72,34 @@ final readonly class BatchState
     public function present(): Composition
     {
         return $this->phase(Phase::Pieces)->plus($this->phase(Phase::Brine))->plus($this->phase(Phase::Sauce));
+    }
+
+    /** @return array<string, PieceKind> what the pieces are, by kind */
+    public function kinds(): array
+    {
+        return $this->kinds;
+    }
+
+    /** The kind of which there is most. */
+    public function leadingKind(): ?PieceKind
+    {
+        $leading = null;
+        foreach ($this->kinds as $kind) {
+            $leading = $leading === null || $kind->addedG > $leading->addedG ? $kind : $leading;
+        }
+
+        return $leading;
+    }
+
+    /** What the pieces' water counts for beside the brine's, in grams: the sum of K W. */
+    public function piecesTakeUpG(Point $point): float
+    {
+        $sum = 0.0;
+        foreach ($this->kinds as $kind) {
+            $sum += $kind->partition($point) * $kind->masses->waterG;
+        }
+
+        return $this->kinds === [] ? $this->phase(Phase::Pieces)->waterG : $sum;
     }
 
     /** Whether the batch is one phase: a mash, sauce or paste. */
@@ -94,7 +126,7 @@ final readonly class BatchState
         return $this->shifted([$into->value => $masses], [$from->value => $masses], 0.0);
     }
 
-    /** A weight of a food that comes in, with its allergens; among the pieces the heaviest says how salt moves. */
+    /** A weight of a food that comes in, with its allergens; among the pieces each way it is cut is a kind. */
     public function receiveFood(
         Ingredient $food,
         float $grams,
@@ -102,25 +134,47 @@ final readonly class BatchState
         Point $point,
         Account $from = Account::Outside,
     ): self {
-        $next = $this->receive($food->masses($grams, $point), $into, $from);
-        $allergens = $next->allergens;
+        $masses = $food->masses($grams, $point);
+        $allergens = $this->allergens;
         foreach ($food->allergens as $allergen) {
             $allergens[$allergen->value] = true;
         }
-        $leads = $into === Phase::Pieces && $grams > $next->pieceGrams;
+        $next = $into === Phase::Pieces ? $this->receivePieces($food, $grams, $masses) : $this;
 
-        return new self(
-            $next->phases,
-            $next->accounts,
-            $next->live,
-            $allergens,
-            $next->clock,
-            $next->bathedFor,
-            $next->bath,
-            $leads ? $food->piece() : $next->piece,
-            $leads ? $grams : $next->pieceGrams,
-            $next->ripened,
-        );
+        return $next
+            ->shifted([$into->value => $masses], [$from->value => $masses], 0.0, kinds: $next->kinds)
+            ->with(allergens: $allergens);
+    }
+
+    private function receivePieces(Ingredient $food, float $grams, Composition $masses): self
+    {
+        $kinds = $this->kinds;
+        if (!$this->isApart) {
+            $there = $kinds[''] ?? null;
+            $leads = $there === null || $grams > $there->addedG;
+            $kinds[''] = new PieceKind(
+                $leads ? $food->piece() : $there->piece,
+                $there === null ? $masses : $there->masses->plus($masses),
+                $leads ? $grams : $there->addedG,
+            );
+
+            return $this->with(kinds: $kinds);
+        }
+        foreach ($food->cuts() as $cut) {
+            $key = $cut->piece->key();
+            $there = $kinds[$key] ?? null;
+            $added = $grams * $cut->share;
+            $leads = $there === null || $added > $there->addedG;
+            $kinds[$key] = new PieceKind(
+                $cut->piece,
+                $there === null ? $masses->times($cut->share) : $there->masses->plus($masses->times($cut->share)),
+                $leads ? $added : $there->addedG,
+                $leads ? $cut->label : $there->label,
+                $key,
+            );
+        }
+
+        return $this->with(kinds: $kinds);
     }
 
     /** Mass that a reading says is there beyond the prediction, or short of it when negative. */
@@ -176,28 +230,51 @@ final readonly class BatchState
             : Composition::none();
     }
 
-    /** Sodium moves inwards, in mg; outwards when negative. It does not disturb the bath. */
-    public function takeUp(float $sodiumMg, float $bathedFor): self
+    /**
+     * Sodium moves between brine and pieces without disturbing the bath.
+     *
+     * @param  array<string, float>  $inwardsMg  into each kind, negative outwards
+     * @param  list<float>  $bathBegan  as the property
+     */
+    public function takeUp(array $inwardsMg, float $bathedFor, array $bathBegan): self
     {
-        $moved = new Composition(sodiumMg: $sodiumMg);
+        $moved = new Composition(sodiumMg: array_sum($inwardsMg));
 
         return $this->shifted(
             [Phase::Brine->value => $moved->times(-1.0), Phase::Pieces->value => $moved],
             [],
             $bathedFor,
+            $this->kindsWith($inwardsMg),
+        )->with(bathBegan: $bathBegan);
+    }
+
+    /**
+     * Sodium leaves the pieces for good, from each kind its own part.
+     *
+     * @param  array<string, float>  $outwardsMg  of each kind
+     */
+    public function wash(array $outwardsMg, Account $to): self
+    {
+        $lost = new Composition(sodiumMg: array_sum($outwardsMg));
+
+        return $this->shifted(
+            [Phase::Pieces->value => $lost->times(-1.0)],
+            [$to->value => $lost],
+            null,
+            $this->kindsWith(array_map(static fn(float $milligrams): float => -$milligrams, $outwardsMg)),
         );
     }
 
     /** Pieces and brine were mixed anew: what happens between them starts from evenly spread sodium. */
     public function stirred(): self
     {
-        return $this->bathedFor === 0.0 ? $this : $this->timed($this->clock, 0.0, $this->bath);
+        return $this->bathedFor === 0.0 ? $this : $this->with(bathedFor: 0.0, bathBegan: []);
     }
 
     /** A rest begins now and goes on. */
     public function bathing(TemperatureHistory $temperature, ?Piece $piece): self
     {
-        return $this->timed($this->clock, $this->bathedFor, new SoakInProgress($this->clock, $temperature, $piece));
+        return $this->with(bath: new SoakInProgress($this->clock, $temperature, $piece));
     }
 
     /**
@@ -207,29 +284,18 @@ final readonly class BatchState
      */
     public function later(float $seconds, float $ripening = 0.0): self
     {
-        return new self(
-            $this->phases,
-            $this->accounts,
-            $this->live,
-            $this->allergens,
-            $this->clock + $seconds,
-            $this->bathedFor,
-            $this->bath,
-            $this->piece,
-            $this->pieceGrams,
-            $this->ripened + $ripening,
-        );
+        return $this->with(clock: $this->clock + $seconds, ripened: $this->ripened + $ripening);
     }
 
     public function heated(): self
     {
-        return $this->alive(false);
+        return $this->with(live: false);
     }
 
     /** Living cultures came in. */
     public function inoculated(): self
     {
-        return $this->alive(true);
+        return $this->with(live: true);
     }
 
     /**
@@ -266,9 +332,14 @@ final readonly class BatchState
     /**
      * @param  array<string, Composition>  $intoPhases  what is added to each, by the value of Phase
      * @param  array<string, Composition>  $onAccounts  what is booked on each, by the value of Account
+     * @param  array<string, PieceKind>|null  $kinds  null: each kind has its part of what is added to the pieces
      */
-    private function shifted(array $intoPhases, array $onAccounts = [], ?float $bathedFor = null): self
-    {
+    private function shifted(
+        array $intoPhases,
+        array $onAccounts = [],
+        ?float $bathedFor = null,
+        ?array $kinds = null,
+    ): self {
         $phases = $this->phases;
         foreach ($intoPhases as $phase => $masses) {
             $phases[$phase] = isset($phases[$phase]) ? $phases[$phase]->plus($masses) : $masses;
@@ -277,17 +348,19 @@ final readonly class BatchState
         foreach ($onAccounts as $account => $masses) {
             $accounts[$account] = isset($accounts[$account]) ? $accounts[$account]->plus($masses) : $masses;
         }
+        $shared = $intoPhases[Phase::Pieces->value] ?? null;
 
         return new self(
             $phases,
             $accounts,
+            $kinds ?? ($shared === null ? $this->kinds : $this->kindsSharing($shared)),
+            $this->isApart,
             $this->live,
             $this->allergens,
             $this->clock,
             $bathedFor ?? $this->bathedFor,
+            $bathedFor === 0.0 ? [] : $this->bathBegan,
             $this->bath,
-            $this->piece,
-            $this->pieceGrams,
             $this->ripened,
         );
     }
@@ -297,49 +370,81 @@ final readonly class BatchState
         $phases = $this->phases;
         unset($phases[$phase->value]);
 
-        return new self(
-            $phases,
-            $this->accounts,
-            $this->live,
-            $this->allergens,
-            $this->clock,
-            $this->bathedFor,
-            $this->bath,
-            $this->piece,
-            $this->pieceGrams,
-            $this->ripened,
+        return $this->with(phases: $phases, kinds: $phase === Phase::Pieces ? [] : $this->kinds);
+    }
+
+    /**
+     * What joins or leaves the pieces as a whole, in the proportions of what each kind holds of it: water by water,
+     * sodium by sodium, other matter by other matter.
+     *
+     * @return array<string, PieceKind>
+     */
+    private function kindsSharing(Composition $masses): array
+    {
+        $all = $this->phase(Phase::Pieces);
+        if (count($this->kinds) <= 1) {
+            return array_map(static fn(PieceKind $kind): PieceKind => $kind->plus($masses), $this->kinds);
+        }
+        $byWater = static fn(PieceKind $kind): float => $all->waterG > 0.0 ? $kind->masses->waterG / $all->waterG : 0.0;
+        $share = static fn(float $part, float $of, float $otherwise): float => $of > 0.0 ? $part / $of : $otherwise;
+
+        return array_map(
+            static fn(PieceKind $kind): PieceKind => $kind->plus(
+                new Composition(
+                    $masses->waterG * $byWater($kind),
+                    $masses->sodiumMg * $share($kind->masses->sodiumMg, $all->sodiumMg, $byWater($kind)),
+                    $masses->otherG * $share($kind->masses->otherG, $all->otherG, $byWater($kind)),
+                ),
+            ),
+            $this->kinds,
         );
     }
 
-    private function timed(float $clock, float $bathedFor, ?SoakInProgress $bath): self
+    /**
+     * @param  array<string, float>  $sodiumMg  that is added to each
+     * @return array<string, PieceKind>
+     */
+    private function kindsWith(array $sodiumMg): array
     {
-        return new self(
-            $this->phases,
-            $this->accounts,
-            $this->live,
-            $this->allergens,
-            $clock,
-            $bathedFor,
-            $bath,
-            $this->piece,
-            $this->pieceGrams,
-            $this->ripened,
-        );
+        $kinds = $this->kinds;
+        foreach ($sodiumMg as $key => $milligrams) {
+            $kinds[$key] = $kinds[$key]->plus(new Composition(sodiumMg: $milligrams));
+        }
+
+        return $kinds;
     }
 
-    private function alive(bool $live): self
-    {
+    /**
+     * The same but for what is given.
+     *
+     * @param  array<string, Composition>|null  $phases
+     * @param  array<string, PieceKind>|null  $kinds
+     * @param  array<string, true>|null  $allergens
+     * @param  list<float>|null  $bathBegan
+     */
+    private function with(
+        ?array $phases = null,
+        ?array $kinds = null,
+        ?bool $live = null,
+        ?array $allergens = null,
+        ?float $clock = null,
+        ?float $bathedFor = null,
+        ?array $bathBegan = null,
+        ?SoakInProgress $bath = null,
+        ?float $ripened = null,
+    ): self {
         return new self(
-            $this->phases,
+            $phases ?? $this->phases,
             $this->accounts,
-            $live,
-            $this->allergens,
-            $this->clock,
-            $this->bathedFor,
-            $this->bath,
-            $this->piece,
-            $this->pieceGrams,
-            $this->ripened,
+            $kinds ?? $this->kinds,
+            $this->isApart,
+            $live ?? $this->live,
+            $allergens ?? $this->allergens,
+            $clock ?? $this->clock,
+            $bathedFor ?? $this->bathedFor,
+            $bathBegan ?? $this->bathBegan,
+            $bath ?? $this->bath,
+            $ripened ?? $this->ripened,
         );
     }
 }

@@ -6,14 +6,17 @@ namespace Tempesal\Core\Ledger;
 
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Measure\Composition;
+use Tempesal\Core\Uptake\BathKind;
 use Tempesal\Core\Uptake\Piece;
+use Tempesal\Core\Uptake\SharedBath;
 use Tempesal\Core\Uptake\UptakeSeries;
 
 /**
  * Sodium moving between pieces and the brine around them.
  *
- * Each new bath starts from evenly spread sodium. Within one, time adds up: a rest of ten hours and two of five end at
- * the same, because what is left of the way is carried on from the time already bathed.
+ * Each new bath starts from sodium that is evenly spread in each kind of pieces. Within one, time adds up: a rest of ten
+ * hours and two of five end at the same, because what is left of the way is carried on from the time already bathed. When
+ * something is taken out meanwhile, what is left shrinks with it; the rest of the disturbance begins evenly.
  */
 final class Diffusion
 {
@@ -33,10 +36,14 @@ final class Diffusion
             : $pieces->sodiumMg;
     }
 
-    /** The state at rest: sodium evened out. */
-    public static function settle(BatchState $state, ?Piece $piece = null): BatchState
+    /**
+     * The state at rest: sodium evened out.
+     *
+     * @param  Piece|null  $piece  null: the pieces that are in the jar
+     */
+    public static function settle(BatchState $state, ?Piece $piece, Point $point): BatchState
     {
-        return self::towards($state, 1.0, ($piece ?? $state->piece)->partition ?? 1.0, INF);
+        return self::exchange($state, self::inBath($state, $piece, $point), INF);
     }
 
     /**
@@ -47,32 +54,181 @@ final class Diffusion
      */
     public static function during(BatchState $state, ?Piece $piece, float $secondsAt20, Point $point): BatchState
     {
-        $piece ??= $state->piece;
-        $pieceWater = $state->phase(Phase::Pieces)->waterG;
-        if ($piece === null || $pieceWater <= 0.0 || $secondsAt20 <= 0.0) {
-            return $state;
-        }
-        $alpha = $state->phase(Phase::Brine)->waterG / ($piece->partition * $pieceWater);
-        $bathed = $state->bathedFor + $secondsAt20;
-        $leftBefore = $state->bathedFor === 0.0 ? 1.0 : self::left($piece, $state->bathedFor, $alpha, $point);
-        $share = $leftBefore < self::THERE ? 1.0 : 1.0 - self::left($piece, $bathed, $alpha, $point) / $leftBefore;
+        $kinds = self::inBath($state, $piece, $point);
 
-        return self::towards($state, $share, $piece->partition, $bathed);
+        return $kinds === [] || $secondsAt20 <= 0.0 ? $state : self::exchange($state, $kinds, $secondsAt20);
+    }
+
+    /**
+     * The kinds that salt can move in and out of.
+     *
+     * @return array<string, BathKind>
+     */
+    private static function inBath(BatchState $state, ?Piece $piece, Point $point): array
+    {
+        $kinds = [];
+        foreach ($state->kinds() as $key => $kind) {
+            if ($kind->masses->waterG > 0.0) {
+                $cut = $piece ?? $kind->piece;
+                $kinds[$key] = new BathKind(
+                    $cut->form,
+                    $cut->crossingSeconds($point, $piece === null ? $kind->label : null),
+                    $cut->partitionAt($point) * $kind->masses->waterG,
+                );
+            }
+        }
+
+        return $kinds;
+    }
+
+    /** @param  array<string, BathKind>  $kinds */
+    private static function exchange(BatchState $state, array $kinds, float $secondsAt20): BatchState
+    {
+        $brine = $state->phase(Phase::Brine);
+        $takeUp = $brine->waterG;
+        $sodium = $brine->sodiumMg;
+        $now = [$brine->waterG > 0.0 ? $brine->sodiumMg / $brine->waterG : 0.0];
+        foreach ($kinds as $key => $kind) {
+            $there = $state->kinds()[$key]->masses->sodiumMg;
+            $takeUp += $kind->takesUpG;
+            $sodium += $there;
+            $now[] = $there / $kind->takesUpG;
+        }
+        $bathed = $state->bathedFor + $secondsAt20;
+        $began = $state->bathedFor === 0.0 || $state->bathBegan === [] ? $now : $state->bathBegan;
+        // Salt that lies dry moves only in the end.
+        if ($takeUp <= 0.0 || ($brine->waterG <= 0.0 && !is_infinite($secondsAt20))) {
+            return $state->takeUp([], $bathed, $began);
+        }
+        $even = $sodium / $takeUp;
+        $left =
+            count($kinds) === 1 && $brine->waterG > 0.0
+                ? self::leftOfOne(reset($kinds), $brine->waterG, $state->bathedFor, $secondsAt20, $now, $even)
+                : self::leftOfSeveral($kinds, $brine->waterG, $state->bathedFor, $secondsAt20, $now, $began, $even);
+        $inwards = [];
+        foreach (array_keys($kinds) as $i => $key) {
+            $inwards[$key] = $kinds[$key]->takesUpG * ($even + $left[$i + 1] - $now[$i + 1]);
+        }
+
+        return $state->takeUp($inwards, $bathed, $began);
+    }
+
+    /**
+     * By what the brine and the one kind will still differ from rest.
+     *
+     * @param  list<float>  $now  concentrations over K: the brine's, the kind's
+     * @return list<float>
+     */
+    private static function leftOfOne(
+        BathKind $kind,
+        float $waterG,
+        float $bathedFor,
+        float $secondsAt20,
+        array $now,
+        float $even,
+    ): array {
+        $before = self::left($kind, $waterG, $bathedFor);
+        $left = $before < self::THERE ? 0.0 : self::left($kind, $waterG, $bathedFor + $secondsAt20) / $before;
+
+        return array_map(static fn(float $concentration): float => $left * ($concentration - $even), $now);
     }
 
     /** What is left, 0 to 1, of the way to rest after a time in a fresh bath. */
-    private static function left(Piece $piece, float $secondsAt20, float $alpha, Point $point): float
+    private static function left(BathKind $kind, float $waterG, float $secondsAt20): float
     {
-        return is_infinite($secondsAt20)
-            ? 0.0
-            : 1.0 - UptakeSeries::share($piece->form, $piece->fourier($secondsAt20, $point), $alpha);
+        return match (true) {
+            is_infinite($secondsAt20) => 0.0,
+            $secondsAt20 <= 0.0 => 1.0,
+            default => 1.0 -
+                UptakeSeries::share($kind->form, $secondsAt20 / $kind->crossingS, $waterG / $kind->takesUpG),
+        };
     }
 
-    private static function towards(BatchState $state, float $share, float $partition, float $bathedFor): BatchState
-    {
-        $pieces = $state->phase(Phase::Pieces);
-        $inwards = $share * (self::atEquilibrium($pieces, $state->phase(Phase::Brine), $partition) - $pieces->sodiumMg);
+    /**
+     * By what the brine and each kind will still differ from rest: what the way from the beginning of the bath says,
+     * as far as the jar is still on that way, and the rest as a bath of its own.
+     *
+     * @param  array<string, BathKind>  $kinds
+     * @param  list<float>  $now  concentrations over K: the brine's, then each kind's
+     * @param  list<float>  $began  the same when the bath began
+     * @return list<float>
+     */
+    private static function leftOfSeveral(
+        array $kinds,
+        float $waterG,
+        float $bathedFor,
+        float $secondsAt20,
+        array $now,
+        array $began,
+        float $even,
+    ): array {
+        $size = count($now);
+        if (is_infinite($secondsAt20)) {
+            return array_fill(0, $size, 0.0);
+        }
+        $kinds = array_values($kinds);
+        $weights = [$waterG, ...array_map(static fn(BathKind $kind): float => $kind->takesUpG, $kinds)];
+        $evenThen = self::product($weights, $began) / array_sum($weights);
+        $atFirst = array_map(static fn(float $one): float => $one - $evenThen, $began);
+        $apart = array_map(static fn(float $one): float => $one - $even, $now);
+        $before = self::after($bathedFor, $waterG, $kinds, $atFirst);
+        $wayLeft = self::product($weights, $before, $before);
+        $scale = self::product($weights, $apart, $apart);
+        $onTheWay =
+            $wayLeft > self::THERE ** 2 * $scale && $wayLeft > 0.0
+                ? self::product($weights, $apart, $before) / $wayLeft
+                : 0.0;
+        $left =
+            $onTheWay === 0.0
+                ? array_fill(0, $size, 0.0)
+                : array_map(
+                    static fn(float $one): float => $onTheWay * $one,
+                    self::after($bathedFor + $secondsAt20, $waterG, $kinds, $atFirst),
+                );
+        $rest = [];
+        foreach ($apart as $i => $one) {
+            $rest[] = $one - $onTheWay * $before[$i];
+        }
+        if (self::product($weights, $rest, $rest) <= self::THERE ** 2 * $scale) {
+            return $left;
+        }
 
-        return $state->takeUp($inwards, $bathedFor);
+        return array_map(
+            static fn(float $one, float $other): float => $one + $other,
+            $left,
+            self::after($secondsAt20, $waterG, $kinds, $rest),
+        );
+    }
+
+    /**
+     * @param  list<BathKind>  $kinds
+     * @param  list<float>  $apart  from rest at first
+     * @return list<float> from rest after a time
+     */
+    private static function after(float $secondsAt20, float $waterG, array $kinds, array $apart): array
+    {
+        return is_infinite($secondsAt20)
+            ? array_fill(0, count($apart), 0.0)
+            : array_map(
+                static fn(array $row): float => self::product($row, $apart),
+                SharedBath::response($secondsAt20, $waterG, $kinds),
+            );
+    }
+
+    /**
+     * The sum of the products.
+     *
+     * @param  list<float>  $one
+     * @param  list<float>  $other
+     * @param  list<float>|null  $third
+     */
+    private static function product(array $one, array $other, ?array $third = null): float
+    {
+        $sum = 0.0;
+        foreach ($one as $i => $value) {
+            $sum += $value * $other[$i] * ($third === null ? 1.0 : $third[$i]);
+        }
+
+        return $sum;
     }
 }

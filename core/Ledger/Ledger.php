@@ -33,9 +33,13 @@ final class Ledger
      * @param  list<Entry|LedgerLine>  $lines
      * @param  float|null  $horizon  seconds since the batch was begun at which it is looked at; null: after the last
      *     line
+     * @param  bool  $isApart  false for a jar that was begun before jars knew their kinds of pieces
      */
-    public function __construct(array $lines, private readonly ?float $horizon = null)
-    {
+    public function __construct(
+        array $lines,
+        private readonly ?float $horizon = null,
+        private readonly bool $isApart = true,
+    ) {
         $this->lines = array_map(
             static fn(Entry|LedgerLine $line): LedgerLine => $line instanceof LedgerLine
                 ? $line
@@ -44,9 +48,15 @@ final class Ledger
         );
     }
 
+    /** The batch before its first line. */
+    public function beginning(): BatchState
+    {
+        return BatchState::empty($this->isApart);
+    }
+
     public function with(Entry|LedgerLine ...$lines): self
     {
-        return new self([...$this->lines, ...array_values($lines)], $this->horizon);
+        return new self([...$this->lines, ...array_values($lines)], $this->horizon, $this->isApart);
     }
 
     /** The batch with entries written at the moment at which it is looked at. */
@@ -71,6 +81,7 @@ final class Ledger
                 ),
             ),
             $seconds,
+            $this->isApart,
         );
         if (count($then->lines) === count($this->lines)) {
             // The same lines come to the same.
@@ -105,7 +116,7 @@ final class Ledger
             return $this->resolved;
         }
         $point = Point::typical();
-        $state = BatchState::empty();
+        $state = $this->beginning();
         $resolved = $trail = [];
         foreach ($this->lines as $number => $line) {
             try {
@@ -141,7 +152,7 @@ final class Ledger
     public function state(?Point $point = null): BatchState
     {
         $lines = $this->resolved();
-        $state = BatchState::empty();
+        $state = BatchState::empty($this->isApart);
         if ($point === null) {
             // It was worked out on the way. A point that is given is asked anew: it keeps what it was asked for.
             $state = $this->trail[count($this->trail) - 1] ?? $state;
@@ -170,8 +181,8 @@ final class Ledger
     public function course(array $moments): array
     {
         $lines = $this->resolved();
-        $per100g = static function (Point $point) use ($lines, $moments): array {
-            $state = BatchState::empty();
+        $per100g = function (Point $point) use ($lines, $moments): array {
+            $state = BatchState::empty($this->isApart);
             $next = 0;
             $values = [];
             foreach ($moments as $i => $moment) {
@@ -215,7 +226,8 @@ final class Ledger
      *
      * Milligrams of sodium, in 100 g of a phase or in each serving.
      *
-     * @return array{piecesPer100g: Estimate, brinePer100g: Estimate, saucePer100g: Estimate, servings: list<Estimate>}
+     * @return array{piecesPer100g: Estimate, brinePer100g: Estimate, saucePer100g: Estimate, allPer100g: Estimate,
+     *     servings: list<Estimate>}
      *
      * @throws NotEnough when the batch holds less than a serving
      */
@@ -232,6 +244,7 @@ final class Ledger
                 'piecesPer100g' => $state->phase(Phase::Pieces)->sodiumPer100g(),
                 'brinePer100g' => $state->phase(Phase::Brine)->sodiumPer100g(),
                 'saucePer100g' => $state->phase(Phase::Sauce)->sodiumPer100g(),
+                'allPer100g' => $state->present()->sodiumPer100g(),
                 ...array_map(
                     static fn(Serve $serving): float => $serving->sodiumMg($state, $point),
                     array_values($servings),
@@ -243,6 +256,7 @@ final class Ledger
             'piecesPer100g' => $estimates['piecesPer100g'],
             'brinePer100g' => $estimates['brinePer100g'],
             'saucePer100g' => $estimates['saucePer100g'],
+            'allPer100g' => $estimates['allPer100g'],
             'servings' => array_values(array_filter($estimates, is_int(...), ARRAY_FILTER_USE_KEY)),
         ];
     }
@@ -257,10 +271,10 @@ final class Ledger
         return $this->estimates($serving)['servings'][0];
     }
 
-    /** Servings of a size that the phase still holds. */
-    public function servingsLeft(Phase $phase, Grams $serving): int
+    /** Servings of a size that the batch still holds. */
+    public function servingsLeft(Served $served, Grams $serving): int
     {
-        $weight = $this->state()->phase($phase)->weightG();
+        $weight = $served->in($this->state())->weightG();
 
         return $serving->isZero() ? 0 : (int) floor($weight / $serving->value + 1e-9);
     }

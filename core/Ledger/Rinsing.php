@@ -28,16 +28,31 @@ final readonly class Rinsing
         return new self($duration, Celsius::of(self::TAP_CELSIUS));
     }
 
-    /** The share of the pieces' sodium that is washed out, 0 to 1; none where nothing is known of the pieces. */
-    public function share(?Piece $piece, Point $point): float
+    /**
+     * The sodium that is washed out of all the pieces of a jar, in mg, each kind by itself.
+     *
+     * @param  Piece|null  $piece  null: the pieces that are in the jar
+     * @return array<string, float> by kind
+     */
+    public function washedMg(BatchState $state, ?Piece $piece, Point $point): array
     {
-        return $piece === null
-            ? 0.0
-            : UptakeSeries::share(
-                $piece->form,
-                $piece->fourier($this->duration->value * Diffusivity::factor($this->temperature), $point),
-                INF,
-            );
+        $secondsAt20 = $this->duration->value * Diffusivity::factor($this->temperature);
+        $washed = [];
+        foreach ($state->kinds() as $key => $kind) {
+            $cut = $piece ?? $kind->piece;
+            $crossing = $cut->crossingSeconds($point, $piece === null ? $kind->label : null);
+            $washed[$key] = $kind->masses->sodiumMg * UptakeSeries::share($cut->form, $secondsAt20 / $crossing, INF);
+        }
+
+        return $washed;
+    }
+
+    /** The share of the pieces' sodium that is washed out, 0 to 1. */
+    public function share(BatchState $state, Point $point): float
+    {
+        $there = $state->phase(Phase::Pieces)->sodiumMg;
+
+        return $there > 0.0 ? array_sum($this->washedMg($state, null, $point)) / $there : 0.0;
     }
 
     /** @throws InvalidField */

@@ -37,7 +37,7 @@ final readonly class SaltFlow
     public static function of(Ledger $ledger): self
     {
         $point = Point::typical();
-        $state = BatchState::empty();
+        $state = $ledger->beginning();
         $from = $to = [];
         $isDrained = false;
         foreach ($ledger->resolved() as $line) {

@@ -70,7 +70,7 @@ final readonly class StarterTransfer
 
         return [
             new Starter($this->liquid(), $grams, $into, $this->lender),
-            (new Give($state->liquid(), $grams, $toBatch))->bookedAt($state),
+            (new Give(Served::of($state->liquid()), $grams, $toBatch))->bookedAt($state),
         ];
     }
 }

@@ -28,12 +28,10 @@ final readonly class Strength
     public static function of(BatchState $state): self
     {
         $present = $state->present();
-        $partition = $state->piece->partition ?? 1.0;
-        $pieceWater = $state->phase(Phase::Pieces)->waterG;
 
         return new self(
             SodiumChloride::gramsFor($present->sodiumMg),
-            $present->waterG + ($partition - 1.0) * $pieceWater,
+            $present->waterG + $state->piecesTakeUpG(Point::typical()) - $state->phase(Phase::Pieces)->waterG,
             $present->saltFreeG(),
         );
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Method;
 
-use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Measure\Grams;
 
 /**
@@ -18,21 +18,27 @@ final readonly class EdiblePart
     private const SAUCE_G = 15.0;
 
     /** @param  Window|null  $window  for batches that were made without a formula; null where nothing ripens */
-    private function __construct(public Phase $phase, public Grams $portion, public ?Window $window) {}
+    private function __construct(public Served $served, public Grams $portion, public ?Window $window) {}
 
     public static function pieces(?Window $window): self
     {
-        return new self(Phase::Pieces, Grams::of(self::PIECES_G), $window);
+        return new self(Served::Pieces, Grams::of(self::PIECES_G), $window);
+    }
+
+    /** Pieces with their dressing, as they lie in the jar. */
+    public static function dressed(?Window $window): self
+    {
+        return new self(Served::All, Grams::of(self::PIECES_G), $window);
     }
 
     /** Not eaten: it goes into other jars. */
     public static function brine(): self
     {
-        return new self(Phase::Brine, Grams::of(self::SAUCE_G), null);
+        return new self(Served::Brine, Grams::of(self::SAUCE_G), null);
     }
 
     public static function sauce(?Window $window): self
     {
-        return new self(Phase::Sauce, Grams::of(self::SAUCE_G), $window);
+        return new self(Served::Sauce, Grams::of(self::SAUCE_G), $window);
     }
 }

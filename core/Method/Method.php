@@ -6,7 +6,7 @@ namespace Tempesal\Core\Method;
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
-use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Message\Message;
 
 /**
@@ -118,8 +118,8 @@ enum Method: string
     }
 
     /** What is served from such a batch. */
-    public function servedPhase(): Phase
+    public function served(): Served
     {
-        return $this->profile()->eaten->phase;
+        return $this->profile()->eaten->served;
     }
 }

@@ -111,7 +111,7 @@ final class MethodProfile
                 ->mindingFoods()
                 ->leastAtTheEnd(SaltFloor::FERMENTING),
             new Preparation(Seconds::ofHours(1.0), Seconds::of(Preparation::RINSED_S), Band::of(0.1, 0.15, 0.25)),
-            EdiblePart::pieces(self::window(2.0, 5.0, 30.0)),
+            EdiblePart::dressed(self::window(2.0, 5.0, 30.0)),
             Storage::vegetables(self::PACKED_HEADSPACE_MM),
         );
     }
@@ -123,7 +123,7 @@ final class MethodProfile
                 ->mindingFoods()
                 ->leastAtTheEnd(SaltFloor::FERMENTING),
             new Preparation(Seconds::ofHours(18.0), Seconds::of(Preparation::RINSED_S), Band::of(0.1, 0.15, 0.25)),
-            EdiblePart::pieces(self::window(2.0, 5.0, 30.0)),
+            EdiblePart::dressed(self::window(2.0, 5.0, 30.0)),
             Storage::vegetables(self::PACKED_HEADSPACE_MM),
         );
     }
@@ -135,7 +135,7 @@ final class MethodProfile
                 ->mindingFoods()
                 ->leastAtTheEnd(SaltFloor::FERMENTING),
             new Preparation(Seconds::ofHours(1.0), draw: Band::of(0.1, 0.2, 0.3)),
-            EdiblePart::pieces(self::window(1.0, 3.0, 14.0)),
+            EdiblePart::dressed(self::window(1.0, 3.0, 14.0)),
             Storage::vegetables(self::BRINED_HEADSPACE_MM),
         );
     }

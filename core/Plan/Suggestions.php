@@ -107,7 +107,7 @@ final class Suggestions
     {
         $has = $week->milligrams($serving);
         $share = $wanted > 0.0 && $has > 0.0 ? 1.0 - $wanted / $has : self::USUAL_SHARE;
-        $grams = PortionSize::of($week->jars[$serving->jar]->phase)->smaller($serving->grams, $share);
+        $grams = PortionSize::of($week->jars[$serving->jar]->served->phase())->smaller($serving->grams, $share);
         if ($grams === null) {
             return [];
         }

@@ -7,7 +7,7 @@ namespace Tempesal\Core\Plan;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Ledger\BatchState;
-use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Message\Message;
 
@@ -35,7 +35,7 @@ final class WeekJar
         public readonly string $name,
         public readonly bool $isLive,
         public readonly string $group,
-        public readonly Phase $phase,
+        public readonly Served $served,
         public readonly float $stock,
         public readonly int $readyOn,
         public readonly int $useBy,
@@ -51,14 +51,14 @@ final class WeekJar
     public function milligrams(int $day, float $grams, ServingStyle $way): float
     {
         return $this->known["{$day} {$grams} {$way->value}"] ??= $way
-            ->plate($this->phase, Grams::of($grams))
+            ->plate($this->served, Grams::of($grams))
             ->sodiumMg($this->states[$day], Point::typical());
     }
 
     /** @return non-empty-list<ServingStyle> */
     public function ways(): array
     {
-        return ServingStyle::of($this->phase);
+        return ServingStyle::of($this->served);
     }
 
     /** Why an eater should not be served from it on a day; null when nothing speaks against it. */

@@ -50,7 +50,7 @@ final readonly class DrySalting implements Process
         return [
             new Salt($this->salt, Phase::Brine),
             ...$this->starter === null ? [] : [$this->starter->into(Phase::Brine)],
-            ...IngredientAmount::allInto(Phase::Pieces, $this->vegetables),
+            ...IngredientAmount::allApart($this->vegetables),
             new Draw($this->draw),
             $this->ferment,
         ];

@@ -26,6 +26,17 @@ final readonly class IngredientAmount
     }
 
     /**
+     * Each into the phase in which it lies in a jar: solids among the pieces, liquids in the brine.
+     *
+     * @param  list<self>  $amounts
+     * @return list<Add>
+     */
+    public static function allApart(array $amounts): array
+    {
+        return array_map(static fn(self $amount): Add => $amount->into(Add::placeOf($amount->ingredient)), $amounts);
+    }
+
+    /**
      * @param  list<self>  $amounts
      * @return list<Add>
      */

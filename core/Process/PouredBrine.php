@@ -79,7 +79,7 @@ final readonly class PouredBrine implements Process
                 ? [new Discard(Phase::Brine, $brine->times($this->spare / (1.0 + $this->spare)))]
                 : [],
             ...$this->starter === null ? [] : [$this->starter->into(Phase::Brine)],
-            ...IngredientAmount::allInto(Phase::Pieces, $this->vegetables),
+            ...IngredientAmount::allApart($this->vegetables),
             new Draw($this->draw),
             $this->ferment,
         ];

@@ -68,7 +68,7 @@ final readonly class QuickSaltPickle implements Process
         return [
             new Add(Ingredient::water(), Band::exact($this->water->value), Phase::Brine),
             new Salt($this->salt, Phase::Brine),
-            ...IngredientAmount::allInto(Phase::Pieces, $this->vegetables),
+            ...IngredientAmount::allApart($this->vegetables),
             new Draw($this->draw),
             $this->soak,
             ...array_filter([$this->freshen, $this->freshSoak]),

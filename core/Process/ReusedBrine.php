@@ -51,7 +51,7 @@ final readonly class ReusedBrine implements Process
     {
         return [
             $this->brine->into(Phase::Brine),
-            ...IngredientAmount::allInto(Phase::Pieces, $this->vegetables),
+            ...IngredientAmount::allApart($this->vegetables),
             ...$this->salt === null ? [] : [$this->salt],
             new Draw($this->draw),
             $this->ferment,

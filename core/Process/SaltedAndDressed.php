@@ -87,14 +87,14 @@ final readonly class SaltedAndDressed implements Process
                 ? []
                 : [new Add(Ingredient::water(), Band::exact($this->water->value), Phase::Brine)],
             new Salt($this->salt, Phase::Brine),
-            ...IngredientAmount::allInto(Phase::Brine, $this->alongside),
-            ...IngredientAmount::allInto(Phase::Pieces, $this->vegetables),
+            ...IngredientAmount::allApart($this->alongside),
+            ...IngredientAmount::allApart($this->vegetables),
             new Draw($this->draw),
             $this->salting,
             new Drain(ClingingBrine::drained()),
             ...$this->rinse === null ? [] : [new Rinse($this->rinse, ClingingBrine::drained())],
             ...$this->squeeze === null ? [] : [$this->squeeze],
-            ...IngredientAmount::allInto(Phase::Brine, $this->paste),
+            ...IngredientAmount::allApart($this->paste),
             $this->ferment,
         ];
     }

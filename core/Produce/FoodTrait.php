@@ -17,6 +17,8 @@ enum FoodTrait: string
     case Oil = 'oil';
     /** A plant above pH 4.6 by nature, in which botulinum toxin can form where air, salt and acid are missing. */
     case LowAcidPlant = 'low_acid_plant';
+    /** Sugar and its like: a solid that is part of the brine as soon as there is one. */
+    case Dissolves = 'dissolves';
     /** Sugar on which a live sauce goes on making gas, in the fridge too. */
     case Sweet = 'sweet';
 
@@ -25,6 +27,8 @@ enum FoodTrait: string
     private const LIQUIDS =
         '/\b(water|brine|juice|vinegar|whey|kefir|kombucha|kvass|milk|wine|beer|sauce|tamari|syrup|honey|' .
         'broth|stock)s?\b/i';
+
+    private const DISSOLVES = '/\b(sugar|jaggery|panela|molasses|treacle|dextrose|erythritol|xylitol)\b/i';
 
     private const SWEET =
         '/\b(honey|sugar|syrup|molasses|treacle|jaggery|apples?|pears?|plums?|peach(es)?|cherry|cherries|' .
@@ -63,6 +67,7 @@ enum FoodTrait: string
             ...preg_match(self::LOW_ACID, $name) === 1 && preg_match(self::NOT_LOW_ACID, $name) !== 1
                 ? [self::LowAcidPlant]
                 : [],
+            ...!$isLiquid && preg_match(self::DISSOLVES, $name) === 1 ? [self::Dissolves] : [],
             ...preg_match(self::SWEET, $name) === 1 &&
             preg_match('/\b(vinegar|green mango|green papaya)\b/i', $name) !== 1
                 ? [self::Sweet]

@@ -42,6 +42,7 @@ final readonly class Ingredient
      * @param  float|null  $ph  of a liquid, where it is known
      * @param  list<FoodTrait>  $traits
      * @param  Piece|null  $piece  measured by the cook; null: as such cuts usually are
+     * @param  list<CutShare>  $cutShares  where parts of it are cut otherwise; none: all of it is cut alike
      */
     public function __construct(
         public string $id,
@@ -58,6 +59,7 @@ final readonly class Ingredient
         public ?float $ph = null,
         public array $traits = [],
         private ?Piece $piece = null,
+        public array $cutShares = [],
     ) {
         $this->sodium = new Uncertain(
             "produce:{$id}:sodium",
@@ -113,28 +115,57 @@ final readonly class Ingredient
     public function piece(): Piece
     {
         return $this->piece ??
-            new Piece($this->shape->form(), $this->shape->reach(), $this->cutTissue()->diffusivity());
+            Piece::byEye(
+                $this->shape->form(),
+                $this->shape->reach(),
+                $this->shape->tissue($this->tissue)->diffusivity(),
+            );
+    }
+
+    /**
+     * The kinds of pieces that it comes in; together all of it.
+     *
+     * @return non-empty-list<Cut>
+     */
+    public function cuts(): array
+    {
+        $shares =
+            $this->cutShares === [] && $this->piece === null
+                ? $this->shape->usualParts($this->tissue)
+                : $this->cutShares;
+        if ($shares === []) {
+            return [new Cut($this->piece(), 1.0, $this->label())];
+        }
+
+        return array_map(function (CutShare $part): Cut {
+            $piece = Piece::byEye(
+                $part->shape->form(),
+                $part->shape->reach(),
+                $part->shape->tissue($this->tissue)->diffusivity(),
+            );
+
+            return new Cut(
+                $part->reachMm === null ? $piece : $piece->reaching($part->reachMm),
+                $part->share,
+                Message::of('cut.of_food', food: $this->label(), cut: $part->shape->label()),
+            );
+        }, $shares);
+    }
+
+    /**
+     * The same food with parts of it cut otherwise.
+     *
+     * @param  list<CutShare>  $shares
+     */
+    public function inParts(array $shares): self
+    {
+        return $this->shaped($this->shape, $shares);
     }
 
     /** The same food in another cut. */
     public function cut(PieceShape $shape): self
     {
-        return new self(
-            $this->id,
-            $this->name,
-            $this->waterPer100g,
-            $this->sodiumPer100g,
-            $this->density,
-            $shape,
-            $this->hollow,
-            $this->live,
-            $this->brineFloor,
-            $this->tissue,
-            $this->allergens,
-            $this->ph,
-            $this->traits,
-            $this->piece,
-        );
+        return $this->shaped($shape, []);
     }
 
     /** @throws InvalidField */
@@ -157,6 +188,7 @@ final readonly class Ingredient
                 ? $fields->choices('traits', FoodTrait::class)
                 : FoodTrait::ofName($fields->text('name')),
             $fields->has('piece') ? Piece::read($fields->child('piece')) : null,
+            CutShare::readAll($fields, 'cuts'),
         );
         if ($ingredient->masses(100.0, Point::typical())->weightG() > 100.0 + 1e-6) {
             throw $fields->invalid('sodiumPer100g', Message::of('errors.food_too_heavy'));
@@ -183,14 +215,31 @@ final readonly class Ingredient
             'traits' => array_map(static fn(FoodTrait $trait): string => $trait->value, $this->traits),
             ...$this->ph === null ? [] : ['ph' => $this->ph],
             ...$this->piece === null ? [] : ['piece' => $this->piece->toArray()],
+            ...$this->cutShares === []
+                ? []
+                : ['cuts' => array_map(static fn(CutShare $part): array => $part->toArray(), $this->cutShares)],
         ];
     }
 
-    /** Whole cucumbers keep the skin that slows salt down. */
-    private function cutTissue(): Tissue
+    /** @param  list<CutShare>  $shares */
+    private function shaped(PieceShape $shape, array $shares): self
     {
-        return $this->tissue === Tissue::CutCucumber && $this->shape === PieceShape::Whole
-            ? Tissue::SkinnedCucumber
-            : $this->tissue;
+        return new self(
+            $this->id,
+            $this->name,
+            $this->waterPer100g,
+            $this->sodiumPer100g,
+            $this->density,
+            $shape,
+            $this->hollow,
+            $this->live,
+            $this->brineFloor,
+            $this->tissue,
+            $this->allergens,
+            $this->ph,
+            $this->traits,
+            $this->piece,
+            $shares,
+        );
     }
 }

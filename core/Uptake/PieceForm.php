@@ -15,4 +15,14 @@ enum PieceForm: string
     case Cylinder = 'cylinder';
     /** Radius is the length that counts. */
     case Sphere = 'sphere';
+
+    /** Along how many directions salt comes in. */
+    public function dimension(): int
+    {
+        return match ($this) {
+            self::Sheet => 1,
+            self::Cylinder => 2,
+            self::Sphere => 3,
+        };
+    }
 }

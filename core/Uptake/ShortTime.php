@@ -6,8 +6,7 @@ namespace Tempesal\Core\Uptake;
 
 /**
  * Uptake soon after the start, where the series would need very many roots: the Laplace transform of the limited bath,
- * inverted numerically along Talbot's contour (Abate and Valkó, International Journal for Numerical Methods in
- * Engineering 60, 2004, fixed Talbot).
+ * inverted along TalbotContour.
  *
  * With beta = 1 / alpha the transform is (1 + beta) g / (s (1 + beta g)), where g(s) is the mean over the surface
  * concentration of the piece. For the large s of short times, u = 1 / sqrt(s), it is
@@ -54,8 +53,8 @@ final class ShortTime
         return min(1.0, max(0.0, (1.0 + $beta) * $sum));
     }
 
-    /** @return array{float, float} g at u, real and imaginary */
-    private static function meanOverSurface(PieceForm $form, float $re, float $im): array
+    /** @return array{float, float} g at u, real and imaginary, where u is small */
+    public static function meanOverSurface(PieceForm $form, float $re, float $im): array
     {
         if ($form === PieceForm::Sheet) {
             return [$re, $im];
@@ -74,29 +73,12 @@ final class ShortTime
     /** @return list<array{float, float, float, float}> */
     private static function nodes(): array
     {
-        if (self::$nodes !== null) {
-            return self::$nodes;
-        }
-        $base = 0.4 * self::NODES;
-        $nodes = [[(0.2 * exp($base)) / $base, 0.0, 1.0 / sqrt($base), 0.0]];
-        for ($k = 1; $k < self::NODES; $k++) {
-            $theta = ($k * M_PI) / self::NODES;
-            $cot = 1.0 / tan($theta);
-            $sigma = $theta + ($theta * $cot - 1.0) * $cot;
-            [$zRe, $zIm] = [$base * $theta * $cot, $base * $theta];
-            // 0.4 exp(z) (1 + i sigma) / z
-            $size = (0.4 * exp($zRe)) / ($zRe * $zRe + $zIm * $zIm);
-            [$turnRe, $turnIm] = [cos($zIm) - $sigma * sin($zIm), sin($zIm) + $sigma * cos($zIm)];
+        return self::$nodes ??= array_map(static function (array $node): array {
+            [$weightRe, $weightIm, $zRe, $zIm] = $node;
             $radius = sqrt(hypot($zRe, $zIm));
             $angle = -atan2($zIm, $zRe) / 2.0;
-            $nodes[] = [
-                $size * ($turnRe * $zRe + $turnIm * $zIm),
-                $size * ($turnIm * $zRe - $turnRe * $zIm),
-                cos($angle) / $radius,
-                sin($angle) / $radius,
-            ];
-        }
 
-        return self::$nodes = $nodes;
+            return [$weightRe, $weightIm, cos($angle) / $radius, sin($angle) / $radius];
+        }, TalbotContour::nodes(self::NODES));
     }
 }

@@ -17,6 +17,8 @@ enum Tissue: string
     case BruisedLeaf = 'bruised_leaf';
     /** Leaf pieces with their cuticle. */
     case WholeLeaf = 'whole_leaf';
+    /** Leaves with thick ribs, cut across: napa, pak choi. */
+    case RibbedLeaf = 'ribbed_leaf';
     case CutCucumber = 'cut_cucumber';
     case SkinnedCucumber = 'skinned_cucumber';
     case Root = 'root';
@@ -29,7 +31,7 @@ enum Tissue: string
     public function diffusivity(): Band
     {
         $typical = match ($this) {
-            self::BruisedLeaf, self::Root, self::Onion, self::Floret => 5.0,
+            self::BruisedLeaf, self::RibbedLeaf, self::Root, self::Onion, self::Floret => 5.0,
             self::WholeLeaf, self::SkinnedCucumber, self::GarlicClove => 2.0,
             self::CutCucumber => 6.0,
             self::SplitChilli => 3.0,

@@ -65,7 +65,7 @@ final class UptakeSeries
      */
     public static function sum(PieceForm $form, float $fourier, float $beta): float
     {
-        $dimension = self::dimension($form);
+        $dimension = $form->dimension();
         $square = $dimension ** 2 * ($beta ** 2 + $beta);
         $factor = 2.0 * $dimension * (1.0 + $beta);
 
@@ -166,14 +166,5 @@ final class UptakeSeries
                 ($q * $q + 3.0 * $beta) * $sin - 3.0 * $beta * $q * $cos,
                 (2.0 + 3.0 * $beta) * $q * $sin + $q * $q * $cos,
             ];
-    }
-
-    private static function dimension(PieceForm $form): int
-    {
-        return match ($form) {
-            PieceForm::Sheet => 1,
-            PieceForm::Cylinder => 2,
-            PieceForm::Sphere => 3,
-        };
     }
 }

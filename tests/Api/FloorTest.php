@@ -135,7 +135,7 @@ it('says the same of the salt wherever it is asked', function (string $method): 
                 'method' => $method,
                 'isLive' => $method !== 'quick_salt_pickle',
                 'steps' => floorSteps($method, $case, $food, $grams),
-                'serving' => ['phase' => Method::from($method)->servedPhase()->value, 'grams' => 20],
+                'serving' => ['phase' => Method::from($method)->served()->value, 'grams' => 20],
                 'vessel' => ['nominalMl' => 1500, 'headspaceMm' => 20],
                 'window' => ['youngDays' => 1, 'readyDays' => 2, 'longDays' => 5, 'celsius' => 20],
             ];
@@ -273,7 +273,7 @@ it('judges mixed jars by the strictest food that counts, everywhere the same', f
             'method' => $method,
             'isLive' => true,
             'steps' => $steps,
-            'serving' => ['phase' => Method::from($method)->servedPhase()->value, 'grams' => 20],
+            'serving' => ['phase' => Method::from($method)->served()->value, 'grams' => 20],
             'vessel' => ['nominalMl' => 1500, 'headspaceMm' => 20],
             'window' => ['youngDays' => 1, 'readyDays' => 2, 'longDays' => 5, 'celsius' => 20],
         ];

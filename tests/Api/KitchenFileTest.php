@@ -135,7 +135,7 @@ it('takes over nothing of what does not hold together', function (Closure $spoil
     'no document' => [fn(): string => 'kitchen', 'not a kitchen file'],
     'a cut one' => [fn(array $all): string => substr((string) json_encode($all), 0, 4000), 'not a kitchen file'],
     'another document' => [fn(array $all): array => [...$all, 'tempesal' => 'formula'], 'not a kitchen file'],
-    'a later version' => [fn(array $all): array => [...$all, 'version' => 99], 'Versions 1 to 3'],
+    'a later version' => [fn(array $all): array => [...$all, 'version' => 99], 'Versions 1 to 4'],
     'the same row twice' => [
         function (array $all): array {
             $all['rows']['people'][] = $all['rows']['people'][0];

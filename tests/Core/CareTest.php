@@ -2,12 +2,10 @@
 
 declare(strict_types=1);
 
-use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Care\RipenessForecast;
-use Tempesal\Core\Method\Method;
-use Tempesal\Core\Method\Window;
 use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Ledger\Account;
+use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Discard;
 use Tempesal\Core\Ledger\Entry\Drain;
@@ -16,14 +14,17 @@ use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Starter;
-use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\LedgerLine;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\RunningStrength;
 use Tempesal\Core\Ledger\SaltFlow;
+use Tempesal\Core\Ledger\Served;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Method\Method;
+use Tempesal\Core\Method\Window;
 use Tempesal\Core\Produce\PieceShape;
 use Tempesal\Core\Salt\SaltBasis;
 use Tempesal\Core\Uptake\TemperatureHistory;
@@ -101,8 +102,8 @@ it('tells where the salt came from and where it went, with nothing lost', functi
     $ledger = Kitchen::jarOfCarrots()->with(
         new Starter($whey, Grams::of(40)),
         Soak::untilEven(),
-        Serve::of(Phase::Pieces, Grams::of(80)),
-        ServingStyle::Rinsed->plate(Phase::Pieces, Grams::of(50)),
+        Serve::of(Served::Pieces, Grams::of(80)),
+        ServingStyle::Rinsed->plate(Served::Pieces, Grams::of(50)),
         new Freshen(Grams::of(300), ClingingBrine::drained()),
         new Discard(Phase::Brine, Grams::of(20)),
         new Add(Kitchen::food('fish-sauce', 60, 7851), Band::exact(15), Phase::Brine),
@@ -147,15 +148,15 @@ it('reckons the strength after each of several pinches', function (): void {
 
 it('serves pieces in three ways, from the least sodium to the most', function (): void {
     $jar = Kitchen::jarOfCarrots()->with(Soak::untilEven());
-    $sodium = fn(ServingStyle $way): float => $jar->serving($way->plate(Phase::Pieces, Grams::of(40)))->band->typical;
+    $sodium = fn(ServingStyle $way): float => $jar->serving($way->plate(Served::Pieces, Grams::of(40)))->band->typical;
     expect($sodium(ServingStyle::Rinsed))
         ->toBeLessThan($sodium(ServingStyle::Drained))
         ->and($sodium(ServingStyle::WithJuice))
         ->toBeGreaterThan($sodium(ServingStyle::Drained))
         ->and($sodium(ServingStyle::Drained))
-        ->toEqualWithDelta($jar->serving(Serve::of(Phase::Pieces, Grams::of(40)))->band->typical, 1e-9)
-        ->and(ServingStyle::of(Phase::Sauce))
+        ->toEqualWithDelta($jar->serving(Serve::of(Served::Pieces, Grams::of(40)))->band->typical, 1e-9)
+        ->and(ServingStyle::of(Served::Sauce))
         ->toBe([ServingStyle::Drained])
-        ->and(ServingStyle::Rinsed->plate(Phase::Brine, Grams::of(30))->rinse)
+        ->and(ServingStyle::Rinsed->plate(Served::Brine, Grams::of(30))->rinse)
         ->toBeNull();
 });

@@ -4,23 +4,24 @@ declare(strict_types=1);
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
-use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Intake\BackgroundDiet;
 use Tempesal\Core\Intake\IntakeDay;
+use Tempesal\Core\Intake\IntakePeriod;
 use Tempesal\Core\Intake\LabelSodium;
 use Tempesal\Core\Intake\Meal;
-use Tempesal\Core\Intake\IntakePeriod;
 use Tempesal\Core\Intake\PortionSize;
 use Tempesal\Core\Intake\RemedyKind;
-use Tempesal\Core\Intake\BackgroundDiet;
+use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Intake\SodiumSaving;
 use Tempesal\Core\Intake\SodiumSavings;
-use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Salt\SaltDose;
 use Tests\Support\Kitchen;
@@ -156,7 +157,7 @@ function savingsByKind(array $savings): array
 
 it('saves what the ledger says, the gentlest first', function (): void {
     $state = restingJar();
-    $plate = Serve::of(Phase::Pieces, Grams::of(40.0));
+    $plate = Serve::of(Served::Pieces, Grams::of(40.0));
     $now = $plate->sodiumMg($state, Tempesal\Core\Estimate\Point::typical());
     $savings = SodiumSavings::of($state, $plate, null, [
         [
@@ -196,7 +197,7 @@ it('saves what the ledger says, the gentlest first', function (): void {
 
 it('fits a portion under a wanted number, and says what is not enough by itself', function (float $share): void {
     $state = restingJar();
-    $plate = ServingStyle::WithJuice->plate(Phase::Pieces, Grams::of(60.0));
+    $plate = ServingStyle::WithJuice->plate(Served::Pieces, Grams::of(60.0));
     $now = $plate->sodiumMg($state, Tempesal\Core\Estimate\Point::typical());
     $savings = SodiumSavings::of($state, $plate, $now * $share);
     $enough = array_map(fn(SodiumSaving $one): bool => $one->isEnough, $savings);
@@ -210,9 +211,9 @@ it('fits a portion under a wanted number, and says what is not enough by itself'
 
 it('knows of a sauce only less of it, and of a crumb nothing', function (): void {
     $state = restingJar();
-    $shot = Serve::of(Phase::Brine, Grams::of(30.0));
+    $shot = Serve::of(Served::Brine, Grams::of(30.0));
     expect(array_keys(savingsByKind(SodiumSavings::of($state, $shot, null))))->toBe(['smaller']);
-    expect(SodiumSavings::of($state, Serve::of(Phase::Brine, Grams::of(0.05)), null))->toBe([]);
+    expect(SodiumSavings::of($state, Serve::of(Served::Brine, Grams::of(0.05)), null))->toBe([]);
 });
 
 it('shares a day out over its meals and keeps every sum', function (): void {
@@ -263,13 +264,13 @@ it('weighs portions out in steps and never serves less than a mouthful', functio
 });
 
 it('finds the most that fits, and a step more no longer does', function (
-    Phase $phase,
+    Served $served,
     ServingStyle $way,
     float $step,
     float $least,
 ): void {
     $state = restingJar();
-    $plate = $way->plate($phase, Grams::of(1.0));
+    $plate = $way->plate($served, Grams::of(1.0));
     $holds = fn(float $grams): float => $plate
         ->weighing(Grams::of($grams))
         ->sodiumMg($state, Tempesal\Core\Estimate\Point::typical());
@@ -288,14 +289,14 @@ it('finds the most that fits, and a step more no longer does', function (
     }
     expect(PortionSize::most($state, $plate, 1e9, 37.0))->toBe(floor(37.0 / $step) * $step);
 })->with([
-    [Phase::Pieces, ServingStyle::Drained, 5.0, 10.0],
-    [Phase::Pieces, ServingStyle::Rinsed, 5.0, 10.0],
-    [Phase::Brine, ServingStyle::Drained, 1.0, 3.0],
+    [Served::Pieces, ServingStyle::Drained, 5.0, 10.0],
+    [Served::Pieces, ServingStyle::Rinsed, 5.0, 10.0],
+    [Served::Brine, ServingStyle::Drained, 1.0, 3.0],
 ]);
 
 it('knows a way from its plate, and ranks the remedies from gentle to stern', function (): void {
     foreach (ServingStyle::cases() as $way) {
-        expect(ServingStyle::ofPlate($way->plate(Phase::Pieces, Grams::of(30.0))))->toBe($way);
+        expect(ServingStyle::ofPlate($way->plate(Served::Pieces, Grams::of(30.0))))->toBe($way);
     }
     $ranks = array_map(fn(RemedyKind $one): int => $one->rank(), RemedyKind::cases());
     expect($ranks)

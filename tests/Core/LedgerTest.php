@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
-use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Ledger\Account;
+use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Blend;
@@ -28,12 +28,13 @@ use Tempesal\Core\Ledger\Entry\Squeeze;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\Entry\TopUp;
 use Tempesal\Core\Ledger\EntryKinds;
-use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Reading;
 use Tempesal\Core\Ledger\Rinsing;
+use Tempesal\Core\Ledger\Served;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Millimetres;
@@ -46,10 +47,10 @@ use Tests\Support\Kitchen;
 
 it('keeps account of every milligram', function (): void {
     $ledger = Kitchen::kraut()->with(
-        Serve::of(Phase::Pieces, Grams::of(80)),
-        new Give(Phase::Brine, Grams::of(45), 'another'),
+        Serve::of(Served::Pieces, Grams::of(80)),
+        new Give(Served::Brine, Grams::of(45), 'another'),
         new Discard(Phase::Brine, Grams::of(20)),
-        Serve::of(Phase::Brine, Grams::of(15)),
+        Serve::of(Served::Brine, Grams::of(15)),
     );
     $state = $ledger->state();
     expect(abs($state->sodiumAstray()))
@@ -64,7 +65,7 @@ it('keeps account of every milligram', function (): void {
 
 it('gives a starter away at the strength it has and leaves the rest as it was', function (): void {
     $before = Kitchen::kraut();
-    $after = $before->with(new Give(Phase::Brine, Grams::of(100), 'another'));
+    $after = $before->with(new Give(Served::Brine, Grams::of(100), 'another'));
     expect($after->state()->phase(Phase::Brine)->sodiumPer100g())
         ->toEqualWithDelta($before->state()->phase(Phase::Brine)->sodiumPer100g(), 1e-9)
         ->and($after->state()->phase(Phase::Pieces)->sodiumMg)
@@ -90,28 +91,28 @@ it('serves pieces with the film that clings to them', function (): void {
     $expected =
         ((40 / 1.07) * $state->phase(Phase::Pieces)->sodiumPer100g()) / 100 +
         (((40 * 0.07) / 1.07) * $state->phase(Phase::Brine)->sodiumPer100g()) / 100;
-    $serving = $kraut->serving(Serve::of(Phase::Pieces, Grams::of(40)));
+    $serving = $kraut->serving(Serve::of(Served::Pieces, Grams::of(40)));
     expect($serving->band->typical)
         ->toEqualWithDelta($expected, 1e-9)
-        ->and($kraut->with(Serve::of(Phase::Pieces, Grams::of(40)))->state()->account(Account::Eaten)->sodiumMg)
+        ->and($kraut->with(Serve::of(Served::Pieces, Grams::of(40)))->state()->account(Account::Eaten)->sodiumMg)
         ->toEqualWithDelta($expected, 1e-9);
 });
 
 it('refuses to take more than there is', function (): void {
     $kraut = Kitchen::kraut();
-    expect(fn() => $kraut->serving(Serve::of(Phase::Pieces, Grams::of(5000))))
+    expect(fn() => $kraut->serving(Serve::of(Served::Pieces, Grams::of(5000))))
         ->toThrow(fn(NotEnough $no) => expect(said($no->explanation()))->toStartWith('Only 8'))
-        ->and(fn() => $kraut->with(new Give(Phase::Brine, Grams::of(900), 'x'))->state())
+        ->and(fn() => $kraut->with(new Give(Served::Brine, Grams::of(900), 'x'))->state())
         ->toThrow(fn(NotEnough $no) => expect(said($no->explanation()))->toContain('of brine are left'))
-        ->and(fn() => $kraut->serving(Serve::of(Phase::Sauce, Grams::of(1))))
+        ->and(fn() => $kraut->serving(Serve::of(Served::Sauce, Grams::of(1))))
         ->toThrow(NotEnough::class);
 });
 
 it('keeps the band of a nearly empty jar about the food, not about what is left', function (): void {
     $full = Kitchen::kraut();
-    $low = $full->with(Serve::of(Phase::Pieces, Grams::of(780)));
-    $one = $full->serving(Serve::of(Phase::Pieces, Grams::of(40)))->band;
-    $last = $low->serving(Serve::of(Phase::Pieces, Grams::of(40)))->band;
+    $low = $full->with(Serve::of(Served::Pieces, Grams::of(780)));
+    $one = $full->serving(Serve::of(Served::Pieces, Grams::of(40)))->band;
+    $last = $low->serving(Serve::of(Served::Pieces, Grams::of(40)))->band;
     expect($last->low / $last->typical)
         ->toEqualWithDelta($one->low / $one->typical, 0.02)
         ->and($last->high / $last->typical)
@@ -119,8 +120,8 @@ it('keeps the band of a nearly empty jar about the food, not about what is left'
 });
 
 it('narrows the band when the salt is weighed', function (): void {
-    $spooned = Kitchen::kraut(spooned: true)->serving(Serve::of(Phase::Pieces, Grams::of(40)));
-    $weighed = Kitchen::kraut()->serving(Serve::of(Phase::Pieces, Grams::of(40)));
+    $spooned = Kitchen::kraut(spooned: true)->serving(Serve::of(Served::Pieces, Grams::of(40)));
+    $weighed = Kitchen::kraut()->serving(Serve::of(Served::Pieces, Grams::of(40)));
     expect($spooned->band->high - $spooned->band->low)
         ->toBeGreaterThan(3 * ($weighed->band->high - $weighed->band->low))
         ->and($spooned->contributions[0]->input->key)
@@ -138,7 +139,7 @@ it('comes back from its documented form', function (Entry $entry): void {
     fn() => new Salt(Kitchen::spooned(2.0), Phase::Brine),
     fn() => new Starter(Kitchen::food('whey', 93.1, 54), Grams::of(30), Phase::Brine, 'batch-1'),
     fn() => new Draw(Band::of(0.1, 0.2, 0.3)),
-    fn() => Soak::untilEven(new Piece(PieceForm::Sphere, Millimetres::of(4), Band::of(1, 2, 3), 0.9)),
+    fn() => Soak::untilEven(Piece::measured(PieceForm::Sphere, Millimetres::of(4), Band::of(1, 2, 3), 0.9)),
     fn() => Soak::lasting(Seconds::ofHours(20)),
     fn() => Soak::fromNowOn(TemperatureHistory::ofSpans([[3600.0, Celsius::of(18)], [7200.0, Celsius::of(24)]])),
     fn() => new Drain(ClingingBrine::drained(), Grams::of(120)),
@@ -155,17 +156,17 @@ it('comes back from its documented form', function (Entry $entry): void {
     fn() => new Heat(),
     fn() => new Measured(Reading::BrineStrength, Band::of(0.021, 0.022, 0.023), true),
     fn() => new Serve(
-        Phase::Pieces,
+        Served::Pieces,
         Grams::of(40),
         ClingingBrine::drained(),
         rinse: Rinsing::underTheTap(Seconds::of(30)),
     ),
-    fn() => new Serve(Phase::Pieces, Grams::of(40), ClingingBrine::drained(), Grams::of(10)),
-    fn() => Serve::of(Phase::Pieces, Grams::of(40))->bookedAt(Kitchen::kraut()->state()),
-    fn() => (new Give(Phase::Brine, Grams::of(45), 'batch-2'))->bookedAt(Kitchen::kraut()->state()),
+    fn() => new Serve(Served::Pieces, Grams::of(40), ClingingBrine::drained(), Grams::of(10)),
+    fn() => Serve::of(Served::Pieces, Grams::of(40))->bookedAt(Kitchen::kraut()->state()),
+    fn() => (new Give(Served::Brine, Grams::of(45), 'batch-2'))->bookedAt(Kitchen::kraut()->state()),
     fn() => new Discard(Phase::Brine, Grams::of(30)),
-    fn() => Serve::of(Phase::Pieces, Grams::of(40)),
-    fn() => new Give(Phase::Brine, Grams::of(45), 'batch-2'),
+    fn() => Serve::of(Served::Pieces, Grams::of(40)),
+    fn() => new Give(Served::Brine, Grams::of(45), 'batch-2'),
 ]);
 
 it('names the field that cannot be', function (array $entry, string $path, string $reason): void {

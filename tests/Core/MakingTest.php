@@ -3,16 +3,13 @@
 declare(strict_types=1);
 
 use Tempesal\Core\Bench\BenchAdvice;
-use Tempesal\Core\Bench\IncompleteBench;
+use Tempesal\Core\Bench\BenchInput;
 use Tempesal\Core\Bench\BenchSolution;
 use Tempesal\Core\Bench\BlendSource;
+use Tempesal\Core\Bench\IncompleteBench;
 use Tempesal\Core\Bench\Pretreatment;
 use Tempesal\Core\Bench\SaltChoice;
 use Tempesal\Core\Bench\SaltTarget;
-use Tempesal\Core\Bench\BenchInput;
-use Tempesal\Core\Measure\Band;
-use Tempesal\Core\Process\IngredientAmount;
-use Tempesal\Core\Method\Method;
 use Tempesal\Core\Formula\SaltUnit;
 use Tempesal\Core\Jar\Jar;
 use Tempesal\Core\Jar\Packing;
@@ -21,16 +18,20 @@ use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Starter;
+use Tempesal\Core\Ledger\EntrySchedule;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\LedgerLine;
 use Tempesal\Core\Ledger\Phase;
-use Tempesal\Core\Ledger\EntrySchedule;
+use Tempesal\Core\Ledger\Served;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Millilitres;
 use Tempesal\Core\Measure\Millimetres;
 use Tempesal\Core\Measure\Seconds;
 use Tempesal\Core\Measure\SpoonSystem;
+use Tempesal\Core\Method\Method;
+use Tempesal\Core\Process\IngredientAmount;
 use Tempesal\Core\Produce\PieceShape;
 use Tempesal\Core\Salt\SaltBasis;
 use Tempesal\Core\Salt\SaltDose;
@@ -209,7 +210,7 @@ it('never goes below the floor for it, and says what else would do', function ()
     $solution = BenchSolution::from(onBench(Method::DrySalting, SaltTarget::sodium(300, SaltBasis::OfVegetable)));
     $advice = collect(BenchAdvice::on($solution))->firstWhere('code', 'sodium_out_of_reach');
     preg_match('/Instead: (\d+) g have/', (string) said($advice?->text), $portion);
-    $small = $solution->finished->serving(Serve::of(Phase::Pieces, Grams::of((float) ($portion[1] ?? 0))));
+    $small = $solution->finished->serving(Serve::of(Served::Pieces, Grams::of((float) ($portion[1] ?? 0))));
     expect($solution->salt->value)
         ->toEqualWithDelta(12.0, 0.01)
         ->and($solution->unreachedMg)

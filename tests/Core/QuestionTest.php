@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
-use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Estimate\Point;
+use Tempesal\Core\Inverse\InverseAnswer;
+use Tempesal\Core\Inverse\InverseQuestions;
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Freshen;
 use Tempesal\Core\Ledger\Entry\Salt;
@@ -14,13 +15,13 @@ use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Phase;
-use Tempesal\Core\Ledger\Strength;
 use Tempesal\Core\Ledger\Rinsing;
+use Tempesal\Core\Ledger\Served;
+use Tempesal\Core\Ledger\Strength;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Seconds;
-use Tempesal\Core\Inverse\InverseAnswer;
-use Tempesal\Core\Inverse\InverseQuestions;
 use Tempesal\Core\Salt\SaltBasis;
 use Tempesal\Core\Uptake\TemperatureHistory;
 use Tests\Support\Kitchen;
@@ -91,7 +92,7 @@ it('names the most of another brine that keeps a jar under a strength', function
 
 it('names the portion that holds so much', function (): void {
     $answer = ask(['question' => 'portion', 'sodiumMg' => 140]);
-    expect(Serve::of(Phase::Pieces, Grams::of($answer->amount))->sodiumMg(Kitchen::kraut()->state(), Point::typical()))
+    expect(Serve::of(Served::Pieces, Grams::of($answer->amount))->sodiumMg(Kitchen::kraut()->state(), Point::typical()))
         ->toEqualWithDelta(140, 1e-9)
         ->and(said(ask(['question' => 'portion', 'sodiumMg' => 90_000])->message))
         ->toContain('that are left');
@@ -100,7 +101,7 @@ it('names the portion that holds so much', function (): void {
 it('names how long to rinse, or says that it is not enough', function (): void {
     $state = Kitchen::kraut()->state();
     $answer = ask(['question' => 'rinse_time', 'sodiumMg' => 250, 'grams' => 40]);
-    $rinsed = Serve::of(Phase::Pieces, Grams::of(40))->rinsed(Rinsing::underTheTap(Seconds::of($answer->amount)));
+    $rinsed = Serve::of(Served::Pieces, Grams::of(40))->rinsed(Rinsing::underTheTap(Seconds::of($answer->amount)));
     expect($rinsed->sodiumMg($state, Point::typical()))
         ->toEqualWithDelta(250, 0.01)
         ->and(ask(['question' => 'rinse_time', 'sodiumMg' => 1, 'grams' => 40]))
@@ -116,7 +117,7 @@ it('names how long to soak, or says that it is not enough', function (): void {
         new Freshen(Grams::of(1500), Band::exact(0.07)),
         Soak::lasting(Seconds::of($answer->amount), TemperatureHistory::constant(Celsius::of(4))),
     );
-    expect(Serve::of(Phase::Pieces, Grams::of(40))->sodiumMg($soaked->state(), Point::typical()))
+    expect(Serve::of(Served::Pieces, Grams::of(40))->sodiumMg($soaked->state(), Point::typical()))
         ->toEqualWithDelta(200, 0.01)
         ->and(said(ask(['question' => 'soak_time', 'sodiumMg' => 100, 'grams' => 40, 'water' => 200])->message))
         ->toContain('Use more water');

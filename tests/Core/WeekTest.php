@@ -11,6 +11,7 @@ use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Plan\Conflict;
 use Tempesal\Core\Plan\Eater;
@@ -52,7 +53,7 @@ function weekJar(string $id, array $as = []): WeekJar
         $id,
         $as['live'] ?? true,
         $as['group'] ?? $id,
-        Phase::Pieces,
+        Served::Pieces,
         $as['stock'] ?? 1000.0,
         $as['readyOn'] ?? -5,
         $as['useBy'] ?? 60,

@@ -50,7 +50,7 @@ it('knows at least 120 foods, each once, each with its source', function (): voi
         as $food
     ) {
         expect(
-            Ingredient::read(Fields::of($food['ingredient']))->piece()->fourier(3600.0, Point::typical()),
+            Ingredient::read(Fields::of($food['ingredient']))->piece()->crossingSeconds(Point::typical()),
         )->toBeGreaterThan(0.0);
     }
     foreach ($foods as $food) {

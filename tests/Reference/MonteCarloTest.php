@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Drain;
 use Tempesal\Core\Ledger\Entry\Draw;
@@ -12,14 +13,16 @@ use Tempesal\Core\Ledger\Entry\Overflow;
 use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Entry\Soak;
-use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\SpoonFill;
 use Tempesal\Core\Produce\Ingredient;
 use Tempesal\Core\Produce\PieceShape;
 use Tempesal\Core\Salt\SaltDose;
+use Tempesal\Core\Uptake\Piece;
 use Tempesal\Core\Salt\SaltProduct;
 use Tests\Support\Kitchen;
 
@@ -49,10 +52,29 @@ function drawn(Band $band, Randomizer $chance): Band
     );
 }
 
+/**
+ * A food whose pieces hold as much salt as it turns out; how thick they are does not matter at rest.
+ *
+ * @param callable(Band): Band $of
+ */
+function piecesOf(callable $of, Ingredient $food): Ingredient
+{
+    $piece = $food->piece();
+
+    return new Ingredient(
+        $food->id,
+        $food->name,
+        $food->waterPer100g,
+        $food->sodiumPer100g,
+        shape: $food->shape,
+        piece: Piece::read(Fields::of(['partition' => $of($piece->partition)->toArray()] + $piece->toArray())),
+    );
+}
+
 /** @param callable(Band): Band $of */
 function cabbageWith(callable $of, Band $sodium): Ingredient
 {
-    return (new Ingredient('cabbage', 'cabbage', 92.18, $of($sodium)))->cut(PieceShape::Shreds);
+    return piecesOf($of, (new Ingredient('cabbage', 'cabbage', 92.18, $of($sodium)))->cut(PieceShape::Shreds));
 }
 
 /**
@@ -81,7 +103,7 @@ dataset('makings', [
     'a poured brine that ran over' => fn(callable $of): Ledger => new Ledger([
         new Add(Kitchen::water(), $of(Band::of(560, 600, 640)), Phase::Brine),
         new Salt(spoonfuls($of, '1 tbsp', Band::of(7.5, 9.6, 11), Band::of(38_800, 39_300, 39_337)), Phase::Brine),
-        new Add(Kitchen::carrot()->cut(PieceShape::Sticks), $of(Band::of(570, 600, 630)), Phase::Pieces),
+        new Add(piecesOf($of, Kitchen::carrot()->cut(PieceShape::Sticks)), $of(Band::of(570, 600, 630)), Phase::Pieces),
         Soak::untilEven(),
         new Overflow($of(Band::of(10, 40, 80))),
     ]),
@@ -95,7 +117,7 @@ dataset('makings', [
 ]);
 
 it('has bands that hold nine in ten of what chance makes', function (Closure $solution): void {
-    $plate = fn(callable $of): Serve => new Serve(Phase::Pieces, Grams::of(40), $of(ClingingBrine::drained()));
+    $plate = fn(callable $of): Serve => new Serve(Served::Pieces, Grams::of(40), $of(ClingingBrine::drained()));
     $asBand = fn(Band $band): Band => $band;
     $band = $solution($asBand)->serving($plate($asBand))->band;
     $chance = new Randomizer(new Mt19937(20261125));
@@ -109,7 +131,8 @@ it('has bands that hold nine in ten of what chance makes', function (Closure $so
     expect($width)
         ->toBeGreaterThan(5.0)
         ->and($found[(int) (SAMPLES / 2)])
-        ->toEqualWithDelta($band->typical, 0.06 * $width)
+        // K is lopsided, so that half of the jars lie a little below the typical one.
+        ->toEqualWithDelta($band->typical, 0.1 * $width)
         ->and($found[(int) (0.05 * SAMPLES)])
         ->toEqualWithDelta($band->low, 0.08 * $width)
         ->and($found[(int) (0.95 * SAMPLES)])
@@ -122,11 +145,15 @@ it('has bands that hold nine in ten of what chance makes', function (Closure $so
 
 it('would notice a band that is too narrow', function (): void {
     $solution = fn(callable $of, Band $spoon): Ledger => new Ledger([
-        new Add(cabbageWith($of, Band::exact(18)), Band::exact(1000), Phase::Pieces),
+        new Add(
+            cabbageWith(fn(Band $band): Band => Band::exact($band->typical), Band::exact(18)),
+            Band::exact(1000),
+            Phase::Pieces,
+        ),
         new Salt(spoonfuls($of, '1 1/2 tbsp', $spoon, Band::exact(38_600)), Phase::Brine),
         Soak::untilEven(),
     ]);
-    $serving = new Serve(Phase::Pieces, Grams::of(40), Band::exact(0.07));
+    $serving = new Serve(Served::Pieces, Grams::of(40), Band::exact(0.07));
     $narrow = $solution(fn(Band $band): Band => $band, Band::of(14.5, 15, 15.5))->serving($serving)->band;
     $chance = new Randomizer(new Mt19937(7));
     $inside = 0;

@@ -58,7 +58,7 @@ it('B: 1000 g cabbage with 22.5 g salt, 200 g juice drawn', function (): void {
 
 // Computed apart from this program by series and finite volumes. The soak's 135 g of juice are 15 % of the leaf.
 it('C: 900 g napa soaked 20 h in 1800 g water with 120 g salt, rinsed 3 min', function (): void {
-    $leaf = new Piece(PieceForm::Sheet, Millimetres::of(1.5), Band::exact(5.0));
+    $leaf = Piece::measured(PieceForm::Sheet, Millimetres::of(1.5), Band::exact(5.0));
     $soaked = new Ledger([
         new Add(Kitchen::food('napa', 94.39, 9), Band::exact(900), Phase::Pieces),
         new Add(Kitchen::water(), Band::exact(1800), Phase::Brine),
@@ -81,7 +81,7 @@ it('C: 900 g napa soaked 20 h in 1800 g water with 120 g salt, rinsed 3 min', fu
 });
 
 it('D: 500 g cucumber spears in 400 g water with 60 g salt, 4 h at 21 C', function (): void {
-    $spear = new Piece(PieceForm::Cylinder, Millimetres::of(8), Band::exact(6.0));
+    $spear = Piece::measured(PieceForm::Cylinder, Millimetres::of(8), Band::exact(6.0));
     $start = new Ledger([
         new Add(Kitchen::food('cucumber', 95.23, 2), Band::exact(500), Phase::Pieces),
         new Add(Kitchen::water(), Band::exact(400), Phase::Brine),

@@ -6,9 +6,9 @@ namespace Tests\Support;
 
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Blend;
@@ -30,15 +30,19 @@ use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Squeeze;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\Entry\TopUp;
-use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Reading;
 use Tempesal\Core\Ledger\Resolvable;
 use Tempesal\Core\Ledger\Rinsing;
+use Tempesal\Core\Ledger\Served;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Seconds;
+use Tempesal\Core\Produce\CutShare;
+use Tempesal\Core\Produce\Ingredient;
+use Tempesal\Core\Produce\PieceShape;
 use Tempesal\Core\Salt\SaltBasis;
 use Tempesal\Core\Uptake\TemperatureHistory;
 
@@ -47,7 +51,7 @@ use Tempesal\Core\Uptake\TemperatureHistory;
  */
 final class RandomHistory
 {
-    public const KINDS = 22;
+    public const KINDS = 24;
 
     /** @param  list<array{int, int, int}>  $moves  kind from 0, and two numbers from 0 to 100 */
     public static function of(array $moves): Ledger
@@ -112,8 +116,10 @@ final class RandomHistory
             16 => $b > 0.9 && $state->present()->weightG() > 1.0 ? new Blend() : null,
             17 => $b > 0.5 ? new Heat() : null,
             18 => self::reading($state, $a, $b),
-            19 => new Give($liquid, Grams::of($a * $there($liquid)), 'another'),
-            20 => self::serving($state, $solid, $a * $there($solid), $b),
+            19 => new Give(Served::of($liquid), Grams::of($a * $there($liquid)), 'another'),
+            20 => self::serving($state, Served::of($solid), $a * $there($solid), $b),
+            22 => new Add(self::cabbageInParts($a), Band::exact(300 * $b), $solid),
+            23 => new Serve(Served::All, Grams::of($a * $there(Phase::Pieces)), ClingingBrine::drained()),
             21 => new Discard($b < 0.5 ? $liquid : $solid, Grams::of($a * $there($b < 0.5 ? $liquid : $solid))),
             default => null,
         };
@@ -142,10 +148,18 @@ final class RandomHistory
         );
     }
 
-    private static function serving(BatchState $state, Phase $solid, float $grams, float $b): Serve
+    private static function cabbageInParts(float $leaf): Ingredient
+    {
+        return Kitchen::cabbage()->inParts([
+            new CutShare(PieceShape::Leaf, $leaf),
+            new CutShare(PieceShape::Ribs, 1.0 - $leaf),
+        ]);
+    }
+
+    private static function serving(BatchState $state, Served $solid, float $grams, float $b): Serve
     {
         $serving = new Serve($solid, Grams::of($grams), ClingingBrine::drained());
-        if ($solid === Phase::Pieces) {
+        if ($solid === Served::Pieces) {
             $serving = match (true) {
                 $b < 0.3 => $serving->rinsed(Rinsing::underTheTap(Seconds::of(1 + 100 * $b))),
                 $b < 0.6 => new Serve($solid, Grams::of($grams), ClingingBrine::drained(), Grams::of(10 * $b)),

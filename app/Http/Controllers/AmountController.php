@@ -17,7 +17,7 @@ use Illuminate\Validation\Rule;
 use Tempesal\Core\Amount\AskedAmount;
 use Tempesal\Core\Amount\FieldKind;
 use Tempesal\Core\Amount\MeasuredFood;
-use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Measure\InvalidQuantity;
 
 /**
@@ -34,7 +34,7 @@ final class AmountController
                 'of' => ['nullable', 'string', 'in:food,salt,water,portion'],
                 'id' => ['nullable', 'string', 'max:26'],
                 'personId' => ['nullable', 'string', 'max:26'],
-                'phase' => ['nullable', 'string', Rule::enum(Phase::class)],
+                'phase' => ['nullable', 'string', Rule::enum(Served::class)],
             ],
             [
                 'phrase.required' => 'errors.amount_missing',
@@ -97,7 +97,7 @@ final class AmountController
             'water' => MeasuredFood::water(),
             'portion' => FoodMeasures::served(
                 Batch::query()->findOrFail($id),
-                $request->enum('phase', Phase::class),
+                $request->enum('phase', Served::class),
                 $request->filled('personId') ? $request->string('personId')->value() : null,
             ),
             default => null,

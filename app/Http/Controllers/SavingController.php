@@ -24,7 +24,7 @@ use Tempesal\Core\Intake\RemedyKind;
 use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Intake\SodiumSaving;
 use Tempesal\Core\Intake\SodiumSavings;
-use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Message\Message;
@@ -50,7 +50,7 @@ final readonly class SavingController
                 'personId' => ['required', 'string', 'max:26'],
                 'grams' => ['nullable', 'numeric', 'gt:0', 'max:5000'],
                 'way' => ['nullable', 'string', Rule::enum(ServingStyle::class)],
-                'phase' => ['nullable', 'string', Rule::enum(Phase::class)],
+                'phase' => ['nullable', 'string', Rule::enum(Served::class)],
             ],
             [
                 ...self::MESSAGES,
@@ -62,15 +62,15 @@ final readonly class SavingController
         );
         $person = Person::query()->findOrFail((string) $asked['personId']);
         $state = Ledgers::of($row)->state();
-        $phase = isset($asked['phase']) ? Phase::from($asked['phase']) : BatchStatus::servedPhase($row, $state);
-        $grams = (float) ($asked['grams'] ?? $row->usualPortion($person, $phase));
-        if ($state->phase($phase)->weightG() < $grams) {
+        $served = isset($asked['phase']) ? Served::from($asked['phase']) : BatchStatus::served($row, $state);
+        $grams = (float) ($asked['grams'] ?? $row->usualPortion($person, $served));
+        if ($served->in($state)->weightG() < $grams) {
             throw InvalidInput::at(
                 'grams',
-                Message::of('errors.grams_left', grams: (int) floor(max(0.0, $state->phase($phase)->weightG()))),
+                Message::of('errors.grams_left', grams: (int) floor(max(0.0, $served->in($state)->weightG()))),
             );
         }
-        $serving = ServingStyle::from($asked['way'] ?? ServingStyle::Drained->value)->plate($phase, Grams::of($grams));
+        $serving = ServingStyle::from($asked['way'] ?? ServingStyle::Drained->value)->plate($served, Grams::of($grams));
         $now = $serving->sodiumMg($state, Point::typical());
         $today = $this->current->get()->today();
         $day = Intakes::of($person, $today, $today)?->days[0];

@@ -8,7 +8,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Intake\ServingStyle;
-use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Measure\Grams;
 
 /**
@@ -28,7 +28,7 @@ final class DishRequest extends FormRequest
             'portions.*.amount' => ['nullable', 'string', 'max:60'],
             'portions.*.share' => ['nullable', 'numeric', 'gt:0', 'max:1'],
             'dishAmount' => ['nullable', 'string', 'max:60'],
-            'phase' => ['nullable', 'string', Rule::enum(Phase::class)],
+            'phase' => ['nullable', 'string', Rule::enum(Served::class)],
             'way' => ['nullable', 'string', Rule::enum(ServingStyle::class)],
             ...self::momentRules(),
             'requestKey' => ['required', 'string', 'ulid'],

@@ -14,7 +14,7 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Intake\Meal;
 use Tempesal\Core\Intake\ServingStyle;
-use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Measure\Grams;
 
 /**
@@ -30,7 +30,7 @@ trait PortionFields
             $typed,
             FoodMeasures::served(
                 Batch::query()->findOrFail($this->string('batchId')->value()),
-                $this->enum('phase', Phase::class),
+                $this->enum('phase', Served::class),
                 $personId,
             ),
             $path,
@@ -43,7 +43,7 @@ trait PortionFields
             $this->string('batchId')->value(),
             $this->moment(),
             $this->enum('way', ServingStyle::class) ?? ServingStyle::Drained,
-            $this->enum('phase', Phase::class),
+            $this->enum('phase', Served::class),
         );
     }
 

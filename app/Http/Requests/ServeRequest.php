@@ -9,7 +9,7 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Enum;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Intake\ServingStyle;
-use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Measure\Grams;
 
 /**
@@ -26,7 +26,7 @@ final class ServeRequest extends FormRequest
             'batchId' => ['required', 'string', 'max:26'],
             'personId' => ['required', 'string', 'max:26'],
             'amount' => ['required', 'string', 'max:60'],
-            'phase' => ['nullable', 'string', Rule::enum(Phase::class)],
+            'phase' => ['nullable', 'string', Rule::enum(Served::class)],
             'way' => ['nullable', 'string', Rule::enum(ServingStyle::class)],
             ...self::momentRules(),
             'plannedId' => ['nullable', 'string', 'max:26'],

@@ -98,7 +98,7 @@ final class WeekChangeRequest extends FormRequest
 
         return $batch->usualPortion(
             Person::query()->findOrFail($personId),
-            BatchStatus::servedPhase($batch, Ledgers::of($batch)->state()),
+            BatchStatus::served($batch, Ledgers::of($batch)->state()),
         );
     }
 }

@@ -11,6 +11,7 @@ use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Produce\FoodTrait;
 use Tempesal\Core\Produce\Ingredient;
 
 /**
@@ -20,6 +21,12 @@ final readonly class Add implements Entry
 {
     /** @param  Band  $grams  exact when weighed, a band when guessed from a count */
     public function __construct(public Ingredient $ingredient, public Band $grams, public Phase $into) {}
+
+    /** Where a food lies in a jar of pieces and brine. What dissolves is part of the brine. */
+    public static function placeOf(Ingredient $food): Phase
+    {
+        return $food->isSolid() && !$food->is(FoodTrait::Dissolves) ? Phase::Pieces : Phase::Brine;
+    }
 
     public static function kind(): string
     {
@@ -37,11 +44,9 @@ final readonly class Add implements Entry
 
     public static function read(Fields $fields): self
     {
-        return new self(
-            Ingredient::read($fields->child('ingredient')),
-            $fields->band('grams'),
-            $fields->choice('into', Phase::class, Phase::Pieces),
-        );
+        $food = Ingredient::read($fields->child('ingredient'));
+
+        return new self($food, $fields->band('grams'), $fields->choice('into', Phase::class, self::placeOf($food)));
     }
 
     public function toArray(): array

@@ -11,6 +11,7 @@ use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\RecordedWithdrawal;
 use Tempesal\Core\Ledger\Resolvable;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Measure\Composition;
 use Tempesal\Core\Measure\Grams;
 
@@ -21,14 +22,14 @@ final readonly class Give implements Resolvable
 {
     /**
      * @param  string|null  $toBatch  the id of the batch that receives it; null: it leaves the kitchen
-     * @param  Composition|null  $difference  between what was booked and what would leave now
+     * @param  array<string, Composition>  $differences  between what was booked and what would leave now, by phase
      */
     public function __construct(
-        public Phase $phase,
+        public Served $served,
         public Grams $grams,
         public ?string $toBatch,
         public ?RecordedWithdrawal $booked = null,
-        private ?Composition $difference = null,
+        private array $differences = [],
     ) {}
 
     public static function kind(): string
@@ -40,41 +41,46 @@ final readonly class Give implements Resolvable
     public function bookedAt(BatchState $state): self
     {
         return new self(
-            $this->phase,
+            $this->served,
             $this->grams,
             $this->toBatch,
-            RecordedWithdrawal::of($state, [[$this->phase, $this->grams->value]]),
+            RecordedWithdrawal::of($state, $this->parts($state)),
         );
     }
 
     public function resolve(BatchState $before): self
     {
-        $differences = RecordedWithdrawal::differences($this->booked, $before, [[$this->phase, $this->grams->value]]);
-
         return new self(
-            $this->phase,
+            $this->served,
             $this->grams,
             $this->toBatch,
             $this->booked,
-            $differences[$this->phase->value] ?? null,
+            RecordedWithdrawal::differences($this->booked, $before, $this->parts($before)),
         );
     }
 
     public function applyTo(BatchState $state, Point $point): BatchState
     {
-        $grams =
-            $this->booked === null
-                ? $this->grams->value
-                : min($this->grams->value, $state->phase($this->phase)->weightG());
-        $leaving = $state->portion($this->phase, $grams, $point)->plus($this->difference ?? Composition::none());
+        foreach ($this->parts($state) as [$phase, $grams]) {
+            $leaving = $state->portion(
+                $phase,
+                $this->booked === null ? $grams : min($grams, $state->phase($phase)->weightG()),
+                $point,
+            );
+            $state = $state->release(
+                $leaving->plus($this->differences[$phase->value] ?? Composition::none()),
+                $phase,
+                Account::GivenAway,
+            );
+        }
 
-        return $state->release($leaving, $this->phase, Account::GivenAway);
+        return $state;
     }
 
     public static function read(Fields $fields): self
     {
         return new self(
-            $fields->choice('phase', Phase::class, Phase::Brine),
+            $fields->choice('phase', Served::class, Served::Brine),
             $fields->grams(),
             $fields->has('toBatch') ? $fields->text('toBatch') : null,
             $fields->has('booked') ? RecordedWithdrawal::read($fields->child('booked')) : null,
@@ -85,10 +91,16 @@ final readonly class Give implements Resolvable
     {
         return [
             'kind' => self::kind(),
-            'phase' => $this->phase->value,
+            'phase' => $this->served->value,
             'grams' => $this->grams->value,
             ...$this->toBatch === null ? [] : ['toBatch' => $this->toBatch],
             ...$this->booked === null ? [] : ['booked' => $this->booked->toArray()],
         ];
+    }
+
+    /** @return non-empty-list<array{Phase, float}> grams of each phase */
+    private function parts(BatchState $state): array
+    {
+        return $this->served->parts($state, $this->grams->value);
     }
 }

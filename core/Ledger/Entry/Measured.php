@@ -76,11 +76,15 @@ final readonly class Measured implements Resolvable
         if ($this->atRest !== true || $phase === Phase::Sauce || $there->waterG <= 0.0) {
             return $next;
         }
-        $partition = $state->piece->partition ?? 1.0;
-        $perGram = ($sodium / $there->waterG) * ($other === Phase::Pieces ? $partition : 1.0 / $partition);
+        // Sodium per gram of what takes it up is the same on both sides.
+        $takesUp = static fn(Phase $phase): float => $phase === Phase::Pieces
+            ? $state->piecesTakeUpG($point)
+            : $state->phase($phase)->waterG;
 
         return $next->correct(
-            new Composition(sodiumMg: $perGram * $state->phase($other)->waterG - $state->phase($other)->sodiumMg),
+            new Composition(
+                sodiumMg: ($sodium * $takesUp($other)) / $takesUp($phase) - $state->phase($other)->sodiumMg,
+            ),
             $other,
         );
     }
@@ -131,7 +135,12 @@ final readonly class Measured implements Resolvable
     private static function isEven(BatchState $state): bool
     {
         $pieces = $state->phase(Phase::Pieces);
-        $atRest = Diffusion::atEquilibrium($pieces, $state->phase(Phase::Brine), $state->piece->partition ?? 1.0);
+        $takesUp = $state->piecesTakeUpG(Point::typical());
+        $atRest = Diffusion::atEquilibrium(
+            $pieces,
+            $state->phase(Phase::Brine),
+            $pieces->waterG > 0.0 ? $takesUp / $pieces->waterG : 1.0,
+        );
 
         return abs($atRest - $pieces->sodiumMg) <= 0.02 * $atRest;
     }

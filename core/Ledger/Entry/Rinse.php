@@ -32,14 +32,10 @@ final readonly class Rinse implements Entry
 
     public function applyTo(BatchState $state, Point $point): BatchState
     {
-        $pieces = $state->phase(Phase::Pieces);
-        $washed = new Composition(
-            sodiumMg: $pieces->sodiumMg * $this->washing->share($this->piece ?? $state->piece, $point),
-        );
-        $film = ClingingBrine::share($this->film, $point) * $pieces->weightG();
+        $film = ClingingBrine::share($this->film, $point) * $state->phase(Phase::Pieces)->weightG();
 
         return $state
-            ->release($washed, Phase::Pieces, Account::Discarded)
+            ->wash($this->washing->washedMg($state, $this->piece, $point), Account::Discarded)
             ->releaseAll(Phase::Brine, Account::Discarded)
             ->receive(Composition::water($film), Phase::Brine);
     }

@@ -14,6 +14,7 @@ use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\RecordedWithdrawal;
 use Tempesal\Core\Ledger\Resolvable;
 use Tempesal\Core\Ledger\Rinsing;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Composition;
 use Tempesal\Core\Measure\Grams;
@@ -25,25 +26,30 @@ use Tempesal\Core\Message\Message;
  */
 final readonly class Serve implements Resolvable
 {
+    /** The phase by which it is weighed. */
+    public Phase $phase;
+
     /**
      * @param  Grams|null  $juice  brine that goes along beyond the film
      * @param  Rinsing|null  $rinse  under the tap, before eating
      * @param  array<string, Composition>  $differences  between what was booked and what would leave now, by phase
      */
     public function __construct(
-        public Phase $phase,
+        public Served $served,
         public Grams $grams,
         public Band $film,
         public ?Grams $juice = null,
         public ?Rinsing $rinse = null,
         public ?RecordedWithdrawal $booked = null,
         private array $differences = [],
-    ) {}
+    ) {
+        $this->phase = $served->phase();
+    }
 
     /** A serving with the usual film. */
-    public static function of(Phase $phase, Grams $grams): self
+    public static function of(Served $served, Grams $grams): self
     {
-        return new self($phase, $grams, ClingingBrine::drained());
+        return new self($served, $grams, ClingingBrine::drained());
     }
 
     public static function kind(): string
@@ -53,12 +59,12 @@ final readonly class Serve implements Resolvable
 
     public function rinsed(Rinsing $rinse): self
     {
-        return new self($this->phase, $this->grams, $this->film, $this->juice, $rinse);
+        return new self($this->served, $this->grams, $this->film, $this->juice, $rinse);
     }
 
     public function weighing(Grams $grams): self
     {
-        return new self($this->phase, $grams, $this->film, $this->juice, $this->rinse);
+        return new self($this->served, $grams, $this->film, $this->juice, $this->rinse);
     }
 
     /** The same serving with what leaves the jar now written down. */
@@ -67,7 +73,7 @@ final readonly class Serve implements Resolvable
         $this->applyTo($state, Point::typical());
 
         return new self(
-            $this->phase,
+            $this->served,
             $this->grams,
             $this->film,
             $this->juice,
@@ -81,7 +87,7 @@ final readonly class Serve implements Resolvable
         $differences = RecordedWithdrawal::differences($this->booked, $before, $this->parts($before, Point::typical()));
 
         return new self(
-            $this->phase,
+            $this->served,
             $this->grams,
             $this->film,
             $this->juice,
@@ -135,8 +141,8 @@ final readonly class Serve implements Resolvable
 
     public static function read(Fields $fields): self
     {
-        $phase = $fields->choice('phase', Phase::class, Phase::Pieces);
-        if ($phase !== Phase::Pieces) {
+        $served = $fields->choice('phase', Served::class, Served::Pieces);
+        if ($served !== Served::Pieces) {
             foreach (['juice', 'rinse', 'film'] as $onlyPieces) {
                 if ($fields->has($onlyPieces)) {
                     throw $fields->invalid($onlyPieces, Message::of('errors.only_pieces'));
@@ -150,7 +156,7 @@ final readonly class Serve implements Resolvable
         }
 
         return new self(
-            $phase,
+            $served,
             $fields->grams(),
             $fields->band('film', ClingingBrine::drained(), 0.0, 1.0),
             $juice,
@@ -163,9 +169,9 @@ final readonly class Serve implements Resolvable
     {
         return [
             'kind' => self::kind(),
-            'phase' => $this->phase->value,
+            'phase' => $this->served->value,
             'grams' => $this->grams->value,
-            ...$this->phase === Phase::Pieces ? ['film' => $this->film->toArray()] : [],
+            ...$this->served === Served::Pieces ? ['film' => $this->film->toArray()] : [],
             ...$this->juice === null ? [] : ['juice' => $this->juice->value],
             ...$this->rinse === null ? [] : ['rinse' => $this->rinse->toArray()],
             ...$this->booked === null ? [] : ['booked' => $this->booked->toArray()],
@@ -175,9 +181,7 @@ final readonly class Serve implements Resolvable
     /** The share of the pieces' sodium that a rinse takes, 0 to 1. */
     private function washedShare(BatchState $state, Point $point): float
     {
-        return $this->rinse === null || $this->phase !== Phase::Pieces
-            ? 0.0
-            : $this->rinse->share($state->piece, $point);
+        return $this->rinse === null || $this->phase !== Phase::Pieces ? 0.0 : $this->rinse->share($state, $point);
     }
 
     /**
@@ -191,8 +195,11 @@ final readonly class Serve implements Resolvable
         if ($this->phase !== Phase::Pieces) {
             return [[$this->phase, $grams]];
         }
-        $film = ClingingBrine::share($this->film, $point);
         $there = $state->phase(Phase::Brine)->weightG();
+        if ($this->served === Served::All) {
+            return $this->served->parts($state, $grams);
+        }
+        $film = ClingingBrine::share($this->film, $point);
         $clinging = min($there, ($grams * $film) / (1.0 + $film));
 
         return [

@@ -100,7 +100,7 @@ final readonly class Soak implements Entry
     public function applyTo(BatchState $state, Point $point): BatchState
     {
         if ($this->even) {
-            return Diffusion::settle($state, $this->piece);
+            return Diffusion::settle($state, $this->piece, $point);
         }
         if ($this->duration === null) {
             return $state->bathing($this->temperature, $this->piece);

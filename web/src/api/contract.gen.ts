@@ -1634,7 +1634,7 @@ export interface components {
             strengthPercent: number | null;
             strength: components["schemas"]["Message"] | null;
             strengths: components["schemas"]["Strength"][];
-            servedPhase: components["schemas"]["Phase"];
+            servedPhase: components["schemas"]["Served"];
             gramsLeft: number;
             servingGrams: number;
             servingsLeft: number;
@@ -2148,7 +2148,7 @@ export interface components {
             makesGrams: number;
             servings: number;
             serving: {
-                phase: components["schemas"]["Phase"];
+                phase: components["schemas"]["Served"];
                 grams: number;
                 sodium: components["schemas"]["Sodium"];
                 contributions: components["schemas"]["Contribution"][];
@@ -2237,7 +2237,7 @@ export interface components {
             batchId: string;
             batchName: string;
             colour: string;
-            phase: components["schemas"]["Phase"];
+            phase: components["schemas"]["Served"];
             grams: number;
             way: components["schemas"]["ServingStyle"];
             wayLabel: components["schemas"]["Message"];
@@ -2440,7 +2440,7 @@ export interface components {
             personId: string;
             /** @description As typed, for example "40 g". */
             amount: string;
-            phase?: components["schemas"]["Phase"] | null;
+            phase?: components["schemas"]["Served"] | null;
             way?: components["schemas"]["ServingStyle"] | null;
             /** Format: date */
             eatenOn?: string | null;
@@ -2462,7 +2462,7 @@ export interface components {
             }[];
             /** @description What went into the dish, as typed. */
             dishAmount?: string | null;
-            phase?: components["schemas"]["Phase"] | null;
+            phase?: components["schemas"]["Served"] | null;
             way?: components["schemas"]["ServingStyle"] | null;
             /** Format: date */
             eatenOn?: string | null;
@@ -2628,7 +2628,7 @@ export interface components {
                 begins: {
                     isLive: boolean;
                     serving: {
-                        phase: components["schemas"]["Phase"];
+                        phase: components["schemas"]["Served"];
                         grams: number;
                     };
                     vessel: {
@@ -2653,7 +2653,7 @@ export interface components {
                 takesStarter: boolean;
                 /** @description Salted first and dressed afterwards. */
                 isDressed: boolean;
-                servedPhase: components["schemas"]["Phase"];
+                servedPhase: components["schemas"]["Served"];
                 /** @description How long it usually rests or soaks. */
                 saltingMinutes: number | null;
                 /** @description How long it is usually rinsed. */
@@ -2828,7 +2828,7 @@ export interface components {
             }[];
         };
         /** @enum {string} */
-        Trait: "liquid" | "oil" | "low_acid_plant" | "sweet";
+        Trait: "liquid" | "oil" | "low_acid_plant" | "dissolves" | "sweet";
         /** @description Something new needs all of it; a change names its version and sends only what changed. */
         SaltFields: {
             /** @description That was open when it was changed. */
@@ -2896,11 +2896,13 @@ export interface components {
         /** @enum {string} */
         Phase: "pieces" | "brine" | "sauce";
         /** @enum {string} */
+        Served: "pieces" | "brine" | "sauce" | "all";
+        /** @enum {string} */
         Method: "dry_salting" | "poured_brine" | "equilibrium_brine" | "mash" | "kimchi_dry_salted" | "kimchi_soaked" | "salt_and_drain" | "quick_salt_pickle" | "cultured_condiment" | "reused_brine" | "transform" | "bought" | "spare_brine";
         /** @enum {string} */
         Basis: "of_water" | "brine_strength" | "of_vegetable" | "of_everything";
         /** @enum {string} */
-        Shape: "shreds" | "leaves" | "sticks" | "florets" | "rings" | "chunks" | "whole" | "pulp";
+        Shape: "shreds" | "leaves" | "leaf" | "ribs" | "sticks" | "florets" | "rings" | "chunks" | "whole" | "pulp";
         /** @enum {string} */
         Cover: "screw lid" | "loose lid" | "slit lid" | "airlock" | "cloth" | "clamp";
         /** @description A sentence of the catalogue (messages/) by its code, with the values that it names. */
@@ -3609,7 +3611,7 @@ export interface operations {
                 of?: "food" | "salt" | "water" | "portion";
                 id?: string;
                 personId?: string;
-                phase?: components["schemas"]["Phase"];
+                phase?: components["schemas"]["Served"];
             };
             header?: never;
             path?: never;
@@ -4061,7 +4063,7 @@ export interface operations {
                 personId: string;
                 grams?: number;
                 way?: components["schemas"]["ServingStyle"];
-                phase?: components["schemas"]["Phase"];
+                phase?: components["schemas"]["Served"];
                 /** @description What it may hold; left out: what is left of the day, where it is more. */
                 mg?: number;
             };

@@ -69,6 +69,7 @@ const traitWords: Record<KitchenFood['traits'][number], string> = {
   liquid: t('trait.liquid'),
   oil: t('trait.oil'),
   low_acid_plant: t('trait.low_acid_plant'),
+  dissolves: t('trait.dissolves'),
   sweet: t('trait.sweet'),
 };
 
