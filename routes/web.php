@@ -25,6 +25,7 @@ use App\Http\Controllers\ScreenController;
 use App\Http\Controllers\SearchController;
 use App\Http\Controllers\ServingController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\StepController;
 use App\Http\Controllers\TimelineController;
 use App\Http\Controllers\WeekController;
 use Illuminate\Support\Facades\Route;
@@ -51,6 +52,13 @@ Route::prefix('api')->group(function (): void {
         Route::get('batches/{batch}', [BatchController::class, 'show']);
         Route::get('batches/{batch}/course', [BatchController::class, 'course']);
         Route::put('batches/{batch}/emptied', [BatchController::class, 'emptied']);
+        Route::get('batches/{batch}/steps', [StepController::class, 'index']);
+        Route::post('batches/{batch}/steps/{step}/done', [StepController::class, 'done']);
+        Route::post('batches/{batch}/steps/{step}/skipped', [StepController::class, 'skipped']);
+        Route::delete('batches/{batch}/steps/{step}/done', [StepController::class, 'undone']);
+        Route::post('batches/{batch}/steps/{step}/preview', [StepController::class, 'preview'])->withoutMiddleware(
+            'once',
+        );
         Route::post('batches/{batch}/entries', [LedgerController::class, 'store']);
         Route::post('batches/{batch}/entries/{entry}/reversal', [LedgerController::class, 'reverse']);
         Route::post('batches/{batch}/entries/{entry}/reversal/preview', [

@@ -132,7 +132,7 @@ final readonly class ChangeWeek
         $this->step($from, $requestKey, function () use ($from): array {
             $back = CarbonImmutable::parse($from)->subDays(7);
             $here = PlannedServing::standing($from, CarbonImmutable::parse($from)->addDays(6)->toDateString());
-            $shelf = Batch::food()->orderBy('started_at')->orderBy('id')->get();
+            $shelf = Batch::eatable()->orderBy('started_at')->orderBy('id')->get();
             $added = [];
             foreach (PlannedServing::standing($back->toDateString(), $back->addDays(6)->toDateString()) as $one) {
                 $date = CarbonImmutable::parse($one->planned_on)->addDays(7)->toDateString();

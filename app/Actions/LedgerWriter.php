@@ -34,13 +34,20 @@ final readonly class LedgerWriter
             ->load(['entries', 'jar']);
     }
 
-    public function append(Batch $locked, CarbonImmutable $at, Entry $entry, ?string $requestKey = null): BatchEntry
-    {
+    /** @param  string|null  $stepId  the step that writes it */
+    public function append(
+        Batch $locked,
+        CarbonImmutable $at,
+        Entry $entry,
+        ?string $requestKey = null,
+        ?string $stepId = null,
+    ): BatchEntry {
         return $this->write($locked, [
             'kind' => $entry->toArray()['kind'],
             'entry' => $entry->toArray(),
             'happened_at' => $at,
             'request_key' => $requestKey,
+            'batch_step_id' => $stepId,
         ]);
     }
 
@@ -89,6 +96,7 @@ final readonly class LedgerWriter
             'entry' => null,
             'reverses_id' => null,
             'request_key' => null,
+            'batch_step_id' => null,
             ...$line,
             'batch_id' => $locked->id,
             'position' => 1 + ($locked->entries->last()->position ?? 0),

@@ -16,6 +16,7 @@ use Closure;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Making\Step;
 
 /**
  * What a change of a batch would do: it is made, looked at, and left unmade.
@@ -25,6 +26,7 @@ final readonly class PreviewEntry
     public function __construct(
         private RecordEntry $write,
         private ReverseEntry $reverse,
+        private WorkStep $work,
         private CurrentHousehold $current,
     ) {}
 
@@ -49,6 +51,19 @@ final readonly class PreviewEntry
     public function reversal(string $batchId, string $entryId): array
     {
         return $this->tried($batchId, fn() => ($this->reverse)($batchId, $entryId));
+    }
+
+    /**
+     * What a step of the making would do.
+     *
+     * @param  callable(Step): Step  $how
+     * @return array{before: array<string, mixed>, after: array<string, mixed>}
+     *
+     * @throws ValidationException
+     */
+    public function step(string $batchId, string $stepId, callable $how, string $requestKey): array
+    {
+        return $this->tried($batchId, fn() => $this->work->done($batchId, $stepId, null, $how, $requestKey));
     }
 
     /**

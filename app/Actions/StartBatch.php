@@ -22,9 +22,6 @@ use Tempesal\Core\Bench\BenchAdvice;
 use Tempesal\Core\Bench\BenchSolution;
 use Tempesal\Core\Bench\IncompleteBench;
 use Tempesal\Core\Ledger\BatchState;
-use Tempesal\Core\Ledger\Entry;
-use Tempesal\Core\Ledger\Entry\Soak;
-use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Place;
 use Tempesal\Core\Salt\SaltBasis;
@@ -44,13 +41,14 @@ final readonly class StartBatch
         private BenchParser $readSheet,
         private LedgerWriter $ledger,
         private KeepSpareBrine $keep,
+        private BeginMaking $make,
         private HouseholdTransaction $transaction,
     ) {}
 
     /**
      * @param  Typed  $typed
      * @param  string  $requestKey  the same key never starts a second jar
-     * @param  bool  $isPacked  whether salting, rinsing and dressing are done; otherwise they begin now
+     * @param  Begin  $begin  whether all of it is done, its first steps now, or each at the counter
      * @return Batch the first of the jars
      */
     public function __invoke(
@@ -59,9 +57,18 @@ final readonly class StartBatch
         string $place,
         string $requestKey,
         ?CarbonImmutable $startedAt = null,
-        bool $isPacked = false,
+        Begin $begin = Begin::Now,
+        bool $isSaltedTwice = false,
     ): Batch {
-        return ($this->transaction)(function () use ($typed, $name, $place, $requestKey, $startedAt, $isPacked): Batch {
+        return ($this->transaction)(function () use (
+            $typed,
+            $name,
+            $place,
+            $requestKey,
+            $startedAt,
+            $begin,
+            $isSaltedTwice,
+        ): Batch {
             $started =
                 Batch::query()->where('request_key', $requestKey)->first() ??
                 BatchEntry::query()->where('request_key', $requestKey)->first()?->batch;
@@ -82,8 +89,11 @@ final readonly class StartBatch
             }
             FillJars::claim($order->jars, $typed['hasOneMore'] ?? false);
             $jars = $order->jars === [] ? [null] : $order->jars;
-            $begun = $isPacked ? $at->subSeconds((int) round($solution->timetable()->seconds)) : $at;
             foreach ($jars as $i => $jar) {
+                $plan = $solution->stepsOf($i);
+                $plan = ($isSaltedTwice ? $plan->saltedTwice() : $plan)->standing(
+                    ($typed['roomCelsius'] ?? null) === null ? Place::from($place) : null,
+                );
                 $called =
                     count($jars) === 1
                         ? $name
@@ -91,14 +101,14 @@ final readonly class StartBatch
                 $batch = $this->write(
                     $order,
                     $solution,
-                    $i,
                     $jar,
                     $typed,
                     $called,
                     $place,
                     $i === 0 ? $requestKey : (string) Str::ulid(),
-                    $begun,
+                    $begin->of($at, $plan),
                 );
+                $this->make->begin($batch, $plan, $begin);
                 $started ??= $batch;
             }
             if (($typed['keepsLeftOver'] ?? false) && $solution->leftOver()->value >= self::WORTH_KEEPING_G) {
@@ -152,7 +162,6 @@ final readonly class StartBatch
     private function write(
         ParsedBench $order,
         BenchSolution $solution,
-        int $number,
         ?Jar $jar,
         array $typed,
         string $name,
@@ -177,6 +186,7 @@ final readonly class StartBatch
             'serving_g' => $input->serving->value,
             'bench_input' => $typed,
             'strengths' => self::strengths($solution),
+            'served' => $solution->served(),
             'place' => $place,
             'started_in' => $place,
             'likeness' => "{$input->method->value}:" . ($typed['vegetableId'] ?? ''),
@@ -184,30 +194,7 @@ final readonly class StartBatch
             'request_key' => $requestKey,
         ])->load(['entries', 'jar']);
 
-        foreach ($solution->linesOf($number) as $line) {
-            $moment = $at->addSeconds((int) round($line->at ?? 0.0));
-            $this->ledger->append($batch, $moment, self::standing($line->entry, $place, $typed));
-            if ($line->entry instanceof Starter && $order->lender !== null) {
-                $this->ledger->lend($this->ledger->lock($order->lender->id), $moment, $line->entry->grams, $batch);
-            }
-        }
-
         return $batch;
-    }
-
-    /**
-     * Left to itself a jar has the temperatures of its place, unless the cook said another for it.
-     *
-     * @param  Typed  $typed
-     */
-    private static function standing(Entry $entry, string $place, array $typed): Entry
-    {
-        return $entry instanceof Soak &&
-            $entry->duration === null &&
-            !$entry->even &&
-            ($typed['roomCelsius'] ?? null) === null
-            ? $entry->in($place)
-            : $entry;
     }
 
     private function blend(

@@ -14,7 +14,7 @@ use Carbon\CarbonImmutable;
 use Tempesal\Core\Formula\Formula;
 use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Formula\FormulaLine;
-use Tempesal\Core\Ledger\Entry\Soak;
+use Tempesal\Core\Method\Place;
 use Tempesal\Core\Produce\PieceShape;
 use Tempesal\Core\Salt\SaltBasis;
 
@@ -23,7 +23,7 @@ use Tempesal\Core\Salt\SaltBasis;
  */
 final readonly class StartFromFormula
 {
-    public function __construct(private LedgerWriter $ledger, private HouseholdTransaction $transaction) {}
+    public function __construct(private BeginMaking $make, private HouseholdTransaction $transaction) {}
 
     /**
      * @param  string  $requestKey  the same key never starts a second jar
@@ -39,6 +39,8 @@ final readonly class StartFromFormula
         string $requestKey,
         ?string $plannedBatchId = null,
         bool $hasOneMore = false,
+        Begin $begin = Begin::Now,
+        bool $isSaltedTwice = false,
     ): Batch {
         return ($this->transaction)(function () use (
             $version,
@@ -50,6 +52,8 @@ final readonly class StartFromFormula
             $requestKey,
             $plannedBatchId,
             $hasOneMore,
+            $begin,
+            $isSaltedTwice,
         ): Batch {
             $started = Batch::query()->where('request_key', $requestKey)->first();
             if ($started !== null) {
@@ -66,7 +70,9 @@ final readonly class StartFromFormula
                 ->filter(static fn(FormulaLine $line): bool => $line->food !== null && $line->part !== 'water')
                 ->sortByDesc('grams')
                 ->first();
-            $at = $startedAt ?? CarbonImmutable::now();
+            $plan = $scaled->steps();
+            $plan = ($isSaltedTwice ? $plan->saltedTwice() : $plan)->standing(Place::from($place));
+            $at = $begin->of($startedAt ?? CarbonImmutable::now(), $plan);
             $strengths = [];
             foreach (SaltBasis::cases() as $basis) {
                 $strengths[$basis->value] = $answer->salted()?->share($basis);
@@ -84,19 +90,14 @@ final readonly class StartFromFormula
                 'serving_g' => $scaled->serving->grams->value,
                 'bench_input' => [],
                 'strengths' => $strengths,
+                'served' => $scaled->served(),
                 'place' => $place,
                 'started_in' => $place,
                 'likeness' => "formula:{$version->formula_id}",
                 'started_at' => $at,
                 'request_key' => $requestKey,
             ])->load(['entries', 'jar']);
-            foreach ($scaled->entries() as $entry) {
-                $this->ledger->append(
-                    $batch,
-                    $at,
-                    $entry instanceof Soak && $entry->duration === null && !$entry->even ? $entry->in($place) : $entry,
-                );
-            }
+            $this->make->begin($batch, $plan, $begin);
             $planned?->update(['batch_id' => $batch->id]);
 
             return $batch;

@@ -34,6 +34,7 @@ final class KitchenFile
         'formulas',
         'formula_versions',
         'batches',
+        'batch_steps',
         'batch_entries',
         'notes',
         'chore_marks',

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Backup;
 
+use Carbon\CarbonImmutable;
+
 /**
  * Turns a kitchen's document of any version before into one of today's, a step at a time. What a step adds has a
  * default in the tables; what the library knows of foods and formulas is brought up to date after the rows are in.
@@ -67,8 +69,8 @@ final class KitchenUpgrades
     }
 
     /**
-     * Version 4 knows the kinds of pieces in a jar, and what is eaten of it. Jars of before go on as they were: all
-     * pieces are one kind, dressed food is served drained.
+     * Version 4 knows the kinds of pieces in a jar, what is eaten of it, and the steps in which it is made. Jars of
+     * before go on as they were: all pieces are one kind, dressed food is served drained, what was written ahead is due.
      *
      * @param  Document  $document
      * @return Document
@@ -85,7 +87,50 @@ final class KitchenUpgrades
             ],
         );
 
-        return [...$document, 'rows' => $rows, 'version' => 4];
+        return [...$document, 'rows' => self::inSteps($rows), 'version' => 4];
+    }
+
+    /**
+     * @param  array<mixed>  $rows
+     * @return array<mixed>
+     */
+    private static function inSteps(array $rows): array
+    {
+        $now = CarbonImmutable::now();
+        $lines = collect(is_array($rows['batch_entries'] ?? null) ? $rows['batch_entries'] : [])
+            ->filter(static fn(mixed $row): bool => is_array($row))
+            ->sortBy('position')
+            ->groupBy('batch_id');
+        $steps = $wrote = $ahead = [];
+        foreach (is_array($rows['batches'] ?? null) ? $rows['batches'] : [] as $batch) {
+            if (!is_array($batch) || !is_string($batch['id'] ?? null)) {
+                continue;
+            }
+            /** @var list<array<string, mixed>> $own */
+            $own = $lines->get($batch['id'])?->values()->all() ?? [];
+            // What cannot be read is refused with its row, as any other.
+            $upgraded = rescue(static fn(): array => StepsOfBefore::of($batch, $own, $now), null, false);
+            array_push($steps, ...$upgraded['steps'] ?? []);
+            $wrote += $upgraded['wrote'] ?? [];
+            array_push($ahead, ...$upgraded['ahead'] ?? []);
+        }
+        $rows['batch_steps'] = $steps;
+        $rows['batch_entries'] = self::each(
+            is_array($rows['batch_entries'] ?? null)
+                ? array_values(
+                    array_filter(
+                        $rows['batch_entries'],
+                        static fn(mixed $row): bool => !is_array($row) || !in_array($row['id'] ?? null, $ahead, true),
+                    ),
+                )
+                : [],
+            static fn(array $row): array => [
+                ...$row,
+                'batch_step_id' => is_string($row['id'] ?? null) ? $wrote[$row['id']] ?? null : null,
+            ],
+        );
+
+        return $rows;
     }
 
     /**

@@ -14,6 +14,7 @@ use Carbon\CarbonImmutable;
 use Tempesal\Core\Care\AcidReading;
 use Tempesal\Core\Care\CareContext;
 use Tempesal\Core\Care\CareRecord;
+use Tempesal\Core\Care\Chore;
 use Tempesal\Core\Care\ChoreSchedule;
 use Tempesal\Core\Care\DueChore;
 use Tempesal\Core\Care\Recurrence;
@@ -29,6 +30,8 @@ use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Ledger\Strength;
+use Tempesal\Core\Making\Stage;
+use Tempesal\Core\Making\StepKind;
 use Tempesal\Core\Method\Hazards;
 use Tempesal\Core\Method\Place;
 use Tempesal\Core\Method\ShelfLife;
@@ -66,7 +69,7 @@ final readonly class BatchStatus
         $state = $ledger->state();
         $history = Ledgers::history($batch);
         $window = RipeningWindows::of($batch, $household);
-        $forecast = $window === null ? null : RipenessForecast::of($history, $window);
+        $forecast = $window === null ? null : RipenessForecast::of(Ledgers::foreseen($batch), $window);
         $began = $household->dateOf($batch->started_at);
         $day = static fn(CarbonImmutable $moment): int => Household::daysBetween($began, $household->dateOf($moment));
         $dayOf = static fn(?float $seconds): ?int => $seconds === null ? null : $day($batch->momentAt($seconds));
@@ -104,7 +107,57 @@ final readonly class BatchStatus
                     ),
                 );
 
+        $dues = self::withSteps($batch, $dues, $day);
+
         return new self($batch, $household, $state, $forecast, $today, $hazards, $shelfLife, $dues);
+    }
+
+    /**
+     * The next step of its making comes before what it asks for besides. As long as it is no food, nothing else is asked
+     * for.
+     *
+     * @param  list<DueChore>  $dues
+     * @param  callable(CarbonImmutable): int  $day
+     * @return list<DueChore>
+     */
+    private static function withSteps(Batch $batch, array $dues, callable $day): array
+    {
+        $next = $batch->emptied_at === null ? $batch->nextStep() : null;
+        if ($next === null) {
+            return $dues;
+        }
+        $seconds = $batch->secondsSinceStart($next->due_at);
+        $step = new DueChore(
+            new Chore(Task::Step, 0, $day($next->due_at), null, $seconds),
+            $day($next->due_at),
+            $seconds,
+            $next->kind,
+        );
+
+        return $next->isWaitedFor(CarbonImmutable::now())
+            ? [$step]
+            : [
+                $step,
+                ...array_values(
+                    array_filter(
+                        $dues,
+                        static fn(DueChore $due): bool => $next->kind !== StepKind::Chill ||
+                            $due->chore->task !== Task::ToFridge,
+                    ),
+                ),
+            ];
+    }
+
+    /** How far it is. */
+    public function stage(): Stage
+    {
+        return $this->batch->stage($this->forecast === null || ($this->daysSince($this->forecast->ready) ?? -1) >= 0);
+    }
+
+    /** Whether what is in it can be offered. */
+    public function isFood(): bool
+    {
+        return $this->batch->isFoodAt(CarbonImmutable::now());
     }
 
     /** What is served from it: a jar that was blended is a sauce, whatever it began as. */

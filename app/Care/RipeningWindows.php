@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Care;
 
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
+use Tempesal\Core\Method\Hazards;
+use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\Window;
 
 /**
@@ -19,13 +22,23 @@ final class RipeningWindows
      */
     public static function of(Batch $batch, Household $household): ?Window
     {
-        return $batch->usualWindow()?->aimedAt($batch->aim ?? $household->aim, self::ownDays($batch));
+        return self::usual($batch)?->aimedAt($batch->aim ?? $household->aim, self::ownDays($batch));
+    }
+
+    /** An egg mayonnaise from the bench is ready after hours, whatever else is cultured takes days. */
+    private static function usual(Batch $batch): ?Window
+    {
+        return $batch->formulaVersion === null &&
+            $batch->method === Method::CulturedCondiment &&
+            Hazards::of(Ledgers::history($batch), $batch->method)->hasEgg
+            ? Window::ofEmulsion()
+            : $batch->usualWindow();
     }
 
     /** Days, at the temperature at which its window is said, at which this kitchen has liked batches like it best. */
     public static function ownDays(Batch $batch): ?float
     {
-        $window = $batch->usualWindow();
+        $window = self::usual($batch);
 
         return $window === null ? null : app(TastingHistory::class)->daysOf($batch->likeness, $window->temperature);
     }

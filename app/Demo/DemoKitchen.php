@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Demo;
 
 use App\Actions\AddBoughtJar;
+use App\Actions\Begin;
 use App\Actions\CalibrateSpoon;
 use App\Actions\ChangeWeek;
 use App\Actions\CreateHousehold;
@@ -547,6 +548,7 @@ final class DemoKitchen
             'counter',
             CarbonImmutable::now()->subDays(9),
             (string) Str::ulid(),
+            begin: Begin::Packed,
         );
         $batch->update(['created_at' => $batch->started_at]);
         ($this->stand)($batch->id, Place::Fridge, (string) Str::ulid(), CarbonImmutable::now()->subDays(4));

@@ -28,7 +28,7 @@ final class OtherJars
     public static function of(Batch $batch, Person $person, float $now, Household $household): array
     {
         $others = [];
-        foreach (Batch::food()->where('id', '!=', $batch->id)->get() as $other) {
+        foreach (Batch::eatable()->where('id', '!=', $batch->id)->get() as $other) {
             $status = BatchStatus::of($other, Ledgers::of($other), $household);
             $served = BatchStatus::served($other, $status->state);
             $grams = $other->usualPortion($person, $served);

@@ -7,7 +7,9 @@ namespace App\Ledger;
 use App\Climate\RoomClimates;
 use App\Models\Batch;
 use App\Models\BatchEntry;
+use App\Models\BatchStep;
 use Carbon\CarbonImmutable;
+use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\LedgerLine;
@@ -45,6 +47,25 @@ final class Ledgers
         return self::$known[$batch][1];
     }
 
+    /**
+     * The history with the steps that are due, each when it is due or now where that has passed: what will be, if it is
+     * made as planned.
+     */
+    public static function foreseen(Batch $batch): Ledger
+    {
+        $open = $batch->steps->filter(static fn(BatchStep $step): bool => $step->isOpen());
+        $now = CarbonImmutable::now();
+        $late = max(0.0, $open->first()?->due_at->diffInSeconds($now) ?? 0.0);
+        $lines = [];
+        foreach ($open as $step) {
+            foreach ($step->step()->entries as $entry) {
+                $lines[] = self::placed($batch, $entry, $step->due_at->addSeconds((int) ceil($late)));
+            }
+        }
+
+        return $lines === [] ? self::history($batch) : self::history($batch)->with(...$lines);
+    }
+
     /** The batch as it is now, or was or will be at another moment. */
     public static function of(Batch $batch, ?CarbonImmutable $at = null): Ledger
     {
@@ -53,14 +74,18 @@ final class Ledgers
 
     private static function line(Batch $batch, BatchEntry $line): LedgerLine
     {
-        $entry = $line->read();
+        return self::placed($batch, $line->read(), $line->happened_at);
+    }
+
+    private static function placed(Batch $batch, Entry $entry, CarbonImmutable $at): LedgerLine
+    {
         $place = $entry instanceof Soak && $entry->room !== null ? Place::tryFrom($entry->room) : null;
 
         return new LedgerLine(
             $entry instanceof Soak && $place !== null
-                ? $entry->at(app(RoomClimates::class)->from($place, $line->happened_at))
+                ? $entry->at(app(RoomClimates::class)->from($place, $at))
                 : $entry,
-            $batch->secondsSinceStart($line->happened_at),
+            $batch->secondsSinceStart($at),
         );
     }
 }

@@ -14,6 +14,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Served;
+use Tempesal\Core\Making\Stage;
+use Tempesal\Core\Making\StepKind;
 use Tempesal\Core\Method\Aim;
 use Tempesal\Core\Method\Cover;
 use Tempesal\Core\Method\Method;
@@ -52,6 +54,7 @@ use Tempesal\Core\Produce\PieceShape;
  * @property Jar|null $jar
  * @property FormulaVersion|null $formulaVersion
  * @property Collection<int, BatchEntry> $entries
+ * @property Collection<int, BatchStep> $steps
  * @property Collection<int, ChoreMark> $choreMarks
  * @property Collection<int, Note> $notes
  * @property CarbonImmutable $created_at
@@ -75,7 +78,7 @@ final class Batch extends Model
      */
     public static function whole(): Builder
     {
-        return self::query()->with(['jar', 'entries', 'formulaVersion', 'choreMarks', 'notes']);
+        return self::query()->with(['jar', 'entries', 'steps', 'formulaVersion', 'choreMarks', 'notes']);
     }
 
     /** @return Builder<self> those that were not emptied */
@@ -84,10 +87,60 @@ final class Batch extends Model
         return self::whole()->where('emptied_at', null);
     }
 
-    /** @return Builder<self> those that hold food: brine kept for other jars is none */
+    /** @return Builder<self> those that hold food or will: brine kept for other jars is none */
     public static function food(): Builder
     {
         return self::onShelf()->where('method', '!=', Method::SpareBrine);
+    }
+
+    /** @return Builder<self> those that hold food now: what is in its soak, or has not been started, is none yet */
+    public static function eatable(): Builder
+    {
+        $waits = array_filter(StepKind::cases(), static fn(StepKind $kind): bool => $kind->isWaitedFor());
+
+        return self::food()->whereDoesntHave(
+            'steps',
+            static fn(Builder $steps) => $steps
+                ->where('done_at', null)
+                ->where('skipped_at', null)
+                ->where(
+                    static fn(Builder $either) => $either
+                        ->whereIn('kind', $waits)
+                        ->orWhere('due_at', '>', CarbonImmutable::now()),
+                ),
+        );
+    }
+
+    /** Whether it holds food, by its steps. */
+    public function isFoodAt(CarbonImmutable $at): bool
+    {
+        return $this->method->isFood() &&
+            !$this->steps->contains(static fn(BatchStep $step): bool => $step->isWaitedFor($at));
+    }
+
+    /** The next thing to be done in making it. */
+    public function nextStep(): ?BatchStep
+    {
+        return $this->steps->first(static fn(BatchStep $step): bool => $step->isOpen());
+    }
+
+    /** How far it is, by the steps that were done and where it stands. */
+    public function stage(bool $isReady): Stage
+    {
+        if ($this->emptied_at !== null) {
+            return Stage::Empty;
+        }
+        $last = $this->steps->last(static fn(BatchStep $step): bool => $step->done_at !== null)?->kind->stage();
+        if ($this->nextStep()?->isWaitedFor(CarbonImmutable::now()) === true) {
+            return $last ?? Stage::Begun;
+        }
+
+        return match (true) {
+            $last === Stage::Bottled, $last === Stage::Blended => $last,
+            $this->place === Place::Fridge => Stage::Cold,
+            $isReady => Stage::Ready,
+            default => Stage::Working,
+        };
     }
 
     /** @return BelongsTo<Jar, $this> */
@@ -109,6 +162,12 @@ final class Batch extends Model
     public function entries(): HasMany
     {
         return $this->hasMany(BatchEntry::class)->orderBy('position');
+    }
+
+    /** @return HasMany<BatchStep, $this> in the order in which it is made */
+    public function steps(): HasMany
+    {
+        return $this->hasMany(BatchStep::class)->orderBy('position');
     }
 
     /** @return HasMany<ChoreMark, $this> that stand */
@@ -206,7 +265,7 @@ final class Batch extends Model
     /** Whether what is eaten of it in a state counts as live. */
     public function isLive(BatchState $state): bool
     {
-        return $this->method->isFerment() && $state->live;
+        return $this->method->isFerment() && $state->live && $this->isFoodAt(CarbonImmutable::now());
     }
 
     /** What is eaten of it: a jar that was blended is a sauce, whatever it began as. */

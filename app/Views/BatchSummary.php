@@ -44,7 +44,7 @@ final class BatchSummary
         $share = $batch->strengths[$basis->value] ?? null;
         $picture = JarPicture::ofBatch($batch, $state);
         $left = $status->gramsLeft();
-        $servings = (int) floor($left / $batch->serving_g + BatchState::ROUNDING);
+        $servings = $status->isFood() ? (int) floor($left / $batch->serving_g + BatchState::ROUNDING) : 0;
 
         return [
             'id' => $batch->id,
@@ -70,6 +70,10 @@ final class BatchSummary
                 ],
                 SaltBasis::cases(),
             ),
+            'stage' => $status->stage()->value,
+            'stageLabel' => $status->stage()->label(),
+            'isFoodNow' => $status->isFood(),
+            'nextStep' => StepsView::next($status),
             'servedPhase' => $served->value,
             'gramsLeft' => $left,
             'servingGrams' => $batch->serving_g,
@@ -79,7 +83,7 @@ final class BatchSummary
             'liquidPercent' => $liquid->weightG() > self::TRACE_G ? $liquid->brineStrength() * 100.0 : null,
             'window' => self::window($status),
             'isReady' =>
-                $batch->method->isFood() &&
+                $status->isFood() &&
                 $servings > 0 &&
                 ($status->forecast === null || ($status->daysSince($status->forecast->ready) ?? -1) >= 0),
             'attention' =>

@@ -171,7 +171,7 @@ final class BatchView
             'strengthNowPercent' => $strength === null ? null : $strength * 100.0,
             'expectedPh' => $status->expectedPh(),
             'advice' => array_map(static fn(Advice $advice): array => $advice->toArray(), [
-                ...BatchAdvice::on($ledger, $batch->method, Ledgers::history($batch)),
+                ...BatchAdvice::on($ledger, $batch->method, Ledgers::foreseen($batch)),
                 ...array_filter([$batch->place->isWarm() ? TemperatureAdvice::of($batch->method, $state) : null]),
             ]),
         ];

@@ -48,7 +48,13 @@ final class ChoresView
             $one['at'] ?? '',
         ] <=> [$other['task'] !== 'discard', $other['dueOn'], $other['at'] ?? ''];
         usort($now, $order);
-        usort($soon, $order);
+        usort(
+            $soon,
+            static fn(array $one, array $other): int => [$one['dueOn'], $one['at'] ?? ''] <=> [
+                $other['dueOn'],
+                $other['at'] ?? '',
+            ],
+        );
 
         return [
             'today' => $household->today(),
@@ -83,7 +89,7 @@ final class ChoresView
             'colour' => $status->batch->colour,
             'jar' => JarPicture::ofBatch($status->batch, $status->state),
             'task' => $task->value,
-            'text' => $task->text(),
+            'text' => $due->text(),
             'dueOn' => $status->dateOf($due),
             'at' => $due->at === null ? null : $status->callAt($due)->utc()->toIso8601String(),
             'lateDays' => $late,

@@ -98,7 +98,7 @@ final readonly class KitchenWeek
             ->whereNull('undone_at')
             ->orderBy('id')
             ->get();
-        $batches = Batch::food()->orderBy('started_at')->orderBy('id')->get();
+        $batches = Batch::eatable()->orderBy('started_at')->orderBy('id')->get();
         $gone = $planned->pluck('batch_id')->diff($batches->pluck('id'))->unique()->all();
         if ($gone !== []) {
             $batches = $batches->concat(Batch::whole()->whereIn('id', $gone)->get());

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Tempesal\Core\Bench;
 
 use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Document\Scaling;
 use Tempesal\Core\Estimate\Estimate;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Formula\SaltUnit;
-use Tempesal\Core\Formula\Scaling;
 use Tempesal\Core\Jar\JarFit;
 use Tempesal\Core\Jar\JarSet;
 use Tempesal\Core\Ledger\BatchState;
@@ -22,6 +22,7 @@ use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Ledger\Strength;
+use Tempesal\Core\Making\StepPlan;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Millilitres;
 use Tempesal\Core\Measure\SpoonPhrase;
@@ -270,6 +271,12 @@ final readonly class BenchSolution
                 ),
                 $lines,
             );
+    }
+
+    /** The steps of one jar: its share of everything. */
+    public function stepsOf(int $jar): StepPlan
+    {
+        return $this->work->steps()->scaled($this->input->row()?->shares()[$jar] ?? 1.0);
     }
 
     public function timetable(): EntrySchedule

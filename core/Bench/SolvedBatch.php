@@ -17,12 +17,15 @@ use Tempesal\Core\Ledger\EntrySchedule;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
-use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Ledger\Rinsing;
+use Tempesal\Core\Ledger\Served;
+use Tempesal\Core\Making\StepPlan;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Measure\Seconds;
 use Tempesal\Core\Measure\SodiumChloride;
 use Tempesal\Core\Method\Method;
+use Tempesal\Core\Method\Window;
 use Tempesal\Core\Process\CulturedCondiment;
 use Tempesal\Core\Process\DrySalting;
 use Tempesal\Core\Process\IngredientAmount;
@@ -33,6 +36,7 @@ use Tempesal\Core\Process\QuickSaltPickle;
 use Tempesal\Core\Process\ReusedBrine;
 use Tempesal\Core\Process\SaltedAndDressed;
 use Tempesal\Core\Process\Transform;
+use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Salt\JarContents;
 use Tempesal\Core\Salt\SaltDose;
 use Tempesal\Core\Uptake\TemperatureHistory;
@@ -122,9 +126,40 @@ final readonly class SolvedBatch
     /** The entries laid out in time. */
     public function timetable(): EntrySchedule
     {
+        return EntrySchedule::of($this->entries());
+    }
+
+    /** The same cut into the steps in which a cook does it. */
+    public function steps(): StepPlan
+    {
+        return StepPlan::of($this->input->method, $this->entries(), $this->standsFor());
+    }
+
+    /** How long it stands before it goes cold, where hours count. */
+    private function standsFor(): ?Seconds
+    {
+        return $this->input->method === Method::CulturedCondiment && $this->hasEgg()
+            ? Seconds::ofHours(Window::EMULSION_HOURS)
+            : null;
+    }
+
+    private function hasEgg(): bool
+    {
+        foreach ([$this->input->vegetable, ...array_column($this->input->alongside, 'ingredient')] as $food) {
+            if (in_array(Allergen::Egg, $food->allergens, true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return non-empty-list<Entry> */
+    private function entries(): array
+    {
         $entries = $this->process()->entries();
         if (count($this->doses) === 1) {
-            return EntrySchedule::of($entries);
+            return $entries;
         }
 
         // Salt that was added by and by comes after the food it was tasted on.
@@ -140,7 +175,7 @@ final readonly class SolvedBatch
         }
         array_splice($others, $first, 0, $salts);
 
-        return EntrySchedule::of($others === [] ? $entries : $others);
+        return $others === [] ? $entries : $others;
     }
 
     public function ledger(): Ledger

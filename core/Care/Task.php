@@ -12,6 +12,8 @@ use Tempesal\Core\Message\Message;
  */
 enum Task: string
 {
+    /** The next step of making it. */
+    case Step = 'step';
     case Discard = 'discard';
     case Burp = 'burp';
     case Stir = 'stir';
@@ -41,6 +43,7 @@ enum Task: string
         return match ($this) {
             self::Taste, self::MeasurePh => 'log',
             self::ToFridge => 'move',
+            self::Step => 'counter',
             self::Discard, self::UseUp => 'empty',
             default => 'tap',
         };

@@ -7,9 +7,11 @@ namespace Tempesal\Core\Formula;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Document\Pantry;
+use Tempesal\Core\Document\Scaling;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Served;
+use Tempesal\Core\Making\StepPlan;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Seconds;
 use Tempesal\Core\Message\Message;
@@ -181,6 +183,18 @@ final readonly class Formula
         }
 
         return $entries === [] ? throw new InvalidField('steps', Message::of('errors.no_steps')) : $entries;
+    }
+
+    /** The steps in which a cook makes it. */
+    public function steps(): StepPlan
+    {
+        return StepPlan::of(
+            $this->method,
+            $this->entries(),
+            $this->method === Method::CulturedCondiment && $this->window->readyDays * 24.0 < Window::HOURS_COUNT
+                ? Seconds::ofDays($this->window->readyDays)
+                : null,
+        );
     }
 
     /** The batch as it is when it is ready to eat: what was left to go on has gone on for the time of the window. */

@@ -24,6 +24,9 @@ final readonly class ShelfLife
 
     public const EGG_LONGEST_WARM_HOURS = 10.0;
 
+    /** The shortest that such a cook lets it stand. */
+    public const EGG_FIRST_WARM_HOURS = 6.0;
+
     /**
      * @param  int  $days  whole days in the fridge
      * @param  bool  $isStrict  whether it is thrown out then, counted from the day on which it was made, wherever it

@@ -6,6 +6,7 @@ namespace Tempesal\Core\Method;
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Ferment\Ripening;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Message\Message;
 
@@ -14,6 +15,12 @@ use Tempesal\Core\Message\Message;
  */
 final readonly class Window
 {
+    /** An egg mayonnaise stands six to ten hours: common practice, no source. */
+    public const EMULSION_HOURS = 8.0;
+
+    /** Where a jar is ready sooner than this many hours, hours count. */
+    public const HOURS_COUNT = 48.0;
+
     private function __construct(
         public float $youngDays,
         public float $readyDays,
@@ -25,6 +32,17 @@ final readonly class Window
     public static function of(float $youngDays, float $readyDays, float $longDays, Celsius $temperature): self
     {
         return new self($youngDays, $readyDays, $longDays, $temperature);
+    }
+
+    /** Of an emulsion with egg: hours, then the cold. */
+    public static function ofEmulsion(): self
+    {
+        return self::of(
+            ShelfLife::EGG_FIRST_WARM_HOURS / 24.0,
+            self::EMULSION_HOURS / 24.0,
+            ShelfLife::EGG_LONGEST_WARM_HOURS / 24.0,
+            Celsius::of(Ripening::REFERENCE_CELSIUS),
+        );
     }
 
     /**

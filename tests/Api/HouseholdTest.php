@@ -162,6 +162,7 @@ beforeEach(function (): void {
         'spell' => $spell->json('rooms.0.spells.0.id'),
         'batch' => $batch['id'],
         'entry' => $batch['entries'][0]['id'],
+        'step' => $this->getJson("/api/batches/{$batch['id']}/steps")->json('steps.0.id'),
         'person' => $kitchen['people'][0]['id'],
         'salt' => $kitchen['salts'][0]['id'],
         'food' => $kitchen['ingredients'][0]['id'],

@@ -8,7 +8,7 @@ use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Formula\FormulaLine;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\SaltFloor;
-use Tempesal\Core\Formula\Scaling;
+use Tempesal\Core\Document\Scaling;
 use Tempesal\Core\Formula\FormulaStep;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\Ledger;

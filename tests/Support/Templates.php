@@ -646,6 +646,22 @@ final class Templates
                 'body' => $key(),
             ],
         ];
+        $atStep = fn(string $end, array $body): Closure => function () use ($end, $body): array {
+            $jar = $this->test->startJar(['begin' => 'counter', 'jarId' => null])->json('id');
+            $step = $this->test->getJson("/api/batches/{$jar}/steps")->json('steps.0.id');
+
+            return [
+                'path' => "/batches/{$jar}/steps/{$step}{$end}",
+                'body' => [...$body, 'requestKey' => $this->key()],
+            ];
+        };
+        $all['GET /batches/{batch}/steps'] = $get("{$batch}/steps");
+        $all['POST /batches/{batch}/steps/{step}/done'] = $atStep('/done', [
+            'weighed' => [['line' => 0, 'grams' => 3]],
+        ]);
+        $all['DELETE /batches/{batch}/steps/{step}/done'] = $atStep('/done', []);
+        $all['POST /batches/{batch}/steps/{step}/skipped'] = $atStep('/skipped', []);
+        $all['POST /batches/{batch}/steps/{step}/preview'] = $atStep('/preview', ['rinseSeconds' => 90]);
         foreach (['/reversal' => true, '/reversal/preview' => false] as $end => $isWritten) {
             $all["POST /batches/{batch}/entries/{entry}{$end}"] = function () use ($batch, $end, $key): array {
                 $this->test

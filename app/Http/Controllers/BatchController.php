@@ -51,7 +51,8 @@ final readonly class BatchController
             $request->string('place')->value(),
             $request->string('requestKey')->value(),
             $request->startedAt(),
-            $request->boolean('isPacked'),
+            $request->begin(),
+            $request->boolean('isSaltedTwice'),
         );
 
         return $this->page->answer($batch->id, 201);

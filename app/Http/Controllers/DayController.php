@@ -32,7 +32,7 @@ final class DayController
     private static function jars(string $date, Household $household): Collection
     {
         if ($date >= $household->today()) {
-            return Batch::food()->orderBy('started_at')->get();
+            return Batch::eatable()->orderBy('started_at')->get();
         }
         $begins = CarbonImmutable::parse($date, $household->time_zone)->utc();
         $ends = CarbonImmutable::parse($date, $household->time_zone)->addDay()->utc();

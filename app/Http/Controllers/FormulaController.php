@@ -155,6 +155,8 @@ final readonly class FormulaController
             $request->string('requestKey')->value(),
             $request->filled('plannedBatchId') ? $request->string('plannedBatchId')->value() : null,
             $request->boolean('hasOneMore'),
+            $request->begin(),
+            $request->boolean('isSaltedTwice'),
         );
 
         return $batches->answer($batch->id, 201);

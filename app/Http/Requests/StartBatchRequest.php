@@ -16,7 +16,7 @@ final class StartBatchRequest extends BenchRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return [...BenchFields::rules(), ...$this->jarRules(), 'isPacked' => ['nullable', 'boolean']];
+        return [...BenchFields::rules(), ...$this->jarRules()];
     }
 
     /** @return array<string, string> */

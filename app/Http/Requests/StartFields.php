@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Actions\Begin;
 use App\Household\CurrentHousehold;
 use Carbon\CarbonImmutable;
 use Illuminate\Validation\Rule;
@@ -23,6 +24,9 @@ trait StartFields
             'name' => ['required', 'string', 'max:120'],
             'place' => ['required', 'string', Rule::enum(Place::class)],
             'startedOn' => ['nullable', 'string', 'date_format:Y-m-d'],
+            'isPacked' => ['nullable', 'boolean'],
+            'begin' => ['nullable', 'string', Rule::enum(Begin::class)],
+            'isSaltedTwice' => ['nullable', 'boolean'],
             'requestKey' => ['required', 'string', 'ulid'],
         ];
     }
@@ -35,8 +39,20 @@ trait StartFields
             'name.max' => 'errors.name_120',
             'place.*' => 'errors.place',
             'startedOn.*' => 'errors.date',
+            'begin.*' => 'errors.choice',
             'requestKey.*' => 'errors.request_key',
         ];
+    }
+
+    /**
+     * How far it is; "isPacked" is how it was said before jars were made step by step. A jar
+     * of another day, of which nothing is said, is packed.
+     */
+    public function begin(): Begin
+    {
+        $isPacked = $this->boolean('isPacked') || (!$this->has('isPacked') && $this->startedAt() !== null);
+
+        return Begin::tryFrom($this->string('begin')->value()) ?? ($isPacked ? Begin::Packed : Begin::Now);
     }
 
     /**

@@ -1309,6 +1309,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/batches/{batch}/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readSteps"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/batches/{batch}/steps/{step}/done": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["doStep"];
+        delete: operations["undoStep"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/batches/{batch}/steps/{step}/skipped": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["skipStep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/batches/{batch}/steps/{step}/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewStep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/timeline": {
         parameters: {
             query?: never;
@@ -1622,6 +1686,12 @@ export interface components {
             methodLabel: components["schemas"]["Message"];
             /** @description Brine that is kept for other jars is none. */
             isFood: boolean;
+            stage: components["schemas"]["Stage"];
+            stageLabel: components["schemas"]["Message"];
+            /** @description What is in its soak is no food yet. */
+            isFoodNow: boolean;
+            /** @description What is to be done next in making it; null when it is made. */
+            nextStep: components["schemas"]["NextStep"] | null;
             colour: string;
             place: components["schemas"]["Place"];
             placeLabel: components["schemas"]["Message"];
@@ -1929,7 +1999,7 @@ export interface components {
             advice: components["schemas"]["Advice"][];
         };
         /** @enum {string} */
-        Task: "discard" | "burp" | "stir" | "press" | "skim" | "airlock" | "taste" | "ph" | "fridge" | "blend" | "use_up";
+        Task: "step" | "discard" | "burp" | "stir" | "press" | "skim" | "airlock" | "taste" | "ph" | "fridge" | "blend" | "use_up";
         Chore: {
             id: string;
             batchId: string;
@@ -1948,7 +2018,7 @@ export interface components {
             lateDays: number;
             whenLate: components["schemas"]["Message"] | null;
             /** @enum {string} */
-            doneBy: "tap" | "log" | "move" | "empty";
+            doneBy: "tap" | "log" | "move" | "empty" | "counter";
             /** Format: date-time */
             snoozedUntil: string | null;
         };
@@ -2895,6 +2965,11 @@ export interface components {
         Place: "counter" | "cool" | "fridge";
         /** @enum {string} */
         Phase: "pieces" | "brine" | "sauce";
+        /**
+         * @description Its first steps are done, all of it is, or each will be at the counter.
+         * @enum {string|null}
+         */
+        Begin: "now" | "packed" | "counter" | null;
         /** @enum {string} */
         Served: "pieces" | "brine" | "sauce" | "all";
         /** @enum {string} */
@@ -3006,6 +3081,72 @@ export interface components {
                 savesPercent: number;
                 isEnough: boolean;
             }[];
+        };
+        /** @enum {string} */
+        Stage: "begun" | "salting" | "soaking" | "draining" | "dressing" | "resting" | "working" | "ready" | "cold" | "blended" | "bottled" | "empty";
+        /** @enum {string} */
+        StepKind: "clean" | "dissolve" | "salt" | "salt_again" | "massage" | "soak" | "drain" | "rinse" | "freshen" | "squeeze" | "dress" | "pack" | "pour" | "mix" | "chill" | "strain" | "blend" | "season" | "heat" | "measure_ph" | "bottle";
+        NextStep: {
+            id: string;
+            kind: components["schemas"]["StepKind"];
+            label: components["schemas"]["Message"];
+            /** Format: date-time */
+            dueAt: string;
+            /** @description Whether what is in the jar becomes food only by it. */
+            isWaitedFor: boolean;
+        };
+        /** @description How a step was done otherwise than planned. */
+        StepAsDone: {
+            weighed?: {
+                line: number;
+                grams: number;
+            }[] | null;
+            rinseSeconds?: number | null;
+            /** @description Brine that is not poured away. */
+            keepGrams?: number | null;
+        };
+        Step: {
+            id: string;
+            kind: components["schemas"]["StepKind"];
+            label: components["schemas"]["Message"];
+            say: components["schemas"]["Message"];
+            stageLabel: components["schemas"]["Message"];
+            /** @description From the step before it until it is due. */
+            afterSeconds: number;
+            /** Format: date-time */
+            dueAt: string;
+            /** Format: date-time */
+            doneAt: string | null;
+            /** Format: date-time */
+            skippedAt: string | null;
+            needs: {
+                line: number;
+                /** @enum {string} */
+                what: "food" | "salt" | "starter";
+                name: components["schemas"]["Message"];
+                grams: number;
+                measure: components["schemas"]["Message"];
+            }[];
+            /** @description Whether a scale can say what went in. */
+            isWeighed: boolean;
+            number: {
+                text: components["schemas"]["Message"];
+                of: components["schemas"]["Message"];
+            } | null;
+            rinseSeconds: number | null;
+            /** @description Brine that stays when it is drained; null where nothing is. */
+            keepsGrams: number | null;
+        };
+        Steps: {
+            batchId: string;
+            batchName: string;
+            colour: string;
+            jarName: string | null;
+            stage: components["schemas"]["Stage"];
+            stageLabel: components["schemas"]["Message"];
+            isFood: boolean;
+            currentId: string | null;
+            steps: components["schemas"]["Step"][];
         };
         RotationLine: {
             id?: string | null;
@@ -3477,6 +3618,15 @@ export interface components {
                 "application/json": components["schemas"]["Invalid"];
             };
         };
+        /** @description Steps. */
+        Steps: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Steps"];
+            };
+        };
         /** @description Its id. */
         PlannedBatch: {
             headers: {
@@ -3736,8 +3886,11 @@ export interface operations {
                      * @description The day it was started, when that was not today.
                      */
                     startedOn?: string | null;
-                    /** @description Salting, rinsing and dressing are done; otherwise they begin now. */
+                    /** @description As "begin" is "packed"; how it was said before there were steps. */
                     isPacked?: boolean | null;
+                    begin?: components["schemas"]["Begin"];
+                    /** @description Its salt goes in in two halves. */
+                    isSaltedTwice?: boolean | null;
                     requestKey: components["schemas"]["Ulid"];
                 };
             };
@@ -4929,6 +5082,9 @@ export interface operations {
                     intoJarId?: string | null;
                     /** @description Whether there are more such jars than were counted. */
                     hasOneMore?: boolean | null;
+                    begin?: components["schemas"]["Begin"];
+                    /** @description Its salt goes in in two halves. */
+                    isSaltedTwice?: boolean | null;
                     /** @description The plan that it carries out. */
                     plannedBatchId?: string | null;
                     name: string;
@@ -6060,6 +6216,126 @@ export interface operations {
                 };
             };
             401: components["responses"]["Refused"];
+        };
+    };
+    readSteps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Steps"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    doStep: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path: {
+                batch: string;
+                step: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StepAsDone"] & {
+                    /** Format: date-time */
+                    at?: string | null;
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Steps"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    undoStep: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path: {
+                batch: string;
+                step: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Steps"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    skipStep: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path: {
+                batch: string;
+                step: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** Format: date-time */
+                    at?: string | null;
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Steps"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    previewStep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+                step: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StepAsDone"];
+            };
+        };
+        responses: {
+            200: components["responses"]["Effect"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
         };
     };
     readTimeline: {

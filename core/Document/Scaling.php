@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tempesal\Core\Formula;
+namespace Tempesal\Core\Document;
 
 /**
  * Multiplies every amount in documented steps; times, strengths and shares stay.
