@@ -65,33 +65,42 @@ final readonly class KeepSpareBrine
             if ($there !== null) {
                 return $there;
             }
-            $lender = $this->ledger->lock($batchId);
-            $at = CarbonImmutable::now();
-            $ledger = Ledgers::of($lender, $at);
-            if ($ledger->state()->isOnePhase()) {
-                throw InvalidInput::at('grams', Message::of('errors.no_brine_to_keep'));
-            }
-            try {
-                $kept = $this->write(
-                    $lender,
-                    $lender->name,
-                    $grams,
-                    $at,
-                    $requestKey,
-                    new Starter(
-                        StarterTransfer::from($lender->id, $lender->name, $ledger)->liquid(),
-                        $grams,
-                        Phase::Brine,
-                        $lender->id,
-                    ),
-                );
-                $this->ledger->lend($lender, $at, $grams, $kept);
-            } catch (NotEnough $refusal) {
-                throw InvalidInput::at('grams', $refusal->explanation());
-            }
 
-            return $kept;
+            return $this->ofLocked($this->ledger->lock($batchId), $grams, CarbonImmutable::now(), $requestKey);
         });
+    }
+
+    /**
+     * The same, inside the transaction in which the jar is worked on.
+     *
+     * @throws ValidationException
+     */
+    public function ofLocked(Batch $lender, Grams $grams, CarbonImmutable $at, ?string $requestKey = null): Batch
+    {
+        $ledger = Ledgers::of($lender, $at);
+        if ($ledger->state()->isOnePhase()) {
+            throw InvalidInput::at('grams', Message::of('errors.no_brine_to_keep'));
+        }
+        try {
+            $kept = $this->write(
+                $lender,
+                $lender->name,
+                $grams,
+                $at,
+                $requestKey,
+                new Starter(
+                    StarterTransfer::from($lender->id, $lender->name, $ledger)->liquid(),
+                    $grams,
+                    Phase::Brine,
+                    $lender->id,
+                ),
+            );
+            $this->ledger->lend($lender, $at, $grams, $kept);
+        } catch (NotEnough $refusal) {
+            throw InvalidInput::at('grams', $refusal->explanation());
+        }
+
+        return $kept;
     }
 
     private function write(

@@ -12,10 +12,12 @@ use App\Support\InvalidInput;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Ledger\Entry\Blend;
 use Tempesal\Core\Ledger\Entry\Give;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Message\Message;
+use Tempesal\Core\Method\Method;
 
 /**
  * Takes a mistaken entry back by an entry. What two jars wrote together is taken back in both; a serving goes back into
@@ -59,6 +61,9 @@ final readonly class ReverseEntry
                     $this->ledger->check($locked[$line->batch_id]);
                     IdempotencyKey::spend($line->request_key);
                 }
+                if ($mistake->kind === Blend::kind()) {
+                    self::unblend($locked[$batchId]);
+                }
                 // A move that is taken back leaves the jar where it stood before.
                 [, $place] = array_slice($locked[$batchId]->stands(), -1)[0];
                 $locked[$batchId]->update(['place' => $place]);
@@ -71,6 +76,14 @@ final readonly class ReverseEntry
 
             return $locked[$batchId];
         });
+    }
+
+    /** A jar that was not blended after all is what it was made as. */
+    private static function unblend(Batch $batch): void
+    {
+        $made = $batch->formulaVersion->document['method'] ?? ($batch->bench_input['method'] ?? null);
+        $method = is_string($made) ? Method::tryFrom($made) : null;
+        $batch->update(['method' => $method ?? $batch->method]);
     }
 
     /** A share of the dish whose rest the line gave away. */

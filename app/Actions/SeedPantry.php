@@ -26,6 +26,11 @@ final readonly class SeedPantry
         ['One-litre clamp jar', 1000, 82, 102, 'clamp'],
         ['Two-litre jar', 2000, 95, 122, 'airlock'],
         ['Five-litre crock', 5000, 180, 190, 'cloth'],
+        ['Sauce bottle, 100 ml', 100, 24, 44, 'screw lid'],
+        ['Sauce bottle, 150 ml', 150, 24, 50, 'screw lid'],
+        ['Sauce bottle, 250 ml', 250, 28, 58, 'screw lid'],
+        ['Bottle, 500 ml', 500, 28, 70, 'screw lid'],
+        ['Bottle, 1 litre', 1000, 28, 88, 'screw lid'],
     ];
 
     /** name, ml, whether it is filled with brine; common practice, no source */

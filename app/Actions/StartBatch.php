@@ -10,6 +10,7 @@ use App\Bench\KitchenPacking;
 use App\Bench\ParsedBench;
 use App\Household\HouseholdTransaction;
 use App\Language\Words;
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\BatchEntry;
 use App\Models\Jar;
@@ -22,7 +23,11 @@ use Tempesal\Core\Bench\BenchAdvice;
 use Tempesal\Core\Bench\BenchSolution;
 use Tempesal\Core\Bench\IncompleteBench;
 use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\ClingingBrine;
+use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Message\Message;
+use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\Place;
 use Tempesal\Core\Salt\SaltBasis;
 
@@ -42,6 +47,7 @@ final readonly class StartBatch
         private LedgerWriter $ledger,
         private KeepSpareBrine $keep,
         private BeginMaking $make,
+        private FillBottles $bottles,
         private HouseholdTransaction $transaction,
     ) {}
 
@@ -85,7 +91,7 @@ final readonly class StartBatch
             $solution = self::workOut($order);
             self::refuseWhatCannotBe($solution);
             if ($order->source !== null) {
-                return $this->blend($order, $order->source, $solution, $name, $place, $requestKey, $at);
+                return $this->blend($order, $order->source, $solution, $name, $place, $requestKey, $at, $typed);
             }
             FillJars::claim($order->jars, $typed['hasOneMore'] ?? false);
             $jars = $order->jars === [] ? [null] : $order->jars;
@@ -197,6 +203,7 @@ final readonly class StartBatch
         return $batch;
     }
 
+    /** @param  Typed  $typed */
     private function blend(
         ParsedBench $order,
         Batch $source,
@@ -205,8 +212,13 @@ final readonly class StartBatch
         string $place,
         string $requestKey,
         CarbonImmutable $at,
+        array $typed,
     ): Batch {
         $batch = $this->ledger->lock($source->id);
+        FillJars::claim($order->jars, $typed['hasOneMore'] ?? false, except: $batch->id);
+        if ($typed['keepsLeftOver'] ?? false) {
+            $this->keepWhatRunsOff($batch, $solution, $at);
+        }
         foreach ($solution->timetable()->lines as $line) {
             $this->ledger->append($batch, $at, $line->entry, $requestKey);
         }
@@ -214,21 +226,38 @@ final readonly class StartBatch
             $this->ledger->append($batch, $at, MoveJar::standing(Place::from($place)));
         }
         $this->ledger->check($batch);
+        $bottles = count($order->jars);
         $batch->update([
-            'name' => $name,
+            'name' => $bottles > 1 ? $this->bottles->nameOf($name, 1) : $name,
+            'method' => Method::Transform,
+            'served' => null,
             'place' => $place,
             'serving_g' => $order->input->serving->value,
             'strengths' => self::strengths($solution),
-            ...$order->jars === []
-                ? []
-                : [
-                    'jar_id' => $order->jars[0]->id,
-                    'headspace_mm' => $order->input->packing->headspace->value,
-                    'weight_ml' => 0.0,
-                ],
+            // It has left the jar in which it was made, into this one or into none yet.
+            'jar_id' => $order->jars[0]->id ?? null,
+            'cover' => $typed['cover'] ?? null,
+            'hold_down' => null,
+            'headspace_mm' => $order->input->packing->headspace->value,
+            'weight_ml' => 0.0,
         ]);
+        if ($bottles > 1) {
+            $this->bottles->fill($batch, $order->jars, $name, $at);
+        }
 
         return $batch;
+    }
+
+    /** What is strained off and not blended in. */
+    private function keepWhatRunsOff(Batch $batch, BenchSolution $solution, CarbonImmutable $at): void
+    {
+        $kept = $solution->input->source?->keptBrine;
+        $state = Ledgers::of($batch, $at)->state();
+        $clings = ClingingBrine::drained()->typical * $state->phase(Phase::Pieces)->weightG();
+        $runsOff = $state->phase(Phase::Brine)->weightG() - max($kept->value ?? INF, $clings);
+        if ($runsOff >= self::WORTH_KEEPING_G) {
+            $this->keep->ofLocked($batch, Grams::of($runsOff), $at);
+        }
     }
 
     /** @return array<string, float|null> shares of salt by basis, as made */

@@ -90,6 +90,12 @@ final readonly class EntryReader
         if ($lender->id === $batch->id) {
             throw new InvalidField("{$at}.fromBatch", Message::of('errors.feeds_itself'));
         }
+        if (!$lender->isFoodAt($moment) && $lender->method->isFood()) {
+            throw new InvalidField(
+                "{$at}.fromBatch",
+                Message::of('errors.not_food_yet', name: $lender->name, stage: $lender->stage(false)->label()),
+            );
+        }
         if ($moment->lessThan($lender->started_at)) {
             throw new InvalidField("{$at}.fromBatch", Message::of('errors.lender_later', name: $lender->name));
         }

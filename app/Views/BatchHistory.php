@@ -71,7 +71,7 @@ final class BatchHistory
         $coming = array_map(
             static fn(DueChore $due): array => [
                 'code' => $due->chore->task->value,
-                'text' => $due->chore->task->text(),
+                'text' => $due->text(),
                 'on' => max($today, $status->dateOf($due)),
                 'until' =>
                     $due->chore->last === null || $due->chore->every === 0

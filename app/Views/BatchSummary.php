@@ -44,7 +44,8 @@ final class BatchSummary
         $share = $batch->strengths[$basis->value] ?? null;
         $picture = JarPicture::ofBatch($batch, $state);
         $left = $status->gramsLeft();
-        $servings = $status->isFood() ? (int) floor($left / $batch->serving_g + BatchState::ROUNDING) : 0;
+        $inIt = (int) floor($left / $batch->serving_g + BatchState::ROUNDING);
+        $servings = $status->isFood() ? $inIt : 0;
 
         return [
             'id' => $batch->id,
@@ -97,8 +98,8 @@ final class BatchSummary
                                 ? 0.0
                                 : $picture['foodMm'] - $picture['liquidMm'],
                             $status->daysSince($status->forecast?->long),
-                            $servings,
-                            $status->isNothing(),
+                            max($inIt, $status->isFood() ? 0 : 1),
+                            $status->isFood() && $status->isNothing(),
                         ),
                     ),
             'jar' => $picture,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Care\BatchStatus;
+use App\Care\MeantServing;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
@@ -112,6 +113,7 @@ final class BatchView
             ],
             'flow' => ['from' => self::streams($flow->from), 'to' => self::streams($flow->to)],
             'entries' => BatchHistory::entries($batch, $at),
+            'meant' => self::meant($status),
             'coming' => BatchHistory::coming($status, $summary['window']),
             'lastReading' => self::reading($status),
             'gates' => array_map(
@@ -123,6 +125,21 @@ final class BatchView
                 ->values()
                 ->all(),
         ];
+    }
+
+    /** @return array<string, mixed>|null a portion on the day on which it is meant to be eaten */
+    private static function meant(BatchStatus $status): ?array
+    {
+        $meant = MeantServing::of($status);
+
+        return $meant === null
+            ? null
+            : [
+                'on' => $status->household->dateOf($meant->on),
+                'grams' => $status->batch->serving_g,
+                'sodium' => WireNumbers::sodium($meant->sodium->band),
+                'why' => $meant->why,
+            ];
     }
 
     /**

@@ -91,6 +91,7 @@ final class ChoresView
             'task' => $task->value,
             'text' => $due->text(),
             'dueOn' => $status->dateOf($due),
+            'dueAt' => $due->at === null ? null : $status->batch->momentAt($due->at)->utc()->toIso8601String(),
             'at' => $due->at === null ? null : $status->callAt($due)->utc()->toIso8601String(),
             'lateDays' => $late,
             'whenLate' => $late === 0 ? null : $task->whenLate($late),

@@ -27,7 +27,7 @@ final class SodiumCourseView
     public static function of(Batch $batch): array
     {
         $now = $batch->secondsSinceStart(CarbonImmutable::now());
-        $history = Ledgers::history($batch);
+        $history = Ledgers::foreseen($batch);
         $last = max([0.0, ...array_map(static fn(LedgerLine $line): float => $line->at ?? 0.0, $history->lines)]);
         $end =
             $batch->emptied_at === null

@@ -216,6 +216,6 @@ final class StepsView
 
     private static function rounded(float $grams): float
     {
-        return round($grams, $grams < 10.0 ? 1 : 0);
+        return round($grams, $grams < 100.0 ? 1 : 0);
     }
 }

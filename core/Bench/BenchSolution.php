@@ -27,6 +27,7 @@ use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Measure\Millilitres;
 use Tempesal\Core\Measure\SpoonPhrase;
 use Tempesal\Core\Method\Method;
+use Tempesal\Core\Method\Preparation;
 use Tempesal\Core\Method\SaltedContents;
 use Tempesal\Core\Method\SaltFloor;
 use Tempesal\Core\Process\IngredientAmount;
@@ -376,7 +377,7 @@ final readonly class BenchSolution
             $work->input->method === Method::QuickSaltPickle
                 ? $work->input->pretreatment->salting ?? Method::QuickSaltPickle->profile()->preparation->salting
                 : null;
-        $finished = $soak === null ? $ledger->settled() : $ledger->asOf($soak->value);
+        $finished = $soak === null ? $ledger->settled() : self::onItsSecondDay($work);
 
         return new self(
             $work->input,
@@ -388,6 +389,14 @@ final readonly class BenchSolution
             $finished->state(),
             $unreachedMg,
         );
+    }
+
+    /** A quick pickle goes on taking up salt in the fridge, where it lies for a day before it is eaten. */
+    private static function onItsSecondDay(SolvedBatch $work): Ledger
+    {
+        $plan = $work->steps();
+
+        return (new Ledger($plan->lines()))->asOf($plan->secondsInAll() + Preparation::PICKLE_RESTS_S);
     }
 
     /** @throws EmptyBasis */

@@ -179,6 +179,12 @@ final readonly class StepPlan
         return $this->steps[$count - 1]->kind === StepKind::Chill ? $count - 1 : $count;
     }
 
+    /** Seconds from the first step to the last, if each is done when it is due. */
+    public function secondsInAll(): float
+    {
+        return array_sum(array_map(static fn(Step $step): float => $step->after->value, $this->steps));
+    }
+
     /** Seconds from the first step until it is packed, if each is done when it is due. */
     public function seconds(): float
     {

@@ -16,6 +16,9 @@ final readonly class Preparation
     /** Under the tap after salting. */
     public const RINSED_S = 120.0;
 
+    /** A quick pickle in the fridge before it is eaten, a day or two. */
+    public const PICKLE_RESTS_S = 86_400.0;
+
     /** From this brine strength on the pieces may shrink. */
     private const STRONG = 0.05;
 

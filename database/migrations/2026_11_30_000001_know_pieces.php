@@ -2,16 +2,21 @@
 
 declare(strict_types=1);
 
+use App\Actions\SeedPantry;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
+use Illuminate\Support\Str;
 
 /**
  * A jar knows its kinds of pieces, and what is eaten of it. Jars that were begun before go on as they were: all pieces
  * are one kind, dressed food is served drained.
  */
 return new class extends Migration {
+    /** By its place among the jars that a kitchen begins with. */
+    private const FIRST_BOTTLE = 7;
+
     public function up(): void
     {
         Schema::table('batches', static function (Blueprint $table): void {
@@ -22,6 +27,24 @@ return new class extends Migration {
         DB::table('batches')
             ->whereIn('method', ['kimchi_dry_salted', 'kimchi_soaked', 'salt_and_drain'])
             ->update(['served' => 'pieces']);
+        foreach (DB::table('households')->pluck('id') as $household) {
+            $position = DB::table('jars')->where('household_id', $household)->count();
+            foreach (array_slice(SeedPantry::JARS, self::FIRST_BOTTLE) as [$name, $ml, $mouth, $body, $cover]) {
+                DB::table('jars')->insert([
+                    'id' => (string) Str::ulid(),
+                    'household_id' => $household,
+                    'name' => $name,
+                    'position' => ++$position,
+                    'nominal_ml' => $ml,
+                    'mouth_mm' => $mouth,
+                    'body_mm' => $body,
+                    'cover' => $cover,
+                    'how_many' => 0,
+                    'created_at' => now(),
+                    'updated_at' => now(),
+                ]);
+            }
+        }
         // Foods of the library that nobody has changed: the leaf and the rib of these take up salt at their own pace.
         DB::table('ingredients')
             ->whereIn('key', ['napa-cabbage', 'pak-choi'])

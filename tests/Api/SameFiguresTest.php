@@ -165,13 +165,13 @@ it('answers every figure as it did before', function (): void {
             [$now[$asked], $figures] = array_map(withoutVersions(...), [$now[$asked], $figures]);
         }
         // A formula of dressed food makes more servings than it did, so that the next jar is due another day.
-        if (preg_match('#/timeline|by=servings#', $asked) === 1) {
+        if (preg_match('#/timeline|by=servings|^compute #', $asked) === 1) {
             continue;
         }
         // How thick pieces are and how much salt they hold are bands since: typical values stay, bands are wider.
         [$now[$asked], $figures] = array_map(withoutBands(...), [$now[$asked], $figures]);
         // What is made from now on knows leaf from rib and pieces from dressing; what was made stays as it was.
-        if (preg_match('#/formulas|^compute #', $asked) === 1) {
+        if (preg_match('#/formulas#', $asked) === 1) {
             [$now[$asked], $figures] = array_map(withoutSodium(...), [$now[$asked], $figures]);
         }
         // A kitchen's units have come since, bags of brine, and how a jar is closed; what was there stays.

@@ -18,7 +18,10 @@ const portion = { batchId: 'b1', personId: 'p1', amount: '30 g', phase: 'pieces'
 const other = { personId: 'p1', name: 'bread', sodiumMg: 200, eatenOn: '2026-03-02' };
 
 export const tried: Record<string, Tried | Tried[]> = {
-  'start a batch': once({ name: 'Carrots', place: 'counter', startedOn: null, isPacked: false }),
+  'start a batch': once({ name: 'Carrots', place: 'counter', startedOn: null, begin: 'now' }),
+  'do a step': once({ step: 's1', at: '2026-03-02T08:00:00Z' }, 'b1'),
+  'skip a step': once({ step: 's1', at: '2026-03-02T08:00:00Z' }, 'b1'),
+  'undo a step': once('s1', 'b1'),
   'shelve a bought jar': once({ name: 'Olives' }),
   'empty a jar': once({ batch: 'b1', isEmptied: true }),
   'write an entry': once({ kind: 'heat' }, 'b1'),

@@ -6,6 +6,7 @@ import { Refusal } from '../../web/src/api/client';
 import { Intentions, type KeyStore } from '../../web/src/api/intentions';
 import { tried, withoutKey } from './changes';
 import { ok, server, type Sent } from './server';
+import '../../web/src/api/counter';
 import '../../web/src/api/intake';
 import '../../web/src/api/kitchen';
 import '../../web/src/api/planning';

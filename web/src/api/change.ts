@@ -5,6 +5,7 @@ import { App } from 'antd';
 import { NO_ANSWER, Refusal, type Written } from './client';
 import { Intentions, numbered } from './intentions';
 import { refetch, type About } from './keys';
+import { queue, serverNow } from './queue';
 
 /** Sends a change under the key of the intention it belongs to. */
 type Send<Input, Output> = (input: Input, key: string) => Promise<Output>;
@@ -23,6 +24,10 @@ interface Options<Params extends unknown[], Input, Output> {
   instead?: (answer: Output, input: Input, key: string) => Promise<Output>;
   /** Whether what it is about is asked for again after it. */
   refetches?: boolean;
+  /** Whether it can be sent later; what only makes sense at once cannot. */
+  waits?: boolean;
+  /** What the screens can already show of it while it waits. */
+  foresee?: (queries: QueryClient, input: Input, ...params: Params) => void;
   /** What else is done with the answer. */
   settles?: (queries: QueryClient, answer: Output, ...params: Params) => void;
 }
@@ -32,6 +37,13 @@ export interface Change<Params extends unknown[], Input, Output> extends Options
   name: string;
   about: About;
   make: (...params: Params) => Send<Input, Output>;
+}
+
+/** It was not sent, but is kept on this device and will be. */
+export class Kept extends Refusal {
+  constructor() {
+    super(NO_ANSWER, t('queue.kept'));
+  }
 }
 
 /** The key as a header, for requests whose body has no place for it. */
@@ -53,7 +65,7 @@ export async function perform<Params extends unknown[], Input, Output>(
   decide: Decide,
   keys = intentions,
 ): Promise<Output> {
-  const intention = [change.name, ...params.map(String), change.subject?.(input) ?? ''].join(' ');
+  const intention = intentionOf(change, params, input);
   const key = keys.keyOf(intention);
   try {
     const output = await change.make(...params)(input, key);
@@ -79,6 +91,24 @@ export async function perform<Params extends unknown[], Input, Output>(
     return choice === 'new' ? perform(change, params, input, decide, keys) : output;
   }
 }
+
+const intentionOf = <Params extends unknown[], Input, Output>(
+  change: Change<Params, Input, Output>,
+  params: Params,
+  input: Input,
+): string => [change.name, ...params.map(String), change.subject?.(input) ?? ''].join(' ');
+
+/** Signing in cannot wait, nor can a file. */
+const canWait = <Params extends unknown[], Input, Output>(
+  change: Change<Params, Input, Output>,
+  input: Input,
+): boolean =>
+  queue.isOpen &&
+  change.waits !== false &&
+  change.about !== 'everything' &&
+  change.about !== 'session' &&
+  !(input instanceof Blob) &&
+  !Object.values((input ?? {}) as object).some((value) => value instanceof Blob);
 
 /**
  * A hook that makes a change; every change of the application is defined by this. What it is about is asked for again.
@@ -108,7 +138,27 @@ export function defineChange<Input, Output, Params extends unknown[] = []>(
       });
 
     return useMutation<Output, Refusal, Input>({
-      mutationFn: (input) => perform(change, params, input, decide),
+      mutationFn: async (input) => {
+        try {
+          return await perform(change, params, input, decide);
+        } catch (refusal) {
+          const isAway = refusal instanceof Refusal && refusal.status === NO_ANSWER;
+          if (!isAway || !canWait(change, input)) {
+            throw refusal;
+          }
+          const intention = intentionOf(change, params, input);
+          queue.add({
+            key: intentions.keyOf(intention),
+            name,
+            params,
+            input,
+            at: new Date(serverNow()).toISOString(),
+          });
+          intentions.answered(intention);
+          options.foresee?.(queries, input, ...params);
+          throw new Kept();
+        }
+      },
       onSuccess: (answer) => {
         options.settles?.(queries, answer, ...params);
         return options.refetches === false ? undefined : refetch(queries, about);

@@ -1,6 +1,7 @@
 import { chosenLanguage } from '../messages/catalogue';
 import { say, t, type Message } from '../messages/words';
 import createClient from 'openapi-fetch';
+import { hearClock } from './queue';
 import type { components, operations, paths } from './contract.gen';
 
 type Schemas = components['schemas'];
@@ -82,6 +83,10 @@ export type HouseholdFields = Schemas['HouseholdFields'];
 export type RoomFields = paths['/rooms/{place}']['put']['requestBody']['content']['application/json'];
 export type KitchenMethod = Kitchen['methods'][number];
 export type Chore = Schemas['Chore'];
+export type Steps = Schemas['Steps'];
+export type Step = Schemas['Step'];
+export type StepAsDone = Schemas['StepAsDone'];
+export type Begin = NonNullable<Schemas['Begin']>;
 export type Note = Schemas['Note'];
 export type NoteFields = Schemas['NoteFields'];
 export type Log = Schemas['Log'];
@@ -126,6 +131,7 @@ function cookie(name: string): string {
 async function send(request: Request): Promise<Response> {
   const again = request.clone();
   const response = await fetch(request);
+  hearClock(response.headers.get('Date'));
   if (response.status !== 419) {
     return response;
   }

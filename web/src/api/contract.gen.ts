@@ -1789,6 +1789,14 @@ export interface components {
                 from: components["schemas"]["Streams"];
                 to: components["schemas"]["Streams"];
             };
+            /** @description A portion on the day on which it is meant to be eaten, while that is to come. */
+            meant: {
+                /** Format: date */
+                on: string;
+                grams: number;
+                sodium: components["schemas"]["Sodium"];
+                why: components["schemas"]["Message"];
+            } | null;
             /** @description Chores and milestones from today on, soonest first. */
             coming: {
                 code: string;
@@ -2012,7 +2020,12 @@ export interface components {
             dueOn: string;
             /**
              * Format: date-time
-             * @description Where hours matter.
+             * @description Where hours matter, the hour.
+             */
+            dueAt: string | null;
+            /**
+             * Format: date-time
+             * @description Where hours matter, when it is called for: before quiet hours, where it falls into them.
              */
             at: string | null;
             lateDays: number;

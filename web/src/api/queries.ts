@@ -16,6 +16,7 @@ import {
   api,
   NO_ANSWER,
   Refusal,
+  type Begin,
   type BenchAnswer,
   type BenchFields,
   type BoughtFields,
@@ -115,7 +116,7 @@ function benchAnswer(fields: BenchFields, queries: QueryClient) {
   });
 }
 
-type NewJar = BenchFields & { name: string; place: Place; startedOn: string | null; isPacked: boolean };
+type NewJar = BenchFields & { name: string; place: Place; startedOn: string | null; begin: Begin };
 
 export const useStartBatch = defineChange(
   'start a batch',
@@ -365,6 +366,7 @@ type JarFromFormula = FormulaScale & {
   startedOn: string | null;
   plannedBatchId: string | null;
   hasOneMore: boolean;
+  begin: Begin;
 };
 
 export const useStartFromFormula = defineChange(

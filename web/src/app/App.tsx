@@ -4,6 +4,7 @@ import { useSession } from '../api/queries';
 import { componentTexts } from '../messages/componentTexts';
 import { BatchView } from '../views/batch/BatchView';
 import { BenchView } from '../views/bench/BenchView';
+import { CounterView } from '../views/counter/CounterView';
 import { CheckView } from '../views/check/CheckView';
 import { PracticeView } from '../views/check/PracticeView';
 import { ImportView } from '../views/formulas/ImportView';
@@ -55,6 +56,7 @@ function AppRoutes() {
 
   return (
     <Routes>
+      <Route path="/counter/:batchId" element={<CounterView />} />
       <Route element={<AppLayout household={household} />}>
         <Route path="/today" element={<TodayView />} />
         <Route path="/today/intake" element={<IntakeView />} />

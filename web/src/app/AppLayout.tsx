@@ -1,13 +1,15 @@
 import { t } from '../messages/words';
-import { Button, Modal } from 'antd';
+import { App, Button, Modal } from 'antd';
 import { useCallback, useState } from 'react';
 import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import type { Session } from '../api/client';
+import { queue } from '../api/queue';
 import { useSignOut } from '../api/queries';
 import { Instruments, READ_KEY } from '../instruments/Instruments';
 import { DueBadge } from './DueBadge';
 import { GlobalSearch } from './GlobalSearch';
 import { keys, useKey, type Key } from './keys';
+import { WaitingWrites } from './WaitingWrites';
 import './AppLayout.css';
 
 const rooms = [
@@ -27,6 +29,24 @@ export function AppLayout({ household }: { household: NonNullable<Session['house
   const [showsKeys, setShowsKeys] = useState(false);
   const signOut = useSignOut();
   const navigate = useNavigate();
+  const { modal } = App.useApp();
+  const leave = () => {
+    const unsent = queue.all().length;
+    const out = () => {
+      queue.clear();
+      signOut.mutate(undefined);
+    };
+    if (unsent === 0) {
+      out();
+      return;
+    }
+    modal.confirm({
+      title: t('queue.sign_out', { count: unsent }),
+      okText: t('queue.sign_out_ok'),
+      cancelText: t('action.cancel'),
+      onOk: out,
+    });
+  };
   const go = useCallback(
     (key: Key) => void navigate(beside[key] ?? rooms.find((room) => room.key === key)?.to ?? '/'),
     [navigate],
@@ -61,6 +81,7 @@ export function AppLayout({ household }: { household: NonNullable<Session['house
         <div className="frame-house">
           <span className="frame-name">{household.name}</span>
           <GlobalSearch />
+          <WaitingWrites owner={household.id} />
           <DueBadge />
           <Instruments />
           <Button
@@ -72,7 +93,7 @@ export function AppLayout({ household }: { household: NonNullable<Session['house
           >
             ?
           </Button>
-          <Button type="text" onClick={() => signOut.mutate(undefined)}>
+          <Button type="text" onClick={leave}>
             {t('app.sign_out')}
           </Button>
         </div>

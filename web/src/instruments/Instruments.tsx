@@ -26,6 +26,9 @@ const onIt = {
   ph: t('instrument.sample_ph'),
 } as const;
 
+/** What lies on the kitchen's scale, once its display has come to rest. */
+export const weigh = (): Promise<Reading> => settled(instruments[0]);
+
 /** The one that is not read into a field. */
 const LOGGER = t('instrument.logger');
 

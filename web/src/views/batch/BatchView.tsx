@@ -1,6 +1,7 @@
 import { joined, named, say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { App, Button } from 'antd';
+import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Batch } from '../../api/client';
 import { useBatch, useSodiumCourse, useEmptyJar } from '../../api/queries';
@@ -81,7 +82,8 @@ function Whole({ batch }: { batch: Batch }) {
             </p>
           )}
         </section>
-        {batch.isFood ? <ServePanel batch={batch} /> : <p>{t('method_note.spare_brine')}</p>}
+        <Making batch={batch} />
+        <Eating batch={batch} />
         <Flow batch={batch} />
         <Lineage batch={batch} />
       </div>
@@ -90,6 +92,55 @@ function Whole({ batch }: { batch: Batch }) {
         <BatchHistory batch={batch} />
       </aside>
     </div>
+  );
+}
+
+/** What is still to be done in making it. */
+function Making({ batch }: { batch: Batch }) {
+  const next = batch.nextStep;
+  if (next === null) {
+    return null;
+  }
+  return (
+    <section className="making" aria-label={say(batch.stageLabel)}>
+      <p>
+        <b>{t('counter.next', { step: say(next.label), time: when(next.dueAt, 'weekdayClock') })}</b>
+      </p>
+      <Link className="as-button is-filled" to={`/counter/${batch.id}`}>
+        {t('counter.go_on')}
+      </Link>
+    </section>
+  );
+}
+
+/** Serving from it; what is no food yet can be written down all the same. */
+function Eating({ batch }: { batch: Batch }) {
+  const [isWritten, setIsWritten] = useState(false);
+  if (!batch.isFood) {
+    return <p>{t('method_note.spare_brine')}</p>;
+  }
+  return (
+    <>
+      {batch.meant && (
+        <p className="meant" data-testid="meant">
+          {t('serve.meant', {
+            grams: grams(batch.meant.grams),
+            day: when(batch.meant.on, 'weekdayDate'),
+            sodium: sodium(batch.meant.sodium),
+          })}{' '}
+          <span className="soft">{t('serve.meant_why', { why: say(batch.meant.why) })}</span>
+        </p>
+      )}
+      {!batch.isFoodNow && (
+        <p>
+          {t('serve.not_yet', { stage: say(batch.stageLabel) })}{' '}
+          {batch.phases.length > 0 && !isWritten && (
+            <Button onClick={() => setIsWritten(true)}>{t('serve.ate_some')}</Button>
+          )}
+        </p>
+      )}
+      {(batch.isFoodNow || isWritten) && <ServePanel batch={batch} />}
+    </>
   );
 }
 

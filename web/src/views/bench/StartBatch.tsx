@@ -3,7 +3,7 @@ import { App, Button, Input, Segmented, Select } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { BenchAnswer } from '../../api/client';
+import type { Begin, BenchAnswer } from '../../api/client';
 import { usePlaces, useStartBatch } from '../../api/queries';
 import { QuantityBox } from '../../app/QuantityBox';
 import { fieldsOf, forgetDraft, type Change, type Draft } from './draft';
@@ -35,14 +35,14 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
   const jars = Math.max(1, answer?.jars.length ?? 1);
   const hours = (answer?.preparationSeconds ?? 0) / 3600;
 
-  const begin = () =>
+  const begin = (how: Begin) =>
     start.mutate(
       {
         ...fieldsOf(draft),
         name: called,
         place: draft.place,
         startedOn: draft.startedOn || null,
-        isPacked: draft.isPacked,
+        begin: how,
       },
       {
         onError: () => setRefused(draft),
@@ -55,12 +55,13 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
                 ? t('bench.started_many', { count: jars })
                 : t('bench.started_one', { name: batch.name }),
           );
-          void navigate(`/shelf/${batch.id}`);
+          void navigate(how === 'counter' ? `/counter/${batch.id}` : `/shelf/${batch.id}`);
         },
       },
     );
 
-  const send = useOnceRead(begin);
+  const send = useOnceRead(() => begin(draft.isPacked || draft.startedOn ? 'packed' : 'now'));
+  const sendToCounter = useOnceRead(() => begin('counter'));
 
   return (
     <div>
@@ -119,6 +120,11 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
         >
           {isBlend ? t('bench.blend') : jars > 1 ? t('bench.start_many', { count: jars }) : t('bench.start')}
         </Button>
+        {!isBlend && draft.startedOn === '' && (
+          <Button disabled={!isReady || refused === draft} loading={start.isPending} onClick={() => sendToCounter()}>
+            {t('counter.start')}
+          </Button>
+        )}
       </div>
       {start.error && (
         <p className="complaint" role="alert">

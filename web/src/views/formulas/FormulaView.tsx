@@ -2,7 +2,7 @@ import { named, say, t } from '../../messages/words';
 import { App, Button, Segmented, Select } from 'antd';
 import { useDeferredValue, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import type { Formula, Place } from '../../api/client';
+import type { Begin, Formula, Place } from '../../api/client';
 import {
   usePlaces,
   useArchiveFormula,
@@ -309,7 +309,7 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
     .toSorted((a, b) => a.nominalMl - b.nominalMl);
   const fits = large.find((one) => one.howMany > one.inUse) ?? large[0];
   const into = scale.by === 'jar' ? scale.jarId : (jar ?? fits?.id);
-  const begin = (hasOneMore: boolean) =>
+  const begin = (hasOneMore: boolean, how: Begin = 'now') =>
     start.mutate(
       {
         ...scale,
@@ -319,8 +319,11 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
         place,
         startedOn: null,
         plannedBatchId: planned,
+        begin: how,
       },
-      { onSuccess: (batch) => void navigate(`/shelf/${batch.id}`) },
+      {
+        onSuccess: (batch) => void navigate(how === 'counter' ? `/counter/${batch.id}` : `/shelf/${batch.id}`),
+      },
     );
 
   return (
@@ -346,6 +349,9 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
       />
       <Button type="primary" loading={start.isPending} onClick={() => begin(false)}>
         {t('formula.start')}
+      </Button>
+      <Button loading={start.isPending} onClick={() => begin(false, 'counter')}>
+        {t('counter.start')}
       </Button>
       {start.error && (
         <p className="complaint" role="alert">

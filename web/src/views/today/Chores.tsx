@@ -90,7 +90,7 @@ export function Chores() {
         <span className="soft">
           {t('chores.count', {
             count: now.length,
-            day: next ? when(next.dueOn, 'weekday') : 'none',
+            day: next ? (next.at ? when(next.at, 'weekdayClock') : when(next.dueOn, 'weekday')) : 'none',
             jar: next?.batchName ?? '',
           })}
         </span>
@@ -212,6 +212,16 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
   const failed = (refusal: Refusal) => message.error(refusal.message, 8);
 
   switch (chore.doneBy) {
+    case 'counter':
+      return (
+        <Link
+          className="as-button is-filled"
+          to={`/counter/${chore.batchId}`}
+          aria-label={label(t('counter.step_due'))}
+        >
+          {t('counter.step_due')}
+        </Link>
+      );
     case 'log':
       return (
         <Link

@@ -1,0 +1,348 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Batch;
+use App\Models\BatchEntry;
+use App\Models\Ingredient;
+use App\Models\Salt;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Str;
+use Tests\TestCase;
+
+beforeEach(function (): void {
+    $this->travelTo(CarbonImmutable::parse('2026-12-01T10:00:00Z'));
+    $this->asCook($this->cook());
+    $this->ada = $this->seat('Ada', 2000, 40.0)->id;
+});
+
+function idOf(string $food): string
+{
+    return Ingredient::query()->where('key', $food)->sole()->id;
+}
+
+/** @return array<string, mixed> a kimchi that soaks for twenty hours */
+function soakedKimchi(array $change = []): array
+{
+    return [
+        'method' => 'kimchi_soaked',
+        'vegetableId' => idOf('napa-cabbage'),
+        'vegetableAmount' => '900 g',
+        'shape' => 'leaves',
+        'waterAmount' => '1800 g',
+        'fixed' => 'salt',
+        'saltAmount' => '120 g',
+        'saltingMinutes' => 1200,
+        'paste' => [
+            ['foodId' => idOf('fish-sauce'), 'amount' => '30 g'],
+            ['foodId' => idOf('white-radish'), 'amount' => '200 g'],
+        ],
+        'name' => 'Kimchi',
+        ...$change,
+    ];
+}
+
+/** @return array<string, mixed> the step of a kind */
+function stepOf(TestCase $test, string $batch, string $kind): array
+{
+    return collect(
+        $test
+            ->getJson("/api/batches/{$batch}/steps")
+            ->assertOk()
+            ->json('steps'),
+    )->firstWhere('kind', $kind);
+}
+
+function doStep(TestCase $test, string $batch, string $kind, array $how = [])
+{
+    return $test->postJson("/api/batches/{$batch}/steps/" . stepOf($test, $batch, $kind)['id'] . '/done', [
+        'requestKey' => (string) Str::ulid(),
+        ...$how,
+    ]);
+}
+
+it('does not call food what is in its soak', function (): void {
+    $jar = $this->startJar(soakedKimchi())->assertCreated();
+    $id = $jar->json('id');
+    expect($jar->json('stage'))
+        ->toBe('soaking')
+        ->and($jar->json('isFoodNow'))
+        ->toBeFalse()
+        ->and($jar->json('isLive'))
+        ->toBeFalse()
+        ->and($jar->json('servingsLeft'))
+        ->toBe(0)
+        ->and($jar->json('isReady'))
+        ->toBeFalse()
+        ->and($jar->json('nextStep.kind'))
+        ->toBe('drain')
+        ->and($jar->json('nextStep.dueAt'))
+        ->toStartWith('2026-12-02T06:00')
+        // What a portion will hold on the day on which it is ready: the soak is rinsed out, the fish sauce stays.
+        ->and($jar->json('meant.sodium.typical'))
+        ->toBeGreaterThan(200);
+    $today = CarbonImmutable::now()->toDateString();
+    expect(array_column($this->getJson("/api/days/{$today}")->json('jars'), 'batchId'))
+        ->not->toContain($id)
+        ->and(array_column($this->getJson('/api/weeks/today')->json('jars'), 'id'))
+        ->not->toContain($id);
+    $due = collect($this->getJson('/api/chores')->json('soon'))->where('batchId', $id);
+    expect($due->pluck('task')->all())
+        ->toBe(['step'])
+        ->and($due->first()['dueAt'])
+        ->toStartWith('2026-12-02T06:00');
+    // Nothing of it goes into another jar.
+    $this->postJson("/api/batches/{$this->startJar()->json('id')}/entries", [
+        'entry' => ['kind' => 'starter', 'fromBatch' => $id, 'grams' => 30],
+        'requestKey' => (string) Str::ulid(),
+    ])->assertUnprocessable();
+});
+
+it('writes down what was eaten of it all the same, and not as live', function (): void {
+    $id = $this->startJar(soakedKimchi())->json('id');
+    $this->travel(2)->hours();
+    $serving = $this->postJson('/api/servings', [
+        'batchId' => $id,
+        'personId' => $this->ada,
+        'amount' => '30 g',
+        'requestKey' => (string) Str::ulid(),
+    ])->assertCreated();
+    expect(App\Models\Serving::query()->sole()->is_live)->toBeFalse()->and($serving->json('sodium.typical'))->toBeGreaterThan(50);
+});
+
+it('soaks on until it is drained, and writes each step when it is done', function (): void {
+    $id = $this->startJar(soakedKimchi())->json('id');
+    $this->travel(30)->hours();
+    $before = Batch::query()->findOrFail($id)->entries()->count();
+    foreach (['drain', 'rinse', 'squeeze', 'dress', 'pack'] as $kind) {
+        $this->travel(5)->minutes();
+        doStep($this, $id, $kind)->assertCreated();
+    }
+    $made = $this->getJson("/api/batches/{$id}")->assertOk();
+    expect($made->json('stage'))
+        ->toBe('working')
+        ->and($made->json('isFoodNow'))
+        ->toBeTrue()
+        ->and($made->json('nextStep'))
+        ->toBeNull()
+        ->and($made->json('servedPhase'))
+        ->toBe('all');
+    $lines = Batch::query()
+        ->findOrFail($id)
+        ->entries->slice($before)
+        ->map(fn(BatchEntry $line): string => "{$line->happened_at->format('d H:i')} {$line->kind}")
+        ->values()
+        ->all();
+    expect($lines)->toBe([
+        '02 16:05 drain',
+        '02 16:10 rinse',
+        '02 16:15 squeeze',
+        '02 16:20 add',
+        '02 16:20 add',
+        '02 16:25 ferment',
+    ]);
+});
+
+it('does a step once, whichever hand did it, and at the time of the first', function (): void {
+    $id = $this->startJar(soakedKimchi())->json('id');
+    $this->travel(20)->hours();
+    $drain = stepOf($this, $id, 'drain')['id'];
+    $at = CarbonImmutable::now();
+    // Another tablet drains and rinses while this one's network is away.
+    $this->travel(4)->minutes();
+    doStep($this, $id, 'drain')->assertCreated();
+    $this->travel(3)->minutes();
+    doStep($this, $id, 'rinse')->assertCreated();
+    // This one comes back: it had drained first.
+    $key = (string) Str::ulid();
+    $body = ['at' => $at->toIso8601ZuluString(), 'requestKey' => $key];
+    $this->postJson("/api/batches/{$id}/steps/{$drain}/done", $body)->assertCreated();
+    $this->postJson("/api/batches/{$id}/steps/{$drain}/done", $body)->assertCreated();
+    // A late word of the same step, later than what stands, changes nothing.
+    doStep($this, $id, 'drain')->assertCreated();
+
+    $standing = collect(Batch::query()->with('entries')->findOrFail($id)->standing());
+    expect($standing->where('kind', 'drain'))
+        ->toHaveCount(1)
+        ->and($standing->firstWhere('kind', 'drain')->happened_at->equalTo($at))
+        ->toBeTrue()
+        ->and($standing->where('kind', 'rinse'))
+        ->toHaveCount(1)
+        ->and($standing->firstWhere('kind', 'rinse')->happened_at->equalTo($at->addMinutes(7)))
+        ->toBeTrue();
+});
+
+it('opens a step again, and leaves one out', function (): void {
+    $id = $this->startJar(soakedKimchi())->json('id');
+    $this->travel(20)->hours();
+    $sodium = $this->getJson("/api/batches/{$id}")->json('phases.1.sodiumMg');
+    doStep($this, $id, 'drain')->assertCreated();
+    expect($this->getJson("/api/batches/{$id}")->json('phases.1.sodiumMg'))->toBeLessThan($sodium / 5);
+    $drain = stepOf($this, $id, 'drain')['id'];
+    $this->deleteJson("/api/batches/{$id}/steps/{$drain}/done")->assertOk();
+    expect($this->getJson("/api/batches/{$id}")->json('phases.1.sodiumMg'))
+        ->toEqualWithDelta($sodium, 1e-6)
+        ->and($this->getJson("/api/batches/{$id}")->json('nextStep.kind'))
+        ->toBe('drain');
+    doStep($this, $id, 'drain')->assertCreated();
+    $rinse = stepOf($this, $id, 'rinse')['id'];
+    $this->postJson("/api/batches/{$id}/steps/{$rinse}/skipped", ['requestKey' => (string) Str::ulid()])
+        ->assertCreated()
+        ->assertJsonPath('steps.4.doneAt', null);
+    expect(stepOf($this, $id, 'rinse')['skippedAt'])
+        ->not->toBeNull()
+        ->and($this->getJson("/api/batches/{$id}")->json('nextStep.kind'))
+        ->toBe('squeeze');
+});
+
+it('shows what a longer rinse would leave, and writes nothing', function (): void {
+    $id = $this->startJar(soakedKimchi())->json('id');
+    $this->travel(20)->hours();
+    doStep($this, $id, 'drain')->assertCreated();
+    $rinse = stepOf($this, $id, 'rinse')['id'];
+    $count = BatchEntry::query()->count();
+    $left = fn(int $seconds): float => $this->postJson("/api/batches/{$id}/steps/{$rinse}/preview", [
+        'rinseSeconds' => $seconds,
+    ])
+        ->assertOk()
+        ->json('after.phases.0.sodiumMg');
+    expect($left(180))
+        ->toBeLessThan($left(60))
+        ->and($left(60))
+        ->toBeLessThan($this->getJson("/api/batches/{$id}")->json('phases.0.sodiumMg'))
+        ->and(BatchEntry::query()->count())
+        ->toBe($count);
+    doStep($this, $id, 'rinse', ['rinseSeconds' => 180])->assertCreated();
+    expect($this->getJson("/api/batches/{$id}")->json('phases.0.sodiumMg'))->toEqualWithDelta($left(180), 30.0);
+});
+
+it('is made at the counter from its first step, with what the scale said', function (): void {
+    $jar = $this->startJar([
+        'method' => 'dry_salting',
+        'vegetableId' => idOf('green-cabbage'),
+        'vegetableAmount' => '1000 g',
+        'shape' => 'shreds',
+        'strengthPercent' => '2',
+        'strengthBasis' => 'of_vegetable',
+        'waterAmount' => '',
+        'begin' => 'counter',
+        'isSaltedTwice' => true,
+    ])->assertCreated();
+    $id = $jar->json('id');
+    expect($jar->json('stage'))
+        ->toBe('begun')
+        ->and($jar->json('phases'))
+        ->toBe([])
+        ->and(array_column($this->getJson("/api/batches/{$id}/steps")->json('steps'), 'kind'))
+        ->toBe(['clean', 'salt', 'salt_again', 'pack']);
+    doStep($this, $id, 'clean')->assertCreated();
+    $salt = stepOf($this, $id, 'salt');
+    expect($salt['number']['text'])
+        ->toBe('10 g')
+        ->and(collect($salt['needs'])->pluck('what')->all())
+        ->toBe(['salt', 'food']);
+    $line = collect($salt['needs'])->firstWhere('what', 'food')['line'];
+    doStep($this, $id, 'salt', ['weighed' => [['line' => $line, 'grams' => 1040.0]]])->assertCreated();
+    expect(
+        $this->getJson("/api/batches/{$id}/steps")
+            ->assertJsonPath('stage', 'salting')
+            ->json('steps.2.dueAt'),
+    )->toStartWith('2026-12-01T10:30');
+    $this->travel(30)->minutes();
+    doStep($this, $id, 'salt_again')->assertCreated();
+    doStep($this, $id, 'pack')->assertCreated();
+    $batch = $this->getJson("/api/batches/{$id}");
+    // 1,040 g of cabbage as weighed, and the 20 g of salt that were planned.
+    expect($batch->json('stage'))
+        ->toBe('working')
+        ->and(array_sum(array_column($batch->json('phases'), 'grams')))
+        ->toEqualWithDelta(1060.0, 0.5);
+});
+
+it('stands an egg mayonnaise for eight hours and puts it into the fridge', function (): void {
+    $jar = $this->startJar([
+        'method' => 'cultured_condiment',
+        'vegetableId' => idOf('egg'),
+        'vegetableAmount' => '50 g',
+        'alongside' => [['foodId' => idOf('sunflower-oil'), 'amount' => '200 g']],
+        'shape' => 'pulp',
+        'strengthPercent' => '1',
+        'strengthBasis' => 'of_everything',
+        'waterAmount' => '',
+        'name' => 'Mayonnaise',
+    ])->assertCreated();
+    $id = $jar->json('id');
+    expect($jar->json('stage'))
+        ->toBe('resting')
+        ->and($jar->json('nextStep.kind'))
+        ->toBe('chill')
+        ->and($jar->json('nextStep.dueAt'))
+        ->toStartWith('2026-12-01T18:00')
+        ->and($jar->json('isFoodNow'))
+        ->toBeFalse();
+    $this->travel(8)->hours();
+    expect($this->getJson("/api/batches/{$id}")->json('isFoodNow'))->toBeTrue();
+    doStep($this, $id, 'chill')->assertCreated();
+    $this->getJson("/api/batches/{$id}")->assertJsonPath('stage', 'cold')->assertJsonPath('place', 'fridge');
+});
+
+it('says of a quick pickle what its second day will hold, at the bench and on its page', function (): void {
+    $typed = [
+        'method' => 'quick_salt_pickle',
+        'vegetableId' => idOf('cucumber'),
+        'vegetableAmount' => '500 g',
+        'waterAmount' => '400 g',
+        'fixed' => 'salt',
+        'saltAmount' => '60 g',
+        'name' => 'Pickle',
+    ];
+    $bench = $this->postJson('/api/bench', $this->bench($typed))->assertOk();
+    $jar = $this->startJar($typed)->assertCreated();
+    expect($jar->json('meant.sodium.typical'))->toEqualWithDelta($bench->json('serving.sodium.typical'), 10.0);
+    $this->travel(4)->hours();
+    doStep($this, $jar->json('id'), 'chill')->assertCreated();
+    $this->travel(25)->hours();
+    $now = $this->getJson("/api/batches/{$jar->json('id')}");
+    expect($now->json('meant'))
+        ->toBeNull()
+        ->and($now->json('portions.0.sodium.typical'))
+        ->toEqualWithDelta($bench->json('serving.sodium.typical'), 15.0);
+});
+
+it('writes what was packed last Sunday as it went', function (): void {
+    $jar = $this->startJar(soakedKimchi(['begin' => 'packed', 'startedOn' => '2026-11-29']))->assertCreated();
+    $steps = collect($this->getJson("/api/batches/{$jar->json('id')}/steps")->json('steps'));
+    expect($jar->json('stage'))
+        ->toBe('working')
+        ->and($steps->firstWhere('kind', 'soak')['doneAt'])
+        ->toStartWith('2026-11-28T16:00')
+        ->and($steps->firstWhere('kind', 'pack')['doneAt'])
+        ->toStartWith('2026-11-29T12:00');
+});
+
+it('serves a drink by the glass, and its beets not at all', function (): void {
+    $formula = App\Models\Formula::query()->where('key', 'beet-kvass')->sole()->id;
+    $jar = $this->postJson("/api/formulas/{$formula}/batches", [
+        'name' => 'Kvass',
+        'place' => 'counter',
+        'begin' => 'packed',
+        'requestKey' => (string) Str::ulid(),
+    ])->assertCreated();
+    $brine = collect($jar->json('phases'))->firstWhere('phase', 'brine')['grams'];
+    expect($jar->json('servedPhase'))
+        ->toBe('brine')
+        ->and($jar->json('gramsLeft'))
+        ->toEqualWithDelta($brine, 1e-6)
+        ->and($jar->json('portions.0.grams'))
+        ->toBe($jar->json('servingGrams'));
+});
+
+it('refuses bad steps with a sentence beside the field', function (array $how, string $field): void {
+    $id = $this->startJar(soakedKimchi())->json('id');
+    doStep($this, $id, 'drain', $how)->assertUnprocessable()->assertJsonValidationErrors($field);
+})->with([
+    'a weight of nothing' => [['weighed' => [['line' => 0, 'grams' => 0]]], 'weighed.0.grams'],
+    'a rinse of a day' => [['rinseSeconds' => 86_400], 'rinseSeconds'],
+    'tomorrow' => [['at' => '2026-12-02T10:00:00Z'], 'at'],
+    'last year' => [['at' => '2025-12-02T10:00:00Z'], 'at'],
+]);

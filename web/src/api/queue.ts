@@ -1,0 +1,132 @@
+import type { KeyStore } from './intentions';
+
+/** A change that waits on this device until the network is back. */
+export interface Waiting {
+  /** The key under which it is written; the same one whenever it is sent. */
+  key: string;
+  /** Which change, by its name. */
+  name: string;
+  params: unknown[];
+  input: unknown;
+  /** When it was done, by the server's clock as this device knows it. */
+  at: string;
+  /** What it is about, in ids: what depends on something that was refused waits with it. */
+  about: string[];
+  /** Why the server refused it; null while it waits. */
+  refused: string | null;
+}
+
+/** How long a change is kept before it is too old to be sent, in days. */
+export const KEPT_DAYS = 14;
+
+const ULID = /[0-7][0-9a-hjkmnp-tv-z]{25}/gi;
+
+/** The ids that a change names. */
+export function subjectsOf(params: unknown[], input: unknown): string[] {
+  return [...new Set((JSON.stringify([params, input]).match(ULID) ?? []).map((id) => id.toLowerCase()))];
+}
+
+/**
+ * What was done while the network was away, in the order in which it was done. It belongs to one kitchen on this device,
+ * and outlives the tab.
+ */
+export class WriteQueue {
+  private static readonly NAME = 'tempesal.waiting';
+  private readonly listeners = new Set<() => void>();
+  private owner = '';
+  private shown: Waiting[] = [];
+
+  constructor(private readonly store: KeyStore) {}
+
+  /** The kitchen whose changes are kept; nobody else's are seen or sent. */
+  belongsTo(owner: string): void {
+    if (owner !== this.owner) {
+      this.owner = owner;
+      this.changed();
+    }
+  }
+
+  /** What waits, oldest first. The same list as long as nothing has changed. */
+  all = (): Waiting[] => this.shown;
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => void this.listeners.delete(listener);
+  };
+
+  /** Whether there is a kitchen to keep changes for. */
+  get isOpen(): boolean {
+    return this.owner !== '';
+  }
+
+  add(change: Omit<Waiting, 'about' | 'refused'>): void {
+    const about = subjectsOf(change.params, change.input);
+    this.write([...this.read().filter(({ key }) => key !== change.key), { ...change, about, refused: null }]);
+  }
+
+  discard(key: string): void {
+    this.write(this.read().filter((one) => one.key !== key));
+  }
+
+  refuse(key: string, reason: string): void {
+    this.write(this.read().map((one) => (one.key === key ? { ...one, refused: reason } : one)));
+  }
+
+  /** What can be sent now: everything but what was refused, and what depends on it. */
+  next(): Waiting | null {
+    const held = new Set<string>();
+    for (const one of this.read()) {
+      if (one.refused === null && !one.about.some((id) => held.has(id))) {
+        return one;
+      }
+      one.about.forEach((id) => held.add(id));
+    }
+    return null;
+  }
+
+  /** Nothing waits any longer. */
+  clear(): void {
+    this.write([]);
+  }
+
+  /** Something else on this device may have changed it. */
+  changed(): void {
+    this.shown = this.read();
+    this.listeners.forEach((listener) => listener());
+  }
+
+  private read(): Waiting[] {
+    if (this.owner === '') {
+      return [];
+    }
+    try {
+      return JSON.parse(this.store.getItem(`${WriteQueue.NAME}.${this.owner}`) ?? '[]') as Waiting[];
+    } catch {
+      return [];
+    }
+  }
+
+  private write(waiting: Waiting[]): void {
+    this.store.setItem(`${WriteQueue.NAME}.${this.owner}`, JSON.stringify(waiting));
+    this.changed();
+  }
+}
+
+/** What this device keeps. */
+export const queue = new WriteQueue(window.localStorage);
+
+/** By how much the server's clock is ahead of this device's, in ms. */
+let ahead = 0;
+
+/** Learns the server's clock from an answer. */
+export function hearClock(date: string | null): void {
+  const server = Date.parse(date ?? '');
+  if (!Number.isNaN(server)) {
+    const apart = server + 500 - Date.now();
+    // An answer tells the second alone.
+    ahead = Math.abs(apart) < 1500 ? 0 : apart;
+  }
+}
+
+/** Now, by the server's clock. */
+export const serverNow = (): number => Date.now() + ahead;

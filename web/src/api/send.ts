@@ -1,0 +1,44 @@
+import type { QueryClient } from '@tanstack/react-query';
+import { NO_ANSWER, Refusal } from './client';
+import { changes, type Change } from './change';
+import { refetch } from './keys';
+import { KEPT_DAYS, serverNow, type WriteQueue } from './queue';
+import { t } from '../messages/words';
+
+const DAY = 86_400_000;
+
+/**
+ * Sends what waits, once each and in order. Stops where there is no answer; what is refused stays with its reason, and
+ * holds back only what is about the same things.
+ *
+ * @returns how many were written
+ */
+export async function sendWaiting(queue: WriteQueue, queries: QueryClient): Promise<number> {
+  let sent = 0;
+  for (let waiting = queue.next(); waiting !== null; waiting = queue.next()) {
+    const change = changes.get(waiting.name) as unknown as Change<unknown[], unknown, unknown> | undefined;
+    if (change === undefined || serverNow() - Date.parse(waiting.at) > KEPT_DAYS * DAY) {
+      queue.refuse(waiting.key, t('queue.too_old', { days: KEPT_DAYS }));
+      continue;
+    }
+    try {
+      await change.make(...waiting.params)(waiting.input, waiting.key);
+    } catch (refusal) {
+      if (!(refusal instanceof Refusal) || refusal.status === NO_ANSWER || refusal.status >= 500) {
+        return sent;
+      }
+      if (refusal.status === 401) {
+        return sent;
+      }
+      // What was written under this key already is done.
+      if (refusal.written === null || refusal.written.isUndone) {
+        queue.refuse(waiting.key, Object.values(refusal.fields)[0]?.[0] ?? refusal.message);
+        continue;
+      }
+    }
+    queue.discard(waiting.key);
+    sent++;
+    await refetch(queries, change.about);
+  }
+  return sent;
+}
