@@ -41,6 +41,7 @@ use Tempesal\Core\Measure\SpoonFill;
 use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Process\IngredientAmount;
+use Tempesal\Core\Produce\CutShare;
 use Tempesal\Core\Produce\Ingredient as Produce;
 use Tempesal\Core\Produce\PieceShape;
 use Tempesal\Core\Salt\SaltBasis;
@@ -159,7 +160,11 @@ final class BenchParser
                 ? self::blended($source)
                 : ($vegetable === null
                     ? null
-                    : $vegetable->produce()->cut(self::cut($typed, $method, $vegetable->shape)));
+                    : self::inParts(
+                        $errors,
+                        $typed,
+                        $vegetable->produce()->cut(self::cut($typed, $method, $vegetable->shape)),
+                    ));
         $errors->throwIfAny();
         assert($food !== null && $salt !== null && $packing !== null && $target !== null);
 
@@ -245,6 +250,38 @@ final class BenchParser
         return $method->served() === Served::Sauce
             ? PieceShape::Pulp
             : PieceShape::tryFrom($typed['shape'] ?? '') ?? $usual;
+    }
+
+    /**
+     * The food with the parts of it that are cut otherwise: leaf and rib, cut and whole.
+     *
+     * @param  Typed  $typed
+     */
+    private static function inParts(FieldErrors $errors, array $typed, Produce $food): Produce
+    {
+        $cuts = $typed['cuts'] ?? [];
+        if ($cuts === [] || $food->shape === PieceShape::Pulp) {
+            return $food;
+        }
+        $sum = array_sum(array_map(static fn(array $one): float => (float) $one['percent'], $cuts));
+        if (abs($sum - 100.0) > 0.5) {
+            $errors->add('cuts', Message::of('errors.cuts_percent'));
+
+            return $food;
+        }
+
+        return $food->inParts(
+            array_values(
+                array_map(
+                    static fn(array $one): CutShare => new CutShare(
+                        PieceShape::from($one['shape']),
+                        (float) $one['percent'] / $sum,
+                        isset($one['reachMm']) ? Band::exact((float) $one['reachMm']) : null,
+                    ),
+                    array_filter($cuts, static fn(array $one): bool => (float) $one['percent'] > 0.0),
+                ),
+            ),
+        );
     }
 
     /** A batch as what a sauce is made of. */

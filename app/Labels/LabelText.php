@@ -41,17 +41,25 @@ final class LabelText
                     : Message::of('label.days', from: new Day($label['readyOn']), to: new Day($label['longOn'])),
             ];
         }
+        $rows[] = [Message::of('label.stage'), $label['stageLabel']];
         if ($label['strength'] !== null) {
             $rows[] = [Message::of('label.salt'), $label['strength']];
         }
         if ($label['sodium'] !== null) {
             $rows[] = [
                 Message::of('label.sodium'),
-                Message::of(
-                    'label.sodium_per_serving',
-                    mg: $label['sodium']['shown'],
-                    grams: round($label['servingGrams'], 1),
-                ),
+                $label['sodiumOn'] === null
+                    ? Message::of(
+                        'label.sodium_per_serving',
+                        mg: $label['sodium']['shown'],
+                        grams: round($label['servingGrams'], 1),
+                    )
+                    : Message::of(
+                        'label.sodium_on',
+                        mg: $label['sodium']['shown'],
+                        grams: round($label['servingGrams'], 1),
+                        day: new Day($label['sodiumOn']),
+                    ),
             ];
         }
 

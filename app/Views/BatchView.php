@@ -9,6 +9,7 @@ use App\Care\MeantServing;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
+use App\Models\Note;
 use App\Models\Person;
 use App\Models\Serving;
 use Carbon\CarbonImmutable;
@@ -114,6 +115,19 @@ final class BatchView
             'flow' => ['from' => self::streams($flow->from), 'to' => self::streams($flow->to)],
             'entries' => BatchHistory::entries($batch, $at),
             'meant' => self::meant($status),
+            'again' => [
+                'formulaId' => $batch->formulaVersion?->formula_id,
+                'bench' => isset($batch->bench_input['method']) ? $batch->bench_input : null,
+                'notes' => array_slice(
+                    array_values(
+                        $batch->notes
+                            ->map(static fn(Note $note): string => trim((string) $note->text))
+                            ->filter(static fn(string $text): bool => $text !== '')
+                            ->all(),
+                    ),
+                    -3,
+                ),
+            ],
             'coming' => BatchHistory::coming($status, $summary['window']),
             'lastReading' => self::reading($status),
             'gates' => array_map(
@@ -174,6 +188,7 @@ final class BatchView
                     ),
                 ),
             ),
+            'kinds' => KindsView::of($state),
             'contributions' => WireNumbers::contributions($concentrations["{$served->value}Per100g"]),
             'whereabouts' => self::whereabouts($state),
             'portions' => self::portions(

@@ -69,6 +69,7 @@ final class BenchView
             'brinePer100g' => $solution->state->isOnePhase()
                 ? null
                 : WireNumbers::sodium($estimates['brinePer100g']->band),
+            'kinds' => KindsView::of($solution->state),
             'isAtEquilibrium' => $solution->isAtEquilibrium(),
             'makesGrams' => $served->in($solution->state)->weightG(),
             'serving' => [
@@ -170,7 +171,12 @@ final class BenchView
 
             return [
                 'basis' => $basis->value,
-                'label' => $basis->label(),
+                'label' => $solution->input->method->isDressed()
+                    ? Message::of(
+                        $solution->isOfTheEnd($basis) ? 'strength_when.jar' : 'strength_when.salting',
+                        strength: $basis->label(),
+                    )
+                    : $basis->label(),
                 'percent' => $share === null ? null : $share * 100.0,
                 'lowPercent' => $band === null ? null : $band->low * 100.0,
                 'highPercent' => $band === null ? null : $band->high * 100.0,

@@ -149,6 +149,7 @@ final class FormulaView
                 'sodium' => WireNumbers::sodium($serving->band),
                 'contributions' => WireNumbers::contributions($serving),
             ],
+            'kinds' => KindsView::of($answer->state),
             'per100gMg' => $read->served()->in($answer->state)->sodiumPer100g(),
             'strength' => [
                 'percent' => $strength === null ? null : $strength * 100.0,

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Care\BatchStatus;
+use App\Care\MeantServing;
 use App\Labels\LabelPrint;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
+use Carbon\CarbonImmutable;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Served;
@@ -16,7 +18,8 @@ use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Produce\Allergen;
 
 /**
- * What a jar's label says: it stays on the jar, so that its sodium is that of a serving once salt is even in the jar.
+ * What a jar's label says: it stays on the jar, so that its sodium is that of a serving on the day on which it is meant
+ * to be eaten.
  *
  * @phpstan-import-type Label from LabelPrint
  */
@@ -31,6 +34,7 @@ final class LabelView
         $status = BatchStatus::of($batch, $ledger, $household);
         $summary = BatchSummary::of($status);
         $state = $status->state;
+        $meant = MeantServing::of($status);
 
         return [
             'batchId' => $batch->id,
@@ -44,13 +48,29 @@ final class LabelView
             'strengthPercent' => $summary['strengthPercent'],
             'strength' => $summary['strength'],
             'servingGrams' => $batch->serving_g,
-            'sodium' => self::serving($ledger, BatchStatus::served($batch, $state), Grams::of($batch->serving_g)),
+            'sodium' =>
+                $meant === null
+                    ? self::serving($ledger, BatchStatus::served($batch, $state), Grams::of($batch->serving_g))
+                    : WireNumbers::sodium($meant->sodium->band),
+            'sodiumOn' => $meant === null ? null : $status->household->dateOf($meant->on),
+            'stageLabel' => $status->stage()->label(),
             'allergens' => array_map(static fn(Allergen $allergen): string => $allergen->value, $state->allergens()),
             'isLive' => $batch->isLive($state),
             'isMade' => $batch->method->isMade(),
-            'useBy' => $batch->use_by,
+            'useBy' => self::useBy($status),
             'path' => "/shelf/{$batch->id}",
         ];
+    }
+
+    /** The last day on which it is eaten: as printed on a bought jar, otherwise as long as it keeps. */
+    private static function useBy(BatchStatus $status): ?string
+    {
+        $days = $status->keepsFor();
+
+        return $status->batch->use_by ??
+            ($days === null || !$status->batch->method->isFood()
+                ? null
+                : CarbonImmutable::parse($status->household->today())->addDays($days)->toDateString());
     }
 
     /** @return array<string, float|int>|null null when less than a serving is left */
@@ -58,6 +78,6 @@ final class LabelView
     {
         return $ledger->servingsLeft($served, $grams) < 1
             ? null
-            : WireNumbers::sodium($ledger->settled()->serving(Serve::of($served, $grams))->band);
+            : WireNumbers::sodium($ledger->serving(Serve::of($served, $grams))->band);
     }
 }

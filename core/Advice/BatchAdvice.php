@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace Tempesal\Core\Advice;
 
 use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\Entry\Add;
+use Tempesal\Core\Ledger\Entry\Rinse;
 use Tempesal\Core\Ledger\Entry\Salt;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\SodiumChloride;
+use Tempesal\Core\Message\Listed;
 use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Hazards;
 use Tempesal\Core\Method\Method;
@@ -35,6 +38,7 @@ final class BatchAdvice
             array_filter([
                 ...SaltAdvice::on($history ?? $ledger, $method, $history === null ? null : $state),
                 self::undissolved($ledger),
+                self::unknownCut($ledger),
                 $hazards->hasEgg ? Advice::rawEgg() : null,
                 $hazards->hasPlantsInOil ? Advice::plantsInOil() : null,
                 $hazards->isLowAcidPuree ? Advice::lowAcidPuree() : null,
@@ -44,6 +48,29 @@ final class BatchAdvice
         );
 
         return Severity::sorted($all);
+    }
+
+    /** Salt moves into a food and out of it by how it is cut; where nobody said so, the numbers are a guess. */
+    private static function unknownCut(Ledger $ledger): ?Advice
+    {
+        $unknown = [];
+        foreach ($ledger->entries() as $entry) {
+            $moves =
+                ($entry instanceof Rinse && $entry->piece === null) ||
+                ($entry instanceof Soak && $entry->piece === null && $entry->duration !== null && !$entry->even);
+            if ($moves && $unknown !== []) {
+                return new Advice(
+                    'cut_unknown',
+                    Severity::Careful,
+                    Message::of('advice.cut_unknown', foods: Listed::all($unknown), count: count($unknown)),
+                );
+            }
+            if ($entry instanceof Add && $entry->into === Phase::Pieces && !$entry->ingredient->isCutKnown) {
+                $unknown[] = $entry->ingredient->label();
+            }
+        }
+
+        return null;
     }
 
     private static function undissolved(Ledger $ledger): ?Advice

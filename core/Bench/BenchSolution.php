@@ -168,11 +168,16 @@ final readonly class BenchSolution
      */
     public function strength(SaltBasis $basis): ?float
     {
-        $isOfTheEnd =
-            $this->input->method->isDressed() &&
-            in_array($basis, [SaltBasis::OfEverything, SaltBasis::BrineStrength], true);
+        return $this->isOfTheEnd($basis)
+            ? Strength::of($this->state)->share($basis)
+            : $this->contents->shareOrNull($basis);
+    }
 
-        return $isOfTheEnd ? Strength::of($this->state)->share($basis) : $this->contents->shareOrNull($basis);
+    /** Whether a strength of a dressed making is that of the finished jar, not of its salting. */
+    public function isOfTheEnd(SaltBasis $basis): bool
+    {
+        return $this->input->method->isDressed() &&
+            in_array($basis, [SaltBasis::OfEverything, SaltBasis::BrineStrength], true);
     }
 
     /**

@@ -8,6 +8,7 @@ use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Message\Message;
+use Tempesal\Core\Uptake\Piece;
 
 /**
  * A part of a food that is cut in its own way: the ribs of a cabbage beside its leaves, whole cloves beside cut ones.
@@ -35,6 +36,7 @@ final readonly class CutShare
             $shape = $one->choice('shape', PieceShape::class);
             $share = $one->share('share');
             $reach = $one->has('reachMm') ? $one->band('reachMm', null, 0.05, 500.0) : null;
+            $reach = $reach !== null && $one->isNumber('reachMm') ? Piece::roughly($reach->typical) : $reach;
             $sum += $share;
             if ($share > 0.0) {
                 $cuts[] = new self($shape, $share, $reach);

@@ -43,6 +43,7 @@ final readonly class Ingredient
      * @param  list<FoodTrait>  $traits
      * @param  Piece|null  $piece  measured by the cook; null: as such cuts usually are
      * @param  list<CutShare>  $cutShares  where parts of it are cut otherwise; none: all of it is cut alike
+     * @param  bool  $isCutKnown  whether anything was said of how it is cut; otherwise it counts as chunks
      */
     public function __construct(
         public string $id,
@@ -60,6 +61,7 @@ final readonly class Ingredient
         public array $traits = [],
         private ?Piece $piece = null,
         public array $cutShares = [],
+        public bool $isCutKnown = true,
     ) {
         $this->sodium = new Uncertain(
             "produce:{$id}:sodium",
@@ -189,6 +191,7 @@ final readonly class Ingredient
                 : FoodTrait::ofName($fields->text('name')),
             $fields->has('piece') ? Piece::read($fields->child('piece')) : null,
             CutShare::readAll($fields, 'cuts'),
+            $fields->has('shape') || $fields->has('piece') || $fields->has('cuts'),
         );
         if ($ingredient->masses(100.0, Point::typical())->weightG() > 100.0 + 1e-6) {
             throw $fields->invalid('sodiumPer100g', Message::of('errors.food_too_heavy'));

@@ -121,7 +121,8 @@ final readonly class Piece
         ];
     }
 
-    private static function roughly(float $millimetres): Band
+    /** A length that was said and not measured. */
+    public static function roughly(float $millimetres): Band
     {
         return Band::around($millimetres, self::CUT_BY_EYE * $millimetres);
     }

@@ -107,7 +107,10 @@ it('writes down what was eaten of it all the same, and not as live', function ()
         'amount' => '30 g',
         'requestKey' => (string) Str::ulid(),
     ])->assertCreated();
-    expect(App\Models\Serving::query()->sole()->is_live)->toBeFalse()->and($serving->json('sodium.typical'))->toBeGreaterThan(50);
+    expect(App\Models\Serving::query()->sole()->is_live)
+        ->toBeFalse()
+        ->and($serving->json('sodium.typical'))
+        ->toBeGreaterThan(50);
 });
 
 it('soaks on until it is drained, and writes each step when it is done', function (): void {
@@ -283,7 +286,9 @@ it('stands an egg mayonnaise for eight hours and puts it into the fridge', funct
     $this->travel(8)->hours();
     expect($this->getJson("/api/batches/{$id}")->json('isFoodNow'))->toBeTrue();
     doStep($this, $id, 'chill')->assertCreated();
-    $this->getJson("/api/batches/{$id}")->assertJsonPath('stage', 'cold')->assertJsonPath('place', 'fridge');
+    $this->getJson("/api/batches/{$id}")
+        ->assertJsonPath('stage', 'cold')
+        ->assertJsonPath('place', 'fridge');
 });
 
 it('says of a quick pickle what its second day will hold, at the bench and on its page', function (): void {

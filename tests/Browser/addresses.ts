@@ -30,6 +30,7 @@ export const viewsOfOne = [
   '/shelf/:batchId',
   '/shelf/:batchId/log',
   '/shelf/:batchId/check',
+  '/counter/:batchId',
   '/formulas/:formulaId',
   '/formulas/:formulaId/edit',
 ];

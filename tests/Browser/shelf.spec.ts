@@ -58,7 +58,8 @@ test('an empty jar goes to the bench, comes back full, is emptied and put back',
   await expect(empty.getByRole('link', { name: 'Half-gallon jar' })).toBeHidden();
 
   await page.goto(address);
-  await page.getByRole('button', { name: 'Empty the jar' }).click();
+  await page.getByRole('button', { name: 'Empty the jar...' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Empty the jar' }).click();
   await expect(page.getByText('The jar is empty and free again.')).toBeVisible();
   await expect(empty.getByRole('link', { name: 'Half-gallon jar' })).toContainText('1 free');
   await page.goto(address);

@@ -29,7 +29,7 @@ use Tempesal\Core\Process\Processes;
 use Tests\Support\Kitchen;
 
 /** @return list<array<string, mixed>> foods by weight */
-function foods(array $grams): array
+function ingredientsOf(array $grams): array
 {
     return array_map(
         fn(string $name, float $g): array => [
@@ -49,13 +49,13 @@ function foods(array $grams): array
     );
 }
 
-function salted(float $grams): array
+function saltOf(float $grams): array
 {
     return ['product' => Kitchen::pureSalt()->toArray(), 'grams' => $grams];
 }
 
 /** @param  array<string, mixed>  $process */
-function planned(string $method, array $process, ?Seconds $standsFor = null): StepPlan
+function planOf(string $method, array $process, ?Seconds $standsFor = null): StepPlan
 {
     $entries = Processes::read(Fields::of(['kind' => 'process', 'method' => $method, ...$process]))->entries();
 
@@ -76,30 +76,30 @@ function stepsOf(StepPlan $plan): array
 dataset('makings in steps', [
     'kraut' => [
         'dry_salting',
-        ['vegetables' => foods(['cabbage' => 1000.0]), 'salt' => salted(22.0)],
+        ['vegetables' => ingredientsOf(['cabbage' => 1000.0]), 'salt' => saltOf(22.0)],
         ['clean', 'salt', '0.08 h, massage', '0.5 h, pack'],
         [Stage::Begun, Stage::Salting, Stage::Salting, Stage::Working],
     ],
     'sticks under brine' => [
         'poured_brine',
-        ['vegetables' => foods(['carrot' => 600.0, 'vinegar' => 30.0]), 'water' => 600, 'salt' => salted(15.0)],
+        ['vegetables' => ingredientsOf(['carrot' => 600.0, 'vinegar' => 30.0]), 'water' => 600, 'salt' => saltOf(15.0)],
         ['clean', 'dissolve', 'pack', 'pour'],
         [Stage::Begun, Stage::Begun, Stage::Working, Stage::Working],
     ],
     'mash' => [
         'mash',
-        ['vegetables' => foods(['chilli' => 700.0]), 'salt' => salted(21.0)],
+        ['vegetables' => ingredientsOf(['chilli' => 700.0]), 'salt' => saltOf(21.0)],
         ['clean', 'salt', 'pack'],
         [Stage::Begun, Stage::Salting, Stage::Working],
     ],
     'kimchi, soaked' => [
         'kimchi_soaked',
         [
-            'vegetables' => foods(['cabbage' => 900.0]),
+            'vegetables' => ingredientsOf(['cabbage' => 900.0]),
             'water' => 1800,
-            'salt' => salted(120.0),
+            'salt' => saltOf(120.0),
             'salting' => ['hours' => 20],
-            'paste' => foods(['radish' => 200.0, 'vinegar' => 30.0]),
+            'paste' => ingredientsOf(['radish' => 200.0, 'vinegar' => 30.0]),
         ],
         ['clean', 'dissolve', 'soak', '20 h, drain', 'rinse', 'squeeze', 'dress', 'pack'],
         [
@@ -116,23 +116,23 @@ dataset('makings in steps', [
     'a salted side dish' => [
         'salt_and_drain',
         [
-            'vegetables' => foods(['cucumber' => 500.0]),
-            'salt' => salted(15.0),
-            'paste' => foods(['garlic' => 10.0]),
+            'vegetables' => ingredientsOf(['cucumber' => 500.0]),
+            'salt' => saltOf(15.0),
+            'paste' => ingredientsOf(['garlic' => 10.0]),
         ],
         ['clean', 'salt', '1 h, drain', 'dress', 'pack'],
         [Stage::Begun, Stage::Salting, Stage::Draining, Stage::Dressing, Stage::Working],
     ],
     'a quick pickle' => [
         'quick_salt_pickle',
-        ['vegetables' => foods(['radish' => 500.0]), 'water' => 400, 'salt' => salted(60.0)],
+        ['vegetables' => ingredientsOf(['radish' => 500.0]), 'water' => 400, 'salt' => saltOf(60.0)],
         ['clean', 'dissolve', 'pack', 'pour', '4 h, chill'],
         [Stage::Begun, Stage::Begun, Stage::Working, Stage::Working, Stage::Cold],
     ],
 ]);
 
 it('is made in steps', function (string $method, array $process, array $steps, array $stages): void {
-    $plan = planned($method, $process);
+    $plan = planOf($method, $process);
     expect(stepsOf($plan))
         ->toBe($steps)
         ->and(array_map(fn(Step $step): Stage => $step->kind->stage(), $plan->steps))
@@ -140,10 +140,10 @@ it('is made in steps', function (string $method, array $process, array $steps, a
 })->with('makings in steps');
 
 it('lets an egg emulsion stand for its hours, and nothing else', function (): void {
-    $base = ['base' => foods(['egg' => 50.0, 'oil' => 200.0])];
-    expect(stepsOf(planned('cultured_condiment', $base, Seconds::ofHours(8.0))))
+    $base = ['base' => ingredientsOf(['egg' => 50.0, 'oil' => 200.0])];
+    expect(stepsOf(planOf('cultured_condiment', $base, Seconds::ofHours(8.0))))
         ->toBe(['clean', 'mix', '8 h, chill'])
-        ->and(stepsOf(planned('cultured_condiment', $base)))
+        ->and(stepsOf(planOf('cultured_condiment', $base)))
         ->toBe(['clean', 'mix'])
         ->and(StepKind::Mix->stage()->isFood())
         ->toBeFalse();
@@ -151,9 +151,9 @@ it('lets an egg emulsion stand for its hours, and nothing else', function (): vo
 
 // By hand: 1000 g of cabbage with 20 g of pure salt, 39.34 % sodium, half now and half later.
 it('salts in two halves', function (): void {
-    $plan = planned('dry_salting', [
-        'vegetables' => foods(['cabbage' => 1000.0]),
-        'salt' => salted(20.0),
+    $plan = planOf('dry_salting', [
+        'vegetables' => ingredientsOf(['cabbage' => 1000.0]),
+        'salt' => saltOf(20.0),
     ])->saltedTwice();
     expect(stepsOf($plan))->toBe(['clean', 'salt', '0.5 h, salt_again', '0.5 h, pack']);
     $doses = [];
@@ -168,7 +168,8 @@ it('salts in two halves', function (): void {
 });
 
 it('takes what the scale says for what was planned', function (): void {
-    $step = planned('dry_salting', ['vegetables' => foods(['cabbage' => 1000.0]), 'salt' => salted(20.0)])->steps[1];
+    $step = planOf('dry_salting', ['vegetables' => ingredientsOf(['cabbage' => 1000.0]), 'salt' => saltOf(20.0)])
+        ->steps[1];
     $weighed = $step->weighing([0 => Grams::of(23.5)]);
     expect($weighed->entries[0])
         ->toBeInstanceOf(Salt::class)
@@ -179,14 +180,14 @@ it('takes what the scale says for what was planned', function (): void {
 });
 
 it('is written down and read again', function (string $method, array $process): void {
-    foreach (planned($method, $process)->steps as $step) {
+    foreach (planOf($method, $process)->steps as $step) {
         $document = json_decode(json_encode($step->toArray(), JSON_PRESERVE_ZERO_FRACTION), true);
         expect(Step::read(Fields::of($document))->toArray())->toEqual($step->toArray());
     }
 })->with('makings in steps');
 
 it('comes to the same as the whole making, each step when it is due', function (string $method, array $process): void {
-    $plan = planned($method, $process);
+    $plan = planOf($method, $process);
     $whole = new Ledger(
         array_values(Processes::read(Fields::of(['kind' => 'process', 'method' => $method, ...$process]))->entries()),
     );
@@ -223,7 +224,7 @@ it('makes every formula of the library in steps, the last of which makes it food
 it('loses no sodium, whatever order and delay its steps have', function (): void {
     $seed = 20261130;
     $chance = new Randomizer(new Mt19937($seed));
-    $plans = array_map(fn(array $making): StepPlan => planned(...$making), [
+    $plans = array_map(fn(array $making): StepPlan => planOf(...$making), [
         [
             'kimchi_soaked',
             [
@@ -239,28 +240,32 @@ it('loses no sodium, whatever order and delay its steps have', function (): void
                     ],
                 ],
                 'water' => 1800,
-                'salt' => salted(120.0),
-                'paste' => foods(['radish' => 200.0, 'garlic' => 30.0, 'vinegar' => 40.0]),
+                'salt' => saltOf(120.0),
+                'paste' => ingredientsOf(['radish' => 200.0, 'garlic' => 30.0, 'vinegar' => 40.0]),
             ],
         ],
         [
             'poured_brine',
             [
-                'vegetables' => foods(['carrot' => 500.0, 'garlic' => 40.0]),
+                'vegetables' => ingredientsOf(['carrot' => 500.0, 'garlic' => 40.0]),
                 'water' => 500,
-                'salt' => salted(15.0),
+                'salt' => saltOf(15.0),
             ],
         ],
         [
             'quick_salt_pickle',
-            ['vegetables' => foods(['radish' => 400.0, 'garlic' => 20.0]), 'water' => 400, 'salt' => salted(60.0)],
+            [
+                'vegetables' => ingredientsOf(['radish' => 400.0, 'garlic' => 20.0]),
+                'water' => 400,
+                'salt' => saltOf(60.0),
+            ],
         ],
         [
             'salt_and_drain',
             [
-                'vegetables' => foods(['cucumber' => 500.0, 'garlic' => 30.0]),
-                'salt' => salted(15.0),
-                'paste' => foods(['radish' => 60.0, 'vinegar' => 30.0]),
+                'vegetables' => ingredientsOf(['cucumber' => 500.0, 'garlic' => 30.0]),
+                'salt' => saltOf(15.0),
+                'paste' => ingredientsOf(['radish' => 60.0, 'vinegar' => 30.0]),
             ],
         ],
     ]);

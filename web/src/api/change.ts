@@ -24,7 +24,10 @@ interface Options<Params extends unknown[], Input, Output> {
   instead?: (answer: Output, input: Input, key: string) => Promise<Output>;
   /** Whether what it is about is asked for again after it. */
   refetches?: boolean;
-  /** Whether it can be sent later; what only makes sense at once cannot. */
+  /**
+   * Whether it waits on this device while the network is away: what is done with a tap. A form keeps what was typed, and
+   * is sent under the same key when it is pressed again.
+   */
   waits?: boolean;
   /** What the screens can already show of it while it waits. */
   foresee?: (queries: QueryClient, input: Input, ...params: Params) => void;
@@ -53,6 +56,9 @@ export const keyed = (key: string) => ({ header: { 'Idempotency-Key': key } });
 export const changes = new Map<string, Change<never[], never, unknown>>();
 
 const intentions = new Intentions(window.sessionStorage);
+
+/** What waited was written, or is not to be. */
+export const settled = (intention: string): void => intentions.answered(intention);
 
 /**
  * Sends a change. The key stays until it is answered; without an answer the next try carries the same one. Where the
@@ -98,18 +104,6 @@ const intentionOf = <Params extends unknown[], Input, Output>(
   input: Input,
 ): string => [change.name, ...params.map(String), change.subject?.(input) ?? ''].join(' ');
 
-/** Signing in cannot wait, nor can a file. */
-const canWait = <Params extends unknown[], Input, Output>(
-  change: Change<Params, Input, Output>,
-  input: Input,
-): boolean =>
-  queue.isOpen &&
-  change.waits !== false &&
-  change.about !== 'everything' &&
-  change.about !== 'session' &&
-  !(input instanceof Blob) &&
-  !Object.values((input ?? {}) as object).some((value) => value instanceof Blob);
-
 /**
  * A hook that makes a change; every change of the application is defined by this. What it is about is asked for again.
  */
@@ -139,22 +133,19 @@ export function defineChange<Input, Output, Params extends unknown[] = []>(
 
     return useMutation<Output, Refusal, Input>({
       mutationFn: async (input) => {
+        const intention = intentionOf(change, params, input);
+        const key = intentions.keyOf(intention);
         try {
-          return await perform(change, params, input, decide);
+          const answer = await perform(change, params, input, decide);
+          queue.discard(key);
+          return answer;
         } catch (refusal) {
           const isAway = refusal instanceof Refusal && refusal.status === NO_ANSWER;
-          if (!isAway || !canWait(change, input)) {
+          if (!isAway || change.waits !== true || !queue.isOpen) {
             throw refusal;
           }
-          const intention = intentionOf(change, params, input);
-          queue.add({
-            key: intentions.keyOf(intention),
-            name,
-            params,
-            input,
-            at: new Date(serverNow()).toISOString(),
-          });
-          intentions.answered(intention);
+          // The key is kept: doing the same again while it waits is the same change.
+          queue.add({ key, intention, name, params, input, at: new Date(serverNow()).toISOString() });
           options.foresee?.(queries, input, ...params);
           throw new Kept();
         }

@@ -1673,6 +1673,7 @@ export interface components {
             /** @description Whether it holds living cultures. */
             isLive: boolean;
             allergens: ("fish" | "crustaceans" | "milk" | "egg" | "mustard" | "celery" | "soy" | "gluten" | "sesame")[];
+            kinds: components["schemas"]["PieceKinds"];
             /** @description Brine strength of all of it, salt evened out. */
             strengthNowPercent: number | null;
             /** @description A rough guide; a reading always wins. */
@@ -1789,6 +1790,14 @@ export interface components {
                 from: components["schemas"]["Streams"];
                 to: components["schemas"]["Streams"];
             };
+            /** @description What it takes to make the same again. */
+            again: {
+                formulaId: string | null;
+                /** @description What stood on the bench. */
+                bench: Record<string, never> | null;
+                /** @description What was noted of it last. */
+                notes: string[];
+            };
             /** @description A portion on the day on which it is meant to be eaten, while that is to come. */
             meant: {
                 /** Format: date */
@@ -1858,6 +1867,13 @@ export interface components {
             /** @description A weight; empty to fill the jars. */
             vegetableAmount?: string | null;
             shape?: components["schemas"]["Shape"] | null;
+            /** @description Where parts of it are cut otherwise, together all of it; empty for all alike. */
+            cuts?: {
+                shape: components["schemas"]["Shape"];
+                percent: number;
+                /** @description Half the thickness, or the radius, as measured; null for as such cuts usually are. */
+                reachMm?: number | null;
+            }[] | null;
             /** @description Foods that go with it; into a sauce what is blended in. */
             alongside?: components["schemas"]["BenchPart"][] | null;
             /** @description What it is dressed with after salting. */
@@ -1945,6 +1961,7 @@ export interface components {
             }[];
             piecesPer100g: components["schemas"]["Sodium"];
             brinePer100g: components["schemas"]["Sodium"] | null;
+            kinds: components["schemas"]["PieceKinds"];
             /** @description Whether the figures are those once salt has evened out, not of a quick pickle taken out early. */
             isAtEquilibrium: boolean;
             /** @description Of what is eaten. */
@@ -2236,6 +2253,7 @@ export interface components {
                 sodium: components["schemas"]["Sodium"];
                 contributions: components["schemas"]["Contribution"][];
             };
+            kinds: components["schemas"]["PieceKinds"];
             per100gMg: number;
             strength: {
                 percent: number | null;
@@ -2801,6 +2819,12 @@ export interface components {
             };
         };
         Label: {
+            /**
+             * Format: date
+             * @description The day for which the sodium is said; null for now.
+             */
+            sodiumOn: string | null;
+            stageLabel: components["schemas"]["Message"];
             /** @description Or bought. */
             isMade: boolean;
             /** Format: date */
@@ -2989,6 +3013,16 @@ export interface components {
         Method: "dry_salting" | "poured_brine" | "equilibrium_brine" | "mash" | "kimchi_dry_salted" | "kimchi_soaked" | "salt_and_drain" | "quick_salt_pickle" | "cultured_condiment" | "reused_brine" | "transform" | "bought" | "spare_brine";
         /** @enum {string} */
         Basis: "of_water" | "brine_strength" | "of_vegetable" | "of_everything";
+        /** @description The kinds of pieces, where there are several: leaf and rib, coins and whole cloves. */
+        PieceKinds: {
+            label: components["schemas"]["Message"];
+            /** @enum {string} */
+            form: "sheet" | "cylinder" | "sphere";
+            /** @description Half the thickness, or the radius. */
+            reachMm: number;
+            grams: number;
+            sodiumPer100g: number;
+        }[];
         /** @enum {string} */
         Shape: "shreds" | "leaves" | "leaf" | "ribs" | "sticks" | "florets" | "rings" | "chunks" | "whole" | "pulp";
         /** @enum {string} */

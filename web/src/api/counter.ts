@@ -53,6 +53,7 @@ export const useDoStep = defineChange(
     subject: ({ step }) => step,
     foresee: (queries, { step, at }, batch) => foresee(queries, batch, step, { doneAt: at }),
     settles: (queries, answer, batch) => queries.setQueryData(keys.steps(batch), answer),
+    waits: true,
   },
 );
 
@@ -71,6 +72,7 @@ export const useSkipStep = defineChange(
     subject: ({ step }) => step,
     foresee: (queries, { step, at }, batch) => foresee(queries, batch, step, { skippedAt: at }),
     settles: (queries, answer, batch) => queries.setQueryData(keys.steps(batch), answer),
+    waits: true,
   },
 );
 
@@ -84,13 +86,14 @@ export const useUndoStep = defineChange(
     subject: (step) => step,
     foresee: (queries, step, batch) => foresee(queries, batch, step, { doneAt: null, skippedAt: null }),
     settles: (queries, answer, batch) => queries.setQueryData(keys.steps(batch), answer),
+    waits: true,
   },
 );
 
 /** What a step would do, done so; nothing is written. */
 export const useStepPreview = (batch: string, step: string, how: StepAsDone, enabled: boolean) =>
   useQuery({
-    queryKey: [...keys.steps(batch), 'preview', step, how],
+    queryKey: keys.stepPreview(batch, step, how),
     enabled,
     queryFn: ({ signal }) =>
       answered(

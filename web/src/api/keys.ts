@@ -16,6 +16,7 @@ export const keys = {
   shelf: () => ['batches'],
   batch: (id: string) => ['batches', id],
   course: (batch: string) => ['batches', batch, 'course'],
+  stepPreview: (batch: string, step: string, how: unknown) => ['batches', batch, 'steps', step, how],
   steps: (batch: string) => ['batches', batch, 'steps'],
   log: (batch: string) => ['batches', batch, 'log'],
   questions: (batch: string) => ['batches', batch, 'questions'],

@@ -205,7 +205,7 @@ export const useEmptyJar = defineChange(
           body: { isEmptied },
         }),
       ),
-  { subject: ({ batch, isEmptied }) => `${batch} ${String(isEmptied)}` },
+  { waits: true, subject: ({ batch, isEmptied }) => `${batch} ${String(isEmptied)}` },
 );
 
 export const useRecordEntry = defineChange(
@@ -213,6 +213,7 @@ export const useRecordEntry = defineChange(
   'ledger',
   (batch: string) => (entry: Entry, requestKey) =>
     answered(api.POST('/batches/{batch}/entries', { params: { path: { batch } }, body: { entry, requestKey } })),
+  { waits: true },
 );
 
 export const useReverseEntry = defineChange(
@@ -224,7 +225,7 @@ export const useReverseEntry = defineChange(
         params: { path: { batch, entry }, ...keyed(key) },
       }),
     ),
-  { subject: (entry) => entry },
+  { waits: true, subject: (entry) => entry },
 );
 
 type Portion = Omit<ServeFields, 'requestKey'>;
@@ -249,6 +250,7 @@ export const useServe = defineChange(
           body: { ...body, requestKey },
         }),
       ),
+    waits: true,
   },
 );
 
@@ -257,7 +259,7 @@ export const useUndoServing = defineChange(
   'ledger',
   () => (serving: string, key) =>
     answered(api.DELETE('/servings/{serving}', { params: { path: { serving }, ...keyed(key) } })),
-  { subject: (serving) => serving },
+  { waits: true, subject: (serving) => serving },
 );
 
 /** Takes over a whole kitchen from its file. */

@@ -4,6 +4,8 @@ import type { KeyStore } from './intentions';
 export interface Waiting {
   /** The key under which it is written; the same one whenever it is sent. */
   key: string;
+  /** What the cook was doing. */
+  intention: string;
   /** Which change, by its name. */
   name: string;
   params: unknown[];

@@ -1,6 +1,7 @@
 import type { QueryClient } from '@tanstack/react-query';
 import { NO_ANSWER, Refusal } from './client';
-import { changes, type Change } from './change';
+import { changes, settled, type Change } from './change';
+import { numbered } from './intentions';
 import { refetch } from './keys';
 import { KEPT_DAYS, serverNow, type WriteQueue } from './queue';
 import { t } from '../messages/words';
@@ -30,13 +31,16 @@ export async function sendWaiting(queue: WriteQueue, queries: QueryClient): Prom
       if (refusal.status === 401) {
         return sent;
       }
-      // What was written under this key already is done.
-      if (refusal.written === null || refusal.written.isUndone) {
+      const { written } = refusal;
+      if (written === null || written.isUndone) {
         queue.refuse(waiting.key, Object.values(refusal.fields)[0]?.[0] ?? refusal.message);
         continue;
       }
+      // It was written with other values before: what was done last counts.
+      await change.instead?.(written.answer, waiting.input, numbered(waiting.key, 1));
     }
     queue.discard(waiting.key);
+    settled(waiting.intention);
     sent++;
     await refetch(queries, change.about);
   }

@@ -33,7 +33,7 @@ export const useMarkChores = defineChange(
   'mark chores',
   'ledger',
   () => (body: ChoresMarked, requestKey) => answered(api.POST('/chores/marks', { body: { ...body, requestKey } })),
-  { subject: ({ chores, until }) => `${JSON.stringify(chores)} ${until ? 'later' : 'done'}` },
+  { waits: true, subject: ({ chores, until }) => `${JSON.stringify(chores)} ${until ? 'later' : 'done'}` },
 );
 
 export const useUnmarkChores = defineChange(
@@ -44,7 +44,7 @@ export const useUnmarkChores = defineChange(
       await answered(api.DELETE('/chores/marks/{mark}', { params: { path: { mark }, ...keyed(numbered(key, at)) } }));
     }
   },
-  { subject: (marks) => marks.join(' ') },
+  { waits: true, subject: (marks) => marks.join(' ') },
 );
 
 export const useMoveJar = defineChange(
@@ -53,7 +53,7 @@ export const useMoveJar = defineChange(
   () =>
     ({ batch, place }: { batch: string; place: Place }, requestKey) =>
       answered(api.PUT('/batches/{batch}/place', { params: { path: { batch } }, body: { place, requestKey } })),
-  { subject: ({ batch, place }) => `${batch} ${place}` },
+  { waits: true, subject: ({ batch, place }) => `${batch} ${place}` },
 );
 
 /** Another jar, cover or hold-down. */

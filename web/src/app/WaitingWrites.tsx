@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { App, Button, Drawer } from 'antd';
 import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
+import { settled } from '../api/change';
 import { queue } from '../api/queue';
 import { sendWaiting } from '../api/send';
 import { when } from '../messages/dates';
@@ -56,12 +57,19 @@ export function WaitingWrites({ owner }: { owner: string }) {
       <Drawer title={t('queue.title')} open={isOpen} onClose={() => setIsOpen(false)}>
         <p>{t('queue.about')}</p>
         <ul className="quiet-list">
-          {waiting.map(({ key, name, at, refused }) => (
+          {waiting.map(({ key, intention, name, at, refused }) => (
             <li key={key}>
               <b>{changeWords(name)}</b>{' '}
               <span className="soft">{t('queue.done_at', { time: when(at, 'moment') })}</span>
               {refused !== null && <p className="complaint">{t('queue.refused', { reason: refused })}</p>}
-              <Button onClick={() => queue.discard(key)}>{t('queue.discard')}</Button>
+              <Button
+                onClick={() => {
+                  queue.discard(key);
+                  settled(intention);
+                }}
+              >
+                {t('queue.discard')}
+              </Button>
             </li>
           ))}
         </ul>

@@ -9,6 +9,9 @@ export function stored<T>(name: string): Partial<T> {
   }
 }
 
+/** Keeps something under a name. */
+export const keep = (name: string, value: object): void => localStorage.setItem(name, JSON.stringify(value));
+
 export const forget = (name: string): void => localStorage.removeItem(name);
 
 /** Something being typed, kept on this device with every key stroke so that a reload loses nothing. */

@@ -2,7 +2,7 @@ import { joined, named, say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { App, Button } from 'antd';
 import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import type { Batch } from '../../api/client';
 import { useBatch, useSodiumCourse, useEmptyJar } from '../../api/queries';
 import { grams, sodium, sodiumBand } from '../../app/numbers';
@@ -10,9 +10,11 @@ import { PageState } from '../../app/PageState';
 import { Advice } from '../../app/Advice';
 import { SodiumChart } from '../../drawings/SodiumChart';
 import { JarDrawing } from '../../drawings/JarDrawing';
+import { PieceKinds } from '../../drawings/PieceKinds';
 import { SaltFlow } from '../../drawings/SaltFlow';
 import { days } from '../shelf/days';
 import { BatchHistory } from './BatchHistory';
+import { EmptyDrawer } from './EmptyDrawer';
 import { Lineage } from './Lineage';
 import { ServePanel } from './ServePanel';
 import { JarSettings } from './JarSettings';
@@ -69,6 +71,7 @@ function Whole({ batch }: { batch: Batch }) {
               </div>
             ))}
           </div>
+          <PieceKinds kinds={batch.kinds} colour={batch.colour} />
           <Advice advice={batch.advice} />
           {batch.phases.length === 0 && <p className="soft">{t('batch.empty')}</p>}
           <OverTime batch={batch} />
@@ -139,7 +142,28 @@ function Eating({ batch }: { batch: Batch }) {
           )}
         </p>
       )}
+      {batch.isFoodNow && batch.servingsLeft === 0 && batch.emptiedOn === null && batch.phases.length > 0 && (
+        <section className="making" aria-label={t('ending.last')}>
+          <p>
+            <b>{t('ending.last')}</b>
+          </p>
+          <Ending batch={batch} />
+        </section>
+      )}
       {(batch.isFoodNow || isWritten) && <ServePanel batch={batch} />}
+    </>
+  );
+}
+
+/** Opens what is asked at the end of a jar. */
+function Ending({ batch, isText = false }: { batch: Batch; isText?: boolean }) {
+  const [isOpen, setIsOpen] = useState(false);
+  return (
+    <>
+      <Button type={isText ? 'text' : 'primary'} onClick={() => setIsOpen(true)}>
+        {t('ending.open')}
+      </Button>
+      <EmptyDrawer batch={batch} isOpen={isOpen} close={() => setIsOpen(false)} />
     </>
   );
 }
@@ -148,16 +172,12 @@ function Eating({ batch }: { batch: Batch }) {
 function Tag({ batch }: { batch: Batch }) {
   const { message } = App.useApp();
   const empty = useEmptyJar();
-  const navigate = useNavigate();
   const on = (date: string | null | undefined) => (date ? when(date, 'short') : null);
-  const put = (isEmptied: boolean) =>
+  const restore = () =>
     empty.mutate(
-      { batch: batch.id, isEmptied },
+      { batch: batch.id, isEmptied: false },
       {
-        onSuccess: () => {
-          void message.success(isEmptied ? t('batch.emptied_done') : t('batch.restored_done'));
-          void navigate(isEmptied ? '/shelf' : `/shelf/${batch.id}`);
-        },
+        onSuccess: () => void message.success(t('batch.restored_done')),
         onError: (refusal) => void message.error(refusal.of('isEmptied') ?? refusal.message, 8),
       },
     );
@@ -210,9 +230,13 @@ function Tag({ batch }: { batch: Batch }) {
         <Link className="as-button" to={`/labels?batches=${batch.id}`}>
           {t('batch.label')}
         </Link>
-        <Button type="text" loading={empty.isPending} onClick={() => put(batch.emptiedOn === null)}>
-          {batch.emptiedOn === null ? t('batch.empty_jar') : t('batch.restore')}
-        </Button>
+        {batch.emptiedOn === null ? (
+          <Ending batch={batch} isText />
+        ) : (
+          <Button type="text" loading={empty.isPending} onClick={restore}>
+            {t('batch.restore')}
+          </Button>
+        )}
       </div>
     </div>
   );

@@ -1,5 +1,6 @@
 import { joined, say, t } from '../../messages/words';
 import { App, Button, Select } from 'antd';
+import { Kept } from '../../api/change';
 import type { Batch, Refusal } from '../../api/client';
 import { useEntryPreview, useKitchen, useShelf, useRecordEntry } from '../../api/queries';
 import { stored, usePersistentState } from '../../app/persistentState';
@@ -50,6 +51,12 @@ export function RecordEvent({ batch }: { batch: Batch }) {
             others === '' ? t('batch.saved') : t('batch.saved_others', { others }),
             others === '' ? 3 : 10,
           );
+        },
+        onError: (refusal) => {
+          if (refusal instanceof Kept) {
+            forget();
+            void message.info(refusal.message);
+          }
         },
       });
     }

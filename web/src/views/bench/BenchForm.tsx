@@ -10,6 +10,7 @@ import { QuantityBox } from '../../app/QuantityBox';
 import { grams, length, ml, percent } from '../../app/numbers';
 import { forMethod, type Change, type Draft } from './draft';
 import { optionsOf } from './options';
+import { Cuts } from './Cuts';
 import { IngredientRows } from './IngredientRows';
 import { FormRow } from './FormRow';
 import { SaltRow } from './SaltRow';
@@ -138,7 +139,11 @@ function Take({ kitchen, draft, change, answer, refusal }: Props) {
   const shapeOf = (id: string) => kitchen.ingredients.find((one) => one.id === id)?.shape ?? null;
 
   return (
-    <FormRow verb={t('bench.take')} refusal={refusal} fields={['vegetableId', 'vegetableAmount', 'shape', 'alongside']}>
+    <FormRow
+      verb={t('bench.take')}
+      refusal={refusal}
+      fields={['vegetableId', 'vegetableAmount', 'shape', 'cuts', 'alongside']}
+    >
       <AmountInput
         asks={foodOf(draft.vegetableId)}
         aria-label={t('bench.vegetable_weight')}
@@ -156,7 +161,7 @@ function Take({ kitchen, draft, change, answer, refusal }: Props) {
         label={t('bench.vegetable')}
         value={draft.vegetableId}
         style={{ minWidth: 150, flex: 1 }}
-        change={(vegetableId) => change({ vegetableId, shape: shapeOf(vegetableId) })}
+        change={(vegetableId) => change({ vegetableId, shape: shapeOf(vegetableId), cuts: null })}
         foods={draft.method === 'cultured_condiment' ? lists.bases : lists.vegetables}
       />
       <Select
@@ -164,9 +169,10 @@ function Take({ kitchen, draft, change, answer, refusal }: Props) {
         value={isPulp ? 'pulp' : draft.shape}
         disabled={isPulp}
         style={{ width: 104 }}
-        onChange={(shape) => change({ shape })}
+        onChange={(shape) => change({ shape, cuts: null })}
         options={lists.cuts}
       />
+      {!isPulp && <Cuts draft={draft} change={change} />}
       <IngredientRows
         more={t('bench.add_food')}
         called={t('bench.called_with')}

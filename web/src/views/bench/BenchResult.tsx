@@ -2,11 +2,12 @@ import { joined, say, t, T } from '../../messages/words';
 import { Fragment } from 'react';
 import type { BenchAnswer, Sodium } from '../../api/client';
 import { Advice } from '../../app/Advice';
+import { PieceKinds } from '../../drawings/PieceKinds';
 import { Term } from '../../app/Term';
 import { grams, mg, ml, percent, sodium, sodiumBand } from '../../app/numbers';
 
 /** What follows from what stands on the bench. */
-export function BenchResult({ answer, isStale }: { answer: BenchAnswer; isStale: boolean }) {
+export function BenchResult({ answer, isStale, colour }: { answer: BenchAnswer; isStale: boolean; colour: string }) {
   const { serving } = answer;
 
   return (
@@ -41,6 +42,7 @@ export function BenchResult({ answer, isStale }: { answer: BenchAnswer; isStale:
             brine: answer.brinePer100g === null ? '' : withBand(answer.brinePer100g),
           })}
         </span>
+        <PieceKinds kinds={answer.kinds} colour={colour} />
         <Widest answer={answer} />
         <div className="answer-shares">
           {serving.shares.map((share) => (

@@ -41,7 +41,11 @@ function Bench({ kitchen }: { kitchen: Kitchen }) {
       </div>
       <div className="answer">
         {answer ? (
-          <BenchResult answer={answer} isStale={refusal !== null} />
+          <BenchResult
+            answer={answer}
+            isStale={refusal !== null}
+            colour={kitchen.ingredients.find(({ id }) => id === draft.vegetableId)?.colour ?? '#b9ab99'}
+          />
         ) : (
           <p className="soft">{missing ?? refusal?.message}</p>
         )}

@@ -1,7 +1,7 @@
 import { useCallback } from 'react';
 import type { BenchFields, BenchPart, Kitchen, KitchenMethod, ShelfBatch } from '../../api/client';
 import { useAskBench } from '../../api/queries';
-import { forget, stored, usePersistentState } from '../../app/persistentState';
+import { forget, keep, stored, usePersistentState } from '../../app/persistentState';
 
 /** What the jar is called and where it goes, beside what is in it. */
 interface Tag {
@@ -19,16 +19,16 @@ const KEPT_AS = 'tempesal.bench';
 
 /** What stands on the bench, and how it is changed; the core hears of a change before the screen draws it. */
 export function useDraft(kitchen: Kitchen): [Draft, Change] {
-  const [draft, keep] = usePersistentState<Draft>(KEPT_AS, () =>
+  const [draft, put] = usePersistentState<Draft>(KEPT_AS, () =>
     fitted({ ...fresh(kitchen), ...stored<Draft>(KEPT_AS) }, kitchen),
   );
   const ask = useAskBench();
   const change = useCallback<Change>(
     (part) => {
       ask(fieldsOf({ ...draft, ...part }));
-      keep(part);
+      put(part);
     },
-    [draft, ask, keep],
+    [draft, ask, put],
   );
 
   return [draft, change];
@@ -38,6 +38,9 @@ export function useDraft(kitchen: Kitchen): [Draft, Change] {
 export function putOnBench(jarId: string): void {
   localStorage.setItem(KEPT_AS, JSON.stringify({ ...stored<Draft>(KEPT_AS), jarId, moreJarIds: [] }));
 }
+
+/** Puts something on the bench for the next time it is opened. */
+export const keepDraft = (fields: object): void => keep(KEPT_AS, fields);
 
 /** Clears the bench for the next jar. */
 export const forgetDraft = (): void => forget(KEPT_AS);
@@ -119,6 +122,7 @@ function fresh(kitchen: Kitchen): Draft {
     starterId: null,
     starterBatchId: null,
     starterAmount: '',
+    cuts: null,
     saltingMinutes: null,
     rinseSeconds: null,
     isSqueezed: null,

@@ -27,7 +27,7 @@ export function Finished({ batchId, name, last }: Props) {
         </p>
       )}
       <div className="counter-hands">
-        <Link className="as-button counter-back" to={`/labels?ids=${batchId}`}>
+        <Link className="as-button counter-back" to={`/labels?batches=${batchId}`}>
           {t('counter.label')}
         </Link>
         <Link className="as-button is-filled counter-done" to={`/shelf/${batchId}`}>

@@ -2,6 +2,7 @@ import { joined, named, say, t } from '../../messages/words';
 import { Fragment } from 'react';
 import type { ComputedFormula } from '../../api/client';
 import { Advice } from '../../app/Advice';
+import { PieceKinds } from '../../drawings/PieceKinds';
 import { grams, mg, percent, sodium, sodiumBand } from '../../app/numbers';
 
 /** What the core makes of a formula: a serving, the members, the salt against its floor, cautions. */
@@ -22,6 +23,7 @@ export function FormulaResult({ worked }: { worked: ComputedFormula }) {
             : sodiumBand(serving.sodium)}
         </span>
       </div>
+      <PieceKinds kinds={worked.kinds} colour={worked.colour} />
       <Floor strength={worked.strength} />
       <div className="worked-members">
         {worked.members.map((member) => (

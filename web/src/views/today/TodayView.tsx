@@ -13,6 +13,7 @@ import { PageState } from '../../app/PageState';
 import { useUndoOtherFood } from '../../api/intake';
 import { OtherFoodDrawer } from './OtherFoodDrawer';
 import { Chores } from './Chores';
+import { ChoresOf } from './ChoresOf';
 import { Eater, type EaterActions } from './Eater';
 import { EditPortion } from './EditPortion';
 import { SharedDish } from './SharedDish';
@@ -148,7 +149,7 @@ export function TodayView() {
           </Link>
         </span>
       </div>
-      {isToday && <Chores />}
+      {isToday ? <Chores /> : day.data.date > day.data.today && <ChoresOf date={day.data.date} />}
       {meal !== null && (
         <div className="today-past">
           <Segmented
