@@ -27,6 +27,7 @@ use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Message\Message;
+use Tempesal\Core\Method\Cover;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\Place;
 use Tempesal\Core\Salt\SaltBasis;
@@ -97,9 +98,9 @@ final readonly class StartBatch
             $jars = $order->jars === [] ? [null] : $order->jars;
             foreach ($jars as $i => $jar) {
                 $plan = $solution->stepsOf($i);
-                $plan = ($isSaltedTwice ? $plan->saltedTwice() : $plan)->standing(
-                    ($typed['roomCelsius'] ?? null) === null ? Place::from($place) : null,
-                );
+                $plan = ($isSaltedTwice ? $plan->saltedTwice() : $plan)
+                    ->standing(($typed['roomCelsius'] ?? null) === null ? Place::from($place) : null)
+                    ->closedWith(Cover::tryFrom($typed['cover'] ?? ($jar->cover ?? '')));
                 $called =
                     count($jars) === 1
                         ? $name

@@ -14,6 +14,7 @@ use Carbon\CarbonImmutable;
 use Tempesal\Core\Formula\Formula;
 use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Formula\FormulaLine;
+use Tempesal\Core\Method\Cover;
 use Tempesal\Core\Method\Place;
 use Tempesal\Core\Produce\PieceShape;
 use Tempesal\Core\Salt\SaltBasis;
@@ -71,7 +72,9 @@ final readonly class StartFromFormula
                 ->sortByDesc('grams')
                 ->first();
             $plan = $scaled->steps();
-            $plan = ($isSaltedTwice ? $plan->saltedTwice() : $plan)->standing(Place::from($place));
+            $plan = ($isSaltedTwice ? $plan->saltedTwice() : $plan)
+                ->standing(Place::from($place))
+                ->closedWith(Cover::tryFrom($jar->cover ?? ''));
             $at = $begin->of($startedAt ?? CarbonImmutable::now(), $plan);
             $strengths = [];
             foreach (SaltBasis::cases() as $basis) {

@@ -90,10 +90,10 @@ final readonly class WorkStep
         });
     }
 
-    /** A jar begins with its first step, whenever that was. */
+    /** A jar begins with the first step by which something comes into it, whenever that was. */
     private static function moment(Batch $batch, BatchStep $row, ?CarbonImmutable $at): CarbonImmutable
     {
-        $isFirst = $batch->steps->every(static fn(BatchStep $one): bool => $one->isOpen() || $one->id === $row->id);
+        $isFirst = $batch->standing() === [];
         if ($isFirst && $at !== null && $at->lessThan($batch->started_at)) {
             $batch->update(['started_at' => $at->startOfSecond()]);
         }

@@ -41,7 +41,9 @@ final class LabelText
                     : Message::of('label.days', from: new Day($label['readyOn']), to: new Day($label['longOn'])),
             ];
         }
-        $rows[] = [Message::of('label.stage'), $label['stageLabel']];
+        if ($label['isMade']) {
+            $rows[] = [Message::of('label.stage'), $label['stageLabel']];
+        }
         if ($label['strength'] !== null) {
             $rows[] = [Message::of('label.salt'), $label['strength']];
         }

@@ -16,6 +16,7 @@ use Tempesal\Core\Document\Pantry;
 use Tempesal\Core\Formula\FormulaStep;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\NotEnough;
+use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\StarterTransfer;
 use Tempesal\Core\Message\Message;
 use Tempesal\Core\Salt\SaltProduct;
@@ -43,6 +44,13 @@ final readonly class EntryReader
         try {
             if ($lender !== null) {
                 $documented = self::fillStarter($documented, $batch, $lender, $moment);
+            }
+            if (
+                ($documented['kind'] ?? null) === 'add' &&
+                !isset($documented['into']) &&
+                Ledgers::of($batch, $moment)->state()->isOnePhase()
+            ) {
+                $documented['into'] = Phase::Sauce->value;
             }
             $fields = Fields::of(self::pantry()->fill($documented, 'entry'), 'entry');
             $kind = $fields->text('kind');

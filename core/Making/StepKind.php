@@ -11,8 +11,10 @@ use Tempesal\Core\Message\Message;
  */
 enum StepKind: string
 {
-    /** Hands, jar, weights; bottles in boiling water. */
+    /** Hands, jar, weights. */
     case Clean = 'clean';
+    /** Bottles in boiling water. */
+    case Sterilise = 'sterilise';
     case Dissolve = 'dissolve';
     case Salt = 'salt';
     /** The second half of the salt. */
@@ -26,6 +28,8 @@ enum StepKind: string
     case Dress = 'dress';
     case Pack = 'pack';
     case Pour = 'pour';
+    /** Its chamber is filled, so that gas gets out and no air in. */
+    case Airlock = 'airlock';
     case Mix = 'mix';
     /** Into the fridge, at the hour at which it has stood long enough. */
     case Chill = 'chill';
@@ -47,13 +51,13 @@ enum StepKind: string
     public function stage(): Stage
     {
         return match ($this) {
-            self::Clean, self::Dissolve => Stage::Begun,
+            self::Clean, self::Sterilise, self::Dissolve => Stage::Begun,
             self::Salt, self::SaltAgain, self::Massage => Stage::Salting,
             self::Soak => Stage::Soaking,
             self::Drain, self::Rinse, self::Freshen, self::Squeeze => Stage::Draining,
             self::Dress => Stage::Dressing,
             self::Mix => Stage::Resting,
-            self::Pack, self::Pour => Stage::Working,
+            self::Pack, self::Pour, self::Airlock => Stage::Working,
             self::Chill => Stage::Cold,
             self::Strain, self::Blend, self::Season, self::Heat, self::MeasurePh => Stage::Blended,
             self::Bottle => Stage::Bottled,
@@ -66,6 +70,6 @@ enum StepKind: string
      */
     public function isWaitedFor(): bool
     {
-        return $this !== self::Chill && $this !== self::Bottle && $this !== self::MeasurePh;
+        return !in_array($this, [self::Chill, self::Airlock, self::MeasurePh, self::Bottle], true);
     }
 }

@@ -18,6 +18,7 @@ use Tempesal\Core\Ledger\Entry\Squeeze;
 use Tempesal\Core\Ledger\LedgerLine;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Seconds;
+use Tempesal\Core\Method\Cover;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\Place;
 use Tempesal\Core\Uptake\TemperatureHistory;
@@ -70,7 +71,7 @@ final readonly class StepPlan
                 ],
                 Method::Mash => [Step::now(StepKind::Clean), ...$steps, Step::now(StepKind::Pack)],
                 Method::Transform => [
-                    Step::now(StepKind::Clean),
+                    Step::now(StepKind::Sterilise),
                     ...self::inTheJar($steps),
                     Step::now(StepKind::MeasurePh),
                     Step::now(StepKind::Bottle),
@@ -153,6 +154,25 @@ final readonly class StepPlan
                 $this->steps,
             ),
         );
+    }
+
+    /** The same with what its cover asks for: an airlock is filled as soon as the jar is closed. */
+    public function closedWith(?Cover $cover): self
+    {
+        $steps = [];
+        $isFilled = $cover !== Cover::Airlock;
+        $closes = null;
+        foreach ($this->steps as $i => $step) {
+            $closes = $step->kind === StepKind::Pack || $step->kind === StepKind::Pour ? $i : $closes;
+        }
+        foreach ($this->steps as $i => $step) {
+            $steps[] = $step;
+            if (!$isFilled && $i === $closes) {
+                $steps[] = Step::now(StepKind::Airlock);
+            }
+        }
+
+        return new self($steps);
     }
 
     /** How many steps can be done in one go: all before the first wait after which something is put in or taken out. */

@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use App\Actions\SeedPantry;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
@@ -14,8 +13,14 @@ use Illuminate\Support\Str;
  * are one kind, dressed food is served drained.
  */
 return new class extends Migration {
-    /** By its place among the jars that a kitchen begins with. */
-    private const FIRST_BOTTLE = 7;
+    /** name, ml, mouth mm, body mm, cover; as a new kitchen has them */
+    private const BOTTLES = [
+        ['Sauce bottle, 100 ml', 100, 24, 44, 'screw lid'],
+        ['Sauce bottle, 150 ml', 150, 24, 50, 'screw lid'],
+        ['Sauce bottle, 250 ml', 250, 28, 58, 'screw lid'],
+        ['Bottle, 500 ml', 500, 28, 70, 'screw lid'],
+        ['Bottle, 1 litre', 1000, 28, 88, 'screw lid'],
+    ];
 
     public function up(): void
     {
@@ -29,7 +34,7 @@ return new class extends Migration {
             ->update(['served' => 'pieces']);
         foreach (DB::table('households')->pluck('id') as $household) {
             $position = DB::table('jars')->where('household_id', $household)->count();
-            foreach (array_slice(SeedPantry::JARS, self::FIRST_BOTTLE) as [$name, $ml, $mouth, $body, $cover]) {
+            foreach (self::BOTTLES as [$name, $ml, $mouth, $body, $cover]) {
                 DB::table('jars')->insert([
                     'id' => (string) Str::ulid(),
                     'household_id' => $household,

@@ -2,11 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Backup\StepsOfBefore;
-use Carbon\CarbonImmutable;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
-use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Schema;
 
 /**
@@ -38,24 +36,8 @@ return new class extends Migration {
                 ->constrained('batch_steps')
                 ->nullOnDelete();
         });
-        $now = CarbonImmutable::now();
-        foreach (DB::table('batches')->orderBy('id')->get() as $batch) {
-            $entries = DB::table('batch_entries')->where('batch_id', $batch->id)->orderBy('position')->get();
-            $upgraded = StepsOfBefore::of(
-                (array) $batch,
-                array_values($entries->map(static fn(object $row): array => (array) $row)->all()),
-                $now,
-            );
-            foreach ($upgraded['steps'] as $step) {
-                DB::table('batch_steps')->insert([...$step, 'household_id' => $batch->household_id]);
-            }
-            foreach ($upgraded['wrote'] as $entry => $step) {
-                DB::table('batch_entries')
-                    ->where('id', $entry)
-                    ->update(['batch_step_id' => $step]);
-            }
-            DB::table('batch_entries')->whereIn('id', $upgraded['ahead'])->delete();
-        }
+        // What the lines mean is known to the application alone.
+        Artisan::call('tempesal:steps-of-before');
     }
 
     public function down(): void

@@ -270,9 +270,11 @@ it('says on a label what a cook must know at arm\'s length', function (): void {
         ->and($label['sodium']['shown'])
         ->toBe($bench['serving']['sodium']['shown'])
         ->and(array_column($label['rows'], 0))
-        ->toBe(['started', 'taste from', 'ready', 'salt', 'sodium'])
+        ->toBe(['started', 'use by', 'taste from', 'ready', 'printed when', 'salt', 'sodium'])
         ->and($label['rows'][4][1])
-        ->toBe("{$bench['serving']['sodium']['shown']} mg in 40 g")
+        ->toBe('fermenting')
+        ->and($label['rows'][6][1])
+        ->toStartWith("{$bench['serving']['sodium']['shown']} mg in 40 g on ")
         ->and($label['foot'])
         ->toBe('None of the listed allergens; live');
 });

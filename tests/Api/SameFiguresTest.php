@@ -179,7 +179,7 @@ it('answers every figure as it did before', function (): void {
             $now[$asked],
             static fn(string $path): bool => isset($figures[$path]) ||
                 preg_match(
-                    '#^/uses(Inches|Fahrenheit)$|/isBag$|/isFood(Now)?$|^/vessel/|/nextStep/|/kinds/#',
+                    '#^/uses(Inches|Fahrenheit)$|/isBag$|/isFood(Now)?$|^/vessel/|/nextStep/|/kinds/|/meant/|^/again/|/sodiumOn#',
                     $path,
                 ) !== 1,
             ARRAY_FILTER_USE_KEY,

@@ -351,3 +351,110 @@ it('refuses bad steps with a sentence beside the field', function (array $how, s
     'tomorrow' => [['at' => '2026-12-02T10:00:00Z'], 'at'],
     'last year' => [['at' => '2025-12-02T10:00:00Z'], 'at'],
 ]);
+
+/** @return array<string, mixed> a sauce of a jar, on the bench */
+function sauceOf(string $source, array $change = []): array
+{
+    return [
+        'method' => 'transform',
+        'vegetableId' => null,
+        'vegetableAmount' => '',
+        'sourceBatchId' => $source,
+        'alongside' => [['foodId' => idOf('cider-vinegar'), 'amount' => '60 g']],
+        'fixed' => 'salt',
+        'saltAmount' => '',
+        'waterAmount' => '',
+        'servingAmount' => '10 g',
+        'name' => 'Hot sauce',
+        ...$change,
+    ];
+}
+
+it('blends a mash into two bottles, and loses nothing between them', function (): void {
+    $mash = $this->startJar([
+        'method' => 'mash',
+        'vegetableId' => idOf('red-chilli'),
+        'vegetableAmount' => '400 g',
+        'shape' => 'pulp',
+        'strengthPercent' => '3',
+        'strengthBasis' => 'of_vegetable',
+        'waterAmount' => '',
+        'jarId' => $this->jar('Pint jar'),
+        'name' => 'Mash',
+    ])->assertCreated();
+    $bottle = $this->jar('Sauce bottle, 250 ml');
+    $before = array_sum(array_column($mash->json('phases'), 'sodiumMg'));
+    $sauce = $this->startJar(
+        sauceOf($mash->json('id'), ['jarId' => $bottle, 'moreJarIds' => [$bottle], 'hasOneMore' => true]),
+    )->assertCreated();
+    $jars = collect($this->getJson('/api/batches')->json('batches'));
+    expect($jars->pluck('name')->sort()->values()->all())
+        ->toBe(['Hot sauce, bottle 1', 'Hot sauce, bottle 2'])
+        ->and($jars->pluck('jarName')->unique()->all())
+        ->toBe(['Sauce bottle, 250 ml'])
+        ->and($jars->pluck('method')->unique()->all())
+        ->toBe(['transform']);
+    $sodium = $jars->sum(
+        fn(array $jar): float => array_sum(
+            array_column($this->getJson("/api/batches/{$jar['id']}")->json('phases'), 'sodiumMg'),
+        ),
+    );
+    // The vinegar brings 5 mg per 100 g, from memory.
+    expect($sodium)
+        ->toEqualWithDelta($before + 3.0, 1.0)
+        ->and($sauce->json('stage'))
+        ->not->toBe('salting')
+        ->and(
+            collect($this->getJson('/api/chores')->json('now'))
+                ->pluck('task')
+                ->all(),
+        )
+        ->not->toContain('blend', 'stir');
+    // The pint jar is free again.
+    $pint = collect($this->getJson('/api/kitchen')->json('jars'))->firstWhere('name', 'Pint jar');
+    expect($pint['inUse'])->toBe(0);
+});
+
+it('leaves the jar in which it was made when there is no bottle yet', function (): void {
+    $mash = $this->startJar([
+        'method' => 'mash',
+        'vegetableId' => idOf('red-chilli'),
+        'vegetableAmount' => '400 g',
+        'shape' => 'pulp',
+        'strengthPercent' => '3',
+        'strengthBasis' => 'of_vegetable',
+        'waterAmount' => '',
+        'jarId' => $this->jar('Pint jar'),
+        'name' => 'Mash',
+    ])->assertCreated();
+    $sauce = $this->startJar(sauceOf($mash->json('id')))->assertCreated();
+    expect($sauce->json('jarName'))
+        ->toBeNull()
+        ->and($sauce->json('method'))
+        ->toBe('transform')
+        ->and($sauce->json('servedPhase'))
+        ->toBe('sauce');
+    // Taken back, it is the mash that it was.
+    $blend = collect($sauce->json('entries'))->firstWhere('kind', 'blend');
+    $vinegar = collect($sauce->json('entries'))->where('kind', 'add')->last();
+    $this->postJson("/api/batches/{$mash->json('id')}/entries/{$vinegar['id']}/reversal", [
+        'requestKey' => (string) Str::ulid(),
+    ])->assertCreated();
+    $this->postJson("/api/batches/{$mash->json('id')}/entries/{$blend['id']}/reversal", [
+        'requestKey' => (string) Str::ulid(),
+    ])
+        ->assertCreated()
+        ->assertJsonPath('method', 'mash');
+});
+
+it('keeps what is strained off as spare brine when it is to be kept', function (): void {
+    $chillies = $this->startJar([
+        'vegetableId' => idOf('red-chilli'),
+        'vegetableAmount' => '400 g',
+        'waterAmount' => '400 g',
+        'name' => 'Chillies',
+    ])->assertCreated();
+    $this->startJar(sauceOf($chillies->json('id'), ['keptBrine' => '100 g', 'keepsLeftOver' => true]))->assertCreated();
+    $spare = collect($this->getJson('/api/batches')->json('batches'))->firstWhere('method', 'spare_brine');
+    expect($spare['gramsLeft'])->toBeGreaterThan(200.0)->toBeLessThan(320.0);
+});

@@ -267,6 +267,7 @@ test('one drain, one rinse, the right times: the network goes on one device whil
 
   const context = await browser.newContext({ baseURL: new URL(page.url()).origin });
   const other = await context.newPage();
+  await other.request.get('/api/session');
   await signIn(other, cook);
 
   await page.context().setOffline(true);

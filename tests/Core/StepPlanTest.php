@@ -209,7 +209,7 @@ it('makes every formula of the library in steps, the last of which makes it food
         $steps = $formula->steps()->steps;
         $entries = array_merge(...array_map(fn(Step $step): array => $step->entries, $steps));
         expect($steps[0]->kind)
-            ->toBe(StepKind::Clean)
+            ->toBe($formula->method === Method::Transform ? StepKind::Sterilise : StepKind::Clean)
             ->and(count($entries))
             ->toBeGreaterThanOrEqual(count($formula->entries()), $formula->name)
             ->and(array_filter($steps, fn(Step $step): bool => $step->kind->stage()->isFood()) === [])

@@ -202,7 +202,7 @@ it('says what it means that something was missed', function (Task $task): void {
         ->and(said($task->text()))
         ->not->toBe('')
         ->and($task->doneBy())
-        ->toBeIn(['tap', 'log', 'move', 'empty']);
+        ->toBeIn(['tap', 'log', 'move', 'empty', 'counter']);
 })->with(Task::cases());
 
 it('says first what cannot wait', function (array $change, ?Task $due, ?string $code): void {

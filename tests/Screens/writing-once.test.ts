@@ -116,7 +116,7 @@ it('makes keys and changes in one place alone', () => {
   const readOnly = /export const usePreview\w+ = \(\) =>\n {2}useMutation</g;
 
   expect(having(/from 'ulid'|randomUUID/)).toEqual(['api/intentions.ts']);
-  
+
   expect(files.filter(([, text]) => /useMutation</.test(text.replace(readOnly, ''))).map(([file]) => file)).toEqual([
     'api/change.ts',
   ]);

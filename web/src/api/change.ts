@@ -132,6 +132,8 @@ export function defineChange<Input, Output, Params extends unknown[] = []>(
       });
 
     return useMutation<Output, Refusal, Input>({
+      // Whether there is a network is found out by asking: what cannot be sent is kept.
+      networkMode: 'always',
       mutationFn: async (input) => {
         const intention = intentionOf(change, params, input);
         const key = intentions.keyOf(intention);

@@ -3132,7 +3132,7 @@ export interface components {
         /** @enum {string} */
         Stage: "begun" | "salting" | "soaking" | "draining" | "dressing" | "resting" | "working" | "ready" | "cold" | "blended" | "bottled" | "empty";
         /** @enum {string} */
-        StepKind: "clean" | "dissolve" | "salt" | "salt_again" | "massage" | "soak" | "drain" | "rinse" | "freshen" | "squeeze" | "dress" | "pack" | "pour" | "mix" | "chill" | "strain" | "blend" | "season" | "heat" | "measure_ph" | "bottle";
+        StepKind: "clean" | "sterilise" | "dissolve" | "salt" | "salt_again" | "massage" | "soak" | "drain" | "rinse" | "freshen" | "squeeze" | "dress" | "pack" | "pour" | "airlock" | "mix" | "chill" | "strain" | "blend" | "season" | "heat" | "measure_ph" | "bottle";
         NextStep: {
             id: string;
             kind: components["schemas"]["StepKind"];

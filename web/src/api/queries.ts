@@ -116,7 +116,13 @@ function benchAnswer(fields: BenchFields, queries: QueryClient) {
   });
 }
 
-type NewJar = BenchFields & { name: string; place: Place; startedOn: string | null; begin: Begin };
+type NewJar = BenchFields & {
+  name: string;
+  place: Place;
+  startedOn: string | null;
+  begin: Begin;
+  isSaltedTwice: boolean;
+};
 
 export const useStartBatch = defineChange(
   'start a batch',

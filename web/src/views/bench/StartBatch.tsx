@@ -1,5 +1,5 @@
 import { say, t } from '../../messages/words';
-import { App, Button, Input, Segmented, Select } from 'antd';
+import { App, Button, Checkbox, Input, Segmented, Select } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -27,6 +27,7 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
   const start = useStartBatch();
   // A draft that was refused is not sent again until it was changed.
   const [refused, setRefused] = useState<Draft | null>(null);
+  const [isHalved, setIsHalved] = useState(false);
   const navigate = useNavigate();
   const { message } = App.useApp();
   const warmth = scaleOf('temperature');
@@ -43,6 +44,7 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
         place: draft.place,
         startedOn: draft.startedOn || null,
         begin: how,
+        isSaltedTwice: how === 'counter' && isHalved,
       },
       {
         onError: () => setRefused(draft),
@@ -120,6 +122,11 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
         >
           {isBlend ? t('bench.blend') : jars > 1 ? t('bench.start_many', { count: jars }) : t('bench.start')}
         </Button>
+        {draft.startedOn === '' && DRY.includes(draft.method) && (
+          <Checkbox checked={isHalved} onChange={(event) => setIsHalved(event.target.checked)}>
+            {t('counter.salted_twice')}
+          </Checkbox>
+        )}
         {!isBlend && draft.startedOn === '' && (
           <Button disabled={!isReady || refused === draft} loading={start.isPending} onClick={() => sendToCounter()}>
             {t('counter.start')}
@@ -134,6 +141,9 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
     </div>
   );
 }
+
+/** Salt can go in in two halves where no brine is poured. */
+const DRY: Draft['method'][] = ['dry_salting', 'kimchi_dry_salted', 'salt_and_drain'];
 
 const hoursOf = (hours: number): string =>
   hours < 1

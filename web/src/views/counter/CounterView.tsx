@@ -6,12 +6,15 @@ import type { Refusal, Step, Steps } from '../../api/client';
 import { useDoStep, useSkipStep, useSteps, useUndoStep } from '../../api/counter';
 import { useSession } from '../../api/queries';
 import { serverNow } from '../../api/queue';
+import { useRecordNote } from '../../api/tending';
+import { NumberBox } from '../../app/NumberBox';
 import { PageState } from '../../app/PageState';
 import { WaitingWrites } from '../../app/WaitingWrites';
 import { when } from '../../messages/dates';
 import { say, t } from '../../messages/words';
 import { clockOf, useNow } from './clock';
 import { can, read, useAlarm, useStayAwake } from './device';
+import { noteOf } from './note';
 import { OtherClocks } from './OtherClocks';
 import { Finished } from './Finished';
 import { StepNote } from './StepNote';
@@ -96,6 +99,9 @@ function Counter({ making }: { making: Steps }) {
   );
 }
 
+/** Salt can be tasted, and a pinch added. */
+const isTasted = ({ kind }: Step): boolean => ['salt', 'salt_again', 'mix'].includes(kind);
+
 const intoView = (button: HTMLButtonElement | null): void =>
   button?.scrollIntoView({ block: 'nearest', inline: 'center' });
 
@@ -120,6 +126,8 @@ function OneStep({ making, step, before, isCurrent, follow }: Props) {
   const [weighed, setWeighed] = useState<Weighed>({});
   const [rinseSeconds, setRinseSeconds] = useState<number | null>(null);
   const [keepGrams, setKeepGrams] = useState<number | null>(null);
+  const [ph, setPh] = useState<number | null>(null);
+  const record = useRecordNote(making.batchId);
   const closed = step.doneAt ?? step.skippedAt;
   const left = (Date.parse(step.dueAt) - now) / 1000;
   const waits = isCurrent && step.afterSeconds > 0;
@@ -147,6 +155,9 @@ function OneStep({ making, step, before, isCurrent, follow }: Props) {
       return;
     }
     alarm.arm();
+    if (ph !== null) {
+      record.mutate(noteOf({ ph }), { onError: (refusal) => void message.error(refusal.message, 6) });
+    }
     const weights = Object.entries(weighed).flatMap(([line, grams]) =>
       grams === null ? [] : [{ line: Number(line), grams }],
     );
@@ -197,7 +208,21 @@ function OneStep({ making, step, before, isCurrent, follow }: Props) {
         />
       )}
       {step.kind === 'season' && !closed && <Taste batchId={making.batchId} kind="thin" />}
-      {(step.kind === 'salt' || step.kind === 'salt_again' || step.kind === 'mix') && closed && (
+      {step.kind === 'measure_ph' && isCurrent && (
+        <label className="counter-keep">
+          {t('counter.ph')}
+          <NumberBox
+            aria-label={t('counter.ph')}
+            data-takes="ph"
+            min={0}
+            max={14}
+            step={0.1}
+            value={ph}
+            onChange={setPh}
+          />
+        </label>
+      )}
+      {((isTasted(step) && closed !== null) || (isCurrent && before !== null && isTasted(before))) && (
         <Taste batchId={making.batchId} kind="salt" />
       )}
       {step.keepsGrams !== null && step.kind === 'strain' && isCurrent && !isWaiting && (

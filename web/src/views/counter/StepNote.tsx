@@ -4,6 +4,7 @@ import { Kept } from '../../api/change';
 import { useRecordNote } from '../../api/tending';
 import { NumberBox } from '../../app/NumberBox';
 import { t } from '../../messages/words';
+import { noteOf } from './note';
 
 /** A word or a photo about a step, written into the jar's log. */
 export function StepNote({ batchId, step }: { batchId: string; step: string }) {
@@ -13,7 +14,7 @@ export function StepNote({ batchId, step }: { batchId: string; step: string }) {
   const [text, setText] = useState('');
   const [photo, setPhoto] = useState<File | null>(null);
   const save = () =>
-    record.mutate({ text: t('counter.note_of', { step, text }), photo } as Parameters<typeof record.mutate>[0], {
+    record.mutate(noteOf({ text: t('counter.note_of', { step, text }) }, photo), {
       onSuccess: () => {
         setIsOpen(false);
         setText('');
