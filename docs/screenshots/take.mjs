@@ -68,6 +68,16 @@ const kimchiOnTheBench = async (page) => {
   await page.getByTestId('jar-2').waitFor();
 };
 
+/** A kimchi that is salted at the counter. */
+const kimchiAtTheCounter = async (page) => {
+  await page.getByRole('link', { name: 'Everyday kimchi' }).click();
+  await page.getByLabel('Into').click();
+  await page.getByTitle('no jar yet').click();
+  await page.getByRole('button', { name: 'Make it at the counter' }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('heading', { name: 'Salt', exact: true }).waitFor();
+};
+
 const views = [
   { name: 'today', size: desk, path: '/today' },
   { name: 'today-phone', size: phone, path: '/today' },
@@ -85,7 +95,7 @@ const views = [
     },
   },
   { name: 'shelf', size: desk, path: '/shelf' },
-  { name: 'shelf-phone', size: phone, path: '/shelf' },
+  { name: 'counter', size: desk, path: '/formulas', act: kimchiAtTheCounter },
   { name: 'batch', size: desk, path: '/shelf', act: firstJar },
   { name: 'bench', size: desk, path: '/bench', act: kimchiOnTheBench },
   { name: 'formulas', size: desk, path: '/formulas' },

@@ -17,12 +17,13 @@ test('today’s chores are done in a tap, all at once, undone, or put off', asyn
   await page.goto('/today');
   const chores = page.getByRole('region', { name: 'Chores' });
   await expect(chores).toContainText('2 to do');
-  await chores.getByRole('button', { name: /^Done: Open the lid .*\(One\)$/ }).click();
+  await chores.getByRole('button', { name: /^Burp: Open the lid .*\(One\)$/ }).click();
   await expect(chores).toContainText('1 to do');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(chores).toContainText('2 to do');
   await expect(page.getByRole('link', { name: '2 chores' })).toBeVisible();
 
+  await chores.getByRole('button', { name: 'More about Two' }).click();
   await chores.getByRole('button', { name: /^Later: .*\(Two\)$/ }).click();
   await page.getByRole('menuitem', { name: 'In three days' }).click();
   await expect(chores).toContainText('1 to do');
@@ -156,7 +157,7 @@ test('looking into a jar: kahm is skimmed, fuzz goes out, and both are written d
   await page.goto('/today');
   const chores = page.getByRole('region', { name: 'Chores' });
   await expect(chores).toContainText('Throw it out');
-  await chores.getByRole('button', { name: /^Empty the jar/ }).click();
+  await chores.getByRole('button', { name: /^Throw it out/ }).click();
   await expect(chores).toContainText('nothing to do now');
 });
 

@@ -227,8 +227,8 @@ test('a kraut is salted in two halves under a plate', async ({ page, cook }) => 
   await expect(page.getByText('11 g').first()).toBeVisible();
   await press(page, 'Salt');
   await expect(page.getByTestId('clock')).toContainText(/^(30:00|29:\d\d)/);
-  await press(page, 'Now salting');
-  await press(page, 'Now salting');
+  await page.getByRole('button', { name: 'Salt again now' }).click();
+  await page.getByRole('button', { name: 'Pack the jar now' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Kraut is made' })).toBeVisible();
 });
 
@@ -310,4 +310,80 @@ test('what was done without a network survives a reload', async ({ page, cook })
   await expect(page.getByText('1 change sent')).toBeVisible({ timeout: 15_000 });
   await expect(page.getByRole('heading', { level: 1, name: 'Dissolve the salt' })).toBeVisible();
   expect((await stepsOf(page, batch)).steps[0]?.doneAt).not.toBeNull();
+});
+
+test('a mash is blended with vinegar into two bottles, and its pH is asked before they leave the house', async ({
+  page,
+  cook,
+}) => {
+  await ready(page, cook, TABLET);
+  const kitchen = await kitchenOf(page);
+  const of = (key: string) => kitchen.ingredients.find((one) => one.key === key)?.id;
+  const mash = await begin(page, {
+    method: 'mash',
+    food: 'red-chilli',
+    vegetableAmount: '400 g',
+    saltAmount: '12 g',
+    name: 'Chilli mash',
+  });
+  await atTheCounter(page, mash);
+  for (const step of ['Clean', 'Salt', 'Pack the jar']) {
+    await press(page, step);
+  }
+  await expect(page.getByRole('heading', { level: 1, name: 'Chilli mash is made' })).toBeVisible();
+  const bottle = kitchen.jars.find(({ name }) => name === 'Sauce bottle, 250 ml')?.id;
+  await write(page, 'post', '/batches', {
+    method: 'transform',
+    sourceBatchId: mash,
+    alongside: [{ foodId: of('cider-vinegar'), amount: '60 g' }],
+    saltId: kitchen.salts[0]?.id,
+    saltUnit: 'grams',
+    fixed: 'salt',
+    saltAmount: '',
+    strengthBasis: 'of_everything',
+    jarId: bottle,
+    moreJarIds: [bottle],
+    hasOneMore: true,
+    servingAmount: '10 g',
+    name: 'Hot sauce',
+    place: 'fridge',
+    requestKey: ulid(),
+  });
+  await page.goto('/shelf');
+  await expect(page.getByRole('link', { name: 'Hot sauce, bottle 1' })).toBeVisible();
+  await page.getByRole('link', { name: 'Hot sauce, bottle 2' }).click();
+  await expect(page.getByText('Sauce bottle, 250 ml')).toBeVisible();
+  await page.getByRole('button', { name: 'Bottle, give away' }).click();
+  await expect(page.getByText(/pH/).first()).toBeVisible();
+});
+
+test('the end of a jar keeps its brine and puts the same on the bench again', async ({ page, cook }) => {
+  await ready(page, cook, TABLET);
+  const kitchen = await kitchenOf(page);
+  const batch = (await write(page, 'post', '/batches', {
+    method: 'poured_brine',
+    vegetableId: kitchen.ingredients.find((one) => one.key === 'carrot')?.id,
+    vegetableAmount: '460 g',
+    shape: 'sticks',
+    saltId: kitchen.salts.find((one) => one.name === 'pickling salt')?.id,
+    saltUnit: 'grams',
+    fixed: 'strength',
+    strengthPercent: '3',
+    strengthBasis: 'of_water',
+    waterAmount: '500 g',
+    name: 'Sticks',
+    place: 'counter',
+    requestKey: ulid(),
+  })) as Schemas['Batch'];
+  await page.goto(`/shelf/${batch.id}`);
+  await page.getByRole('button', { name: 'Empty the jar...' }).click();
+  const drawer = page.getByRole('dialog');
+  await expect(drawer).toContainText('Nobody has eaten of it.');
+  await drawer.getByText('Keep as spare brine').click();
+  await drawer.getByRole('checkbox', { name: 'Start the same again' }).check();
+  await drawer.getByRole('button', { name: 'Empty the jar' }).click();
+  await expect(page).toHaveURL(/\/bench$/);
+  await expect(page.getByLabel('Weight of the vegetable')).toHaveValue('460 g');
+  await page.goto('/shelf');
+  await expect(page.getByRole('link', { name: 'Spare brine, Sticks' })).toBeVisible();
 });

@@ -2,7 +2,7 @@ import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { App, Button, Dropdown } from 'antd';
 import dayjs from 'dayjs';
-import { useCallback } from 'react';
+import { useCallback, useState } from 'react';
 import { Link } from 'react-router';
 import type { Chore, Refusal } from '../../api/client';
 import { useEmptyJar } from '../../api/queries';
@@ -94,6 +94,16 @@ export function Chores() {
             jar: next?.batchName ?? '',
           })}
         </span>
+        {groupsOf(tapped).map((some) => (
+          <Button
+            key={some[0].task}
+            title={t('chores.all_of_hint', { count: some.length })}
+            loading={mark.isPending}
+            onClick={() => done(some)}
+          >
+            {t('chores.all_of', { verb: verbOf(some[0]), count: some.length })}
+          </Button>
+        ))}
         {tapped.length > 1 && (
           <Button title={t('chores.all_done_hint')} loading={mark.isPending} onClick={() => done(tapped)}>
             {t('chores.all_done', { count: tapped.length })}
@@ -119,7 +129,7 @@ export function Chores() {
           </p>
         ))}
       {now.length > 0 && (
-        <ul className="quiet-list hanging">
+        <ul className="quiet-list strip">
           {byJar(now).map((some) => (
             <JarTag key={some[0].batchId} chores={some} done={(chore) => done([chore])} putOff={putOff} />
           ))}
@@ -145,38 +155,70 @@ function byJar(chores: Chore[]): Some[] {
   return [...jars.values()];
 }
 
+/** Chores of a kind that can be done together. */
+function groupsOf(chores: Chore[]): Some[] {
+  const kinds = new Map<string, Some>();
+  for (const chore of chores) {
+    const there = kinds.get(chore.task);
+    if (there) {
+      there.push(chore);
+    } else {
+      kinds.set(chore.task, [chore]);
+    }
+  }
+  return [...kinds.values()].filter((some) => some.length > 1 && some.length < chores.length);
+}
+
 interface TagProps {
   chores: Some;
   done: (chore: Chore) => void;
   putOff: (chore: Chore, until: dayjs.Dayjs) => void;
 }
 
-/** A jar and all that it asks for. */
+/** A jar and what it asks for: a verb each, done by tapping it; the rest unfolds. */
 function JarTag({ chores, done, putOff }: TagProps) {
   const [{ jar, batchId, batchName }] = chores;
+  const [isOpen, setIsOpen] = useState(false);
+  const late = Math.max(...chores.map(({ lateDays }) => lateDays));
   return (
-    <li className="hook">
-      <div className="jar-tag">
-        {jar && <JarDrawing jar={jar} scale={0.36} label="" seed={batchId} />}
-        <div>
-          <Link to={`/shelf/${batchId}`}>{batchName}</Link>
+    <li className={`strip-jar${chores.some(({ task }) => task === 'discard') ? ' is-out' : ''}`}>
+      {jar && <JarDrawing jar={jar} scale={0.26} label="" seed={batchId} />}
+      <div>
+        <Link to={`/shelf/${batchId}`}>{batchName}</Link>
+        {late > 0 && <span className="chore-late">{t('chores.late', { days: late })}</span>}
+        <div className="strip-verbs">
           {chores.map((chore) => (
-            <div key={chore.id} className={`chore${chore.task === 'discard' ? ' is-out' : ''}`}>
+            <Do key={chore.id} chore={chore} done={() => done(chore)} />
+          ))}
+          <Button
+            type="text"
+            aria-expanded={isOpen}
+            aria-label={t('chores.more', { jar: batchName })}
+            onClick={() => setIsOpen(!isOpen)}
+          >
+            …
+          </Button>
+        </div>
+      </div>
+      {isOpen && (
+        <ul className="quiet-list strip-more">
+          {chores.map((chore) => (
+            <li key={chore.id} className="chore">
               <p>
                 {say(chore.text)}
                 {chore.whenLate !== null && <span className="chore-late">{say(chore.whenLate)}</span>}
               </p>
-              <span className="chore-does">
-                <Later chore={chore} putOff={putOff} />
-                <Do chore={chore} done={() => done(chore)} />
-              </span>
-            </div>
+              <Later chore={chore} putOff={putOff} />
+            </li>
           ))}
-        </div>
-      </div>
+        </ul>
+      )}
     </li>
   );
 }
+
+/** What is done, in a word. */
+const verbOf = (chore: Chore): string => (chore.task === 'step' ? say(chore.text) : t(`verb.${chore.task}`));
 
 /** Puts a chore off for a while. */
 function Later({ chore, putOff }: { chore: Chore; putOff: TagProps['putOff'] }) {
@@ -208,36 +250,28 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
   const { message } = App.useApp();
   const move = useMoveJar();
   const empty = useEmptyJar();
-  const label = (word: string) => `${word}: ${say(chore.text)} (${chore.batchName})`;
+  const verb = verbOf(chore);
+  const label = `${verb}: ${say(chore.text)} (${chore.batchName})`;
   const failed = (refusal: Refusal) => message.error(refusal.message, 8);
 
   switch (chore.doneBy) {
     case 'counter':
       return (
-        <Link
-          className="as-button is-filled"
-          to={`/counter/${chore.batchId}`}
-          aria-label={label(t('counter.step_due'))}
-        >
-          {t('counter.step_due')}
+        <Link className="as-button" to={`/counter/${chore.batchId}`} aria-label={label}>
+          {verb}
         </Link>
       );
     case 'log':
       return (
-        <Link
-          className="as-button is-filled"
-          to={`/shelf/${chore.batchId}/log`}
-          aria-label={label(t('chores.add_note'))}
-        >
-          {t('chores.add_note')}
+        <Link className="as-button" to={`/shelf/${chore.batchId}/log`} aria-label={label}>
+          {verb}
         </Link>
       );
     case 'move':
       return (
         <Button
-          type="primary"
           loading={move.isPending}
-          aria-label={label(t('chores.to_fridge'))}
+          aria-label={label}
           onClick={() =>
             // The tag goes when the jar has moved; what is said of it stays.
             void move
@@ -248,7 +282,7 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
               )
           }
         >
-          {t('chores.to_fridge')}
+          {verb}
         </Button>
       );
     case 'empty':
@@ -257,20 +291,20 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
           type={chore.task === 'discard' ? 'primary' : 'default'}
           danger={chore.task === 'discard'}
           loading={empty.isPending}
-          aria-label={label(t('batch.empty_jar'))}
+          aria-label={label}
           onClick={() =>
             void empty
               .mutateAsync({ batch: chore.batchId, isEmptied: true })
               .then(() => message.success(t('chores.emptied', { name: chore.batchName })), failed)
           }
         >
-          {t('batch.empty_jar')}
+          {verb}
         </Button>
       );
     default:
       return (
-        <Button type="primary" aria-label={label(t('action.done'))} onClick={done}>
-          {t('action.done')}
+        <Button aria-label={label} onClick={done}>
+          {verb}
         </Button>
       );
   }

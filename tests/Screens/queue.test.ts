@@ -1,0 +1,136 @@
+import { QueryClient } from '@tanstack/react-query';
+import { beforeEach, expect, it } from 'vitest';
+import { Intentions, type KeyStore } from '../../web/src/api/intentions';
+import { subjectsOf, WriteQueue, type Waiting } from '../../web/src/api/queue';
+import { sendWaiting } from '../../web/src/api/send';
+import { ok, server } from './server';
+import '../../web/src/api/counter';
+import '../../web/src/api/queries';
+
+/*
+ * What waits on the device while the network is away: sent once, in order, each under its own key; what is refused holds
+ * back only what is about the same jar.
+ */
+
+const JAR = '01m8n05rx9pr2tk3qtdnrjpfrj';
+const OTHER = '01m8n05rx9pr2tk3qtdnrjpfrk';
+
+let store: KeyStore;
+let queue: WriteQueue;
+
+beforeEach(() => {
+  const kept = new Map<string, string>();
+  store = { getItem: (name) => kept.get(name) ?? null, setItem: (name, value) => void kept.set(name, value) };
+  queue = new WriteQueue(store);
+  queue.belongsTo('kitchen one');
+});
+
+function waiting(step: string, batch = JAR, daysAgo = 0): Omit<Waiting, 'about' | 'refused'> {
+  const at = new Date(Date.now() - daysAgo * 86_400_000).toISOString();
+  return {
+    key: `01K${step.toUpperCase().padEnd(23, '0')}`,
+    intention: `do a step ${batch} ${step}`,
+    name: 'do a step',
+    params: [batch],
+    input: { step, at },
+    at,
+  };
+}
+
+const send = () => sendWaiting(queue, new QueryClient());
+const names = () => queue.all().map(({ intention }) => intention.split(' ').at(-1));
+
+it('sends in the order in which it was done, each once and under its key', async () => {
+  queue.add(waiting('drain'));
+  queue.add(waiting('rinse'));
+  const sent = server(() => ok());
+  expect(await send()).toBe(2);
+  expect(sent.map(({ path }) => path.split('/').at(-2))).toEqual(['drain', 'rinse']);
+  expect(new Set(sent.map(({ key }) => key)).size).toBe(2);
+  expect(queue.all()).toEqual([]);
+  expect(await send()).toBe(0);
+});
+
+it('is one change, however often it is done while it waits', () => {
+  queue.add(waiting('drain'));
+  queue.add(waiting('drain'));
+  expect(names()).toEqual(['drain']);
+});
+
+it('stops where there is no answer, and goes on from there', async () => {
+  queue.add(waiting('drain'));
+  queue.add(waiting('rinse'));
+  const first = server((number) => (number === 2 ? 'lost' : ok()));
+  expect(await send()).toBe(1);
+  expect(names()).toEqual(['rinse']);
+  const second = server(() => ok());
+  expect(await send()).toBe(1);
+  expect(second[0]?.key).toBe(first[1]?.key);
+});
+
+it('holds back what depends on something that was refused, and nothing else', async () => {
+  queue.add(waiting('drain'));
+  queue.add(waiting('rinse'));
+  queue.add(waiting('stir', OTHER));
+  const sent = server((_, { path }) =>
+    path.includes('drain') ? { status: 422, body: { message: null, errors: {} } } : ok(),
+  );
+  expect(await send()).toBe(1);
+  expect(sent.map(({ path }) => path.split('/').at(-2))).toEqual(['drain', 'stir']);
+  expect(names()).toEqual(['drain', 'rinse']);
+  expect(queue.all()[0]?.refused).not.toBeNull();
+  // Discarding it lets the rest go.
+  queue.discard(queue.all()[0]?.key ?? '');
+  server(() => ok());
+  expect(await send()).toBe(1);
+});
+
+it('takes what was written under its key already for done', async () => {
+  queue.add(waiting('drain'));
+  server(() => ({
+    status: 409,
+    body: { message: null, written: { operation: 'POST', at: '', isUndone: false, answer: {} } },
+  }));
+  expect(await send()).toBe(1);
+  expect(queue.all()).toEqual([]);
+});
+
+it('does not send what is older than a fortnight, nor anything after signing out', async () => {
+  queue.add(waiting('drain', JAR, 15));
+  const sent = server(() => ok());
+  expect(await send()).toBe(0);
+  expect(sent).toEqual([]);
+  expect(queue.all()[0]?.refused).not.toBeNull();
+  queue.discard(queue.all()[0]?.key ?? '');
+
+  queue.add(waiting('rinse'));
+  server(() => ({ status: 401, body: {} }));
+  expect(await send()).toBe(0);
+  expect(names()).toEqual(['rinse']);
+});
+
+it('outlives the tab, and belongs to its kitchen alone', () => {
+  queue.add(waiting('drain'));
+  const again = new WriteQueue(store);
+  expect(again.all()).toEqual([]);
+  again.belongsTo('another kitchen');
+  expect(again.all()).toEqual([]);
+  again.belongsTo('kitchen one');
+  expect(again.all().map(({ input }) => (input as { step: string }).step)).toEqual(['drain']);
+  again.clear();
+  queue.changed();
+  expect(queue.all()).toEqual([]);
+});
+
+it('knows what a change is about by the ids in it', () => {
+  expect(subjectsOf([JAR], { step: OTHER.toUpperCase(), grams: 12 })).toEqual([JAR, OTHER]);
+  expect(subjectsOf([], { amount: '30 g' })).toEqual([]);
+});
+
+it('keeps the key of what waits until it is settled', () => {
+  const keys = new Intentions(store, () => `01K${Math.random().toString().slice(2, 12)}`);
+  const key = keys.keyOf('do a step b1 s1');
+  expect(keys.keyOf('do a step b1 s1')).toBe(key);
+  keys.answered('do a step b1 s1');
+  expect(keys.keyOf('do a step b1 s1')).not.toBe(key);
+});
