@@ -10,9 +10,11 @@ use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Uncertain;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Composition;
+use Tempesal\Core\Measure\Millimetres;
 use Tempesal\Core\Message\LibraryName;
 use Tempesal\Core\Message\Message;
 use Tempesal\Core\Uptake\Piece;
+use Tempesal\Core\Uptake\PieceForm;
 use Tempesal\Core\Uptake\Tissue;
 
 /**
@@ -27,6 +29,16 @@ final readonly class Ingredient
 
     /** The beginning of the name under which its brine is kept in the ledger. */
     public const BRINE_OF = 'brine of ';
+
+    /** Grams of water in 100 g below which a food is dried: seeds, flakes, powder; and how small those are. */
+    private const DRIED_WATER = 20.0;
+
+    private const DRIED_MM = 1.0;
+
+    /** Radius of a clove of garlic and of a pod or bean: common practice, no source. */
+    private const CLOVE_MM = 8.0;
+
+    private const POD_MM = 8.0;
 
     private Uncertain $sodium;
 
@@ -136,15 +148,11 @@ final readonly class Ingredient
                 ? $this->shape->usualParts($this->tissue)
                 : $this->cutShares;
         if ($shares === []) {
-            return [new Cut($this->piece(), 1.0, $this->label())];
+            return [new Cut($this->piece ?? $this->cutAs($this->shape), 1.0, $this->label())];
         }
 
         return array_map(function (CutShare $part): Cut {
-            $piece = Piece::byEye(
-                $part->shape->form(),
-                $part->shape->reach(),
-                $part->shape->tissue($this->tissue)->diffusivity(),
-            );
+            $piece = $this->cutAs($part->shape);
 
             return new Cut(
                 $part->reachMm === null ? $piece : $piece->reaching($part->reachMm),
@@ -152,6 +160,25 @@ final readonly class Ingredient
                 Message::of('cut.of_food', food: $this->label(), cut: $part->shape->label()),
             );
         }, $shares);
+    }
+
+    /** A piece of it in some cut. Whole cloves are small, and so is what is dried. */
+    private function cutAs(PieceShape $shape): Piece
+    {
+        [$form, $reach] = match (true) {
+            $this->waterPer100g < self::DRIED_WATER => [PieceForm::Sphere, self::DRIED_MM],
+            $shape === PieceShape::Whole && $this->tissue === Tissue::GarlicClove => [
+                PieceForm::Sphere,
+                self::CLOVE_MM,
+            ],
+            $shape === PieceShape::Whole && $this->tissue === Tissue::SplitChilli => [
+                PieceForm::Cylinder,
+                self::POD_MM,
+            ],
+            default => [$shape->form(), $shape->reach()->value],
+        };
+
+        return Piece::byEye($form, Millimetres::of($reach), $shape->tissue($this->tissue)->diffusivity());
     }
 
     /**

@@ -3,6 +3,7 @@
 import { mkdirSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { chromium } from '@playwright/test';
+import { ulid } from 'ulid';
 import { withoutNetwork } from '../../bench/chromium.mjs';
 
 const [url = 'http://127.0.0.1:8410', folder = fileURLToPath(new URL('.', import.meta.url)), ...only] =
@@ -71,9 +72,20 @@ const kimchiOnTheBench = async (page) => {
 /** A kimchi that is salted at the counter. */
 const kimchiAtTheCounter = async (page) => {
   await page.getByRole('link', { name: 'Everyday kimchi' }).click();
-  await page.getByLabel('Into').click();
-  await page.getByTitle('no jar yet').click();
-  await page.getByRole('button', { name: 'Make it at the counter' }).click();
+  await page.waitForURL(/formulas\/\w+/);
+  const token = (await page.context().cookies()).find(({ name }) => name === 'XSRF-TOKEN')?.value ?? '';
+  const answer = await page.request.post(`${url}/api${new URL(page.url()).pathname}/batches`, {
+    headers: { 'X-XSRF-TOKEN': decodeURIComponent(token), Accept: 'application/json' },
+    data: {
+      by: 'as_written',
+      intoJarId: null,
+      name: 'Everyday kimchi',
+      place: 'counter',
+      begin: 'counter',
+      requestKey: ulid(),
+    },
+  });
+  await page.goto(`${url}/counter/${(await answer.json()).id}`);
   await page.getByRole('button', { name: 'Done' }).click();
   await page.getByRole('heading', { name: 'Salt', exact: true }).waitFor();
 };

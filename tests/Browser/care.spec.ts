@@ -56,7 +56,7 @@ test('a jar goes into the fridge in a tap, and comes out with a reading of its a
   await signIn(page, cook);
   const batch = await startCarrots(page, { name: 'Old sticks', daysAgo: 30 });
   await page.goto('/today');
-  await page.getByRole('button', { name: /^Move to the fridge: .*\(Old sticks\)$/ }).click();
+  await page.getByRole('button', { name: /^To the fridge: .*\(Old sticks\)$/ }).click();
   await expect(page.getByText('Old sticks is now in the fridge.')).toBeVisible();
 
   await page.goto(`/shelf/${batch.id}`);

@@ -13,6 +13,9 @@ interface Props {
 const SCALE = 5;
 const MOST = 64;
 
+/** How many kinds are drawn, the heaviest first. */
+const SHOWN = 4;
+
 /** Each kind of pieces as thick as it is, and how much salt is in it: the fuller, the saltier. */
 export function PieceKinds({ kinds, colour }: Props) {
   const saltiest = Math.max(1, ...kinds.map(({ sodiumPer100g }) => sodiumPer100g));
@@ -21,7 +24,7 @@ export function PieceKinds({ kinds, colour }: Props) {
   }
   return (
     <ul className="piece-kinds" aria-label={t('cuts.title')}>
-      {kinds.map((kind) => {
+      {kinds.slice(0, SHOWN).map((kind) => {
         const thick = length(2 * kind.reachMm);
         const size = Math.min(MOST, Math.max(4, 2 * kind.reachMm * SCALE));
         return (

@@ -42,7 +42,18 @@ export function EmptyDrawer({ batch, isOpen, close }: Props) {
       void navigate('/bench');
     }
   };
-  const clear = () => empty.mutate({ batch: batch.id, isEmptied: true }, { onSuccess: next, onError: fails });
+  // The drawer goes when the jar is empty; what comes next does not.
+  const clear = async () => {
+    try {
+      if (hasBrine && brine === 'keep') {
+        await keep.mutateAsync(liquid - 0.01);
+      }
+      await empty.mutateAsync({ batch: batch.id, isEmptied: true });
+      next();
+    } catch (refusal) {
+      fails(refusal as Refusal);
+    }
+  };
 
   return (
     <Drawer title={t('ending.title', { name: batch.name })} open={isOpen} onClose={close}>
@@ -79,13 +90,7 @@ export function EmptyDrawer({ batch, isOpen, close }: Props) {
         </div>
       )}
       <p className="soft">{t('ending.wash')}</p>
-      <Button
-        type="primary"
-        loading={empty.isPending || keep.isPending}
-        onClick={() =>
-          hasBrine && brine === 'keep' ? keep.mutate(liquid - 0.01, { onSuccess: clear, onError: fails }) : clear()
-        }
-      >
+      <Button type="primary" loading={empty.isPending || keep.isPending} onClick={() => void clear()}>
         {t('batch.empty_jar')}
       </Button>
     </Drawer>
