@@ -86,11 +86,14 @@ final class ChoreCalendar
         $task = $due->chore->task;
         $late = $due->lateOn($status->day);
         $event = $calendar->createComponent('VEVENT', [
-            'UID' => "{$status->batch->id}-{$task->value}@tempesal",
+            'UID' =>
+                "{$status->batch->id}-{$task->value}" .
+                ($due->step === null ? '' : "-{$due->step->value}") .
+                '@tempesal',
             'DTSTAMP' => CarbonImmutable::now('UTC')->toDateTime(),
-            'SUMMARY' => $words->say(Message::of('calendar.chore', jar: $status->batch->name, task: $task->text())),
-            'DESCRIPTION' => $words->say($late > 0 ? $task->whenLate($late) : $task->text()),
-            'URL' => self::address("/shelf/{$status->batch->id}"),
+            'SUMMARY' => $words->say(Message::of('calendar.chore', jar: $status->batch->name, task: $due->text())),
+            'DESCRIPTION' => $words->say($late > 0 ? $task->whenLate($late) : $due->text()),
+            'URL' => self::address(($due->step === null ? '/shelf/' : '/counter/') . $status->batch->id),
             'TRANSP' => 'TRANSPARENT',
             'CATEGORIES' => $words->say(Message::of('calendar.category')),
         ]);
@@ -101,7 +104,7 @@ final class ChoreCalendar
             $event->add('DTEND', $moment->addMinutes(self::TAKES_MINUTES)->toDateTime());
             $event->add('VALARM', [
                 'ACTION' => 'DISPLAY',
-                'DESCRIPTION' => $words->say($task->text()),
+                'DESCRIPTION' => $words->say($due->text()),
                 'TRIGGER' => 'PT0S',
             ]);
 

@@ -171,6 +171,17 @@ final readonly class BatchStatus
         return self::gramsIn($this->batch, $this->state);
     }
 
+    /** What there will be of it once it is made; of what is food now, what there is. */
+    public function gramsAhead(): float
+    {
+        if ($this->isFood()) {
+            return $this->gramsLeft();
+        }
+        $then = Ledgers::foreseen($this->batch)->state();
+
+        return max(0.0, self::served($this->batch, $then)->in($then)->weightG());
+    }
+
     public function isNothing(): bool
     {
         return $this->gramsLeft() <= self::NOTHING_G;
@@ -211,13 +222,17 @@ final readonly class BatchStatus
     /** The moment at which to call for a chore that is due at an hour, outside the kitchen's quiet hours. */
     public function callAt(DueChore $due): CarbonImmutable
     {
+        $quiet = $this->household->quietHours();
+        $moment = $this->batch
+            ->momentAt($due->at ?? 0.0)
+            ->setTimezone($this->household->time_zone)
+            ->toDateTimeImmutable();
+
+        // What has stood for its hours goes cold before the night; a soak goes on until the morning.
         return CarbonImmutable::instance(
-            $this->household->quietHours()->callFor(
-                $this->batch
-                    ->momentAt($due->at ?? 0.0)
-                    ->setTimezone($this->household->time_zone)
-                    ->toDateTimeImmutable(),
-            ),
+            $due->step === null || $due->step === StepKind::Chill
+                ? $quiet->callFor($moment)
+                : $quiet->callAfter($moment),
         );
     }
 

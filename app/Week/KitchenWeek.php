@@ -242,7 +242,9 @@ final readonly class KitchenWeek
         $states = array_map(static function (string $date) use ($batch, $zone): BatchState {
             $noon = CarbonImmutable::parse("{$date} 12:00", $zone);
 
-            return Ledgers::of($batch, $noon->isPast() ? CarbonImmutable::now() : $noon)->state();
+            return $noon->isPast()
+                ? Ledgers::of($batch)->state()
+                : Ledgers::foreseen($batch)->asOf($batch->secondsSinceStart($noon))->state();
         }, $dates);
         $band = $status->gramsLeft() > 1.0 ? Ledgers::of($batch)->estimates()["{$served->value}Per100g"]->band : null;
         $allergens = array_map(static fn(Allergen $one): string => $one->value, $status->state->allergens());

@@ -279,7 +279,7 @@ final readonly class StockAhead
             $vessel,
             min(-1, -$status->day),
             $ready,
-            $status->isSpokenAgainst() ? 0.0 : $status->gramsLeft(),
+            $status->isSpokenAgainst() ? 0.0 : $status->gramsAhead(),
             $status->keepsFor() ?? $never,
             $status->batch->jar_id ?? '',
         );

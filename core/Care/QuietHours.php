@@ -26,6 +26,22 @@ final readonly class QuietHours
     }
 
     /**
+     * When to call for what can wait until the kitchen is up: a soak that goes on for an hour does no harm.
+     *
+     * @param  DateTimeImmutable  $moment  in the kitchen's time zone
+     */
+    public function callAfter(DateTimeImmutable $moment): DateTimeImmutable
+    {
+        if (!$this->cover($moment)) {
+            return $moment;
+        }
+        [$hour, $minute] = array_map(intval(...), explode(':', $this->to));
+        $morning = $moment->setTime($hour, $minute);
+
+        return $morning < $moment ? $moment->add(new DateInterval('P1D'))->setTime($hour, $minute) : $morning;
+    }
+
+    /**
      * When to call for something that falls due at a moment: then, or before the kitchen falls quiet, so that nothing
      * stands too long unlooked at.
      *

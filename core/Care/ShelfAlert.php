@@ -59,7 +59,7 @@ final readonly class ShelfAlert
         return new self(
             $rank,
             $due->chore->task->value,
-            Message::of('shelf_alert.due', task: $due->chore->task->text(), late: $late),
+            Message::of('shelf_alert.due', task: $due->text(), late: $late),
         );
     }
 }

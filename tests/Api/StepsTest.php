@@ -458,3 +458,49 @@ it('keeps what is strained off as spare brine when it is to be kept', function (
     $spare = collect($this->getJson('/api/batches')->json('batches'))->firstWhere('method', 'spare_brine');
     expect($spare['gramsLeft'])->toBeGreaterThan(200.0)->toBeLessThan(320.0);
 });
+
+it('rings in the calendar when a step is due, and leads to the counter', function (): void {
+    $id = $this->startJar(soakedKimchi())->json('id');
+    $ics = (string) $this->get('/api/calendar/file')->assertOk()->getContent();
+    $ics = str_replace("\r\n ", '', $ics);
+    expect($ics)
+        ->toContain('SUMMARY:Kimchi: Drain')
+        ->toContain("/counter/{$id}")
+        // Six in the morning is in the quiet hours, and a soak may go on until they end.
+        ->toContain('DTSTART:20261202T073000Z')
+        ->toContain('BEGIN:VALARM');
+});
+
+it('counts what is in its soak as stock to come', function (): void {
+    $this->startJar(soakedKimchi(['begin' => 'counter']))->assertCreated();
+    $lots = collect($this->getJson('/api/timeline')->assertOk()->json('lanes'))->flatMap(
+        fn(array $lane): array => $lane['lots'],
+    );
+    expect($lots)->not->toBeEmpty();
+});
+
+it('calls for the fridge before the quiet hours, and for the drain after them', function (): void {
+    $called = fn(): array => collect($this->getJson('/api/chores')->json('soon'))
+        ->merge($this->getJson('/api/chores')->json('now'))
+        ->where('task', 'step')
+        ->mapWithKeys(fn(array $chore): array => [$chore['text'] => substr($chore['at'], 0, 16)])
+        ->all();
+    $this->travelTo(CarbonImmutable::parse('2026-12-01T17:00:00Z'));
+    $this->startJar(soakedKimchi(['saltingMinutes' => 840]))->assertCreated();
+    $this->startJar([
+        'method' => 'cultured_condiment',
+        'vegetableId' => idOf('egg'),
+        'vegetableAmount' => '50 g',
+        'alongside' => [['foodId' => idOf('sunflower-oil'), 'amount' => '200 g']],
+        'shape' => 'pulp',
+        'strengthPercent' => '1',
+        'strengthBasis' => 'of_everything',
+        'waterAmount' => '',
+        'name' => 'Mayonnaise',
+    ])->assertCreated();
+    // Quiet from 22:00 to 07:30: the drain is due at 07:00, the mayonnaise at 01:00.
+    expect($called())->toMatchArray([
+        'Drain' => '2026-12-02T07:30',
+        'Into the fridge' => '2026-12-01T22:00',
+    ]);
+});
