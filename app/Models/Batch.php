@@ -130,7 +130,9 @@ final class Batch extends Model
         if ($this->emptied_at !== null) {
             return Stage::Empty;
         }
-        $last = $this->steps->last(static fn(BatchStep $step): bool => $step->done_at !== null)?->kind->stage();
+        $last = $this->steps
+            ->last(static fn(BatchStep $step): bool => $step->done_at !== null)
+            ?->kind->stageBy($this->method);
         if ($this->nextStep()?->isWaitedFor(CarbonImmutable::now()) === true) {
             return $last ?? Stage::Begun;
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Care\BatchStatus;
+use App\Models\Batch;
 use App\Models\BatchStep;
 use App\Models\Household;
 use App\Pantry\FoodMeasures;
@@ -45,9 +46,7 @@ final class StepsView
             'currentId' => $next?->id,
             'steps' => array_values(
                 $batch->steps
-                    ->map(
-                        static fn(BatchStep $row): array => self::step($row, $status->household, $batch->steps->all()),
-                    )
+                    ->map(static fn(BatchStep $row): array => self::step($row, $status->household, $batch))
                     ->all(),
             ),
         ];
@@ -70,20 +69,22 @@ final class StepsView
     }
 
     /**
-     * @param  array<BatchStep>  $all
      * @return array<string, mixed>
      */
-    private static function step(BatchStep $row, Household $household, array $all): array
+    private static function step(BatchStep $row, Household $household, Batch $batch): array
     {
         $step = $row->step();
-        $needs = self::needs($row->kind === StepKind::Dissolve ? self::brineOf($all) : $step->entries, $household);
+        $needs = self::needs(
+            $row->kind === StepKind::Dissolve ? self::brineOf($batch->steps->all()) : $step->entries,
+            $household,
+        );
 
         return [
             'id' => $row->id,
             'kind' => $row->kind->value,
             'label' => $row->kind->label(),
             'say' => Message::of("step_say.{$row->kind->value}"),
-            'stageLabel' => $row->kind->stage()->label(),
+            'stageLabel' => $row->kind->stageBy($batch->method)->label(),
             'afterSeconds' => $step->after->value,
             'dueAt' => $row->due_at->utc()->toIso8601String(),
             'doneAt' => $row->done_at?->utc()->toIso8601String(),
@@ -115,6 +116,10 @@ final class StepsView
             $rinse !== null => [
                 'text' => Message::of('duration.minutes', minutes: round($rinse->value / 60.0, 1)),
                 'of' => Message::of('counter.running_water'),
+            ],
+            $salt === null && count($needs) > 1 => [
+                'text' => Message::of('amount.grams', grams: self::rounded(array_sum(array_column($needs, 'grams')))),
+                'of' => Message::of('counter.in_all'),
             ],
             $most !== null => [
                 'text' => Message::of('amount.grams', grams: self::rounded($most['grams'])),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tempesal\Core\Making;
 
 use Tempesal\Core\Message\Message;
+use Tempesal\Core\Method\Method;
 
 /**
  * What is done at the counter, one thing at a time.
@@ -62,6 +63,14 @@ enum StepKind: string
             self::Strain, self::Blend, self::Season, self::Heat, self::MeasurePh => Stage::Blended,
             self::Bottle => Stage::Bottled,
         };
+    }
+
+    /** The same by a method: what is no ferment stands for its hours where another works. */
+    public function stageBy(Method $method): Stage
+    {
+        $stage = $this->stage();
+
+        return $stage === Stage::Working && !$method->isFerment() ? Stage::Resting : $stage;
     }
 
     /**

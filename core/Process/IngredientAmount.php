@@ -10,6 +10,7 @@ use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Message\Message;
+use Tempesal\Core\Produce\CutShare;
 use Tempesal\Core\Produce\Ingredient;
 
 /**
@@ -68,7 +69,10 @@ final readonly class IngredientAmount
                 throw $one->invalid('grams', Message::of('errors.more_than_zero'));
             }
 
-            return new self(Ingredient::read($one->child('ingredient')), $grams);
+            $food = Ingredient::read($one->child('ingredient'));
+            $cuts = CutShare::readAll($one, 'cuts');
+
+            return new self($cuts === [] ? $food : $food->inParts($cuts), $grams);
         }, $fields->each($key));
         if ($needed && $all === []) {
             throw $fields->invalid($key, Message::of('errors.no_ingredients'));

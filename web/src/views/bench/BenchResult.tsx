@@ -7,7 +7,15 @@ import { Term } from '../../app/Term';
 import { grams, mg, ml, percent, sodium, sodiumBand } from '../../app/numbers';
 
 /** What follows from what stands on the bench. */
-export function BenchResult({ answer, isStale, colour }: { answer: BenchAnswer; isStale: boolean; colour: string }) {
+interface Props {
+  answer: BenchAnswer;
+  isStale: boolean;
+  colour: string;
+  /** Whether it is eaten on its second day in the fridge. */
+  isQuick: boolean;
+}
+
+export function BenchResult({ answer, isStale, colour, isQuick }: Props) {
   const { serving } = answer;
 
   return (
@@ -30,6 +38,7 @@ export function BenchResult({ answer, isStale, colour }: { answer: BenchAnswer; 
       </div>
       <div className="answer-serving">
         {t('bench.sodium_in', { grams: grams(serving.grams) })} {answer.isAtEquilibrium && <Term name="equilibrium" />}
+        {isQuick && t('bench.second_day')}
         <span className="figure" data-testid="serving-sodium">
           {sodium(serving.sodium)}
         </span>

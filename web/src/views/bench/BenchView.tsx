@@ -44,6 +44,7 @@ function Bench({ kitchen }: { kitchen: Kitchen }) {
           <BenchResult
             answer={answer}
             isStale={refusal !== null}
+            isQuick={draft.method === 'quick_salt_pickle'}
             colour={kitchen.ingredients.find(({ id }) => id === draft.vegetableId)?.colour ?? '#b9ab99'}
           />
         ) : (
