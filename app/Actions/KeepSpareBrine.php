@@ -12,6 +12,7 @@ use App\Support\InvalidInput;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\Entry\TopUp;
@@ -32,6 +33,9 @@ use Tempesal\Core\Salt\SaltProduct;
 final readonly class KeepSpareBrine
 {
     private const COLOUR = '#c9d3c8';
+
+    /** By how much more than all of it is still all of it, as a share. */
+    private const ALL_OF_IT = 0.01;
 
     public function __construct(private LedgerWriter $ledger, private HouseholdTransaction $transaction) {}
 
@@ -80,6 +84,11 @@ final readonly class KeepSpareBrine
         $ledger = Ledgers::of($lender, $at);
         if ($ledger->state()->isOnePhase()) {
             throw InvalidInput::at('grams', Message::of('errors.no_brine_to_keep'));
+        }
+        // Salt moves into the food while one looks: who wants all of it takes what is there.
+        $there = $ledger->state()->phase(Phase::Brine)->weightG();
+        if ($grams->value > $there && $grams->value <= $there * (1.0 + self::ALL_OF_IT)) {
+            $grams = Grams::of($there * (1.0 - BatchState::ROUNDING));
         }
         try {
             $kept = $this->write(

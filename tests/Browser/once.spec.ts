@@ -15,7 +15,12 @@ test('a serving whose answer was lost is there once, however often it is pressed
     await ada.getByRole('button', { name: /^Sticks/ }).click();
   };
   let cut = 0;
+  let isAway = true;
   await page.route('**/api/servings', async (route) => {
+    if (!isAway) {
+      await route.continue();
+      return;
+    }
     await route.fetch();
     cut += 1;
     await route.abort('connectionreset');
@@ -25,7 +30,7 @@ test('a serving whose answer was lost is there once, however often it is pressed
   await press();
   await expect.poll(() => cut).toBeGreaterThan(1);
   await expect(page.getByRole('button', { name: '1 waiting' })).toBeVisible();
-  await page.unroute('**/api/servings');
+  isAway = false;
   // It goes out by itself, once.
   await expect(served).toHaveCount(1, { timeout: 15_000 });
   await page.reload();
@@ -40,14 +45,19 @@ test('what was written although its answer was lost is there when the page is lo
   await signIn(page, cook);
   const { id } = await startCarrots(page, { name: 'Sticks', daysAgo: 12 });
   await page.goto(`/shelf/${id}`);
+  let isAway = true;
   await page.route('**/api/batches/*/emptied', async (route) => {
+    if (!isAway) {
+      await route.continue();
+      return;
+    }
     await route.fetch();
     await route.abort('connectionreset');
   });
   await page.getByRole('button', { name: 'Empty the jar...' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Empty the jar' }).click();
   await expect(page.getByText('The network is away.').first()).toBeVisible();
-  await page.unroute('**/api/batches/*/emptied');
+  isAway = false;
   await page.reload();
   await expect(page.getByRole('button', { name: 'Put it back' })).toBeVisible();
 });

@@ -10,7 +10,7 @@ use Tempesal\Core\Uptake\SharedBath;
 use Tempesal\Core\Uptake\UptakeSeries;
 
 /** A kind of pieces: half-thickness or radius in mm, D in 1e-10 m²/s, g of water, K. */
-function kindOf(PieceForm $form, float $reachMm, float $diffusivity, float $waterG, float $partition = 1.0): BathKind
+function piecesAs(PieceForm $form, float $reachMm, float $diffusivity, float $waterG, float $partition = 1.0): BathKind
 {
     return new BathKind($form, ($reachMm * 1e-3) ** 2 / ($diffusivity * 1e-10), $partition * $waterG);
 }
@@ -32,23 +32,23 @@ function comeTo(float $seconds, float $waterG, array $kinds, array $began): arra
 
 // Check values of the handbook, from an independent computation: contour and finite volumes agree to 1e-6 there.
 it('agrees with the check values', function (): void {
-    $leaf = kindOf(PieceForm::Sheet, 0.75, 5.0, 450.0);
-    $ribs = kindOf(PieceForm::Sheet, 4.0, 5.0, 400.0);
+    $leaf = piecesAs(PieceForm::Sheet, 0.75, 5.0, 450.0);
+    $ribs = piecesAs(PieceForm::Sheet, 4.0, 5.0, 400.0);
     [, $inLeaf, $inRibs] = comeTo(7_200.0, 1_800.0, [$leaf, $ribs], [1.0 / 1_800.0, 0.0, 0.0]);
     expect($inLeaf * 450.0)
         ->toEqualWithDelta(0.182612, 1e-6)
         ->and($inRibs * 400.0)
         ->toEqualWithDelta(0.088659, 1e-6);
 
-    $coins = kindOf(PieceForm::Sheet, 2.5, 5.0, 350.0);
-    $cloves = kindOf(PieceForm::Sphere, 8.0, 2.0, 40.0);
+    $coins = piecesAs(PieceForm::Sheet, 2.5, 5.0, 350.0);
+    $cloves = piecesAs(PieceForm::Sphere, 8.0, 2.0, 40.0);
     [, $inCoins, $inCloves] = comeTo(43_200.0, 500.0, [$coins, $cloves], [1.0 / 500.0, 0.0, 0.0]);
     expect($inCoins * 350.0)
         ->toEqualWithDelta(0.396132, 1e-6)
         ->and($inCloves * 40.0)
         ->toEqualWithDelta(0.038527, 1e-6);
 
-    $kinds = [kindOf(PieceForm::Sheet, 0.75, 5.0, 450.0, 0.95), kindOf(PieceForm::Sheet, 4.0, 5.0, 400.0, 0.95)];
+    $kinds = [piecesAs(PieceForm::Sheet, 0.75, 5.0, 450.0, 0.95), piecesAs(PieceForm::Sheet, 4.0, 5.0, 400.0, 0.95)];
     [$bath, $leaf, $ribs] = comeTo(1_800.0, 1_000.0, $kinds, [0.0, 40.0 / 0.95, 25.0 / 0.95]);
     expect([$bath, 0.95 * $leaf, 0.95 * $ribs])->toEqualWithDelta([13.5752, 12.9717, 21.4687], 1e-4);
 });
@@ -67,8 +67,8 @@ it('is the series where there is one kind', function (PieceForm $form): void {
 })->with(PieceForm::cases());
 
 it('takes two kinds that are alike for one', function (): void {
-    $half = kindOf(PieceForm::Cylinder, 6.0, 5.0, 150.0);
-    $whole = kindOf(PieceForm::Cylinder, 6.0, 5.0, 300.0);
+    $half = piecesAs(PieceForm::Cylinder, 6.0, 5.0, 150.0);
+    $whole = piecesAs(PieceForm::Cylinder, 6.0, 5.0, 300.0);
     [$bath, $one] = comeTo(9_000.0, 400.0, [$whole], [30.0, 5.0]);
     expect(comeTo(9_000.0, 400.0, [$half, $half], [30.0, 5.0, 5.0]))->toEqualWithDelta([$bath, $one, $one], 1e-9);
 });
@@ -161,7 +161,7 @@ it('agrees with shells that pass salt on, wherever they begin', function (): voi
         $began = [$between(0.0, 60.0)];
         $kinds = [];
         foreach (range(1, 1 + ($point % 3)) as $_) {
-            $kinds[] = kindOf(
+            $kinds[] = piecesAs(
                 PieceForm::cases()[$chance->getInt(0, 2)],
                 $between(0.7, 12.0),
                 $between(1.0, 8.0),

@@ -86,13 +86,13 @@ const touched = {
 export type About = keyof typeof touched | 'everything' | 'session' | 'calendar' | 'practice';
 
 /** Asks again for what a change has made old. */
-export function refetch(queries: QueryClient, about: About): Promise<unknown> {
-  if (about === 'everything') {
-    return queries.invalidateQueries();
-  }
+export async function refetch(queries: QueryClient, about: About): Promise<unknown> {
   const roots: readonly string[] = about in touched ? touched[about as keyof typeof touched] : [about];
+  const isOld = ({ queryKey }: { queryKey: QueryKey }) => about === 'everything' || roots.includes(rootOf(queryKey));
+  // What is on its way for the first time may have been answered before the change; it would count as fresh.
+  await queries.cancelQueries({ predicate: (query) => isOld(query) && query.state.data === undefined });
 
-  return queries.invalidateQueries({ predicate: ({ queryKey }) => roots.includes(rootOf(queryKey)) });
+  return queries.invalidateQueries({ predicate: isOld });
 }
 
 const rootOf = (key: QueryKey): string => String(key[0]);

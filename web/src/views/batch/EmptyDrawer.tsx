@@ -46,7 +46,7 @@ export function EmptyDrawer({ batch, isOpen, close }: Props) {
   const clear = async () => {
     try {
       if (hasBrine && brine === 'keep') {
-        await keep.mutateAsync(liquid - 0.01);
+        await keep.mutateAsync(liquid);
       }
       await empty.mutateAsync({ batch: batch.id, isEmptied: true });
       next();
