@@ -239,12 +239,13 @@ final readonly class KitchenWeek
         $batch = $status->batch;
         $zone = $status->household->time_zone;
         $served = BatchStatus::served($batch, $status->state);
-        $states = array_map(static function (string $date) use ($batch, $zone): BatchState {
+        $ahead = Ledgers::foreseen($batch);
+        $states = array_map(static function (string $date) use ($batch, $ahead, $zone): BatchState {
             $noon = CarbonImmutable::parse("{$date} 12:00", $zone);
 
             return $noon->isPast()
                 ? Ledgers::of($batch)->state()
-                : Ledgers::foreseen($batch)->asOf($batch->secondsSinceStart($noon))->state();
+                : $ahead->asOf($batch->secondsSinceStart($noon))->state();
         }, $dates);
         $band = $status->gramsLeft() > 1.0 ? Ledgers::of($batch)->estimates()["{$served->value}Per100g"]->band : null;
         $allergens = array_map(static fn(Allergen $one): string => $one->value, $status->state->allergens());
