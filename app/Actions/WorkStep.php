@@ -38,7 +38,7 @@ final readonly class WorkStep
             $change,
             $requestKey,
         ): void {
-            $moment = self::moment($batch, $row, $at);
+            $moment = self::moment($batch, $at);
             if ($row->done_at !== null && !$moment->isBefore($row->done_at)) {
                 return;
             }
@@ -55,7 +55,7 @@ final readonly class WorkStep
     {
         return $this->change($batchId, $stepId, function (Batch $batch, BatchStep $row) use ($at): void {
             if ($row->isOpen()) {
-                $row->update(['skipped_at' => self::moment($batch, $row, $at)]);
+                $row->update(['skipped_at' => self::moment($batch, $at)]);
                 $this->steps->reschedule($batch);
             }
         });
@@ -91,10 +91,9 @@ final readonly class WorkStep
     }
 
     /** A jar begins with the first step by which something comes into it, whenever that was. */
-    private static function moment(Batch $batch, BatchStep $row, ?CarbonImmutable $at): CarbonImmutable
+    private static function moment(Batch $batch, ?CarbonImmutable $at): CarbonImmutable
     {
-        $isFirst = $batch->standing() === [];
-        if ($isFirst && $at !== null && $at->lessThan($batch->started_at)) {
+        if ($batch->standing() === [] && $at !== null && $at->lessThan($batch->started_at)) {
             $batch->update(['started_at' => $at->startOfSecond()]);
         }
 

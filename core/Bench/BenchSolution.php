@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Bench;
 
-use Tempesal\Core\Document\Fields;
-use Tempesal\Core\Document\Scaling;
 use Tempesal\Core\Estimate\Estimate;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Formula\SaltUnit;
@@ -14,10 +12,8 @@ use Tempesal\Core\Jar\JarSet;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Entry\Starter;
-use Tempesal\Core\Ledger\EntryKinds;
 use Tempesal\Core\Ledger\EntrySchedule;
 use Tempesal\Core\Ledger\Ledger;
-use Tempesal\Core\Ledger\LedgerLine;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Served;
@@ -256,27 +252,6 @@ final readonly class BenchSolution
         }
 
         return true;
-    }
-
-    /**
-     * The lines of one jar's ledger: its share of everything.
-     *
-     * @return non-empty-list<LedgerLine>
-     */
-    public function linesOf(int $jar): array
-    {
-        $lines = $this->work->timetable()->lines;
-        $share = $this->input->row()?->shares()[$jar] ?? 1.0;
-
-        return $share >= 1.0
-            ? $lines
-            : array_map(
-                static fn(LedgerLine $line): LedgerLine => new LedgerLine(
-                    EntryKinds::read(Fields::of(Scaling::of($line->entry->toArray(), $share))),
-                    $line->at,
-                ),
-                $lines,
-            );
     }
 
     /** The steps of one jar: its share of everything. */

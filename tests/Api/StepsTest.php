@@ -370,8 +370,10 @@ function sauceOf(string $source, array $change = []): array
     ];
 }
 
-it('blends a mash into two bottles, and loses nothing between them', function (): void {
-    $mash = $this->startJar([
+/** @return array<string, mixed> chillies, mashed in a pint jar */
+function chilliMash(): array
+{
+    return [
         'method' => 'mash',
         'vegetableId' => idOf('red-chilli'),
         'vegetableAmount' => '400 g',
@@ -379,9 +381,13 @@ it('blends a mash into two bottles, and loses nothing between them', function ()
         'strengthPercent' => '3',
         'strengthBasis' => 'of_vegetable',
         'waterAmount' => '',
-        'jarId' => $this->jar('Pint jar'),
+        'jarId' => test()->jar('Pint jar'),
         'name' => 'Mash',
-    ])->assertCreated();
+    ];
+}
+
+it('blends a mash into two bottles, and loses nothing between them', function (): void {
+    $mash = $this->startJar(chilliMash())->assertCreated();
     $bottle = $this->jar('Sauce bottle, 250 ml');
     $before = array_sum(array_column($mash->json('phases'), 'sodiumMg'));
     $sauce = $this->startJar(
@@ -416,17 +422,7 @@ it('blends a mash into two bottles, and loses nothing between them', function ()
 });
 
 it('leaves the jar in which it was made when there is no bottle yet', function (): void {
-    $mash = $this->startJar([
-        'method' => 'mash',
-        'vegetableId' => idOf('red-chilli'),
-        'vegetableAmount' => '400 g',
-        'shape' => 'pulp',
-        'strengthPercent' => '3',
-        'strengthBasis' => 'of_vegetable',
-        'waterAmount' => '',
-        'jarId' => $this->jar('Pint jar'),
-        'name' => 'Mash',
-    ])->assertCreated();
+    $mash = $this->startJar(chilliMash())->assertCreated();
     $sauce = $this->startJar(sauceOf($mash->json('id')))->assertCreated();
     expect($sauce->json('jarName'))
         ->toBeNull()
@@ -503,4 +499,20 @@ it('calls for the fridge before the quiet hours, and for the drain after them', 
         'Drain' => '2026-12-02T07:30',
         'Into the fridge' => '2026-12-01T22:00',
     ]);
+});
+
+it('takes a pinch by its measure, and weighs it by its salt', function (): void {
+    $id = $this->startJar()->json('id');
+    $salt = fn(): float => collect($this->getJson("/api/batches/{$id}")->json('phases'))->sum('sodiumMg');
+    $before = $salt();
+    $this->postJson("/api/batches/{$id}/entries", [
+        'entry' => [
+            'kind' => 'salt',
+            'product' => Salt::query()->where('key', 'pickling')->sole()->id,
+            'spooned' => ['millilitres' => 4.92892159375 / 16],
+        ],
+        'requestKey' => (string) Str::ulid(),
+    ])->assertCreated();
+    // 18.5 g in a tablespoon of 48 pinches, 39.3 % sodium.
+    expect($salt() - $before)->toEqualWithDelta((18.5 / 48) * 393.0, 5.0);
 });

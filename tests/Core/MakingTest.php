@@ -234,7 +234,7 @@ it('divides one bowl among several jars by the room they have', function (): voi
         ]),
     );
     $whole = $solution->ledger->settled()->state();
-    $parts = array_map(fn(int $i) => (new Ledger($solution->linesOf($i)))->settled()->state(), [0, 1]);
+    $parts = array_map(fn(int $i) => (new Ledger($solution->stepsOf($i)->lines()))->settled()->state(), [0, 1]);
     expect($parts[0]->present()->weightG() + $parts[1]->present()->weightG())
         ->toEqualWithDelta($whole->present()->weightG(), 1e-6)
         ->and($parts[0]->present()->sodiumMg + $parts[1]->present()->sodiumMg)

@@ -8,8 +8,8 @@ import { t } from '../../messages/words';
 /** A spoon of what thins a sauce, in grams: a tablespoon of water. */
 const SPOON_G = 15;
 
-/** A pinch of salt, in grams: a sixteenth of a teaspoon. */
-const PINCH_G = 0.35;
+/** A pinch, a sixteenth of a US teaspoon; what it weighs follows from the salt. */
+const PINCH_ML = 4.92892159375 / 16;
 
 interface Props {
   batchId: string;
@@ -37,7 +37,7 @@ export function Taste({ batchId, kind }: Props) {
       {kind === 'salt' && salt && (
         <Button
           loading={write.isPending}
-          onClick={() => add({ kind: 'salt', product: salt.id, grams: PINCH_G } as Entry)}
+          onClick={() => add({ kind: 'salt', product: salt.id, spooned: { millilitres: PINCH_ML } } as Entry)}
         >
           {t('counter.pinch', { salt: salt.name })}
         </Button>
