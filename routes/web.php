@@ -28,6 +28,7 @@ use App\Http\Controllers\SessionController;
 use App\Http\Controllers\StepController;
 use App\Http\Controllers\TimelineController;
 use App\Http\Controllers\WeekController;
+use App\Http\Middleware\HearWhenDone;
 use Illuminate\Support\Facades\Route;
 
 /*
@@ -42,7 +43,7 @@ Route::prefix('api')->group(function (): void {
         Route::post('kitchens', [KitchenController::class, 'store']);
     });
 
-    Route::middleware(['auth', 'household', 'once'])->group(function (): void {
+    Route::middleware(['auth', 'household', HearWhenDone::class, 'once'])->group(function (): void {
         Route::delete('session', [SessionController::class, 'destroy'])->withoutMiddleware('once');
         Route::get('kitchen', [KitchenController::class, 'show']);
         Route::post('bench', BenchController::class)->withoutMiddleware('once');

@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Household\HouseholdTransaction;
 use App\Models\Batch;
 use App\Models\Ingredient;
+use App\Support\WhenDone;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use Tempesal\Core\Ledger\Entry\Add;
@@ -58,7 +59,7 @@ final readonly class AddBoughtJar
             if ($there !== null) {
                 return $there;
             }
-            $now = CarbonImmutable::now();
+            $now = WhenDone::now();
             $batch = Batch::create([
                 'jar_id' => null,
                 'name' => $produce->name,

@@ -9,6 +9,7 @@ use App\Language\Words;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Support\InvalidInput;
+use App\Support\WhenDone;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
@@ -70,7 +71,7 @@ final readonly class KeepSpareBrine
                 return $there;
             }
 
-            return $this->ofLocked($this->ledger->lock($batchId), $grams, CarbonImmutable::now(), $requestKey);
+            return $this->ofLocked($this->ledger->lock($batchId), $grams, WhenDone::now(), $requestKey);
         });
     }
 

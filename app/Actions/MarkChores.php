@@ -8,6 +8,7 @@ use App\Household\HouseholdTransaction;
 use App\Household\IdempotencyKey;
 use App\Models\Batch;
 use App\Models\ChoreMark;
+use App\Support\WhenDone;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Validation\ValidationException;
@@ -40,7 +41,7 @@ final readonly class MarkChores
      */
     public function __invoke(array $chores, ?CarbonImmutable $until, string $requestKey): Collection
     {
-        $now = CarbonImmutable::now()->startOfSecond();
+        $now = WhenDone::now()->startOfSecond();
         if (
             $until !== null &&
             ($until->lessThanOrEqualTo($now) || $until->greaterThan($now->addDays(self::LONGEST_DAYS)))

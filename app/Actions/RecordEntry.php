@@ -8,6 +8,7 @@ use App\Ledger\EntryReader;
 use App\Models\Batch;
 use App\Models\BatchEntry;
 use App\Support\InvalidInput;
+use App\Support\WhenDone;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -75,7 +76,7 @@ final readonly class RecordEntry
             throw ValidationException::withMessages(['at' => 'errors.future']);
         }
 
-        return $at ?? $now;
+        return $at ?? WhenDone::now()->max($batch->started_at);
     }
 
     /** @param  array<string, mixed>  $documented */

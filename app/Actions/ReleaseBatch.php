@@ -11,6 +11,7 @@ use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Note;
 use App\Support\InvalidInput;
+use App\Support\WhenDone;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -44,7 +45,7 @@ final readonly class ReleaseBatch
             if (!$gate->isOpen) {
                 throw InvalidInput::at('purpose', $gate->reason);
             }
-            $now = CarbonImmutable::now()->startOfSecond();
+            $now = WhenDone::now()->startOfSecond();
             $done = Message::of('release.bottled', reason: $gate->reason);
             if ($purpose === ReleasePurpose::GiveAway) {
                 if ($grams === null) {

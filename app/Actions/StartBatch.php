@@ -15,6 +15,7 @@ use App\Models\Batch;
 use App\Models\BatchEntry;
 use App\Models\Jar;
 use App\Support\InvalidInput;
+use App\Support\WhenDone;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
@@ -87,7 +88,7 @@ final readonly class StartBatch
                     $this->ledger->lock($other);
                 }
             }
-            $at = $startedAt ?? CarbonImmutable::now();
+            $at = $startedAt ?? WhenDone::now();
             $order = ($this->readSheet)($typed, $at);
             $solution = self::workOut($order);
             self::refuseWhatCannotBe($solution);

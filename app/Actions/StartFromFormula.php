@@ -10,6 +10,7 @@ use App\Models\Batch;
 use App\Models\FormulaVersion;
 use App\Models\Jar;
 use App\Models\PlannedBatch;
+use App\Support\WhenDone;
 use Carbon\CarbonImmutable;
 use Tempesal\Core\Formula\Formula;
 use Tempesal\Core\Formula\FormulaAnswer;
@@ -75,7 +76,7 @@ final readonly class StartFromFormula
             $plan = ($isSaltedTwice ? $plan->saltedTwice() : $plan)
                 ->standing(Place::from($place))
                 ->closedWith(Cover::tryFrom($jar->cover ?? ''));
-            $at = $begin->of($startedAt ?? CarbonImmutable::now(), $plan);
+            $at = $begin->of($startedAt ?? WhenDone::now(), $plan);
             $strengths = [];
             foreach (SaltBasis::cases() as $basis) {
                 $strengths[$basis->value] = $answer->salted()?->share($basis);

@@ -7,6 +7,7 @@ namespace App\Intake;
 use App\Models\Batch;
 use App\Models\Household;
 use App\Support\InvalidInput;
+use App\Support\WhenDone;
 use Carbon\CarbonImmutable;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Intake\Meal;
@@ -52,7 +53,7 @@ final readonly class ServingMoment
             );
         }
         if ($this->hour === null && $this->meal === null && $this->day === $household->today()) {
-            return $now;
+            return WhenDone::now()->max($batch->started_at);
         }
         $moment = CarbonImmutable::parse(
             $this->day . ' ' . ($this->hour ?? ($this->meal?->hour() ?? self::SOMETIME)),

@@ -1,11 +1,17 @@
 import { QueryClient } from '@tanstack/react-query';
-import { beforeEach, expect, it } from 'vitest';
+import { beforeEach, expect, it, vi } from 'vitest';
+import { changes } from '../../web/src/api/change';
 import { Intentions, type KeyStore } from '../../web/src/api/intentions';
 import { subjectsOf, WriteQueue, type Waiting } from '../../web/src/api/queue';
 import { sendWaiting } from '../../web/src/api/send';
+import { packed } from '../../web/src/api/parcel';
 import { ok, server } from './server';
 import '../../web/src/api/counter';
+import '../../web/src/api/intake';
+import '../../web/src/api/kitchen';
+import '../../web/src/api/planning';
 import '../../web/src/api/queries';
+import '../../web/src/api/tending';
 
 /*
  * What waits on the device while the network is away: sent once, in order, each under its own key; what is refused holds
@@ -25,7 +31,7 @@ beforeEach(() => {
   queue.belongsTo('kitchen one');
 });
 
-function waiting(step: string, batch = JAR, daysAgo = 0): Omit<Waiting, 'about' | 'refused'> {
+function waiting(step: string, batch = JAR, daysAgo = 0): Omit<Waiting, 'about' | 'refused' | 'rather'> {
   const at = new Date(Date.now() - daysAgo * 86_400_000).toISOString();
   return {
     key: `01K${step.toUpperCase().padEnd(23, '0')}`,
@@ -34,6 +40,7 @@ function waiting(step: string, batch = JAR, daysAgo = 0): Omit<Waiting, 'about' 
     params: [batch],
     input: { step, at },
     at,
+    ahead: 0,
   };
 }
 
@@ -133,4 +140,65 @@ it('keeps the key of what waits until it is settled', () => {
   expect(keys.keyOf('do a step b1 s1')).toBe(key);
   keys.answered('do a step b1 s1');
   expect(keys.keyOf('do a step b1 s1')).not.toBe(key);
+});
+
+it('says when it was done to the server, with photos as they were taken', async () => {
+  vi.stubGlobal('createImageBitmap', () => Promise.reject(new Error('no picture')));
+  const photo = new File(['a picture'], 'jar.jpg', { type: 'image/jpeg' });
+  const input = await packed({ text: 'fizzes', photo });
+  expect(JSON.parse(JSON.stringify(input))).toEqual(input);
+  const at = new Date(Date.now() - 3_600_000).toISOString();
+  queue.add({ ...waiting('note'), name: 'write a note', intention: 'write a note', input, at });
+  const sent = server(() => ok());
+  const files: unknown[] = [];
+  vi.spyOn(FormData.prototype, 'append').mockImplementation((_, value) => void files.push(value));
+  expect(await send()).toBe(1);
+  expect(sent.map(({ path }) => path)).toEqual([`/api/batches/${JAR}/notes`, '/api/notes/01ANSWERED/photo']);
+  expect(sent.map(({ doneAt }) => doneAt)).toEqual([at, at]);
+  expect(await packed({ photo: files[0] })).toEqual({ photo: (input as { photo: unknown }).photo });
+  expect((files[0] as File).size).toBe('a picture'.length);
+  vi.restoreAllMocks();
+  // What is done now says nothing of when.
+  await changes.get('write a note')?.make(...([JAR] as never[]))({ text: '', photo: null } as never, waiting('x').key);
+  expect(sent.at(-1)?.doneAt).toBeNull();
+});
+
+it.each([
+  ['the same clock', 0, 0, null],
+  ['a clock that always was wrong', 600_000, 600_000, null],
+  ['a clock that was put right', 600_000, 0, -600_000],
+  ['a clock that nobody had compared', null, -300_000, -300_000],
+  ['a clock two minutes off', 0, 119_000, null],
+])('asks when it was: %s', async (_, then, now, off) => {
+  const one = waiting('drain');
+  queue.add({ ...one, ahead: then });
+  queue.add(waiting('rinse', OTHER));
+  queue.compare(now ?? 0);
+  const [drain] = queue.all();
+  expect(drain?.rather).toBe(off === null ? null : new Date(Date.parse(one.at) + off).toISOString());
+  if (off !== null) {
+    server(() => ok());
+    const right = drain?.rather ?? '';
+    expect(queue.next()?.params).not.toEqual([JAR]);
+    queue.wasAt(one.key, right, now ?? 0);
+    queue.compare(now ?? 0);
+    expect(queue.next()).toMatchObject({ at: right, rather: null, input: { step: 'drain', at: right } });
+  }
+});
+
+it('keeps every change but those that must be answered at once', () => {
+  expect([...changes.values()].flatMap(({ name, waits }) => (waits === 'never' ? [name] : [])).toSorted()).toEqual([
+    'answer a drawn jar',
+    'enter the demo',
+    'import a kitchen',
+    'import a log',
+    'import formulas',
+    'import intake',
+    'make a calendar link',
+    'open a kitchen',
+    'release a batch',
+    'revoke the calendar link',
+    'sign in',
+    'sign out',
+  ]);
 });

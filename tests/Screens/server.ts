@@ -5,6 +5,8 @@ export interface Sent {
   method: string;
   path: string;
   key: string | null;
+  /** When it was done, of what waited. */
+  doneAt: string | null;
   body: unknown;
 }
 
@@ -20,6 +22,7 @@ export function server(answer: (number: number, sent: Sent) => Answer): Sent[] {
       method: request.method,
       path: new URL(request.url).pathname,
       key: request.headers.get('Idempotency-Key') ?? (body as { requestKey?: string } | null)?.requestKey ?? null,
+      doneAt: request.headers.get('Done-At'),
       body,
     };
     sent.push(one);

@@ -5,7 +5,8 @@ import { App } from 'antd';
 import { NO_ANSWER, Refusal, type Written } from './client';
 import { Intentions, numbered } from './intentions';
 import { refetch, type About } from './keys';
-import { queue, serverNow } from './queue';
+import { packed } from './parcel';
+import { clockAhead, queue, serverNow } from './queue';
 
 /** Sends a change under the key of the intention it belongs to. */
 type Send<Input, Output> = (input: Input, key: string) => Promise<Output>;
@@ -25,10 +26,11 @@ interface Options<Params extends unknown[], Input, Output> {
   /** Whether what it is about is asked for again after it. */
   refetches?: boolean;
   /**
-   * Whether it waits on this device while the network is away: what is done with a tap. A form keeps what was typed, and
-   * is sent under the same key when it is pressed again.
+   * How it waits on this device while the network is away. A form is put away, and filled in once more it is another change;
+   * a tap stays the same one however often it is done; what has to be answered at once, and what only the server can
+   * do, does not wait.
    */
-  waits?: boolean;
+  waits?: 'form' | 'tap' | 'never';
   /** What the screens can already show of it while it waits. */
   foresee?: (queries: QueryClient, input: Input, ...params: Params) => void;
   /** What else is done with the answer. */
@@ -143,11 +145,19 @@ export function defineChange<Input, Output, Params extends unknown[] = []>(
           return answer;
         } catch (refusal) {
           const isAway = refusal instanceof Refusal && refusal.status === NO_ANSWER;
-          if (!isAway || change.waits !== true || !queue.isOpen) {
+          if (!isAway || change.waits === 'never' || !queue.isOpen) {
             throw refusal;
           }
-          // The key is kept: doing the same again while it waits is the same change.
-          queue.add({ key, intention, name, params, input, at: new Date(serverNow()).toISOString() });
+          const at = (input as { at?: string } | undefined)?.at ?? new Date(serverNow()).toISOString();
+          try {
+            queue.add({ key, intention, name, params, input: await packed(input), at, ahead: clockAhead() });
+          } catch {
+            // The device is full.
+            throw refusal;
+          }
+          if (change.waits !== 'tap') {
+            settled(intention);
+          }
           options.foresee?.(queries, input, ...params);
           throw new Kept();
         }

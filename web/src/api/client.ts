@@ -140,6 +140,27 @@ async function send(request: Request): Promise<Response> {
   return fetch(again);
 }
 
+/** When what waited was done, by its key without the last letters, which a numbered key changes. */
+const doneAt = new Map<string, string>();
+
+const stem = (key: string): string => key.slice(0, -2).toUpperCase();
+
+/**
+ * Requests with this key say when it was done, until what is returned is called.
+ */
+export function sayDoneAt(key: string, at: string): () => void {
+  doneAt.set(stem(key), at);
+  return () => void doneAt.delete(stem(key));
+}
+
+async function keyOf(request: Request): Promise<string | null> {
+  const type = request.headers.get('Content-Type') ?? '';
+  return (
+    request.headers.get('Idempotency-Key') ??
+    (type.includes('json') ? (/"requestKey":"(\w+)"/.exec(await request.clone().text())?.[1] ?? null) : null)
+  );
+}
+
 export const api = createClient<paths>({
   baseUrl: '/api',
   headers: { Accept: 'application/json' },
@@ -147,11 +168,15 @@ export const api = createClient<paths>({
 });
 
 api.use({
-  onRequest({ request }) {
+  async onRequest({ request }) {
     // Names of the library's foods and formulas come in the language that was chosen on this device.
     request.headers.set('Accept-Language', chosenLanguage());
     if (request.method !== 'GET') {
       request.headers.set('X-XSRF-TOKEN', cookie('XSRF-TOKEN'));
+      const at = doneAt.size === 0 ? undefined : doneAt.get(stem((await keyOf(request)) ?? ''));
+      if (at !== undefined) {
+        request.headers.set('Done-At', at);
+      }
     }
     return request;
   },

@@ -53,7 +53,7 @@ export const useDoStep = defineChange(
     subject: ({ step }) => step,
     foresee: (queries, { step, at }, batch) => foresee(queries, batch, step, { doneAt: at }),
     settles: (queries, answer, batch) => queries.setQueryData(keys.steps(batch), answer),
-    waits: true,
+    waits: 'tap',
   },
 );
 
@@ -72,7 +72,7 @@ export const useSkipStep = defineChange(
     subject: ({ step }) => step,
     foresee: (queries, { step, at }, batch) => foresee(queries, batch, step, { skippedAt: at }),
     settles: (queries, answer, batch) => queries.setQueryData(keys.steps(batch), answer),
-    waits: true,
+    waits: 'tap',
   },
 );
 
@@ -86,7 +86,7 @@ export const useUndoStep = defineChange(
     subject: (step) => step,
     foresee: (queries, step, batch) => foresee(queries, batch, step, { doneAt: null, skippedAt: null }),
     settles: (queries, answer, batch) => queries.setQueryData(keys.steps(batch), answer),
-    waits: true,
+    waits: 'tap',
   },
 );
 

@@ -112,6 +112,7 @@ export const useImportIntake = defineChange(
   'import intake',
   'ledger',
   () => (text: string, requestKey) => answered(api.POST('/intake/import', { body: { text, requestKey } })),
+  { waits: 'never' },
 );
 
 /** What would make someone's serving from a jar hold less sodium. */

@@ -211,7 +211,7 @@ export const useEmptyJar = defineChange(
           body: { isEmptied },
         }),
       ),
-  { waits: true, subject: ({ batch, isEmptied }) => `${batch} ${String(isEmptied)}` },
+  { waits: 'tap', subject: ({ batch, isEmptied }) => `${batch} ${String(isEmptied)}` },
 );
 
 export const useRecordEntry = defineChange(
@@ -219,7 +219,6 @@ export const useRecordEntry = defineChange(
   'ledger',
   (batch: string) => (entry: Entry, requestKey) =>
     answered(api.POST('/batches/{batch}/entries', { params: { path: { batch } }, body: { entry, requestKey } })),
-  { waits: true },
 );
 
 export const useReverseEntry = defineChange(
@@ -231,7 +230,7 @@ export const useReverseEntry = defineChange(
         params: { path: { batch, entry }, ...keyed(key) },
       }),
     ),
-  { waits: true, subject: (entry) => entry },
+  { waits: 'tap', subject: (entry) => entry },
 );
 
 type Portion = Omit<ServeFields, 'requestKey'>;
@@ -256,7 +255,7 @@ export const useServe = defineChange(
           body: { ...body, requestKey },
         }),
       ),
-    waits: true,
+    waits: 'tap',
   },
 );
 
@@ -265,15 +264,20 @@ export const useUndoServing = defineChange(
   'ledger',
   () => (serving: string, key) =>
     answered(api.DELETE('/servings/{serving}', { params: { path: { serving }, ...keyed(key) } })),
-  { waits: true, subject: (serving) => serving },
+  { waits: 'tap', subject: (serving) => serving },
 );
 
 /** Takes over a whole kitchen from its file. */
-export const useImportKitchen = defineChange('import a kitchen', 'everything', () => (file: File, key) => {
-  const form = new FormData();
-  form.append('file', file);
-  return answered(api.POST('/kitchen/file', { params: keyed(key), body: { file: '' }, bodySerializer: () => form }));
-});
+export const useImportKitchen = defineChange(
+  'import a kitchen',
+  'everything',
+  () => (file: File, key) => {
+    const form = new FormData();
+    form.append('file', file);
+    return answered(api.POST('/kitchen/file', { params: keyed(key), body: { file: '' }, bodySerializer: () => form }));
+  },
+  { waits: 'never' },
+);
 
 /** Days, jars and formulas that may be meant. */
 export const useSearch = (query: string) =>
@@ -399,6 +403,7 @@ export const useImportFormulas = defineChange(
   'formulas',
   () => (documents: FormulaDocument[], requestKey) =>
     answered(api.POST('/formulas/import', { body: { documents, requestKey } })),
+  { waits: 'never' },
 );
 
 // Signing in and out and opening a kitchen are answered by who is signed in then: twice is once without a key.
@@ -406,20 +411,25 @@ export const useSignIn = defineChange(
   'sign in',
   'everything',
   () => (body: { email: string; password: string }) => answered(api.POST('/session', { body })),
+  { waits: 'never' },
 );
 
 export const useEnterDemo = defineChange(
   'enter the demo',
   'everything',
   () => () => answered(api.POST('/session/demo')),
+  { waits: 'never' },
 );
 
-export const useSignOut = defineChange('sign out', 'everything', () => () => answered(api.DELETE('/session')));
+export const useSignOut = defineChange('sign out', 'everything', () => () => answered(api.DELETE('/session')), {
+  waits: 'never',
+});
 
 export const useCreateHousehold = defineChange(
   'open a kitchen',
   'everything',
   () => (body: NewKitchen) => answered(api.POST('/kitchens', { body })),
+  { waits: 'never' },
 );
 
 const nameOf = (document: FormulaDocument): string => (typeof document.name === 'string' ? document.name : '');

@@ -14,13 +14,21 @@ export interface Waiting {
   at: string;
   /** What it is about, in ids: what depends on something that was refused waits with it. */
   about: string[];
+  /** By how much the server's clock was ahead of this device's then, in ms; null where nobody knew. */
+  ahead: number | null;
   /** Why the server refused it; null while it waits. */
   refused: string | null;
+  /** When it was by the clock of the server, where the device's clock was put right since; the cook is asked. */
+  rather: string | null;
 }
+
+/** Clocks that are further apart than before by so much, in ms, are asked about. */
+const CLOCK_DOUBT = 120_000;
 
 /** How long a change is kept before it is too old to be sent, in days. */
 export const KEPT_DAYS = 14;
 
+/** What a change is about, as ids name it. */
 const ULID = /[0-7][0-9a-hjkmnp-tv-z]{25}/gi;
 
 /** The ids that a change names. */
@@ -61,9 +69,12 @@ export class WriteQueue {
     return this.owner !== '';
   }
 
-  add(change: Omit<Waiting, 'about' | 'refused'>): void {
+  add(change: Omit<Waiting, 'about' | 'refused' | 'rather'>): void {
     const about = subjectsOf(change.params, change.input);
-    this.write([...this.read().filter(({ key }) => key !== change.key), { ...change, about, refused: null }]);
+    this.write([
+      ...this.read().filter(({ key }) => key !== change.key),
+      { ...change, about, refused: null, rather: null },
+    ]);
   }
 
   discard(key: string): void {
@@ -74,11 +85,38 @@ export class WriteQueue {
     this.write(this.read().map((one) => (one.key === key ? { ...one, refused: reason } : one)));
   }
 
-  /** What can be sent now: everything but what was refused, and what depends on it. */
+  /**
+   * The clock of this device and the server's are that far apart now: what was done by another clock is asked about
+   * before it is sent.
+   */
+  compare(ahead: number): void {
+    const isDoubtful = (one: Waiting) => one.rather === null && Math.abs(ahead - (one.ahead ?? 0)) > CLOCK_DOUBT;
+    if (this.read().some(isDoubtful)) {
+      this.write(
+        this.read().map((one) => {
+          const rather = new Date(Date.parse(one.at) + ahead - (one.ahead ?? 0)).toISOString();
+          return isDoubtful(one) ? { ...one, rather } : one;
+        }),
+      );
+    }
+  }
+
+  /** When it was, as the cook says: what it holds of its moment with it. */
+  wasAt(key: string, at: string, ahead: number): void {
+    this.write(
+      this.read().map((one) =>
+        one.key === key
+          ? { ...one, at, ahead, rather: null, input: JSON.parse(JSON.stringify(one.input).replaceAll(one.at, at)) }
+          : one,
+      ),
+    );
+  }
+
+  /** What can be sent now: everything but what was refused or is asked about, and what depends on it. */
   next(): Waiting | null {
     const held = new Set<string>();
     for (const one of this.read()) {
-      if (one.refused === null && !one.about.some((id) => held.has(id))) {
+      if (one.refused === null && one.rather === null && !one.about.some((id) => held.has(id))) {
         return one;
       }
       one.about.forEach((id) => held.add(id));
@@ -117,8 +155,8 @@ export class WriteQueue {
 /** What this device keeps. */
 export const queue = new WriteQueue(window.localStorage);
 
-/** By how much the server's clock is ahead of this device's, in ms. */
-let ahead = 0;
+/** By how much the server's clock is ahead of this device's, in ms; null until the server has answered. */
+let ahead: number | null = null;
 
 /** Learns the server's clock from an answer. */
 export function hearClock(date: string | null): void {
@@ -131,4 +169,7 @@ export function hearClock(date: string | null): void {
 }
 
 /** Now, by the server's clock. */
-export const serverNow = (): number => Date.now() + ahead;
+export const serverNow = (): number => Date.now() + (ahead ?? 0);
+
+/** By how much the server's clock is ahead, in ms; null while nobody knows. */
+export const clockAhead = (): number | null => ahead;

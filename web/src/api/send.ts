@@ -1,9 +1,10 @@
 import type { QueryClient } from '@tanstack/react-query';
-import { NO_ANSWER, Refusal } from './client';
+import { NO_ANSWER, Refusal, sayDoneAt } from './client';
 import { changes, settled, type Change } from './change';
 import { numbered } from './intentions';
+import { unpacked } from './parcel';
 import { refetch } from './keys';
-import { KEPT_DAYS, serverNow, type WriteQueue } from './queue';
+import { KEPT_DAYS, serverNow, type Waiting, type WriteQueue } from './queue';
 import { t } from '../messages/words';
 
 const DAY = 86_400_000;
@@ -23,7 +24,7 @@ export async function sendWaiting(queue: WriteQueue, queries: QueryClient): Prom
       continue;
     }
     try {
-      await change.make(...waiting.params)(waiting.input, waiting.key);
+      await asDoneAt(waiting, async () => change.make(...waiting.params)(await unpacked(waiting.input), waiting.key));
     } catch (refusal) {
       if (!(refusal instanceof Refusal) || refusal.status === NO_ANSWER || refusal.status >= 500) {
         return sent;
@@ -37,7 +38,9 @@ export async function sendWaiting(queue: WriteQueue, queries: QueryClient): Prom
         continue;
       }
       // It was written with other values before: what was done last counts.
-      await change.instead?.(written.answer, waiting.input, numbered(waiting.key, 1));
+      await asDoneAt(waiting, async () =>
+        change.instead?.(written.answer, await unpacked(waiting.input), numbered(waiting.key, 1)),
+      );
     }
     queue.discard(waiting.key);
     settled(waiting.intention);
@@ -45,4 +48,14 @@ export async function sendWaiting(queue: WriteQueue, queries: QueryClient): Prom
     await refetch(queries, change.about);
   }
   return sent;
+}
+
+/** What is sent meanwhile under its key, or under one that is numbered from it, says when it was done. */
+async function asDoneAt({ key, at }: Waiting, send: () => Promise<unknown>): Promise<void> {
+  const silent = sayDoneAt(key, at);
+  try {
+    await send();
+  } finally {
+    silent();
+  }
 }

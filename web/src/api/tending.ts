@@ -13,6 +13,7 @@ import {
 import type { Logged } from '../instruments/Instrument';
 import { defineChange, keyed } from './change';
 import { numbered } from './intentions';
+import { smaller } from './photo';
 
 /** What the jars ask for; looked at again by itself, since hours count for some. */
 export const useChores = () =>
@@ -33,7 +34,7 @@ export const useMarkChores = defineChange(
   'mark chores',
   'ledger',
   () => (body: ChoresMarked, requestKey) => answered(api.POST('/chores/marks', { body: { ...body, requestKey } })),
-  { waits: true, subject: ({ chores, until }) => `${JSON.stringify(chores)} ${until ? 'later' : 'done'}` },
+  { waits: 'tap', subject: ({ chores, until }) => `${JSON.stringify(chores)} ${until ? 'later' : 'done'}` },
 );
 
 export const useUnmarkChores = defineChange(
@@ -44,7 +45,7 @@ export const useUnmarkChores = defineChange(
       await answered(api.DELETE('/chores/marks/{mark}', { params: { path: { mark }, ...keyed(numbered(key, at)) } }));
     }
   },
-  { waits: true, subject: (marks) => marks.join(' ') },
+  { waits: 'tap', subject: (marks) => marks.join(' ') },
 );
 
 export const useMoveJar = defineChange(
@@ -53,7 +54,7 @@ export const useMoveJar = defineChange(
   () =>
     ({ batch, place }: { batch: string; place: Place }, requestKey) =>
       answered(api.PUT('/batches/{batch}/place', { params: { path: { batch } }, body: { place, requestKey } })),
-  { waits: true, subject: ({ batch, place }) => `${batch} ${place}` },
+  { waits: 'tap', subject: ({ batch, place }) => `${batch} ${place}` },
 );
 
 /** Another jar, cover or hold-down. */
@@ -87,7 +88,7 @@ export const useReleaseBatch = defineChange(
   'ledger',
   (batch: string) => (body: { purpose: 'bottle' | 'give_away'; grams: number | null }, requestKey) =>
     answered(api.POST('/batches/{batch}/releases', { params: { path: { batch } }, body: { ...body, requestKey } })),
-  { subject: ({ purpose }) => purpose },
+  { waits: 'never', subject: ({ purpose }) => purpose },
 );
 
 /** What was written down of a batch, and its like beside it. */
@@ -171,7 +172,7 @@ export const useAnswerPractice = defineChange(
   () => (body: { number: number; answer: PracticeAnswer }, requestKey) =>
     answered(api.POST('/practice', { body: { ...body, requestKey } })),
   // The drawn jar stays until the next one is asked for.
-  { subject: ({ number }) => String(number), refetches: false },
+  { waits: 'never', subject: ({ number }) => String(number), refetches: false },
 );
 
 export const useRooms = () => useQuery({ queryKey: keys.rooms(), queryFn: () => answered(api.GET('/rooms')) });
@@ -211,7 +212,7 @@ export const useImportLog = defineChange(
   'kitchen',
   (place: Place) => (body: { text: string; isPreview: boolean }, key) =>
     answered(api.POST('/rooms/{place}/log', { params: { path: { place }, ...keyed(key) }, body })),
-  { subject: ({ isPreview }) => String(isPreview) },
+  { waits: 'never', subject: ({ isPreview }) => String(isPreview) },
 );
 
 export const useCalendarLink = () =>
@@ -221,25 +222,12 @@ export const useMakeCalendarLink = defineChange(
   'make a calendar link',
   'calendar',
   () => (_: undefined, key) => answered(api.POST('/calendar', { params: keyed(key) })),
+  { waits: 'never' },
 );
 
 export const useRevokeCalendarLink = defineChange(
   'revoke the calendar link',
   'calendar',
   () => (_: undefined, key) => answered(api.DELETE('/calendar', { params: keyed(key) })),
+  { waits: 'never' },
 );
-
-/** Dots along the longer side beyond which nothing is gained. */
-const LONGEST = 2000;
-
-/** A photo small enough to send, where the browser can read it; otherwise as it is. */
-async function smaller(photo: File): Promise<Blob> {
-  const picture = await createImageBitmap(photo).catch(() => null);
-  const by = picture === null ? 1 : Math.min(1, LONGEST / Math.max(picture.width, picture.height));
-  if (picture === null || by === 1) {
-    return photo;
-  }
-  const canvas = new OffscreenCanvas(Math.round(picture.width * by), Math.round(picture.height * by));
-  canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
-  return canvas.convertToBlob({ type: 'image/jpeg', quality: 0.9 });
-}

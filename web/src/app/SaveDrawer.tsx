@@ -1,6 +1,7 @@
 import { t } from '../messages/words';
-import { Button, Drawer } from 'antd';
-import type { ReactNode } from 'react';
+import { App, Button, Drawer } from 'antd';
+import { useEffect, type ReactNode } from 'react';
+import { Kept } from '../api/change';
 import type { Refusal } from '../api/client';
 import { useOnceRead } from './unread';
 
@@ -30,6 +31,14 @@ export function SaveDrawer({
   children,
 }: Props) {
   const send = useOnceRead(keep);
+  const { message } = App.useApp();
+  const isKept = refusal instanceof Kept;
+  useEffect(() => {
+    if (isKept) {
+      void message.info(t('queue.kept'));
+      close();
+    }
+  }, [isKept, message, close]);
   const isOfFields = refusal !== null && Object.keys(refusal.fields).length > 0;
   const complaint = isOfFields ? refusal.of('version') : refusal?.message;
 

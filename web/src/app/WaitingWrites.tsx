@@ -1,12 +1,14 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { App, Button, Drawer } from 'antd';
 import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
+import { Link } from 'react-router';
 import { settled } from '../api/change';
-import { queue } from '../api/queue';
+import { answered, api } from '../api/client';
+import { clockAhead, queue, type Waiting } from '../api/queue';
 import { sendWaiting } from '../api/send';
 import { when } from '../messages/dates';
 import { t } from '../messages/words';
-import { changeWords } from './changeWords';
+import { changeWords, pageOf } from './changeWords';
 
 /** How often it is tried again while something waits, in ms. */
 const EVERY = 8000;
@@ -22,16 +24,19 @@ export function WaitingWrites({ owner }: { owner: string }) {
   const send = useCallback(async () => {
     const once = async () => {
       queue.changed();
+      // Any answer tells the server's clock, by which the moments of what waits are held against this device's.
+      await answered(api.GET('/session'));
+      queue.compare(clockAhead() ?? 0);
       const sent = await sendWaiting(queue, queries);
       if (sent > 0) {
         void message.success(t('queue.sent', { count: sent }));
       }
     };
     // Two tabs of one kitchen do not send the same at once.
-    await ('locks' in navigator ? navigator.locks.request('tempesal.waiting', once) : once());
+    await ('locks' in navigator ? navigator.locks.request('tempesal.waiting', once) : once()).catch(() => undefined);
   }, [queries, message]);
 
-  const count = waiting.filter(({ refused }) => refused === null).length;
+  const count = waiting.filter(({ refused, rather }) => refused === null && rather === null).length;
   useEffect(() => {
     if (count === 0) {
       return;
@@ -57,26 +62,49 @@ export function WaitingWrites({ owner }: { owner: string }) {
       <Drawer title={t('queue.title')} open={isOpen} onClose={() => setIsOpen(false)}>
         <p>{t('queue.about')}</p>
         <ul className="quiet-list">
-          {waiting.map(({ key, intention, name, at, refused }) => (
-            <li key={key}>
-              <b>{changeWords(name)}</b>{' '}
-              <span className="soft">{t('queue.done_at', { time: when(at, 'moment') })}</span>
-              {refused !== null && <p className="complaint">{t('queue.refused', { reason: refused })}</p>}
-              <Button
-                onClick={() => {
-                  queue.discard(key);
-                  settled(intention);
-                }}
-              >
-                {t('queue.discard')}
-              </Button>
-            </li>
-          ))}
+          {waiting.map((one) => {
+            const { key, intention, name, at, refused, rather } = one;
+            return (
+              <li key={key}>
+                <b>{changeWords(name)}</b>{' '}
+                <span className="soft">{t('queue.done_at', { time: when(at, 'moment') })}</span>
+                {refused !== null && <p className="complaint">{t('queue.refused', { reason: refused })}</p>}
+                {rather !== null && <WhenWasIt waiting={one} rather={rather} />}
+                {refused !== null && pageOf(one) !== null && (
+                  <Link className="as-button" to={pageOf(one) ?? ''} onClick={() => setIsOpen(false)}>
+                    {t('queue.open')}
+                  </Link>
+                )}
+                <Button
+                  onClick={() => {
+                    queue.discard(key);
+                    settled(intention);
+                  }}
+                >
+                  {t('queue.discard')}
+                </Button>
+              </li>
+            );
+          })}
         </ul>
         <Button type="primary" onClick={() => void send()}>
           {t('queue.try')}
         </Button>
       </Drawer>
     </>
+  );
+}
+
+/** A clock that was put right since cannot say when it was; the cook can. */
+function WhenWasIt({ waiting, rather }: { waiting: Waiting; rather: string }) {
+  return (
+    <p className="complaint" role="alert">
+      {t('queue.clock')}{' '}
+      {[waiting.at, rather].map((at) => (
+        <Button key={at} onClick={() => queue.wasAt(waiting.key, at, clockAhead() ?? 0)}>
+          {t('queue.was_at', { time: when(at, 'moment') })}
+        </Button>
+      ))}
+    </p>
   );
 }

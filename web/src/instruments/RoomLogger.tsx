@@ -1,3 +1,4 @@
+import { complain } from '../app/complain';
 import { say, t } from '../messages/words';
 import { App, Button, Select } from 'antd';
 import { useState } from 'react';
@@ -24,7 +25,7 @@ export function RoomLogger() {
       { readings, source: 'logger' },
       {
         onSuccess: () => void message.success(t('instrument.logger_read', { count: readings.length })),
-        onError: (refusal) => void message.error(refusal.message),
+        onError: (refusal) => complain(message, refusal),
       },
     );
   };

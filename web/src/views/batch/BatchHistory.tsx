@@ -1,3 +1,4 @@
+import { complain } from '../../app/complain';
 import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { App, Button, Modal } from 'antd';
@@ -95,7 +96,7 @@ function TakeBack({ batch, entry, close }: { batch: Batch; entry: Entry; close: 
       onOk={() =>
         takeBack.mutate(entry.id, {
           onSuccess: close,
-          onError: (refused) => void message.error(refused.of('entry') ?? refused.message, 8),
+          onError: (refused) => complain(message, refused, 8),
         })
       }
     >

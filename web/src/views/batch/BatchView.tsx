@@ -1,3 +1,4 @@
+import { complain } from '../../app/complain';
 import { joined, named, say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { App, Button } from 'antd';
@@ -178,7 +179,7 @@ function Tag({ batch }: { batch: Batch }) {
       { batch: batch.id, isEmptied: false },
       {
         onSuccess: () => void message.success(t('batch.restored_done')),
-        onError: (refusal) => void message.error(refusal.of('isEmptied') ?? refusal.message, 8),
+        onError: (refusal) => complain(message, refusal, 8),
       },
     );
 

@@ -1,6 +1,7 @@
 import { App, Button, Checkbox, Drawer, Segmented } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { complain } from '../../app/complain';
 import type { Batch, Refusal } from '../../api/client';
 import { useEmptyJar } from '../../api/queries';
 import { useKeepBrine } from '../../api/tending';
@@ -28,7 +29,7 @@ export function EmptyDrawer({ batch, isOpen, close }: Props) {
   const [again, setAgain] = useState(false);
   const liquid = batch.phases.find(({ phase }) => phase === 'brine')?.grams ?? 0;
   const hasBrine = batch.isFood && batch.isFoodNow && liquid >= WORTH_KEEPING;
-  const fails = (refusal: Refusal) => void message.error(refusal.of('isEmptied') ?? refusal.message, 8);
+  const fails = (refusal: Refusal) => complain(message, refusal, 8);
 
   const next = () => {
     close();

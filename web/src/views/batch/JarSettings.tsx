@@ -1,3 +1,4 @@
+import { complain } from '../../app/complain';
 import { say, t } from '../../messages/words';
 import { App, Button, Dropdown, Modal } from 'antd';
 import { useState } from 'react';
@@ -27,10 +28,10 @@ export function JarSettings({ batch }: { batch: Batch }) {
       { batch: batch.id, place },
       {
         onSuccess: (moved) => void message.success(t('batch.moved', { place: say(moved.placeLabel) })),
-        onError: (refusal) => void message.error(refusal.of('place') ?? refusal.message, 10),
+        onError: (refusal) => complain(message, refusal, 10),
       },
     );
-  const at = (next: Aim | null) => aim.mutate(next, { onError: (refusal) => void message.error(refusal.message) });
+  const at = (next: Aim | null) => aim.mutate(next, { onError: (refusal) => complain(message, refusal) });
 
   return (
     <>

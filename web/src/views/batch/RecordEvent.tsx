@@ -1,6 +1,7 @@
 import { joined, say, t } from '../../messages/words';
 import { App, Button, Select } from 'antd';
 import { Kept } from '../../api/change';
+import { complain } from '../../app/complain';
 import type { Batch, Refusal } from '../../api/client';
 import { useEntryPreview, useKitchen, useShelf, useRecordEntry } from '../../api/queries';
 import { stored, usePersistentState } from '../../app/persistentState';
@@ -34,6 +35,13 @@ export function RecordEvent({ batch }: { batch: Batch }) {
     keepBrine.reset();
   };
   const begin = (next: EventName | null) => tell({ ...nothing, what: next });
+  const putAway = (refusal: Refusal) => {
+    if (refusal instanceof Kept) {
+      forget();
+      tell({});
+      complain(message, refusal);
+    }
+  };
   const keep = () => {
     if (what === 'brineKept' && told.grams !== null) {
       keepBrine.mutate(told.grams, {
@@ -41,6 +49,7 @@ export function RecordEvent({ batch }: { batch: Batch }) {
           forget();
           void message.success(t('batch.brine_kept', { name: kept.name }));
         },
+        onError: putAway,
       });
     } else if (entry) {
       write.mutate(entry, {
@@ -52,12 +61,7 @@ export function RecordEvent({ batch }: { batch: Batch }) {
             others === '' ? 3 : 10,
           );
         },
-        onError: (refusal) => {
-          if (refusal instanceof Kept) {
-            forget();
-            void message.info(refusal.message);
-          }
-        },
+        onError: putAway,
       });
     }
   };

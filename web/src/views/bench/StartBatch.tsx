@@ -5,6 +5,8 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Begin, BenchAnswer } from '../../api/client';
 import { usePlaces, useStartBatch } from '../../api/queries';
+import { Kept } from '../../api/change';
+import { complain } from '../../app/complain';
 import { QuantityBox } from '../../app/QuantityBox';
 import { fieldsOf, forgetDraft, type Change, type Draft } from './draft';
 import { number } from '../../app/numbers';
@@ -47,7 +49,15 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
         isSaltedTwice: how === 'counter' && isHalved,
       },
       {
-        onError: () => setRefused(draft),
+        onError: (refusal) => {
+          if (refusal instanceof Kept) {
+            forgetDraft();
+            complain(message, refusal);
+            void navigate('/shelf');
+          } else {
+            setRefused(draft);
+          }
+        },
         onSuccess: (batch) => {
           forgetDraft();
           void message.success(

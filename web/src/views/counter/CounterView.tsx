@@ -1,6 +1,7 @@
 import { App, Button } from 'antd';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { complain } from '../../app/complain';
 import { Kept } from '../../api/change';
 import type { Refusal, Step, Steps } from '../../api/client';
 import { useDoStep, useSkipStep, useSteps, useUndoStep } from '../../api/counter';
@@ -17,6 +18,7 @@ import { can, read, useAlarm, useStayAwake } from './device';
 import { noteOf } from './note';
 import { OtherClocks } from './OtherClocks';
 import { Finished } from './Finished';
+import { BrineToKeep } from './BrineToKeep';
 import { StepNote } from './StepNote';
 import { Taste } from './Taste';
 import { WhatIf } from './WhatIf';
@@ -145,10 +147,8 @@ function OneStep({ making, step, before, isCurrent, follow }: Props) {
   const fails = (refusal: Refusal) => {
     if (refusal instanceof Kept) {
       follow();
-      void message.info(refusal.message, 4);
-    } else {
-      void message.error(Object.values(refusal.fields)[0]?.[0] ?? refusal.message, 6);
     }
+    complain(message, refusal, 6);
   };
   const finish = () => {
     if (!isCurrent || done.isPending) {
@@ -156,7 +156,7 @@ function OneStep({ making, step, before, isCurrent, follow }: Props) {
     }
     alarm.arm();
     if (ph !== null) {
-      record.mutate(noteOf({ ph }), { onError: (refusal) => void message.error(refusal.message, 6) });
+      record.mutate(noteOf({ ph }), { onError: (refusal) => complain(message, refusal, 6) });
     }
     const weights = Object.entries(weighed).flatMap(([line, grams]) =>
       grams === null ? [] : [{ line: Number(line), grams }],
@@ -226,7 +226,7 @@ function OneStep({ making, step, before, isCurrent, follow }: Props) {
         <Taste batchId={making.batchId} kind="salt" />
       )}
       {step.keepsGrams !== null && step.kind === 'strain' && isCurrent && !isWaiting && (
-        <StepNote.Keep grams={keepGrams ?? step.keepsGrams} change={setKeepGrams} />
+        <BrineToKeep grams={keepGrams ?? step.keepsGrams} change={setKeepGrams} />
       )}
       <footer className="counter-hands">
         {closed ? (

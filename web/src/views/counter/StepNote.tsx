@@ -1,8 +1,8 @@
 import { App, Button, Input, Modal } from 'antd';
 import { useState } from 'react';
+import { complain } from '../../app/complain';
 import { Kept } from '../../api/change';
 import { useRecordNote } from '../../api/tending';
-import { NumberBox } from '../../app/NumberBox';
 import { t } from '../../messages/words';
 import { noteOf } from './note';
 
@@ -20,10 +20,10 @@ export function StepNote({ batchId, step }: { batchId: string; step: string }) {
         setText('');
         void message.success(t('counter.note_saved'));
       },
-      onError: (refusal) =>
-        void (refusal instanceof Kept
-          ? (setIsOpen(false), message.info(refusal.message))
-          : message.error(refusal.message)),
+      onError: (refusal) => {
+        setIsOpen(!(refusal instanceof Kept));
+        complain(message, refusal);
+      },
     });
 
   return (
@@ -60,20 +60,3 @@ export function StepNote({ batchId, step }: { batchId: string; step: string }) {
     </>
   );
 }
-
-/** Brine that is not poured away. */
-StepNote.Keep = function Keep({ grams, change }: { grams: number; change: (grams: number) => void }) {
-  return (
-    <label className="counter-keep">
-      {t('counter.keep_brine')}
-      <NumberBox
-        aria-label={t('counter.keep_brine')}
-        data-takes="weight"
-        min={0}
-        value={grams}
-        onChange={(value) => change(value ?? 0)}
-        suffix="g"
-      />
-    </label>
-  );
-};

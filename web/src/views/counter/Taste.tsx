@@ -1,6 +1,6 @@
 import { App, Button } from 'antd';
-import { Kept } from '../../api/change';
-import type { Entry, Refusal } from '../../api/client';
+import { complain } from '../../app/complain';
+import type { Entry } from '../../api/client';
 import { useBatch, useKitchen, useRecordEntry } from '../../api/queries';
 import { percent, sodium } from '../../app/numbers';
 import { t } from '../../messages/words';
@@ -27,8 +27,7 @@ export function Taste({ batchId, kind }: Props) {
   const salt = kitchen.data?.salts[0];
   const add = (entry: Entry) =>
     write.mutate(entry, {
-      onError: (refusal: Refusal) =>
-        void (refusal instanceof Kept ? message.info(refusal.message) : message.error(refusal.message)),
+      onError: (refusal) => complain(message, refusal),
     });
   const water = { kind: 'add', ingredient: 'water', grams: SPOON_G } as Entry;
 

@@ -1,9 +1,11 @@
 import { say, t, T } from '../../messages/words';
-import { Button, Checkbox, Input, Select } from 'antd';
+import { App, Button, Checkbox, Input, Select } from 'antd';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Formula, Kitchen, KitchenMethod, Refusal } from '../../api/client';
 import { useChangeFormula, useComputedFormula, useFormula, useKitchen, useCreateFormula } from '../../api/queries';
+import { Kept } from '../../api/change';
+import { complain } from '../../app/complain';
 import { Field } from '../../app/Field';
 import { NumberField } from '../../app/NumberField';
 import { PageState } from '../../app/PageState';
@@ -42,6 +44,7 @@ function Editor({ kitchen, formula }: { kitchen: Kitchen; formula: Formula | nul
   const write = useCreateFormula();
   const rewrite = useChangeFormula(formula?.id ?? '');
   const navigate = useNavigate();
+  const { message } = App.useApp();
   const refusal = computed.data?.refusal ?? null;
   const failed = (formula ? rewrite : write).error;
 
@@ -50,10 +53,17 @@ function Editor({ kitchen, formula }: { kitchen: Kitchen; formula: Formula | nul
       forget();
       void navigate(`/formulas/${made.id}`);
     };
+    const onError = (refusal: Refusal) => {
+      if (refusal instanceof Kept) {
+        forget();
+        complain(message, refusal);
+        void navigate('/formulas');
+      }
+    };
     if (formula) {
-      rewrite.mutate({ document: sent, basedOn: formula.newest }, { onSuccess });
+      rewrite.mutate({ document: sent, basedOn: formula.newest }, { onSuccess, onError });
     } else {
-      write.mutate(sent, { onSuccess });
+      write.mutate(sent, { onSuccess, onError });
     }
   };
   const send = useOnceRead(save);

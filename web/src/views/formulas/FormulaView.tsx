@@ -13,6 +13,8 @@ import {
   type FormulaScale,
 } from '../../api/queries';
 import { useFormulaSavings } from '../../api/intake';
+import { Kept } from '../../api/change';
+import { complain } from '../../app/complain';
 import { NumberBox } from '../../app/NumberBox';
 import { degrees, grams, length, mg, ml } from '../../app/numbers';
 import { Savings } from '../../app/Savings';
@@ -300,6 +302,7 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
   const kitchen = useKitchen();
   const start = useStartFromFormula(formula.id);
   const navigate = useNavigate();
+  const { message } = App.useApp();
   const planned = useSearchParams()[0].get('planned');
   const places = usePlaces();
   const [place, setPlace] = useState<Place>('counter');
@@ -323,6 +326,12 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
       },
       {
         onSuccess: (batch) => void navigate(how === 'counter' ? `/counter/${batch.id}` : `/shelf/${batch.id}`),
+        onError: (refusal) => {
+          if (refusal instanceof Kept) {
+            complain(message, refusal);
+            void navigate('/shelf');
+          }
+        },
       },
     );
 

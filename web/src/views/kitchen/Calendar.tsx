@@ -1,3 +1,5 @@
+import { complain } from '../../app/complain';
+import type { Refusal } from '../../api/client';
 import { t } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { App, Button, Input } from 'antd';
@@ -9,7 +11,7 @@ export function Calendar() {
   const link = useCalendarLink();
   const make = useMakeCalendarLink();
   const revoke = useRevokeCalendarLink();
-  const failed = (refusal: { message: string }) => void message.error(refusal.message);
+  const failed = (refusal: Refusal) => complain(message, refusal);
   if (!link.data) {
     return null;
   }

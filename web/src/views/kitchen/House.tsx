@@ -1,7 +1,9 @@
 import { chosenLanguage, readerLocale } from '../../messages/catalogue';
 import { say, t } from '../../messages/words';
-import { Button, Input, Select } from 'antd';
+import { App, Button, Input, Select } from 'antd';
 import type { Kitchen } from '../../api/client';
+import { Kept } from '../../api/change';
+import { complain } from '../../app/complain';
 import { useEdits } from '../../api/edits';
 import { useChangeHousehold } from '../../api/kitchen';
 import { Field } from '../../app/Field';
@@ -42,13 +44,22 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
   };
   const { fields, change, body, saved, onError } = useEdits({ version: kitchen.version, fields: now }, now);
   const save = useChangeHousehold();
+  const { message } = App.useApp();
 
   return (
     <form
       className="house"
       onSubmit={(event) => {
         event.preventDefault();
-        save.mutate(body(), { onSuccess: (after) => saved(after.version), onError });
+        save.mutate(body(), {
+          onSuccess: (after) => saved(after.version),
+          onError: (refusal) => {
+            onError(refusal);
+            if (refusal instanceof Kept) {
+              complain(message, refusal);
+            }
+          },
+        });
       }}
     >
       <div className="fields">

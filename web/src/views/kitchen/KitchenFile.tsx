@@ -1,3 +1,4 @@
+import { complain } from '../../app/complain';
 import { t } from '../../messages/words';
 import { App, Button, Upload } from 'antd';
 import { useNavigate } from 'react-router';
@@ -33,7 +34,7 @@ export function KitchenFile() {
                   8,
                 );
               },
-              onError: (refusal) => void message.error(refusal.of('file') ?? refusal.message, 8),
+              onError: (refusal) => complain(message, refusal, 8),
             });
             return false;
           }}

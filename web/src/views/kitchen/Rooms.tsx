@@ -1,3 +1,4 @@
+import { complain } from '../../app/complain';
 import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { App, Button, DatePicker, Input } from 'antd';
@@ -121,7 +122,7 @@ function ReadNow({ room }: { room: Room }) {
         { readings: [{ at: new Date().toISOString(), celsius }], source: 'typed' },
         {
           onSuccess: () => setCelsius(null),
-          onError: (refusal) => void message.error(refusal.of('readings.0.celsius') ?? refusal.message),
+          onError: (refusal) => complain(message, refusal),
         },
       );
     }
@@ -167,7 +168,7 @@ function Spells({ room }: { room: Room }) {
           temperature: degrees(spell.celsius),
           day: when(spell.fromOn, 'short'),
         })}
-        onClick={() => forget.mutate(spell.id, { onError: (refusal) => void message.error(refusal.message) })}
+        onClick={() => forget.mutate(spell.id, { onError: (refusal) => complain(message, refusal) })}
       >
         ×
       </Button>

@@ -1,3 +1,5 @@
+import { Kept } from '../../api/change';
+import { complain } from '../../app/complain';
 import { named, say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { App, Button, Input, Segmented } from 'antd';
@@ -142,6 +144,14 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
           forget();
           setPhoto(null);
           void message.success(t('batch.saved'));
+        },
+        onError: (refusal) => {
+          if (refusal instanceof Kept) {
+            forget();
+            setPhoto(null);
+            write.reset();
+            complain(message, refusal);
+          }
         },
       },
     ),
@@ -343,7 +353,7 @@ function Line({ note }: { note: Note }) {
           // The line goes; what is said of it stays.
           void remove.mutateAsync(note.id).then(
             () => message.success(t('log.deleted')),
-            (refusal: Refusal) => message.error(refusal.message),
+            (refusal: Refusal) => complain(message, refusal),
           )
         }
       >

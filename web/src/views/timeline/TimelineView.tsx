@@ -1,3 +1,5 @@
+import { complain } from '../../app/complain';
+import type { Refusal } from '../../api/client';
 import { joined, say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { App, Button, Select } from 'antd';
@@ -129,7 +131,7 @@ function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
         })
         .then(
           () => void message.success(t('ahead.planned_done', { name: one.name, day: day(one.startOn) })),
-          (refusal: { message: string }) => void message.error(refusal.message),
+          (refusal: Refusal) => complain(message, refusal),
         );
     }
   };
@@ -151,7 +153,7 @@ function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
             type="text"
             aria-label={t('ahead.cancel', { name: one.name })}
             onClick={() => {
-              letBe.mutateAsync(one.id).catch((refusal: { message: string }) => void message.error(refusal.message));
+              letBe.mutateAsync(one.id).catch((refusal: Refusal) => complain(message, refusal));
             }}
           >
             {t('action.cancel')}

@@ -1,3 +1,4 @@
+import { complain } from '../../app/complain';
 import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { App, Button, Dropdown } from 'antd';
@@ -57,7 +58,7 @@ export function Chores() {
                 : t('chores.done_many', { count: some.length }),
               marks,
             ),
-          onError: (refusal) => void message.error(refusal.message),
+          onError: (refusal) => complain(message, refusal),
         },
       ),
     [mark, say, message],
@@ -70,7 +71,7 @@ export function Chores() {
       },
       {
         onSuccess: ({ marks }) => say(t('chores.later', { time: when(until, 'weekdayClock') }), marks),
-        onError: (refusal) => void message.error(refusal.of('until') ?? refusal.message),
+        onError: (refusal) => complain(message, refusal),
       },
     );
   useKey(
@@ -252,7 +253,7 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
   const empty = useEmptyJar();
   const verb = verbOf(chore);
   const label = `${verb}: ${say(chore.text)} (${chore.batchName})`;
-  const failed = (refusal: Refusal) => message.error(refusal.message, 8);
+  const failed = (refusal: Refusal) => complain(message, refusal, 8);
 
   switch (chore.doneBy) {
     case 'counter':

@@ -1,3 +1,5 @@
+import { complain } from '../../app/complain';
+import type { Refusal } from '../../api/client';
 import { t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { App, Button, Segmented } from 'antd';
@@ -46,7 +48,7 @@ export function TodayView() {
               ? t('today.undone_dish', { jar: serving.batchName })
               : t('today.undone', { food: serving.batchName, name: serving.personName }),
           ),
-        onError: (refusal) => void message.error(refusal.message),
+        onError: (refusal) => complain(message, refusal),
       });
     },
     [undo, message],
@@ -98,7 +100,7 @@ export function TodayView() {
               </span>
             ),
           }),
-        onError: (refusal) => void message.error(Object.values(refusal.fields)[0]?.[0] ?? refusal.message),
+        onError: (refusal) => complain(message, refusal),
       },
     );
   };
@@ -125,7 +127,7 @@ export function TodayView() {
     takeFoodBack: (person, food) => {
       takeFoodBack.mutateAsync(food.id).then(
         () => void message.success(t('today.undone', { food: food.name, name: person.name })),
-        (refusal: { message: string }) => void message.error(refusal.message),
+        (refusal: Refusal) => complain(message, refusal),
       );
     },
   };

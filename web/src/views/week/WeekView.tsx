@@ -1,3 +1,5 @@
+import { complain } from '../../app/complain';
+import type { Refusal } from '../../api/client';
 import { say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { App, Button } from 'antd';
@@ -27,7 +29,7 @@ export function WeekView() {
     (made: WeekStep, says?: string) => {
       mutateAsync(made).then(
         () => says && void message.success(says),
-        (refusal: { message: string }) => void message.error(refusal.message),
+        (refusal: Refusal) => complain(message, refusal),
       );
     },
     [mutateAsync, message],
