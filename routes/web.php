@@ -19,6 +19,7 @@ use App\Http\Controllers\LedgerController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\OtherFoodController;
 use App\Http\Controllers\PantryController;
+use App\Http\Controllers\PortionController;
 use App\Http\Controllers\RoomController;
 use App\Http\Controllers\SavingController;
 use App\Http\Controllers\ScreenController;
@@ -60,6 +61,9 @@ Route::prefix('api')->group(function (): void {
         Route::post('batches/{batch}/steps/{step}/preview', [StepController::class, 'preview'])->withoutMiddleware(
             'once',
         );
+        Route::get('batches/{batch}/portions', [PortionController::class, 'index']);
+        Route::post('batches/{batch}/portions/update', [PortionController::class, 'update']);
+        Route::delete('batches/{batch}/portions/update', [PortionController::class, 'undo']);
         Route::post('batches/{batch}/entries', [LedgerController::class, 'store']);
         Route::post('batches/{batch}/entries/{entry}/reversal', [LedgerController::class, 'reverse']);
         Route::post('batches/{batch}/entries/{entry}/reversal/preview', [

@@ -14,7 +14,6 @@ use Tempesal\Core\Ledger\Entry\Heat;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
-use Tempesal\Core\Ledger\StarterTransfer;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Message\Message;
 
@@ -38,7 +37,7 @@ final readonly class FillBottles
         $grams = $state->phase(Phase::Sauce)->weightG();
         foreach (array_slice($bottles, 1) as $i => $bottle) {
             $part = Grams::of(($grams * $bottle->nominal_ml) / $room);
-            $liquid = StarterTransfer::from($sauce->id, $sauce->name, Ledgers::of($sauce, $at))->liquid();
+            $liquid = Ledgers::lent($sauce, $at);
             $batch = Batch::create([
                 ...$sauce->only([
                     'method',

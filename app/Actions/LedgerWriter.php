@@ -12,6 +12,7 @@ use Illuminate\Support\Facades\DB;
 use LogicException;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Give;
+use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Measure\Grams;
@@ -89,6 +90,52 @@ final readonly class LedgerWriter
         ]);
     }
 
+    /**
+     * The line that another jar wrote at the same time: the lender's for a starter, the borrower's for what was given.
+     */
+    public function twin(BatchEntry $line): ?BatchEntry
+    {
+        if ($line->kind !== Starter::kind() && $line->kind !== Give::kind()) {
+            return null;
+        }
+        $entry = $line->read();
+        $other = match (true) {
+            $entry instanceof Starter && $entry->fromBatch !== null => [
+                'batch' => $entry->fromBatch,
+                'kind' => Give::kind(),
+                'names' => 'toBatch',
+            ],
+            $entry instanceof Give && $entry->toBatch !== null => [
+                'batch' => $entry->toBatch,
+                'kind' => Starter::kind(),
+                'names' => 'fromBatch',
+            ],
+            default => null,
+        };
+
+        return $other === null
+            ? null
+            : BatchEntry::standing()
+                ->where('batch_id', $other['batch'])
+                ->where('kind', $other['kind'])
+                ->where('happened_at', $line->happened_at)
+                ->get()
+                ->first(
+                    static fn(BatchEntry $twin): bool => ($twin->entry[$other['names']] ?? null) === $line->batch_id &&
+                        abs(self::grams($twin) - self::grams($line)) < 1e-9,
+                );
+    }
+
+    /** Takes a line back, and in the other jar what was written with it, where that still stands. */
+    public function takeBack(Batch $locked, BatchEntry $line, CarbonImmutable $at): void
+    {
+        $twin = $this->twin($line);
+        if ($twin !== null) {
+            $this->reverse($this->lock($twin->batch_id), $twin, $at);
+        }
+        $this->reverse($locked, $line, $at);
+    }
+
     /** @param  array<string, mixed>  $line */
     private function write(Batch $locked, array $line): BatchEntry
     {
@@ -104,5 +151,12 @@ final readonly class LedgerWriter
         $locked->entries->push($entry);
 
         return $entry;
+    }
+
+    private static function grams(BatchEntry $line): float
+    {
+        $grams = $line->entry['grams'] ?? 0.0;
+
+        return is_numeric($grams) ? (float) $grams : 0.0;
     }
 }

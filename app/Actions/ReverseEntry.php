@@ -14,7 +14,6 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Ledger\Entry\Blend;
 use Tempesal\Core\Ledger\Entry\Give;
-use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Method;
@@ -38,7 +37,7 @@ final readonly class ReverseEntry
 
                 return $this->ledger->lock($batchId);
             }
-            $twin = $this->twin($mistake);
+            $twin = $this->ledger->twin($mistake);
             $locked = [];
             foreach (
                 collect([$batchId, $twin?->batch_id])
@@ -92,48 +91,5 @@ final readonly class ReverseEntry
         return $line->kind !== Give::kind() || $line->request_key === null
             ? null
             : Serving::query()->where('dish_key', $line->request_key)->first();
-    }
-
-    /**
-     * The line that another jar wrote at the same time: the lender's for a starter, the borrower's for what was given.
-     */
-    private function twin(BatchEntry $line): ?BatchEntry
-    {
-        if ($line->kind !== Starter::kind() && $line->kind !== Give::kind()) {
-            return null;
-        }
-        $entry = $line->read();
-        $other = match (true) {
-            $entry instanceof Starter && $entry->fromBatch !== null => [
-                'batch' => $entry->fromBatch,
-                'kind' => Give::kind(),
-                'names' => 'toBatch',
-            ],
-            $entry instanceof Give && $entry->toBatch !== null => [
-                'batch' => $entry->toBatch,
-                'kind' => Starter::kind(),
-                'names' => 'fromBatch',
-            ],
-            default => null,
-        };
-
-        return $other === null
-            ? null
-            : BatchEntry::standing()
-                ->where('batch_id', $other['batch'])
-                ->where('kind', $other['kind'])
-                ->where('happened_at', $line->happened_at)
-                ->get()
-                ->first(
-                    static fn(BatchEntry $twin): bool => ($twin->entry[$other['names']] ?? null) === $line->batch_id &&
-                        abs(self::grams($twin) - self::grams($line)) < 1e-9,
-                );
-    }
-
-    private static function grams(BatchEntry $line): float
-    {
-        $grams = $line->entry['grams'] ?? 0.0;
-
-        return is_numeric($grams) ? (float) $grams : 0.0;
     }
 }

@@ -6,14 +6,13 @@ namespace App\Actions;
 
 use App\Bench\BenchFields;
 use App\Bench\BenchParser;
-use App\Bench\KitchenPacking;
+use App\Bench\JarToBe;
 use App\Bench\ParsedBench;
 use App\Household\HouseholdTransaction;
 use App\Language\Words;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\BatchEntry;
-use App\Models\Jar;
 use App\Support\InvalidInput;
 use App\Support\WhenDone;
 use Carbon\CarbonImmutable;
@@ -28,10 +27,8 @@ use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Message\Message;
-use Tempesal\Core\Method\Cover;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\Place;
-use Tempesal\Core\Salt\SaltBasis;
 
 /**
  * Turns what stands on the bench into jars on the shelf: one, or several filled from one bowl. A sauce is made of a
@@ -97,25 +94,19 @@ final readonly class StartBatch
             }
             FillJars::claim($order->jars, $typed['hasOneMore'] ?? false);
             $jars = $order->jars === [] ? [null] : $order->jars;
+            $toBe = new JarToBe($order, $solution, $typed, Place::from($place));
             foreach ($jars as $i => $jar) {
-                $plan = $solution->stepsOf($i);
-                $plan = ($isSaltedTwice ? $plan->saltedTwice() : $plan)
-                    ->standing(($typed['roomCelsius'] ?? null) === null ? Place::from($place) : null)
-                    ->closedWith(Cover::tryFrom($typed['cover'] ?? ($jar->cover ?? '')));
+                $plan = $toBe->plan($i, $jar, $isSaltedTwice);
                 $called =
                     count($jars) === 1
                         ? $name
                         : Words::here()->say(Message::of('batch.of_several', name: $name, number: $i + 1));
-                $batch = $this->write(
-                    $order,
-                    $solution,
-                    $jar,
-                    $typed,
-                    $called,
-                    $place,
-                    $i === 0 ? $requestKey : (string) Str::ulid(),
-                    $begin->of($at, $plan),
-                );
+                $batch = Batch::create([
+                    ...$toBe->attributes($jar),
+                    'name' => $called,
+                    'started_at' => $begin->of($at, $plan),
+                    'request_key' => $i === 0 ? $requestKey : (string) Str::ulid(),
+                ])->load(['entries', 'jar']);
                 $this->make->begin($batch, $plan, $begin);
                 $started ??= $batch;
             }
@@ -167,45 +158,6 @@ final readonly class StartBatch
     }
 
     /** @param  Typed  $typed */
-    private function write(
-        ParsedBench $order,
-        BenchSolution $solution,
-        ?Jar $jar,
-        array $typed,
-        string $name,
-        string $place,
-        string $requestKey,
-        CarbonImmutable $at,
-    ): Batch {
-        $input = $order->input;
-        $batch = Batch::create([
-            'jar_id' => $jar?->id,
-            'name' => $name,
-            'method' => $input->method,
-            'shape' => $input->vegetable->shape,
-            'colour' => $order->colour,
-            'density_g_per_ml' => $input->vegetable->density,
-            'headspace_mm' => $input->packing->headspace->value,
-            'weight_ml' => $input->packing->weightVolume->value,
-            'cover' => $typed['cover'] ?? null,
-            'hold_down' => $order->holdDown?->name,
-            'has_saucer' => $typed['hasSaucer'] ?? false,
-            'packed' => KitchenPacking::told($solution, trim($typed['leftOutAmount'] ?? '') !== ''),
-            'serving_g' => $input->serving->value,
-            'bench_input' => $typed,
-            'strengths' => self::strengths($solution),
-            'served' => $solution->served(),
-            'place' => $place,
-            'started_in' => $place,
-            'likeness' => "{$input->method->value}:" . ($typed['vegetableId'] ?? ''),
-            'started_at' => $at,
-            'request_key' => $requestKey,
-        ])->load(['entries', 'jar']);
-
-        return $batch;
-    }
-
-    /** @param  Typed  $typed */
     private function blend(
         ParsedBench $order,
         Batch $source,
@@ -235,7 +187,7 @@ final readonly class StartBatch
             'served' => null,
             'place' => $place,
             'serving_g' => $order->input->serving->value,
-            'strengths' => self::strengths($solution),
+            'strengths' => JarToBe::strengths($solution),
             // It has left the jar in which it was made, into this one or into none yet.
             'jar_id' => $order->jars[0]->id ?? null,
             'cover' => $typed['cover'] ?? null,
@@ -260,16 +212,5 @@ final readonly class StartBatch
         if ($runsOff >= self::WORTH_KEEPING_G) {
             $this->keep->ofLocked($batch, Grams::of($runsOff), $at);
         }
-    }
-
-    /** @return array<string, float|null> shares of salt by basis, as made */
-    private static function strengths(BenchSolution $solution): array
-    {
-        $strengths = [];
-        foreach (SaltBasis::cases() as $basis) {
-            $strengths[$basis->value] = $solution->strength($basis);
-        }
-
-        return $strengths;
     }
 }

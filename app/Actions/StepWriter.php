@@ -6,14 +6,12 @@ namespace App\Actions;
 
 use App\Ledger\Ledgers;
 use App\Models\Batch;
-use App\Models\BatchEntry;
 use App\Models\BatchStep;
 use Carbon\CarbonImmutable;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\NotEnough;
-use Tempesal\Core\Ledger\StarterTransfer;
 use Tempesal\Core\Making\Step;
 use Tempesal\Core\Making\StepPlan;
 use Tempesal\Core\Method\Place;
@@ -33,18 +31,10 @@ final readonly class StepWriter
      */
     public function plan(Batch $batch, StepPlan $plan, CarbonImmutable $begins): array
     {
-        $rows = [];
-        $due = $begins;
-        foreach ($plan->steps as $i => $step) {
-            $due = $due->addSeconds((int) round($step->after->value));
-            $rows[] = BatchStep::create([
-                'batch_id' => $batch->id,
-                'position' => $i + 1,
-                'kind' => $step->kind,
-                'planned' => $step->toArray(),
-                'due_at' => $due,
-            ]);
-        }
+        $rows = array_map(
+            static fn(array $row): BatchStep => BatchStep::create([...$row, 'batch_id' => $batch->id]),
+            BatchStep::planned($plan, $begins),
+        );
         $batch->setRelation('steps', $batch->newCollection($rows));
 
         return $rows;
@@ -87,7 +77,7 @@ final readonly class StepWriter
     {
         foreach ($batch->entries->where('batch_step_id', $row->id)->all() as $line) {
             if (!$batch->entries->contains('reverses_id', $line->id)) {
-                $this->takeBack($batch, $line);
+                $this->ledger->takeBack($batch, $line, CarbonImmutable::now());
             }
         }
         $row->update(['done_at' => null, 'skipped_at' => null]);
@@ -109,26 +99,6 @@ final readonly class StepWriter
         $batch->load('steps');
     }
 
-    private function takeBack(Batch $batch, BatchEntry $line): void
-    {
-        $entry = $line->read();
-        if ($entry instanceof Starter && $entry->fromBatch !== null) {
-            $lender = Batch::query()->find($entry->fromBatch);
-            if ($lender !== null) {
-                $locked = $this->ledger->lock($lender->id);
-                $given = $locked->entries->last(
-                    static fn(BatchEntry $one): bool => $one->happened_at->equalTo($line->happened_at) &&
-                        ($one->entry['toBatch'] ?? null) === $batch->id &&
-                        !$locked->entries->contains('reverses_id', $one->id),
-                );
-                if ($given !== null) {
-                    $this->ledger->reverse($locked, $given, CarbonImmutable::now());
-                }
-            }
-        }
-        $this->ledger->reverse($batch, $line, CarbonImmutable::now());
-    }
-
     /** A starter of another jar is that jar's brine as it is at the moment. */
     private static function asOf(Entry $entry, CarbonImmutable $at): Entry
     {
@@ -139,11 +109,6 @@ final readonly class StepWriter
 
         return $lender === null
             ? $entry
-            : new Starter(
-                StarterTransfer::from($lender->id, $lender->name, Ledgers::of($lender, $at))->liquid(),
-                $entry->grams,
-                $entry->into,
-                $entry->fromBatch,
-            );
+            : new Starter(Ledgers::lent($lender, $at), $entry->grams, $entry->into, $entry->fromBatch);
     }
 }

@@ -29,7 +29,6 @@ use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Served;
-use Tempesal\Core\Ledger\StarterTransfer;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Grams;
@@ -464,9 +463,7 @@ final class BenchParser
     private static function brineOf(?Batch $batch, CarbonImmutable $at): ?Produce
     {
         try {
-            return $batch === null
-                ? null
-                : StarterTransfer::from($batch->id, $batch->name, Ledgers::of($batch, $at))->liquid();
+            return $batch === null ? null : Ledgers::lent($batch, $at);
         } catch (NotEnough) {
             return null;
         }

@@ -68,8 +68,7 @@ final readonly class BatchStatus
     {
         $state = $ledger->state();
         $history = Ledgers::history($batch);
-        $window = RipeningWindows::of($batch, $household);
-        $forecast = $window === null ? null : RipenessForecast::of(Ledgers::foreseen($batch), $window);
+        $forecast = RipeningWindows::forecast($batch, $household);
         $began = $household->dateOf($batch->started_at);
         $day = static fn(CarbonImmutable $moment): int => Household::daysBetween($began, $household->dateOf($moment));
         $dayOf = static fn(?float $seconds): ?int => $seconds === null ? null : $day($batch->momentAt($seconds));

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Care;
 
 use App\Ledger\Ledgers;
+use App\Models\Batch;
 use Carbon\CarbonImmutable;
+use Tempesal\Core\Care\RipenessForecast;
 use Tempesal\Core\Estimate\Estimate;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\NotEnough;
@@ -24,10 +26,9 @@ final readonly class MeantServing
     private function __construct(public CarbonImmutable $on, public Estimate $sodium, public Message $why) {}
 
     /** Null where that day has come, or where less than a portion will be there. */
-    public static function of(BatchStatus $status): ?self
+    public static function of(Batch $batch, ?RipenessForecast $forecast): ?self
     {
-        $batch = $status->batch;
-        $on = self::moment($status);
+        $on = self::moment($batch, $forecast);
         if ($batch->emptied_at !== null || $on === null || !$on->isFuture()) {
             return null;
         }
@@ -48,16 +49,13 @@ final readonly class MeantServing
         }
     }
 
-    private static function moment(BatchStatus $status): ?CarbonImmutable
+    private static function moment(Batch $batch, ?RipenessForecast $forecast): ?CarbonImmutable
     {
-        $batch = $status->batch;
         if ($batch->method === Method::QuickSaltPickle) {
             $chill = $batch->steps->first(static fn($step): bool => $step->kind === StepKind::Chill);
 
             return ($chill?->closedAt() ?? $chill?->due_at)?->addSeconds((int) Preparation::PICKLE_RESTS_S);
         }
-        $ready = $status->forecast?->ready;
-
-        return $ready === null ? null : $batch->momentAt($ready);
+        return $forecast?->ready === null ? null : $batch->momentAt($forecast->ready);
     }
 }

@@ -7,6 +7,7 @@ namespace App\Care;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
+use Tempesal\Core\Care\RipenessForecast;
 use Tempesal\Core\Method\Hazards;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\Window;
@@ -23,6 +24,14 @@ final class RipeningWindows
     public static function of(Batch $batch, Household $household): ?Window
     {
         return self::usual($batch)?->aimedAt($batch->aim ?? $household->aim, self::ownDays($batch));
+    }
+
+    /** When it will be ripe, made as planned; null for what does not ripen. */
+    public static function forecast(Batch $batch, Household $household): ?RipenessForecast
+    {
+        $window = self::of($batch, $household);
+
+        return $window === null ? null : RipenessForecast::of(Ledgers::foreseen($batch), $window);
     }
 
     /** An egg mayonnaise from the bench is ready after hours, whatever else is cultured takes days. */

@@ -38,7 +38,7 @@ final readonly class ServingMoment
      */
     public function in(Batch $batch, Household $household): CarbonImmutable
     {
-        $now = CarbonImmutable::now();
+        $now = WhenDone::now()->max($batch->started_at);
         if ($this->day > $household->today()) {
             throw ValidationException::withMessages(['eatenOn' => 'errors.future_day']);
         }
@@ -52,8 +52,8 @@ final readonly class ServingMoment
                 ),
             );
         }
-        if ($this->hour === null && $this->meal === null && $this->day === $household->today()) {
-            return WhenDone::now()->max($batch->started_at);
+        if ($this->hour === null && $this->meal === null && $this->day === $household->dateOf($now)) {
+            return $now;
         }
         $moment = CarbonImmutable::parse(
             $this->day . ' ' . ($this->hour ?? ($this->meal?->hour() ?? self::SOMETIME)),

@@ -17,7 +17,6 @@ use Tempesal\Core\Formula\FormulaStep;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\NotEnough;
 use Tempesal\Core\Ledger\Phase;
-use Tempesal\Core\Ledger\StarterTransfer;
 use Tempesal\Core\Message\Message;
 use Tempesal\Core\Salt\SaltProduct;
 
@@ -108,9 +107,7 @@ final readonly class EntryReader
             throw new InvalidField("{$at}.fromBatch", Message::of('errors.lender_later', name: $lender->name));
         }
         try {
-            $liquid = StarterTransfer::from($lender->id, $lender->name, Ledgers::of($lender, $moment))
-                ->liquid()
-                ->toArray();
+            $liquid = Ledgers::lent($lender, $moment)->toArray();
         } catch (NotEnough) {
             throw new InvalidField("{$at}.fromBatch", Message::of('errors.lender_empty', name: $lender->name));
         }

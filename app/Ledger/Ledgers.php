@@ -13,7 +13,10 @@ use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\LedgerLine;
+use Tempesal\Core\Ledger\NotEnough;
+use Tempesal\Core\Ledger\StarterTransfer;
 use Tempesal\Core\Method\Place;
+use Tempesal\Core\Produce\Ingredient;
 use WeakMap;
 
 /**
@@ -70,6 +73,16 @@ final class Ledgers
     public static function of(Batch $batch, ?CarbonImmutable $at = null): Ledger
     {
         return self::history($batch)->asOf($batch->secondsSinceStart($at ?? CarbonImmutable::now()));
+    }
+
+    /**
+     * The liquid of a jar as it can be lent at a moment.
+     *
+     * @throws NotEnough where it has none
+     */
+    public static function lent(Batch $lender, CarbonImmutable $at): Ingredient
+    {
+        return StarterTransfer::from($lender->id, $lender->name, self::of($lender, $at))->liquid();
     }
 
     private static function line(Batch $batch, BatchEntry $line): LedgerLine

@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Making\Step;
 use Tempesal\Core\Making\StepKind;
+use Tempesal\Core\Making\StepPlan;
 
 /**
  * A step of making a jar: due, done or left out. What it does to the jar stands in the ledger once it is done, and only
@@ -32,6 +33,23 @@ final class BatchStep extends Model
     use BelongsToHousehold;
 
     protected $guarded = [];
+
+    /**
+     * The rows of a making that begins, all of them due one after the other.
+     *
+     * @return list<array{position: int, kind: StepKind, planned: array<string, mixed>, due_at: CarbonImmutable}>
+     */
+    public static function planned(StepPlan $plan, CarbonImmutable $begins): array
+    {
+        $due = $begins;
+        $rows = [];
+        foreach ($plan->steps as $i => $step) {
+            $due = $due->addSeconds((int) round($step->after->value));
+            $rows[] = ['position' => $i + 1, 'kind' => $step->kind, 'planned' => $step->toArray(), 'due_at' => $due];
+        }
+
+        return $rows;
+    }
 
     /** @return BelongsTo<Batch, $this> */
     public function batch(): BelongsTo

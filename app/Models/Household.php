@@ -54,6 +54,12 @@ final class Household extends Model
         return $moment->setTimezone($this->time_zone)->toDateString();
     }
 
+    /** Noon of a day in this kitchen, given as YYYY-MM-DD. */
+    public function noonOf(string $day): CarbonImmutable
+    {
+        return CarbonImmutable::parse("{$day} 12:00", $this->time_zone)->utc();
+    }
+
     public function units(): KitchenUnits
     {
         return new KitchenUnits(Habit::ofSpoons($this->spoon_system), $this->uses_inches, $this->uses_fahrenheit);

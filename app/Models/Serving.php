@@ -28,6 +28,7 @@ use Tempesal\Core\Measure\Band;
  * @property Served $phase
  * @property float $grams
  * @property string|null $request_key
+ * @property array<string, mixed>|null $booked_before  what was booked before it was brought up to date
  * @property CarbonImmutable|null $undone_at
  * @property CarbonImmutable $created_at
  * @property Batch $batch
@@ -85,6 +86,7 @@ final class Serving extends Model
             'grams' => 'float',
             'dish_g' => 'float',
             'is_live' => 'boolean',
+            'booked_before' => 'array',
             'undone_at' => 'immutable_datetime',
         ];
     }

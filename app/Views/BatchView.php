@@ -144,7 +144,7 @@ final class BatchView
     /** @return array<string, mixed>|null a portion on the day on which it is meant to be eaten */
     private static function meant(BatchStatus $status): ?array
     {
-        $meant = MeantServing::of($status);
+        $meant = MeantServing::of($status->batch, $status->forecast);
 
         return $meant === null
             ? null

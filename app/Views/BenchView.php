@@ -6,6 +6,8 @@ namespace App\Views;
 
 use App\Bench\ParsedBench;
 use App\Bench\TakenJars;
+use App\Care\MeantServing;
+use App\Household\CurrentHousehold;
 use App\Language\ReaderLanguage;
 use App\Models\Jar;
 use App\Models\Person;
@@ -40,6 +42,7 @@ final class BenchView
      * @param  Collection<int, Person>  $people
      * @param  Collection<int, Jar>  $jars  from which to name some; none where one was picked
      * @param  array{cover?: string|null, hasOneMore?: bool|null, ...<array-key, mixed>}  $typed  at the bench
+     * @param  MeantServing|null  $meant  a portion on the day on which it is meant to be eaten, where there is one
      * @return array<string, mixed>
      */
     public static function of(
@@ -48,10 +51,11 @@ final class BenchView
         Collection $people,
         Collection $jars,
         array $typed = [],
+        ?MeantServing $meant = null,
     ): array {
         $served = $solution->served();
         $estimates = $solution->finished->estimates(Serve::of($served, $solution->servingWeight()));
-        [$serving] = $estimates['servings'];
+        $serving = $meant->sodium ?? $estimates['servings'][0];
         $salt = self::salt($solution);
 
         return [
@@ -76,6 +80,7 @@ final class BenchView
                 'grams' => $solution->servingWeight()->value,
                 'sodium' => WireNumbers::sodium($serving->band),
                 'contributions' => WireNumbers::contributions($serving),
+                'on' => $meant === null ? null : app(CurrentHousehold::class)->get()->dateOf($meant->on),
                 'shares' => $people
                     ->map(
                         static fn(Person $person): array => [

@@ -34,7 +34,7 @@ final class LabelView
         $status = BatchStatus::of($batch, $ledger, $household);
         $summary = BatchSummary::of($status);
         $state = $status->state;
-        $meant = MeantServing::of($status);
+        $meant = MeantServing::of($status->batch, $status->forecast);
 
         return [
             'batchId' => $batch->id,

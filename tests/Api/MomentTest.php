@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Models\Batch;
+use App\Models\BatchEntry;
 use App\Models\Serving;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
@@ -102,4 +104,59 @@ it('lets other foods be written down for days before, and for none to come', fun
     ]);
     $bread('2026-11-10')->assertCreated();
     $bread('2026-11-18')->assertJsonValidationErrors(['eatenOn']);
+});
+
+/*
+ * What waited on a device without a network is written at the moment at which it was done there.
+ */
+
+it('writes what waited at the moment at which it was done', function (string $said): void {
+    $this->travelTo(Carbon::parse('2026-11-17 07:10:00'));
+    $there = ($this->serve)(['personId' => $this->bo])->json('sodium');
+    $this->travelTo(Carbon::parse('2026-11-19 20:00:00'));
+    $this->withHeader('Done-At', $said);
+    $later = ($this->serve)(['eatenOn' => '2026-11-17'])->assertCreated();
+    expect($later->json('sodium'))->toEqualWithDelta($there, 1e-9);
+    $this->postJson("/api/batches/{$this->jar}/entries", [
+        'entry' => ['kind' => 'add', 'ingredient' => 'water', 'grams' => 20],
+        'requestKey' => (string) Str::ulid(),
+    ])->assertCreated();
+    $moved = $this->putJson("/api/batches/{$this->jar}/place", [
+        'place' => 'fridge',
+        'requestKey' => (string) Str::ulid(),
+    ]);
+    $note = $this->postJson("/api/batches/{$this->jar}/notes", [
+        'text' => 'fizzes',
+        'requestKey' => (string) Str::ulid(),
+    ])->assertCreated();
+    $new = $this->startJar(['name' => 'Beets'])->assertCreated();
+    expect($moved->status())
+        ->toBe(200)
+        ->and($note->json('at'))
+        ->toBe('2026-11-17T07:10:00+00:00')
+        ->and($new->json('startedAt'))
+        ->toBe('2026-11-17T07:10:00+00:00')
+        ->and(Batch::query()->findOrFail($this->jar)->entries->last()->happened_at->toIso8601ZuluString())
+        ->toBe('2026-11-17T07:10:00Z');
+})->with(['in UTC' => '2026-11-17T07:10:00.000Z', 'by another clock' => '2026-11-17T08:10:00+01:00']);
+
+it('refuses a moment to come, one of long ago, and what is none', function (string $said): void {
+    $this->travelTo(Carbon::parse('2026-12-10 12:00:00'));
+    $before = BatchEntry::query()->count();
+    $this->withHeader('Done-At', $said);
+    ($this->serve)()->assertStatus(422)->assertJsonPath('errors.doneAt.0', 'Say when it was done, within the last 14 days.');
+    expect(BatchEntry::query()->count())->toBe($before);
+})->with([
+    'to come' => '2026-12-10T12:03:00Z',
+    'fifteen days ago' => '2026-11-25T12:00:00Z',
+    'without a zone' => '2026-12-10T11:00:00',
+    'no such month' => '2026-13-40T11:00:00Z',
+    'words' => 'yesterday',
+    'nothing' => '',
+]);
+
+it('takes a clock that is a minute ahead for now', function (): void {
+    $this->withHeader('Done-At', '2026-11-16T08:01:00Z');
+    ($this->serve)()->assertCreated();
+    expect(BatchEntry::query()->max('happened_at'))->toBeLessThanOrEqual('2026-11-16 08:00:00');
 });

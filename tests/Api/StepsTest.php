@@ -5,7 +5,9 @@ declare(strict_types=1);
 use App\Models\Batch;
 use App\Models\BatchEntry;
 use App\Models\Ingredient;
+use App\Models\Person;
 use App\Models\Salt;
+use App\Models\Serving;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use Tests\TestCase;
@@ -516,3 +518,156 @@ it('takes a pinch by its measure, and weighs it by its salt', function (): void 
     // 18.5 g in a tablespoon of 48 pinches, 39.3 % sodium.
     expect($salt() - $before)->toEqualWithDelta((18.5 / 48) * 393.0, 5.0);
 });
+
+/** @return array{string, list<array<string, mixed>>} a kimchi of which Ada and Bo ate on its third day, and their plates */
+function eatenKimchi(TestCase $test): array
+{
+    $id = $test->startJar(soakedKimchi(['begin' => 'counter']))->json('id');
+    foreach ($test->getJson("/api/batches/{$id}/steps")->json('steps') as $step) {
+        $test->travelTo(CarbonImmutable::parse(stepOf($test, $id, $step['kind'])['dueAt']));
+        $test->postJson("/api/batches/{$id}/steps/{$step['id']}/done", ['requestKey' => (string) Str::ulid()]);
+    }
+    $test->travel(3)->days();
+    $plates = [];
+    foreach ([['Ada', '40 g'], ['Bo', '25 g']] as [$name, $amount]) {
+        $plates[] = $test
+            ->postJson('/api/servings', [
+                'batchId' => $id,
+                'personId' => Person::query()->where('name', $name)->firstOrFail()->id,
+                'amount' => $amount,
+                'requestKey' => (string) Str::ulid(),
+            ])
+            ->assertCreated()
+            ->json();
+    }
+    $test->travel(1)->hours();
+
+    return [$id, $plates];
+}
+
+/** @return list<array<string, float>> what stands on the plates of a jar */
+function booked(string $batch): array
+{
+    return array_values(
+        Serving::query()
+            ->where('batch_id', $batch)
+            ->where('undone_at', null)
+            ->orderBy('id')
+            ->get()
+            ->map(static fn(Serving $one): array => (array) $one->sodium())
+            ->all(),
+    );
+}
+
+it('offers to update portions where a step that is entered later would change them', function (): void {
+    [$id, $plates] = eatenKimchi($this);
+    $before = booked($id);
+    $this->getJson("/api/batches/{$id}/portions")
+        ->assertOk()
+        ->assertJsonPath('outdated', []);
+
+    // It had been rinsed for ten minutes, a minute sooner than was entered.
+    $rinsed = CarbonImmutable::parse(stepOf($this, $id, 'rinse')['doneAt'])->subMinute();
+    doStep($this, $id, 'rinse', ['rinseSeconds' => 600, 'at' => $rinsed->toIso8601String()])->assertCreated();
+    $offer = $this->getJson("/api/batches/{$id}/portions")->json('outdated');
+    expect(array_column($offer, 'personName'))
+        ->toBe(['Ada', 'Bo'])
+        ->and(booked($id))
+        ->toBe($before)
+        ->and($offer[0]['now']['typical'])
+        ->toBeLessThan($offer[0]['booked']['typical'] * 0.9);
+
+    $updated = $this->postJson("/api/batches/{$id}/portions/update", ['requestKey' => (string) Str::ulid()]);
+    $updated->assertCreated()->assertJson(['outdated' => [], 'changed' => 2]);
+    $after = booked($id);
+    // What stands there now is what the same plate holds of the jar as it was, for someone who writes it now.
+    $again = $this->postJson('/api/servings', [
+        'batchId' => $id,
+        'personId' => $this->ada,
+        'amount' => '40 g',
+        'eatenOn' => CarbonImmutable::now()->toDateString(),
+        'eatenAt' => CarbonImmutable::now()->subHour()->format('H:i'),
+        'requestKey' => (string) Str::ulid(),
+    ])->json('sodium');
+    expect($after[0]['typical'])
+        ->toEqualWithDelta($offer[0]['now']['typical'], 1e-9)
+        ->and($after[0]['typical'])
+        ->toEqualWithDelta($again['typical'], 0.01 * $again['typical'])
+        ->and(array_column(booked($id), 'typical'))
+        ->toHaveCount(3);
+
+    $this->postJson("/api/batches/{$id}/portions/update", ['requestKey' => (string) Str::ulid()])->assertJson([
+        'changed' => 0,
+    ]);
+    $this->deleteJson("/api/batches/{$id}/portions/update", ['requestKey' => (string) Str::ulid()])->assertJson([
+        'changed' => 2,
+    ]);
+    expect(array_slice(booked($id), 0, 2))
+        ->toEqual($before)
+        ->and($this->getJson("/api/batches/{$id}/portions")->json('outdated'))
+        ->toBe([]);
+    foreach ($plates as $plate) {
+        $this->deleteJson("/api/servings/{$plate['id']}")->assertOk();
+    }
+    $this->getJson("/api/batches/{$id}/portions")->assertJsonPath('outdated', []);
+});
+
+it('leaves portions alone that hardly differ, and those of later days', function (array $how, int $outdated): void {
+    [$id] = eatenKimchi($this);
+    $step = $how['step'];
+    unset($how['step']);
+    $at = CarbonImmutable::parse(stepOf($this, $id, $step)['doneAt'])->subMinute();
+    doStep($this, $id, $step, [...$how, 'at' => $at->toIso8601String()])->assertCreated();
+    expect($this->getJson("/api/batches/{$id}/portions")->json('outdated'))->toHaveCount($outdated);
+    // What is served now is of the jar as it is known to be.
+    $this->postJson('/api/servings', [
+        'batchId' => $id,
+        'personId' => $this->ada,
+        'amount' => '40 g',
+        'requestKey' => (string) Str::ulid(),
+    ])->assertCreated();
+    expect($this->getJson("/api/batches/{$id}/portions")->json('outdated'))->toHaveCount($outdated);
+})->with([
+    'a minute sooner' => [['step' => 'drain'], 0],
+    'rinsed for much longer' => [['step' => 'rinse', 'rinseSeconds' => 900], 2],
+]);
+
+it('says the same at the bench as on the page of the jar a moment later', function (
+    array $change,
+    bool $isMeant,
+): void {
+    foreach (['vegetable', 'salt'] as $what) {
+        if (isset($change[$what])) {
+            $change["{$what}Id"] = idOf($change[$what]);
+            unset($change[$what]);
+        }
+    }
+    $change = ($change['method'] ?? '') === 'kimchi_soaked' ? soakedKimchi($change) : $change;
+    $bench = $this->postJson('/api/bench', $this->bench($change))->assertOk()->json('serving');
+    $jar = $this->startJar([...$change, 'jarId' => null])
+        ->assertCreated()
+        ->json('id');
+    $meant = $this->getJson("/api/batches/{$jar}")->json('meant');
+    expect($bench['on'] !== null)
+        ->toBe($isMeant)
+        ->and($meant['on'] ?? null)
+        ->toBe($bench['on']);
+    if ($isMeant) {
+        foreach (['low', 'typical', 'high'] as $end) {
+            expect($bench['sodium'][$end])->toEqualWithDelta($meant['sodium'][$end], 0.01 * $meant['sodium'][$end]);
+        }
+        expect($bench['sodium']['typical'])->toEqualWithDelta($meant['sodium']['typical'], 1e-6);
+    }
+})->with([
+    'carrot sticks' => [[], true],
+    'a cold place' => [['place' => 'fridge'], true],
+    'whole cucumbers' => [['vegetable' => 'pickling-cucumber', 'shape' => 'whole', 'vegetableAmount' => '500 g'], true],
+    'packed three days ago' => [['startedOn' => '2026-11-28'], true],
+    'packed long ago' => [['startedOn' => '2026-08-28'], false],
+    'soaked kimchi' => [['method' => 'kimchi_soaked'], true],
+    'a quick pickle' => [
+        ['method' => 'quick_salt_pickle', 'vegetable' => 'pickling-cucumber', 'shape' => 'rings'],
+        true,
+    ],
+    'in a warm room' => [['roomCelsius' => 27], true],
+]);

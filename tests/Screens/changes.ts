@@ -30,6 +30,8 @@ export const tried: Record<string, Tried | Tried[]> = {
   'change a serving': once(portion, 's1'),
   'serve together': [once({ batchId: 'b1', shares: [] }, null), once({ batchId: 'b1', shares: [] }, 's1')],
   'undo a serving': once('s1'),
+  'update portions': once(undefined, 'b1'),
+  'undo an update of portions': once(undefined, 'b1'),
   'write other food': [once(other, null), once(other, 'o1')],
   'undo other food': once('o1'),
   'import intake': once('day,food\n'),

@@ -655,6 +655,13 @@ final class Templates
                 'body' => [...$body, 'requestKey' => $this->key()],
             ];
         };
+        $all['GET /batches/{batch}/portions'] = $get("{$batch}/portions");
+        foreach (['POST', 'DELETE'] as $method) {
+            $all["{$method} /batches/{batch}/portions/update"] = fn(): array => [
+                'path' => "{$batch}/portions/update",
+                'body' => ['requestKey' => $this->key()],
+            ];
+        }
         $all['GET /batches/{batch}/steps'] = $get("{$batch}/steps");
         $all['POST /batches/{batch}/steps/{step}/done'] = $atStep('/done', [
             'weighed' => [['line' => 0, 'grams' => 3]],

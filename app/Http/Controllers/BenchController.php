@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\StartBatch;
 use App\Bench\BenchParser;
+use App\Bench\JarToBe;
 use App\Http\Requests\BenchRequest;
 use App\Models\Jar;
 use App\Models\Person;
@@ -23,13 +24,18 @@ final class BenchController
         $typed = $request->typed();
         $order = $readSheet($typed);
 
+        $solution = StartBatch::workOut($order);
+
         return new JsonResponse(
             BenchView::of(
                 $order,
-                StartBatch::workOut($order),
+                $solution,
                 Person::query()->orderBy('position')->get(),
                 $order->jars === [] ? Jar::query()->orderBy('nominal_ml')->get() : new Collection(),
                 $typed,
+                $order->source === null
+                    ? (new JarToBe($order, $solution, $typed, $request->place()))->meant($request->packedAt())
+                    : null,
             ),
         );
     }

@@ -67,7 +67,7 @@ trait StartFields
         if ($day === '' || $day === $household->today()) {
             return null;
         }
-        $at = CarbonImmutable::parse("{$day} 12:00", $household->time_zone)->utc();
+        $at = $household->noonOf($day);
         if ($at->isFuture()) {
             throw ValidationException::withMessages(['startedOn' => 'errors.future_day']);
         }

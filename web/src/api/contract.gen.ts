@@ -1292,6 +1292,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/batches/{batch}/portions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readOutdatedPortions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/batches/{batch}/portions/update": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["updatePortions"];
+        delete: operations["undoPortionUpdate"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/find": {
         parameters: {
             query?: never;
@@ -1934,6 +1966,13 @@ export interface components {
             /** @description Where it ferments; 20 when empty. */
             roomCelsius?: number | null;
             servingAmount?: string | null;
+            /** @description Where the jar will stand; the counter where nothing is said. */
+            place?: components["schemas"]["Place"] | null;
+            /**
+             * Format: date
+             * @description The day on which it was packed, where that was before.
+             */
+            startedOn?: string | null;
         };
         BenchAnswer: {
             vegetableGrams: number;
@@ -1969,6 +2008,11 @@ export interface components {
             serving: {
                 grams: number;
                 sodium: components["schemas"]["Sodium"];
+                /**
+                 * Format: date
+                 * @description The day on which it is meant to be eaten, and of which the sodium is; null without such a day.
+                 */
+                on: string | null;
                 contributions: components["schemas"]["Contribution"][];
                 shares: {
                     personId: string;
@@ -2988,6 +3032,19 @@ export interface components {
             /** @description It is filled with brine. */
             isBag?: boolean;
         };
+        OutdatedPortions: {
+            outdated: {
+                servingId: components["schemas"]["Ulid"];
+                personName: string;
+                /** Format: date */
+                eatenOn: string;
+                grams: number;
+                booked: components["schemas"]["Sodium"];
+                now: components["schemas"]["Sodium"];
+            }[];
+            /** @description Portions that were updated, or put back, by this. */
+            changed: number;
+        };
         SearchResult: {
             /** @enum {string} */
             kind: "day" | "jar" | "formula";
@@ -3698,6 +3755,8 @@ export interface components {
     parameters: {
         /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
         IdempotencyKey: components["schemas"]["Ulid"];
+        /** @description When the cook did it, of a change that waited on her device: at most 14 days ago, with its zone. Any change may come with it. A moment that the body names counts before it. */
+        DoneAt: string;
     };
     requestBodies: never;
     headers: never;
@@ -6234,6 +6293,88 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Kitchen"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readOutdatedPortions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The portions that are not up to date. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutdatedPortions"];
+                };
+            };
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    updatePortions: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The portions that are not up to date. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutdatedPortions"];
+                };
+            };
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    undoPortionUpdate: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The portions that are not up to date. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutdatedPortions"];
+                };
+            };
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];

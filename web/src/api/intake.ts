@@ -103,6 +103,30 @@ export const useServeDish = defineChange(
   },
 );
 
+/** Portions of a jar that would hold another amount of sodium by what was written of it since. */
+export const useOutdatedPortions = (batch: string) =>
+  useQuery({
+    queryKey: keys.portions(batch),
+    queryFn: () => answered(api.GET('/batches/{batch}/portions', { params: { path: { batch } } })),
+    retry: false,
+  });
+
+/** Brings them up to date. */
+export const useUpdatePortions = defineChange(
+  'update portions',
+  'ledger',
+  (batch: string) => (_: undefined, key) =>
+    answered(api.POST('/batches/{batch}/portions/update', { params: { path: { batch }, ...keyed(key) } })),
+);
+
+/** They say again what was booked before. */
+export const useUndoPortionUpdate = defineChange(
+  'undo an update of portions',
+  'ledger',
+  (batch: string) => (_: undefined, key) =>
+    answered(api.DELETE('/batches/{batch}/portions/update', { params: { path: { batch }, ...keyed(key) } })),
+);
+
 export const usePreviewIntake = () =>
   useMutation<IntakePreview, Refusal, string>({
     mutationFn: (text) => answered(api.POST('/intake/preview', { body: { text } })),

@@ -22,6 +22,7 @@ export const keys = {
   questions: (batch: string) => ['batches', batch, 'questions'],
   inspection: (batch: string, found: unknown) => ['batches', batch, 'inspection', found],
   servingSavings: (batch: string, ...serving: unknown[]) => ['batches', batch, 'savings', ...serving],
+  portions: (batch: string) => ['batches', batch, 'portions'],
   chores: () => ['chores'],
   lineage: () => ['lineage'],
   labels: (batches: string) => ['labels', batches],

@@ -20,6 +20,7 @@ import { Lineage } from './Lineage';
 import { ServePanel } from './ServePanel';
 import { JarSettings } from './JarSettings';
 import { phaseWords, streamColour, streamWords } from './words';
+import { PortionsOffer } from './PortionsOffer';
 import { RecordEvent } from './RecordEvent';
 import './BatchView.css';
 
@@ -87,6 +88,7 @@ function Whole({ batch }: { batch: Batch }) {
           )}
         </section>
         <Making batch={batch} />
+        <PortionsOffer batchId={batch.id} />
         <Eating batch={batch} />
         <Flow batch={batch} />
         <Lineage batch={batch} />

@@ -1,3 +1,4 @@
+import { when } from '../../messages/dates';
 import { joined, say, t, T } from '../../messages/words';
 import { Fragment } from 'react';
 import type { BenchAnswer, Sodium } from '../../api/client';
@@ -37,8 +38,11 @@ export function BenchResult({ answer, isStale, colour, isQuick }: Props) {
         ))}
       </div>
       <div className="answer-serving">
-        {t('bench.sodium_in', { grams: grams(serving.grams) })} {answer.isAtEquilibrium && <Term name="equilibrium" />}
-        {isQuick && t('bench.second_day')}
+        {t('bench.sodium_in', { grams: grams(serving.grams) })}{' '}
+        {serving.on
+          ? t('bench.meant_on', { day: when(serving.on, 'weekdayDate') })
+          : answer.isAtEquilibrium && <Term name="equilibrium" />}
+        {isQuick && serving.on === null && t('bench.second_day')}
         <span className="figure" data-testid="serving-sodium">
           {sodium(serving.sodium)}
         </span>

@@ -45,12 +45,10 @@ export const keepDraft = (fields: object): void => keep(KEPT_AS, fields);
 /** Clears the bench for the next jar. */
 export const forgetDraft = (): void => forget(KEPT_AS);
 
-/** What the core is asked about: everything but the tag. */
+/** What the core is asked about: everything but the name on the tag. */
 export function fieldsOf(draft: Draft): BenchFields {
   const fields: Partial<Draft> = { ...draft };
   delete fields.name;
-  delete fields.place;
-  delete fields.startedOn;
   delete fields.isPacked;
   return fields as BenchFields;
 }

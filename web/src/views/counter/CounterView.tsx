@@ -18,6 +18,7 @@ import { can, read, useAlarm, useStayAwake } from './device';
 import { noteOf } from './note';
 import { OtherClocks } from './OtherClocks';
 import { Finished } from './Finished';
+import { PortionsOffer } from '../batch/PortionsOffer';
 import { BrineToKeep } from './BrineToKeep';
 import { StepNote } from './StepNote';
 import { Taste } from './Taste';
@@ -95,6 +96,7 @@ function Counter({ making }: { making: Steps }) {
       ) : (
         <Finished batchId={making.batchId} name={making.batchName} last={steps[steps.length - 1] ?? null} />
       )}
+      <PortionsOffer batchId={making.batchId} />
       {!can.isSecure && <p className="soft counter-small">{t('counter.needs_https')}</p>}
       {isAwake && <p className="soft counter-small">{t('counter.stays_on')}</p>}
     </div>

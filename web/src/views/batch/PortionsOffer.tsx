@@ -1,0 +1,72 @@
+import { App, Button } from 'antd';
+import { useOutdatedPortions, useUndoPortionUpdate, useUpdatePortions } from '../../api/intake';
+import { complain } from '../../app/complain';
+import { grams, mg } from '../../app/numbers';
+import { when } from '../../messages/dates';
+import { t } from '../../messages/words';
+
+/** Portions that would hold another amount today are brought up to date, where the cook says so. */
+export function PortionsOffer({ batchId }: { batchId: string }) {
+  const { message } = App.useApp();
+  const outdated = useOutdatedPortions(batchId).data?.outdated ?? [];
+  const update = useUpdatePortions(batchId);
+  const undo = useUndoPortionUpdate(batchId);
+  if (outdated.length === 0) {
+    return null;
+  }
+  const count = outdated.length;
+  const inAll = (of: 'booked' | 'now') => mg(Math.round(outdated.reduce((sum, one) => sum + one[of].typical, 0)));
+  const go = () =>
+    update.mutateAsync(undefined).then(
+      ({ changed }) => {
+        const key = `portions ${batchId}`;
+        void message.open({
+          key,
+          type: 'success',
+          duration: 12,
+          content: (
+            <span>
+              {t('portions.updated', { count: changed })}{' '}
+              <Button
+                size="small"
+                onClick={() => {
+                  message.destroy(key);
+                  undo.mutateAsync(undefined).then(
+                    () => void message.success(t('portions.put_back')),
+                    (refusal) => complain(message, refusal),
+                  );
+                }}
+              >
+                {t('action.undo')}
+              </Button>
+            </span>
+          ),
+        });
+      },
+      (refusal) => complain(message, refusal),
+    );
+
+  return (
+    <section className="making" aria-label={t('portions.title')}>
+      <p>
+        <b>{t('portions.differ', { count, booked: inAll('booked'), now: inAll('now') })}</b>
+      </p>
+      <ul className="quiet-list">
+        {outdated.map((one) => (
+          <li key={one.servingId}>
+            {t('portions.one', {
+              name: one.personName,
+              day: when(one.eatenOn, 'weekdayDate'),
+              grams: grams(one.grams),
+              booked: mg(Math.round(one.booked.typical)),
+              now: mg(Math.round(one.now.typical)),
+            })}
+          </li>
+        ))}
+      </ul>
+      <Button loading={update.isPending} onClick={() => void go()}>
+        {t('portions.update', { count })}
+      </Button>
+    </section>
+  );
+}
