@@ -27,11 +27,13 @@ final readonly class FillBottles
     /**
      * @param  Batch  $sauce  locked, in the first of the bottles
      * @param  list<Jar>  $bottles
+     * @return list<Batch> those of the further bottles
      *
      * @throws NotEnough
      */
-    public function fill(Batch $sauce, array $bottles, string $name, CarbonImmutable $at): void
+    public function fill(Batch $sauce, array $bottles, string $name, CarbonImmutable $at): array
     {
+        $filled = [];
         $room = array_sum(array_map(static fn(Jar $bottle): float => $bottle->nominal_ml, $bottles));
         $state = Ledgers::of($sauce, $at)->state();
         $grams = $state->phase(Phase::Sauce)->weightG();
@@ -68,7 +70,10 @@ final readonly class FillBottles
             }
             $this->ledger->append($batch, $at, MoveJar::standing($sauce->place));
             $this->ledger->lend($sauce, $at, $part, $batch);
+            $filled[] = $batch;
         }
+
+        return $filled;
     }
 
     public function nameOf(string $name, int $number): string

@@ -47,12 +47,14 @@ final readonly class StartBatch
         private KeepSpareBrine $keep,
         private BeginMaking $make,
         private FillBottles $bottles,
+        private RecordNote $note,
         private HouseholdTransaction $transaction,
     ) {}
 
     /**
      * @param  Typed  $typed
      * @param  string  $requestKey  the same key never starts a second jar
+     * @param  float|null  $ph  of a sauce, as it was read before it was bottled
      * @param  Begin  $begin  whether all of it is done, its first steps now, or each at the counter
      * @return Batch the first of the jars
      */
@@ -64,6 +66,7 @@ final readonly class StartBatch
         ?CarbonImmutable $startedAt = null,
         Begin $begin = Begin::Now,
         bool $isSaltedTwice = false,
+        ?float $ph = null,
     ): Batch {
         return ($this->transaction)(function () use (
             $typed,
@@ -73,6 +76,7 @@ final readonly class StartBatch
             $startedAt,
             $begin,
             $isSaltedTwice,
+            $ph,
         ): Batch {
             $started =
                 Batch::query()->where('request_key', $requestKey)->first() ??
@@ -90,7 +94,7 @@ final readonly class StartBatch
             $solution = self::workOut($order);
             self::refuseWhatCannotBe($solution);
             if ($order->source !== null) {
-                return $this->blend($order, $order->source, $solution, $name, $place, $requestKey, $at, $typed);
+                return $this->blend($order, $order->source, $solution, $name, $place, $requestKey, $at, $typed, $ph);
             }
             FillJars::claim($order->jars, $typed['hasOneMore'] ?? false);
             $jars = $order->jars === [] ? [null] : $order->jars;
@@ -167,6 +171,7 @@ final readonly class StartBatch
         string $requestKey,
         CarbonImmutable $at,
         array $typed,
+        ?float $ph,
     ): Batch {
         $batch = $this->ledger->lock($source->id);
         FillJars::claim($order->jars, $typed['hasOneMore'] ?? false, except: $batch->id);
@@ -195,8 +200,10 @@ final readonly class StartBatch
             'headspace_mm' => $order->input->packing->headspace->value,
             'weight_ml' => 0.0,
         ]);
-        if ($bottles > 1) {
-            $this->bottles->fill($batch, $order->jars, $name, $at);
+        $all = [$batch, ...$bottles > 1 ? $this->bottles->fill($batch, $order->jars, $name, $at) : []];
+        foreach ($ph === null ? [] : $all as $bottle) {
+            // What is believed less, until the cook says in the log that it was a meter.
+            ($this->note)($bottle->id, ['ph' => $ph, 'ph_by' => 'strips'], $at, (string) Str::ulid());
         }
 
         return $batch;

@@ -144,7 +144,9 @@ it('refuses a moment to come, one of long ago, and what is none', function (stri
     $this->travelTo(Carbon::parse('2026-12-10 12:00:00'));
     $before = BatchEntry::query()->count();
     $this->withHeader('Done-At', $said);
-    ($this->serve)()->assertStatus(422)->assertJsonPath('errors.doneAt.0', 'Say when it was done, within the last 14 days.');
+    ($this->serve)()
+        ->assertStatus(422)
+        ->assertJsonPath('errors.doneAt.0', 'Say when it was done, within the last 14 days.');
     expect(BatchEntry::query()->count())->toBe($before);
 })->with([
     'to come' => '2026-12-10T12:03:00Z',

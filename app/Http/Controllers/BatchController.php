@@ -53,6 +53,7 @@ final readonly class BatchController
             $request->startedAt(),
             $request->begin(),
             $request->boolean('isSaltedTwice'),
+            $request->ph(),
         );
 
         return $this->page->answer($batch->id, 201);

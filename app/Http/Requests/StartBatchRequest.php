@@ -16,12 +16,18 @@ final class StartBatchRequest extends BenchRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return [...BenchFields::rules(), ...$this->jarRules()];
+        return [...BenchFields::rules(), ...$this->jarRules(), 'ph' => ['nullable', 'numeric', 'min:2', 'max:9']];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return [...parent::messages(), ...$this->jarMessages()];
+        return [...parent::messages(), ...$this->jarMessages(), 'ph.*' => 'errors.ph'];
+    }
+
+    /** As it was read of a sauce before it was bottled. */
+    public function ph(): ?float
+    {
+        return $this->filled('ph') ? $this->float('ph') : null;
     }
 }

@@ -29,7 +29,9 @@ final readonly class BatchPage
                 Serving::query()
                     ->with(['person', 'batch', 'entry'])
                     ->where('batch_id', $id)
+                    ->orderByDesc('eaten_on')
                     ->latest()
+                    ->orderByDesc('id')
                     ->get(),
                 $at,
             ),

@@ -3997,6 +3997,8 @@ export interface operations {
                     begin?: components["schemas"]["Begin"];
                     /** @description Its salt goes in in two halves. */
                     isSaltedTwice?: boolean | null;
+                    /** @description Of a sauce, as it was read before it was bottled. */
+                    ph?: number | null;
                     requestKey: components["schemas"]["Ulid"];
                 };
             };

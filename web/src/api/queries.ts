@@ -122,6 +122,7 @@ type NewJar = BenchFields & {
   startedOn: string | null;
   begin: Begin;
   isSaltedTwice: boolean;
+  ph: number | null;
 };
 
 export const useStartBatch = defineChange(

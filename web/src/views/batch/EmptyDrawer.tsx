@@ -1,14 +1,16 @@
-import { App, Button, Checkbox, Drawer, Segmented } from 'antd';
+import { App, Button, Checkbox, Drawer, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { Kept } from '../../api/change';
+import type { Batch, Entry, Refusal } from '../../api/client';
+import { useEmptyJar, useKitchen, useRecordEntry, useShelf } from '../../api/queries';
+import { useKeepBrine, useLog } from '../../api/tending';
 import { complain } from '../../app/complain';
-import type { Batch, Refusal } from '../../api/client';
-import { useEmptyJar } from '../../api/queries';
-import { useKeepBrine } from '../../api/tending';
-import { grams } from '../../app/numbers';
+import { NumberBox } from '../../app/NumberBox';
+import { grams, number } from '../../app/numbers';
 import { when } from '../../messages/dates';
-import { t } from '../../messages/words';
-import { keepDraft } from '../bench/draft';
+import { say, t } from '../../messages/words';
+import { addToBench, keepDraft } from '../bench/draft';
 
 /** Brine that is worth a jar of its own, in grams. */
 const WORTH_KEEPING = 5;
@@ -19,40 +21,72 @@ interface Props {
   close: () => void;
 }
 
+/** What becomes of the brine; "next": the starter of what is made at the bench. */
+type Brine = { is: 'poured' | 'kept' } | { is: 'starter'; of: string; grams: number | null };
+
+const AT_BENCH = 'next';
+
 /** The end of a jar: its brine, its washing up, who ate of it, and the next one. */
 export function EmptyDrawer({ batch, isOpen, close }: Props) {
   const { message } = App.useApp();
   const empty = useEmptyJar();
   const keep = useKeepBrine(batch.id);
   const navigate = useNavigate();
-  const [brine, setBrine] = useState<'pour' | 'keep'>('pour');
+  const [brine, setBrine] = useState<Brine>({ is: 'poured' });
   const [again, setAgain] = useState(false);
+  const [strength, setStrength] = useState<number | null>(null);
+  const feed = useRecordEntry(brine.is === 'starter' ? brine.of : '');
+  const basis = useKitchen().data?.methods.find(({ id }) => id === batch.method)?.basis;
   const liquid = batch.phases.find(({ phase }) => phase === 'brine')?.grams ?? 0;
   const hasBrine = batch.isFood && batch.isFoodNow && liquid >= WORTH_KEEPING;
-  const fails = (refusal: Refusal) => complain(message, refusal, 8);
 
-  const next = () => {
+  const next = (spare: string | null) => {
     close();
     void message.success(t('batch.emptied_done'));
-    if (!again) {
-      void navigate('/shelf');
-    } else if (batch.again.formulaId !== null) {
-      void navigate(`/formulas/${batch.again.formulaId}`);
-    } else {
-      keepDraft(batch.again.bench ?? {});
+    const isAtBench = spare !== null && brine.is === 'starter' && brine.of === AT_BENCH;
+    const starter = isAtBench
+      ? {
+          starterBatchId: spare,
+          starterId: null,
+          starterAmount: brine.grams === null ? '' : `${String(brine.grams)} g`,
+        }
+      : {};
+    if (again && batch.again.bench !== null) {
+      const salt =
+        strength === null
+          ? {}
+          : { fixed: 'strength', strengthBasis: basis, strengthPercent: String(Number(strength.toFixed(2))) };
+      keepDraft({ ...batch.again.bench, ...salt, ...starter });
       void navigate('/bench');
+    } else if (again && batch.again.formulaId !== null && !isAtBench) {
+      void navigate(`/formulas/${batch.again.formulaId}`);
+    } else if (isAtBench) {
+      addToBench(starter);
+      void navigate('/bench');
+    } else {
+      void navigate('/shelf');
     }
   };
+  // What this device keeps goes on as if it were done; only the brine cannot be used before it is there.
+  const orKept = <Answer,>(change: Promise<Answer>): Promise<Answer | null> =>
+    change.catch((refusal: unknown) => {
+      if (refusal instanceof Kept) {
+        complain(message, refusal);
+        return null;
+      }
+      throw refusal;
+    });
   // The drawer goes when the jar is empty; what comes next does not.
   const clear = async () => {
     try {
-      if (hasBrine && brine === 'keep') {
-        await keep.mutateAsync(liquid);
+      const spare = hasBrine && brine.is !== 'poured' ? await orKept(keep.mutateAsync(liquid)) : null;
+      if (spare !== null && brine.is === 'starter' && brine.of !== AT_BENCH) {
+        await orKept(feed.mutateAsync({ kind: 'starter', fromBatch: spare.id, grams: brine.grams ?? liquid } as Entry));
       }
-      await empty.mutateAsync({ batch: batch.id, isEmptied: true });
-      next();
+      await orKept(empty.mutateAsync({ batch: batch.id, isEmptied: true }));
+      next(spare?.id ?? null);
     } catch (refusal) {
-      fails(refusal as Refusal);
+      complain(message, refusal as Refusal, 8);
     }
   };
 
@@ -61,40 +95,110 @@ export function EmptyDrawer({ batch, isOpen, close }: Props) {
       {batch.phases.length > 0 && (
         <p>{t('ending.left', { grams: grams(batch.phases.reduce((sum, phase) => sum + phase.grams, 0)) })}</p>
       )}
-      {hasBrine && (
-        <div className="ending-row">
-          <span>{t('ending.brine', { grams: grams(liquid) })}</span>
-          <Segmented
-            aria-label={t('ending.brine_what')}
-            value={brine}
-            onChange={setBrine}
-            options={[
-              { value: 'pour', label: t('ending.pour') },
-              { value: 'keep', label: t('ending.keep') },
-            ]}
-          />
-        </div>
-      )}
+      {hasBrine && <BrineLeft batch={batch} liquid={liquid} brine={brine} change={setBrine} />}
       <Eaters batch={batch} />
       {(batch.again.formulaId !== null || batch.again.bench !== null) && (
         <div className="ending-row">
           <Checkbox checked={again} onChange={(event) => setAgain(event.target.checked)}>
             {t('ending.again')}
           </Checkbox>
-          {again && batch.again.notes.length > 0 && (
-            <ul className="soft">
-              {batch.again.notes.map((note) => (
-                <li key={note}>{note}</li>
-              ))}
-            </ul>
-          )}
+          {again && <LastTime batch={batch} strength={strength} change={setStrength} />}
         </div>
       )}
       <p className="soft">{t('ending.wash')}</p>
-      <Button type="primary" loading={empty.isPending || keep.isPending} onClick={() => void clear()}>
+      <Button type="primary" loading={empty.isPending || keep.isPending || feed.isPending} onClick={() => void clear()}>
         {t('batch.empty_jar')}
       </Button>
     </Drawer>
+  );
+}
+
+interface BrineProps {
+  batch: Batch;
+  /** Grams of it. */
+  liquid: number;
+  brine: Brine;
+  change: (brine: Brine) => void;
+}
+
+/** Poured away, kept as it is, or put into another jar that is being made. */
+function BrineLeft({ batch, liquid, brine, change }: BrineProps) {
+  const shelf = useShelf();
+  const jars = (shelf.data?.batches ?? []).filter(({ id, isFood }) => id !== batch.id && isFood);
+
+  return (
+    <div className="ending-row">
+      <span>{t('ending.brine', { grams: grams(liquid) })}</span>
+      <Segmented
+        aria-label={t('ending.brine_what')}
+        value={brine.is}
+        onChange={(is) => change(is === 'starter' ? { is, of: AT_BENCH, grams: null } : { is })}
+        options={[
+          { value: 'poured' as const, label: t('ending.pour') },
+          { value: 'kept' as const, label: t('ending.keep') },
+          { value: 'starter' as const, label: t('ending.starter') },
+        ]}
+      />
+      {brine.is === 'starter' && (
+        <>
+          <Select
+            aria-label={t('ending.starter_for')}
+            value={brine.of}
+            onChange={(of) => change({ ...brine, of })}
+            options={[
+              { value: AT_BENCH, label: t('ending.starter_next') },
+              ...jars.map(({ id, name }) => ({ value: id, label: name })),
+            ]}
+          />
+          <NumberBox
+            aria-label={t('ending.starter_grams')}
+            data-takes="weight"
+            min={0}
+            max={liquid}
+            placeholder={number(liquid, 0)}
+            value={brine.grams}
+            onChange={(weight) => change({ ...brine, grams: weight })}
+            suffix="g"
+          />
+          <span className="soft">{t('ending.starter_rest')}</span>
+        </>
+      )}
+    </div>
+  );
+}
+
+interface LastTimeProps {
+  batch: Batch;
+  strength: number | null;
+  change: (strength: number | null) => void;
+}
+
+/** What was noted of it, and the salt that was liked best in jars of its kind. */
+function LastTime({ batch, strength, change }: LastTimeProps) {
+  const log = useLog(batch.id);
+  const best = (log.data?.alike ?? [])
+    .filter((one) => one.strengthPercent !== null && (one.marks.liked ?? null) !== null)
+    .toSorted((one, other) => (other.marks.liked ?? 0) - (one.marks.liked ?? 0))[0];
+  const percent = best?.strengthPercent ?? null;
+
+  return (
+    <>
+      {best && (
+        <p>
+          {t('ending.liked', { strength: say(best.strength), name: best.name, liked: best.marks.liked ?? 0 })}{' '}
+          {batch.again.bench !== null && (
+            <Checkbox checked={strength !== null} onChange={({ target }) => change(target.checked ? percent : null)}>
+              {t('ending.with_liked')}
+            </Checkbox>
+          )}
+        </p>
+      )}
+      <ul className="soft">
+        {batch.again.notes.map((note) => (
+          <li key={note}>{note}</li>
+        ))}
+      </ul>
+    </>
   );
 }
 

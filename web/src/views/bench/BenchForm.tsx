@@ -172,7 +172,7 @@ function Take({ kitchen, draft, change, answer, refusal }: Props) {
         onChange={(shape) => change({ shape, cuts: null })}
         options={lists.cuts}
       />
-      {!isPulp && <Cuts draft={draft} change={change} />}
+      {!isPulp && <Cuts shape={draft.shape} cuts={draft.cuts ?? []} change={(cuts) => change({ cuts })} />}
       <IngredientRows
         more={t('bench.add_food')}
         called={t('bench.called_with')}

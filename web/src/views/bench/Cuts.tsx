@@ -2,10 +2,17 @@ import { Segmented, Slider } from 'antd';
 import type { BenchFields } from '../../api/client';
 import { QuantityBox } from '../../app/QuantityBox';
 import { t } from '../../messages/words';
-import type { Change, Draft } from './draft';
+import './Cuts.css';
 
-type Cut = NonNullable<BenchFields['cuts']>[number];
+export type Cut = NonNullable<BenchFields['cuts']>[number];
 type Shape = Cut['shape'];
+
+interface Props {
+  /** How the food is cut where nothing else is said. */
+  shape: Shape | null | undefined;
+  cuts: Cut[];
+  change: (cuts: Cut[]) => void;
+}
 
 /** How a head of leaves or a bowl of cut food comes in two kinds. */
 const pairs = {
@@ -16,25 +23,22 @@ const pairs = {
 type Pair = keyof typeof pairs;
 
 /** Where parts of the food are thicker than others: leaf and rib, cut and whole. */
-export function Cuts({ draft, change }: { draft: Draft; change: Change }) {
-  const cuts = draft.cuts ?? [];
+export function Cuts({ shape, cuts, change }: Props) {
   const [one, other] = cuts;
   const pair: Pair | 'alike' = !one ? 'alike' : one.shape === 'leaf' ? 'leaf_ribs' : 'with_whole';
   const split = (kind: Pair | 'alike') => {
     if (kind === 'alike') {
-      change({ cuts: [{ shape: draft.shape ?? 'chunks', percent: 100 }] });
+      change([{ shape: shape ?? 'chunks', percent: 100 }]);
       return;
     }
     const [first, second] = pairs[kind];
-    change({
-      cuts: [
-        { shape: first ?? (draft.shape as Shape), percent: 55 },
-        { shape: second, percent: 45 },
-      ],
-    });
+    change([
+      { shape: first ?? shape ?? 'chunks', percent: 55 },
+      { shape: second, percent: 45 },
+    ]);
   };
   const put = (place: number, with_: Partial<Cut>) =>
-    change({ cuts: cuts.map((cut, at) => (at === place ? { ...cut, ...with_ } : cut)) });
+    change(cuts.map((cut, at) => (at === place ? { ...cut, ...with_ } : cut)));
 
   return (
     <div className="bench-cuts">
@@ -44,7 +48,7 @@ export function Cuts({ draft, change }: { draft: Draft; change: Change }) {
         onChange={split}
         options={[
           { value: 'alike', label: t('cuts.alike') },
-          ...(draft.shape === 'leaves' ? [{ value: 'leaf_ribs' as const, label: t('cuts.leaf_ribs') }] : []),
+          ...(shape === 'leaves' ? [{ value: 'leaf_ribs' as const, label: t('cuts.leaf_ribs') }] : []),
           { value: 'with_whole', label: t('cuts.with_whole') },
         ]}
       />
@@ -58,12 +62,10 @@ export function Cuts({ draft, change }: { draft: Draft; change: Change }) {
             ariaLabelForHandle={t('cuts.share', { part: t(`shape.${one.shape}`) })}
             tooltip={{ open: false }}
             onChange={(percent: number) =>
-              change({
-                cuts: [
-                  { ...one, percent },
-                  { ...other, percent: 100 - percent },
-                ],
-              })
+              change([
+                { ...one, percent },
+                { ...other, percent: 100 - percent },
+              ])
             }
           />
           {[one, other].map((cut, place) => (

@@ -7,6 +7,7 @@ import type { Begin, BenchAnswer } from '../../api/client';
 import { usePlaces, useStartBatch } from '../../api/queries';
 import { Kept } from '../../api/change';
 import { complain } from '../../app/complain';
+import { NumberBox } from '../../app/NumberBox';
 import { QuantityBox } from '../../app/QuantityBox';
 import { fieldsOf, forgetDraft, type Change, type Draft } from './draft';
 import { number } from '../../app/numbers';
@@ -30,8 +31,9 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
   // A draft that was refused is not sent again until it was changed.
   const [refused, setRefused] = useState<Draft | null>(null);
   const [isHalved, setIsHalved] = useState(false);
+  const [ph, setPh] = useState<number | null>(null);
   const navigate = useNavigate();
-  const { message } = App.useApp();
+  const { message, modal } = App.useApp();
   const warmth = scaleOf('temperature');
   const called = draft.name.trim() || name;
   const isBlend = draft.method === 'transform';
@@ -47,6 +49,7 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
         startedOn: draft.startedOn || null,
         begin: how,
         isSaltedTwice: how === 'counter' && isHalved,
+        ph: isBlend ? ph : null,
       },
       {
         onError: (refusal) => {
@@ -72,7 +75,20 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
       },
     );
 
-  const send = useOnceRead(() => begin(draft.isPacked || draft.startedOn ? 'packed' : 'now'));
+  const send = useOnceRead(() => {
+    const go = () => begin(draft.isPacked || draft.startedOn ? 'packed' : 'now');
+    if (!isBlend || ph !== null || draft.jarId === null) {
+      go();
+      return;
+    }
+    modal.confirm({
+      title: t('bench.ph_none_title'),
+      content: t('bench.ph_none'),
+      okText: t('bench.ph_bottle'),
+      cancelText: t('bench.ph_read'),
+      onOk: go,
+    });
+  });
   const sendToCounter = useOnceRead(() => begin('counter'));
 
   return (
@@ -101,6 +117,19 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
           change={(roomCelsius) => change({ roomCelsius })}
           className="bench-degrees"
         />
+        {isBlend && (
+          <NumberBox
+            aria-label={t('bench.ph')}
+            placeholder={t('bench.ph_hint')}
+            data-takes="ph"
+            min={2}
+            max={9}
+            step={0.1}
+            value={ph}
+            onChange={setPh}
+            className="bench-degrees"
+          />
+        )}
         {!isBlend && (
           <label className="bench-day">
             <span className="soft">{draft.startedOn === '' ? t('bench.today_or') : t('bench.on_day')}</span>

@@ -36,7 +36,12 @@ export function useDraft(kitchen: Kitchen): [Draft, Change] {
 
 /** Takes a free jar to the bench, beside what stands there already. */
 export function putOnBench(jarId: string): void {
-  localStorage.setItem(KEPT_AS, JSON.stringify({ ...stored<Draft>(KEPT_AS), jarId, moreJarIds: [] }));
+  addToBench({ jarId, moreJarIds: [] });
+}
+
+/** Puts something beside what stands on the bench. */
+export function addToBench(fields: Partial<Draft>): void {
+  localStorage.setItem(KEPT_AS, JSON.stringify({ ...stored<Draft>(KEPT_AS), ...fields }));
 }
 
 /** Puts something on the bench for the next time it is opened. */

@@ -3,6 +3,7 @@ import { Button, Segmented, Select } from 'antd';
 import type { Kitchen, Refusal } from '../../api/client';
 import { Field } from '../../app/Field';
 import { usualSalt, type Amount, type Step } from './document';
+import { Cuts } from '../bench/Cuts';
 import { QuantityBox } from '../../app/QuantityBox';
 import { FoodSelect } from '../../app/FoodSelect';
 
@@ -60,6 +61,7 @@ export function StepEditor({ step, path, change, kitchen, refusal }: Props) {
                 amount={amount}
                 path={`${path}.${list}[${i}]`}
                 refusal={refusal}
+                isCut={list === 'vegetables'}
                 change={(next) => set(amounts.map((one, at) => (at === i ? next : one)))}
                 remove={() => set(amounts.filter((_, at) => at !== i))}
               />
@@ -123,10 +125,13 @@ interface AmountProps {
   refusal: Refusal | null;
   change: (amount: Amount) => void;
   remove?: () => void;
+  /** Whether it is cut up: what is salted is, what dresses it is not asked about. */
+  isCut?: boolean;
 }
 
-function AmountRow({ amount, path, kitchen, refusal, change, remove }: AmountProps) {
-  const name = kitchen.ingredients.find((food) => food.key === amount.ingredient)?.name ?? amount.ingredient;
+function AmountRow({ amount, path, kitchen, refusal, change, remove, isCut = false }: AmountProps) {
+  const food = kitchen.ingredients.find(({ key }) => key === amount.ingredient);
+  const name = food?.name ?? amount.ingredient;
   const complaint = refusal?.of(`${path}.grams`) ?? refusal?.of(`${path}.ingredient`);
 
   return (
@@ -136,9 +141,13 @@ function AmountRow({ amount, path, kitchen, refusal, change, remove }: AmountPro
           label={t('step_edit.food')}
           kitchen={kitchen}
           foods={foodOptions(kitchen)}
-          value={kitchen.ingredients.find((food) => food.key === amount.ingredient)?.id ?? amount.ingredient}
+          value={food?.id ?? amount.ingredient}
           change={(id) =>
-            change({ ...amount, ingredient: kitchen.ingredients.find((food) => food.id === id)?.key ?? id })
+            change({
+              ...amount,
+              cuts: undefined,
+              ingredient: kitchen.ingredients.find((one) => one.id === id)?.key ?? id,
+            })
           }
         />
         <QuantityBox
@@ -154,6 +163,22 @@ function AmountRow({ amount, path, kitchen, refusal, change, remove }: AmountPro
           </Button>
         )}
       </div>
+      {isCut && food && food.shape !== 'pulp' && (
+        <Cuts
+          shape={food.shape}
+          cuts={(amount.cuts ?? []).map(({ share, ...cut }) => ({ ...cut, percent: Math.round(share * 100) }))}
+          change={(cuts) =>
+            change({
+              ...amount,
+              cuts: cuts.map(({ percent, reachMm, ...cut }) => ({
+                ...cut,
+                share: percent / 100,
+                ...(reachMm === null || reachMm === undefined ? {} : { reachMm }),
+              })),
+            })
+          }
+        />
+      )}
       {complaint && (
         <p className="complaint" role="alert">
           {complaint}

@@ -1,10 +1,12 @@
 import { t } from '../../messages/words';
-import type { FormulaDocument, KitchenJar, KitchenMethod } from '../../api/client';
+import type { FormulaDocument, KitchenFood, KitchenJar, KitchenMethod } from '../../api/client';
 
 /** The parts of a documented step that the editor shows; everything else in it is kept as it is. */
 export interface Amount {
   ingredient: string;
   grams: number | { low: number; typical: number; high: number };
+  /** Where parts of it are cut otherwise; their shares add up to 1. */
+  cuts?: { shape: KitchenFood['shape']; share: number; reachMm?: number | null }[];
 }
 
 export interface Salt {
