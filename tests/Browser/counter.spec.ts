@@ -1,98 +1,24 @@
-import type { Page } from '@playwright/test';
 import { ulid } from 'ulid';
-import type { components } from '../../web/src/api/contract.gen';
-import { expect, kitchenOf, number, signIn, test, write, type Cook } from './kitchen';
+import {
+  atTheCounter,
+  begin,
+  done,
+  hoursAgo,
+  inView,
+  kimchi,
+  PHONE,
+  press,
+  ready,
+  stepsOf,
+  TABLET,
+  type Schemas,
+} from './counter';
+import { benchAnswer, choose, expect, kitchenOf, number, signIn, startCarrots, test, write } from './kitchen';
 
 /*
  * Jars that are made at the counter, on a phone and on a tablet. Time goes on by saying of a step that it was done some
  * hours ago, as a device does that was away.
  */
-
-type Schemas = components['schemas'];
-type Steps = Schemas['Steps'];
-
-const PHONE = { width: 390, height: 844 };
-const TABLET = { width: 820, height: 1180 };
-
-const hoursAgo = (hours: number): string => new Date(Date.now() - hours * 3_600_000).toISOString();
-
-/** What stands on the bench; foods by their keys. */
-interface Bench {
-  food: string;
-  name: string;
-  paste?: string[][];
-  alongside?: string[][];
-  [field: string]: unknown;
-}
-
-async function begin(page: Page, bench: Bench): Promise<string> {
-  const kitchen = await kitchenOf(page);
-  const of = (key: string | undefined) => kitchen.ingredients.find((one) => one.key === key)?.id;
-  const { food, paste, alongside, ...rest } = bench;
-  const parts = (list: string[][] | undefined) => (list ?? []).map(([key, amount]) => ({ foodId: of(key), amount }));
-  const batch = (await write(page, 'post', '/batches', {
-    vegetableId: of(food),
-    shape: kitchen.ingredients.find((one) => one.key === food)?.shape,
-    saltId: kitchen.salts.find((one) => one.name === 'pickling salt')?.id,
-    saltUnit: 'grams',
-    fixed: 'salt',
-    strengthBasis: 'of_vegetable',
-    jarId: null,
-    place: 'counter',
-    begin: 'counter',
-    paste: parts(paste),
-    alongside: parts(alongside),
-    requestKey: ulid(),
-    ...rest,
-  })) as Schemas['Batch'];
-  return batch.id;
-}
-
-const stepsOf = async (page: Page, batch: string): Promise<Steps> =>
-  (await (await page.request.get(`/api/batches/${batch}/steps`)).json()) as Steps;
-
-/** A step was done some hours ago. */
-async function done(page: Page, batch: string, kind: string, hours: number): Promise<void> {
-  const step = (await stepsOf(page, batch)).steps.find((one) => one.kind === kind);
-  await write(page, 'post', `/batches/${batch}/steps/${step?.id ?? ''}/done`, {
-    at: hoursAgo(hours),
-    requestKey: ulid(),
-  });
-}
-
-/** Goes to the counter, and does steps until one of them is to be done. */
-async function atTheCounter(page: Page, batch: string): Promise<void> {
-  await page.goto(`/counter/${batch}`);
-  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-}
-
-async function press(page: Page, heading: string): Promise<void> {
-  await expect(page.getByRole('heading', { level: 1, name: heading })).toBeVisible();
-  await page.getByRole('button', { name: /^Done$| now$/ }).click();
-}
-
-async function inView(page: Page): Promise<void> {
-  const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-  expect(wide).toBeLessThanOrEqual(0);
-}
-
-const kimchi = {
-  method: 'kimchi_soaked',
-  food: 'napa-cabbage',
-  vegetableAmount: '900 g',
-  waterAmount: '1800 g',
-  saltAmount: '120 g',
-  saltingMinutes: 1200,
-  paste: [
-    ['fish-sauce', '30 g'],
-    ['white-radish', '200 g'],
-  ],
-};
-
-async function ready(page: Page, cook: Cook, size: { width: number; height: number }): Promise<void> {
-  await page.setViewportSize(size);
-  await signIn(page, cook);
-}
 
 test('a kimchi that soaked for twenty hours is finished the next day, on a phone', async ({ page, cook }) => {
   await ready(page, cook, PHONE);
@@ -386,4 +312,215 @@ test('the end of a jar keeps its brine and puts the same on the bench again', as
   await expect(page.getByLabel('Weight of the vegetable')).toHaveValue('460 g');
   await page.goto('/shelf');
   await expect(page.getByRole('link', { name: 'Spare brine, Sticks' })).toBeVisible();
+});
+
+test('brine of an empty jar becomes the starter of the next one, and a jar on the shelf gets some', async ({
+  page,
+  cook,
+}) => {
+  await ready(page, cook, TABLET);
+  const fed = await startCarrots(page, { name: 'Fed', daysAgo: 0 });
+  for (const [name, goal] of [
+    ['First', 'the next jar, at the bench'],
+    ['Second', 'Fed'],
+  ] as const) {
+    const jar = await startCarrots(page, { name, daysAgo: 6 });
+    await write(page, 'post', `/batches/${jar.id}/notes`, {
+      marks: { liked: 4, salty: 3 },
+      text: 'less dill',
+      requestKey: ulid(),
+    });
+    await page.goto(`/shelf/${jar.id}`);
+    await page.getByRole('button', { name: 'Empty the jar...' }).click();
+    const drawer = page.getByRole('dialog');
+    await drawer.getByText('Use as a starter', { exact: true }).click();
+    await choose(page, 'As a starter for', goal);
+    await drawer.getByRole('spinbutton', { name: 'How much of it' }).fill('30');
+    await drawer.getByRole('checkbox', { name: 'Start the same again' }).check();
+    await expect(drawer).toContainText('less dill');
+    await expect(drawer).toContainText(/Liked best so far: 3 % of the water in (First|Second), 4 of 5/);
+    await drawer.getByRole('checkbox', { name: 'Use that salt' }).check();
+    await drawer.getByRole('button', { name: 'Empty the jar' }).click();
+    await expect(page).toHaveURL(/\/bench$/);
+  }
+  const drafted = await page.evaluate(() => localStorage.getItem('tempesal.bench'));
+  expect(JSON.parse(drafted ?? '{}')).toMatchObject({ strengthPercent: '3', vegetableAmount: '500 g' });
+  const jar = (await (await page.request.get(`/api/batches/${fed.id}`)).json()) as Schemas['Batch'];
+  expect(jar.entries.filter(({ kind }) => kind === 'starter')).toHaveLength(1);
+});
+
+test('portions are brought up to date after a step that is entered late, and put back', async ({ page, cook }) => {
+  await ready(page, cook, PHONE);
+  const kitchen = await kitchenOf(page);
+  const batch = await begin(page, { ...kimchi, name: 'Kimchi' });
+  for (const [kind, hours] of Object.entries({ clean: 60, dissolve: 60, soak: 60, drain: 40, rinse: 40 })) {
+    await done(page, batch, kind, hours);
+  }
+  for (const kind of ['squeeze', 'dress', 'pack']) {
+    await done(page, batch, kind, 39);
+  }
+  const serving = (await write(page, 'post', '/servings', {
+    batchId: batch,
+    personId: kitchen.people[0]?.id,
+    amount: '40 g',
+    requestKey: ulid(),
+  })) as Schemas['Serving'];
+  const rinse = (await stepsOf(page, batch)).steps.find((one) => one.kind === 'rinse');
+  await write(page, 'post', `/batches/${batch}/steps/${rinse?.id ?? ''}/done`, {
+    at: new Date(Date.parse(rinse?.doneAt ?? '') - 60_000).toISOString(),
+    rinseSeconds: 900,
+    requestKey: ulid(),
+  });
+  const booked = async () => {
+    const jar = (await (await page.request.get(`/api/batches/${batch}`)).json()) as Schemas['Batch'];
+    return jar.servings.find((one) => !one.isUndone)?.sodium.typical ?? 0;
+  };
+  await page.goto(`/shelf/${batch}`);
+  await inView(page);
+  await expect(page.getByText(/1 portion was entered as/)).toBeVisible();
+  expect(await booked()).toBeCloseTo(serving.sodium.typical, 6);
+  await page.getByRole('button', { name: 'Update 1 portion' }).click();
+  await expect(page.getByText('1 portion updated.')).toBeVisible();
+  expect(await booked()).toBeLessThan(serving.sodium.typical * 0.9);
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  await expect(page.getByText('The portions are as they were.')).toBeVisible();
+  expect(await booked()).toBeCloseTo(serving.sodium.typical, 6);
+});
+
+test('a sauce is asked for its pH before it is bottled at the bench', async ({ page, cook }) => {
+  await ready(page, cook, TABLET);
+  const kitchen = await kitchenOf(page);
+  const mash = await begin(page, {
+    method: 'mash',
+    food: 'red-chilli',
+    vegetableAmount: '400 g',
+    saltAmount: '12 g',
+    name: 'Chilli mash',
+    begin: 'packed',
+  });
+  const draft = {
+    method: 'transform',
+    sourceBatchId: mash,
+    jarId: kitchen.jars.find(({ name }) => name === 'Bottle, 500 ml')?.id,
+    hasOneMore: true,
+    fixed: 'salt',
+    saltAmount: '',
+    strengthBasis: 'of_everything',
+    servingAmount: '10 g',
+    place: 'fridge',
+    name: 'Hot sauce',
+  };
+  await page.evaluate((fields) => localStorage.setItem('tempesal.bench', JSON.stringify(fields)), draft);
+  await page.goto('/bench');
+  await page.getByRole('button', { name: 'Blend it' }).click();
+  await expect(page.getByText('Read the pH before it is bottled').last()).toBeVisible();
+  await page.getByRole('button', { name: 'I read it first' }).click();
+  await expect(page).toHaveURL(/\/bench$/);
+  await page.getByRole('spinbutton', { name: 'pH of the sauce' }).fill('3.6');
+  await page.getByRole('button', { name: 'Blend it' }).click();
+  await expect(page).toHaveURL(/\/shelf\/\w+$/);
+  const jar = (await (await page.request.get(page.url().replace('/shelf', '/api/batches'))).json()) as Schemas['Batch'];
+  expect(jar.lastReading).toMatchObject({ ph: 3.6, stands: true });
+});
+
+test('a note and a photo of a step stand in the log', async ({ page, cook }) => {
+  await ready(page, cook, PHONE);
+  const batch = await begin(page, { ...kimchi, name: 'Kimchi' });
+  await atTheCounter(page, batch);
+  await press(page, 'Clean');
+  await expect(page.getByRole('heading', { level: 1, name: 'Dissolve the salt' })).toBeVisible();
+  await page.getByRole('button', { name: 'Note or photo' }).click();
+  const drawn = await page.evaluate(() => {
+    const canvas = document.createElement('canvas');
+    [canvas.width, canvas.height] = [40, 30];
+    canvas.getContext('2d')?.fillRect(5, 5, 20, 10);
+    return canvas.toDataURL('image/png').split(',')[1] ?? '';
+  });
+  await page.getByRole('dialog').getByRole('textbox').fill('outer leaves wilted');
+  await page
+    .getByLabel('Photo', { exact: true })
+    .setInputFiles({ name: 'jar.png', mimeType: 'image/png', buffer: Buffer.from(drawn, 'base64') });
+  await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await page.goto(`/shelf/${batch}/log`);
+  await expect(page.getByText(/Dissolve the salt.*outer leaves wilted/)).toBeVisible();
+  const photo = page.locator('img[src*="/photo"]');
+  await expect(photo).toBeVisible();
+  await expect.poll(() => photo.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeGreaterThan(0);
+});
+
+test('the device stays awake, rings, shakes, shows a notice and reads aloud', async ({ page, cook }) => {
+  await page.addInitScript(() => {
+    const said: string[] = [];
+    Object.assign(window, { said });
+    const put = (on: object, name: string, value: unknown) =>
+      Object.defineProperty(on, name, { configurable: true, value });
+    put(navigator, 'wakeLock', {
+      request: (what: string) => {
+        said.push(`awake: ${what}`);
+        return Promise.resolve({ addEventListener: () => undefined, release: () => Promise.resolve() });
+      },
+    });
+    put(navigator, 'vibrate', () => said.push('shakes'));
+    put(window, 'speechSynthesis', {
+      cancel: () => undefined,
+      speak: ({ text }: { text: string }) => said.push(`reads: ${text}`),
+    });
+    function Notice(title: string, { body }: { body: string }) {
+      said.push(`notice: ${title}, ${body}`);
+    }
+    Notice.permission = 'granted';
+    put(window, 'Notification', Notice);
+    const start = OscillatorNode.prototype.start;
+    OscillatorNode.prototype.start = function (when?: number) {
+      said.push('rings');
+      start.call(this, when);
+    };
+  });
+  const said = () => page.evaluate(() => (window as unknown as { said: string[] }).said);
+  await ready(page, cook, PHONE);
+  const batch = await begin(page, { ...kimchi, name: 'Kimchi', saltingMinutes: 0.1 });
+  await atTheCounter(page, batch);
+  await expect.poll(said).toContain('awake: screen');
+  await expect(page.getByText('The screen stays on')).toBeVisible();
+  await page.getByRole('button', { name: 'Read aloud' }).click();
+  expect((await said()).some((one) => /^reads: Clean/.test(one))).toBe(true);
+  await press(page, 'Clean');
+  await press(page, 'Dissolve the salt');
+  await press(page, 'Soak');
+  await expect(page.getByText(/^Due since/)).toBeVisible({ timeout: 15_000 });
+  await expect.poll(said).toContain('notice: Drain, Kimchi');
+  expect((await said()).filter((one) => one === 'rings')).toHaveLength(3);
+  expect(await said()).toContain('shakes');
+});
+
+test('leaf and rib are set by a slider, at the bench and in a formula', async ({ page, cook }) => {
+  await ready(page, cook, TABLET);
+  const kitchen = await kitchenOf(page);
+  await page.evaluate((fields) => localStorage.setItem('tempesal.bench', JSON.stringify(fields)), {
+    method: 'kimchi_dry_salted',
+    vegetableId: kitchen.ingredients.find(({ key }) => key === 'napa-cabbage')?.id,
+    vegetableAmount: '900 g',
+    shape: 'leaves',
+    strengthBasis: 'of_vegetable',
+  });
+  await page.goto('/bench');
+  await page.getByText('leaf and rib', { exact: true }).click();
+  const share = page.getByRole('slider', { name: /Share of/ });
+  await expect(share).toHaveAttribute('aria-valuenow', '55');
+  const before = (await benchAnswer(page)).serving.sodium.typical;
+  for (let i = 0; i < 6; i++) {
+    await share.press('ArrowRight');
+  }
+  await expect(share).toHaveAttribute('aria-valuenow', '85');
+  await expect.poll(async () => (await benchAnswer(page)).serving.sodium.typical).not.toBeCloseTo(before, 0);
+  await expect(page.getByRole('list', { name: 'Kinds of pieces' }).getByRole('img')).toHaveCount(2);
+
+  await page.goto('/formulas/new');
+  await page.waitForLoadState('networkidle');
+  await page.getByText('cut and whole', { exact: true }).first().click();
+  const whole = page.getByRole('slider', { name: /Share of/ }).first();
+  await whole.press('ArrowLeft');
+  await expect(whole).toHaveAttribute('aria-valuenow', '50');
+  await expect(page.getByRole('list', { name: 'Kinds of pieces' })).toBeVisible();
 });

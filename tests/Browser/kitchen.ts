@@ -155,7 +155,7 @@ export async function benchAnswer(page: Page): Promise<components['schemas']['Be
     headers: { ...(await csrf(page)), 'Content-Type': 'application/json' },
     data: draft ?? '',
   });
-  expect(answer.ok()).toBe(true);
+  expect(answer.ok(), await answer.text()).toBe(true);
   return (await answer.json()) as components['schemas']['BenchAnswer'];
 }
 

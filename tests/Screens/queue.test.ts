@@ -132,6 +132,8 @@ it('outlives the tab, and belongs to its kitchen alone', () => {
 it('knows what a change is about by the ids in it', () => {
   expect(subjectsOf([JAR], { step: OTHER.toUpperCase(), grams: 12 })).toEqual([JAR, OTHER]);
   expect(subjectsOf([], { amount: '30 g' })).toEqual([]);
+  // Two things eaten by the same person do not depend on each other.
+  expect(subjectsOf([null], { personId: OTHER, batchId: JAR, saltId: OTHER })).toEqual([JAR]);
 });
 
 it('keeps the key of what waits until it is settled', () => {

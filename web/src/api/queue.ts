@@ -31,9 +31,13 @@ export const KEPT_DAYS = 14;
 /** What a change is about, as ids name it. */
 const ULID = /[0-7][0-9a-hjkmnp-tv-z]{25}/gi;
 
-/** The ids that a change names. */
+/** Who eats and what is used depends on nothing that was done before; a jar and its steps do. */
+const BESIDE = /^(person|salt|vegetable|food)Id$/;
+
+/** The ids on which a change depends, and which depend on it. */
 export function subjectsOf(params: unknown[], input: unknown): string[] {
-  return [...new Set((JSON.stringify([params, input]).match(ULID) ?? []).map((id) => id.toLowerCase()))];
+  const told = JSON.stringify([params, input], (name, value: unknown) => (BESIDE.test(name) ? null : value));
+  return [...new Set((told.match(ULID) ?? []).map((id) => id.toLowerCase()))];
 }
 
 /**

@@ -11,6 +11,7 @@ import { can, useStayAwake } from './device';
 import { Finished } from './Finished';
 import { OneStep } from './OneStep';
 import { OtherClocks } from './OtherClocks';
+import { StepNote } from './StepNote';
 import { usePress } from './usePress';
 import './CounterView.css';
 
@@ -31,6 +32,8 @@ function Counter({ making }: { making: Steps }) {
   const [looksAt, setLooksAt] = useState<number | null>(null);
   const shown = looksAt ?? (at === -1 ? steps.length : at);
   const step = steps[shown];
+  // The step of which a note is taken, while the work may go on.
+  const [notes, setNotes] = useState<string | null>(null);
   const isAwake = useStayAwake();
   const session = useSession();
 
@@ -80,10 +83,12 @@ function Counter({ making }: { making: Steps }) {
           before={steps[shown - 1] ?? null}
           isCurrent={shown === at}
           follow={() => setLooksAt(null)}
+          takeNote={() => setNotes(say(step.label))}
         />
       ) : (
         <Finished batchId={making.batchId} name={making.batchName} last={steps[steps.length - 1] ?? null} />
       )}
+      {notes !== null && <StepNote batchId={making.batchId} step={notes} close={() => setNotes(null)} />}
       <PortionsOffer batchId={making.batchId} />
       {!can.isSecure && <p className="soft counter-small">{t('counter.needs_https')}</p>}
       {isAwake && <p className="soft counter-small">{t('counter.stays_on')}</p>}

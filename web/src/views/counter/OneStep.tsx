@@ -6,8 +6,7 @@ import { when } from '../../messages/dates';
 import { say, t } from '../../messages/words';
 import { BrineToKeep } from './BrineToKeep';
 import { clockOf, useNow } from './clock';
-import { can, read, useAlarm } from './device';
-import { StepNote } from './StepNote';
+import { armAlarm, can, read, ringAlarm } from './device';
 import { Taste } from './Taste';
 import { usePress } from './usePress';
 import { Weights } from './Weights';
@@ -20,13 +19,13 @@ interface Props {
   before: Step | null;
   isCurrent: boolean;
   follow: () => void;
+  takeNote: () => void;
 }
 
 /** One step as it fills the screen: its clock or its number, what it needs, and the hands at its foot. */
-export function OneStep({ making, step, before, isCurrent, follow }: Props) {
+export function OneStep({ making, step, before, isCurrent, follow, takeNote }: Props) {
   const work = useWork(making.batchId, step, isCurrent, follow);
   const now = useNow();
-  const alarm = useAlarm();
   const left = (Date.parse(step.dueAt) - now) / 1000;
   const waits = isCurrent && step.afterSeconds > 0;
   const isWaiting = waits && left > 0;
@@ -35,11 +34,11 @@ export function OneStep({ making, step, before, isCurrent, follow }: Props) {
   useEffect(() => {
     if (runsOut && !rang.current) {
       rang.current = true;
-      alarm.ring(say(step.label), making.batchName);
+      ringAlarm(say(step.label), making.batchName);
     }
-  }, [runsOut, alarm, step.label, making.batchName]);
+  }, [runsOut, step.label, making.batchName]);
   const finish = () => {
-    alarm.arm();
+    armAlarm();
     work.finish();
   };
   usePress(' ', finish);
@@ -60,7 +59,9 @@ export function OneStep({ making, step, before, isCurrent, follow }: Props) {
             {t('counter.skip')}
           </Button>
         )}
-        <StepNote batchId={making.batchId} step={say(step.label)} />
+        <Button type="text" onClick={takeNote}>
+          {t('counter.note')}
+        </Button>
         {can.read && (
           <Button
             type="text"
@@ -90,7 +91,12 @@ function Waiting({ step, before, left }: { step: Step; before: Step | null; left
 }
 
 /** What is to be done, and what can be said of how it was done. */
-function Asked({ making, step, isCurrent, work: { told, tell } }: Omit<Props, 'before' | 'follow'> & { work: Work }) {
+function Asked({
+  making,
+  step,
+  isCurrent,
+  work: { told, tell },
+}: Omit<Props, 'before' | 'follow' | 'takeNote'> & { work: Work }) {
   return (
     <>
       <h1>{say(step.label)}</h1>
@@ -141,7 +147,7 @@ function Asked({ making, step, isCurrent, work: { told, tell } }: Omit<Props, 'b
 }
 
 /** Salt is tasted once it is in, and a pinch added; a sauce is thinned until it pours. */
-function Tasted({ making, step, before, isCurrent }: Omit<Props, 'follow'>) {
+function Tasted({ making, step, before, isCurrent }: Omit<Props, 'follow' | 'takeNote'>) {
   const isSalted = ({ kind }: Step): boolean => ['salt', 'salt_again', 'mix'].includes(kind);
   const isClosed = step.doneAt !== null || step.skippedAt !== null;
 
@@ -155,7 +161,7 @@ function Tasted({ making, step, before, isCurrent }: Omit<Props, 'follow'>) {
   );
 }
 
-interface HandsProps extends Omit<Props, 'making' | 'follow'> {
+interface HandsProps extends Omit<Props, 'making' | 'follow' | 'takeNote'> {
   isWaiting: boolean;
   work: Work;
   finish: () => void;

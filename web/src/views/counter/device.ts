@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 
 /** What a browser may or may not let the counter do; each is tried for itself. */
 export const can = {
@@ -42,38 +42,41 @@ export function useStayAwake(): boolean {
   return isAwake;
 }
 
+/** Sounds once the page was touched, and for as long as it is open: a clock outlives the step that started it. */
+let sound: AudioContext | null = null;
+
+/** Lets the page ring later: browsers ask for a touch first. */
+export function armAlarm(): void {
+  sound ??= 'AudioContext' in window ? new AudioContext() : null;
+  void sound?.resume();
+  if (can.notify && Notification.permission === 'default') {
+    void Notification.requestPermission();
+  }
+}
+
 /** Rings, shakes and shows a notice when a clock has run out. */
-export function useAlarm(): { arm: () => void; ring: (title: string, text: string) => void } {
-  const audio = useRef<AudioContext | null>(null);
-  const arm = useCallback(() => {
-    // Browsers let a page sound only after it was touched.
-    audio.current ??= 'AudioContext' in window ? new AudioContext() : null;
-    void audio.current?.resume();
-    if (can.notify && Notification.permission === 'default') {
-      void Notification.requestPermission();
-    }
-  }, []);
-  const ring = useCallback((title: string, text: string) => {
-    const sound = audio.current;
-    if (sound !== null) {
-      for (const beat of [0, 0.35, 0.7]) {
-        const tone = sound.createOscillator();
-        const volume = sound.createGain();
-        tone.frequency.value = 880;
-        volume.gain.value = 0.2;
-        tone.connect(volume).connect(sound.destination);
-        tone.start(sound.currentTime + beat);
-        tone.stop(sound.currentTime + beat + 0.2);
-      }
-    }
-    if ('vibrate' in navigator) {
-      navigator.vibrate([200, 100, 200, 100, 200]);
-    }
-    if (can.notify && Notification.permission === 'granted') {
-      new Notification(title, { body: text });
-    }
-  }, []);
-  return { arm, ring };
+export function ringAlarm(title: string, text: string): void {
+  if (sound !== null) {
+    beep(sound);
+  }
+  if ('vibrate' in navigator) {
+    navigator.vibrate([200, 100, 200, 100, 200]);
+  }
+  if (can.notify && Notification.permission === 'granted') {
+    new Notification(title, { body: text });
+  }
+}
+
+function beep(through: AudioContext): void {
+  for (const beat of [0, 0.35, 0.7]) {
+    const tone = through.createOscillator();
+    const volume = through.createGain();
+    tone.frequency.value = 880;
+    volume.gain.value = 0.2;
+    tone.connect(volume).connect(through.destination);
+    tone.start(through.currentTime + beat);
+    tone.stop(through.currentTime + beat + 0.2);
+  }
 }
 
 /** Reads a sentence aloud, where the browser can. */
