@@ -35,6 +35,8 @@ final readonly class OutdatedPortion
     {
         $late = self::writtenLate($batch);
         $outdated = [];
+        // The jar as it would have been, with what is found to be outdated written anew.
+        $revised = clone $batch;
         foreach ($late === [] ? [] : self::portions($batch) as $serving) {
             $line = $batch->entries->findOrFail($serving->batch_entry_id);
             $isTold = array_any(
@@ -42,9 +44,10 @@ final readonly class OutdatedPortion
                 static fn(array $one): bool => $one['position'] > $line->position &&
                     $one['about']->lessThanOrEqualTo($line->happened_at),
             );
-            $as = $isTold ? self::asItIs($batch, $serving, $line) : null;
+            $as = $isTold ? self::asItIs($revised, $serving, $line) : null;
             if ($as !== null) {
                 $outdated[] = $as;
+                $revised = self::with($revised, $line, $as->plate);
             }
         }
 
@@ -81,9 +84,29 @@ final readonly class OutdatedPortion
             ->where('batch_id', $batch->id)
             ->where('undone_at', null)
             ->with('person')
-            ->orderBy('eaten_on')
-            ->orderBy('id')
-            ->get();
+            ->get()
+            ->sortBy(static function (Serving $serving) use ($batch): array {
+                $line = $batch->entries->findOrFail($serving->batch_entry_id);
+
+                return [$line->happened_at->getTimestamp(), $line->position];
+            })
+            ->values();
+    }
+
+    /** The jar with another plate in a line's place. */
+    private static function with(Batch $batch, BatchEntry $line, Serve $plate): Batch
+    {
+        $with = clone $batch;
+        $with->setRelation(
+            'entries',
+            $batch->entries->map(
+                static fn(BatchEntry $one): BatchEntry => $one->id === $line->id
+                    ? new BatchEntry([...$one->getAttributes(), 'entry' => $plate->toArray()])
+                    : $one,
+            ),
+        );
+
+        return $with;
     }
 
     /** The portion from the jar as it is known to have been; null where that is much the same, or cannot have been. */

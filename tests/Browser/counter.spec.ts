@@ -305,7 +305,7 @@ test('the end of a jar keeps its brine and puts the same on the bench again', as
   await page.getByRole('button', { name: 'Empty the jar...' }).click();
   const drawer = page.getByRole('dialog');
   await expect(drawer).toContainText('Nobody has eaten of it.');
-  await drawer.getByText('Keep as spare brine').click();
+  await drawer.getByText('Spare brine', { exact: true }).click();
   await drawer.getByRole('checkbox', { name: 'Start the same again' }).check();
   await drawer.getByRole('button', { name: 'Empty the jar' }).click();
   await expect(page).toHaveURL(/\/bench$/);
@@ -333,7 +333,7 @@ test('brine of an empty jar becomes the starter of the next one, and a jar on th
     await page.goto(`/shelf/${jar.id}`);
     await page.getByRole('button', { name: 'Empty the jar...' }).click();
     const drawer = page.getByRole('dialog');
-    await drawer.getByText('Use as a starter', { exact: true }).click();
+    await drawer.getByText('Starter', { exact: true }).click();
     await choose(page, 'As a starter for', goal);
     await drawer.getByRole('spinbutton', { name: 'How much of it' }).fill('30');
     await drawer.getByRole('checkbox', { name: 'Start the same again' }).check();

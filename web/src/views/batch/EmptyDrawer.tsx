@@ -128,7 +128,7 @@ function BrineLeft({ batch, liquid, brine, change }: BrineProps) {
 
   return (
     <div className="ending-row">
-      <span>{t('ending.brine', { grams: grams(liquid) })}</span>
+      <p>{t('ending.brine', { grams: grams(liquid) })}</p>
       <Segmented
         aria-label={t('ending.brine_what')}
         value={brine.is}
@@ -140,7 +140,7 @@ function BrineLeft({ batch, liquid, brine, change }: BrineProps) {
         ]}
       />
       {brine.is === 'starter' && (
-        <>
+        <div className="ending-starter">
           <Select
             aria-label={t('ending.starter_for')}
             value={brine.of}
@@ -161,7 +161,7 @@ function BrineLeft({ batch, liquid, brine, change }: BrineProps) {
             suffix="g"
           />
           <span className="soft">{t('ending.starter_rest')}</span>
-        </>
+        </div>
       )}
     </div>
   );

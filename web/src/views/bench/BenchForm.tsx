@@ -172,7 +172,14 @@ function Take({ kitchen, draft, change, answer, refusal }: Props) {
         onChange={(shape) => change({ shape, cuts: null })}
         options={lists.cuts}
       />
-      {!isPulp && <Cuts shape={draft.shape} cuts={draft.cuts ?? []} change={(cuts) => change({ cuts })} />}
+      {!isPulp && (
+        <Cuts
+          shape={draft.shape}
+          isRibbed={kitchen.ingredients.find(({ id }) => id === draft.vegetableId)?.tissue === 'ribbed_leaf'}
+          cuts={draft.cuts ?? []}
+          change={(cuts) => change({ cuts })}
+        />
+      )}
       <IngredientRows
         more={t('bench.add_food')}
         called={t('bench.called_with')}

@@ -10,6 +10,8 @@ type Shape = Cut['shape'];
 interface Props {
   /** How the food is cut where nothing else is said. */
   shape: Shape | null | undefined;
+  /** Whether its leaves and ribs are told apart where nothing is said. */
+  isRibbed: boolean;
   cuts: Cut[];
   change: (cuts: Cut[]) => void;
 }
@@ -22,8 +24,15 @@ const pairs = {
 
 type Pair = keyof typeof pairs;
 
+/** By weight, of a head: common practice, no source. */
+const leafAndRib: Cut[] = [
+  { shape: 'leaf', percent: 55 },
+  { shape: 'ribs', percent: 45 },
+];
+
 /** Where parts of the food are thicker than others: leaf and rib, cut and whole. */
-export function Cuts({ shape, cuts, change }: Props) {
+export function Cuts({ shape, isRibbed, cuts: told, change }: Props) {
+  const cuts = told.length === 0 && isRibbed && shape === 'leaves' ? leafAndRib : told;
   const [one, other] = cuts;
   const pair: Pair | 'alike' = !one ? 'alike' : one.shape === 'leaf' ? 'leaf_ribs' : 'with_whole';
   const split = (kind: Pair | 'alike') => {

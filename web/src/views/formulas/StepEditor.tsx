@@ -166,6 +166,7 @@ function AmountRow({ amount, path, kitchen, refusal, change, remove, isCut = fal
       {isCut && food && food.shape !== 'pulp' && (
         <Cuts
           shape={food.shape}
+          isRibbed={food.tissue === 'ribbed_leaf'}
           cuts={(amount.cuts ?? []).map(({ share, ...cut }) => ({ ...cut, percent: Math.round(share * 100) }))}
           change={(cuts) =>
             change({
