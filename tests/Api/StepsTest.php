@@ -674,3 +674,36 @@ it('says the same at the bench as on the page of the jar a moment later', functi
     ],
     'in a warm room' => [['roomCelsius' => 27], true],
 ]);
+
+it('asks the table and the jar the same: which of them hold food', function (): void {
+    $seed = random_int(1, 1_000_000);
+    mt_srand($seed);
+    $ids = [
+        $this->startJar(soakedKimchi(['begin' => 'counter']))->json('id'),
+        $this->startJar(soakedKimchi(['begin' => 'now']))->json('id'),
+        $this->startJar(['begin' => 'counter'])->json('id'),
+        $this->startJar(['begin' => 'counter', 'method' => 'quick_salt_pickle', 'shape' => 'rings'])->json('id'),
+        $this->startJar(['startedOn' => '2026-11-20'])->json('id'),
+    ];
+    $seen = [];
+    for ($i = 0; $i < 60; $i++) {
+        $batch = Batch::whole()->findOrFail($ids[mt_rand(0, count($ids) - 1)]);
+        $step = $batch->steps[mt_rand(0, count($batch->steps) - 1)];
+        match (mt_rand(0, 3)) {
+            0 => $this->travel(mt_rand(1, 400))->minutes(),
+            1 => $this->deleteJson("/api/batches/{$batch->id}/steps/{$step->id}/done"),
+            2 => $this->postJson("/api/batches/{$batch->id}/steps/{$step->id}/skipped", [
+                'requestKey' => (string) Str::ulid(),
+            ]),
+            default => doStep($this, $batch->id, ($batch->nextStep() ?? $step)->kind->value),
+        };
+        $now = CarbonImmutable::now();
+        $bySteps = Batch::whole()->get()->filter(static fn(Batch $one): bool => $one->isFoodAt($now))->pluck('id');
+        expect(Batch::eatable()->pluck('id')->sort()->values()->all())->toBe(
+            $bySteps->sort()->values()->all(),
+            "seed {$seed}, after {$i}",
+        );
+        $seen[count($bySteps)] = true;
+    }
+    expect(count($seen))->toBeGreaterThan(1, "seed {$seed}");
+});
