@@ -387,7 +387,10 @@ test('portions are brought up to date after a step that is entered late, and put
   expect(await booked()).toBeCloseTo(serving.sodium.typical, 6);
 });
 
-test('a sauce is asked for its pH before it is bottled at the bench', async ({ page, cook }) => {
+test('a mash is stirred, blended with vinegar at the bench, its pH read, and in two bottles', async ({
+  page,
+  cook,
+}) => {
   await ready(page, cook, TABLET);
   const kitchen = await kitchenOf(page);
   const mash = await begin(page, {
@@ -397,11 +400,20 @@ test('a sauce is asked for its pH before it is bottled at the bench', async ({ p
     saltAmount: '12 g',
     name: 'Chilli mash',
     begin: 'packed',
+    startedOn: hoursAgo(96).slice(0, 10),
   });
+  await page.goto('/today');
+  const chores = page.getByRole('region', { name: 'Chores' });
+  await chores.getByRole('button', { name: /Stir/ }).first().click();
+  await expect(page.getByText('Done: Chilli mash.')).toBeVisible();
+  const vinegar = kitchen.ingredients.find(({ key }) => key === 'cider-vinegar')?.id;
+  const bottle = kitchen.jars.find(({ name }) => name === 'Sauce bottle, 250 ml')?.id;
   const draft = {
     method: 'transform',
     sourceBatchId: mash,
-    jarId: kitchen.jars.find(({ name }) => name === 'Bottle, 500 ml')?.id,
+    alongside: [{ foodId: vinegar, amount: '60 g' }],
+    jarId: bottle,
+    moreJarIds: [bottle],
     hasOneMore: true,
     fixed: 'salt',
     saltAmount: '',
@@ -419,8 +431,13 @@ test('a sauce is asked for its pH before it is bottled at the bench', async ({ p
   await page.getByRole('spinbutton', { name: 'pH of the sauce' }).fill('3.6');
   await page.getByRole('button', { name: 'Blend it' }).click();
   await expect(page).toHaveURL(/\/shelf\/\w+$/);
-  const jar = (await (await page.request.get(page.url().replace('/shelf', '/api/batches'))).json()) as Schemas['Batch'];
-  expect(jar.lastReading).toMatchObject({ ph: 3.6, stands: true });
+  const { batches } = (await (await page.request.get('/api/batches')).json()) as { batches: Schemas['ShelfBatch'][] };
+  const bottles = batches.filter(({ name }) => name.startsWith('Hot sauce, bottle'));
+  expect(bottles).toHaveLength(2);
+  for (const { id } of bottles) {
+    const jar = (await (await page.request.get(`/api/batches/${id}`)).json()) as Schemas['Batch'];
+    expect(jar.lastReading).toMatchObject({ ph: 3.6, stands: true });
+  }
 });
 
 test('a note and a photo of a step stand in the log', async ({ page, cook }) => {
