@@ -35,6 +35,7 @@ use Tempesal\Core\Making\StepKind;
 use Tempesal\Core\Method\Hazards;
 use Tempesal\Core\Method\Place;
 use Tempesal\Core\Method\ShelfLife;
+use Tempesal\Core\Produce\Looks;
 use Tempesal\Core\Salt\SaltBasis;
 
 /**
@@ -365,6 +366,7 @@ final readonly class BatchStatus
             $this->standingReading()?->ph,
             $this->warmHours(),
             $this->hasSoured(),
+            Looks::in(Ledgers::history($this->batch)),
         );
     }
 

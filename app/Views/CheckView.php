@@ -24,6 +24,15 @@ final class CheckView
     /** @return list<array<string, mixed>> */
     public static function questions(CheckedJar $jar): array
     {
+        return self::asked(CheckQuestion::of($jar));
+    }
+
+    /**
+     * @param  list<CheckQuestion>  $questions
+     * @return list<array<string, mixed>>
+     */
+    private static function asked(array $questions): array
+    {
         return array_map(
             static fn(CheckQuestion $question): array => [
                 'code' => $question->code,
@@ -36,14 +45,20 @@ final class CheckView
                     $question->signs,
                 ),
             ],
-            CheckQuestion::of($jar),
+            $questions,
         );
     }
 
-    /** @return array<string, mixed> */
-    public static function inspection(Inspection $inspection): array
+    /**
+     * @param  list<Finding>  $found
+     * @return array<string, mixed>
+     */
+    public static function inspection(CheckedJar $jar, array $found): array
     {
+        $inspection = Inspection::of($jar, $found);
+
         return [
+            'asks' => self::asked(CheckQuestion::after($jar, $found)),
             'verdict' => $inspection->verdict->value,
             'label' => $inspection->verdict->label(),
             'because' => $inspection->because(),

@@ -6,6 +6,7 @@ namespace Tempesal\Core\Check;
 
 use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Cover;
+use Tempesal\Core\Produce\Looks;
 
 /**
  * One thing to look at, smell or feel, and what one may find.
@@ -108,7 +109,7 @@ final readonly class CheckQuestion
                         true,
                     )
                     : null,
-                $jar->isFermenting() && $jar->isWarm
+                $jar->isFermenting() && $jar->isWarm && !$jar->isLiveSauce()
                     ? new self(
                         'bubbles',
                         Sense::Eye,
@@ -118,7 +119,7 @@ final readonly class CheckQuestion
                         false,
                     )
                     : null,
-                $jar->isFermenting()
+                $jar->isFermenting() && !$jar->isLiveSauce()
                     ? null
                     : new self(
                         'fizz',
@@ -137,6 +138,7 @@ final readonly class CheckQuestion
                         Finding::SmellSour,
                         Finding::SmellFunky,
                         Finding::SmellRaw,
+                        ...$jar->explains(Looks::Sulphurous) ? [Finding::SmellSulphur] : [],
                         Finding::SmellYeasty,
                         Finding::SmellSolvent,
                         Finding::SmellRotten,
@@ -156,6 +158,46 @@ final readonly class CheckQuestion
                         : [Finding::Smooth, Finding::Broken, Finding::Slimy],
                     false,
                 ),
+            ]),
+        );
+    }
+
+    /**
+     * The one question that tells what the food does by itself from what grows on it. It is asked only of jars whose
+     * food can do it; without an answer the strict rule stands.
+     *
+     * @param  list<Finding>  $found
+     * @return list<self>
+     */
+    public static function after(CheckedJar $jar, array $found): array
+    {
+        $has = static fn(Finding ...$signs): bool => array_filter(
+            $signs,
+            static fn(Finding $sign): bool => in_array($sign, $found, true),
+        ) !== [];
+        $ask = static fn(string $code, Sense $sense, Finding ...$signs): self => new self(
+            $code,
+            $sense,
+            Message::of("check_question.{$code}"),
+            Message::of("check_question_how.{$code}"),
+            array_values($signs),
+            false,
+        );
+
+        return array_values(
+            array_filter([
+                $has(Finding::SpotsPink, Finding::ColourOdd) && $jar->explains(Looks::Reddens)
+                    ? $ask('pink', Sense::Eye, Finding::PinkOfFood, Finding::PinkLying)
+                    : null,
+                $has(Finding::SpotsBlack) && $jar->explains(Looks::Specked)
+                    ? $ask('specks', Sense::Eye, Finding::SpecksOfFood, Finding::SpecksGrow)
+                    : null,
+                $has(Finding::Slimy, Finding::BrineRopy) && $jar->explains(Looks::Slips)
+                    ? $ask('slip', Sense::Touch, Finding::SlipOfFood, Finding::SlipNew)
+                    : null,
+                $has(Finding::Broken) && $jar->day === 0
+                    ? $ask('broke', Sense::Eye, Finding::BrokeInMaking, Finding::BrokeLater)
+                    : null,
             ]),
         );
     }

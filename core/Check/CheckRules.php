@@ -7,6 +7,7 @@ namespace Tempesal\Core\Check;
 use Tempesal\Core\Advice\Advice;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\ShelfLife;
+use Tempesal\Core\Produce\Looks;
 
 /**
  * The rules by which a jar is judged: common practice, no source, always the stricter one where practice differs. That
@@ -66,6 +67,7 @@ final class CheckRules
                 'check_because.pink',
                 self::THROW_OUT,
                 self::NO_TASTE,
+                static fn(CheckedJar $jar, array $found): bool => !self::isOfFood($jar, $found, Looks::Reddens),
             ),
             new CheckRule(
                 'black',
@@ -74,6 +76,7 @@ final class CheckRules
                 'check_because.black',
                 self::THROW_OUT,
                 self::MOULD,
+                static fn(CheckedJar $jar, array $found): bool => !self::isOfFood($jar, $found, Looks::Specked),
             ),
             new CheckRule(
                 'insects',
@@ -98,6 +101,7 @@ final class CheckRules
                 'check_because.slime',
                 self::THROW_OUT,
                 self::NO_TASTE,
+                static fn(CheckedJar $jar, array $found): bool => !self::isOfFood($jar, $found, Looks::Slips),
             ),
             new CheckRule(
                 'ropy',
@@ -106,6 +110,7 @@ final class CheckRules
                 'check_because.ropy',
                 self::THROW_OUT,
                 self::NO_TASTE,
+                static fn(CheckedJar $jar, array $found): bool => !self::isOfFood($jar, $found, Looks::Slips),
             ),
             new CheckRule(
                 'odd_colour',
@@ -114,6 +119,7 @@ final class CheckRules
                 'check_because.odd_colour',
                 self::THROW_OUT,
                 self::NO_TASTE,
+                static fn(CheckedJar $jar, array $found): bool => !self::isOfFood($jar, $found, Looks::Reddens),
             ),
             new CheckRule(
                 'mush_off',
@@ -156,7 +162,7 @@ final class CheckRules
                 'check_because.bulge_bought',
                 'check_do.bulge_bought',
                 'check_caution.bulge_bought',
-                static fn(CheckedJar $jar): bool => !$jar->method->isMade(),
+                static fn(CheckedJar $jar): bool => !$jar->isFermenting() && !$jar->method->isMade(),
             ),
             new CheckRule(
                 'cloudy_quick',
@@ -193,7 +199,8 @@ final class CheckRules
                 'check_because.egg_broken',
                 self::THROW_OUT,
                 Advice::RAW_EGG,
-                static fn(CheckedJar $jar): bool => $jar->hazards->hasEgg,
+                static fn(CheckedJar $jar, array $found): bool => $jar->hazards->hasEgg &&
+                    !self::brokeInMaking($jar, $found),
             ),
             new CheckRule(
                 'never_soured',
@@ -251,6 +258,54 @@ final class CheckRules
     private static function isPureeOut(CheckedJar $jar): bool
     {
         return $jar->hazards->isLowAcidPuree && $jar->warmHours > self::PUREE_HOURS;
+    }
+
+    /**
+     * Whether the food itself is what was found, as the cook says who was asked; otherwise the strict rule stands.
+     *
+     * @param  list<Finding>  $found
+     */
+    private static function isOfFood(CheckedJar $jar, array $found, Looks $look): bool
+    {
+        [$is, $isNot] = match ($look) {
+            Looks::Reddens => [Finding::PinkOfFood, Finding::PinkLying],
+            Looks::Specked => [Finding::SpecksOfFood, Finding::SpecksGrow],
+            Looks::Slips => [Finding::SlipOfFood, Finding::SlipNew],
+            Looks::Sulphurous => [Finding::SmellSulphur, Finding::SmellRotten],
+        };
+
+        return $jar->explains($look) && in_array($is, $found, true) && !in_array($isNot, $found, true);
+    }
+
+    /**
+     * Whether something was found that the food may explain.
+     *
+     * @param  list<Finding>  $found
+     */
+    private static function isAsked(string $code, CheckedJar $jar, array $found): bool
+    {
+        return array_any(
+            CheckQuestion::after($jar, $found),
+            static fn(CheckQuestion $question): bool => $question->code === $code,
+        );
+    }
+
+    /** Cabbages and onions give off sulphur while they start; later it should be gone. */
+    private static function isSulphurOfFood(CheckedJar $jar): bool
+    {
+        return $jar->explains(Looks::Sulphurous) && $jar->ripenedDays < 2.0 * self::SOUR_BY_DAYS;
+    }
+
+    /**
+     * An emulsion that came apart under the whisk, on the day on which it was made.
+     *
+     * @param  list<Finding>  $found
+     */
+    private static function brokeInMaking(CheckedJar $jar, array $found): bool
+    {
+        return $jar->day === 0 &&
+            in_array(Finding::BrokeInMaking, $found, true) &&
+            !in_array(Finding::BrokeLater, $found, true);
     }
 
     /** @return list<CheckRule> */
@@ -312,7 +367,17 @@ final class CheckRules
                 'check_because.broken',
                 'check_do.broken',
                 self::NO_TASTE,
-                static fn(CheckedJar $jar): bool => !$jar->hazards->hasEgg,
+                static fn(CheckedJar $jar, array $found): bool => !$jar->hazards->hasEgg &&
+                    !self::brokeInMaking($jar, $found),
+            ),
+            new CheckRule(
+                'sulphur_late',
+                [Finding::SmellSulphur],
+                Verdict::Wait,
+                'check_because.sulphur_late',
+                'check_do.sulphur_late',
+                self::NO_TASTE,
+                static fn(CheckedJar $jar): bool => !self::isSulphurOfFood($jar),
             ),
             new CheckRule(
                 'egg_two_hours',
@@ -431,7 +496,54 @@ final class CheckRules
                 'check_because.bulge',
                 'check_do.bulge',
                 'check_caution.bulge',
-                static fn(CheckedJar $jar): bool => $jar->isFermenting() && $jar->method->isMade(),
+                static fn(CheckedJar $jar): bool => $jar->isFermenting() &&
+                    $jar->method->isMade() &&
+                    !$jar->isLiveSauce(),
+            ),
+            new CheckRule(
+                'bulge_live_bought',
+                [Finding::LidBulging],
+                Verdict::FineDo,
+                'check_because.bulge_live_bought',
+                'check_do.bulge_live_bought',
+                'check_caution.bulge_live_bought',
+                static fn(CheckedJar $jar): bool => $jar->isFermenting() && !$jar->method->isMade(),
+            ),
+            new CheckRule(
+                'bulge_live_sauce',
+                [Finding::LidBulging],
+                Verdict::FineDo,
+                'check_because.live_sauce',
+                'check_do.live_sauce',
+                'check_caution.bulge',
+                static fn(CheckedJar $jar): bool => $jar->isLiveSauce(),
+            ),
+            new CheckRule(
+                'fizz_live_sauce',
+                [Finding::Fizz],
+                Verdict::FineDo,
+                'check_because.live_sauce',
+                'check_do.live_sauce',
+                null,
+                static fn(CheckedJar $jar): bool => $jar->isLiveSauce(),
+            ),
+            new CheckRule(
+                'sulphur_early',
+                [Finding::SmellSulphur],
+                Verdict::FineDo,
+                'check_because.sulphur_early',
+                'check_do.sulphur_early',
+                null,
+                static fn(CheckedJar $jar): bool => self::isSulphurOfFood($jar),
+            ),
+            new CheckRule(
+                'broke_in_making',
+                [Finding::Broken, Finding::BrokeInMaking],
+                Verdict::FineDo,
+                'check_because.broke_in_making',
+                'check_do.broke_in_making',
+                null,
+                static fn(CheckedJar $jar, array $found): bool => self::brokeInMaking($jar, $found),
             ),
             new CheckRule(
                 'ran_over',
@@ -488,6 +600,36 @@ final class CheckRules
                 null,
                 null,
                 static fn(CheckedJar $jar): bool => $jar->method !== Method::QuickSaltPickle,
+            ),
+            new CheckRule(
+                'pink_of_food',
+                [Finding::PinkOfFood],
+                Verdict::Fine,
+                'check_because.pink_of_food',
+                null,
+                null,
+                static fn(CheckedJar $jar, array $found): bool => self::isOfFood($jar, $found, Looks::Reddens) &&
+                    self::isAsked('pink', $jar, $found),
+            ),
+            new CheckRule(
+                'specks_of_food',
+                [Finding::SpecksOfFood],
+                Verdict::Fine,
+                'check_because.specks_of_food',
+                null,
+                null,
+                static fn(CheckedJar $jar, array $found): bool => self::isOfFood($jar, $found, Looks::Specked) &&
+                    self::isAsked('specks', $jar, $found),
+            ),
+            new CheckRule(
+                'slip_of_food',
+                [Finding::SlipOfFood],
+                Verdict::Fine,
+                'check_because.slip_of_food',
+                null,
+                null,
+                static fn(CheckedJar $jar, array $found): bool => self::isOfFood($jar, $found, Looks::Slips) &&
+                    self::isAsked('slip', $jar, $found),
             ),
             new CheckRule('sediment', [Finding::SedimentWhite], Verdict::Fine, 'check_because.sediment'),
             new CheckRule('tinted', [Finding::BrineTinted], Verdict::Fine, 'check_because.tinted'),

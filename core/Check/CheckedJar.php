@@ -10,6 +10,7 @@ use Tempesal\Core\Method\Cover;
 use Tempesal\Core\Method\Hazards;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\ShelfLife;
+use Tempesal\Core\Produce\Looks;
 
 /**
  * The jar that is looked into, as far as it matters for what is asked and for what follows.
@@ -26,6 +27,7 @@ final readonly class CheckedJar
      * @param  float  $warmHours  hours that it has stood out of the fridge
      * @param  bool|null  $hasSoured  what earlier looks, tastes and readings say; false: it was tasted late and was not
      *     sour; null: nothing
+     * @param  list<Looks>  $looks  what its foods explain of its colour, specks, slip and smell
      */
     public function __construct(
         public Method $method,
@@ -40,12 +42,25 @@ final readonly class CheckedJar
         public ?float $ph,
         public float $warmHours,
         public ?bool $hasSoured = null,
+        public array $looks = [],
     ) {}
 
     /** Whether it should give off gas, as a bought jar does that was never heated. */
     public function isFermenting(): bool
     {
-        return $this->isLive && $this->method->isFerment() && $this->method !== Method::Transform;
+        return $this->isLive && $this->method->isFerment();
+    }
+
+    /** Whether it was blended from a live batch and not heated: it goes on working in its bottle. */
+    public function isLiveSauce(): bool
+    {
+        return $this->isFermenting() && $this->method === Method::Transform;
+    }
+
+    /** Whether its foods explain something that would speak against it otherwise. */
+    public function explains(Looks $look): bool
+    {
+        return in_array($look, $this->looks, true);
     }
 
     /** Whether a reading says that it is sour enough. */

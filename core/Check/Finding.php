@@ -21,6 +21,16 @@ enum Finding: string
     case Insects = 'insects';
     case TopUnsure = 'top_unsure';
 
+    /** What tells the colour, the specks and the slip of the food from growth. */
+    case PinkOfFood = 'pink_of_food';
+    case PinkLying = 'pink_lying';
+    case SpecksOfFood = 'specks_of_food';
+    case SpecksGrow = 'specks_grow';
+    case SlipOfFood = 'slip_of_food';
+    case SlipNew = 'slip_new';
+    case BrokeInMaking = 'broke_in_making';
+    case BrokeLater = 'broke_later';
+
     case AllUnder = 'all_under';
     case AboveWet = 'above_wet';
     case AboveDry = 'above_dry';
@@ -53,6 +63,7 @@ enum Finding: string
     case SmellSour = 'smell_sour';
     case SmellFunky = 'smell_funky';
     case SmellRaw = 'smell_raw';
+    case SmellSulphur = 'smell_sulphur';
     case SmellYeasty = 'smell_yeasty';
     case SmellSolvent = 'smell_solvent';
     case SmellRotten = 'smell_rotten';

@@ -100,7 +100,7 @@ final readonly class Inspection
     private static function unanswered(CheckedJar $jar, array $found): array
     {
         $open = [];
-        foreach (CheckQuestion::of($jar) as $question) {
+        foreach ([...CheckQuestion::of($jar), ...CheckQuestion::after($jar, $found)] as $question) {
             if (
                 array_filter($question->signs, static fn(Finding $sign): bool => in_array($sign, $found, true)) === []
             ) {

@@ -2,20 +2,20 @@
 
 declare(strict_types=1);
 
-use Tempesal\Core\Message\Message;
-
-use Tempesal\Core\Check\PracticeJar;
-use Tempesal\Core\Check\Inspection;
 use Tempesal\Core\Check\CheckQuestion;
 use Tempesal\Core\Check\CheckRule;
 use Tempesal\Core\Check\CheckRules;
-use Tempesal\Core\Check\Finding;
 use Tempesal\Core\Check\CheckedJar;
+use Tempesal\Core\Check\Finding;
+use Tempesal\Core\Check\Inspection;
+use Tempesal\Core\Check\PracticeJar;
 use Tempesal\Core\Check\Verdict;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Cover;
 use Tempesal\Core\Method\Hazards;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\ShelfLife;
+use Tempesal\Core\Produce\Looks;
 
 /**
  * Carrots in brine on their sixth day.
@@ -93,6 +93,7 @@ function found(CheckedJar $jar, Finding ...$found): array
 }
 
 const SAUCE = ['method' => Method::CulturedCondiment, 'isOnePhase' => true, 'cover' => Cover::LooseLid];
+const LIVE_SAUCE = [...SAUCE, 'method' => Method::Transform, 'cover' => Cover::ScrewLid, 'isWarm' => false];
 const QUICK = [
     'method' => Method::QuickSaltPickle,
     'isLive' => false,
@@ -117,7 +118,22 @@ function cases(): array
         'dry_unsure' => [[], [Finding::AboveDry, Finding::TopUnsure]],
         'fizz_unfermented' => [QUICK, [Finding::Fizz]],
         'bulge_unfermented' => [QUICK, [Finding::LidBulging]],
-        'bulge_bought' => [['method' => Method::Bought, 'cover' => Cover::ScrewLid], [Finding::LidBulging]],
+        'bulge_bought' => [
+            ['method' => Method::Bought, 'cover' => Cover::ScrewLid, 'isLive' => false],
+            [Finding::LidBulging],
+        ],
+        'bulge_live_bought' => [['method' => Method::Bought, 'cover' => Cover::ScrewLid], [Finding::LidBulging]],
+        'bulge_live_sauce' => [LIVE_SAUCE, [Finding::LidBulging]],
+        'fizz_live_sauce' => [LIVE_SAUCE, [Finding::Fizz]],
+        'sulphur_early' => [['looks' => [Looks::Sulphurous]], [Finding::SmellSulphur]],
+        'sulphur_late' => [['looks' => [Looks::Sulphurous], 'ripenedDays' => 14.0], [Finding::SmellSulphur]],
+        'broke_in_making' => [
+            [...SAUCE, 'day' => 0, 'hazards' => new Hazards(hasEgg: true), 'warmHours' => 1.0],
+            [Finding::Broken, Finding::BrokeInMaking],
+        ],
+        'pink_of_food' => [['looks' => [Looks::Reddens]], [Finding::SpotsPink, Finding::PinkOfFood]],
+        'specks_of_food' => [['looks' => [Looks::Specked]], [Finding::SpotsBlack, Finding::SpecksOfFood]],
+        'slip_of_food' => [['looks' => [Looks::Slips]], [Finding::Slimy, Finding::SlipOfFood]],
         'cloudy_quick' => [QUICK, [Finding::BrineCloudy]],
         'kept_too_long' => [[...QUICK, 'day' => 7], []],
         'egg_warm' => [[...SAUCE, 'day' => 0, 'hazards' => new Hazards(hasEgg: true), 'warmHours' => 10.1], []],
@@ -295,10 +311,11 @@ it('says of no jar that it is safe', function (): void {
 });
 
 it('gives every sign words, and asks for each of them somewhere', function (): void {
-    $jars = [[], SAUCE, QUICK, ['method' => Method::DrySalting]];
+    $jars = [[], SAUCE, QUICK, ['method' => Method::DrySalting, 'looks' => Looks::cases()], [...SAUCE, 'day' => 0]];
     $asked = [];
     foreach ($jars as $jar) {
-        foreach (CheckQuestion::of(lookedInto($jar)) as $question) {
+        $one = lookedInto($jar);
+        foreach ([...CheckQuestion::of($one), ...CheckQuestion::after($one, Finding::cases())] as $question) {
             $asked = [...$asked, ...array_column($question->signs, 'value')];
         }
     }

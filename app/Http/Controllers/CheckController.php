@@ -17,7 +17,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Tempesal\Core\Check\Finding;
-use Tempesal\Core\Check\Inspection;
 use Tempesal\Core\Check\PracticeJar;
 
 /**
@@ -35,9 +34,7 @@ final readonly class CheckController
     /** What follows from what was found so far; nothing is written. */
     public function preview(string $batch, Request $request): JsonResponse
     {
-        return new JsonResponse(
-            CheckView::inspection(Inspection::of($this->status($batch)->situation(), self::found($request))),
-        );
+        return new JsonResponse(CheckView::inspection($this->status($batch)->situation(), self::found($request)));
     }
 
     public function store(string $batch, Request $request, RecordNote $write): JsonResponse
@@ -50,7 +47,7 @@ final readonly class CheckController
         return new JsonResponse(
             [
                 'note' => LogView::note($note, $this->current->get(), $status->batch),
-                'inspection' => CheckView::inspection(Inspection::of($status->situation(), $found)),
+                'inspection' => CheckView::inspection($status->situation(), $found),
             ],
             201,
         );

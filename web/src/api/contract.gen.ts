@@ -2187,20 +2187,23 @@ export interface components {
         /** @enum {string} */
         Verdict: "fine" | "fine_do" | "wait" | "do_not_eat";
         Questions: {
-            questions: {
-                code: string;
-                /** @enum {string} */
-                sense: "eye" | "nose" | "touch";
-                text: components["schemas"]["Message"];
-                how: components["schemas"]["Message"];
-                isMany: boolean;
-                signs: {
-                    id: string;
-                    label: components["schemas"]["Message"];
-                }[];
+            questions: components["schemas"]["Question"][];
+        };
+        Question: {
+            code: string;
+            /** @enum {string} */
+            sense: "eye" | "nose" | "touch";
+            text: components["schemas"]["Message"];
+            how: components["schemas"]["Message"];
+            isMany: boolean;
+            signs: {
+                id: string;
+                label: components["schemas"]["Message"];
             }[];
         };
         Inspection: {
+            /** @description What tells the food from growth, where the strict verdict stands until it is answered. */
+            asks: components["schemas"]["Question"][];
             verdict: components["schemas"]["Verdict"];
             label: components["schemas"]["Message"];
             because: components["schemas"]["Message"];

@@ -274,6 +274,57 @@ function drawing(sign: string, colour: string): React.ReactNode {
       );
     case 'smooth':
       return bowl(colour, <path d="M26 62 q34 12 68 0" stroke={shade(colour, 0.35)} strokeWidth={4} />);
+    case 'pink_of_food':
+      return side({ colour: '#a33a58', brine: '#dd9aa8' });
+    case 'pink_lying':
+      return side({ colour, more: blots('#d9708a', 40) });
+    case 'specks_of_food':
+      return piece(
+        colour,
+        'M18 44 q42 -16 84 0 v34 q-42 18 -84 0 z',
+        'M34 54 v0.1 M48 66 v0.1 M60 50 v0.1 M74 62 v0.1 M88 54 v0.1 M40 74 v0.1 M68 76 v0.1',
+      );
+    case 'specks_grow':
+      return (
+        <>
+          {piece(colour, 'M18 54 q42 -16 84 0 v28 q-42 18 -84 0 z')}
+          {blots('#3f342b', 50)}
+        </>
+      );
+    case 'slip_of_food':
+      return (
+        <>
+          {piece(colour, 'M18 36 h84 v18 h-84 z')}
+          {[34, 60, 84].map((x, i) => (
+            <path
+              key={x}
+              d={`M${x} ${66 + i * 8} q-7 12 0 15 q7 -3 0 -15 z`}
+              fill="#dcd9a6"
+              stroke="#a9a468"
+              strokeWidth={1.4}
+            />
+          ))}
+        </>
+      );
+    case 'slip_new':
+      return drawing('slimy', colour);
+    case 'broke_in_making':
+      return (
+        <>
+          {drawing('broken', colour)}
+          <path d="M60 14 v26 M52 40 q-4 14 8 22 q12 -8 8 -22 M60 40 v22" stroke="var(--ink)" strokeWidth={2.4} />
+        </>
+      );
+    case 'broke_later':
+      return (
+        <>
+          {drawing('broken', colour)}
+          <circle cx={60} cy={28} r={15} stroke="var(--ink)" strokeWidth={2.4} />
+          <path d="M60 19 v9 l7 5" stroke="var(--ink)" strokeWidth={2.4} />
+        </>
+      );
+    case 'smell_sulphur':
+      return smell('#b5a03a', soft, <ellipse cx={60} cy={98} rx={9} ry={12} stroke="var(--ink)" strokeWidth={2} />);
     case 'broken':
       return bowl(
         colour,
@@ -290,6 +341,26 @@ function drawing(sign: string, colour: string): React.ReactNode {
       return null;
   }
 }
+
+/** What lies on food, raised. */
+const blots = (colour: string, y: number) =>
+  [
+    [38, 0, 7],
+    [56, -4, 9],
+    [76, 1, 6],
+    [88, -3, 5],
+  ].map(([x, up, r]) => (
+    <ellipse
+      key={x}
+      cx={x}
+      cy={y + (up ?? 0)}
+      rx={r}
+      ry={(r ?? 0) * 0.7}
+      fill={colour}
+      stroke={shade(colour, -0.3)}
+      strokeWidth={1.4}
+    />
+  ));
 
 function piece(colour: string, way: string, cracks = '') {
   return (

@@ -35,6 +35,7 @@ function Look({ batch, questions }: { batch: Batch; questions: Question[] }) {
   }));
   const inspection = useInspection(batch.id, found);
   const end = inspection.data?.verdict === 'do_not_eat';
+  const asks = inspection.data?.asks ?? [];
 
   const toggle = (question: Question, sign: string) => {
     const isThere = found.includes(sign);
@@ -60,33 +61,7 @@ function Look({ batch, questions }: { batch: Batch; questions: Question[] }) {
           />
         </p>
         {questions.map((question) => (
-          <fieldset
-            key={question.code}
-            id={`ask-${question.code}`}
-            className="check-question"
-            aria-describedby={`how-${question.code}`}
-          >
-            <legend>
-              <span className={`sense is-${question.sense}`}>{senses[question.sense]}</span> {say(question.text)}
-            </legend>
-            <p id={`how-${question.code}`} className="soft">
-              {say(question.how)} {question.isMany && t('check.many')}
-            </p>
-            <div className="signs">
-              {question.signs.map((sign) => (
-                <label key={sign.id} className="sign">
-                  <input
-                    type={question.isMany ? 'checkbox' : 'radio'}
-                    name={question.code}
-                    checked={found.includes(sign.id)}
-                    onChange={() => toggle(question, sign.id)}
-                  />
-                  <FindingDrawing sign={sign.id} colour={batch.colour} shape={batch.jar?.shape ?? 'chunks'} />
-                  <span>{say(sign.label)}</span>
-                </label>
-              ))}
-            </div>
-          </fieldset>
+          <Ask key={question.code} batch={batch} question={question} found={found} toggle={toggle} />
         ))}
       </div>
       <aside className="check-verdict" aria-live="polite">
@@ -95,12 +70,15 @@ function Look({ batch, questions }: { batch: Batch; questions: Question[] }) {
             <JarDrawing jar={batch.jar} scale={0.72} label="" seed={batch.id} />
           </div>
         )}
+        {asks.map((question) => (
+          <Ask key={question.code} batch={batch} question={question} found={found} toggle={toggle} />
+        ))}
         {inspection.data ? (
           <Said
             batch={batch}
             found={found}
             inspection={inspection.data}
-            left={end ? [] : questions.filter(({ code }) => inspection.data.open.includes(code))}
+            left={end ? [] : [...questions, ...asks].filter(({ code }) => inspection.data.open.includes(code))}
             forget={forget}
           />
         ) : (
@@ -108,6 +86,41 @@ function Look({ batch, questions }: { batch: Batch; questions: Question[] }) {
         )}
       </aside>
     </div>
+  );
+}
+
+interface AskProps {
+  batch: Batch;
+  question: Question;
+  found: string[];
+  toggle: (question: Question, sign: string) => void;
+}
+
+/** One thing to look at, smell or feel, and what may be found, drawn. */
+function Ask({ batch, question, found, toggle }: AskProps) {
+  return (
+    <fieldset id={`ask-${question.code}`} className="check-question" aria-describedby={`how-${question.code}`}>
+      <legend>
+        <span className={`sense is-${question.sense}`}>{senses[question.sense]}</span> {say(question.text)}
+      </legend>
+      <p id={`how-${question.code}`} className="soft">
+        {say(question.how)} {question.isMany && t('check.many')}
+      </p>
+      <div className="signs">
+        {question.signs.map((sign) => (
+          <label key={sign.id} className="sign">
+            <input
+              type={question.isMany ? 'checkbox' : 'radio'}
+              name={question.code}
+              checked={found.includes(sign.id)}
+              onChange={() => toggle(question, sign.id)}
+            />
+            <FindingDrawing sign={sign.id} colour={batch.colour} shape={batch.jar?.shape ?? 'chunks'} />
+            <span>{say(sign.label)}</span>
+          </label>
+        ))}
+      </div>
+    </fieldset>
   );
 }
 
