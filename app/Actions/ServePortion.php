@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Care\BatchStatus;
+use App\Care\LiveCulture;
 use App\Household\CurrentHousehold;
 use App\Intake\ServedFrom;
 use App\Ledger\Ledgers;
@@ -86,7 +87,8 @@ final readonly class ServePortion
                 'batch_entry_id' => $line->id,
                 'eaten_on' => $from->when->day,
                 'phase' => $entry->served,
-                'is_live' => $batch->isLive($state),
+                'is_live' => !$from->isCooked && LiveCulture::counts($batch, $state, $at),
+                'is_cooked' => $from->isCooked,
                 'grams' => $grams->value,
                 ...Serving::sodiumColumns()->write($sodium->band),
                 'undone_at' => null,

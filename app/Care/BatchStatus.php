@@ -285,6 +285,30 @@ final readonly class BatchStatus
         );
     }
 
+    /**
+     * The last day of its best time, as YYYY-MM-DD: by its window while it ripens, by its keeping once it is cold; null
+     * for what does not ripen, or never gets there.
+     */
+    public function longOn(): ?string
+    {
+        if ($this->forecast === null) {
+            return null;
+        }
+        $keeps = $this->batch->place->isWarm() ? null : $this->keepsFor();
+
+        return $keeps === null
+            ? $this->on($this->forecast->long)
+            : CarbonImmutable::parse($this->household->today())->addDays($keeps)->toDateString();
+    }
+
+    /** Whole days since its best time ended, negative before; null where it never does. */
+    public function longSince(): ?int
+    {
+        $on = $this->longOn();
+
+        return $on === null ? null : Household::daysBetween($on, $this->household->today());
+    }
+
     /** The last reading of its acid. */
     public function reading(): ?Note
     {
@@ -308,7 +332,7 @@ final readonly class BatchStatus
     /** The acid it is likely to have; a reading is where it goes on from. */
     public function expectedPh(): ?float
     {
-        if (!$this->batch->isLive($this->state) || !$this->batch->method->isMade()) {
+        if (!LiveCulture::works($this->batch, $this->state) || !$this->batch->method->isMade()) {
             return null;
         }
         $strength = Strength::of($this->state)->share(SaltBasis::BrineStrength) ?? 0.0;

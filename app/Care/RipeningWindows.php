@@ -35,7 +35,7 @@ final class RipeningWindows
     }
 
     /** An egg mayonnaise from the bench is ready after hours, whatever else is cultured takes days. */
-    private static function usual(Batch $batch): ?Window
+    public static function usual(Batch $batch): ?Window
     {
         return $batch->formulaVersion === null &&
             $batch->method === Method::CulturedCondiment &&

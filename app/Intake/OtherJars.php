@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Care\BatchStatus;
+use App\Care\LiveCulture;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
@@ -41,7 +42,7 @@ final class OtherJars
                 $status->isSpokenAgainst() ||
                 $clash !== [] ||
                 $status->gramsLeft() < $grams ||
-                !$other->isLive($status->state)
+                !LiveCulture::counts($other, $status->state)
             ) {
                 continue;
             }

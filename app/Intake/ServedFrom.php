@@ -22,6 +22,7 @@ final readonly class ServedFrom
      * @param  Served|null  $served  null: what is usually served from such a batch
      * @param  ServingMoment  $when  it was eaten; the jar is taken as it was then
      * @param  CarbonImmutable|null  $at  the very moment, where it is known
+     * @param  bool  $isCooked  whether it was cooked or eaten hot: nothing in it is live then
      */
     public function __construct(
         public string $batchId,
@@ -29,11 +30,12 @@ final readonly class ServedFrom
         public ServingStyle $way = ServingStyle::Drained,
         public ?Served $served = null,
         public ?CarbonImmutable $at = null,
+        public bool $isCooked = false,
     ) {}
 
     public function at(?CarbonImmutable $at): self
     {
-        return new self($this->batchId, $this->when, $this->way, $this->served, $at);
+        return new self($this->batchId, $this->when, $this->way, $this->served, $at, $this->isCooked);
     }
 
     /**

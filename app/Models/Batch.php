@@ -264,12 +264,6 @@ final class Batch extends Model
             : Window::read(Fields::of($this->formulaVersion->document['window'] ?? [], 'window'));
     }
 
-    /** Whether what is eaten of it in a state counts as live. */
-    public function isLive(BatchState $state): bool
-    {
-        return $this->method->isFerment() && $state->live && $this->isFoodAt(CarbonImmutable::now());
-    }
-
     /** What is eaten of it: a jar that was blended is a sauce, whatever it began as. */
     public function served(BatchState $state): Served
     {

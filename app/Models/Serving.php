@@ -25,6 +25,7 @@ use Tempesal\Core\Measure\Band;
  * @property string|null $dish_key  shares of one dish name the same
  * @property float|null $dish_g  of the jar in the whole dish
  * @property bool $is_live  at the moment at which it was eaten
+ * @property bool $is_cooked  nothing in it was live when it was eaten
  * @property Served $phase
  * @property float $grams
  * @property string|null $request_key
@@ -86,6 +87,7 @@ final class Serving extends Model
             'grams' => 'float',
             'dish_g' => 'float',
             'is_live' => 'boolean',
+            'is_cooked' => 'boolean',
             'booked_before' => 'array',
             'undone_at' => 'immutable_datetime',
         ];

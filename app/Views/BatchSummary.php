@@ -97,7 +97,7 @@ final class BatchSummary
                             $picture === null || $served === Served::Sauce
                                 ? 0.0
                                 : $picture['foodMm'] - $picture['liquidMm'],
-                            $status->daysSince($status->forecast?->long),
+                            $status->longSince(),
                             max($inIt, $status->isFood() ? 0 : 1),
                             $status->isFood() && $status->isNothing(),
                         ),
@@ -118,7 +118,7 @@ final class BatchSummary
         return [
             'youngOn' => $status->on($status->forecast->young),
             'readyOn' => $status->on($status->forecast->ready),
-            'longOn' => $status->on($status->forecast->long),
+            'longOn' => $status->longOn(),
             'aim' => $aim->value,
             'aimLabel' => ($aim === Aim::Own && $own === null ? Aim::Middle : $aim)->label(),
             'ownDays' => $own,

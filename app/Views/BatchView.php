@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Care\BatchStatus;
+use App\Care\LiveCulture;
 use App\Care\MeantServing;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
@@ -198,7 +199,7 @@ final class BatchView
                 $ways,
                 array_combine(array_keys($plates), $concentrations['servings']),
             ),
-            'isLive' => $batch->isLive($state),
+            'isLive' => LiveCulture::counts($batch, $state),
             'allergens' => array_map(static fn(Allergen $allergen): string => $allergen->value, $state->allergens()),
             'strengthNowPercent' => $strength === null ? null : $strength * 100.0,
             'expectedPh' => $status->expectedPh(),

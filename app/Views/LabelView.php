@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Care\BatchStatus;
+use App\Care\LiveCulture;
 use App\Care\MeantServing;
 use App\Labels\LabelPrint;
 use App\Ledger\Ledgers;
@@ -55,7 +56,7 @@ final class LabelView
             'sodiumOn' => $meant === null ? null : $status->household->dateOf($meant->on),
             'stageLabel' => $status->stage()->label(),
             'allergens' => array_map(static fn(Allergen $allergen): string => $allergen->value, $state->allergens()),
-            'isLive' => $batch->isLive($state),
+            'isLive' => LiveCulture::counts($batch, $state),
             'isMade' => $batch->method->isMade(),
             'useBy' => self::useBy($status),
             'path' => "/shelf/{$batch->id}",

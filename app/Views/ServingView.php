@@ -29,6 +29,8 @@ final class ServingView
             'eatenOn' => $serving->eaten_on,
             'loggedAt' => $serving->created_at->toIso8601String(),
             'sodium' => WireNumbers::sodium($serving->sodium()),
+            'isLive' => $serving->is_live,
+            'isCooked' => $serving->is_cooked,
             'isUndone' => $serving->undone_at !== null,
         ];
     }

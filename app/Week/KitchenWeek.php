@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Week;
 
 use App\Care\BatchStatus;
+use App\Care\LiveCulture;
 use App\Intake\BackgroundIntake;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
@@ -254,7 +255,8 @@ final readonly class KitchenWeek
         return new WeekJar(
             $batch->id,
             $batch->name,
-            $batch->isLive($status->state),
+            // It is offered from the day on which it is ready; what counts is how far it will be then.
+            LiveCulture::counts($batch, $states[array_key_last($states)]),
             $batch->likeness,
             $served,
             $status->gramsLeft(),

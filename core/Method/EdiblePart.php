@@ -17,8 +17,16 @@ final readonly class EdiblePart
 
     private const SAUCE_G = 15.0;
 
-    /** @param  Window|null  $window  for batches that were made without a formula; null where nothing ripens */
-    private function __construct(public Served $served, public Grams $portion, public ?Window $window) {}
+    /**
+     * @param  Window|null  $window  for batches that were made without a formula; null where nothing ripens
+     * @param  LiveFrom  $liveFrom  the stage from which on it counts as live
+     */
+    private function __construct(
+        public Served $served,
+        public Grams $portion,
+        public ?Window $window,
+        public LiveFrom $liveFrom = LiveFrom::Young,
+    ) {}
 
     public static function pieces(?Window $window): self
     {
@@ -34,11 +42,17 @@ final readonly class EdiblePart
     /** Not eaten: it goes into other jars. */
     public static function brine(): self
     {
-        return new self(Served::Brine, Grams::of(self::SAUCE_G), null);
+        return new self(Served::Brine, Grams::of(self::SAUCE_G), null, LiveFrom::Never);
     }
 
     public static function sauce(?Window $window): self
     {
         return new self(Served::Sauce, Grams::of(self::SAUCE_G), $window);
+    }
+
+    /** The same, counting as live from another stage on. */
+    public function countingFrom(LiveFrom $stage): self
+    {
+        return new self($this->served, $this->portion, $this->window, $stage);
     }
 }

@@ -145,7 +145,7 @@ final class MethodProfile
         return new self(
             Salting::of(SaltBasis::OfWater, usual: 0.2, least: 0.1),
             new Preparation(Seconds::ofHours(4.0), draw: Preparation::brineDraw()),
-            EdiblePart::pieces(null),
+            EdiblePart::pieces(null)->countingFrom(LiveFrom::Never),
             Storage::strictly(self::BRINED_HEADSPACE_MM, days: 7),
         );
     }
@@ -155,7 +155,7 @@ final class MethodProfile
         return new self(
             Salting::of(SaltBasis::OfEverything, usual: 0.01, least: 0.005),
             new Preparation(takesStarter: true),
-            EdiblePart::sauce(self::window(1.0, 2.0, 5.0)),
+            EdiblePart::sauce(self::window(1.0, 2.0, 5.0))->countingFrom(LiveFrom::Ready),
             Storage::sauce(self::SAUCE_HEADSPACE_MM, days: 60),
         );
     }
@@ -175,7 +175,7 @@ final class MethodProfile
         return new self(
             Salting::of(SaltBasis::OfEverything, usual: 0.02),
             new Preparation(),
-            EdiblePart::sauce(null),
+            EdiblePart::sauce(null)->countingFrom(LiveFrom::AtOnce),
             Storage::sauce(self::SAUCE_HEADSPACE_MM, days: 180),
         );
     }
@@ -185,7 +185,7 @@ final class MethodProfile
         return new self(
             Salting::of(SaltBasis::OfEverything, usual: 0.0),
             new Preparation(),
-            EdiblePart::pieces(null),
+            EdiblePart::pieces(null)->countingFrom(LiveFrom::AtOnce),
             Storage::sauce(self::SAUCE_HEADSPACE_MM, days: 60),
         );
     }

@@ -348,7 +348,7 @@ it('says how much of a jar still fits, to the step', function (int $target): voi
 })->with([1100, 1230, 1300, 1500, 2000]);
 
 it('counts a serving as live by what it was at that moment', function (): void {
-    $jar = $this->startJar()->json('id');
+    $jar = $this->startJar(['startedOn' => '2026-11-10'])->json('id');
     $serve = fn(): string => $this->postJson('/api/servings', [
         'batchId' => $jar,
         'personId' => $this->ada,
@@ -370,6 +370,41 @@ it('counts a serving as live by what it was at that moment', function (): void {
         ->toBe([1, 0, 0])
         ->and($intake['without'])
         ->toBe(['2026-11-26', '2026-11-27']);
+});
+
+it('counts what was cooked, and what is hardly begun, as not live', function (): void {
+    $old = $this->startJar(['startedOn' => '2026-11-10'])->json('id');
+    $new = $this->startJar(['name' => 'Begun today'])->json('id');
+    $serve = fn(string $jar, array $how = []) => $this->postJson('/api/servings', [
+        'batchId' => $jar,
+        'personId' => $this->ada,
+        'amount' => '20 g',
+        'requestKey' => (string) Str::ulid(),
+        ...$how,
+    ])->assertCreated();
+    expect($serve($old)->json('isLive'))->toBeTrue();
+    $cooked = $serve($old, ['isCooked' => true]);
+    expect([$cooked->json('isLive'), $cooked->json('isCooked')])
+        ->toBe([false, true])
+        ->and($serve($new)->json('isLive'))
+        ->toBeFalse();
+    $dish = $this->postJson('/api/dishes', [
+        'batchId' => $old,
+        'portions' => [['personId' => $this->ada, 'share' => 0.5], ['personId' => $this->bo, 'share' => 0.5]],
+        'dishAmount' => '40 g',
+        'isCooked' => true,
+        'requestKey' => (string) Str::ulid(),
+    ])->assertCreated();
+    expect(array_column($dish->json('servings'), 'isLive'))->toBe([false, false]);
+    // Put right: it was cold after all, and counts.
+    $changed = $this->putJson("/api/servings/{$cooked->json('id')}", [
+        'batchId' => $old,
+        'personId' => $this->ada,
+        'amount' => '20 g',
+        'isCooked' => false,
+        'requestKey' => (string) Str::ulid(),
+    ])->assertOk();
+    expect([$changed->json('isLive'), $changed->json('isCooked')])->toBe([true, false]);
 });
 
 it('agrees to the milligram with a tally of its own over a month of three people', function (): void {

@@ -44,6 +44,7 @@ trait PortionFields
             $this->moment(),
             $this->enum('way', ServingStyle::class) ?? ServingStyle::Drained,
             $this->enum('phase', Served::class),
+            isCooked: $this->boolean('isCooked'),
         );
     }
 
@@ -54,6 +55,7 @@ trait PortionFields
             'eatenOn' => ['bail', 'nullable', 'string', 'date_format:Y-m-d'],
             'eatenAt' => ['bail', 'nullable', 'string', 'regex:/^([01]\d|2[0-3]):[0-5]\d$/'],
             'meal' => ['nullable', 'string', Rule::enum(Meal::class)],
+            'isCooked' => ['nullable', 'boolean'],
         ];
     }
 

@@ -2398,6 +2398,9 @@ export interface components {
             /** Format: date-time */
             loggedAt: string;
             sodium: components["schemas"]["Sodium"];
+            /** @description Whether it counted as live when it was eaten. */
+            isLive: boolean;
+            isCooked: boolean;
             isUndone: boolean;
         };
         Day: {
@@ -2595,6 +2598,8 @@ export interface components {
             meal?: components["schemas"]["Meal"] | null;
             /** @description HH:MM by the clock of the kitchen. */
             eatenAt?: string | null;
+            /** @description It was cooked or eaten hot; nothing in it is live then. */
+            isCooked?: boolean | null;
             /** @description The planned serving that is eaten with it. */
             plannedId?: string | null;
             requestKey: components["schemas"]["Ulid"];
@@ -2617,6 +2622,8 @@ export interface components {
             meal?: components["schemas"]["Meal"] | null;
             /** @description HH:MM by the clock of the kitchen. */
             eatenAt?: string | null;
+            /** @description It was cooked or eaten hot; nothing in it is live then. */
+            isCooked?: boolean | null;
             requestKey: components["schemas"]["Ulid"];
         };
         OtherFoodFields: {

@@ -1,6 +1,6 @@
 import { t } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { DatePicker, Select } from 'antd';
+import { Checkbox, DatePicker, Select } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import type { Day, Meal, Serving } from '../../api/client';
@@ -22,6 +22,7 @@ export function EditPortion({ serving, day, close }: { serving: Serving; day: Da
   const [manner, setManner] = useState(styleOf(serving));
   const [eatenOn, setEatenOn] = useState(serving.eatenOn);
   const [meal, setMeal] = useState<Meal | null>(null);
+  const [isCooked, setIsCooked] = useState(serving.isCooked);
   const refusal = change.error;
 
   return (
@@ -33,7 +34,7 @@ export function EditPortion({ serving, day, close }: { serving: Serving; day: Da
       refusal={refusal}
       keep={() => {
         void change
-          .mutateAsync({ batchId, personId, amount, ...styleRequest(manner), eatenOn, meal })
+          .mutateAsync({ batchId, personId, amount, ...styleRequest(manner), eatenOn, meal, isCooked })
           .then(close, () => undefined);
       }}
     >
@@ -83,6 +84,9 @@ export function EditPortion({ serving, day, close }: { serving: Serving; day: Da
           />
         </Field>
       </div>
+      <Checkbox checked={isCooked} onChange={(event) => setIsCooked(event.target.checked)}>
+        {t('portion.cooked')}
+      </Checkbox>
       {refusal?.of('serving') && (
         <p className="complaint" role="alert">
           {refusal.of('serving')}

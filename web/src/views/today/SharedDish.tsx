@@ -29,6 +29,7 @@ export function SharedDish({ day, meal, shares: known = [], close }: Props) {
   const [batchId, setBatchId] = useState(first?.batchId ?? day.jars[0]?.id ?? '');
   const [manner, setManner] = useState(first ? styleOf(first) : 'drained');
   const [isDish, setIsDish] = useState(dish !== null);
+  const [isCooked, setIsCooked] = useState(first?.isCooked ?? false);
   const [dishAmount, setDishAmount] = useState(dish ? `${String(dish.grams)} g` : '30 g');
   const [left, setLeft] = useState(() =>
     dish === null ? [] : day.people.map(({ id }) => id).filter((id) => !known.some((share) => share.personId === id)),
@@ -66,6 +67,7 @@ export function SharedDish({ day, meal, shares: known = [], close }: Props) {
             ),
             dishAmount: isDish ? dishAmount : null,
             ...styleRequest(manner),
+            isCooked,
             eatenOn: day.date,
             meal: first ? null : meal,
           })
@@ -85,6 +87,9 @@ export function SharedDish({ day, meal, shares: known = [], close }: Props) {
           {t('dish.is_dish')}
         </Checkbox>
       )}
+      <Checkbox className="together-dish" checked={isCooked} onChange={(event) => setIsCooked(event.target.checked)}>
+        {t('portion.cooked')}
+      </Checkbox>
       {isDish && (
         <div className="fields">
           <Field label={t('dish.amount')} name="dishAmount" refusal={refusal} wide>

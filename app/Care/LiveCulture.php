@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Care;
+
+use App\Models\Batch;
+use Carbon\CarbonImmutable;
+use Tempesal\Core\Ledger\BatchState;
+
+/**
+ * Whether a batch is at work, and whether what is eaten of it counts as live.
+ */
+final class LiveCulture
+{
+    /** Whether something live is at work in it, in a state of it. */
+    public static function works(Batch $batch, BatchState $state, ?CarbonImmutable $at = null): bool
+    {
+        return $batch->method->isFerment() && $state->live && $batch->isFoodAt($at ?? CarbonImmutable::now());
+    }
+
+    /**
+     * Whether what is eaten of it in a state counts: it works, its formula does not say otherwise, and it has come as
+     * far as its method asks.
+     *
+     * @param  CarbonImmutable|null  $at  the moment of the state; null: now
+     */
+    public static function counts(Batch $batch, BatchState $state, ?CarbonImmutable $at = null): bool
+    {
+        return self::works($batch, $state, $at) &&
+            ($batch->formulaVersion->document['isLive'] ?? true) !== false &&
+            $batch->method->profile()->eaten->liveFrom->isReached($state->ripened, RipeningWindows::usual($batch));
+    }
+}
