@@ -267,7 +267,7 @@ final class KitchenView
                 'milligrams' => $preset->milligrams(),
                 'source' => $preset->source(),
             ],
-            TargetPreset::cases(),
+            TargetPreset::offered(),
         );
     }
 

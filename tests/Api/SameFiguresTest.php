@@ -205,8 +205,9 @@ it('answers every figure as it did before', function (): void {
         if (str_contains($asked, '/formulas')) {
             [$now[$asked], $figures] = array_map(withoutVersions(...), [$now[$asked], $figures]);
         }
-        // A formula of dressed food makes more servings than it did, so that the next jar is due another day.
-        if (preg_match('#/timeline|by=servings|^compute #', $asked) === 1) {
+        // A formula of dressed food makes more servings than it did, so that the next jar is due another day; more
+        // limits are offered than before.
+        if (preg_match('#/timeline|by=servings|^compute |/presets#', $asked) === 1) {
             continue;
         }
         // How thick pieces are and how much salt they hold are bands since: typical values stay, bands are wider.

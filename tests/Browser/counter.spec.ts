@@ -522,6 +522,9 @@ test('leaf and rib are set by a slider, at the bench and in a formula', async ({
     strengthBasis: 'of_vegetable',
   });
   await page.goto('/bench');
+  // Leaf and rib are told apart by themselves; the cook can say otherwise, and say it again.
+  await expect(page.getByRole('slider', { name: /Share of/ })).toBeVisible();
+  await page.getByText('cut and whole', { exact: true }).click();
   await page.getByText('leaf and rib', { exact: true }).click();
   const share = page.getByRole('slider', { name: /Share of/ });
   await expect(share).toHaveAttribute('aria-valuenow', '55');

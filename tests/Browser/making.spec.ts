@@ -286,6 +286,7 @@ test('a sauce is blended from a batch, in that batch’s own life', async ({ pag
   await page.getByLabel('Serving', { exact: true }).fill('6 g');
   await showsTheCore(page);
   await page.getByLabel('Name of the jar').fill('Hot sauce');
+  await page.getByRole('spinbutton', { name: 'pH of the sauce' }).fill('3.5');
   await page.getByRole('button', { name: 'Blend it' }).click();
   await expect(page.getByRole('heading', { name: 'Hot sauce' })).toBeVisible();
   const sauce = await batchShowsTheCore(page);

@@ -243,6 +243,7 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
             ]}
           />
         </Field>
+        <p className="soft">{t('people.under_one')}</p>
         {fields.preset === null && (
           <>
             <Field label={t('people.mg')} name="targetMg" refusal={save.error}>
