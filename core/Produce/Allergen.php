@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Tempesal\Core\Produce;
 
 /**
- * Allergens that travel through ferments and their starters.
+ * Allergens that travel through ferments and their starters: the fourteen of Regulation (EU) 1169/2011, Annex II, among
+ * which are the nine of the United States (FALCPA and FASTER Acts; from memory).
  */
 enum Allergen: string
 {
@@ -18,4 +19,9 @@ enum Allergen: string
     case Soy = 'soy';
     case Gluten = 'gluten';
     case Sesame = 'sesame';
+    case TreeNuts = 'tree_nuts';
+    case Peanut = 'peanut';
+    case Molluscs = 'molluscs';
+    case Sulphites = 'sulphites';
+    case Lupin = 'lupin';
 }

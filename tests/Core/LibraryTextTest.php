@@ -170,3 +170,33 @@ it('keeps what another has named', function (string $key, string $name): void {
     ['kale', ''],
     ['plain-kraut', '⟦'],
 ]);
+
+it('cautions where a food can hurt someone', function (array $document): void {
+    $foods = foodsIn(answerOf($document));
+    $said = implode(' ', $document['cautions']);
+    // Infant botulism: CDC and NHS on honey; vitamin K beside warfarin: NHS; potassium in kidney disease: National Kidney
+    // Foundation; all from memory.
+    foreach (
+        [
+            'children under one year' => ['honey'],
+            'potassium' => ['beetroot', 'tomato', 'passata', 'tomato-paste', 'cherry-tomato'],
+            'vitamin K' => [
+                'green-cabbage',
+                'red-cabbage',
+                'napa-cabbage',
+                'kale',
+                'spinach',
+                'mustard-greens',
+                'collard-greens',
+                'pak-choi',
+            ],
+        ]
+        as $words => $of
+    ) {
+        expect(str_contains($said, $words))->toBe(array_intersect($of, $foods) !== [], "{$document['name']}: {$words}");
+    }
+    expect(str_contains($said, 'alcohol'))->toBe($document['serving']['phase'] === 'brine');
+    if ($document['isLive']) {
+        expect($said)->toContain('linezolid')->toContain('pregnant');
+    }
+})->with(libraryDocuments(...));
