@@ -40,9 +40,11 @@ export function EmptyDrawer({ batch, isOpen, close }: Props) {
   const liquid = batch.phases.find(({ phase }) => phase === 'brine')?.grams ?? 0;
   const hasBrine = batch.isFood && batch.isFoodNow && liquid >= WORTH_KEEPING;
 
-  const next = (spare: string | null) => {
+  const next = (spare: string | null, isDone: boolean) => {
     close();
-    void message.success(t('batch.emptied_done'));
+    if (isDone) {
+      void message.success(t('batch.emptied_done'));
+    }
     const isAtBench = spare !== null && brine.is === 'starter' && brine.of === AT_BENCH;
     const starter = isAtBench
       ? {
@@ -83,8 +85,8 @@ export function EmptyDrawer({ batch, isOpen, close }: Props) {
       if (spare !== null && brine.is === 'starter' && brine.of !== AT_BENCH) {
         await orKept(feed.mutateAsync({ kind: 'starter', fromBatch: spare.id, grams: brine.grams ?? liquid } as Entry));
       }
-      await orKept(empty.mutateAsync({ batch: batch.id, isEmptied: true }));
-      next(spare?.id ?? null);
+      const emptied = await orKept(empty.mutateAsync({ batch: batch.id, isEmptied: true }));
+      next(spare?.id ?? null, emptied !== null);
     } catch (refusal) {
       complain(message, refusal as Refusal, 8);
     }
