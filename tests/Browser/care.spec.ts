@@ -161,6 +161,48 @@ test('looking into a jar: kahm is skimmed, fuzz goes out, and both are written d
   await expect(chores).toContainText('nothing to do now');
 });
 
+test('the colour of red food is told from growth by one question; the strict verdict stands until then', async ({
+  page,
+  cook,
+}) => {
+  await signIn(page, cook);
+  const kitchen = await kitchenOf(page);
+  const of = (key: string) => kitchen.ingredients.find((one) => one.key === key)?.id;
+  const begin = async (food: string) =>
+    (await write(page, 'post', '/batches', {
+      method: 'dry_salting',
+      vegetableId: of(food),
+      vegetableAmount: '700 g',
+      shape: 'shreds',
+      saltId: kitchen.salts[0]?.id,
+      saltUnit: 'grams',
+      fixed: 'strength',
+      strengthPercent: '2.2',
+      strengthBasis: 'of_vegetable',
+      name: food,
+      place: 'counter',
+      startedOn: new Date(Date.now() - 6 * 86_400_000).toISOString().slice(0, 10),
+      requestKey: ulid(),
+    })) as { id: string };
+  const verdict = page.getByTestId('verdict');
+  const green = await begin('green-cabbage');
+  await page.goto(`/shelf/${green.id}/check`);
+  await page.getByLabel('Pink or orange spots or film', { exact: true }).check();
+  await expect(verdict).toHaveText('Do not eat it');
+  await expect(page.getByText('Is it the colour of the red food?')).toBeHidden();
+
+  const red = await begin('red-cabbage');
+  await page.goto(`/shelf/${red.id}/check`);
+  await page.getByLabel('Pink or orange spots or film', { exact: true }).check();
+  await expect(verdict).toHaveText('Do not eat it');
+  await page.getByLabel('It lies on top, as spots, film or slime', { exact: true }).check();
+  await expect(verdict).toHaveText('Do not eat it');
+  await page.getByLabel('Pink or red, evenly, in the food or the brine itself', { exact: true }).check();
+  await expect(verdict).toHaveText(/more things to check/);
+  await page.getByLabel('White fuzz, raised and hairy', { exact: true }).check();
+  await expect(verdict).toHaveText('Do not eat it');
+});
+
 test('film and mould are practised on drawn jars, with a score', async ({ page, cook }) => {
   await signIn(page, cook, '/practice');
   for (const round of [1, 2, 3]) {

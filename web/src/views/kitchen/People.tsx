@@ -243,7 +243,9 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
             ]}
           />
         </Field>
-        <p className="soft">{t('people.under_one')}</p>
+        <p className="soft" style={{ gridColumn: '1 / -1', margin: 0 }}>
+          {t('people.under_one')}
+        </p>
         {fields.preset === null && (
           <>
             <Field label={t('people.mg')} name="targetMg" refusal={save.error}>
