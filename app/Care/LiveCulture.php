@@ -7,6 +7,8 @@ namespace App\Care;
 use App\Models\Batch;
 use Carbon\CarbonImmutable;
 use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Method\CultureGroup;
+use Tempesal\Core\Method\Method;
 
 /**
  * Whether a batch is at work, and whether what is eaten of it counts as live.
@@ -19,6 +21,16 @@ final class LiveCulture
         return $batch->method->isFerment() && $state->live && $batch->isFoodAt($at ?? CarbonImmutable::now());
     }
 
+    /** Which cultures it brings. */
+    public static function group(Batch $batch): CultureGroup
+    {
+        return CultureGroup::of(
+            $batch->method,
+            $batch->served ?? $batch->method->served(),
+            $batch->method === Method::Bought || $batch->method === Method::CulturedCondiment ? $batch->name : '',
+        );
+    }
+
     /**
      * Whether what is eaten of it in a state counts: it works, its formula does not say otherwise, and it has come as
      * far as its method asks.
@@ -28,6 +40,7 @@ final class LiveCulture
     public static function counts(Batch $batch, BatchState $state, ?CarbonImmutable $at = null): bool
     {
         return self::works($batch, $state, $at) &&
+            self::group($batch)->counts() &&
             ($batch->formulaVersion->document['isLive'] ?? true) !== false &&
             $batch->method->profile()->eaten->liveFrom->isReached($state->ripened, RipeningWindows::usual($batch));
     }

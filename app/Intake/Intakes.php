@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Care\LiveCulture;
 use App\Household\CurrentHousehold;
 use App\Models\OtherFood;
 use App\Models\Person;
@@ -45,7 +46,7 @@ final class Intakes
                             static fn(Serving $one): array => [
                                 'source' => $one->batch_id,
                                 'name' => $one->batch->name,
-                                'group' => $one->batch->likeness,
+                                'group' => LiveCulture::group($one->batch)->value,
                                 'isCondiment' => $one->phase->phase() !== Phase::Pieces,
                                 'isLive' => $one->is_live,
                                 'sodiumMg' => $one->sodium(),

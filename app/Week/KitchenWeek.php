@@ -291,6 +291,7 @@ final readonly class KitchenWeek
             self::closed($status),
             $band === null || $band->typical <= 0.0 ? 1.0 : $band->low / $band->typical,
             $band === null || $band->typical <= 0.0 ? 1.0 : $band->high / $band->typical,
+            LiveCulture::group($batch),
         );
     }
 

@@ -38,9 +38,14 @@ enum TargetPreset: string
     /** @return list<self> those that are limits */
     public static function offered(): array
     {
-        return array_values(
-            array_filter(self::cases(), static fn(self $preset): bool => $preset !== self::NasemAdequate),
-        );
+        $offered = [];
+        foreach (self::cases() as $preset) {
+            if ($preset !== self::NasemAdequate) {
+                $offered[] = $preset;
+            }
+        }
+
+        return $offered;
     }
 
     /** Milligrams of sodium a day. */

@@ -186,7 +186,7 @@ final readonly class WeekFiller
                 $jar->id,
                 $jar->name,
                 $jar->isLive,
-                $jar->isLive ? $jar->group : ServingOption::NO_CULTURE,
+                $jar->isLive ? $jar->culture->value ?? $jar->group : ServingOption::NO_CULTURE,
                 $jar->closed === null ? max(0.0, $stock) : 0.0,
                 $jar->readyOn - $this->first,
                 $jar->useBy - $this->first,

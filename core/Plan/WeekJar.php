@@ -10,6 +10,7 @@ use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Message\Message;
+use Tempesal\Core\Method\CultureGroup;
 
 /**
  * A jar through the days of a week: what it holds, from when and until when it is eaten, what a portion of it carries.
@@ -29,6 +30,7 @@ final class WeekJar
      * @param  Message|null  $closed  why nobody does
      * @param  float  $low  the low end of its sodium's band, as a share of the typical
      * @param  float  $high  the high end
+     * @param  CultureGroup|null  $culture  null: its own kind alone
      */
     public function __construct(
         public readonly string $id,
@@ -45,6 +47,7 @@ final class WeekJar
         public readonly ?Message $closed,
         public readonly float $low,
         public readonly float $high,
+        public readonly ?CultureGroup $culture = null,
     ) {}
 
     /** Milligrams of sodium in a portion taken on a day. */

@@ -75,7 +75,7 @@ function withoutBands(array $figures): array
 }
 
 /**
- * The figures but for what is live.
+ * The figures but for what is live, and how many kinds of cultures were eaten: three krauts are one since.
  *
  * @param  array<string, int|float|bool>  $figures
  * @return array<string, int|float|bool>
@@ -84,7 +84,7 @@ function withoutLive(array $figures): array
 {
     return array_filter(
         $figures,
-        static fn(string $path): bool => !str_ends_with($path, '/isLive'),
+        static fn(string $path): bool => preg_match('#/isLive$|^/kinds$#', $path) !== 1,
         ARRAY_FILTER_USE_KEY,
     );
 }
@@ -100,7 +100,7 @@ function withoutSodium(array $figures): array
     return array_filter(
         $figures,
         static fn(string $path): bool => preg_match(
-            '#(Mg|amount|sodium|per100g|mgPer|grams|percent|share|low|typical|high|servings|weightG|waterG|otherG|without)#i',
+            '#(/document/|Mg|amount|sodium|per100g|mgPer|grams|percent|share|low|typical|high|servings|weightG|waterG|otherG|without)#i',
             $path,
         ) !== 1,
         ARRAY_FILTER_USE_KEY,
