@@ -84,7 +84,7 @@ function withoutLive(array $figures): array
 {
     return array_filter(
         $figures,
-        static fn(string $path): bool => preg_match('#/isLive$|^/kinds$#', $path) !== 1,
+        static fn(string $path): bool => preg_match('#/isLive$|/kinds$#', $path) !== 1,
         ARRAY_FILTER_USE_KEY,
     );
 }
