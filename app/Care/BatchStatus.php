@@ -35,7 +35,7 @@ use Tempesal\Core\Making\StepKind;
 use Tempesal\Core\Method\Hazards;
 use Tempesal\Core\Method\Place;
 use Tempesal\Core\Method\ShelfLife;
-use Tempesal\Core\Produce\Looks;
+use Tempesal\Core\Check\Looks;
 use Tempesal\Core\Salt\SaltBasis;
 
 /**

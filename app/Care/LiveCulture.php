@@ -8,6 +8,7 @@ use App\Models\Batch;
 use Carbon\CarbonImmutable;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Method\CultureGroup;
+use Tempesal\Core\Method\LiveFrom;
 use Tempesal\Core\Method\Method;
 
 /**
@@ -31,6 +32,20 @@ final class LiveCulture
         );
     }
 
+    /** Whether what is eaten of it will count once it has come so far: what a label is to say for months. */
+    public static function willCount(Batch $batch, BatchState $state): bool
+    {
+        return self::works($batch, $state) &&
+            self::isMeant($batch) &&
+            $batch->method->profile()->eaten->liveFrom !== LiveFrom::Never;
+    }
+
+    /** Whether its cultures are what a goal of live servings means, and its formula is eaten for them. */
+    private static function isMeant(Batch $batch): bool
+    {
+        return self::group($batch)->counts() && ($batch->formulaVersion->document['isLive'] ?? true) !== false;
+    }
+
     /**
      * Whether what is eaten of it in a state counts: it works, its formula does not say otherwise, and it has come as
      * far as its method asks.
@@ -40,8 +55,7 @@ final class LiveCulture
     public static function counts(Batch $batch, BatchState $state, ?CarbonImmutable $at = null): bool
     {
         return self::works($batch, $state, $at) &&
-            self::group($batch)->counts() &&
-            ($batch->formulaVersion->document['isLive'] ?? true) !== false &&
+            self::isMeant($batch) &&
             $batch->method->profile()->eaten->liveFrom->isReached($state->ripened, RipeningWindows::usual($batch));
     }
 }

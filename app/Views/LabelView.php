@@ -56,7 +56,7 @@ final class LabelView
             'sodiumOn' => $meant === null ? null : $status->household->dateOf($meant->on),
             'stageLabel' => $status->stage()->label(),
             'allergens' => array_map(static fn(Allergen $allergen): string => $allergen->value, $state->allergens()),
-            'isLive' => LiveCulture::counts($batch, $state),
+            'isLive' => LiveCulture::willCount($batch, $state),
             'isMade' => $batch->method->isMade(),
             'useBy' => self::useBy($status),
             'path' => "/shelf/{$batch->id}",

@@ -6,7 +6,6 @@ namespace Tempesal\Core\Check;
 
 use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Cover;
-use Tempesal\Core\Produce\Looks;
 
 /**
  * One thing to look at, smell or feel, and what one may find.

@@ -7,7 +7,6 @@ namespace Tempesal\Core\Check;
 use Tempesal\Core\Advice\Advice;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\ShelfLife;
-use Tempesal\Core\Produce\Looks;
 
 /**
  * The rules by which a jar is judged: common practice, no source, always the stricter one where practice differs. That

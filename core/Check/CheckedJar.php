@@ -10,7 +10,6 @@ use Tempesal\Core\Method\Cover;
 use Tempesal\Core\Method\Hazards;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\ShelfLife;
-use Tempesal\Core\Produce\Looks;
 
 /**
  * The jar that is looked into, as far as it matters for what is asked and for what follows.

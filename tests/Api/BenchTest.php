@@ -442,7 +442,9 @@ it('writes a kimchi out in time: first salted, an hour later rinsed and dressed'
         ->and($later->json('nextStep'))
         ->toBeNull()
         ->and($later->json('isLive'))
-        ->toBeTrue();
+        ->toBeFalse();
+    $this->travel(3)->days();
+    expect($this->getJson("/api/batches/{$id}")->json('isLive'))->toBeTrue();
     $bench = $this->postJson('/api/bench', $this->bench($body))->assertOk();
     $poured = collect($later->json('whereabouts'))->firstWhere('place', 'discarded')['sodiumMg'];
     expect($poured)->toBeGreaterThan(30 * 393 * 0.3);

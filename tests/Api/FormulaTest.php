@@ -38,8 +38,8 @@ it('lists the library with the arithmetic done', function (): void {
         'isLive' => true,
         'isLibrary' => true,
         'isArchived' => false,
-        'servingGrams' => 40,
-        'servingMg' => 340,
+        'servingGrams' => 25,
+        'servingMg' => 210,
     ]);
     expect(collect($formulas)->firstWhere('name', 'Everyday kimchi')['allergens'])->toBe(['fish']);
 });

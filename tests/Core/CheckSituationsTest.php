@@ -12,7 +12,7 @@ use Tempesal\Core\Method\Cover;
 use Tempesal\Core\Method\Hazards;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\ShelfLife;
-use Tempesal\Core\Produce\Looks;
+use Tempesal\Core\Check\Looks;
 
 /*
  * What is found in which jar, and what is said of it. Where a published line stands behind a verdict its letter says so;

@@ -15,7 +15,7 @@ use Tempesal\Core\Method\Cover;
 use Tempesal\Core\Method\Hazards;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\ShelfLife;
-use Tempesal\Core\Produce\Looks;
+use Tempesal\Core\Check\Looks;
 
 /**
  * Carrots in brine on their sixth day.

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tempesal\Core\Produce;
+namespace Tempesal\Core\Check;
 
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Starter;
