@@ -133,6 +133,16 @@ function inOneOrder(array $figures): array
     return $figures;
 }
 
+/** Formulas that came to the library since. */
+const CAME_SINCE = [
+    'whole-garlic',
+    'golden-kraut',
+    'paprika-carrots',
+    'pink-turnips',
+    'cabbage-relish',
+    'green-tomatoes',
+];
+
 /** @return list<string> */
 function askedPaths(): array
 {
@@ -156,7 +166,13 @@ function askedPaths(): array
     foreach (Batch::query()->orderBy('id')->pluck('id') as $id) {
         array_push($paths, ...array_map(fn(string $end) => "/batches/{$id}{$end}", ['', '/course', '/log', '/check']));
     }
-    foreach (Formula::query()->orderBy('id')->pluck('id') as $id) {
+    foreach (
+        Formula::query()
+            ->whereNotIn('key', CAME_SINCE)
+            ->orderBy('id')
+            ->pluck('id')
+        as $id
+    ) {
         array_push($paths, "/formulas/{$id}", "/formulas/{$id}?by=servings&servings=9");
     }
     $today = CarbonImmutable::now();
@@ -190,6 +206,15 @@ it('answers every figure as it did before', function (): void {
         if ($path === '/kitchen') {
             $answer['ingredients'] = array_values(
                 array_filter($answer['ingredients'], fn(array $food): bool => in_array($food['key'], $foods, true)),
+            );
+        }
+        if ($path === '/formulas') {
+            $since = Formula::query()
+                ->whereIn('key', CAME_SINCE)
+                ->pluck('id')
+                ->all();
+            $answer['formulas'] = array_values(
+                array_filter($answer['formulas'], fn(array $one): bool => !in_array($one['id'], $since, true)),
             );
         }
         $now[$i . ' ' . preg_replace('/[0-9a-z]{26}/i', '{id}', $path)] = figuresOf($answer);

@@ -179,7 +179,7 @@ it('cautions where a food can hurt someone', function (array $document): void {
     foreach (
         [
             'children under one year' => ['honey'],
-            'potassium' => ['beetroot', 'tomato', 'passata', 'tomato-paste', 'cherry-tomato'],
+            'potassium' => ['beetroot', 'tomato', 'passata', 'tomato-paste', 'cherry-tomato', 'green-tomato'],
             'vitamin K' => [
                 'green-cabbage',
                 'red-cabbage',
