@@ -853,7 +853,7 @@ it('says of a formula what would make a serving low in sodium', function (): voi
         ->and($found['savings'][0]['isEnough'])
         ->toBeTrue()
         ->and(collect($found['savings'])->firstWhere('kind', 'at_floor')['text'])
-        ->toContain('the least that is safe');
+        ->toContain('the least for this method');
     expect($this->getJson("/api/formulas/{$formula}/savings?mg=5000")->json('savings'))->toBe([]);
     $this->getJson("/api/formulas/{$formula}/savings?mg=-1")->assertJsonValidationErrors('mg');
 });

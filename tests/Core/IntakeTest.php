@@ -308,5 +308,5 @@ it('knows a way from its plate, and ranks the remedies from gentle to stern', fu
         ->and(said(RemedyKind::smaller(25, 40)))
         ->toBe('25 g instead of 40 g')
         ->and(said(RemedyKind::atFloor(0.015, 0.02)))
-        ->toBe('make it with 1.5 % salt instead of 2 %, the least that is safe');
+        ->toBe('make it with 1.5 % salt instead of 2 %, the least for this method');
 });
