@@ -372,6 +372,41 @@ it('counts a serving as live by what it was at that moment', function (): void {
         ->toBe(['2026-11-26', '2026-11-27']);
 });
 
+it('counts jars that ferment alike as one kind', function (): void {
+    $jars = [
+        'Plain' => ['method' => 'dry_salting', 'vegetable' => 'green-cabbage'],
+        'Red' => ['method' => 'dry_salting', 'vegetable' => 'red-cabbage'],
+        'Savoy' => ['method' => 'dry_salting', 'vegetable' => 'savoy-cabbage'],
+        'Carrots' => [],
+    ];
+    $kinds = [];
+    foreach ($jars as $name => $jar) {
+        $id = $this->startJar([
+            ...isset($jar['method'])
+                ? [
+                    'method' => $jar['method'],
+                    'vegetableId' => Ingredient::query()->where('key', $jar['vegetable'])->sole()->id,
+                    'shape' => 'shreds',
+                    'waterAmount' => '',
+                    'strengthBasis' => 'of_vegetable',
+                ]
+                : [],
+            'name' => $name,
+            'startedOn' => '2026-11-02',
+        ])
+            ->assertCreated()
+            ->json('id');
+        $this->postJson('/api/servings', [
+            'batchId' => $id,
+            'personId' => $this->ada,
+            'amount' => '10 g',
+            'requestKey' => (string) Str::ulid(),
+        ])->assertCreated();
+        $kinds[$name] = $this->getJson("/api/intake?personId={$this->ada}&days=7")->json('kinds');
+    }
+    expect($kinds)->toBe(['Plain' => 1, 'Red' => 1, 'Savoy' => 1, 'Carrots' => 2]);
+});
+
 it('counts what was cooked, and what is hardly begun, as not live', function (): void {
     $old = $this->startJar(['startedOn' => '2026-11-10'])->json('id');
     $new = $this->startJar(['name' => 'Begun today'])->json('id');

@@ -707,3 +707,52 @@ it('asks the table and the jar the same: which of them hold food', function (): 
     }
     expect(count($seen))->toBeGreaterThan(1, "seed {$seed}");
 });
+
+it('notes the pH of a sauce in each of its bottles', function (?float $ph): void {
+    $mash = $this->startJar([
+        'method' => 'mash',
+        'vegetableId' => idOf('red-chilli'),
+        'vegetableAmount' => '400 g',
+        'shape' => 'pulp',
+        'waterAmount' => '',
+        'strengthBasis' => 'of_vegetable',
+        'startedOn' => '2026-11-01',
+        'name' => 'Mash',
+    ])
+        ->assertCreated()
+        ->json('id');
+    $bottle = $this->jar('Sauce bottle, 250 ml');
+    $blend = fn(mixed $read) => $this->postJson('/api/batches', [
+        ...$this->bench([
+            'method' => 'transform',
+            'vegetableId' => null,
+            'vegetableAmount' => '',
+            'shape' => null,
+            'sourceBatchId' => $mash,
+            'jarId' => $bottle,
+            'moreJarIds' => [$bottle],
+            'hasOneMore' => true,
+            'fixed' => 'salt',
+            'saltAmount' => '',
+            'waterAmount' => '',
+            'strengthBasis' => 'of_everything',
+            'servingAmount' => '10 g',
+        ]),
+        'name' => 'Hot sauce',
+        'place' => 'fridge',
+        'ph' => $read,
+        'requestKey' => (string) Str::ulid(),
+    ]);
+    $blend('sour')->assertJsonValidationErrors(['ph']);
+    $blend(12)->assertJsonValidationErrors(['ph']);
+    $blend($ph)->assertCreated();
+    $bottles = Batch::whole()->where('name', 'like', 'Hot sauce, bottle%')->get();
+    expect($bottles)->toHaveCount(2);
+    foreach ($bottles as $one) {
+        $read = $this->getJson("/api/batches/{$one->id}")->json('lastReading');
+        expect($read['ph'] ?? null)
+            ->toBe($ph)
+            ->and($read['stands'] ?? $ph === null)
+            ->toBe(true);
+    }
+})->with(['read' => 3.6, 'not read' => null]);
