@@ -209,3 +209,23 @@ test('two shares of a dish that are taken back at once are taken back once', asy
     expect(after.gramsLeft).toBeCloseTo(jar?.gramsLeft ?? 0, 6);
   }
 });
+
+test('a portion that was cooked does not count as live', async ({ page }) => {
+  await startCarrots(page, { name: 'Old sticks', daysAgo: 14 });
+  await page.goto('/today');
+  const ada = page.getByRole('region', { name: 'Ada' });
+  await ada.getByRole('button', { name: 'Ada eats…' }).click();
+  await ada.getByRole('button', { name: /^Old sticks/ }).click();
+  const edit = ada.getByRole('button', { name: 'Edit Old sticks of Ada' });
+  await edit.click();
+  const drawer = page.getByRole('dialog');
+  await drawer.getByRole('checkbox', { name: 'Cooked, or eaten hot: it does not count as live' }).check();
+  await drawer.getByRole('button', { name: 'Save' }).click();
+  await expect(drawer).toBeHidden();
+  await edit.click();
+  await expect(drawer.getByRole('checkbox', { name: /Cooked/ })).toBeChecked();
+  const today = new Date().toISOString().slice(0, 10);
+  const day = JSON.stringify(await (await page.request.get(`/api/days/${today}`)).json());
+  expect(day).toContain('"isCooked":true');
+  expect(day).not.toContain('"isCooked":false');
+});
