@@ -29,11 +29,14 @@ final readonly class CulturedCondiment implements Process
     {
         /** @var non-empty-list<IngredientAmount> $base */
         $base = IngredientAmount::readAll($fields, 'base', true);
+        $starter = ProcessFields::starter($fields);
 
         return new self(
             $base,
-            $fields->has('salt') ? ProcessFields::salt($fields, Method::CulturedCondiment, $base) : null,
-            ProcessFields::starter($fields),
+            $fields->has('salt')
+                ? ProcessFields::salt($fields, Method::CulturedCondiment, $base, starter: $starter)
+                : null,
+            $starter,
             ProcessFields::ferment($fields),
         );
     }

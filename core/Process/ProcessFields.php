@@ -6,9 +6,11 @@ namespace Tempesal\Core\Process;
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\Entry\Soak;
 use Tempesal\Core\Ledger\Entry\Starter;
 use Tempesal\Core\Measure\Grams;
+use Tempesal\Core\Measure\SodiumChloride;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Salt\EmptyBasis;
 use Tempesal\Core\Salt\JarContents;
@@ -26,6 +28,7 @@ final class ProcessFields
      *
      * @param  list<IngredientAmount>  $vegetables
      * @param  list<IngredientAmount>  $others
+     * @param  Starter|null  $starter  that goes in with it: its weight counts, and the salt that it brings
      *
      * @throws InvalidField
      */
@@ -35,17 +38,19 @@ final class ProcessFields
         array $vegetables,
         ?Grams $water = null,
         array $others = [],
+        ?Starter $starter = null,
     ): SaltDose {
         $salt = $fields->child('salt');
         if (!$salt->has('share')) {
             return SaltDose::read($salt);
         }
         $share = $salt->share('share');
+        $brought = $starter === null ? null : $starter->liquid->masses($starter->grams->value, Point::typical());
         $contents = new JarContents(
             Grams::zero(),
             Grams::of(IngredientAmount::sum($vegetables)),
             $water ?? Grams::zero(),
-            Grams::of(IngredientAmount::sum($others)),
+            Grams::of(IngredientAmount::sum($others) + ($brought === null ? 0.0 : $brought->waterG + $brought->otherG)),
         );
         try {
             $grams = $contents->saltFor(
@@ -56,7 +61,10 @@ final class ProcessFields
             throw $salt->invalid('basis', $refusal->explanation());
         }
 
-        return SaltDose::weighed(SaltProduct::read($salt->child('product')), $grams);
+        return SaltDose::weighed(
+            SaltProduct::read($salt->child('product')),
+            Grams::of(max(0.0, $grams->value - SodiumChloride::gramsFor($brought->sodiumMg ?? 0.0))),
+        );
     }
 
     /**

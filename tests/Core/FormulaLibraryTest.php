@@ -170,3 +170,15 @@ it('comes to what a pencil gives', function (string $key, float $saltG, float $w
     ['plain-kraut', 0.0225 * 820, 0, 820, 0.92],
     ['carrot-sticks', 0.025 * 360, 360, 494, 0.87],
 ]);
+
+it('salts a condiment by everything in it, its starter among it', function (string $liquid, float $grams): void {
+    $document = FormulaLibrary::document('cultured-salsa');
+    $document['steps'][0]['starter'] = ['liquid' => $liquid, 'grams' => $grams];
+    $answer = FormulaAnswer::of(Formula::read($document, FoodTable::pantry()));
+    $share = $document['steps'][0]['salt']['share'];
+    // Salt for a gram of all else, as the basis says it: what is in the jar at the end.
+    $salt = $answer->state->present()->sodiumMg / 393.4;
+    $all = $answer->makesG() - $salt;
+    $ofFoods = 60 / 393.4;
+    expect(($salt - $ofFoods) / $all)->toEqualWithDelta($share, 0.02 * $share);
+})->with([['whey', 30.0], ['whey', 150.0], ['kraut-juice', 60.0], ['live-brine', 100.0]]);
