@@ -24,6 +24,7 @@ use Tempesal\Core\Care\RipenessForecast;
 use Tempesal\Core\Care\RipeningDays;
 use Tempesal\Core\Care\Task;
 use Tempesal\Core\Check\CheckedJar;
+use Tempesal\Core\Check\Looks;
 use Tempesal\Core\Check\Verdict;
 use Tempesal\Core\Ferment\ExpectedAcid;
 use Tempesal\Core\Ledger\BatchState;
@@ -33,9 +34,9 @@ use Tempesal\Core\Ledger\Strength;
 use Tempesal\Core\Making\Stage;
 use Tempesal\Core\Making\StepKind;
 use Tempesal\Core\Method\Hazards;
+use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\Place;
 use Tempesal\Core\Method\ShelfLife;
-use Tempesal\Core\Check\Looks;
 use Tempesal\Core\Salt\SaltBasis;
 
 /**
@@ -329,7 +330,10 @@ final readonly class BatchStatus
             : $reading;
     }
 
-    /** The acid it is likely to have; a reading is where it goes on from. */
+    /**
+     * The acid it is likely to have; a reading is where it goes on from. What is stirred of vinegar, tomato or egg begins
+     * anywhere, so that nothing is said of it before a reading.
+     */
     public function expectedPh(): ?float
     {
         if (!LiveCulture::works($this->batch, $this->state) || !$this->batch->method->isMade()) {
@@ -337,6 +341,10 @@ final readonly class BatchStatus
         }
         $strength = Strength::of($this->state)->share(SaltBasis::BrineStrength) ?? 0.0;
         $reading = $this->standingReading();
+
+        if ($reading?->ph === null && $this->batch->method === Method::CulturedCondiment) {
+            return null;
+        }
 
         return $reading?->ph === null
             ? ExpectedAcid::ph($this->state->ripened, $strength)

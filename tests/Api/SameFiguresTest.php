@@ -75,7 +75,8 @@ function withoutBands(array $figures): array
 }
 
 /**
- * The figures but for what is live, and how many kinds of cultures were eaten: three krauts are one since.
+ * The figures but for what is live, how many kinds of cultures were eaten (three krauts are one since), and the acid
+ * that is expected (of a condiment nothing is, before it was read).
  *
  * @param  array<string, int|float|bool>  $figures
  * @return array<string, int|float|bool>
@@ -84,7 +85,7 @@ function withoutLive(array $figures): array
 {
     return array_filter(
         $figures,
-        static fn(string $path): bool => preg_match('#/isLive$|/kinds$#', $path) !== 1,
+        static fn(string $path): bool => preg_match('#/isLive$|/kinds$|/expectedPh$#', $path) !== 1,
         ARRAY_FILTER_USE_KEY,
     );
 }

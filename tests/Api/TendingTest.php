@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Actions\SavePhoto;
 use App\Household\CurrentHousehold;
 use App\Models\Batch;
+use App\Models\Formula;
 use App\Models\Note;
 use App\Models\RoomReading;
 use Carbon\CarbonImmutable;
@@ -708,4 +709,33 @@ it('shows the calendar to who knows the secret address, until it is revoked', fu
     $this->get($next)->assertOk();
     $this->deleteJson('/api/calendar')->assertOk()->assertJsonPath('path', null);
     $this->get($next)->assertNotFound();
+});
+
+it('expects no acid of a condiment that nobody has read', function (): void {
+    $ketchup = Formula::query()->where('key', 'ketchup-whey')->sole()->id;
+    $jar = $this->postJson("/api/formulas/{$ketchup}/batches", [
+        'by' => 'as_written',
+        'intoJarId' => null,
+        'hasOneMore' => true,
+        'name' => 'Ketchup',
+        'place' => 'counter',
+        'startedOn' => null,
+        'plannedBatchId' => null,
+        'begin' => 'packed',
+        'requestKey' => (string) Str::ulid(),
+    ])
+        ->assertCreated()
+        ->json('id');
+    $this->travel(3)->days();
+    $ph = fn(): ?float => $this->getJson("/api/batches/{$jar}")->json('expectedPh');
+    expect($ph())->toBeNull();
+    $this->postJson("/api/batches/{$jar}/notes", [
+        'ph' => 4.1,
+        'phBy' => 'meter',
+        'requestKey' => (string) Str::ulid(),
+    ])->assertCreated();
+    $this->travel(1)->days();
+    expect($ph())->toBeLessThanOrEqual(4.1)->toBeGreaterThan(3.3);
+    $carrots = $this->startJar(['name' => 'Sticks'])->json('id');
+    expect($this->getJson("/api/batches/{$carrots}")->json('expectedPh'))->toBeGreaterThan(5.0);
 });
