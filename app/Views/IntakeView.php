@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Tempesal\Core\Intake\IntakeDay;
 use Tempesal\Core\Intake\IntakePeriod;
 use Tempesal\Core\Measure\Band;
+use Tempesal\Core\Measure\SodiumChloride;
 use Tempesal\Core\Message\Message;
 
 /**
@@ -19,6 +20,9 @@ use Tempesal\Core\Message\Message;
  */
 final class IntakeView
 {
+    /** Milligrams of sodium in a millimole (IUPAC atomic weights). */
+    private const MG_PER_MMOL = 22.98977;
+
     /**
      * @param  IntakePeriod|null  $beside  another period, or someone else's
      * @return array<string, mixed>
@@ -94,7 +98,7 @@ final class IntakeView
         );
     }
 
-    /** @return array{days: int, sodium: array<string, float|int>, targetMg: float, percent: float} */
+    /** @return array{days: int, sodium: array<string, float|int>, mmol: float, saltGrams: float, targetMg: float, percent: float} */
     private static function mean(IntakePeriod $period): array
     {
         $mean = $period->mean();
@@ -102,6 +106,8 @@ final class IntakeView
         return [
             'days' => count($period->days),
             'sodium' => WireNumbers::sodium($mean),
+            'mmol' => $mean->typical / self::MG_PER_MMOL,
+            'saltGrams' => SodiumChloride::gramsFor($mean->typical),
             'targetMg' => $period->meanTarget(),
             'percent' => ($mean->typical / max(1.0, $period->meanTarget())) * 100.0,
         ];
@@ -129,6 +135,8 @@ final class IntakeView
     {
         return [
             'shares' => $period->shares(),
+            'spread' => $period->spread(),
+            'daysWritten' => $period->daysWritten(),
             'daysPast' => $period->daysPast(),
             'live' => $period->live(),
             'kinds' => $period->kinds(),

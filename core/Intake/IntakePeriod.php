@@ -91,6 +91,29 @@ final readonly class IntakePeriod
         return array_map(fn(array $source): float => $source['milligrams'] / count($this->days), $this->sources());
     }
 
+    /**
+     * The days with the least and with the most.
+     *
+     * @return array{lowMg: float, highMg: float}
+     */
+    public function spread(): array
+    {
+        $totals = array_map(static fn(IntakeDay $day): float => $day->totalMg(), $this->days);
+
+        return ['lowMg' => min($totals), 'highMg' => max($totals)];
+    }
+
+    /** Days of which something was entered, from a jar or besides; the others are the estimate alone. */
+    public function daysWritten(): int
+    {
+        return count(
+            array_filter(
+                $this->days,
+                static fn(IntakeDay $day): bool => $day->servings !== [] || $day->writtenMg > 0.0,
+            ),
+        );
+    }
+
     public function daysPast(): int
     {
         return count(array_filter($this->days, static fn(IntakeDay $day): bool => $day->totalMg() > $day->targetMg));

@@ -372,6 +372,30 @@ it('counts a serving as live by what it was at that moment', function (): void {
         ->toBe(['2026-11-26', '2026-11-27']);
 });
 
+it('says the mean as a clinic and as a salt shaker count it, with its spread and what was entered', function (): void {
+    $this->postJson('/api/other-foods', [
+        'personId' => $this->ada,
+        'name' => 'soup',
+        'how' => ['by' => 'mg', 'milligrams' => 1000],
+        'requestKey' => (string) Str::ulid(),
+    ])->assertCreated();
+    $intake = $this->getJson("/api/intake?personId={$this->ada}&days=7")
+        ->assertOk()
+        ->json();
+    $mean = $intake['mean']['sodium']['typical'];
+    // 1 mmol of sodium is 22.98977 mg (IUPAC); 1 g of salt holds 393.372 mg of it.
+    expect($intake['mean']['mmol'])
+        ->toEqualWithDelta($mean / 22.98977, 1e-9)
+        ->and($intake['mean']['saltGrams'])
+        ->toEqualWithDelta($mean / 393.372, 1e-4)
+        ->and($intake['daysWritten'])
+        ->toBe(1)
+        ->and($intake['spread']['lowMg'])
+        ->toEqualWithDelta(min(array_column($intake['days'], 'totalMg')), 1e-9)
+        ->and($intake['spread']['highMg'])
+        ->toEqualWithDelta(max(array_column($intake['days'], 'totalMg')), 1e-9);
+});
+
 it('counts jars that ferment alike as one kind', function (): void {
     $jars = [
         'Plain' => ['method' => 'dry_salting', 'vegetable' => 'green-cabbage'],

@@ -2507,6 +2507,13 @@ export interface components {
                 ferments: number;
                 condiments: number;
             };
+            /** @description The days with the least and with the most. */
+            spread: {
+                lowMg: number;
+                highMg: number;
+            };
+            /** @description Days of which something was entered. */
+            daysWritten: number;
             daysPast: number;
             /** @description Live servings. */
             live: number;
@@ -2546,6 +2553,9 @@ export interface components {
             [key: string]: number;
         };
         IntakeAverage: {
+            mmol: number;
+            /** @description Grams of salt that hold as much sodium. */
+            saltGrams: number;
             days: number;
             sodium: components["schemas"]["Sodium"];
             /** @description Against which these days are held on average. */
@@ -2563,6 +2573,13 @@ export interface components {
                 ferments: number;
                 condiments: number;
             };
+            /** @description The days with the least and with the most. */
+            spread: {
+                lowMg: number;
+                highMg: number;
+            };
+            /** @description Days of which something was entered. */
+            daysWritten: number;
             daysPast: number;
             /** @description Live servings. */
             live: number;

@@ -2,7 +2,7 @@ import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { Button } from 'antd';
 import { Link, useParams, useSearchParams } from 'react-router';
-import type { Sodium } from '../../api/client';
+import type { Intake, Sodium } from '../../api/client';
 import { useIntake } from '../../api/intake';
 import { mg, percent, sodium, sodiumBand } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
@@ -13,6 +13,19 @@ import './IntakeView.css';
 /** With its band, where that is wider than a label's rounding. */
 const withBand = (mean: Sodium): string =>
   sodiumBand(mean) === '' ? sodium(mean) : `${sodium(mean)} (${sodiumBand(mean)})`;
+
+/** Sources that are named one by one. */
+const LARGEST = 5;
+
+/** The same mean as a clinic and as a salt shaker count it. */
+function InOtherUnits({ mean }: { mean: Intake['mean'] }) {
+  return (
+    <>
+      <td>{Math.round(mean.mmol)}</td>
+      <td>{t('report.salt_grams', { grams: mean.saltGrams })}</td>
+    </>
+  );
+}
 
 /** One page for the eater’s clinician: some days, what they came from, and how it was reckoned. */
 export function IntakeReport() {
@@ -51,6 +64,8 @@ export function IntakeReport() {
           <tr>
             <th scope="col">{t('report.source')}</th>
             <th scope="col">{t('report.mean')}</th>
+            <th scope="col">{t('report.mmol')}</th>
+            <th scope="col">{t('report.salt')}</th>
             <th scope="col">{t('report.share')}</th>
           </tr>
         </thead>
@@ -61,18 +76,22 @@ export function IntakeReport() {
                 <i style={{ background: part.colour }} /> {part.says}
               </th>
               <td>{mg(Math.round(part.all(intake) / days))}</td>
+              <td />
+              <td />
               <td>{percent((part.all(intake) / days / Math.max(1, intake.mean.sodium.typical)) * 100)}</td>
             </tr>
           ))}
           <tr>
             <th scope="row">{t('report.all', { days })}</th>
             <td>{withBand(intake.mean.sodium)}</td>
+            <InOtherUnits mean={intake.mean} />
             <td>{t('report.of_target', { percent: percent(intake.mean.percent) })}</td>
           </tr>
           {days > 7 && (
             <tr>
               <th scope="row">{t('report.last_7')}</th>
               <td>{withBand(intake.mean7.sodium)}</td>
+              <InOtherUnits mean={intake.mean7} />
               <td>{t('report.of_target', { percent: percent(intake.mean7.percent) })}</td>
             </tr>
           )}
@@ -87,6 +106,37 @@ export function IntakeReport() {
           without: intake.without.length,
         })}
       </p>
+      <p>
+        {t('report.entered', {
+          written: intake.daysWritten,
+          days,
+          low: mg(Math.round(intake.spread.lowMg)),
+          high: mg(Math.round(intake.spread.highMg)),
+        })}
+      </p>
+      {intake.sources.length > 0 && (
+        <>
+          <h2>{t('report.largest')}</h2>
+          <ul className="quiet-list">
+            {intake.sources.slice(0, LARGEST).map((source) => (
+              <li key={source.batchId}>
+                {source.name}:{' '}
+                {t('report.per_portion', {
+                  mg: mg(Math.round(source.milligrams / Math.max(1, source.servings))),
+                  count: source.servings,
+                })}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      <dl className="report-lines">
+        <dt>{t('report.blood_pressure')}</dt>
+        <dd />
+        <dt>{t('report.weight')}</dt>
+        <dd />
+      </dl>
+      <p className="soft">{t('report.printed', { day: when(intake.today, 'full') })}</p>
       <h2>{t('report.how_title')}</h2>
       <p className="report-method">{t('report.how')}</p>
     </article>
