@@ -10,7 +10,6 @@ use App\Bench\JarToBe;
 use App\Bench\ParsedBench;
 use App\Household\HouseholdTransaction;
 use App\Language\Words;
-use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\BatchEntry;
 use App\Support\InvalidInput;
@@ -23,9 +22,6 @@ use Tempesal\Core\Bench\BenchAdvice;
 use Tempesal\Core\Bench\BenchSolution;
 use Tempesal\Core\Bench\IncompleteBench;
 use Tempesal\Core\Ledger\BatchState;
-use Tempesal\Core\Ledger\ClingingBrine;
-use Tempesal\Core\Ledger\Phase;
-use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\Place;
@@ -46,8 +42,7 @@ final readonly class StartBatch
         private LedgerWriter $ledger,
         private KeepSpareBrine $keep,
         private BeginMaking $make,
-        private FillBottles $bottles,
-        private RecordNote $note,
+        private BlendSauce $blend,
         private HouseholdTransaction $transaction,
     ) {}
 
@@ -94,7 +89,19 @@ final readonly class StartBatch
             $solution = self::workOut($order);
             self::refuseWhatCannotBe($solution);
             if ($order->source !== null) {
-                return $this->blend($order, $order->source, $solution, $name, $place, $requestKey, $at, $typed, $ph);
+                return $begin === Begin::Counter
+                    ? $this->blend->atTheCounter($order, $order->source, $solution, $typed, $name, $place, $at)
+                    : $this->blend->now(
+                        $order,
+                        $order->source,
+                        $solution,
+                        $typed,
+                        $name,
+                        $place,
+                        $requestKey,
+                        $at,
+                        $ph,
+                    );
             }
             FillJars::claim($order->jars, $typed['hasOneMore'] ?? false);
             $jars = $order->jars === [] ? [null] : $order->jars;
@@ -158,66 +165,6 @@ final readonly class StartBatch
             if ($advice->severity === Severity::Stop) {
                 throw InvalidInput::at('jarId', $advice->text);
             }
-        }
-    }
-
-    /** @param  Typed  $typed */
-    private function blend(
-        ParsedBench $order,
-        Batch $source,
-        BenchSolution $solution,
-        string $name,
-        string $place,
-        string $requestKey,
-        CarbonImmutable $at,
-        array $typed,
-        ?float $ph,
-    ): Batch {
-        $batch = $this->ledger->lock($source->id);
-        FillJars::claim($order->jars, $typed['hasOneMore'] ?? false, except: $batch->id);
-        if ($typed['keepsLeftOver'] ?? false) {
-            $this->keepWhatRunsOff($batch, $solution, $at);
-        }
-        foreach ($solution->timetable()->lines as $line) {
-            $this->ledger->append($batch, $at, $line->entry, $requestKey);
-        }
-        if ($batch->place->value !== $place) {
-            $this->ledger->append($batch, $at, MoveJar::standing(Place::from($place)));
-        }
-        $this->ledger->check($batch);
-        $bottles = count($order->jars);
-        $batch->update([
-            'name' => $bottles > 1 ? $this->bottles->nameOf($name, 1) : $name,
-            'method' => Method::Transform,
-            'served' => null,
-            'place' => $place,
-            'serving_g' => $order->input->serving->value,
-            'strengths' => JarToBe::strengths($solution),
-            // It has left the jar in which it was made, into this one or into none yet.
-            'jar_id' => $order->jars[0]->id ?? null,
-            'cover' => $typed['cover'] ?? null,
-            'hold_down' => null,
-            'headspace_mm' => $order->input->packing->headspace->value,
-            'weight_ml' => 0.0,
-        ]);
-        $all = [$batch, ...$bottles > 1 ? $this->bottles->fill($batch, $order->jars, $name, $at) : []];
-        foreach ($ph === null ? [] : $all as $bottle) {
-            // What is believed less, until the cook says in the log that it was a meter.
-            ($this->note)($bottle->id, ['ph' => $ph, 'ph_by' => 'strips'], $at, (string) Str::ulid());
-        }
-
-        return $batch;
-    }
-
-    /** What is strained off and not blended in. */
-    private function keepWhatRunsOff(Batch $batch, BenchSolution $solution, CarbonImmutable $at): void
-    {
-        $kept = $solution->input->source?->keptBrine;
-        $state = Ledgers::of($batch, $at)->state();
-        $clings = ClingingBrine::drained()->typical * $state->phase(Phase::Pieces)->weightG();
-        $runsOff = $state->phase(Phase::Brine)->weightG() - max($kept->value ?? INF, $clings);
-        if ($runsOff >= self::WORTH_KEEPING_G) {
-            $this->keep->ofLocked($batch, Grams::of($runsOff), $at);
         }
     }
 }

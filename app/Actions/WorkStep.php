@@ -20,7 +20,7 @@ use Tempesal\Core\Message\Message;
  */
 final readonly class WorkStep
 {
-    public function __construct(private LedgerWriter $ledger, private StepWriter $steps) {}
+    public function __construct(private LedgerWriter $ledger, private StepWriter $steps, private BlendSauce $blend) {}
 
     /**
      * @param  callable(Step): Step  $change  how it was done otherwise than planned: weighed, rinsed for longer
@@ -48,6 +48,7 @@ final readonly class WorkStep
             $planned = $row->step();
             $as = $change($planned);
             $this->steps->do($batch, $row, $moment, $as === $planned ? null : $as, $requestKey);
+            $this->blend->done($batch, $row, $moment);
         });
     }
 
@@ -65,9 +66,13 @@ final readonly class WorkStep
     public function undone(string $batchId, string $stepId): Batch
     {
         return $this->change($batchId, $stepId, function (Batch $batch, BatchStep $row): void {
+            if (BlendSauce::isFilled($batch)) {
+                throw InvalidInput::at('step', Message::of('errors.bottles_filled'));
+            }
             if (!$row->isOpen()) {
                 IdempotencyKey::spend($row->request_key);
                 $this->steps->reopen($batch, $row);
+                $this->blend->undone($batch, $row);
             }
         });
     }

@@ -17,6 +17,8 @@ use Tempesal\Core\Making\StepPlan;
  * A step of making a jar: due, done or left out. What it does to the jar stands in the ledger once it is done, and only
  * then.
  *
+ * @phpstan-import-type Bottling from \App\Actions\BlendSauce
+ *
  * @property string $id
  * @property string $batch_id
  * @property int $position
@@ -26,6 +28,7 @@ use Tempesal\Core\Making\StepPlan;
  * @property CarbonImmutable|null $done_at
  * @property CarbonImmutable|null $skipped_at
  * @property string|null $request_key
+ * @property Bottling|null $bottling  into which bottles a sauce goes by it
  * @property Batch $batch
  */
 final class BatchStep extends Model
@@ -84,6 +87,7 @@ final class BatchStep extends Model
         return [
             'kind' => StepKind::class,
             'planned' => 'array',
+            'bottling' => 'array',
             'position' => 'integer',
             'due_at' => 'immutable_datetime',
             'done_at' => 'immutable_datetime',

@@ -756,3 +756,87 @@ it('notes the pH of a sauce in each of its bottles', function (?float $ph): void
             ->toBe(true);
     }
 })->with(['read' => 3.6, 'not read' => null]);
+
+it('blends a sauce at the counter: a mash until it is blended, in its bottles by the last step', function (): void {
+    $mash = $this->startJar([
+        'method' => 'mash',
+        'vegetableId' => idOf('red-chilli'),
+        'vegetableAmount' => '400 g',
+        'shape' => 'pulp',
+        'waterAmount' => '',
+        'strengthBasis' => 'of_vegetable',
+        'startedOn' => '2026-11-01',
+        'name' => 'Mash',
+    ])
+        ->assertCreated()
+        ->json();
+    $bottle = $this->jar('Sauce bottle, 250 ml');
+    $id = $this->postJson('/api/batches', [
+        ...$this->bench([
+            'method' => 'transform',
+            'vegetableId' => null,
+            'vegetableAmount' => '',
+            'shape' => null,
+            'sourceBatchId' => $mash['id'],
+            'alongside' => [['foodId' => idOf('cider-vinegar'), 'amount' => '60 g']],
+            'jarId' => $bottle,
+            'moreJarIds' => [$bottle],
+            'hasOneMore' => true,
+            'fixed' => 'salt',
+            'saltAmount' => '',
+            'waterAmount' => '',
+            'strengthBasis' => 'of_everything',
+            'servingAmount' => '10 g',
+        ]),
+        'name' => 'Hot sauce',
+        'place' => 'fridge',
+        'begin' => 'counter',
+        'requestKey' => (string) Str::ulid(),
+    ])
+        ->assertCreated()
+        ->json('id');
+    expect($id)->toBe($mash['id']);
+    $page = fn(): array => $this->getJson("/api/batches/{$id}")->json();
+    expect([$page()['name'], $page()['method'], $page()['gramsLeft']])->toBe(['Mash', 'mash', $mash['gramsLeft']]);
+    $open = fn(): array => array_column(
+        array_filter(
+            $this->getJson("/api/batches/{$id}/steps")->json('steps'),
+            static fn(array $step): bool => $step['doneAt'] === null && $step['skippedAt'] === null,
+        ),
+        'kind',
+    );
+    expect($open())->toBe(['sterilise', 'blend', 'season', 'measure_ph', 'bottle']);
+
+    doStep($this, $id, 'sterilise')->assertCreated();
+    doStep($this, $id, 'blend')->assertCreated();
+    expect([$page()['name'], $page()['method'], $page()['vessel']['jarId']])->toBe([
+        'Hot sauce',
+        'transform',
+        $mash['vessel']['jarId'],
+    ]);
+    // It was not blended after all: it is a mash again, and then it is blended.
+    $blend = stepOf($this, $id, 'blend')['id'];
+    $this->deleteJson("/api/batches/{$id}/steps/{$blend}/done")->assertOk();
+    expect([$page()['name'], $page()['method']])->toBe(['Mash', 'mash']);
+    doStep($this, $id, 'blend')->assertCreated();
+    doStep($this, $id, 'season')->assertCreated();
+    expect($page()['gramsLeft'])->toEqualWithDelta($mash['gramsLeft'] + 60, 0.5);
+    doStep($this, $id, 'measure_ph')->assertCreated();
+    doStep($this, $id, 'bottle')->assertCreated();
+    // Twice is once.
+    doStep($this, $id, 'bottle');
+
+    $bottles = Batch::whole()->where('name', 'like', 'Hot sauce, bottle%')->get();
+    expect($bottles)
+        ->toHaveCount(2)
+        ->and($bottles->pluck('jar_id')->unique()->all())
+        ->toBe([$bottle])
+        ->and($page()['name'])
+        ->toBe('Hot sauce, bottle 1')
+        ->and($page()['place'])
+        ->toBe('fridge');
+    $held = $bottles->sum(fn(Batch $one): float => $this->getJson("/api/batches/{$one->id}")->json('gramsLeft'));
+    expect($held)->toEqualWithDelta($mash['gramsLeft'] + 60, 0.5);
+    $last = stepOf($this, $id, 'bottle')['id'];
+    $this->deleteJson("/api/batches/{$id}/steps/{$last}/done")->assertJsonValidationErrors(['step']);
+});

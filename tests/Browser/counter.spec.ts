@@ -440,6 +440,60 @@ test('a mash is stirred, blended with vinegar at the bench, its pH read, and in 
   }
 });
 
+test('a sauce is blended at the counter, thinned until it pours, read, and bottled by its last step', async ({
+  page,
+  cook,
+}) => {
+  await ready(page, cook, PHONE);
+  const kitchen = await kitchenOf(page);
+  const mash = await begin(page, {
+    method: 'mash',
+    food: 'red-chilli',
+    vegetableAmount: '400 g',
+    saltAmount: '12 g',
+    name: 'Chilli mash',
+    begin: 'packed',
+    startedOn: hoursAgo(96).slice(0, 10),
+  });
+  const bottle = kitchen.jars.find(({ name }) => name === 'Sauce bottle, 250 ml')?.id;
+  const draft = {
+    method: 'transform',
+    sourceBatchId: mash,
+    alongside: [{ foodId: kitchen.ingredients.find(({ key }) => key === 'cider-vinegar')?.id, amount: '60 g' }],
+    jarId: bottle,
+    moreJarIds: [bottle],
+    hasOneMore: true,
+    fixed: 'salt',
+    saltAmount: '',
+    strengthBasis: 'of_everything',
+    servingAmount: '10 g',
+    place: 'fridge',
+    name: 'Hot sauce',
+  };
+  await page.evaluate((fields) => localStorage.setItem('tempesal.bench', JSON.stringify(fields)), draft);
+  await page.goto('/bench');
+  await page.getByRole('button', { name: 'Make it at the counter' }).click();
+  await expect(page).toHaveURL(/\/counter\/\w+$/);
+  await press(page, 'Sterilise the bottles');
+  await press(page, 'Blend');
+  await expect(page.getByRole('heading', { level: 1, name: 'Season and thin' })).toBeVisible();
+  await inView(page);
+  const grams = async () => {
+    const jar = (await (await page.request.get(`/api/batches/${mash}`)).json()) as Schemas['Batch'];
+    return jar.gramsLeft;
+  };
+  const before = await grams();
+  await page.getByRole('button', { name: /water/ }).click();
+  await expect.poll(grams).toBeCloseTo(before + 15, 1);
+  await press(page, 'Season and thin');
+  await page.getByRole('spinbutton', { name: 'pH' }).fill('3.5');
+  await press(page, 'Measure the pH');
+  await press(page, 'Bottle');
+  await expect(page.getByRole('heading', { level: 1, name: /is made$/ })).toBeVisible();
+  const { batches } = (await (await page.request.get('/api/batches')).json()) as { batches: Schemas['ShelfBatch'][] };
+  expect(batches.filter(({ name }) => name.startsWith('Hot sauce, bottle'))).toHaveLength(2);
+});
+
 test('a note and a photo of a step stand in the log', async ({ page, cook }) => {
   await ready(page, cook, PHONE);
   const batch = await begin(page, { ...kimchi, name: 'Kimchi' });

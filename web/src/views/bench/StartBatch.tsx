@@ -166,7 +166,7 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
             {t('counter.salted_twice')}
           </Checkbox>
         )}
-        {!isBlend && draft.startedOn === '' && (
+        {draft.startedOn === '' && (
           <Button disabled={!isReady || refused === draft} loading={start.isPending} onClick={() => sendToCounter()}>
             {t('counter.start')}
           </Button>
