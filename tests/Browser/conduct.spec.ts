@@ -61,8 +61,7 @@ test('a session that ended leads to the door, and the bench is kept', async ({ p
     await page.getByLabel('Serving').fill(`${String((portion += 1))} g`, { timeout: 1_000 });
     await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible({ timeout: 3_000 });
   }).toPass();
-  await signInByHand(page, cook);
-  await page.goto('/bench');
+  await signIn(page, cook, '/bench');
   await expect(page.getByLabel('Weight of the vegetable')).toHaveValue('444 g');
 });
 
