@@ -10,7 +10,7 @@ test('finds a formula, scales it four ways and starts it', async ({ page, cook }
   await page.getByLabel('Search formulas').fill('plain kraut');
   await page.getByRole('link', { name: 'Plain kraut' }).click();
   await expect(page.getByRole('heading', { name: 'Plain kraut' })).toBeVisible();
-  await expect(page.getByTestId('formula-sodium')).toHaveText('340 mg');
+  await expect(page.getByTestId('formula-sodium')).toHaveText('210 mg');
   const cabbage = page.getByRole('row', { name: 'green cabbage' });
   await expect(cabbage).toContainText('820 g');
 
@@ -18,7 +18,7 @@ test('finds a formula, scales it four ways and starts it', async ({ page, cook }
   await page.getByLabel('Weight of the vegetable').fill('1,64 kg');
   await expect(cabbage).toContainText('1,640 g');
   await expect(page.getByRole('row', { name: 'fine sea salt' })).toContainText('36.9 g');
-  await expect(page.getByTestId('formula-sodium')).toHaveText('340 mg');
+  await expect(page.getByTestId('formula-sodium')).toHaveText('210 mg');
 
   await page.getByLabel('Weight of the vegetable').fill('a basket');
   await expect(page.getByRole('alert')).toContainText('How much is in it?');
@@ -26,7 +26,7 @@ test('finds a formula, scales it four ways and starts it', async ({ page, cook }
 
   await page.getByText('servings', { exact: true }).click();
   await page.getByRole('spinbutton', { name: 'Servings' }).fill('40');
-  await expect(page.getByText(/40 servings of 40 g/)).toBeVisible();
+  await expect(page.getByText(/40 servings of 25 g/)).toBeVisible();
 
   await page.getByText('sodium', { exact: true }).click();
   await page.getByRole('spinbutton', { name: 'Sodium in a serving' }).fill('140');
