@@ -230,6 +230,7 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
         </Field>
         <Field label={t('people.limit')} name="preset" refusal={save.error} wide>
           <Select
+            showSearch={{ optionFilterProp: 'label' }}
             value={fields.preset ?? OWN}
             onChange={(preset) =>
               change(preset === OWN ? { preset: null, targetMg: fields.targetMg ?? 1500 } : { preset })
