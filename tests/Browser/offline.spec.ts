@@ -104,7 +104,7 @@ test('a jar that is begun without a network is begun once, when it was begun', a
   expect(Math.abs(first - began)).toBeLessThan(2500);
 });
 
-test('a device whose clock was put right meanwhile is asked when it was', async ({ page, cook }) => {
+test('a device whose clock was put right since is asked when it was', async ({ page, cook }) => {
   await signIn(page, cook);
   const jar = await startCarrots(page, { name: 'Sticks', daysAgo: 3 });
   await page.goto(`/shelf/${jar.id}/log`);

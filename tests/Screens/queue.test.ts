@@ -2,7 +2,7 @@ import { QueryClient } from '@tanstack/react-query';
 import { beforeEach, expect, it, vi } from 'vitest';
 import { changes } from '../../web/src/api/change';
 import { Intentions, type KeyStore } from '../../web/src/api/intentions';
-import { subjectsOf, WriteQueue, type Waiting } from '../../web/src/api/queue';
+import { momentIn, subjectsOf, WriteQueue, type Waiting } from '../../web/src/api/queue';
 import { sendWaiting } from '../../web/src/api/send';
 import { packed } from '../../web/src/api/parcel';
 import { ok, server } from './server';
@@ -203,4 +203,11 @@ it('keeps every change but those that must be answered at once', () => {
     'sign in',
     'sign out',
   ]);
+});
+
+it('takes its moment from a change that names one, and from no word or list', () => {
+  expect(momentIn({ step: 's1', at: '2026-03-02T08:00:00Z' })).toBe('2026-03-02T08:00:00Z');
+  for (const input of [JAR, ['m1', 'm2'], null, undefined, 12, { batch: JAR }, { at: null }]) {
+    expect(momentIn(input)).toBeNull();
+  }
 });

@@ -6,7 +6,7 @@ import { NO_ANSWER, Refusal, type Written } from './client';
 import { Intentions, numbered } from './intentions';
 import { refetch, type About } from './keys';
 import { packed } from './parcel';
-import { clockAhead, queue, serverNow } from './queue';
+import { clockAhead, momentIn, queue, serverNow } from './queue';
 
 /** Sends a change under the key of the intention it belongs to. */
 type Send<Input, Output> = (input: Input, key: string) => Promise<Output>;
@@ -148,7 +148,7 @@ export function defineChange<Input, Output, Params extends unknown[] = []>(
           if (!isAway || change.waits === 'never' || !queue.isOpen) {
             throw refusal;
           }
-          const at = (input as { at?: string } | undefined)?.at ?? new Date(serverNow()).toISOString();
+          const at = momentIn(input) ?? new Date(serverNow()).toISOString();
           try {
             queue.add({ key, intention, name, params, input: await packed(input), at, ahead: clockAhead() });
           } catch {

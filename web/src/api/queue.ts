@@ -40,6 +40,13 @@ export function subjectsOf(params: unknown[], input: unknown): string[] {
   return [...new Set((told.match(ULID) ?? []).map((id) => id.toLowerCase()))];
 }
 
+/** The moment that a change names itself; words and lists have an "at" of another kind. */
+export function momentIn(input: unknown): string | null {
+  const at: unknown =
+    typeof input === 'object' && input !== null && !Array.isArray(input) ? (input as { at?: unknown }).at : null;
+  return typeof at === 'string' ? at : null;
+}
+
 /**
  * What was done while the network was away, in the order in which it was done. It belongs to one kitchen on this device,
  * and outlives the tab.

@@ -13,7 +13,7 @@ interface Props {
   close: () => void;
 }
 
-/** A word or a photo about a step, written into the jar's log; the work may go on meanwhile. */
+/** A word or a photo about a step, written into the jar's log; the work may go on. */
 export function StepNote({ batchId, step, close }: Props) {
   const { message } = App.useApp();
   const record = useRecordNote(batchId);
