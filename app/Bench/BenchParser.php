@@ -231,14 +231,14 @@ final class BenchParser
     }
 
     /**
-     * What can be the main food: a vegetable; for a condiment anything.
+     * What can be the main food: a vegetable; for what is stirred together anything.
      *
      * @return Builder<Ingredient>
      */
     private static function eaten(Method $method): Builder
     {
         return Ingredient::query()->when(
-            $method !== Method::CulturedCondiment,
+            !$method->isMixed(),
             static fn(Builder $query) => $query->where('use', 'vegetable'),
         );
     }
@@ -321,7 +321,7 @@ final class BenchParser
         $basis = SaltBasis::from($typed['strengthBasis']);
         $unit = SaltUnit::from($typed['saltUnit']);
         $isOptional =
-            $method === Method::CulturedCondiment || $method === Method::Transform || $method === Method::ReusedBrine;
+            $method->isMixed() || $method === Method::Transform || $method === Method::ReusedBrine;
         $share = in_array($fixed, ['strength', 'both'], true)
             ? $errors->reading(
                 'strengthPercent',

@@ -342,7 +342,7 @@ final readonly class BatchStatus
         $strength = Strength::of($this->state)->share(SaltBasis::BrineStrength) ?? 0.0;
         $reading = $this->standingReading();
 
-        if ($reading?->ph === null && $this->batch->method === Method::CulturedCondiment) {
+        if ($reading?->ph === null && $this->batch->method->isMixed()) {
             return null;
         }
 

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Care;
 
+use App\Ledger\Ledgers;
 use App\Models\Batch;
 use Carbon\CarbonImmutable;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Method\CultureGroup;
+use Tempesal\Core\Method\Hazards;
 use Tempesal\Core\Method\LiveFrom;
 use Tempesal\Core\Method\Method;
 
@@ -29,6 +31,7 @@ final class LiveCulture
             $batch->method,
             $batch->served ?? $batch->method->served(),
             $batch->method === Method::Bought || $batch->method === Method::CulturedCondiment ? $batch->name : '',
+            $batch->method === Method::MilkAndSweet && Hazards::of(Ledgers::history($batch), $batch->method)->isMilk,
         );
     }
 

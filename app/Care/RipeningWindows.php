@@ -34,14 +34,19 @@ final class RipeningWindows
         return $window === null ? null : RipenessForecast::of(Ledgers::foreseen($batch), $window);
     }
 
-    /** An egg mayonnaise from the bench is ready after hours, whatever else is cultured takes days. */
+    /** From the bench an egg mayonnaise is ready after hours, and what is sweet takes longer than milk. */
     public static function usual(Batch $batch): ?Window
     {
-        return $batch->formulaVersion === null &&
-            $batch->method === Method::CulturedCondiment &&
-            Hazards::of(Ledgers::history($batch), $batch->method)->hasEgg
-            ? Window::ofEmulsion()
-            : $batch->usualWindow();
+        if ($batch->formulaVersion !== null || !$batch->method->isMixed()) {
+            return $batch->usualWindow();
+        }
+        $hazards = Hazards::of(Ledgers::history($batch), $batch->method);
+
+        return match (true) {
+            $batch->method === Method::CulturedCondiment && $hazards->hasEgg => Window::ofEmulsion(),
+            $batch->method === Method::MilkAndSweet && !$hazards->isMilk => Window::ofSweetCulture(),
+            default => $batch->usualWindow(),
+        };
     }
 
     /** Days, at the temperature at which its window is said, at which this kitchen has liked batches like it best. */

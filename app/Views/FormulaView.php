@@ -26,6 +26,7 @@ use Tempesal\Core\Measure\KitchenPhrase;
 use Tempesal\Core\Measure\SpoonPhrase;
 use Tempesal\Core\Measure\SpoonSystem;
 use Tempesal\Core\Message\Message;
+use Tempesal\Core\Method\Place;
 use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Produce\PieceShape;
 
@@ -136,6 +137,7 @@ final class FormulaView
             'method' => $read->method->value,
             'methodLabel' => $read->method->label(),
             'methodNote' => $read->method->note(),
+            'place' => Place::near($read->window->temperature)->value,
             'isLive' => $read->isLive,
             'colour' => $read->colour(),
             'document' => $read->document,

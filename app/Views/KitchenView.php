@@ -244,6 +244,7 @@ final class KitchenView
             'hasPouredBrine' => $method->hasPouredBrine(),
             'takesStarter' => $profile->preparation->takesStarter,
             'isDressed' => $method->isDressed(),
+            'isMixed' => $method->isMixed(),
             'lists' => ProcessFields::lists($method),
             'servedPhase' => $profile->eaten->served->value,
             'portionGrams' => $profile->eaten->portion->value,

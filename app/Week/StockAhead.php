@@ -40,7 +40,6 @@ final readonly class StockAhead
     public const DAYS = 63;
 
     /** Below this a formula's days are meant for the fridge. */
-    private const COLD_CELSIUS = 10.0;
 
     /** Times by which a formula is scaled at most, up and down. */
     private const SCALES = [0.02, 50.0];
@@ -248,7 +247,7 @@ final readonly class StockAhead
     private static function leadDays(Household $household, Read $read, float $faster): array
     {
         $window = $read->window->aimedAt($household->aim);
-        $place = $window->temperature->value < self::COLD_CELSIUS ? Place::Fridge : Place::Counter;
+        $place = Place::near($window->temperature);
         $ripened =
             ($window->readyDays * 86_400.0 * Ripening::factor($window->temperature)) /
             ($place->isWarm() ? $faster : 1.0);

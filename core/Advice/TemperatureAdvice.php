@@ -11,7 +11,7 @@ use Tempesal\Core\Method\Method;
 /**
  * Whether a batch stands too warm or too cold: below 60 °F kraut may not ferment, above 75 °F it may become soft
  * (USDA Complete Guide to Home Canning, National Center for Home Food Preservation; from memory). Said of other
- * vegetables too, as common practice; those made to go slowly in the cold are left alone.
+ * vegetables too, as common practice; those made to go slowly in the cold are left alone, and milk and sweet cultures.
  */
 final class TemperatureAdvice
 {
@@ -21,7 +21,8 @@ final class TemperatureAdvice
 
     public static function of(Method $method, BatchState $state): ?Advice
     {
-        if ($state->bath === null || !$state->live || !$method->isFerment() || $method->isDone()) {
+        $isOfItsOwn = $method === Method::MilkAndSweet;
+        if ($state->bath === null || !$state->live || !$method->isFerment() || $method->isDone() || $isOfItsOwn) {
             return null;
         }
         $celsius = $state->bath->temperature->at($state->clock - $state->bath->beganAt)->value;

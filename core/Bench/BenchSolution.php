@@ -554,6 +554,7 @@ final readonly class BenchSolution
                     Method::KimchiDrySalted,
                     Method::SaltAndDrain,
                     Method::CulturedCondiment,
+                    Method::MilkAndSweet,
                 ],
                 true,
             )

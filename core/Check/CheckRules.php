@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Check;
 
+use LogicException;
 use Tempesal\Core\Advice\Advice;
 use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\ShelfLife;
@@ -32,6 +33,9 @@ final class CheckRules
 
     /** Hours out of the fridge after which a low-acid purée is asked for its pH: common practice, no source. */
     private const PUREE_HOURS = 24.0;
+
+    /** Hours in the warm after which milk that is still sweet has not been taken over: common practice, no source. */
+    private const MILK_HOURS = 30.0;
 
     /** @return list<CheckRule> the strictest first */
     public static function all(): array
@@ -237,6 +241,47 @@ final class CheckRules
                     $jar->hasSoured === false,
             ),
             new CheckRule(
+                'gas_in_milk',
+                [Finding::LidBulging],
+                Verdict::DoNotEat,
+                'check_because.gas_in_milk',
+                self::THROW_OUT,
+                self::NO_TASTE,
+                static fn(CheckedJar $jar): bool => $jar->isStillMilk(),
+            ),
+            new CheckRule(
+                'hiss_in_milk',
+                [Finding::LidHisses],
+                Verdict::DoNotEat,
+                'check_because.gas_in_milk',
+                self::THROW_OUT,
+                self::NO_TASTE,
+                static fn(CheckedJar $jar): bool => $jar->isStillMilk(),
+            ),
+            new CheckRule(
+                'milk_never_set',
+                [Finding::SmellRaw],
+                Verdict::DoNotEat,
+                'check_because.milk_never_set',
+                self::THROW_OUT,
+                self::NO_TASTE,
+                static fn(CheckedJar $jar): bool => $jar->isMilk() &&
+                    $jar->warmHours > self::MILK_HOURS &&
+                    !$jar->isReadSour(),
+            ),
+            new CheckRule(
+                'milk_not_acid',
+                [],
+                Verdict::DoNotEat,
+                'check_because.milk_never_set',
+                self::THROW_OUT,
+                self::NO_TASTE,
+                static fn(CheckedJar $jar): bool => $jar->isMilk() &&
+                    $jar->warmHours > self::MILK_HOURS &&
+                    $jar->ph !== null &&
+                    !$jar->isReadSour(),
+            ),
+            new CheckRule(
                 'puree_not_acid',
                 [],
                 Verdict::DoNotEat,
@@ -252,6 +297,11 @@ final class CheckRules
     private static function shouldBeSour(CheckedJar $jar): bool
     {
         return $jar->isFermenting() && $jar->ripenedDays > 2.0 * self::SOUR_BY_DAYS;
+    }
+
+    private static function growsMother(CheckedJar $jar): bool
+    {
+        return $jar->method === Method::MilkAndSweet && $jar->explains(Looks::GrowsMother);
     }
 
     private static function isPureeOut(CheckedJar $jar): bool
@@ -271,6 +321,7 @@ final class CheckRules
             Looks::Specked => [Finding::SpecksOfFood, Finding::SpecksGrow],
             Looks::Slips => [Finding::SlipOfFood, Finding::SlipNew],
             Looks::Sulphurous => [Finding::SmellSulphur, Finding::SmellRotten],
+            Looks::GrowsMother, Looks::Foams => throw new LogicException('It is not asked about.'),
         };
 
         return $jar->explains($look) && in_array($is, $found, true) && !in_array($isNot, $found, true);
@@ -367,6 +418,7 @@ final class CheckRules
                 'check_do.broken',
                 self::NO_TASTE,
                 static fn(CheckedJar $jar, array $found): bool => !$jar->hazards->hasEgg &&
+                    !$jar->isMilk() &&
                     !self::brokeInMaking($jar, $found),
             ),
             new CheckRule(
@@ -471,6 +523,16 @@ final class CheckRules
                 'check_because.kahm',
                 'check_do.kahm',
                 'check_caution.kahm',
+                static fn(CheckedJar $jar): bool => !self::growsMother($jar),
+            ),
+            new CheckRule(
+                'mother',
+                [Finding::FilmFlat],
+                Verdict::FineDo,
+                'check_because.mother',
+                'check_do.mother',
+                'check_caution.kahm',
+                static fn(CheckedJar $jar): bool => self::growsMother($jar),
             ),
             new CheckRule(
                 'above_wet',
@@ -486,7 +548,7 @@ final class CheckRules
                 'check_because.hisses',
                 'check_do.hisses',
                 null,
-                static fn(CheckedJar $jar): bool => $jar->isFermenting(),
+                static fn(CheckedJar $jar): bool => $jar->isFermenting() && !$jar->isStillMilk(),
             ),
             new CheckRule(
                 'bulge',
@@ -497,7 +559,8 @@ final class CheckRules
                 'check_caution.bulge',
                 static fn(CheckedJar $jar): bool => $jar->isFermenting() &&
                     $jar->method->isMade() &&
-                    !$jar->isLiveSauce(),
+                    !$jar->isLiveSauce() &&
+                    !$jar->isStillMilk(),
             ),
             new CheckRule(
                 'bulge_live_bought',
@@ -629,6 +692,15 @@ final class CheckRules
                 null,
                 static fn(CheckedJar $jar, array $found): bool => self::isOfFood($jar, $found, Looks::Slips) &&
                     self::isAsked('slip', $jar, $found),
+            ),
+            new CheckRule(
+                'whey_apart',
+                [Finding::Broken],
+                Verdict::Fine,
+                'check_because.whey_apart',
+                null,
+                null,
+                static fn(CheckedJar $jar): bool => $jar->isMilk(),
             ),
             new CheckRule('sediment', [Finding::SedimentWhite], Verdict::Fine, 'check_because.sediment'),
             new CheckRule('tinted', [Finding::BrineTinted], Verdict::Fine, 'check_because.tinted'),

@@ -56,6 +56,18 @@ final readonly class CheckedJar
         return $this->isFermenting() && $this->method === Method::Transform;
     }
 
+    /** Whether it is milk that is soured: thick in hours, and without gas unless its culture has yeasts. */
+    public function isMilk(): bool
+    {
+        return $this->method === Method::MilkAndSweet && $this->hazards->isMilk;
+    }
+
+    /** Whether gas in it is of something that should not be there. */
+    public function isStillMilk(): bool
+    {
+        return $this->isMilk() && !$this->explains(Looks::Foams);
+    }
+
     /** Whether its foods explain something that would speak against it otherwise. */
     public function explains(Looks $look): bool
     {

@@ -22,6 +22,10 @@ enum Looks: string
     case Slips = 'slips';
     /** It gives off sulphur while it begins to ferment. */
     case Sulphurous = 'sulphurous';
+    /** It grows a mother, a smooth skin that is the culture itself. */
+    case GrowsMother = 'grows_mother';
+    /** Its yeasts make gas in milk, which other cultured milk never holds. */
+    case Foams = 'foams';
 
     private const NAMES = [
         'reddens' =>
@@ -37,12 +41,14 @@ enum Looks: string
             'dried chill?i(e?s)?|gochugaru|oregano|dried (dill|thyme|mushrooms)|tea|bay leaf|kelp|capers?)\b/iu',
         'slips' =>
             '/\b(okra|kelp|kombu|wakame|mustard[- ]seeds?|chia|flax(seeds?)?|linseeds?|basil seeds?|psyllium|' .
-            'mother of vinegar|vinegar mother|natto|nopal(es)?|cactus|aloe|purslane|malabar spinach|' .
+            'mother of vinegar|vinegar mother|kombucha|(milk |water )?kefir( grains)?|natto|nopal(es)?|cactus|aloe|purslane|malabar spinach|' .
             '(rice|flour) paste|cornflour|chayote|lotus root)\b/iu',
         'sulphurous' =>
             '/\b([a-z]*[- ]?cabbages?|kraut|sauerkraut|kimchi|brussels sprouts|broccoli|cauliflower|kale|collards?|' .
             '(collard|mustard|beet) greens|kohlrabi|turnips?|swedes?|[a-z ]*radish(es)?|pak[- ]choi|napa|rocket|' .
             'horseradish|mustard greens|onions?|shallots?|leeks?|garlic|chives?|eggs?|garlic chives)\b/iu',
+        'grows_mother' => '/\b(kombucha|mother of vinegar|vinegar mother|cider vinegar)\b/iu',
+        'foams' => '/\b(kefir|kombucha|koumiss|viili)\b/iu',
     ];
 
     /** @return list<self> what a food of a name does */

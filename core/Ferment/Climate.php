@@ -171,6 +171,6 @@ final readonly class Climate
             $rate += Ripening::factor(Celsius::of($this->usually($hour * 3600.0))) / 24.0;
         }
 
-        return Celsius::of(Ripening::REFERENCE_CELSIUS + (10.0 * log($rate)) / log(Ripening::Q10));
+        return Ripening::temperature($rate);
     }
 }

@@ -191,7 +191,7 @@ final readonly class Formula
         return StepPlan::of(
             $this->method,
             $this->entries(),
-            $this->method === Method::CulturedCondiment && $this->window->readyDays * 24.0 < Window::HOURS_COUNT
+            $this->method->isMixed() && $this->window->readyDays * 24.0 < Window::HOURS_COUNT
                 ? Seconds::ofDays($this->window->readyDays)
                 : null,
         );

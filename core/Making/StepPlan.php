@@ -347,7 +347,7 @@ final readonly class StepPlan
             Method::QuickSaltPickle
                 => StepKind::Pour,
             Method::KimchiSoaked => StepKind::Soak,
-            Method::CulturedCondiment => StepKind::Mix,
+            Method::CulturedCondiment, Method::MilkAndSweet => StepKind::Mix,
             default => StepKind::Salt,
         };
     }

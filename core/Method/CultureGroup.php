@@ -38,14 +38,16 @@ enum CultureGroup: string
     /**
      * @param  Served  $served  what is eaten of it
      * @param  string  $name  of a bought food
+     * @param  bool  $isMilk  whether it is made of milk for the most part
      */
-    public static function of(Method $method, Served $served, string $name = ''): self
+    public static function of(Method $method, Served $served, string $name = '', bool $isMilk = false): self
     {
         return match ($method) {
             Method::DrySalting => self::Kraut,
             Method::KimchiDrySalted, Method::KimchiSoaked, Method::SaltAndDrain => self::Kimchi,
             Method::Mash, Method::Transform => self::Sauce,
             Method::CulturedCondiment => self::ofName($name) === self::Dairy ? self::Dairy : self::Condiment,
+            Method::MilkAndSweet => $isMilk ? self::Dairy : self::Drink,
             Method::Bought => self::ofName($name) ?? self::Condiment,
             default => $served === Served::Brine ? self::Drink : self::Brined,
         };

@@ -17,6 +17,9 @@ final readonly class EdiblePart
 
     private const SAUCE_G = 15.0;
 
+    /** A small glass or bowl, in grams: common practice, no source. */
+    private const GLASS_G = 100.0;
+
     /**
      * @param  Window|null  $window  for batches that were made without a formula; null where nothing ripens
      * @param  LiveFrom  $liveFrom  the stage from which on it counts as live
@@ -48,6 +51,12 @@ final readonly class EdiblePart
     public static function sauce(?Window $window): self
     {
         return new self(Served::Sauce, Grams::of(self::SAUCE_G), $window);
+    }
+
+    /** Drunk, or eaten with a spoon. */
+    public static function glass(?Window $window): self
+    {
+        return new self(Served::Sauce, Grams::of(self::GLASS_G), $window);
     }
 
     /** The same, counting as live from another stage on. */

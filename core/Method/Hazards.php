@@ -38,16 +38,20 @@ final readonly class Hazards
     /** Sweet foods from which on a sauce is sweet, as a share of what was put in: common practice, no source. */
     private const IS_SWEET = 0.05;
 
+    /** Milk from which on something is milk, as a share of what was put in: common practice, no source. */
+    private const IS_MILK = 0.5;
+
     public function __construct(
         public bool $hasEgg = false,
         public bool $hasPlantsInOil = false,
         public bool $isLowAcidPuree = false,
         public bool $isSweetSauce = false,
+        public bool $isMilk = false,
     ) {}
 
     public static function of(Ledger $ledger, Method $method): self
     {
-        $all = 0.0;
+        $all = $milk = 0.0;
         $by = array_fill_keys(array_map(static fn(FoodTrait $trait): string => $trait->value, FoodTrait::cases()), 0.0);
         $hasEgg = $isSauce = false;
         foreach (self::foods($ledger) as [$food, $grams, $into]) {
@@ -55,6 +59,7 @@ final readonly class Hazards
             foreach ($food->traits as $trait) {
                 $by[$trait->value] += $grams;
             }
+            $milk += in_array(Allergen::Milk, $food->allergens, true) ? $grams : 0.0;
             $hasEgg = $hasEgg || in_array(Allergen::Egg, $food->allergens, true);
             $isSauce = $isSauce || $into === Phase::Sauce;
         }
@@ -67,10 +72,12 @@ final readonly class Hazards
             $isSauce &&
                 $method !== Method::Transform &&
                 $method->isMade() &&
+                $method !== Method::MilkAndSweet &&
                 $share(FoodTrait::LowAcidPlant) >= self::IS_LOW_ACID &&
                 (SaltedContents::of($ledger, $method)?->contents->shareOrNull(SaltBasis::OfEverything) ?? 1.0) <
                     self::HARDLY_SALTED * 0.995,
             $isSauce && $share(FoodTrait::Sweet) >= self::IS_SWEET,
+            $all > 0.0 && $milk / $all >= self::IS_MILK,
         );
     }
 

@@ -23,6 +23,7 @@ enum Method: string
     case SaltAndDrain = 'salt_and_drain';
     case QuickSaltPickle = 'quick_salt_pickle';
     case CulturedCondiment = 'cultured_condiment';
+    case MilkAndSweet = 'milk_and_sweet';
     case ReusedBrine = 'reused_brine';
     case Transform = 'transform';
     case Bought = 'bought';
@@ -103,6 +104,12 @@ enum Method: string
     public function keepsPouredBrine(): bool
     {
         return $this === self::PouredBrine || $this === self::EquilibriumBrine || $this === self::QuickSaltPickle;
+    }
+
+    /** Whether it is stirred together from any foods, with salt or without. */
+    public function isMixed(): bool
+    {
+        return $this === self::CulturedCondiment || $this === self::MilkAndSweet;
     }
 
     /** Whether food lies in a liquid that was poured over it, mixed or from another jar. */

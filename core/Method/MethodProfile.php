@@ -30,6 +30,9 @@ final class MethodProfile
 
     private const SAUCE_HEADSPACE_MM = 25.0;
 
+    /** A closed kombucha in the fridge; milk has fewer days (ShelfLife). */
+    private const SWEET_DAYS = 90;
+
     /** For which brine serves as a starter in the fridge: from memory. */
     private const SPARE_BRINE_DAYS = 30;
 
@@ -55,6 +58,7 @@ final class MethodProfile
             Method::SaltAndDrain => self::saltAndDrain(),
             Method::QuickSaltPickle => self::quickSaltPickle(),
             Method::CulturedCondiment => self::culturedCondiment(),
+            Method::MilkAndSweet => self::milkAndSweet(),
             Method::ReusedBrine => self::reusedBrine(),
             Method::Transform => self::transform(),
             Method::Bought => self::bought(),
@@ -157,6 +161,17 @@ final class MethodProfile
             new Preparation(takesStarter: true),
             EdiblePart::sauce(self::window(1.0, 2.0, 5.0))->countingFrom(LiveFrom::Ready),
             Storage::sauce(self::SAUCE_HEADSPACE_MM, days: 60),
+        );
+    }
+
+    /** Its culture makes the acid, so that it needs no salt and has no floor. */
+    private static function milkAndSweet(): self
+    {
+        return new self(
+            Salting::of(SaltBasis::OfEverything, usual: 0.0),
+            new Preparation(takesStarter: true),
+            EdiblePart::glass(self::window(0.75, 1.0, 3.0))->countingFrom(LiveFrom::Ready),
+            Storage::breathing(self::SAUCE_HEADSPACE_MM, days: self::SWEET_DAYS),
         );
     }
 

@@ -17,6 +17,9 @@ final readonly class ShelfLife
 
     private const PLANTS_IN_OIL_DAYS = 4;
 
+    /** Cultured milk: yogurt keeps one to two weeks (USDA FoodKeeper, from memory). */
+    private const MILK_DAYS = 14;
+
     /**
      * Egg out of the fridge: two hours are the public line, ten the longest that a cook who cultures it lets it stand.
      */
@@ -43,6 +46,9 @@ final readonly class ShelfLife
             ...$hazards->hasEgg ? [[self::EGG_DAYS, Message::of('shelf_life_why.egg')]] : [],
             ...$hazards->hasPlantsInOil
                 ? [[self::PLANTS_IN_OIL_DAYS, Message::of('shelf_life_why.plants_in_oil')]]
+                : [],
+            ...$hazards->isMilk && $method === Method::MilkAndSweet
+                ? [[self::MILK_DAYS, Message::of('shelf_life_why.milk')]]
                 : [],
             ...$formulaDays === null
                 ? []

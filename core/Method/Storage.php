@@ -52,6 +52,17 @@ final readonly class Storage
         );
     }
 
+    /** What takes up air while it works, and is closed for the fridge. */
+    public static function breathing(float $headspaceMm, int $days): self
+    {
+        return new self(
+            Millimetres::of($headspaceMm),
+            [Cover::Cloth, Cover::LooseLid, Cover::ScrewLid, Cover::Clamp],
+            $days,
+            false,
+        );
+    }
+
     public static function strictly(float $headspaceMm, int $days): self
     {
         return new self(Millimetres::of($headspaceMm), [Cover::ScrewLid, Cover::LooseLid, Cover::Clamp], $days, true);

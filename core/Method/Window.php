@@ -28,6 +28,12 @@ final readonly class Window
         public Celsius $temperature,
     ) {}
 
+    /** Of sweetened water or tea without milk, from the bench. */
+    public static function ofSweetCulture(): self
+    {
+        return self::of(2.0, 5.0, 14.0, Celsius::of(Ripening::REFERENCE_CELSIUS));
+    }
+
     /** Days at a temperature until it is young, ready, and past its best. */
     public static function of(float $youngDays, float $readyDays, float $longDays, Celsius $temperature): self
     {

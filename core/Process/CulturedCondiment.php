@@ -13,7 +13,8 @@ use Tempesal\Core\Method\Method;
 use Tempesal\Core\Salt\SaltDose;
 
 /**
- * A purée or emulsion with live brine, whey or vinegar stirred in. What the starter carries counts.
+ * A purée or emulsion with live brine, whey or vinegar stirred in, or milk or something sweet with its culture. What the
+ * starter carries counts.
  */
 final readonly class CulturedCondiment implements Process
 {
@@ -34,7 +35,7 @@ final readonly class CulturedCondiment implements Process
         return new self(
             $base,
             $fields->has('salt')
-                ? ProcessFields::salt($fields, Method::CulturedCondiment, $base, starter: $starter)
+                ? ProcessFields::salt($fields, Method::read($fields), $base, starter: $starter)
                 : null,
             $starter,
             ProcessFields::ferment($fields),

@@ -75,7 +75,7 @@ final class ProcessFields
     public static function lists(Method $method): array
     {
         return match ($method) {
-            Method::CulturedCondiment => ['base'],
+            Method::CulturedCondiment, Method::MilkAndSweet => ['base'],
             Method::Transform => ['additions'],
             Method::KimchiDrySalted, Method::KimchiSoaked => ['vegetables', 'paste'],
             Method::SaltAndDrain => ['vegetables', 'alongside', 'paste'],

@@ -23,7 +23,7 @@ final class Processes
             Method::Mash => Mash::read($fields),
             Method::KimchiDrySalted, Method::KimchiSoaked, Method::SaltAndDrain => SaltedAndDressed::read($fields),
             Method::QuickSaltPickle => QuickSaltPickle::read($fields),
-            Method::CulturedCondiment => CulturedCondiment::read($fields),
+            Method::CulturedCondiment, Method::MilkAndSweet => CulturedCondiment::read($fields),
             Method::ReusedBrine => ReusedBrine::read($fields),
             Method::Transform => Transform::read($fields),
             Method::Bought, Method::SpareBrine => throw new LogicException('What is not made is no process.'),

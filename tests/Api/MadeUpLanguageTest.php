@@ -75,7 +75,7 @@ it('names foods, salts and formulas of the library in the language that is asked
         ->toBe([]);
 
     $formulas = $this->getJson('/api/formulas')->assertOk()->json('formulas');
-    expect(count($formulas))->toBe(36);
+    expect(count($formulas))->toBe(49);
     foreach ($formulas as $formula) {
         expect(strangeWords("{$formula['name']} {$formula['summary']}"))->toBe([]);
     }

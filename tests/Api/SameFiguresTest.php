@@ -142,6 +142,19 @@ const CAME_SINCE = [
     'pink-turnips',
     'cabbage-relish',
     'green-tomatoes',
+    'plain-yogurt',
+    'milk-kefir',
+    'cultured-cream',
+    'water-kefir',
+    'kombucha',
+    'jalapeno-rings',
+    'wine-mustard',
+    'beer-mustard',
+    'fridge-cucumbers',
+    'courgette-kraut',
+    'garden-mix',
+    'preserved-lemon',
+    'leaf-mustard',
 ];
 
 /** @return list<string> */

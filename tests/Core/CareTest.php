@@ -66,8 +66,12 @@ it('moves its day when it is moved to another place', function (): void {
         new LedgerLine(Soak::fromNowOn(TemperatureHistory::constant(Celsius::of(20))), 0.0),
         new LedgerLine(Soak::fromNowOn(TemperatureHistory::constant(Celsius::of(4))), 5 * A_DAY),
     ]);
-    // Half of it is done after five days; the other half goes 2.25^1.6 times as slowly, sixteen degrees colder.
-    expect(RipenessForecast::of($moved, $window)->ready / A_DAY)->toEqualWithDelta(5.0 + 5.0 * 2.25 ** 1.6, 0.01);
+    // Half of it is done after five days; the other half goes 2.25^0.8 times as slowly for eight degrees and 4.33^0.8
+    // times for eight more below twelve.
+    expect(RipenessForecast::of($moved, $window)->ready / A_DAY)->toEqualWithDelta(
+        5.0 + 5.0 * 2.25 ** 0.8 * 4.33 ** 0.8,
+        0.01,
+    );
     $frozen = RipenessForecast::of(standingAt(-2), Window::of(400, 500, 999, Celsius::of(30)));
     expect($frozen->long)->toBeNull();
 });

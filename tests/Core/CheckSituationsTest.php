@@ -43,6 +43,10 @@ function situation(string $kind, int $day = 6, array $change = []): CheckedJar
         'mash' => [Method::Mash, ['red chilli']],
         'live sauce', 'heated sauce' => [Method::Transform, ['red chilli', 'cider vinegar']],
         'mayonnaise' => [Method::CulturedCondiment, ['egg yolk', 'sunflower oil', 'whey']],
+        'yogurt' => [Method::MilkAndSweet, ['milk', 'yogurt']],
+        'milk kefir' => [Method::MilkAndSweet, ['milk', 'kefir']],
+        'water kefir' => [Method::MilkAndSweet, ['water', 'sugar', 'water kefir']],
+        'kombucha' => [Method::MilkAndSweet, ['tea', 'sugar', 'kombucha']],
         'mustard' => [Method::CulturedCondiment, ['mustard seeds', 'whey']],
         'quick' => [Method::QuickSaltPickle, ['cucumber']],
         'bought kraut', 'bought heated' => [Method::Bought, ['sauerkraut']],
@@ -50,6 +54,7 @@ function situation(string $kind, int $day = 6, array $change = []): CheckedJar
     };
     $hazards = match ($kind) {
         'mayonnaise' => new Hazards(hasEgg: true),
+        'yogurt', 'milk kefir' => new Hazards(isMilk: true),
         default => new Hazards(),
     };
     $looks = array_merge(...array_map(Looks::ofName(...), $foods));
@@ -62,7 +67,8 @@ function situation(string $kind, int $day = 6, array $change = []): CheckedJar
             'ripenedDays' => (float) $day,
             'isWarm' => true,
             'isOnePhase' =>
-                in_array($method, [Method::Mash, Method::Transform, Method::CulturedCondiment], true) ||
+                in_array($method, [Method::Mash, Method::Transform], true) ||
+                $method->isMixed() ||
                 $kind === 'bought mayonnaise',
             'isLive' => !in_array($kind, ['heated sauce', 'bought heated', 'bought mayonnaise', 'quick'], true),
             'hazards' => $hazards,
@@ -134,6 +140,32 @@ it('says what the trade says', function (
             ),
         ),
         // Kahm, and what is confused with it.
+        // Cultured milk and sweet cultures: a mother and grains are the culture; gas only where yeasts belong.
+        ['yogurt', 1, [], $fine, ['warmHours' => 8.0, ...$lid]],
+        ['yogurt', 1, [F::LidBulging], $out, ['warmHours' => 8.0, ...$lid]],
+        ['yogurt', 1, [F::LidHisses], $out, ['warmHours' => 8.0, ...$lid]],
+        ['yogurt', 1, [F::Broken], $fine, ['warmHours' => 8.0]],
+        ['yogurt', 1, [F::SpotsPink], $out, ['warmHours' => 8.0]],
+        ['yogurt', 1, [F::Slimy], $out, ['warmHours' => 8.0]],
+        ['yogurt', 2, [F::SmellRaw], $out, ['warmHours' => 31.0]],
+        ['yogurt', 2, [], $out, ['warmHours' => 31.0, 'ph' => 5.2]],
+        ['yogurt', 2, [], $fine, ['warmHours' => 31.0, 'ph' => 4.2]],
+        ['milk kefir', 1, [F::LidHisses], $do, ['warmHours' => 24.0, ...$lid]],
+        ['milk kefir', 1, [F::LidBulging], $do, ['warmHours' => 24.0, ...$lid]],
+        ['milk kefir', 1, [F::Broken], $fine, ['warmHours' => 24.0]],
+        ['milk kefir', 1, [F::Slimy], $out, ['warmHours' => 24.0]],
+        ['milk kefir', 1, [F::Slimy, F::SlipOfFood], $fine, ['warmHours' => 24.0]],
+        ['milk kefir', 1, [F::FuzzWhite], $out, ['warmHours' => 24.0]],
+        ['milk kefir', 2, [F::SmellRaw], $out, ['warmHours' => 40.0]],
+        ['water kefir', 2, [F::LidBulging], $do, $lid],
+        ['water kefir', 2, [F::Slimy, F::SlipOfFood], $fine],
+        ['water kefir', 2, [F::SmellRotten], $out],
+        ['kombucha', 8, [F::FilmFlat], $do],
+        ['kombucha', 8, [F::FuzzColoured], $out],
+        ['kombucha', 8, [F::Slimy, F::SlipOfFood], $fine],
+        ['kombucha', 8, [F::Slimy, F::SlipNew], $out],
+        ['kombucha', 16, [], $out, ['ph' => 5.0]],
+        ['kombucha', 16, [], $fine, ['ph' => 3.1]],
         ['carrots', 6, [F::FilmFlat], $do],
         ['kraut', 12, [F::FilmFlat], $do],
         ['carrots', 6, [F::FilmFlat, F::FuzzWhite], $out],

@@ -94,6 +94,15 @@ function found(CheckedJar $jar, Finding ...$found): array
 
 const SAUCE = ['method' => Method::CulturedCondiment, 'isOnePhase' => true, 'cover' => Cover::LooseLid];
 const LIVE_SAUCE = [...SAUCE, 'method' => Method::Transform, 'cover' => Cover::ScrewLid, 'isWarm' => false];
+const MILK = [
+    'method' => Method::MilkAndSweet,
+    'isOnePhase' => true,
+    'cover' => Cover::ScrewLid,
+    'day' => 1,
+    'ripenedDays' => 1.0,
+    'warmHours' => 10.0,
+    'hazards' => new Hazards(isMilk: true),
+];
 const QUICK = [
     'method' => Method::QuickSaltPickle,
     'isLive' => false,
@@ -148,6 +157,12 @@ function cases(): array
             [...SAUCE, 'hazards' => new Hazards(isLowAcidPuree: true), 'warmHours' => 25.0, 'ph' => 4.7],
             [],
         ],
+        'gas_in_milk' => [MILK, [Finding::LidBulging]],
+        'hiss_in_milk' => [MILK, [Finding::LidHisses]],
+        'milk_never_set' => [[...MILK, 'warmHours' => 30.5], [Finding::SmellRaw]],
+        'milk_not_acid' => [[...MILK, 'warmHours' => 30.5, 'ph' => 5.4], []],
+        'whey_apart' => [MILK, [Finding::Broken]],
+        'mother' => [[...MILK, 'hazards' => new Hazards(), 'looks' => [Looks::GrowsMother]], [Finding::FilmFlat]],
         'puree_unread' => [[...SAUCE, 'hazards' => new Hazards(isLowAcidPuree: true), 'warmHours' => 25.0], []],
         'no_start_late' => [['ripenedDays' => 5.0], [Finding::NoBubbles, Finding::SmellRaw]],
         'never_soured' => [['ripenedDays' => 14.1, 'ph' => 4.61], []],
@@ -226,6 +241,7 @@ it('finds nothing wrong where nothing is', function (array $jar): void {
     'kraut in the fridge' => [['method' => Method::DrySalting, 'isWarm' => false]],
     'a sauce' => [SAUCE],
     'a quick pickle' => [QUICK],
+    'a yogurt' => [MILK],
 ]);
 
 it('lets no jar with fuzz, colour, rot or slime through, whatever else is found in it', function (Finding $bad): void {

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Pantry\FormulaLibrary;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Ferment\ExpectedAcid;
@@ -23,7 +24,33 @@ it('ripens two and a quarter times as fast ten degrees warmer', function (): voi
         ->and(Ripening::factor(Celsius::of(21)))
         ->toBe(1.0)
         ->and(Ripening::factor(Celsius::of(4)))
-        ->toBeLessThan(0.3);
+        ->toBeLessThan(0.2);
+});
+
+it('ripens the kimchi of the library in the cold as it does on a cool counter', function (): void {
+    $window = static fn(string $key): array => FormulaLibrary::document($key)['window'];
+    $ripe = static fn(array $window): float => $window['readyDays'] *
+        Ripening::factor(Celsius::of((float) $window['celsius']));
+    expect($ripe($window('cold-kimchi')))->toEqualWithDelta(
+        $ripe($window('kimchi-dry-salted')),
+        0.02 * $ripe($window('cold-kimchi')),
+    );
+    // Kraut in the cold: six weeks at 15.5 °C would be about five months at 4 °C.
+    expect((42 * Ripening::factor(Celsius::of(15.5))) / Ripening::factor(Celsius::of(4)))
+        ->toBeGreaterThan(120)
+        ->toBeLessThan(240);
+});
+
+it('finds the temperature of each rate again', function (float $celsius): void {
+    expect(Ripening::temperature(Ripening::factor(Celsius::of($celsius)))->value)->toEqualWithDelta($celsius, 1e-9);
+})->with([-1.0, 4.0, 11.999, 12.0, 12.001, 21.0, 42.0]);
+
+it('slows down without a step where the cold slope begins', function (): void {
+    $rate = static fn(float $celsius): float => Ripening::factor(Celsius::of($celsius));
+    expect($rate(12.0 + 1e-6) / $rate(12.0 - 1e-6))
+        ->toEqualWithDelta(1.0, 1e-5)
+        ->and($rate(12.0) / $rate(8.0))
+        ->toBeGreaterThan($rate(16.0) / $rate(12.0));
 });
 
 it('turns sour with time, later with more salt, and never of itself below its end', function (): void {

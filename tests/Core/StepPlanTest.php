@@ -213,7 +213,7 @@ it('makes every formula of the library in steps, the last of which makes it food
             ->and(count($entries))
             ->toBeGreaterThanOrEqual(count($formula->entries()), $formula->name)
             ->and(array_filter($steps, fn(Step $step): bool => $step->kind->stage()->isFood()) === [])
-            ->toBe($formula->method === Method::CulturedCondiment && end($steps)->kind === StepKind::Mix);
+            ->toBe($formula->method->isMixed() && end($steps)->kind === StepKind::Mix);
     }
 });
 

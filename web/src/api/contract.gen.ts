@@ -2279,6 +2279,7 @@ export interface components {
             method: string;
             methodLabel: components["schemas"]["Message"];
             methodNote: components["schemas"]["Message"];
+            place: components["schemas"]["Place"];
             isLive: boolean;
             colour: string;
             document: {
@@ -2825,6 +2826,8 @@ export interface components {
                 takesStarter: boolean;
                 /** @description Salted first and dressed afterwards. */
                 isDressed: boolean;
+                /** @description Stirred together from any foods, with salt or without. */
+                isMixed: boolean;
                 servedPhase: components["schemas"]["Served"];
                 /** @description How long it usually rests or soaks. */
                 saltingMinutes: number | null;
@@ -3083,7 +3086,7 @@ export interface components {
         };
         Ulid: string;
         /** @enum {string} */
-        Place: "counter" | "cool" | "fridge";
+        Place: "counter" | "cool" | "fridge" | "warm";
         /** @enum {string} */
         Phase: "pieces" | "brine" | "sauce";
         /**
@@ -3094,7 +3097,7 @@ export interface components {
         /** @enum {string} */
         Served: "pieces" | "brine" | "sauce" | "all";
         /** @enum {string} */
-        Method: "dry_salting" | "poured_brine" | "equilibrium_brine" | "mash" | "kimchi_dry_salted" | "kimchi_soaked" | "salt_and_drain" | "quick_salt_pickle" | "cultured_condiment" | "reused_brine" | "transform" | "bought" | "spare_brine";
+        Method: "dry_salting" | "poured_brine" | "equilibrium_brine" | "mash" | "kimchi_dry_salted" | "kimchi_soaked" | "salt_and_drain" | "quick_salt_pickle" | "cultured_condiment" | "milk_and_sweet" | "reused_brine" | "transform" | "bought" | "spare_brine";
         /** @enum {string} */
         Basis: "of_water" | "brine_strength" | "of_vegetable" | "of_everything";
         /** @description The kinds of pieces, where there are several: leaf and rib, coins and whole cloves. */

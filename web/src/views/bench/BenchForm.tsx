@@ -162,7 +162,7 @@ function Take({ kitchen, draft, change, answer, refusal }: Props) {
         value={draft.vegetableId}
         style={{ minWidth: 150, flex: 1 }}
         change={(vegetableId) => change({ vegetableId, shape: shapeOf(vegetableId), cuts: null })}
-        foods={draft.method === 'cultured_condiment' ? lists.bases : lists.vegetables}
+        foods={kitchen.methods.find((one) => one.id === draft.method)?.isMixed ? lists.bases : lists.vegetables}
       />
       <Select
         aria-label={t('bench.cut')}

@@ -24,7 +24,8 @@ interface Props {
 /** The salt: which, how it is measured, and which of its numbers the cook has fixed. */
 export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
   const { fixed } = draft;
-  const isOptional = draft.method === 'transform' || draft.method === 'cultured_condiment';
+  const isOptional =
+    draft.method === 'transform' || kitchen.methods.some((one) => one.id === draft.method && one.isMixed);
 
   return (
     <FormRow

@@ -305,7 +305,7 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
   const { message } = App.useApp();
   const planned = useSearchParams()[0].get('planned');
   const places = usePlaces();
-  const [place, setPlace] = useState<Place>('counter');
+  const [place, setPlace] = useState<Place>(formula.place);
   const [jar, setJar] = useState<string | null>(null);
   const large = (kitchen.data?.jars ?? [])
     .filter((one) => one.nominalMl >= formula.vessel.nominalMl * 0.95)

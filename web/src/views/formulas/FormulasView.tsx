@@ -24,6 +24,7 @@ const families = [
   'condiments',
   'relishes',
   'drinks',
+  'milk cultures',
   'starters',
 ];
 
