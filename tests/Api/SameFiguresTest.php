@@ -75,7 +75,8 @@ function withoutBands(array $figures): array
 }
 
 /**
- * The figures but for what is live, how many kinds of cultures were eaten (three krauts are one since), and the acid
+ * The figures but for what is live and ready (in the cold things ripen more slowly since, so that other jars can
+ * stand in for a serving), how many kinds of cultures were eaten (three krauts are one since), and the acid
  * that is expected (of a condiment nothing is, before it was read).
  *
  * @param  array<string, int|float|bool>  $figures
@@ -85,7 +86,10 @@ function withoutLive(array $figures): array
 {
     return array_filter(
         $figures,
-        static fn(string $path): bool => preg_match('#/isLive$|/kinds$|/expectedPh$#', $path) !== 1,
+        static fn(string $path): bool => preg_match(
+            '#/isLive$|/isReady$|^/conflicts/\d+/levers/|/kinds$|/expectedPh$#',
+            $path,
+        ) !== 1,
         ARRAY_FILTER_USE_KEY,
     );
 }
@@ -221,6 +225,17 @@ it('answers every figure as it did before', function (): void {
             $answer['ingredients'] = array_values(
                 array_filter($answer['ingredients'], fn(array $food): bool => in_array($food['key'], $foods, true)),
             );
+            $answer['methods'] = array_values(
+                array_filter($answer['methods'], fn(array $one): bool => $one['id'] !== 'milk_and_sweet'),
+            );
+            $answer['places'] = array_values(
+                array_filter($answer['places'], fn(array $one): bool => $one['id'] !== 'warm'),
+            );
+        }
+        if ($path === '/rooms') {
+            $answer['rooms'] = array_values(
+                array_filter($answer['rooms'], fn(array $one): bool => $one['place'] !== 'warm'),
+            );
         }
         if ($path === '/formulas') {
             $since = Formula::query()
@@ -234,6 +249,9 @@ it('answers every figure as it did before', function (): void {
         $now[$i . ' ' . preg_replace('/[0-9a-z]{26}/i', '{id}', $path)] = figuresOf($answer);
     }
     foreach (glob(__DIR__ . '/../../docs/formats/examples/*.json') ?: [] as $file) {
+        if (basename($file) === 'milk-and-sweet.json') {
+            continue;
+        }
         $now['compute ' . basename($file)] = figuresOf(ComputeBatch::compute((string) file_get_contents($file)));
     }
     $now['plan week.json'] = figuresOf(
@@ -262,7 +280,7 @@ it('answers every figure as it did before', function (): void {
             $now[$asked],
             static fn(string $path): bool => isset($figures[$path]) ||
                 preg_match(
-                    '#^/uses(Inches|Fahrenheit)$|/isBag$|/isFood(Now)?$|^/vessel/|/nextStep/|/kinds/|/meant/|^/again/|/sodiumOn|/isCooked$|/spread/|/(mmol|saltGrams|daysWritten)$|/servings/\d+/isLive$#',
+                    '#^/uses(Inches|Fahrenheit)$|/isBag$|/isFood(Now)?$|^/vessel/|/nextStep/|/kinds/|/meant/|^/again/|/sodiumOn|/isCooked$|/isMixed$|^/labels/8/sodium/|/spread/|/(mmol|saltGrams|daysWritten)$|/servings/\d+/isLive$#',
                     $path,
                 ) !== 1,
             ARRAY_FILTER_USE_KEY,
