@@ -64,7 +64,7 @@ final readonly class SeedPantry
         }
     }
 
-    /** Adds the foods that are not there yet; says of those of the table what they are and what else they are called. */
+    /** Adds the foods that are not there yet, and brings those up to date that the cook has not changed. */
     public function foods(): void
     {
         $there = Ingredient::query()->withoutGlobalScope('present')->get();
@@ -73,12 +73,16 @@ final readonly class SeedPantry
             $known = $there->firstWhere('key', $row['key']);
             if ($known === null) {
                 $new[] = $row;
-            } else {
+            } elseif ($known->edited || $known->own) {
                 // What else it is called is the library's to say; what it is, where nobody has said it.
                 $known->update([
                     'also' => $row['also'],
                     ...$known->traits === null ? ['traits' => $row['traits']] : [],
+                    'potassium_mg_per_100g' => $known->potassium_mg_per_100g ?? $row['potassium_mg_per_100g'],
                 ]);
+            } else {
+                // What was corrected since reaches kitchens that stand; what was written with the old figures stays.
+                $known->update($row);
             }
         }
         Ingredient::createMany($new);
@@ -96,6 +100,7 @@ final readonly class SeedPantry
                 'source' => $food['source'],
                 'water_g_per_100g' => $food['water'],
                 ...Ingredient::sodium()->write(Band::of(...array_values($food['sodium']))),
+                'potassium_mg_per_100g' => $food['potassium'],
                 'density_g_per_ml' => $food['density'],
                 'shape' => $food['shape'],
                 'tissue' => $food['tissue'],

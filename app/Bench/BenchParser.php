@@ -320,8 +320,7 @@ final class BenchParser
         $fixed = $typed['fixed'] ?? 'strength';
         $basis = SaltBasis::from($typed['strengthBasis']);
         $unit = SaltUnit::from($typed['saltUnit']);
-        $isOptional =
-            $method->isMixed() || $method === Method::Transform || $method === Method::ReusedBrine;
+        $isOptional = $method->isMixed() || $method === Method::Transform || $method === Method::ReusedBrine;
         $share = in_array($fixed, ['strength', 'both'], true)
             ? $errors->reading(
                 'strengthPercent',

@@ -15,7 +15,7 @@ use Tempesal\Core\Message\Message;
  * @phpstan-type Label array{batchId: string, name: string, methodLabel: Message, colour: string, startedOn: string,
  *     youngOn: string|null, readyOn: string|null, longOn: string|null, strengthPercent: float|null,
  *     strength: Message|null, servingGrams: float, sodium: array<string, float|int>|null, allergens: list<string>,
- *     isLive: bool, isMade: bool, useBy: string|null, sodiumOn: string|null, stageLabel: Message, path: string}
+ *     isLive: bool, isMade: bool, useBy: string|null, sodiumOn: string|null, potassium: Message|null, stageLabel: Message, path: string}
  */
 final class LabelPrint
 {

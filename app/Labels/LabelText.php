@@ -28,7 +28,7 @@ final class LabelText
             ],
         ];
         if ($label['useBy'] !== null) {
-            $rows[] = [Message::of('label.use_by'), self::day($label['useBy'])];
+            $rows[] = [Message::of($label['isMade'] ? 'label.keep_until' : 'label.use_by'), self::day($label['useBy'])];
         }
         if ($label['youngOn'] !== null) {
             $rows[] = [Message::of('label.taste_from'), self::day($label['youngOn'])];
@@ -62,6 +62,16 @@ final class LabelText
                         grams: round($label['servingGrams'], 1),
                         day: new Day($label['sodiumOn']),
                     ),
+            ];
+        }
+        if ($label['potassium'] !== null) {
+            $rows[] = [
+                Message::of('label.potassium'),
+                Message::of(
+                    'label.potassium_per_serving',
+                    mg: $label['potassium']->values['mg'],
+                    grams: round($label['servingGrams'], 1),
+                ),
             ];
         }
 

@@ -22,6 +22,7 @@ use Tempesal\Core\Uptake\Tissue;
  * @property string $name
  * @property string $use
  * @property float $water_g_per_100g
+ * @property float|null $potassium_mg_per_100g  null where nobody knows
  * @property float $density_g_per_ml
  * @property PieceShape $shape
  * @property bool $hollow
@@ -92,6 +93,7 @@ final class Ingredient extends Model
         return [
             'version' => 'integer',
             'water_g_per_100g' => 'float',
+            'potassium_mg_per_100g' => 'float',
             'density_g_per_ml' => 'float',
             'brine_floor_of_water' => 'float',
             'shape' => PieceShape::class,

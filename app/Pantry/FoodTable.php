@@ -25,7 +25,7 @@ use Tempesal\Core\Salt\StartingSalts;
  * common practice, no source.
  *
  * @phpstan-type Food array{key: string, name: string, use: string, source: string, water: float,
- *     sodium: array{low: float, typical: float, high: float}, density: float, shape: string, tissue: string,
+ *     sodium: array{low: float, typical: float, high: float}, potassium: float|null, density: float, shape: string, tissue: string,
  *     hollow: bool, live: bool, brineFloor: float, ph: float|null, traits: list<string>, allergens: list<string>,
  *     notFor: list<string>, colour: string, also: list<string>}
  */
@@ -96,6 +96,7 @@ final class FoodTable
                 'typical' => (float) $row['sodium_mg'],
                 'high' => (float) $row['sodium_high_mg'],
             ],
+            'potassium' => $row['potassium_mg'] === '' ? null : (float) $row['potassium_mg'],
             'density' => (float) $row['density_g_per_ml'],
             'shape' => $row['shape'],
             'tissue' => $row['tissue'],

@@ -26,6 +26,7 @@ final class FoodsCsv
                     'sodium_mg_per_100g' => $food->produce()->sodiumPer100g->typical,
                     'sodium_low_mg_per_100g' => $food->produce()->sodiumPer100g->low,
                     'sodium_high_mg_per_100g' => $food->produce()->sodiumPer100g->high,
+                    'potassium_mg_per_100g' => $food->potassium_mg_per_100g,
                     'density_g_per_ml' => $food->density_g_per_ml,
                     'allergens' => implode(' ', $food->allergens),
                     'source' => $food->source,

@@ -13,6 +13,7 @@ use App\Models\Household;
 use App\Models\Note;
 use App\Models\Person;
 use App\Models\Serving;
+use App\Pantry\KnownPotassium;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Tempesal\Core\Advice\Advice;
@@ -200,6 +201,7 @@ final class BatchView
                 array_combine(array_keys($plates), $concentrations['servings']),
             ),
             'isLive' => LiveCulture::counts($batch, $state),
+            'potassium' => KnownPotassium::said($ledger, $served, $batch->serving_g),
             'allergens' => array_map(static fn(Allergen $allergen): string => $allergen->value, $state->allergens()),
             'strengthNowPercent' => $strength === null ? null : $strength * 100.0,
             'expectedPh' => $status->expectedPh(),

@@ -13,6 +13,7 @@ use App\Models\Household;
 use App\Models\Ingredient;
 use App\Models\Person;
 use App\Pantry\FormulaLibrary;
+use App\Pantry\KnownPotassium;
 use Illuminate\Support\Collection;
 use Tempesal\Core\Advice\Advice;
 use Tempesal\Core\Estimate\Point;
@@ -150,6 +151,7 @@ final class FormulaView
                 'grams' => $answer->plate()->grams->value,
                 'sodium' => WireNumbers::sodium($serving->band),
                 'contributions' => WireNumbers::contributions($serving),
+                'potassium' => KnownPotassium::said($answer->ledger, $read->served(), $answer->plate()->grams->value),
             ],
             'kinds' => KindsView::of($answer->state),
             'per100gMg' => $read->served()->in($answer->state)->sodiumPer100g(),

@@ -147,6 +147,7 @@ final class KitchenView
                         'waterPer100g' => $ingredient->water_g_per_100g,
                         'sodiumPer100g' => $ingredient->produce()->sodiumPer100g->typical,
                         'sodiumBand' => $ingredient->produce()->sodiumPer100g->toArray(),
+                        'potassiumPer100g' => $ingredient->potassium_mg_per_100g,
                         'density' => $ingredient->density_g_per_ml,
                         'shape' => $ingredient->shape->value,
                         'tissue' => $ingredient->tissue->value,

@@ -11,6 +11,7 @@ use App\Labels\LabelPrint;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
+use App\Pantry\KnownPotassium;
 use Carbon\CarbonImmutable;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Ledger;
@@ -54,6 +55,7 @@ final class LabelView
                     ? self::serving($ledger, BatchStatus::served($batch, $state), Grams::of($batch->serving_g))
                     : WireNumbers::sodium($meant->sodium->band),
             'sodiumOn' => $meant === null ? null : $status->household->dateOf($meant->on),
+            'potassium' => KnownPotassium::said($ledger, BatchStatus::served($batch, $state), $batch->serving_g),
             'stageLabel' => $status->stage()->label(),
             'allergens' => array_map(static fn(Allergen $allergen): string => $allergen->value, $state->allergens()),
             'isLive' => LiveCulture::willCount($batch, $state),

@@ -245,7 +245,12 @@ final readonly class SolvedBatch
                 $ferment,
             ),
             Method::QuickSaltPickle => new QuickSaltPickle($vegetables, $this->water, $dose, $draw, $soak, null, null),
-            Method::CulturedCondiment, Method::MilkAndSweet => new CulturedCondiment($vegetables, $someSalt, $this->starter, $ferment),
+            Method::CulturedCondiment, Method::MilkAndSweet => new CulturedCondiment(
+                $vegetables,
+                $someSalt,
+                $this->starter,
+                $ferment,
+            ),
             Method::ReusedBrine => new ReusedBrine(
                 $this->starter ?? throw IncompleteBench::noBrine(),
                 $vegetables,

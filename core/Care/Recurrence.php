@@ -37,7 +37,9 @@ final class Recurrence
                 ...$jar->cover?->holdsGas() === true ? [new Chore(Task::Burp, 1, 1, $lively)] : [],
                 ...$lively === null || $jar->day <= $lively ? [] : self::sweet($jar, $lively),
                 $jar->cover === Cover::Airlock ? new Chore(Task::Airlock, 7, 7, null) : null,
-                $jar->cover === Cover::Cloth && $jar->method !== Method::MilkAndSweet ? new Chore(Task::Skim, 3, 3, null) : null,
+                $jar->cover === Cover::Cloth && $jar->method !== Method::MilkAndSweet
+                    ? new Chore(Task::Skim, 3, 3, null)
+                    : null,
                 $jar->method === Method::Mash ? new Chore(Task::Stir, 1, 1, $lively) : null,
                 $jar->method === Method::DrySalting || $jar->method->isDressed()
                     ? new Chore(Task::Press, 1, 1, self::RISING_DAYS)

@@ -120,6 +120,14 @@ final readonly class BatchState
         return array_map(Allergen::from(...), array_keys($this->allergens));
     }
 
+    /** The same, holding something that some avoid. */
+    public function holding(Allergen $allergen): self
+    {
+        return isset($this->allergens[$allergen->value])
+            ? $this
+            : $this->with(allergens: [...$this->allergens, $allergen->value => true]);
+    }
+
     /** Mass that comes in. What stands in the brine begins to even out anew. */
     public function receive(Composition $masses, Phase $into, Account $from = Account::Outside): self
     {

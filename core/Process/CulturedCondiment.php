@@ -34,9 +34,7 @@ final readonly class CulturedCondiment implements Process
 
         return new self(
             $base,
-            $fields->has('salt')
-                ? ProcessFields::salt($fields, Method::read($fields), $base, starter: $starter)
-                : null,
+            $fields->has('salt') ? ProcessFields::salt($fields, Method::read($fields), $base, starter: $starter) : null,
             $starter,
             ProcessFields::ferment($fields),
         );

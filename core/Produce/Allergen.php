@@ -24,4 +24,6 @@ enum Allergen: string
     case Molluscs = 'molluscs';
     case Sulphites = 'sulphites';
     case Lupin = 'lupin';
+    /** No allergen, but avoided like one, by those whose kidneys or medicines ask for it. */
+    case PotassiumSalt = 'potassium_salt';
 }

@@ -32,6 +32,7 @@ final class FoodRequest extends FormRequest
             'use' => ['required', 'string', 'in:vegetable,starter,seasoning,pantry'],
             ...self::LABEL_RULES,
             'waterPer100g' => ['required', 'numeric', 'min:0', 'max:100'],
+            'potassiumPer100g' => ['nullable', 'numeric', 'min:0', 'max:53000'],
             'density' => ['required', 'numeric', 'min:0.05', 'max:5'],
             'shape' => ['required', 'string', Rule::enum(PieceShape::class)],
             'tissue' => ['required', 'string', Rule::enum(Tissue::class)],
@@ -55,6 +56,7 @@ final class FoodRequest extends FormRequest
             ...self::LABEL_MESSAGES,
             'waterPer100g.*' => 'errors.water_range',
             'traits.*' => 'errors.trait',
+            'potassiumPer100g.*' => 'errors.potassium_range',
             'density.*' => 'errors.density',
         ];
     }
@@ -70,6 +72,7 @@ final class FoodRequest extends FormRequest
             'name' => $food->name,
             'use' => $food->use,
             'waterPer100g' => $food->water_g_per_100g,
+            'potassiumPer100g' => $food->potassium_mg_per_100g,
             'density' => $food->density_g_per_ml,
             'shape' => $food->shape->value,
             'tissue' => $food->tissue->value,
@@ -108,6 +111,7 @@ final class FoodRequest extends FormRequest
             ...$this->isSent('traits') && $this->input('traits') !== null
                 ? ['traits' => array_values((array) $this->validated('traits'))]
                 : [],
+            ...$this->isSent('potassiumPer100g') ? ['potassium_mg_per_100g' => $this->input('potassiumPer100g')] : [],
             'density_g_per_ml' => $this->float('density'),
             'shape' => $this->string('shape')->value(),
             'tissue' => $this->string('tissue')->value(),

@@ -9,6 +9,7 @@ use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Salt\SaltDose;
 
 /**
@@ -26,10 +27,12 @@ final readonly class Salt implements Entry
 
     public function applyTo(BatchState $state, Point $point): BatchState
     {
-        return $state->receive(
+        $salted = $state->receive(
             $this->dose->product->masses($this->dose->gramsAt($point), $point),
             $this->into ?? $state->liquid(),
         );
+
+        return $this->dose->product->potassium ? $salted->holding(Allergen::PotassiumSalt) : $salted;
     }
 
     public static function read(Fields $fields): self

@@ -1708,6 +1708,8 @@ export interface components {
             kinds: components["schemas"]["PieceKinds"];
             /** @description Brine strength of all of it, salt evened out. */
             strengthNowPercent: number | null;
+            /** @description Of a usual portion, roughly; null where nothing is known. */
+            potassium: components["schemas"]["Message"] | null;
             /** @description A rough guide; a reading always wins. */
             expectedPh: number | null;
             advice: components["schemas"]["Advice"][];
@@ -2300,6 +2302,7 @@ export interface components {
                 grams: number;
                 sodium: components["schemas"]["Sodium"];
                 contributions: components["schemas"]["Contribution"][];
+                potassium: components["schemas"]["Message"] | null;
             };
             kinds: components["schemas"]["PieceKinds"];
             per100gMg: number;
@@ -2765,6 +2768,7 @@ export interface components {
                 version: number;
                 traits: components["schemas"]["Trait"][];
                 sodiumBand: components["schemas"]["Band"];
+                potassiumPer100g: number | null;
                 density: number;
                 tissue: string;
                 hollow: boolean;
@@ -2898,6 +2902,7 @@ export interface components {
              * @description The day for which the sodium is said; null for now.
              */
             sodiumOn: string | null;
+            potassium: components["schemas"]["Message"] | null;
             stageLabel: components["schemas"]["Message"];
             /** @description Or bought. */
             isMade: boolean;
@@ -3032,6 +3037,8 @@ export interface components {
             labelServingGrams?: number | null;
             labelSaltPer100g?: number | null;
             waterPer100g?: number;
+            /** @description Milligrams; null where nobody knows. */
+            potassiumPer100g?: number | null;
             density?: number;
             shape?: components["schemas"]["Shape"];
             tissue?: string;

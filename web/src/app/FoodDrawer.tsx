@@ -35,6 +35,7 @@ const newFood = {
   labelServingGrams: null as number | null,
   labelSaltPer100g: null as number | null,
   waterPer100g: 60,
+  potassiumPer100g: null as number | null,
   density: 1,
   shape: 'pulp' as KitchenFood['shape'],
   tissue: 'root',
@@ -54,6 +55,7 @@ const fieldsOf = (food: KitchenFood): typeof newFood => ({
   labelSodiumMg: food.labelSodiumMg,
   labelServingGrams: food.labelServingGrams,
   waterPer100g: food.waterPer100g,
+  potassiumPer100g: food.potassiumPer100g,
   density: food.density,
   shape: food.shape,
   tissue: food.tissue,
@@ -145,6 +147,13 @@ export function FoodDrawer({ kitchen, food, close, name = '', added }: DrawerPro
           value={fields.waterPer100g}
           change={(value) => change({ waterPer100g: value })}
           measures="grams"
+        />
+        <NumberField
+          label={t('foods.potassium_100')}
+          name="potassiumPer100g"
+          refusal={save.error}
+          value={fields.potassiumPer100g}
+          change={(value) => change({ potassiumPer100g: value })}
         />
         <NumberField
           label={t('foods.density')}

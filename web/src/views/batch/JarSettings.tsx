@@ -122,6 +122,7 @@ function GateRow({ batch, gate, close }: { batch: Batch; gate: Gate; close: () =
         {gate.cautions.map((caution) => (
           <li key={caution.code}>{say(caution)}</li>
         ))}
+        {gate.purpose === 'give_away' && batch.potassium && <li>{say(batch.potassium)}</li>}
       </ul>
       {refusal && (
         <p className="complaint" role="alert">

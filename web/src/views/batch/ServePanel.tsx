@@ -73,6 +73,7 @@ export function ServePanel({ batch }: { batch: Batch }) {
           options={manners.map((one) => ({ value: keyOf(one), label: one.label }))}
         />
       )}
+      {batch.potassium && <p className="soft">{say(batch.potassium)}</p>}
       {batch.portions.map((portion) => {
         const amount = amounts[portion.personId] ?? `${String(portion.grams)} g`;
         const way = portion.ways.find((one) => one.way === manner.way);

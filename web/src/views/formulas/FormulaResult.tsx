@@ -23,6 +23,7 @@ export function FormulaResult({ worked }: { worked: ComputedFormula }) {
             : sodiumBand(serving.sodium)}
         </span>
       </div>
+      {serving.potassium && <p className="soft">{say(serving.potassium)}</p>}
       <PieceKinds kinds={worked.kinds} colour={worked.colour} />
       <Floor strength={worked.strength} />
       <div className="worked-members">
