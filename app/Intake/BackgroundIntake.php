@@ -66,6 +66,22 @@ final readonly class BackgroundIntake
         );
     }
 
+    /** @return array<string, float> milligrams by the value of Meal; what was written down for no meal is left out */
+    public function byMeal(Person $person, string $date): array
+    {
+        $by = array_fill_keys(array_column(Meal::cases(), 'value'), 0.0);
+        foreach ($this->meals($person, $date) as $meal) {
+            $by[$meal['meal']] += $meal['isInstead'] ? 0.0 : (float) $meal['milligrams'];
+        }
+        foreach ($this->foods($person, $date) as $food) {
+            foreach ($food->meals() as $meal) {
+                $by[$meal->value] += $food->sodium_mg / count($food->meals());
+            }
+        }
+
+        return $by;
+    }
+
     /** @return list<Meal> in whose place something was written down */
     private function instead(Person $person, string $date): array
     {

@@ -13,6 +13,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Tempesal\Core\Intake\IntakeDay;
 use Tempesal\Core\Intake\IntakePeriod;
+use Tempesal\Core\Intake\Meal;
 use Tempesal\Core\Ledger\Phase;
 
 /**
@@ -26,7 +27,8 @@ final class Intakes
     {
         $from = max($from, self::since($person));
         $rest = BackgroundIntake::between($from, $to, $person);
-        $servings = self::servings($from, $to, $person);
+        $servings = self::servings($from, $to, $person)->load('entry');
+        $household = app(CurrentHousehold::class)->get();
         $days = [];
         for (
             $day = CarbonImmutable::parse($from), $last = CarbonImmutable::parse($to);
@@ -50,10 +52,14 @@ final class Intakes
                                 'isCondiment' => $one->phase->phase() !== Phase::Pieces,
                                 'isLive' => $one->is_live,
                                 'sodiumMg' => $one->sodium(),
+                                'meal' => Meal::at(
+                                    $one->entry->happened_at->setTimezone($household->time_zone)->format('H:i'),
+                                ),
                             ],
                         )
                         ->all(),
                 ),
+                $rest->byMeal($person, $date),
             );
         }
 

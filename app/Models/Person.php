@@ -12,6 +12,8 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use LogicException;
+use Tempesal\Core\Intake\Tolerance;
+use Tempesal\Core\Method\CultureGroup;
 
 /**
  * Someone who eats, with a day's sodium target of their own.
@@ -24,6 +26,7 @@ use LogicException;
  * @property bool $limit_is_hard
  * @property list<string> $allergens
  * @property list<string> $dislikes
+ * @property array<string, string> $tolerances  a Tolerance by kind of cultures
  * @property CarbonImmutable $created_at
  * @property Collection<int, IntakeTarget> $intakeTargets  oldest first, never none
  */
@@ -58,6 +61,12 @@ final class Person extends Model
         $rows->orderBy('since');
 
         return $rows;
+    }
+
+    /** How a kind of cultures sits with them; null where nobody said. */
+    public function toleranceOf(CultureGroup $group): ?Tolerance
+    {
+        return Tolerance::tryFrom(($this->tolerances ?? [])[$group->value] ?? '');
     }
 
     /** What their days are held against now. */
@@ -98,6 +107,7 @@ final class Person extends Model
             'limit_is_hard' => 'boolean',
             'allergens' => 'array',
             'dislikes' => 'array',
+            'tolerances' => 'array',
             'created_at' => 'immutable_datetime',
         ];
     }

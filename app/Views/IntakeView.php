@@ -9,6 +9,8 @@ use App\Models\Batch;
 use App\Models\OtherFood;
 use App\Models\Person;
 use Illuminate\Database\Eloquent\Collection;
+use Tempesal\Core\Intake\CultureLog;
+use Tempesal\Core\Intake\CultureThread;
 use Tempesal\Core\Intake\IntakeDay;
 use Tempesal\Core\Intake\IntakePeriod;
 use Tempesal\Core\Measure\Band;
@@ -27,8 +29,13 @@ final class IntakeView
      * @param  IntakePeriod|null  $beside  another period, or someone else's
      * @return array<string, mixed>
      */
-    public static function of(Person $person, IntakePeriod $period, ?IntakePeriod $beside, ?Message $besideName): array
-    {
+    public static function of(
+        Person $person,
+        IntakePeriod $period,
+        CultureLog $cultures,
+        ?IntakePeriod $beside,
+        ?Message $besideName,
+    ): array {
         return [
             'person' => [
                 'id' => $person->id,
@@ -42,6 +49,9 @@ final class IntakeView
             'mean7' => self::mean($period->last(7)),
             'mean28' => self::mean($period->last(28)),
             ...self::sums($period),
+            'byMeal' => $period->byMeal(),
+            'targets' => KitchenView::targetsBefore($person),
+            'cultures' => self::cultures($cultures, $person),
             'sources' => self::sources($period),
             'weeks' => array_map(
                 static fn(array $days): array => self::week(new IntakePeriod($days)),
@@ -56,6 +66,30 @@ final class IntakeView
                         'days' => array_map(self::day(...), $beside->days),
                         ...self::sums($beside),
                     ],
+        ];
+    }
+
+    /** @return array<string, mixed> the kinds of cultures of the last weeks, whatever days are shown */
+    private static function cultures(CultureLog $log, Person $person): array
+    {
+        return [
+            'weeks' => $log->weeks,
+            'kinds' => array_map(
+                static fn(CultureThread $thread): array => [
+                    'group' => $thread->group->value,
+                    'label' => $thread->group->label(),
+                    'family' => $thread->group->family(),
+                    'names' => $thread->names(),
+                    'weeks' => $thread->weeks(),
+                    'lastOn' => $thread->lastOn(),
+                    'isNew' => $thread->isNew,
+                    'isMissed' => $thread->isMissed(),
+                    'young' => $thread->young(),
+                    'ripe' => $thread->ripe(),
+                    'tolerance' => $person->toleranceOf($thread->group)?->value,
+                ],
+                $log->threads,
+            ),
         ];
     }
 

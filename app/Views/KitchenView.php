@@ -224,6 +224,7 @@ final class KitchenView
             'limitIsHard' => $person->limit_is_hard,
             'allergens' => $person->allergens,
             'dislikes' => $person->dislikes,
+            'tolerances' => (object) $person->tolerances,
             'restOfDiet' => (object) $person->currentTarget()->restOfWeek()->toArray(),
             'before' => self::targetsBefore($person),
         ];
@@ -276,7 +277,7 @@ final class KitchenView
     /**
      * @return list<array{until: string, targetMg: int, targetSource: Message}> targets that held before, the last first
      */
-    private static function targetsBefore(Person $person): array
+    public static function targetsBefore(Person $person): array
     {
         $before = [];
         $last = null;

@@ -17,6 +17,7 @@ use App\Models\Serving;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Intake\Tolerance;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Message\LibraryName;
 use Tempesal\Core\Message\Listed;
@@ -251,6 +252,7 @@ final readonly class KitchenWeek
         $band = $status->gramsLeft() > 1.0 ? Ledgers::of($batch)->estimates()["{$served->value}Per100g"]->band : null;
         $allergens = array_map(static fn(Allergen $one): string => $one->value, $status->state->allergens());
         $names = self::disliked($batch, $people);
+        $group = LiveCulture::group($batch);
 
         return new WeekJar(
             $batch->id,
@@ -268,7 +270,7 @@ final readonly class KitchenWeek
             ),
             array_values(
                 $people
-                    ->map(static function (Person $person) use ($allergens, $names): ?Message {
+                    ->map(static function (Person $person) use ($allergens, $names, $group): ?Message {
                         $clash = array_values(array_intersect($allergens, $person->allergens));
                         $dislike = array_values(array_intersect_key($names, array_flip($person->dislikes)));
 
@@ -283,6 +285,7 @@ final readonly class KitchenWeek
                                 ),
                             ),
                             $dislike !== [] => Message::of('objection.dislike', foods: Listed::all($dislike)),
+                            $person->toleranceOf($group) === Tolerance::NotNow => Message::of('objection.not_now'),
                             default => null,
                         };
                     })
@@ -291,7 +294,7 @@ final readonly class KitchenWeek
             self::closed($status),
             $band === null || $band->typical <= 0.0 ? 1.0 : $band->low / $band->typical,
             $band === null || $band->typical <= 0.0 ? 1.0 : $band->high / $band->typical,
-            LiveCulture::group($batch),
+            $group,
         );
     }
 

@@ -16,7 +16,9 @@ final readonly class IntakeDay
      * @param  float  $estimateMg  of the rest of the diet, less what was written down instead
      * @param  float  $writtenMg  of the rest of the diet, food by food
      * @param  list<array{source: string, name: string, group: string, isCondiment: bool, isLive: bool,
-     *     sodiumMg: Band}>  $servings
+     *     sodiumMg: Band, meal?: Meal}>  $servings
+     * @param  array<string, float>  $restByMeal  of the rest of the diet, by the value of Meal; what names no meal is
+     *     left out
      */
     public function __construct(
         public string $date,
@@ -24,6 +26,7 @@ final readonly class IntakeDay
         public float $estimateMg,
         public float $writtenMg,
         public array $servings,
+        public array $restByMeal = [],
     ) {}
 
     public function ferments(): Band
@@ -52,6 +55,18 @@ final readonly class IntakeDay
     public function totalMg(): float
     {
         return $this->estimateMg + $this->writtenMg + $this->ferments()->typical;
+    }
+
+    /** Milligrams at a meal. */
+    public function at(Meal $meal): float
+    {
+        return ($this->restByMeal[$meal->value] ?? 0.0) +
+            array_sum(
+                array_map(
+                    static fn(array $one): float => ($one['meal'] ?? null) === $meal ? $one['sodiumMg']->typical : 0.0,
+                    $this->servings,
+                ),
+            );
     }
 
     public function live(): int

@@ -103,6 +103,30 @@ final readonly class IntakePeriod
         return ['lowMg' => min($totals), 'highMg' => max($totals)];
     }
 
+    /**
+     * Milligrams a day at each meal, and of what names none.
+     *
+     * @return array{morning: float, noon: float, evening: float, none: float}
+     */
+    public function byMeal(): array
+    {
+        $mean = fn(callable $of): float => array_sum(array_map($of, $this->days)) / count($this->days);
+        [$morning, $noon, $evening] = array_map(
+            static fn(Meal $meal): float => $mean(static fn(IntakeDay $day): float => $day->at($meal)),
+            [Meal::Morning, Meal::Noon, Meal::Evening],
+        );
+
+        return [
+            'morning' => $morning,
+            'noon' => $noon,
+            'evening' => $evening,
+            'none' => max(
+                0.0,
+                $mean(static fn(IntakeDay $day): float => $day->totalMg()) - $morning - $noon - $evening,
+            ),
+        ];
+    }
+
     /** Days of which something was entered, from a jar or besides; the others are the estimate alone. */
     public function daysWritten(): int
     {

@@ -23,6 +23,16 @@ enum Meal: string
         };
     }
 
+    /** To which meal something belongs that was eaten then, HH:MM by the kitchen's clock: common practice, no source. */
+    public static function at(string $time): self
+    {
+        return match (true) {
+            $time < '11:00' => self::Morning,
+            $time < '16:00' => self::Noon,
+            default => self::Evening,
+        };
+    }
+
     /** Its usual part of a day's sodium, 0 to 1: common practice, no source. */
     public function usualShare(): float
     {

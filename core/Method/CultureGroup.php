@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tempesal\Core\Method;
 
 use Tempesal\Core\Ledger\Served;
+use Tempesal\Core\Message\Message;
 
 /**
  * Which cultures a jar brings to the table: three krauts are one kind, a kraut and a kimchi are two. Common practice, no
@@ -57,6 +58,21 @@ enum CultureGroup: string
     public function counts(): bool
     {
         return $this !== self::Vinegar;
+    }
+
+    public function label(): Message
+    {
+        return Message::of("culture.{$this->value}");
+    }
+
+    /** What it is made of: "plant", "dairy" or "drink". */
+    public function family(): string
+    {
+        return match ($this) {
+            self::Dairy => 'dairy',
+            self::Drink => 'drink',
+            default => 'plant',
+        };
     }
 
     private static function ofName(string $name): ?self

@@ -356,7 +356,7 @@ it('serves nobody what they do not like or must not eat', function (): void {
     $jars = collect($this->getJson('/api/weeks/today')->json('jars'));
     expect(array_column($jars->firstWhere('name', 'Kimchi')['portions'], 'notFor'))->toBe([
         null,
-        'It contains fish, an allergen.',
+        'It contains fish, to be avoided.',
     ]);
     $left = $this->postJson('/api/weeks/today/fill', ['rest' => true, ...freshKey()])->json('servings');
     expect(collect($left)->where('name', 'Kimchi')->pluck('personId')->unique()->all())->toBe([$this->people[0]]);

@@ -171,7 +171,7 @@ it('carries messages through text and back', function (): void {
     );
     expect(Message::decode($message->encode()))->toEqual($message);
     expect(said(StoredText::read(StoredText::of($message))))->toBe(
-        'Kraut {1} on Tuesday: not for Ada. It contains fish and soy, an allergen.',
+        'Kraut {1} on Tuesday: not for Ada. It contains fish and soy, to be avoided.',
     );
     // Somebody's own words stay as they are, whatever they look like.
     foreach (['@home', '@errors.no_such_code', 'errors.name', '', '@x.y{"a":'] as $own) {

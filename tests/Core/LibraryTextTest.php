@@ -180,6 +180,7 @@ it('cautions where a food can hurt someone', function (array $document): void {
         [
             'children under one year' => ['honey'],
             'potassium' => ['beetroot', 'tomato', 'passata', 'tomato-paste', 'cherry-tomato', 'green-tomato'],
+            'iodine' => ['kelp'],
             'vitamin K' => [
                 'green-cabbage',
                 'red-cabbage',

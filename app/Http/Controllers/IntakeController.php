@@ -8,6 +8,7 @@ use App\Actions\RecordOtherFood;
 use App\Household\CurrentHousehold;
 use App\Household\IdempotencyKey;
 use App\Intake\BackgroundIntake;
+use App\Intake\CultureLogs;
 use App\Intake\IntakeCsv;
 use App\Intake\Intakes;
 use App\Models\Household;
@@ -60,7 +61,7 @@ final readonly class IntakeController
             'from' => $kept->days[0]->date,
             'to' => $to,
             'today' => $this->current->get()->today(),
-            ...IntakeView::of($person, $kept, $beside, $name),
+            ...IntakeView::of($person, $kept, CultureLogs::of($person, $this->current->get()), $beside, $name),
         ]);
     }
 

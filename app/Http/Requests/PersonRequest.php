@@ -11,7 +11,9 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Tempesal\Core\Intake\BackgroundDiet;
 use Tempesal\Core\Intake\TargetPreset;
+use Tempesal\Core\Intake\Tolerance;
 use Tempesal\Core\Message\Message;
+use Tempesal\Core\Method\CultureGroup;
 use Tempesal\Core\Produce\Allergen;
 
 /**
@@ -42,6 +44,8 @@ final class PersonRequest extends FormRequest
             'allergens.*' => ['string', Rule::enum(Allergen::class)],
             'dislikes' => ['present', 'array', 'max:60'],
             'dislikes.*' => ['string', 'max:40'],
+            'tolerances' => ['nullable', 'array:' . implode(',', array_column(CultureGroup::cases(), 'value'))],
+            'tolerances.*' => ['nullable', 'string', Rule::enum(Tolerance::class)],
         ];
     }
 
@@ -60,6 +64,8 @@ final class PersonRequest extends FormRequest
             'restOfDiet.*.*.*' => 'errors.meal_sodium',
             'restOfDiet.*' => 'errors.other_food_week',
             'allergens.*' => 'errors.allergen',
+            'tolerances' => 'errors.tolerance',
+            'tolerances.*' => 'errors.tolerance',
         ];
     }
 
@@ -73,6 +79,7 @@ final class PersonRequest extends FormRequest
         return [
             ...array_diff_key($before, ['id' => 0, 'version' => 0, 'before' => 0]),
             'restOfDiet' => (array) $before['restOfDiet'],
+            'tolerances' => $person->tolerances,
             'targetSource' => $person->currentTarget()->target_source,
         ];
     }
@@ -88,6 +95,7 @@ final class PersonRequest extends FormRequest
             'limit_is_hard' => $this->boolean('limitIsHard'),
             'allergens' => $this->words('allergens'),
             'dislikes' => $this->words('dislikes'),
+            'tolerances' => (object) array_filter((array) $this->validated('tolerances')),
         ];
     }
 

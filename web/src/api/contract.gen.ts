@@ -2516,6 +2516,21 @@ export interface components {
                 lowMg: number;
                 highMg: number;
             };
+            /** @description Milligrams a day at each meal, and of what names none. */
+            byMeal: {
+                morning: number;
+                noon: number;
+                evening: number;
+                none: number;
+            };
+            /** @description Targets that held before, the last first. */
+            targets: {
+                /** Format: date */
+                until: string;
+                targetMg: number;
+                targetSource: components["schemas"]["Message"];
+            }[];
+            cultures: components["schemas"]["Cultures"];
             /** @description Days of which something was entered. */
             daysWritten: number;
             daysPast: number;
@@ -2566,6 +2581,42 @@ export interface components {
             targetMg: number;
             /** @description Of it. */
             percent: number;
+        };
+        /** @description Live portions of the last twelve weeks by kind, whatever days are asked for. */
+        Cultures: {
+            /** @description Oldest first; the last one ends today. */
+            weeks: {
+                /** Format: date */
+                from: string;
+                /** Format: date */
+                to: string;
+                servings: number;
+                grams: number;
+                kinds: number;
+            }[];
+            kinds: {
+                group: string;
+                label: components["schemas"]["Message"];
+                /** @enum {string} */
+                family: "plant" | "dairy" | "drink";
+                /** @description Of the jars. */
+                names: string[];
+                weeks: {
+                    servings: number;
+                    grams: number;
+                }[];
+                /** Format: date */
+                lastOn: string;
+                /** @description First eaten within two weeks. */
+                isNew: boolean;
+                /** @description Not eaten for three weeks. */
+                isMissed: boolean;
+                /** @description Portions before it was ready. */
+                young: number;
+                ripe: number;
+                /** @enum {string|null} */
+                tolerance: "well" | "little" | "not_now" | null;
+            }[];
         };
         ComparedIntake: {
             name: components["schemas"]["Message"];
@@ -2720,6 +2771,7 @@ export interface components {
                 limitIsHard: boolean;
                 allergens: string[];
                 dislikes: string[];
+                tolerances: components["schemas"]["Tolerances"];
                 restOfDiet: components["schemas"]["RestOfDiet"];
                 /** @description Targets that held before, the last first. */
                 before: {
@@ -2887,6 +2939,11 @@ export interface components {
             holds?: "from_today" | "always" | null;
             allergens?: components["schemas"]["Lists"];
             dislikes?: components["schemas"]["Lists"];
+            tolerances?: components["schemas"]["Tolerances"];
+        };
+        /** @description How each kind of cultures sits with someone; a kind of which nothing is said is left out. */
+        Tolerances: {
+            [key: string]: "well" | "little" | "not_now";
         };
         /** @description Milligrams of sodium by ISO weekday and meal. */
         RestOfDiet: {

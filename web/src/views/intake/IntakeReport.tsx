@@ -114,6 +114,30 @@ export function IntakeReport() {
           high: mg(Math.round(intake.spread.highMg)),
         })}
       </p>
+      <p>
+        {t('report.by_meal', {
+          morning: mg(Math.round(intake.byMeal.morning)),
+          noon: mg(Math.round(intake.byMeal.noon)),
+          evening: mg(Math.round(intake.byMeal.evening)),
+          none: intake.byMeal.none >= 1 ? mg(Math.round(intake.byMeal.none)) : 'none',
+        })}
+      </p>
+      {intake.targets.length > 0 && (
+        <>
+          <h2>{t('report.targets')}</h2>
+          <ul className="quiet-list">
+            {intake.targets.map((target) => (
+              <li key={target.until}>
+                {t('report.target_until', {
+                  day: when(target.until, 'full'),
+                  target: mg(target.targetMg),
+                  source: say(target.targetSource),
+                })}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
       {intake.sources.length > 0 && (
         <>
           <h2>{t('report.largest')}</h2>

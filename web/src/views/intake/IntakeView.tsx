@@ -1,13 +1,16 @@
 import { joined, say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { Button, Segmented, Select } from 'antd';
+import { App, Button, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Intake, IntakeAverage } from '../../api/client';
 import { useIntake } from '../../api/intake';
+import { useSavePerson } from '../../api/kitchen';
 import { useKitchen } from '../../api/queries';
+import { complain } from '../../app/complain';
 import { mg, percent, sodium, sodiumBand } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
+import { CultureThreads, type Tolerance } from '../../drawings/CultureThreads';
 import { byJar, byKind, IntakeChart, type Layer } from '../../drawings/IntakeChart';
 import { ImportIntake } from './ImportIntake';
 import { targetsBefore } from './targets';
@@ -163,12 +166,40 @@ export function IntakeView() {
           </p>
         </section>
       </div>
+      <section aria-label={t('threads.title')} className="intake-threads">
+        <h2>{t('threads.title')}</h2>
+        {intake.cultures.kinds.length === 0 ? <p>{t('threads.none')}</p> : <Threads intake={intake} />}
+        <p className="soft">{t('threads.caution')}</p>
+      </section>
       <p className="soft">
         {t('intake.caution', { name: intake.person.name, source: say(intake.person.targetSource) })}
       </p>
       {brings && <ImportIntake close={() => setBrings(false)} />}
     </div>
   );
+}
+
+/** The threads of someone, each of which they can mark. */
+function Threads({ intake }: { intake: Intake }) {
+  const kitchen = useKitchen();
+  const { message } = App.useApp();
+  const save = useSavePerson(intake.person.id);
+  const person = kitchen.data?.people.find(({ id }) => id === intake.person.id);
+  const mark = (group: string, tolerance: Tolerance | null) => {
+    if (person === undefined) {
+      return;
+    }
+    const others = Object.fromEntries(Object.entries(person.tolerances).filter(([one]) => one !== group));
+    save.mutate(
+      {
+        version: person.version,
+        tolerances: tolerance === null ? others : { ...others, [group]: tolerance },
+      },
+      { onError: (refusal) => complain(message, refusal) },
+    );
+  };
+
+  return <CultureThreads cultures={intake.cultures} name={intake.person.name} mark={mark} />;
 }
 
 const lastDays = (days: number): string => (days === 1 ? t('intake.one_day') : t('intake.last_days', { days: days }));

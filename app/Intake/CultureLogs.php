@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use App\Care\LiveCulture;
+use App\Care\RipeningWindows;
+use App\Models\Batch;
+use App\Models\Household;
+use App\Models\Person;
+use App\Models\Serving;
+use Carbon\CarbonImmutable;
+use Tempesal\Core\Intake\CultureLog;
+
+/**
+ * The kinds of cultures that someone ate lately, from what was written down.
+ */
+final class CultureLogs
+{
+    public static function of(Person $person, Household $household): CultureLog
+    {
+        $today = $household->today();
+        $from = CarbonImmutable::parse($today)
+            ->subDays(7 * CultureLog::WEEKS - 1)
+            ->toDateString();
+        $eaten = [];
+        $ready = [];
+        foreach (Intakes::servings($from, $today, $person)->where('is_live', true) as $serving) {
+            $batch = $serving->batch;
+            $ready[$batch->id] ??= self::readyOn($batch, $household);
+            $eaten[] = [
+                'date' => $serving->eaten_on,
+                'group' => LiveCulture::group($batch),
+                'name' => $batch->name,
+                'grams' => $serving->grams,
+                'isYoung' => $ready[$batch->id] === '' ? null : $serving->eaten_on < $ready[$batch->id],
+            ];
+        }
+
+        return CultureLog::of($eaten, self::first($person), $today);
+    }
+
+    /** @return array<string, string> the first day on which they ate each kind, by the group's value */
+    private static function first(Person $person): array
+    {
+        $first = [];
+        $rows = Serving::query()->where('person_id', $person->id);
+        $rows->where('is_live', true)->where('undone_at', null);
+        foreach ($rows->orderBy('eaten_on')->with('batch')->get()->unique('batch_id') as $serving) {
+            $first[LiveCulture::group($serving->batch)->value] ??= $serving->eaten_on;
+        }
+
+        return $first;
+    }
+
+    /** The day on which it is or was ready; an empty string where nothing ripens, or never will. */
+    private static function readyOn(Batch $batch, Household $household): string
+    {
+        $ready = RipeningWindows::forecast($batch, $household)?->ready;
+
+        return $ready === null ? '' : $household->dateOf($batch->started_at->addSeconds((int) $ready));
+    }
+}
