@@ -31,8 +31,13 @@ final class LiveCulture
             $batch->method,
             $batch->served ?? $batch->method->served(),
             $batch->method === Method::Bought || $batch->method === Method::CulturedCondiment ? $batch->name : '',
-            $batch->method === Method::MilkAndSweet && Hazards::of(Ledgers::history($batch), $batch->method)->isMilk,
+            $batch->method === Method::MilkAndSweet && self::isMilk($batch),
         );
+    }
+
+    private static function isMilk(Batch $batch): bool
+    {
+        return Hazards::of(Ledgers::history($batch->loadMissing(['entries', 'steps'])), $batch->method)->isMilk;
     }
 
     /** Whether what is eaten of it will count once it has come so far: what a label is to say for months. */

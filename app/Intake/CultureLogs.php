@@ -26,8 +26,13 @@ final class CultureLogs
             ->toDateString();
         $eaten = [];
         $ready = [];
-        foreach (Intakes::servings($from, $today, $person)->where('is_live', true) as $serving) {
-            $batch = $serving->batch;
+        $servings = Intakes::servings($from, $today, $person)->where('is_live', true);
+        $batches = Batch::whole()
+            ->whereIn('id', $servings->pluck('batch_id')->unique())
+            ->get()
+            ->keyBy('id');
+        foreach ($servings as $serving) {
+            $batch = $batches->get($serving->batch_id) ?? $serving->batch;
             $ready[$batch->id] ??= self::readyOn($batch, $household);
             $eaten[] = [
                 'date' => $serving->eaten_on,

@@ -27,6 +27,7 @@ use Tempesal\Core\Measure\KitchenPhrase;
 use Tempesal\Core\Measure\SpoonPhrase;
 use Tempesal\Core\Measure\SpoonSystem;
 use Tempesal\Core\Message\Message;
+use Tempesal\Core\Method\Method;
 use Tempesal\Core\Method\Place;
 use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Produce\PieceShape;
@@ -231,6 +232,7 @@ final class FormulaView
     private static function members(FormulaAnswer $answer, Collection $people): array
     {
         $isCondiment = $answer->formula->served() === Served::Sauce;
+        $isGlass = $answer->formula->method === Method::MilkAndSweet || $answer->formula->served() === Served::Brine;
         $allergens = self::words($answer);
         $foods = array_map(static fn(FormulaLine $line): string => $line->food->id ?? '', $answer->lines);
         $disliked = Ingredient::query()
@@ -242,9 +244,21 @@ final class FormulaView
 
         return array_values(
             $people
-                ->map(static function (Person $person) use ($answer, $isCondiment, $allergens, $disliked): array {
+                ->map(static function (Person $person) use (
+                    $answer,
+                    $isCondiment,
+                    $isGlass,
+                    $allergens,
+                    $disliked,
+                ): array {
                     $plate = $answer->plate(
-                        Grams::of($isCondiment ? $person->usual_condiment_g : $person->usual_serving_g),
+                        Grams::of(
+                            match (true) {
+                                $isGlass => $answer->formula->serving->grams->value,
+                                $isCondiment => $person->usual_condiment_g,
+                                default => $person->usual_serving_g,
+                            },
+                        ),
                     );
                     $sodium = $plate->sodiumMg($answer->state, Point::typical());
 

@@ -102,7 +102,12 @@ it('asks for nothing but to be used up by its date', function (): void {
     $jar = ($this->shelve)(['useBy' => '2026-12-10', 'place' => 'counter'])->json();
     expect($this->getJson('/api/chores')->json('now'))->toBe([]);
     expect($this->getJson("/api/labels?batches={$jar['id']}")->json('labels.0'))->toMatchArray([
-        'rows' => [['opened', '25 Nov 2026'], ['use by', '10 Dec'], ['sodium', '240 mg in 40 g']],
+        'rows' => [
+            ['opened', '25 Nov 2026'],
+            ['use by', '10 Dec'],
+            ['sodium', '240 mg in 40 g'],
+            ['potassium', 'about 90 mg in 40 g'],
+        ],
         'foot' => 'None of the listed allergens; live',
     ]);
     $this->putJson("/api/batches/{$jar['id']}/place", [

@@ -270,7 +270,7 @@ it('says on a label what a cook must know at arm\'s length', function (): void {
         ->and($label['sodium']['shown'])
         ->toBe($bench['serving']['sodium']['shown'])
         ->and(array_column($label['rows'], 0))
-        ->toBe(['started', 'use by', 'taste from', 'ready', 'printed when', 'salt', 'sodium'])
+        ->toBe(['started', 'keep until', 'taste from', 'ready', 'printed when', 'salt', 'sodium', 'potassium'])
         ->and($label['rows'][4][1])
         ->toBe('fermenting')
         ->and($label['rows'][6][1])

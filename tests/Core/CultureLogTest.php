@@ -14,10 +14,17 @@ use Tempesal\Core\Method\CultureGroup;
 const LOG_TODAY = '2026-11-30';
 
 /** @return array{date: string, group: CultureGroup, name: string, grams: float, isYoung: bool|null} */
-function ateLive(int $daysAgo, CultureGroup $group, float $grams = 20.0, ?bool $isYoung = null, string $name = 'A jar'): array
-{
+function ateLive(
+    int $daysAgo,
+    CultureGroup $group,
+    float $grams = 20.0,
+    ?bool $isYoung = null,
+    string $name = 'A jar',
+): array {
     return [
-        'date' => CarbonImmutable::parse(LOG_TODAY)->subDays($daysAgo)->toDateString(),
+        'date' => CarbonImmutable::parse(LOG_TODAY)
+            ->subDays($daysAgo)
+            ->toDateString(),
         'group' => $group,
         'name' => $name,
         'grams' => $grams,
@@ -54,7 +61,11 @@ it('knows what is new and what has been missing, to the day', function (): void 
     $flags = static function (int $first, int $last): array {
         $log = CultureLog::of(
             [ateLive($last, CultureGroup::Kimchi)],
-            ['kimchi' => CarbonImmutable::parse(LOG_TODAY)->subDays($first)->toDateString()],
+            [
+                'kimchi' => CarbonImmutable::parse(LOG_TODAY)
+                    ->subDays($first)
+                    ->toDateString(),
+            ],
             LOG_TODAY,
         );
 
@@ -89,9 +100,7 @@ it('adds up the same by weeks and by threads, whatever was eaten', function (int
         ->toEqualWithDelta(array_sum(array_column($within, 'grams')), 1e-9)
         ->and(array_sum(array_map(static fn(CultureThread $one): int => $one->servings(), $log->threads)))
         ->toBe(count($within))
-        ->and(
-            array_sum(array_map(static fn(CultureThread $one): int => $one->young() + $one->ripe(), $log->threads)),
-        )
+        ->and(array_sum(array_map(static fn(CultureThread $one): int => $one->young() + $one->ripe(), $log->threads)))
         ->toBe(count(array_filter($within, static fn(array $one): bool => $one['isYoung'] !== null)));
     $last = array_map(static fn(CultureThread $one): string => $one->lastOn(), $log->threads);
     $sorted = $last;
@@ -140,16 +149,30 @@ it('comes to the mean of the days over its meals and what names none', function 
         ...$meal === null ? [] : ['meal' => $meal],
     ];
     $period = new IntakePeriod([
-        new IntakeDay('2026-11-29', 1500.0, 900.0, 200.0, [$serving(100.0, Meal::Evening)], [
-            'morning' => 300.0,
-            'noon' => 250.0,
-            'evening' => 350.0,
-        ]),
-        new IntakeDay('2026-11-30', 1500.0, 800.0, 0.0, [$serving(60.0, null), $serving(40.0, Meal::Noon)], [
-            'morning' => 200.0,
-            'noon' => 300.0,
-            'evening' => 300.0,
-        ]),
+        new IntakeDay(
+            '2026-11-29',
+            1500.0,
+            900.0,
+            200.0,
+            [$serving(100.0, Meal::Evening)],
+            [
+                'morning' => 300.0,
+                'noon' => 250.0,
+                'evening' => 350.0,
+            ],
+        ),
+        new IntakeDay(
+            '2026-11-30',
+            1500.0,
+            800.0,
+            0.0,
+            [$serving(60.0, null), $serving(40.0, Meal::Noon)],
+            [
+                'morning' => 200.0,
+                'noon' => 300.0,
+                'evening' => 300.0,
+            ],
+        ),
     ]);
     expect($period->byMeal())
         ->toEqual(['morning' => 250.0, 'noon' => 295.0, 'evening' => 375.0, 'none' => 130.0])

@@ -1704,7 +1704,7 @@ export interface components {
             portions: components["schemas"]["Portion"][];
             /** @description Whether it holds living cultures. */
             isLive: boolean;
-            allergens: ("fish" | "crustaceans" | "milk" | "egg" | "mustard" | "celery" | "soy" | "gluten" | "sesame" | "tree_nuts" | "peanut" | "molluscs" | "sulphites" | "lupin")[];
+            allergens: ("fish" | "crustaceans" | "milk" | "egg" | "mustard" | "celery" | "soy" | "gluten" | "sesame" | "tree_nuts" | "peanut" | "molluscs" | "sulphites" | "lupin" | "potassium_salt")[];
             kinds: components["schemas"]["PieceKinds"];
             /** @description Brine strength of all of it, salt evened out. */
             strengthNowPercent: number | null;

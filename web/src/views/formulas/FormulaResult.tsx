@@ -88,7 +88,8 @@ const WIDE = 300;
 
 /** The salt that goes in against the least that the method should have. */
 function Floor({ strength }: { strength: ComputedFormula['strength'] }) {
-  if (strength.percent === null || strength.percent === 0) {
+  // A method without a least share is not salted for its safety.
+  if (strength.percent === null || strength.floorPercent === 0) {
     return null;
   }
   const most = Math.max(strength.percent, strength.floorPercent) * 1.25;

@@ -293,7 +293,7 @@ function Lighter({ formula }: { formula: Formula }) {
         ))}
       </div>
       {savings.data && <Savings found={savings.data} />}
-      <p className="soft">{t('formula.low_sodium')}</p>
+      <p className="soft">{t('formula.low_sodium', { hasFloor: formula.strength.floorPercent > 0 })}</p>
     </section>
   );
 }
