@@ -40,7 +40,7 @@ final class RipeningWindows
         if ($batch->formulaVersion !== null || !$batch->method->isMixed()) {
             return $batch->usualWindow();
         }
-        $hazards = Hazards::of(Ledgers::history($batch), $batch->method);
+        $hazards = Hazards::of(Ledgers::foreseen($batch), $batch->method);
 
         return match (true) {
             $batch->method === Method::CulturedCondiment && $hazards->hasEgg => Window::ofEmulsion(),

@@ -16,6 +16,7 @@ use App\Models\Person;
 use App\Models\Room;
 use App\Models\Salt;
 use App\Models\WeighedMeasure;
+use App\Pantry\FoodTable;
 use App\Pictures\JarPicture;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
@@ -159,6 +160,7 @@ final class KitchenView
                         'also' => $ingredient->also,
                         'isOwn' => $ingredient->own,
                         'isEdited' => $ingredient->edited,
+                        'inTable' => $ingredient->edited ? self::inTable($ingredient->key) : null,
                         'labelSodiumMg' => $ingredient->label_sodium_mg,
                         'labelServingGrams' => $ingredient->label_serving_g,
                         'colour' => $ingredient->colour,
@@ -207,6 +209,18 @@ final class KitchenView
             ),
             'shapes' => array_map(static fn(PieceShape $shape): string => $shape->value, PieceShape::cases()),
         ];
+    }
+
+    /** @return array{sodiumMg: float, waterGrams: float}|null what the table says of a food; null where it has none */
+    private static function inTable(string $key): ?array
+    {
+        foreach (FoodTable::all() as $food) {
+            if ($food['key'] === $key) {
+                return ['sodiumMg' => $food['sodium']['typical'], 'waterGrams' => $food['water']];
+            }
+        }
+
+        return null;
     }
 
     /** @return array<string, mixed> */

@@ -25,7 +25,7 @@ use Tempesal\Core\Salt\StartingSalts;
 use Tests\Support\Kitchen;
 
 /** @param  list<\Tempesal\Core\Ledger\Entry>  $entries */
-function jarOf(array $entries): Ledger
+function jarWith(array $entries): Ledger
 {
     return new Ledger(array_map(static fn($entry): LedgerLine => new LedgerLine($entry, 0.0), $entries));
 }
@@ -51,7 +51,7 @@ it('counts the potassium chloride of a blend by atomic weights', function (): vo
 
 it('spreads it through the water of the jar, and says at most what the pieces brought', function (): void {
     $beets = Kitchen::food('beetroot', 87.0, 78);
-    $ledger = jarOf([
+    $ledger = jarWith([
         new Add($beets, Band::exact(500.0), Phase::Pieces),
         new Add(Ingredient::water(), Band::exact(500.0), Phase::Brine),
         new Salt(SaltDose::weighed(saltNamed('fine-sea'), Grams::of(15.0)), Phase::Brine),
@@ -82,8 +82,8 @@ it('lets it run off with what is drained, and names what nobody knows', function
         new Salt(SaltDose::weighed(saltNamed('half-potassium'), Grams::of(20.0)), Phase::Brine),
     ];
     $known = ['cabbage' => 233.0];
-    $before = potassiumOf(jarOf($entries), $known);
-    $drained = potassiumOf(jarOf([...$entries, new Drain(ClingingBrine::drained())]), $known);
+    $before = potassiumOf(jarWith($entries), $known);
+    $drained = potassiumOf(jarWith([...$entries, new Drain(ClingingBrine::drained())]), $known);
     expect(array_map(static fn(Message $food): string => $food->code, $before->unknown))
         ->toHaveCount(1)
         ->and($drained->in(Served::Pieces, 100.0)->typical)
@@ -95,7 +95,7 @@ it('lets it run off with what is drained, and names what nobody knows', function
 });
 
 it('says of a jar with a potassium salt that it holds one, for those who avoid it', function (): void {
-    $with = static fn(string $salt): array => jarOf([
+    $with = static fn(string $salt): array => jarWith([
         new Add(Kitchen::food('cabbage', 92.0, 15), Band::exact(500.0), Phase::Pieces),
         new Salt(SaltDose::weighed(saltNamed($salt), Grams::of(12.0)), Phase::Brine),
     ])

@@ -2830,6 +2830,11 @@ export interface components {
                 also: string;
                 isOwn: boolean;
                 isEdited: boolean;
+                /** @description What the table says today of a food that the cook has changed; null for others. */
+                inTable: null | {
+                    sodiumMg: number;
+                    waterGrams: number;
+                };
                 labelSodiumMg: number | null;
                 labelServingGrams: number | null;
                 id: string;

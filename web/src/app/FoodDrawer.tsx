@@ -139,6 +139,11 @@ export function FoodDrawer({ kitchen, food, close, name = '', added }: DrawerPro
             />
           </Field>
         )}
+        {food?.inTable && (
+          <p className="soft">
+            {t('foods.in_table', { sodium: food.inTable.sodiumMg, water: food.inTable.waterGrams })}
+          </p>
+        )}
         <LabelFields label={fields} change={change} refusal={save.error} />
         <NumberField
           label={t('foods.water_100')}

@@ -30,7 +30,7 @@ function make(kitchen: Kitchen) {
   return {
     foods: named(kitchen.ingredients),
     vegetables: named(kitchen.ingredients.filter((one) => one.use === 'vegetable')),
-    bases: named(kitchen.ingredients.filter((one) => one.use !== 'starter')),
+    bases: named(kitchen.ingredients),
     starters: kitchen.ingredients
       .filter((one) => one.use === 'starter')
       .map((one) => ({ value: `pantry:${one.id}`, label: one.name })),

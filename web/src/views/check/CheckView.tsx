@@ -57,7 +57,12 @@ function Look({ batch, questions }: { batch: Batch; questions: Question[] }) {
         <p className="soft">
           <T
             m="check.about"
-            v={{ days: days(batch.dayCount), kahm: <Term name="kahm" />, a0: (c) => <Link to="/practice">{c}</Link> }}
+            v={{
+              days: days(batch.dayCount),
+              isNew: batch.dayCount === 0,
+              kahm: <Term name="kahm" />,
+              a0: (c) => <Link to="/practice">{c}</Link>,
+            }}
           />
         </p>
         {questions.map((question) => (
