@@ -40,9 +40,17 @@ final class LabelPrint
 
     private const QR = 21.0;
 
+    /** A row where there are few; more share the room between the name and the foot. */
     private const ROW = 6.8;
 
-    private const TITLES = 17.0;
+    private const FIRST_ROW = 17.5;
+
+    private const FOOT = 12.0;
+
+    /** Letters of a row, in points, for each millimetre of its height. */
+    private const POINTS_PER_ROW = 2.2;
+
+    private const TITLES = 20.0;
 
     private const FONT = 'DejaVu Sans';
 
@@ -158,18 +166,20 @@ final class LabelPrint
         $parts = [
             $hasFrame ? self::box($x, $y, self::WIDTH - 0.3, self::HEIGHT - 0.3, 'border: 0.3mm solid #c8c0b4') : '',
             self::box($x, $y, self::STRIPE, self::HEIGHT, "background: {$colour}"),
-            $this->text($label['name'], $left, $y + 4.0, $width, 13.0, 20.0, 'font-weight: bold', 2),
+            $this->text($label['name'], $left, $y + 4.0, $width, 13.0, 16.5, 'font-weight: bold', 2),
         ];
-        $top = $y + 19.0;
-        foreach (LabelText::rows($label) as [$what, $said]) {
-            $beside = $top + self::ROW > $y + self::HEIGHT - self::QR - 3.0 ? self::QR : 0.0;
+        $top = $y + self::FIRST_ROW;
+        $rows = LabelText::rows($label);
+        $row = min(self::ROW, (self::HEIGHT - self::FOOT - self::FIRST_ROW) / max(1, count($rows)));
+        foreach ($rows as [$what, $said]) {
+            $beside = $top + $row > $y + self::HEIGHT - self::QR - 3.0 ? self::QR : 0.0;
             $parts[] = $this->text(
                 $this->words->say($what),
                 $left,
-                $top + 0.9,
+                $top + 0.1 * $row,
                 self::TITLES,
-                6.0,
-                10.0,
+                $row,
+                min(10.0, 1.8 * $row),
                 'color: #554b43',
             );
             $parts[] = $this->text(
@@ -177,16 +187,16 @@ final class LabelPrint
                 $left + self::TITLES,
                 $top,
                 $width - self::TITLES - $beside,
-                6.5,
-                13.0,
+                $row,
+                min(13.0, self::POINTS_PER_ROW * $row),
                 'font-weight: bold',
             );
-            $top += self::ROW;
+            $top += $row;
         }
         $parts[] = $this->text(
             $this->words->say(LabelText::foot($label)),
             $left,
-            $y + self::HEIGHT - 12.0,
+            $y + self::HEIGHT - self::FOOT + 2.0,
             $width - self::QR - 2.0,
             9.0,
             9.5,

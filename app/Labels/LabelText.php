@@ -30,23 +30,6 @@ final class LabelText
         if ($label['useBy'] !== null) {
             $rows[] = [Message::of($label['isMade'] ? 'label.keep_until' : 'label.use_by'), self::day($label['useBy'])];
         }
-        if ($label['youngOn'] !== null) {
-            $rows[] = [Message::of('label.taste_from'), self::day($label['youngOn'])];
-        }
-        if ($label['readyOn'] !== null) {
-            $rows[] = [
-                Message::of('label.ready'),
-                $label['longOn'] === null
-                    ? self::day($label['readyOn'])
-                    : Message::of('label.days', from: new Day($label['readyOn']), to: new Day($label['longOn'])),
-            ];
-        }
-        if ($label['isMade']) {
-            $rows[] = [Message::of('label.stage'), $label['stageLabel']];
-        }
-        if ($label['strength'] !== null) {
-            $rows[] = [Message::of('label.salt'), $label['strength']];
-        }
         if ($label['sodium'] !== null) {
             $rows[] = [
                 Message::of('label.sodium'),
@@ -74,7 +57,23 @@ final class LabelText
                 ),
             ];
         }
-
+        if ($label['youngOn'] !== null) {
+            $rows[] = [Message::of('label.taste_from'), self::day($label['youngOn'])];
+        }
+        if ($label['readyOn'] !== null) {
+            $rows[] = [
+                Message::of('label.ready'),
+                $label['longOn'] === null
+                    ? self::day($label['readyOn'])
+                    : Message::of('label.days', from: new Day($label['readyOn']), to: new Day($label['longOn'])),
+            ];
+        }
+        if ($label['isMade']) {
+            $rows[] = [Message::of('label.stage'), $label['stageLabel']];
+        }
+        if ($label['strength'] !== null) {
+            $rows[] = [Message::of('label.salt'), $label['strength']];
+        }
         return $rows;
     }
 
