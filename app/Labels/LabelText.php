@@ -57,6 +57,9 @@ final class LabelText
                 ),
             ];
         }
+        if ($label['strength'] !== null) {
+            $rows[] = [Message::of('label.salt'), $label['strength']];
+        }
         if ($label['youngOn'] !== null) {
             $rows[] = [Message::of('label.taste_from'), self::day($label['youngOn'])];
         }
@@ -70,9 +73,6 @@ final class LabelText
         }
         if ($label['isMade']) {
             $rows[] = [Message::of('label.stage'), $label['stageLabel']];
-        }
-        if ($label['strength'] !== null) {
-            $rows[] = [Message::of('label.salt'), $label['strength']];
         }
         return $rows;
     }

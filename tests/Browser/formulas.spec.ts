@@ -201,3 +201,15 @@ test('shows a hostile name as the text it is', async ({ page, cook }) => {
   await expect(page.getByText(name)).toBeVisible();
   expect(await page.title()).not.toBe('1');
 });
+
+test('yogurt stands in the warm box without salt, and is ready the same day', async ({ page, cook }) => {
+  await signIn(page, cook, '/formulas');
+  await page.getByRole('link', { name: /Plain yogurt/ }).click();
+  await expect(page.getByTestId('formula-sodium')).toHaveText('55 mg');
+  await expect(page.getByText(/this method needs at least/)).toHaveCount(0);
+  await expect(page.getByText(/Potassium: about \d+ mg in 125 g/)).toBeVisible();
+  await page.getByRole('button', { name: 'Start the jar' }).click();
+  await expect(page).toHaveURL(/\/shelf\//);
+  await expect(page.getByText('in the warm box').first()).toBeVisible();
+  await expect(page.getByText(/needs at least/)).toHaveCount(0);
+});

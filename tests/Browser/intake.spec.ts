@@ -229,3 +229,27 @@ test('a portion that was cooked does not count as live', async ({ page }) => {
   expect(day).toContain('"isCooked":true');
   expect(day).not.toContain('"isCooked":false');
 });
+
+test('a kind of cultures has a thread, and what it is marked as is there for the plan', async ({ page }) => {
+  await startCarrots(page, { name: 'Old sticks', daysAgo: 14 });
+  await page.goto('/today');
+  const ada = page.getByRole('region', { name: 'Ada' });
+  await ada.getByRole('button', { name: 'Ada eats…' }).click();
+  await ada.getByRole('button', { name: /^Old sticks/ }).click();
+  await expect(ada.getByRole('button', { name: 'Edit Old sticks of Ada' })).toBeVisible();
+
+  await page.goto('/today/intake');
+  const thread = page.getByRole('row', { name: /^vegetables in brine/ });
+  await expect(thread.getByRole('img', { name: /^1 portion, / })).toHaveCount(1);
+  await expect(thread).toContainText('Old sticks');
+  await expect(thread).toContainText('New for Ada');
+  await thread.getByRole('combobox', { name: 'How vegetables in brine sits' }).click();
+  await page.getByText('not for now', { exact: true }).click();
+  await expect(thread).toContainText('not for now');
+  await page.reload();
+  await expect(page.getByRole('row', { name: /^vegetables in brine/ })).toContainText('not for now');
+  const kitchen = (await (await page.request.get('/api/kitchen')).json()) as {
+    people: { name: string; tolerances: Record<string, string> }[];
+  };
+  expect(kitchen.people.find(({ name }) => name === 'Ada')?.tolerances).toEqual({ brined: 'not_now' });
+});

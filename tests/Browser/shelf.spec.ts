@@ -101,6 +101,27 @@ test('labels print at their size: singles on pages of their own, sheets on A4', 
     ]);
   };
   await page.getByText('sheet of eight').click();
+  // Whatever a label says, its lines stay clear of its foot and of its code.
+  for (const label of await page.getByRole('article').all()) {
+    const overlaps = await label.evaluate((one) => {
+      const box = (part: Element) => {
+        const range = document.createRange();
+        range.selectNodeContents(part);
+        return range.getBoundingClientRect();
+      };
+      const others = [...one.querySelectorAll('p, .label-code')].map(box);
+      return [...one.querySelectorAll('dt, dd')]
+        .filter((line) => {
+          const it = box(line);
+          return others.some(
+            (other) =>
+              it.left < other.right && other.left < it.right && it.top < other.bottom - 1 && other.top < it.bottom - 1,
+          );
+        })
+        .map((line) => line.textContent);
+    });
+    expect(overlaps).toEqual([]);
+  }
   // Nine labels: a full sheet, and one on the next.
   const [sheet, ...more] = await boxes();
   expect(more).toHaveLength(1);
