@@ -8,7 +8,9 @@ use Illuminate\Support\Str;
 use Tempesal\Core\Method\Method;
 
 /*
- * A formula and the jar that is made from it say the same: for how long it keeps, whether it is live, how it is salted.
+ * A formula and the jar that is made from it say the same: for how long it keeps, whether it is live, how it is salted and
+ * whether that is enough, what it is careful about, which allergens it has, how much there is of it, and the sodium of a
+ * serving.
  */
 
 dataset(
@@ -40,6 +42,32 @@ it('says of a jar what its formula says', function (string $key): void {
     $formula = $this->getJson("/api/formulas/{$id}")->json();
     $jar = ($this->begin)($id, 'counter')->json();
     $page = fn() => $this->getJson("/api/batches/{$jar['id']}")->json();
+
+    $codes = static fn(array $advice): array => collect($advice)
+        ->pluck('code')
+        // What a room is like says nothing of a formula.
+        ->reject(static fn(string $code): bool => in_array($code, ['too_warm', 'too_cold'], true))
+        ->sort()
+        ->values()
+        ->all();
+    expect($codes($page()['advice']))
+        ->toBe($codes($formula['advice']))
+        ->and(collect($page()['allergens'])->sort()->values()->all())
+        ->toBe(collect($formula['allergens'])->sort()->values()->all())
+        ->and($page()['gramsLeft'])
+        ->toEqualWithDelta($formula['makesGrams'], 0.06 * $formula['makesGrams'])
+        ->and($page()['servingGrams'])
+        ->toEqualWithDelta($formula['serving']['grams'], 1e-9);
+    if ($formula['strength']['percent'] !== null && $formula['strength']['floorPercent'] > 0) {
+        expect($formula['strength']['percent'])->toBeGreaterThanOrEqual($formula['strength']['floorPercent'] * 0.995);
+    }
+    $meant = $page()['meant']['sodium']['typical'] ?? null;
+    if ($meant !== null) {
+        expect($meant)->toEqualWithDelta(
+            $formula['serving']['sodium']['typical'],
+            max(2.0, 0.12 * $formula['serving']['sodium']['typical']),
+        );
+    }
 
     // Nothing raw is a ferment from its first hour; strained yogurt and what was blended from a ferment are.
     if ($formula['window']['youngDays'] > 0 && $formula['method'] !== Method::Transform->value) {
