@@ -106,10 +106,11 @@ final readonly class KitchenWeek
             $batches = $batches->concat(Batch::whole()->whereIn('id', $gone)->get());
         }
         $today = Household::daysBetween($from, $household->today());
+        $elsewhere = self::elsewhere($household, $from, $to);
         $status = $jars = [];
         foreach ($batches as $batch) {
             $status[] = $one = BatchStatus::of($batch, Ledgers::of($batch), $household);
-            $jars[] = self::jar($one, $people, $dates, $today);
+            $jars[] = self::jar($one, $people, $dates, $today, (float) ($elsewhere[$batch->id] ?? 0.0));
         }
         $rest = BackgroundIntake::between($from, $to);
         $planning = Planning::of($household->planning);
@@ -233,11 +234,35 @@ final readonly class KitchenWeek
     }
 
     /**
+     * What is planned from each jar in other weeks and still to come: it is not there for this one.
+     *
+     * @return array<string, float> grams by batch
+     */
+    private static function elsewhere(Household $household, string $from, string $to): array
+    {
+        $grams = [];
+        $last = CarbonImmutable::parse($household->today())->addDays(self::FARTHEST_DAYS)->toDateString();
+        foreach (PlannedServing::open($household->today(), $last) as $one) {
+            if ($one->planned_on < $from || $one->planned_on > $to) {
+                $grams[$one->batch_id] = ($grams[$one->batch_id] ?? 0.0) + $one->grams;
+            }
+        }
+
+        return $grams;
+    }
+
+    /**
      * @param  Collection<int, Person>  $people
      * @param  non-empty-list<string>  $dates
+     * @param  float  $elsewhere  grams that are planned in other weeks
      */
-    private static function jar(BatchStatus $status, Collection $people, array $dates, int $today): WeekJar
-    {
+    private static function jar(
+        BatchStatus $status,
+        Collection $people,
+        array $dates,
+        int $today,
+        float $elsewhere,
+    ): WeekJar {
         $batch = $status->batch;
         $zone = $status->household->time_zone;
         $served = BatchStatus::served($batch, $status->state);
@@ -261,7 +286,7 @@ final readonly class KitchenWeek
             LiveCulture::counts($batch, $states[array_key_last($states)]),
             $batch->likeness,
             $served,
-            $status->gramsLeft(),
+            max(0.0, $status->gramsLeft() - $elsewhere),
             $today + ($status->readyIn() ?? self::NEVER),
             $today + ($status->keepsFor() ?? self::NEVER),
             $states,

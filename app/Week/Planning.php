@@ -13,7 +13,10 @@ use Tempesal\Core\Plan\WeekPlan;
  */
 final readonly class Planning
 {
-    public const WEIGHTS = ['short', 'variety', 'urgency', 'over', 'sodium', 'repeat', 'keep'];
+    public const WEIGHTS = ['short', 'variety', 'urgency', 'over', 'sodium', 'repeat', 'keep', 'small', 'fair'];
+
+    /** What it counts that one eater goes short more than others: this project's own judgement. */
+    private const FAIR = 20.0;
 
     public function __construct(public int $perDay, public bool $hasNew, public ObjectiveWeights $weights) {}
 
@@ -26,7 +29,7 @@ final readonly class Planning
         return new self(
             is_int($kept['perDay'] ?? null) ? $kept['perDay'] : WeekPlan::USUAL_PER_DAY,
             ($kept['hasNew'] ?? false) === true,
-            ObjectiveWeights::read(Fields::of(array_map(floatval(...), $weights))),
+            ObjectiveWeights::read(Fields::of(['fair' => self::FAIR, ...array_map(floatval(...), $weights)])),
         );
     }
 

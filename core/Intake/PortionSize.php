@@ -18,6 +18,13 @@ final readonly class PortionSize
 {
     private const ROUNDING = 1e-6;
 
+    private const SHARES = [0.75, 0.5, 0.25];
+
+    /** A sauce or brine of which so much is usual is a drink. */
+    private const GLASS_G = 60.0;
+
+    private const LIVE_SPOON_G = 5.0;
+
     private function __construct(private float $leastG, private float $stepG) {}
 
     public static function of(Phase $phase): self
@@ -60,6 +67,40 @@ final readonly class PortionSize
         }
 
         return 0.0;
+    }
+
+    /**
+     * The sizes in which a plan offers less than a usual portion: three quarters, half, a quarter.
+     *
+     * @return list<float> grams, the largest first, each smaller than the usual one
+     */
+    public function sizes(float $usual): array
+    {
+        $size = $this->ofGlass($usual);
+        $sizes = [];
+        foreach (self::SHARES as $share) {
+            $grams = round(($usual * $share) / $size->stepG) * $size->stepG;
+            if ($grams >= $size->leastG && $grams < $usual - self::ROUNDING) {
+                $sizes[] = $grams;
+            }
+        }
+
+        return array_values(array_unique($sizes));
+    }
+
+    /** Grams from which on a portion counts as a live one. */
+    public function liveFrom(float $usual): float
+    {
+        return min(
+            $usual,
+            $this->stepG < 5.0 && $usual < self::GLASS_G ? self::LIVE_SPOON_G : $this->ofGlass($usual)->leastG,
+        );
+    }
+
+    /** What is drunk by the glass is measured in larger steps than what comes by the spoon. */
+    private function ofGlass(float $usual): self
+    {
+        return $this->stepG < 5.0 && $usual >= self::GLASS_G ? new self(30.0, 5.0) : $this;
     }
 
     private function down(float $grams): float

@@ -18,9 +18,12 @@ final class DayPlate
     /** @var list<int> */
     private array $chosen = [];
 
+    /** @var array<int, true> offers of which one size was chosen */
+    private array $taken = [];
+
     /**
-     * @param  list<array{float, float, int, int, bool}>  $candidates  worth, mg, 1 where live, offer, whether it must
-     *     be there
+     * @param  list<array{float, float, int, int, bool, int}>  $candidates  worth, mg, 1 where live, option, whether it
+     *     must be there, and the offer of which it is a size
      */
     private function __construct(
         private readonly array $candidates,
@@ -32,8 +35,8 @@ final class DayPlate
     ) {}
 
     /**
-     * @param  list<array{float, float, int, int, bool}>  $candidates  worth, mg, 1 where live, offer, whether it must
-     *     be there
+     * @param  list<array{float, float, int, int, bool, int}>  $candidates  worth, mg, 1 where live, option, whether it
+     *     must be there, and the offer of which it is a size
      * @param  int  $room  how many at most
      * @return array{float, list<int>} its worth, and the offers
      */
@@ -53,6 +56,7 @@ final class DayPlate
         usort($others, static fn(array $one, array $other): int => $other[0] <=> $one[0]);
         $plate = new self($others, $goal, $short, $over, $allowance, $limit);
         $plate->chosen = array_column($musts, 3);
+        $plate->taken = array_fill_keys(array_column($musts, 5), true);
         $plate->search(
             0,
             $room - count($musts),
@@ -74,17 +78,19 @@ final class DayPlate
         }
         $count = count($this->candidates);
         for ($at = $from; $room > 0 && $at < $count; $at++) {
-            [$value, $milligrams, $lively, $option] = $this->candidates[$at];
+            [$value, $milligrams, $lively, $option, , $offer] = $this->candidates[$at];
             // At most: every place that is left filled as well as this one, and every live serving found.
             if ($now + $room * max(0.0, $value) + $this->short * min($missing, $room) <= $this->best + 1e-9) {
                 return;
             }
-            if ($sodium + $milligrams > $this->limit + 1e-9) {
+            if (isset($this->taken[$offer]) || $sodium + $milligrams > $this->limit + 1e-9) {
                 continue;
             }
             $this->chosen[] = $option;
+            $this->taken[$offer] = true;
             $this->search($at + 1, $room - 1, $worth + $value, $sodium + $milligrams, $live + $lively);
             array_pop($this->chosen);
+            unset($this->taken[$offer]);
         }
     }
 }

@@ -31,12 +31,13 @@ final class Feasibility
         }
         foreach ($assignments as $assignment) {
             $option = $problem->options[$assignment->option];
+            $offer = $problem->offerOf($assignment->option);
             $eater = $problem->eaters[$assignment->eater];
             $day = "{$assignment->eater} {$assignment->day}";
             $atMeal["{$day} {$assignment->meal}"] = ($atMeal["{$day} {$assignment->meal}"] ?? 0) + 1;
-            $onDay["{$day} {$assignment->option}"] = ($onDay["{$day} {$assignment->option}"] ?? 0) + 1;
+            $onDay["{$day} {$offer}"] = ($onDay["{$day} {$offer}"] ?? 0) + 1;
             $sodium[$day] = ($sodium[$day] ?? 0.0) + $option->sodium[$assignment->eater][$assignment->day];
-            $used[$assignment->option] += $option->portion[$assignment->eater];
+            $used[$offer] += $option->portion[$assignment->eater];
             $trouble = match (true) {
                 !$option->isFor[$assignment->eater] => Message::of(
                     'errors.plan_not_for',
@@ -60,13 +61,13 @@ final class Feasibility
                     day: $assignment->day,
                     eater: $eater->name,
                 ),
-                $onDay["{$day} {$assignment->option}"] > 1 => Message::of(
+                $onDay["{$day} {$offer}"] > 1 => Message::of(
                     'errors.plan_twice',
                     jar: $option->name,
                     day: $assignment->day,
                     eater: $eater->name,
                 ),
-                $used[$assignment->option] > $option->stock + self::ROUNDING => Message::of(
+                $used[$offer] > $problem->options[$offer]->stock + self::ROUNDING => Message::of(
                     'errors.plan_stock',
                     jar: $option->name,
                 ),

@@ -13,13 +13,15 @@ final class Objective
     public static function of(PlanningProblem $problem, array $assignments): float
     {
         $weights = $problem->weights;
-        $served = [];
-        $value = 0.0;
+        $served = $offers = [];
+        $value = $mostMissing = 0.0;
         foreach ($assignments as $assignment) {
             $served[$assignment->eater][$assignment->day][$assignment->option] = true;
+            $offers[$assignment->eater][$assignment->day][$problem->offerOf($assignment->option)] = true;
         }
         foreach ($problem->eaters as $m => $eater) {
             $groups = [];
+            $missing = 0;
             for ($d = 0; $d < $problem->days; $d++) {
                 $today = $served[$m][$d] ?? [];
                 $sodium = 0.0;
@@ -31,17 +33,20 @@ final class Objective
                     if ($option->group !== ServingOption::NO_CULTURE) {
                         $groups[$option->group] = true;
                     }
-                    $value += $weights->urgency * $option->urgency($d);
-                    $value -= isset($served[$m][$d - 1][$i]) ? $weights->repeat : 0.0;
+                    $value += $weights->urgency * $option->urgency($d) * (1.0 - $option->smallerBy($m));
+                    $value -= $weights->small * $option->smallerBy($m);
+                    $value -= isset($offers[$m][$d - 1][$problem->offerOf($i)]) ? $weights->repeat : 0.0;
                 }
+                $missing += max(0, $eater->liveGoal[$d] - $live);
                 $value -=
                     $weights->short * max(0, $eater->liveGoal[$d] - $live) +
                     ($weights->sodium * $sodium) / $eater->target;
                 $value -= $eater->isHard ? 0.0 : $weights->over * max(0.0, $sodium - $eater->allowance[$d]);
             }
             $value += $weights->variety * count($groups);
+            $mostMissing = max($mostMissing, $missing);
         }
 
-        return $value;
+        return $value - $weights->fair * $mostMissing;
     }
 }

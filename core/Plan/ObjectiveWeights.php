@@ -22,6 +22,8 @@ final readonly class ObjectiveWeights
      * @param  float  $over  for each milligram beyond a soft limit
      * @param  float  $sodium  for a day's target of sodium
      * @param  float  $repeat  for the same on two days running
+     * @param  float  $small  for the part by which a portion is smaller than usual
+     * @param  float  $fair  for each live serving that is missing from the week of whoever misses most
      * @param  float  $keep  for a cell that stays as it was planned before; not part of the objective that is reported
      */
     public function __construct(
@@ -32,6 +34,8 @@ final readonly class ObjectiveWeights
         public float $sodium = 0.2,
         public float $repeat = 3.0,
         public float $keep = 1.0,
+        public float $small = 2.0,
+        public float $fair = 0.0,
     ) {}
 
     /** @throws InvalidField */
@@ -54,6 +58,8 @@ final readonly class ObjectiveWeights
             $weight('sodium', $usual->sodium),
             $weight('repeat', $usual->repeat),
             $weight('keep', $usual->keep),
+            $weight('small', $usual->small),
+            $weight('fair', $usual->fair),
         );
     }
 }

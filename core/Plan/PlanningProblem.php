@@ -42,6 +42,12 @@ final readonly class PlanningProblem
         public ObjectiveWeights $weights,
     ) {}
 
+    /** The option whose stock one shares, itself where it is the usual size. */
+    public function offerOf(int $option): int
+    {
+        return $this->options[$option]->offer ?? $option;
+    }
+
     /** @throws InvalidField */
     public static function read(Fields $fields): self
     {

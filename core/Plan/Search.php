@@ -65,6 +65,9 @@ final class Search
     /** @var list<list<int>> by plate: offers that may stand on it */
     private array $may = [];
 
+    /** @var list<int> by option: the offer of which it is a size */
+    private array $offer = [];
+
     /** @var list<int> by offer: its group */
     private array $group = [];
 
@@ -97,6 +100,12 @@ final class Search
     /** @var array<int, array<int, bool>> by plate and offer */
     private array $on = [];
 
+    /** @var array<int, array<int, int>> by plate and offer: the size of it that stands there */
+    private array $size = [];
+
+    /** @var array<int, int> by eater: live servings that are missing in all */
+    private array $missing = [];
+
     /** @var array<int, array<int, int>> by plate: its offers */
     private array $list = [];
 
@@ -128,7 +137,8 @@ final class Search
             $this->room[] = $problem->perMeal * substr_count(decbin($set), '1');
         }
         $groups = array_flip(array_values(array_unique(array_column($problem->options, 'group'))));
-        foreach ($problem->options as $option) {
+        foreach ($problem->options as $place => $option) {
+            $this->offer[] = $problem->offerOf($place);
             $suited = array_sum(array_map(static fn(int $meal): int => 1 << $meal, $option->meals));
             $this->group[] = $groups[$option->group];
             $this->live[] = $option->isLive ? 1 : 0;
@@ -149,6 +159,7 @@ final class Search
                 $met[$groups[ServingOption::NO_CULTURE]] = 1;
             }
             $this->met[] = $met;
+            $this->missing[] = array_sum($eater->liveGoal);
             for ($d = 0; $d < $this->days; $d++) {
                 $this->assign($eater, $m, $d, $sets);
             }
@@ -166,7 +177,7 @@ final class Search
         foreach ($problem->before as $assignment) {
             $p = $assignment->eater * $this->days + $assignment->day;
             if (
-                !$this->on[$p][$assignment->option] &&
+                !isset($this->size[$p][$this->offer[$assignment->option]]) &&
                 isset($this->isOffered[$p][$assignment->option]) &&
                 $this->fits($p, $assignment->option)
             ) {
@@ -275,36 +286,39 @@ final class Search
         $m = intdiv($p, $this->days);
         $from = $candidates = [];
         foreach ($this->may[$p] as $i) {
-            if ($this->on[$p][$i]) {
+            if (isset($this->size[$p][$this->offer[$i]])) {
                 continue;
             }
             $worth = $this->worth($p, $i);
             if ($this->live[$i] === 1 && $this->lively[$p] < $this->goal[$p]) {
-                $worth -= $this->problem->weights->short;
+                $worth -= $this->problem->weights->short + $this->fairer($m);
             }
             if (!$this->isHard[$p]) {
                 $over = $this->eaten[$p] - $this->allowance[$p];
                 $worth += $this->problem->weights->over * (max(0.0, $over + $this->sodium[$p][$i]) - max(0.0, $over));
             }
-            if ($this->portion[$m][$i] > $this->left[$i] + self::EPS) {
-                if ($depth === 0 || $this->where[$i] === []) {
+            $offer = $this->offer[$i];
+            if ($this->portion[$m][$i] > $this->left[$offer] + self::EPS) {
+                if ($depth === 0 || $this->where[$offer] === []) {
                     continue;
                 }
-                $q = $this->where[$i][$this->draw(count($this->where[$i]))];
+                $q = $this->where[$offer][$this->draw(count($this->where[$offer]))];
+                $there = $this->size[$q][$offer];
                 if (
-                    $this->isLocked[$q][$i] ||
+                    $this->isLocked[$q][$there] ||
                     isset($before[$q]) ||
-                    $this->portion[$m][$i] - self::EPS > $this->left[$i] + $this->portion[intdiv($q, $this->days)][$i]
+                    $this->portion[$m][$i] - self::EPS >
+                        $this->left[$offer] + $this->portion[intdiv($q, $this->days)][$there]
                 ) {
                     continue;
                 }
-                $this->take($q, $i);
-                $worth -= self::PAID * $this->worth($q, $i);
-                $this->put($q, $i);
+                $this->take($q, $there);
+                $worth -= self::PAID * $this->worth($q, $there);
+                $this->put($q, $there);
                 $from[$i] = $q;
             }
             $worth += $blur * ($this->draw(2001) / 1000.0 - 1.0);
-            $candidates[] = [$worth, $this->sodium[$p][$i], $this->live[$i], $i, false];
+            $candidates[] = [$worth, $this->sodium[$p][$i], $this->live[$i], $i, false, $offer];
         }
         [, $chosen] = DayPlate::fill(
             $candidates,
@@ -317,10 +331,11 @@ final class Search
         );
         $robbed = [];
         foreach ($chosen as $i) {
-            if (isset($from[$i])) {
+            $there = isset($from[$i]) ? $this->size[$from[$i]][$this->offer[$i]] ?? null : null;
+            if ($there !== null) {
                 $before[$from[$i]] ??= $this->list[$from[$i]];
-                $this->take($from[$i], $i);
-                $delta -= $this->worth($from[$i], $i);
+                $this->take($from[$i], $there);
+                $delta -= $this->worth($from[$i], $there);
                 $robbed[$from[$i]] = true;
             }
             if ($this->fits($p, $i)) {
@@ -360,13 +375,14 @@ final class Search
         foreach ($this->problem->options as $i => $option) {
             $sodium[] = $option->sodium[$m][$d];
             $gain[] =
-                $weights->urgency * $option->urgency($d) -
+                $weights->urgency * $option->urgency($d) * (1.0 - $option->smallerBy($m)) -
+                $weights->small * $option->smallerBy($m) -
                 ($weights->sodium * $option->sodium[$m][$d]) / $eater->target;
             if (
                 $option->isFor[$m] &&
                 $option->isServedOn($d) &&
                 $option->meals !== [] &&
-                $option->portion[$m] <= $option->stock + self::EPS &&
+                $option->portion[$m] <= $this->problem->options[$this->offer[$i]]->stock + self::EPS &&
                 $option->sodium[$m][$d] <= $eater->limit($d) + self::EPS
             ) {
                 $may[] = $i;
@@ -383,6 +399,7 @@ final class Search
         $this->isLocked[] = array_fill(0, max(1, $this->options), false);
         $this->on[] = array_fill(0, max(1, $this->options), false);
         $this->list[] = [];
+        $this->size[] = [];
         $this->eaten[] = 0.0;
         $this->lively[] = 0;
         $this->within[] = array_fill(0, $sets, 0);
@@ -419,23 +436,29 @@ final class Search
         $list = $this->list[$p];
         $count = count($list);
         $there = $count === 0 ? -1 : $list[$this->draw($count)];
-        if ($this->portion[intdiv($p, $this->days)][$i] <= $this->left[$i] + self::EPS) {
+        $offer = $this->offer[$i];
+        if (isset($this->size[$p][$offer])) {
+            // Another size of it stands there.
+            return $this->change([[$p, $this->size[$p][$offer]]], [[$p, $i]], $ready);
+        }
+        if ($this->portion[intdiv($p, $this->days)][$i] <= $this->left[$offer] + self::EPS) {
             return $there === -1 || ($this->fits($p, $i) && $this->draw(2) === 0)
                 ? $this->change([], [[$p, $i]], $ready)
                 : $this->change([[$p, $there]], [[$p, $i]], $ready);
         }
         // Nothing of it is left: from one of the plates on which it stands, and something else there in its place.
-        $holders = $this->where[$i];
+        $holders = $this->where[$offer];
         if ($holders === []) {
             return 0.0;
         }
         $q = $holders[$this->draw(count($holders))];
+        $held = $this->size[$q][$offer];
         $way = $this->draw(4);
         if ($way === 0) {
-            return $this->change([[$q, $i]], [[$p, $i]], $ready);
+            return $this->change([[$q, $held]], [[$p, $i]], $ready);
         }
         if ($way === 1 && $there !== -1) {
-            return $this->change([[$q, $i], [$p, $there]], [[$p, $i], [$q, $there]], $ready);
+            return $this->change([[$q, $held], [$p, $there]], [[$p, $i], [$q, $there]], $ready);
         }
         $may = $this->may[$q];
         if ($may === []) {
@@ -448,8 +471,8 @@ final class Search
         }
 
         return $way === 2 || $there === -1
-            ? $this->change([[$q, $i]], [[$p, $i], [$q, $k]], $ready)
-            : $this->change([[$q, $i], [$p, $there]], [[$p, $i], [$q, $k]], $ready);
+            ? $this->change([[$q, $held]], [[$p, $i], [$q, $k]], $ready)
+            : $this->change([[$q, $held], [$p, $there]], [[$p, $i], [$q, $k]], $ready);
     }
 
     /** Takes something away, or moves it to another plate. */
@@ -563,7 +586,8 @@ final class Search
     private function fits(int $p, int $i): bool
     {
         if (
-            $this->portion[intdiv($p, $this->days)][$i] > $this->left[$i] + self::EPS ||
+            isset($this->size[$p][$this->offer[$i]]) ||
+            $this->portion[intdiv($p, $this->days)][$i] > $this->left[$this->offer[$i]] + self::EPS ||
             $this->eaten[$p] + $this->sodium[$p][$i] > $this->limit[$p] + self::EPS
         ) {
             return false;
@@ -583,33 +607,52 @@ final class Search
         $weights = $this->problem->weights;
         $worth = $this->gain[$p][$i];
         if ($this->live[$i] === 1 && $this->lively[$p] < $this->goal[$p]) {
-            $worth += $weights->short;
+            $worth += $weights->short + $this->fairer(intdiv($p, $this->days));
         }
         if (!$this->isHard[$p]) {
             $over = $this->eaten[$p] - $this->allowance[$p];
             $worth -= $weights->over * (max(0.0, $over + $this->sodium[$p][$i]) - max(0.0, $over));
         }
         $day = $p % $this->days;
-        if ($day > 0 && $this->on[$p - 1][$i]) {
+        $offer = $this->offer[$i];
+        if ($day > 0 && isset($this->size[$p - 1][$offer])) {
             $worth -= $weights->repeat;
         }
-        if ($day < $this->days - 1 && $this->on[$p + 1][$i]) {
+        if ($day < $this->days - 1 && isset($this->size[$p + 1][$offer])) {
             $worth -= $weights->repeat;
         }
 
         return $this->met[intdiv($p, $this->days)][$this->group[$i]] === 0 ? $worth + $weights->variety : $worth;
     }
 
+    /** What one live serving more for an eater is worth because nobody is to go short far more than others. */
+    private function fairer(int $m): float
+    {
+        if ($this->problem->weights->fair <= 0.0) {
+            return 0.0;
+        }
+        $others = 0;
+        foreach ($this->missing as $eater => $missing) {
+            $others = $eater !== $m && $missing > $others ? $missing : $others;
+        }
+
+        return $this->problem->weights->fair *
+            (max($others, $this->missing[$m]) - max($others, $this->missing[$m] - 1));
+    }
+
     private function put(int $p, int $i): void
     {
+        $offer = $this->offer[$i];
         $this->on[$p][$i] = true;
         $this->list[$p][] = $i;
-        $this->where[$i][] = $p;
+        $this->size[$p][$offer] = $i;
+        $this->where[$offer][] = $p;
         $this->eaten[$p] += $this->sodium[$p][$i];
-        $this->lively[$p] += $this->live[$i];
         $m = intdiv($p, $this->days);
+        $this->missing[$m] -= $this->live[$i] === 1 && $this->lively[$p] < $this->goal[$p] ? 1 : 0;
+        $this->lively[$p] += $this->live[$i];
         $this->met[$m][$this->group[$i]]++;
-        $this->left[$i] -= $this->portion[$m][$i];
+        $this->left[$offer] -= $this->portion[$m][$i];
         foreach ($this->holding[$i] as $set) {
             $this->within[$p][$set]++;
         }
@@ -617,24 +660,27 @@ final class Search
 
     private function take(int $p, int $i): void
     {
+        $offer = $this->offer[$i];
         $this->on[$p][$i] = false;
+        unset($this->size[$p][$offer]);
         $at = array_search($i, $this->list[$p], true);
         $last = count($this->list[$p]) - 1;
         if ($at !== $last) {
             $this->list[$p][(int) $at] = $this->list[$p][$last];
         }
         array_pop($this->list[$p]);
-        $at = array_search($p, $this->where[$i], true);
-        $last = count($this->where[$i]) - 1;
+        $at = array_search($p, $this->where[$offer], true);
+        $last = count($this->where[$offer]) - 1;
         if ($at !== $last) {
-            $this->where[$i][(int) $at] = $this->where[$i][$last];
+            $this->where[$offer][(int) $at] = $this->where[$offer][$last];
         }
-        array_pop($this->where[$i]);
+        array_pop($this->where[$offer]);
         $this->eaten[$p] -= $this->sodium[$p][$i];
-        $this->lively[$p] -= $this->live[$i];
         $m = intdiv($p, $this->days);
+        $this->lively[$p] -= $this->live[$i];
+        $this->missing[$m] += $this->live[$i] === 1 && $this->lively[$p] < $this->goal[$p] ? 1 : 0;
         $this->met[$m][$this->group[$i]]--;
-        $this->left[$i] += $this->portion[$m][$i];
+        $this->left[$offer] += $this->portion[$m][$i];
         foreach ($this->holding[$i] as $set) {
             $this->within[$p][$set]--;
         }

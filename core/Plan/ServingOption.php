@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Tempesal\Core\Plan;
 
 /**
- * A batch or a condiment with servings left.
+ * A batch or a condiment with servings left, in one size of portion. Other sizes of it are options of their own that share
+ * its stock; nobody is served two of them on a day.
  */
 final readonly class ServingOption
 {
@@ -25,6 +26,8 @@ final readonly class ServingOption
      * @param  list<list<float>>  $sodium  milligrams in a serving, by eater and day
      * @param  list<float>  $portion  that each eater takes of the stock
      * @param  list<bool>  $isFor  whether each eater may and will eat it
+     * @param  int|null  $offer  place of the option of which it is another size; null: it is the usual one
+     * @param  list<float>  $smaller  by how much it is smaller than each eater's usual portion, 0 to 1; none: not at all
      */
     public function __construct(
         public string $id,
@@ -38,7 +41,15 @@ final readonly class ServingOption
         public array $sodium,
         public array $portion,
         public array $isFor,
+        public ?int $offer = null,
+        public array $smaller = [],
     ) {}
+
+    /** By how much it is smaller than someone's usual portion, 0 to 1. */
+    public function smallerBy(int $eater): float
+    {
+        return $this->smaller[$eater] ?? 0.0;
+    }
 
     public function isServedOn(int $day): bool
     {

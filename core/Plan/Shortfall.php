@@ -89,21 +89,29 @@ final readonly class Shortfall
     {
         $problem = $plan->problem;
         $eater = $problem->eaters[$m];
-        $there = array_map(static fn(Assignment $assignment): int => $assignment->option, $today);
+        $there = array_map(static fn(Assignment $assignment): int => $problem->offerOf($assignment->option), $today);
         $left = array_map(static fn(ServingOption $option): float => $option->stock, $problem->options);
         foreach ($plan->assignments as $assignment) {
-            $left[$assignment->option] -= $problem->options[$assignment->option]->portion[$assignment->eater];
+            $left[$problem->offerOf($assignment->option)] -=
+                $problem->options[$assignment->option]->portion[$assignment->eater];
         }
         $live = array_filter($problem->options, static fn(ServingOption $option): bool => $option->isLive);
         $ready = array_filter($live, static fn(ServingOption $option): bool => $option->isServedOn($d));
         $eaten = array_filter($ready, static fn(ServingOption $option): bool => $option->isFor[$m]);
-        $more = array_filter($eaten, static fn(int $i): bool => !in_array($i, $there, true), ARRAY_FILTER_USE_KEY);
+        $more = array_filter(
+            $eaten,
+            static fn(int $i): bool => !in_array($problem->offerOf($i), $there, true),
+            ARRAY_FILTER_USE_KEY,
+        );
         $stocked = array_filter(
             $more,
-            static fn(ServingOption $option, int $i): bool => $option->portion[$m] <= $left[$i] + 1e-9,
+            static fn(ServingOption $option, int $i): bool => $option->portion[$m] <=
+                $left[$problem->offerOf($i)] + 1e-9,
             ARRAY_FILTER_USE_BOTH,
         );
-        $sodium = array_sum(array_map(static fn(int $i): float => $problem->options[$i]->sodium[$m][$d], $there));
+        $sodium = array_sum(
+            array_map(static fn(Assignment $one): float => $problem->options[$one->option]->sodium[$m][$d], $today),
+        );
         $margin = $eater->limit($d) - $sodium;
         $least =
             $stocked === []

@@ -49,7 +49,7 @@ final class UpperBound
             $subgradient = [];
             $stockPull = [];
             foreach ($problem->options as $i => $option) {
-                $value += $price[$i] * $option->stock;
+                $value += $option->offer === null ? $price[$i] * $option->stock : 0.0;
             }
             $servedAll = [];
             foreach ($problem->eaters as $m => $eater) {
@@ -60,24 +60,26 @@ final class UpperBound
                 for ($d = 0; $d < $days; $d++) {
                     $candidates = [];
                     foreach ($problem->options as $i => $option) {
+                        $offer = $problem->offerOf($i);
                         $must = isset($locked[$m][$d][$i]);
                         if (
                             !$must &&
                             (!$option->isFor[$m] ||
                                 !$option->isServedOn($d) ||
                                 $option->meals === [] ||
-                                $option->portion[$m] > $option->stock + 1e-9)
+                                $option->portion[$m] > $problem->options[$offer]->stock + 1e-9)
                         ) {
                             continue;
                         }
                         $worth =
-                            $weights->urgency * $option->urgency($d) -
+                            $weights->urgency * $option->urgency($d) * (1.0 - $option->smallerBy($m)) -
+                            $weights->small * $option->smallerBy($m) -
                             ($weights->sodium * $option->sodium[$m][$d]) / $eater->target +
                             $varietyPrice[$m][$groupOf[$i]] -
-                            $price[$i] * $option->portion[$m] -
-                            ($again[$m][$d][$i] ?? 0.0) -
-                            ($again[$m][$d + 1][$i] ?? 0.0);
-                        $candidates[] = [$worth, $option->sodium[$m][$d], $option->isLive ? 1 : 0, $i, $must];
+                            $price[$offer] * $option->portion[$m] -
+                            ($again[$m][$d][$offer] ?? 0.0) -
+                            ($again[$m][$d + 1][$offer] ?? 0.0);
+                        $candidates[] = [$worth, $option->sodium[$m][$d], $option->isLive ? 1 : 0, $i, $must, $offer];
                     }
                     [$plate, $chosen] = DayPlate::fill(
                         $candidates,
@@ -90,9 +92,9 @@ final class UpperBound
                     );
                     $value += $plate + array_sum($again[$m][$d] ?? []);
                     foreach ($chosen as $i) {
-                        $used[$i] += $problem->options[$i]->portion[$m];
+                        $used[$problem->offerOf($i)] += $problem->options[$i]->portion[$m];
                         $met[$groupOf[$i]]++;
-                        $servedAll[$m][$d][$i] = true;
+                        $servedAll[$m][$d][$problem->offerOf($i)] = true;
                     }
                 }
                 foreach ($groups as $g => $_) {
@@ -103,6 +105,9 @@ final class UpperBound
             $gap = max(0.01, $value - $reached);
             $norm = 0.0;
             foreach ($problem->options as $i => $option) {
+                if ($option->offer !== null) {
+                    continue;
+                }
                 $stockPull[$i] = $used[$i] - $option->stock;
                 $norm += $price[$i] > 0.0 || $stockPull[$i] > 0.0 ? $stockPull[$i] ** 2 : 0.0;
             }
@@ -129,8 +134,8 @@ final class UpperBound
             }
             $by = ($step * $gap) / $norm;
             $step *= 0.94;
-            foreach ($problem->options as $i => $option) {
-                $price[$i] = max(0.0, $price[$i] + $by * $stockPull[$i]);
+            foreach ($stockPull as $i => $pull) {
+                $price[$i] = max(0.0, $price[$i] + $by * $pull);
             }
             foreach ($subgradient as $m => $row) {
                 foreach ($row as $g => $pull) {

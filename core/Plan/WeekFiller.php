@@ -18,6 +18,11 @@ final readonly class WeekFiller
     /** Milligrams that nobody plans: what was eaten today is not served once more. */
     private const NEVER_MG = 100_000.0;
 
+    private const ROUNDING = 1e-6;
+
+    /** A jar that does not go round so often is scarce. */
+    private const SCARCE_ROUNDS = 2.0;
+
     private function __construct(private WeekPlan $week, private int $first) {}
 
     /**
@@ -75,9 +80,15 @@ final readonly class WeekFiller
         );
         $servings = [...array_values($past), ...$kept];
         foreach ($plan->assignments as $assignment) {
-            $serving = $this->week->usual($assignment->eater, $assignment->day + $this->first, $assignment->option);
+            $serving = $this->week->portion(
+                $assignment->eater,
+                $assignment->day + $this->first,
+                $problem->offerOf($assignment->option),
+                $problem->options[$assignment->option]->portion[$assignment->eater],
+            );
             if (self::like($serving, $servings) === null) {
-                $servings[] = self::like($serving, $before) ?? $serving;
+                $then = self::like($serving, $before);
+                $servings[] = $then !== null && abs($then->grams - $serving->grams) < self::ROUNDING ? $then : $serving;
             }
         }
 
@@ -99,7 +110,7 @@ final readonly class WeekFiller
             $isFine ? ($locked[] = $assignment) : ($outside[] = $serving);
         }
         $assignments = array_map(
-            $this->assignment(...),
+            fn(WeekServing $serving): Assignment => $this->assignment($serving, $problem),
             array_values(
                 array_filter(
                     $before,
@@ -126,9 +137,21 @@ final readonly class WeekFiller
         return null;
     }
 
-    private function assignment(WeekServing $serving): Assignment
+    /** @param  PlanningProblem|null  $sizes  in which the size of it is looked for; null: its own sodium stands for it */
+    private function assignment(WeekServing $serving, ?PlanningProblem $sizes = null): Assignment
     {
-        return new Assignment($serving->eater, $serving->day - $this->first, 0, $serving->jar);
+        $option = $serving->jar;
+        foreach ($sizes->options ?? [] as $i => $one) {
+            if (
+                $one->offer === $serving->jar &&
+                $one->isFor[$serving->eater] &&
+                abs($one->portion[$serving->eater] - $serving->grams) < self::ROUNDING
+            ) {
+                $option = $i;
+            }
+        }
+
+        return new Assignment($serving->eater, $serving->day - $this->first, 0, $option);
     }
 
     /**
@@ -197,6 +220,8 @@ final readonly class WeekFiller
             );
         }
 
+        array_push($options, ...$this->smaller($options, $eaters));
+
         return new PlanningProblem(
             $days,
             [self::MEAL],
@@ -207,5 +232,72 @@ final readonly class WeekFiller
             $before,
             $week->weights,
         );
+    }
+
+    /**
+     * The same offers in smaller portions, for those whose limit or whose jar does not hold enough of the usual ones.
+     *
+     * @param  list<ServingOption>  $options
+     * @param  list<Eater>  $eaters
+     * @return list<ServingOption>
+     */
+    private function smaller(array $options, array $eaters): array
+    {
+        $smaller = [];
+        foreach ($options as $i => $option) {
+            $sizes = array_map(
+                fn(int $m): array => $this->isNeeded($option, $m, $eaters) ? $this->week->smaller($m, $i) : [],
+                array_keys($eaters),
+            );
+            for ($at = 0; $at < max([0, ...array_map(count(...), $sizes)]); $at++) {
+                $portion = $share = $sodium = $isFor = [];
+                foreach (array_keys($eaters) as $m) {
+                    $usual = $option->portion[$m];
+                    $portion[] = $sizes[$m][$at] ?? $usual;
+                    $share[] = $usual > 0.0 ? 1.0 - $portion[$m] / $usual : 0.0;
+                    $isFor[] = $option->isFor[$m] && isset($sizes[$m][$at]);
+                    $sodium[] = array_map(function (int $day) use ($m, $i, $portion): float {
+                        $serving = $this->week->portion($m, $day + $this->first, $i, $portion[$m]);
+
+                        return $this->week->hadIt($serving) ? self::NEVER_MG : $this->week->milligrams($serving);
+                    }, range(0, WeekPlan::DAYS - $this->first - 1));
+                }
+                $smaller[] = new ServingOption(
+                    "{$option->id} {$at}",
+                    $option->name,
+                    $option->isLive,
+                    $option->group,
+                    $option->stock,
+                    $option->from,
+                    $option->useBy,
+                    $option->meals,
+                    $sodium,
+                    $portion,
+                    $isFor,
+                    $i,
+                    $share,
+                );
+            }
+        }
+
+        return $smaller;
+    }
+
+    /**
+     * Whether less than a usual portion can help someone: a day's room is narrower than what may stand on it, or the jar
+     * is scarce.
+     *
+     * @param  list<Eater>  $eaters
+     */
+    private function isNeeded(ServingOption $option, int $m, array $eaters): bool
+    {
+        $rounds = array_sum($option->portion) * self::SCARCE_ROUNDS;
+        foreach ($eaters[$m]->allowance as $day => $allowance) {
+            if ($option->sodium[$m][$day] * $this->week->perDay > $allowance) {
+                return true;
+            }
+        }
+
+        return $option->stock < $rounds;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Plan;
 
+use Tempesal\Core\Intake\PortionSize;
 use Tempesal\Core\Intake\ServingStyle;
 
 /**
@@ -143,20 +144,45 @@ final readonly class WeekPlan
     /** The usual portion of a jar for someone on a day. */
     public function usual(int $eater, int $day, int $jar): WeekServing
     {
-        return new WeekServing(
-            '',
-            $eater,
-            $day,
-            $jar,
-            $this->jars[$jar]->portions[$eater],
-            ServingStyle::Drained,
-            false,
-        );
+        return $this->portion($eater, $day, $jar, $this->jars[$jar]->portions[$eater]);
     }
 
+    /** A portion of a jar for someone on a day. */
+    public function portion(int $eater, int $day, int $jar, float $grams): WeekServing
+    {
+        return new WeekServing('', $eater, $day, $jar, $grams, ServingStyle::Drained, false);
+    }
+
+    /**
+     * The smaller portions of a jar that a plan may give someone; none where it is not live, because only a live serving
+     * is worth having less of.
+     *
+     * @return list<float> grams, the largest first
+     */
+    public function smaller(int $eater, int $jar): array
+    {
+        $usual = $this->jars[$jar]->portions[$eater];
+        $size = PortionSize::of($this->jars[$jar]->served->phase());
+
+        return $this->jars[$jar]->isLive
+            ? array_values(
+                array_filter(
+                    $size->sizes($usual),
+                    static fn(float $grams): bool => $grams >= $size->liveFrom($usual) - self::ROUNDING,
+                ),
+            )
+            : [];
+    }
+
+    /** Whether it is as a plan may have put it down: the usual portion, or one of the smaller ones. */
     public function isUsual(WeekServing $serving): bool
     {
+        $sizes = [
+            $this->jars[$serving->jar]->portions[$serving->eater],
+            ...$this->smaller($serving->eater, $serving->jar),
+        ];
+
         return $serving->way === ServingStyle::Drained &&
-            abs($serving->grams - $this->jars[$serving->jar]->portions[$serving->eater]) < self::ROUNDING;
+            array_any($sizes, static fn(float $grams): bool => abs($serving->grams - $grams) < self::ROUNDING);
     }
 }

@@ -145,7 +145,7 @@ it('fills one plate as trying every set would', function (): void {
     };
     foreach (range(1, 60) as $_) {
         $candidates = array_map(
-            fn(int $i): array => [($draw(400) - 150) / 20, 50.0 + $draw(300), $draw(2), $i, false],
+            fn(int $i): array => [($draw(400) - 150) / 20, 50.0 + $draw(300), $draw(2), $i, false, $i],
             range(0, 7),
         );
         [$goal, $room, $allowance] = [$draw(3), 1 + $draw(4), (float) ($draw(700) - 100)];

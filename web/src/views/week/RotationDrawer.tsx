@@ -38,6 +38,8 @@ const weightNames: Record<string, string> = {
   sodium: t('rotation_weight.day'),
   repeat: t('rotation_weight.repeat'),
   keep: t('rotation_weight.change'),
+  small: t('rotation_weight.small'),
+  fair: t('rotation_weight.fair'),
 };
 
 /** What comes round: which kinds, on which days or how often, in which order and season. */
