@@ -149,7 +149,7 @@ final class WeekView
         return [
             ...self::sign($status),
             'isLive' => $jar->isLive,
-            'grams' => $jar->stock,
+            'grams' => $status->gramsLeft(),
             'left' => $week->plan->left($place),
             'shortOn' => $short === null ? null : $week->dates[$short],
             'readyOn' => $status->forecast === null ? null : $status->on($status->forecast->ready),

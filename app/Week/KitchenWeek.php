@@ -106,7 +106,7 @@ final readonly class KitchenWeek
             $batches = $batches->concat(Batch::whole()->whereIn('id', $gone)->get());
         }
         $today = Household::daysBetween($from, $household->today());
-        $elsewhere = self::elsewhere($household, $from, $to);
+        $elsewhere = $to < $household->today() ? [] : self::elsewhere($household, $from, $to);
         $status = $jars = [];
         foreach ($batches as $batch) {
             $status[] = $one = BatchStatus::of($batch, Ledgers::of($batch), $household);
@@ -123,6 +123,18 @@ final readonly class KitchenWeek
                 $had[
                     "{$personPlace[$serving->person_id]} {$dayPlace[$serving->eaten_on]} {$jarPlace[$serving->batch_id]}"
                 ] = true;
+            }
+        }
+
+        $eve = CarbonImmutable::parse($from)->subDay()->toDateString();
+        foreach (
+            [Serving::query()->where('eaten_on', $eve)->whereNull('undone_at')->get(), PlannedServing::open($eve, $eve)]
+            as $rows
+        ) {
+            foreach ($rows as $row) {
+                if ($personPlace->has($row->person_id) && isset($jarPlace[$row->batch_id])) {
+                    $had["{$personPlace[$row->person_id]} -1 {$jarPlace[$row->batch_id]}"] = true;
+                }
             }
         }
 

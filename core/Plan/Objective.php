@@ -35,7 +35,11 @@ final class Objective
                     }
                     $value += $weights->urgency * $option->urgency($d) * (1.0 - $option->smallerBy($m));
                     $value -= $weights->small * $option->smallerBy($m);
-                    $value -= isset($offers[$m][$d - 1][$problem->offerOf($i)]) ? $weights->repeat : 0.0;
+                    $value -=
+                        isset($offers[$m][$d - 1][$problem->offerOf($i)]) ||
+                        ($d === 0 && isset($problem->previous[$m][$problem->offerOf($i)]))
+                            ? $weights->repeat
+                            : 0.0;
                 }
                 $missing += max(0, $eater->liveGoal[$d] - $live);
                 $value -=

@@ -30,6 +30,7 @@ final readonly class PlanningProblem
      * @param  list<ServingOption>  $options
      * @param  list<Assignment>  $locked  that stay as they are
      * @param  list<Assignment>  $before  an earlier plan that is kept where nothing is lost by it
+     * @param  array<int, array<int, true>>  $previous  what each eater had on the day before, by eater and offer
      */
     public function __construct(
         public int $days,
@@ -40,6 +41,7 @@ final readonly class PlanningProblem
         public array $locked,
         public array $before,
         public ObjectiveWeights $weights,
+        public array $previous = [],
     ) {}
 
     /** The option whose stock one shares, itself where it is the usual size. */

@@ -377,6 +377,7 @@ final class Search
             $gain[] =
                 $weights->urgency * $option->urgency($d) * (1.0 - $option->smallerBy($m)) -
                 $weights->small * $option->smallerBy($m) -
+                ($d === 0 && isset($this->problem->previous[$m][$this->offer[$i]]) ? $weights->repeat : 0.0) -
                 ($weights->sodium * $option->sodium[$m][$d]) / $eater->target;
             if (
                 $option->isFor[$m] &&

@@ -74,6 +74,7 @@ final class UpperBound
                         $worth =
                             $weights->urgency * $option->urgency($d) * (1.0 - $option->smallerBy($m)) -
                             $weights->small * $option->smallerBy($m) -
+                            ($d === 0 && isset($problem->previous[$m][$offer]) ? $weights->repeat : 0.0) -
                             ($weights->sodium * $option->sodium[$m][$d]) / $eater->target +
                             $varietyPrice[$m][$groupOf[$i]] -
                             $price[$offer] * $option->portion[$m] -

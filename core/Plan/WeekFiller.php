@@ -231,7 +231,28 @@ final readonly class WeekFiller
             $locked,
             $before,
             $week->weights,
+            $this->previous(),
         );
+    }
+
+    /** @return array<int, array<int, true>> what everyone had, or is to have, on the day before the first */
+    private function previous(): array
+    {
+        $previous = [];
+        foreach (array_keys($this->week->eaters) as $eater) {
+            foreach (array_keys($this->week->jars) as $jar) {
+                if ($this->week->hadIt($this->week->usual($eater, $this->first - 1, $jar))) {
+                    $previous[$eater][$jar] = true;
+                }
+            }
+        }
+        foreach ($this->week->servings as $serving) {
+            if ($serving->day === $this->first - 1) {
+                $previous[$serving->eater][$serving->jar] = true;
+            }
+        }
+
+        return $previous;
     }
 
     /**

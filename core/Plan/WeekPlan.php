@@ -31,7 +31,8 @@ final readonly class WeekPlan
      * @param  list<WeekJar>  $jars
      * @param  list<WeekServing>  $servings
      * @param  int  $today  0 to 6 within the week; 7 when the week is over, below 0 when it is to come
-     * @param  array<string, true>  $had  what was eaten already, by "eater day jar"
+     * @param  array<string, true>  $had  what was eaten already, by "eater day jar"; day -1 is
+     *     the one before the week, with what was eaten or is planned on it
      */
     public function __construct(
         public array $eaters,

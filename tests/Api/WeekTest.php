@@ -285,7 +285,7 @@ it('saves the weekly rotation in its order, and plans by it', function (): void 
         'lines' => [$line(['weekdays' => [4, 6]]), $line(['name' => 'Beets'])],
         'perDay' => 2,
         'hasNew' => true,
-        'weights' => ['short' => 0, 'urgency' => 0, 'variety' => 0],
+        'weights' => ['short' => 0, 'urgency' => 0, 'variety' => 0, 'fair' => 0],
     ];
     $kept = $this->putJson('/api/rotation', $body)->assertOk()->json();
     expect(array_column($kept['lines'], 'name'))

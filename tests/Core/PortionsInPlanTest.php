@@ -187,3 +187,22 @@ it('refuses two sizes of one offer on a day, and more of its sizes than there is
         ->and(Feasibility::trouble($problem, [new Assignment(0, 0, 0, 1), new Assignment(0, 1, 0, 1)]))
         ->toBeNull();
 });
+
+it('counts as a repeat what was had on the day before the week', function (): void {
+    $eater = new Eater('m', 'Mo', 2000.0, [900.0], false, [1]);
+    $options = [
+        ...offerInSizes(0, 'kraut', 8.0, [40.0], 400.0, 1, 1),
+        ...offerInSizes(1, 'beets', 8.1, [40.0], 400.0, 1, 1),
+    ];
+    $week = static fn(array $previous): array => array_map(
+        static fn(Assignment $one): int => $one->option,
+        Planner::plan(new PlanningProblem(1, ['day'], 1, [$eater], $options, [], [], new ObjectiveWeights(), $previous))
+            ->assignments,
+    );
+    expect($week([]))
+        ->toBe([0])
+        ->and($week([0 => [0 => true]]))
+        ->toBe([1])
+        ->and($week([0 => [0 => true, 1 => true]]))
+        ->toBe([0]);
+});
