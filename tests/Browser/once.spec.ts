@@ -105,7 +105,7 @@ test('an allergy entered in one window stays when the other is saved', async ({ 
     await one.getByRole('button', { name: 'Edit Ada' }).click();
     await expect(one.getByRole('dialog').getByLabel('Name')).toHaveValue('Ada');
   }
-  await choose(page, 'Allergies', 'fish');
+  await choose(page, 'Must not have', 'fish');
   await page.keyboard.press('Escape');
   await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('no fish')).toBeVisible();

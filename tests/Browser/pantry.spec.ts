@@ -11,7 +11,7 @@ test('seats someone at the table and sees them on Today', async ({ page, cook })
   await drawer.getByLabel('Name').fill('Cleo');
   await choose(page, 'Daily limit', 'Child 4–8 years');
   await drawer.getByRole('spinbutton', { name: 'Sun, morning' }).fill('120');
-  await choose(page, 'Allergies', 'fish');
+  await choose(page, 'Must not have', 'fish');
   await page.keyboard.press('Escape');
   await drawer.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: 'Cleo' })).toBeVisible();

@@ -1,10 +1,10 @@
-import { joined, named, say, t, T } from '../../messages/words';
+import { joined, say, t, T } from '../../messages/words';
 import { Button } from 'antd';
 import { Link } from 'react-router';
 import type { Day, DayJar, DayPerson, OtherFood, PlannedToday, Serving } from '../../api/client';
 import { grams, mg, sodium } from '../../app/numbers';
-import { JarDrawing } from '../../drawings/JarDrawing';
 import { SaltLine } from '../../drawings/SaltLine';
+import { EatPanel } from './EatPanel';
 
 /** What can be done for someone. */
 export interface EaterActions {
@@ -45,18 +45,18 @@ export function Eater({ person, day, isEating, hands }: Props) {
           className="serve"
           type={isEating ? 'default' : 'primary'}
           aria-expanded={isEating}
-          disabled={day.jars.length === 0}
           onClick={hands.toggle}
         >
           {isEating ? t('action.close') : t('eater.eats', { name: person.name })}
         </Button>
       </div>
       {isEating && (
-        <div className="at-hand" role="group" aria-label={t('eater.jars_for', { name: person.name })}>
-          {day.jars.map((jar) => (
-            <JarAtHand key={jar.id} jar={jar} person={person} eat={(grams) => hands.eat(person, jar, grams)} />
-          ))}
-        </div>
+        <EatPanel
+          person={person}
+          day={day}
+          eat={(jar, portion) => hands.eat(person, jar, portion)}
+          close={hands.toggle}
+        />
       )}
       <SaltLine
         name={person.name}
@@ -205,50 +205,5 @@ function Fits({ person, jars }: { person: DayPerson; jars: DayJar[] }) {
       {said.length > 0 && <>{t('eater.fits', { jars: joined(said), isPlanned: person.planned.length > 0 })}</>}
       {not.length > 0 && <>{t('eater.does_not_fit', { jars: joined(not) })}</>}
     </p>
-  );
-}
-
-interface AtHandProps {
-  jar: DayJar;
-  person: DayPerson;
-  eat: (grams: number) => void;
-}
-
-/** A jar to eat from: the usual portion in a tap, or as much as fits. */
-function JarAtHand({ jar, person, eat }: AtHandProps) {
-  const portion = jar.portions.find((one) => one.personId === person.id);
-  const cost = portion?.sodium ?? null;
-  const usual = portion?.grams ?? jar.servingGrams;
-  const most = portion?.fitsGrams ?? 0;
-  const isPast = cost !== null && cost.typical > person.marginMg;
-
-  return (
-    <div className="at-hand-jar">
-      <button type="button" disabled={cost === null} onClick={() => eat(usual)}>
-        {jar.jar && <JarDrawing jar={jar.jar} scale={0.3} label="" seed={jar.id} />}
-        <span>{jar.name}</span>
-        {cost ? (
-          <span>
-            {grams(usual)}, <b>{sodium(cost)}</b>
-            {isPast && <span className="does-not-fit">{t('eater.over_target')}</span>}
-          </span>
-        ) : (
-          <span>{t('eater.less_than_portion')}</span>
-        )}
-        {portion !== undefined && portion.clashes.length > 0 && (
-          <span className="does-not-fit">
-            {t('serve.not_for', {
-              name: person.name,
-              clashes: joined(portion.clashes.map((one) => named('allergen', one))),
-            })}
-          </span>
-        )}
-      </button>
-      {most > 0 && most < usual && (
-        <Button onClick={() => eat(most)} aria-label={t('eater.grams_of', { grams: grams(most), jar: jar.name })}>
-          {t('eater.fit', { grams: grams(most) })}
-        </Button>
-      )}
-    </div>
   );
 }

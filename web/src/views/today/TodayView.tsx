@@ -151,7 +151,6 @@ export function TodayView() {
           </Link>
         </span>
       </div>
-      {isToday ? <Chores /> : day.data.date > day.data.today && <ChoresOf date={day.data.date} />}
       {meal !== null && (
         <div className="today-past">
           <Segmented
@@ -172,6 +171,12 @@ export function TodayView() {
           hands={{ ...hands, toggle: () => setEating(eating === person.id ? null : person.id) }}
         />
       ))}
+      {jars.length === 0 && (
+        <p>
+          <T m="today.no_jars" v={{ a0: (c) => <Link to="/bench">{c}</Link> }} />
+        </p>
+      )}
+      {isToday ? <Chores /> : day.data.date > day.data.today && <ChoresOf date={day.data.date} />}
       {beside?.what === 'food' && (
         <OtherFoodDrawer person={beside.person} date={day.data.date} food={beside.food} close={() => setBeside(null)} />
       )}
@@ -180,11 +185,6 @@ export function TodayView() {
       )}
       {beside?.what === 'together' && (
         <SharedDish day={day.data} meal={meal} shares={beside.shares} close={() => setBeside(null)} />
-      )}
-      {jars.length === 0 && (
-        <p>
-          <T m="today.no_jars" v={{ a0: (c) => <Link to="/bench">{c}</Link> }} />
-        </p>
       )}
       <p className="soft">{t('today.about')}</p>
     </>
