@@ -253,3 +253,24 @@ test('a kind of cultures has a thread, and what it is marked as is there for the
   };
   expect(kitchen.people.find(({ name }) => name === 'Ada')?.tolerances).toEqual({ brined: 'not_now' });
 });
+
+test('other food is written in a line, and again in a tap; people come before chores', async ({ page }) => {
+  const ada = page.getByRole('region', { name: 'Ada' });
+  await ada.getByRole('button', { name: 'Ada eats…' }).click();
+  const line = ada.getByRole('textbox', { name: 'Search jars, or write a food with its sodium' });
+  await line.fill('Lentil soup, 1,200 mg');
+  await ada.getByRole('button', { name: 'Write Lentil soup, 1,200 mg' }).click();
+  await expect(ada.getByText('Lentil soup').first()).toBeVisible();
+  await ada.getByRole('button', { name: 'Ada eats…' }).click();
+  await ada.getByRole('button', { name: 'Lentil soup, 1,200 mg' }).click();
+  await expect(ada.getByRole('button', { name: 'Edit Lentil soup of Ada' })).toHaveCount(2);
+
+  // A jar is found by a part of its name.
+  await ada.getByRole('button', { name: 'Ada eats…' }).click();
+  await line.fill('stick');
+  await expect(ada.getByRole('group', { name: /Jars/ }).getByRole('button', { name: /^Sticks/ })).toBeVisible();
+  await line.fill('nothing like it');
+  await expect(ada.getByRole('button', { name: /^Sticks/ })).toHaveCount(0);
+  const top = async (name: string) => (await page.getByRole('heading', { name }).boundingBox())?.y ?? 0;
+  expect(await top('Ada')).toBeLessThan(await top('Chores'));
+});

@@ -40,7 +40,7 @@ export function DueBadge() {
           <Button
             onClick={() => {
               notification.destroy(chore.id);
-              void navigate('/today');
+              void navigate('/today#chores');
             }}
           >
             {t('due.to_chores')}
@@ -55,7 +55,7 @@ export function DueBadge() {
   const words = !chores.data ? t('due.loading') : count === 0 ? t('due.none') : t('due.count', { count, late });
 
   return (
-    <Link to="/today" className={`calls${late > 0 ? ' is-late' : ''}`} title={words} aria-label={words}>
+    <Link to="/today#chores" className={`calls${late > 0 ? ' is-late' : ''}`} title={words} aria-label={words}>
       <svg viewBox="0 0 24 24" width={22} height={22} aria-hidden="true">
         <path d="M7 3 h10 v3 q3 1 3 4 v8 q0 3 -3 3 h-10 q-3 0 -3 -3 v-8 q0 -3 3 -4 z M4 13 h16" />
       </svg>

@@ -129,6 +129,7 @@ interface Props extends BarProps {
 /** The same with its figures below. */
 export function SaltLine({ marginMg, writtenMg, ...bar }: Props) {
   const { restMg, ferments, targetMg } = bar;
+  const planned = bar.parts.reduce((sum, part) => sum + (part.isPlanned ? part.milligrams : 0), 0);
 
   return (
     <div className="saltline">
@@ -160,6 +161,14 @@ export function SaltLine({ marginMg, writtenMg, ...bar }: Props) {
             }}
           />
         </span>
+        {planned > 0 && (
+          <span className={marginMg - planned < 0 ? 'over' : undefined}>
+            <T
+              m={marginMg - planned < 0 ? 'salt_line.over_planned' : 'salt_line.left_planned'}
+              v={{ mg: mg(Math.round(Math.abs(marginMg - planned) / 5) * 5), b0: (c) => <b>{c}</b> }}
+            />
+          </span>
+        )}
       </div>
     </div>
   );

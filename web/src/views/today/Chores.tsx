@@ -3,8 +3,8 @@ import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { App, Button, Dropdown } from 'antd';
 import dayjs from 'dayjs';
-import { useCallback, useState } from 'react';
-import { Link } from 'react-router';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { Link, useLocation } from 'react-router';
 import type { Chore, Refusal } from '../../api/client';
 import { useEmptyJar } from '../../api/queries';
 import { useChores, useMarkChores, useMoveJar, useUnmarkChores } from '../../api/tending';
@@ -15,6 +15,15 @@ import './Chores.css';
 /** What the jars ask for today: done in a tap, several at once, or put off. */
 export function Chores() {
   const chores = useChores();
+  const here = useRef<HTMLElement>(null);
+  const { hash, key } = useLocation();
+  const isThere = chores.data !== undefined;
+  // They stand below the people; whoever asks for them is brought there.
+  useEffect(() => {
+    if (isThere && hash === '#chores') {
+      here.current?.scrollIntoView({ block: 'start' });
+    }
+  }, [isThere, hash, key]);
   const { message } = App.useApp();
   const mark = useMarkChores();
   const unmark = useUnmarkChores();
@@ -85,7 +94,7 @@ export function Chores() {
   const next = chores.data.soon.filter((chore) => chore.snoozedUntil === null)[0];
 
   return (
-    <section className="chores" aria-label={t('chores.title')}>
+    <section ref={here} id="chores" className="chores" aria-label={t('chores.title')}>
       <div className="chores-head">
         <h2>{t('chores.title')}</h2>
         <span className="soft">

@@ -32,10 +32,11 @@ export function EatPanel({ person, day, eat, close }: Props) {
   const { message } = App.useApp();
   const text = sought.trim().toLowerCase();
   const portionOf = (jar: DayJar) => jar.portions.find((one) => one.personId === person.id);
+  const isFew = day.jars.length <= MANY_JARS || day.date < day.today;
   const isOpen = (jar: DayJar) => jar.isReady && portionOf(jar)?.sodium !== null;
   const found = day.jars.filter((jar) => jar.name.toLowerCase().includes(text));
   const shown = found
-    .filter((jar) => hasAll || text !== '' || isOpen(jar))
+    .filter((jar) => isFew || hasAll || text !== '' || isOpen(jar))
     .toSorted((one, other) => Number(isOpen(other)) - Number(isOpen(one)));
   const hidden = day.jars.filter((jar) => !isOpen(jar)).length;
   const foods = (known.data ?? []).filter((food) => food.name.toLowerCase().includes(text)).slice(0, KNOWN);
@@ -61,7 +62,7 @@ export function EatPanel({ person, day, eat, close }: Props) {
           onChange={(event) => setSought(event.target.value)}
           onPressEnter={() => {
             if (typed?.[1] !== undefined && milligrams !== null) {
-              void record(typed[1], { by: 'mg', sodiumMg: milligrams });
+              void record(typed[1], { by: 'mg', milligrams });
             }
           }}
         />
@@ -69,7 +70,7 @@ export function EatPanel({ person, day, eat, close }: Props) {
           <Button
             type="primary"
             loading={write.isPending}
-            onClick={() => void record(typed[1] ?? '', { by: 'mg', sodiumMg: milligrams })}
+            onClick={() => void record(typed[1] ?? '', { by: 'mg', milligrams })}
           >
             {t('eat_panel.write', { food: typed[1], mg: mg(milligrams) })}
           </Button>
@@ -85,7 +86,7 @@ export function EatPanel({ person, day, eat, close }: Props) {
           <JarAtHand key={jar.id} jar={jar} person={person} eat={(portion) => eat(jar, portion)} />
         ))}
       </div>
-      {text === '' && hidden > 0 && (
+      {text === '' && !isFew && hidden > 0 && (
         <Button type="text" aria-expanded={hasAll} onClick={() => setHasAll(!hasAll)}>
           {t('eat_panel.others', { count: hidden, hasAll })}
         </Button>
