@@ -60,10 +60,21 @@ final class Intakes
                         ->all(),
                 ),
                 $rest->byMeal($person, $date),
+                array_values(
+                    $rest
+                        ->foods($person, $date)
+                        ->map(
+                            static fn(OtherFood $food): array => [
+                                'name' => $food->name,
+                                'milligrams' => $food->sodium_mg,
+                            ],
+                        )
+                        ->all(),
+                ),
             );
         }
 
-        return $days === [] ? null : new IntakePeriod($days);
+        return $days === [] ? null : new IntakePeriod($days, $person->diet_knowledge);
     }
 
     /** The first day of which something is kept: they came to the table, or something of theirs was written down. */

@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use LogicException;
+use Tempesal\Core\Intake\DietKnowledge;
 use Tempesal\Core\Intake\Tolerance;
 use Tempesal\Core\Method\CultureGroup;
 
@@ -23,6 +24,7 @@ use Tempesal\Core\Method\CultureGroup;
  * @property float $usual_serving_g
  * @property float $usual_condiment_g
  * @property int $live_goal
+ * @property DietKnowledge $diet_knowledge
  * @property bool $limit_is_hard
  * @property list<string> $allergens
  * @property list<string> $dislikes
@@ -38,6 +40,8 @@ final class Person extends Model
     private const UNCOUNTED = ['position', 'removed_at'];
 
     protected $table = 'people';
+
+    protected $attributes = ['diet_knowledge' => 'rough', 'tolerances' => '{}'];
 
     protected $guarded = [];
 
@@ -104,6 +108,7 @@ final class Person extends Model
             'usual_condiment_g' => 'float',
             'position' => 'integer',
             'live_goal' => 'integer',
+            'diet_knowledge' => DietKnowledge::class,
             'limit_is_hard' => 'boolean',
             'allergens' => 'array',
             'dislikes' => 'array',

@@ -17,6 +17,7 @@ use App\Models\PlannedServing;
 use App\Models\Serving;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
+use Tempesal\Core\Intake\DayTotal;
 use Tempesal\Core\Intake\SodiumDay;
 use Tempesal\Core\Measure\Grams;
 
@@ -152,6 +153,12 @@ final class DayView
             ),
         );
 
+        $foods = [];
+        foreach ($rest->foods($person, $date) as $food) {
+            $foods[$food->name] = ($foods[$food->name] ?? 0.0) + $food->sodium_mg;
+        }
+        $total = DayTotal::of([$rest->estimate($person, $date)], $foods, $day->ferments(), $person->diet_knowledge);
+
         return [
             'id' => $person->id,
             'name' => $person->name,
@@ -168,6 +175,9 @@ final class DayView
                 ->all(),
             'ferments' => WireNumbers::sodium($day->ferments()),
             'marginMg' => $day->marginMg(),
+            'chance' => $total->chanceInWords((float) $target->target_sodium_mg),
+            'dietKnowledge' => $person->diet_knowledge->label(),
+            'total' => WireNumbers::total($total->all),
             'roomMg' =>
                 $day->marginMg() -
                 array_sum(array_map(static fn(array $one): float => $one['sodium']['typical'] ?? 0.0, $planned)),

@@ -13,7 +13,6 @@ use Tempesal\Core\Intake\CultureLog;
 use Tempesal\Core\Intake\CultureThread;
 use Tempesal\Core\Intake\IntakeDay;
 use Tempesal\Core\Intake\IntakePeriod;
-use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\SodiumChloride;
 use Tempesal\Core\Message\Message;
 
@@ -54,7 +53,7 @@ final class IntakeView
             'cultures' => self::cultures($cultures, $person),
             'sources' => self::sources($period),
             'weeks' => array_map(
-                static fn(array $days): array => self::week(new IntakePeriod($days)),
+                static fn(array $days): array => self::week(new IntakePeriod($days, $period->known)),
                 self::weeks($period),
             ),
             'beside' =>
@@ -132,14 +131,16 @@ final class IntakeView
         );
     }
 
-    /** @return array{days: int, sodium: array<string, float|int>, mmol: float, saltGrams: float, targetMg: float, percent: float} */
+    /** @return array{days: int, sodium: array<string, float|int>, jars: array<string, float|int>, rest: array<string, float|int>, mmol: float, saltGrams: float, targetMg: float, percent: float} */
     private static function mean(IntakePeriod $period): array
     {
         $mean = $period->mean();
 
         return [
             'days' => count($period->days),
-            'sodium' => WireNumbers::sodium($mean),
+            'sodium' => WireNumbers::total($mean),
+            'jars' => WireNumbers::sodium($period->ferments()),
+            'rest' => WireNumbers::total($period->rest()),
             'mmol' => $mean->typical / self::MG_PER_MMOL,
             'saltGrams' => SodiumChloride::gramsFor($mean->typical),
             'targetMg' => $period->meanTarget(),
@@ -215,7 +216,6 @@ final class IntakeView
         $count = count($week->days);
         $shares = $week->shares();
         $mean = $week->mean();
-        $rest = ($shares['estimate'] + $shares['written']) / $count;
 
         return [
             'date' => $week->days[0]->date,
@@ -225,12 +225,10 @@ final class IntakeView
             'writtenMg' => $shares['written'] / $count,
             'fermentsMg' => $shares['ferments'] / $count,
             'condimentsMg' => $shares['condiments'] / $count,
-            'ferments' => WireNumbers::sodium(
-                Band::of(max(0.0, $mean->low - $rest), max(0.0, $mean->typical - $rest), max(0.0, $mean->high - $rest)),
-            ),
+            'ferments' => WireNumbers::sodium($week->ferments()),
             'byJarMg' => (object) $week->meanBySource(),
             'totalMg' => $mean->typical,
-            'mean' => WireNumbers::sodium($mean),
+            'mean' => WireNumbers::total($mean),
             'live' => $week->live(),
             'kinds' => $week->kinds(),
         ];

@@ -236,6 +236,7 @@ final class KitchenView
             'usualCondimentGrams' => $person->usual_condiment_g,
             'liveGoal' => $person->live_goal,
             'limitIsHard' => $person->limit_is_hard,
+            'dietKnowledge' => $person->diet_knowledge->value,
             'allergens' => $person->allergens,
             'dislikes' => $person->dislikes,
             'tolerances' => (object) $person->tolerances,

@@ -6,6 +6,7 @@ namespace App\Views;
 
 use Tempesal\Core\Estimate\Contribution;
 use Tempesal\Core\Estimate\Estimate;
+use Tempesal\Core\Intake\DayTotal;
 use Tempesal\Core\Intake\LabelRounding;
 use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Message\Message;
@@ -23,6 +24,21 @@ final class WireNumbers
             'shown' => LabelRounding::milligrams($band->typical),
             'shownLow' => LabelRounding::milligrams($band->low),
             'shownHigh' => LabelRounding::milligrams($band->high),
+        ];
+    }
+
+    /**
+     * A total with the rest of a diet in it, rounded as far as its band lets it be said.
+     *
+     * @return array{low: float, typical: float, high: float, shown: int, shownLow: int, shownHigh: int}
+     */
+    public static function total(Band $band): array
+    {
+        return [
+            ...$band->toArray(),
+            'shown' => DayTotal::rounded($band->typical, $band),
+            'shownLow' => DayTotal::rounded($band->low, $band),
+            'shownHigh' => DayTotal::rounded($band->high, $band),
         ];
     }
 

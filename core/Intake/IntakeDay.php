@@ -19,6 +19,7 @@ final readonly class IntakeDay
      *     sodiumMg: Band, meal?: Meal}>  $servings
      * @param  array<string, float>  $restByMeal  of the rest of the diet, by the value of Meal; what names no meal is
      *     left out
+     * @param  list<array{name: string, milligrams: float}>  $foods  that were written down; none: they count as one
      */
     public function __construct(
         public string $date,
@@ -27,6 +28,7 @@ final readonly class IntakeDay
         public float $writtenMg,
         public array $servings,
         public array $restByMeal = [],
+        public array $foods = [],
     ) {}
 
     public function ferments(): Band

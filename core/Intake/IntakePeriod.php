@@ -11,19 +11,34 @@ use Tempesal\Core\Measure\Band;
  */
 final readonly class IntakePeriod
 {
-    /** @param  non-empty-list<IntakeDay>  $days */
-    public function __construct(public array $days) {}
+    /**
+     * @param  non-empty-list<IntakeDay>  $days
+     * @param  DietKnowledge  $known  how well the eater knows their other food
+     */
+    public function __construct(public array $days, public DietKnowledge $known = DietKnowledge::Rough) {}
 
     /** The last days of it. */
     public function last(int $days): self
     {
         $last = array_slice($this->days, -$days);
 
-        return new self($last === [] ? $this->days : $last);
+        return new self($last === [] ? $this->days : $last, $this->known);
     }
 
-    /** Milligrams a day. Servings of one batch are wrong in the same way, also on different days. */
+    /** Milligrams a day, with the band of the jars and that of the rest of the diet. */
     public function mean(): Band
+    {
+        return $this->total()->all;
+    }
+
+    /** Milligrams a day of the rest of the diet. */
+    public function rest(): Band
+    {
+        return $this->total()->rest;
+    }
+
+    /** Milligrams a day from jars. Servings of one batch are wrong in the same way, also on different days. */
+    public function ferments(): Band
     {
         $servings = array_merge(...array_map(static fn(IntakeDay $day): array => $day->servings, $this->days));
         $ferments = (new SodiumDay(
@@ -34,15 +49,27 @@ final readonly class IntakePeriod
                 $servings,
             ),
         ))->ferments();
-        $rest = array_sum(
-            array_map(static fn(IntakeDay $day): float => $day->estimateMg + $day->writtenMg, $this->days),
-        );
-        $count = count($this->days);
 
-        return Band::of(
-            ($rest + $ferments->low) / $count,
-            ($rest + $ferments->typical) / $count,
-            ($rest + $ferments->high) / $count,
+        return $ferments->times(1.0 / count($this->days));
+    }
+
+    private function total(): DayTotal
+    {
+        $written = [];
+        foreach ($this->days as $day) {
+            foreach ($day->foods as $food) {
+                $written[$food['name']] = ($written[$food['name']] ?? 0.0) + $food['milligrams'];
+            }
+            if ($day->foods === [] && $day->writtenMg > 0.0) {
+                $written["on {$day->date}"] = $day->writtenMg;
+            }
+        }
+
+        return DayTotal::of(
+            array_map(static fn(IntakeDay $day): float => $day->estimateMg, $this->days),
+            $written,
+            $this->ferments(),
+            $this->known,
         );
     }
 

@@ -10,6 +10,7 @@ use App\Views\KitchenView;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Tempesal\Core\Intake\BackgroundDiet;
+use Tempesal\Core\Intake\DietKnowledge;
 use Tempesal\Core\Intake\TargetPreset;
 use Tempesal\Core\Intake\Tolerance;
 use Tempesal\Core\Message\Message;
@@ -36,6 +37,7 @@ final class PersonRequest extends FormRequest
             'usualCondimentGrams' => ['required', 'numeric', 'min:1', 'max:500'],
             'liveGoal' => ['required', 'integer', 'min:0', 'max:20'],
             'limitIsHard' => ['required', 'boolean'],
+            'dietKnowledge' => ['nullable', 'string', Rule::enum(DietKnowledge::class)],
             'holds' => ['nullable', 'string', 'in:from_today,always'],
             'restOfDiet' => ['required', 'array:1,2,3,4,5,6,7', 'size:7'],
             'restOfDiet.*' => ['array:morning,noon,evening', 'size:3'],
@@ -93,6 +95,7 @@ final class PersonRequest extends FormRequest
             'usual_condiment_g' => $this->float('usualCondimentGrams'),
             'live_goal' => $this->integer('liveGoal'),
             'limit_is_hard' => $this->boolean('limitIsHard'),
+            'diet_knowledge' => DietKnowledge::from($this->string('dietKnowledge', 'rough')->value() ?: 'rough'),
             'allergens' => $this->words('allergens'),
             'dislikes' => $this->words('dislikes'),
             'tolerances' => (object) array_filter((array) $this->validated('tolerances')),

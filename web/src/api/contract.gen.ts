@@ -2431,6 +2431,10 @@ export interface components {
                 otherFoods: components["schemas"]["OtherFood"][];
                 ferments: components["schemas"]["Sodium"];
                 marginMg: number;
+                /** @description How often a day like this passes the target, in words; null where hardly ever. */
+                chance: components["schemas"]["Message"] | null;
+                dietKnowledge: components["schemas"]["Message"];
+                total: components["schemas"]["Sodium"];
                 /** @description What is left of it when what is planned is eaten as well. */
                 roomMg: number;
                 servings: components["schemas"]["Serving"][];
@@ -2572,6 +2576,8 @@ export interface components {
             [key: string]: number;
         };
         IntakeAverage: {
+            jars: components["schemas"]["Sodium"];
+            rest: components["schemas"]["Sodium"];
             mmol: number;
             /** @description Grams of salt that hold as much sodium. */
             saltGrams: number;
@@ -2769,6 +2775,7 @@ export interface components {
                 liveGoal: number;
                 /** @description Whether a plan may never pass the target. */
                 limitIsHard: boolean;
+                dietKnowledge: components["schemas"]["DietKnowledge"];
                 allergens: string[];
                 dislikes: string[];
                 tolerances: components["schemas"]["Tolerances"];
@@ -2936,6 +2943,7 @@ export interface components {
             usualCondimentGrams?: number;
             liveGoal?: number;
             limitIsHard?: boolean;
+            dietKnowledge?: components["schemas"]["DietKnowledge"];
             restOfDiet?: components["schemas"]["RestOfDiet"];
             /**
              * @description Whether target and estimate are new from today on, or hold for days that are over as well.
@@ -2946,6 +2954,11 @@ export interface components {
             dislikes?: components["schemas"]["Lists"];
             tolerances?: components["schemas"]["Tolerances"];
         };
+        /**
+         * @description How well someone knows what their other food holds.
+         * @enum {string}
+         */
+        DietKnowledge: "rough" | "typical" | "weighed";
         /** @description How each kind of cultures sits with someone; a kind of which nothing is said is left out. */
         Tolerances: {
             [key: string]: "well" | "little" | "not_now";

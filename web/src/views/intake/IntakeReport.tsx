@@ -114,6 +114,7 @@ export function IntakeReport() {
           high: mg(Math.round(intake.spread.highMg)),
         })}
       </p>
+      <p>{t('report.parts', { jars: withBand(intake.mean.jars), rest: withBand(intake.mean.rest) })}</p>
       <p>
         {t('report.by_meal', {
           morning: mg(Math.round(intake.byMeal.morning)),

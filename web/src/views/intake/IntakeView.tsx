@@ -3,7 +3,7 @@ import { when } from '../../messages/dates';
 import { App, Button, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { Intake, IntakeAverage } from '../../api/client';
+import type { Intake, IntakeAverage, Sodium } from '../../api/client';
 import { useIntake } from '../../api/intake';
 import { useSavePerson } from '../../api/kitchen';
 import { useKitchen } from '../../api/queries';
@@ -202,6 +202,10 @@ function Threads({ intake }: { intake: Intake }) {
   return <CultureThreads cultures={intake.cultures} name={intake.person.name} mark={mark} />;
 }
 
+/** With its band, where that is wider than its rounding. */
+const withBand = (one: Sodium): string =>
+  sodiumBand(one) === '' ? sodium(one) : `${sodium(one)} (${sodiumBand(one)})`;
+
 const lastDays = (days: number): string => (days === 1 ? t('intake.one_day') : t('intake.last_days', { days: days }));
 
 function Legend({ intake, layers }: { intake: Intake; layers: Layer[] }) {
@@ -240,6 +244,12 @@ function Mean({ says, mean }: { says: string; mean: IntakeAverage }) {
       <span className="soft">{says}</span>
       <b className={mean.percent > 100 ? 'figure over' : 'figure'}>{sodium(mean.sodium)}</b>
       <span className="soft">{t('intake.mean', { percent: percent(mean.percent), band: band || 'none' })}</span>
+      <span className="soft">
+        {t('intake.mean_parts', {
+          jars: withBand(mean.jars),
+          rest: withBand(mean.rest),
+        })}
+      </span>
     </p>
   );
 }

@@ -175,6 +175,7 @@ const newPerson = {
   usualCondimentGrams: 10,
   liveGoal: 1,
   limitIsHard: false,
+  dietKnowledge: 'rough' as KitchenPerson['dietKnowledge'],
   restOfDiet: Object.fromEntries(
     weekdays.map((_, i) => [String(i + 1), { morning: 320, noon: 460, evening: 520 }]),
   ) as KitchenPerson['restOfDiet'],
@@ -192,6 +193,7 @@ const fieldsOf = (person: KitchenPerson): typeof newPerson => ({
   usualCondimentGrams: person.usualCondimentGrams,
   liveGoal: person.liveGoal,
   limitIsHard: person.limitIsHard,
+  dietKnowledge: person.dietKnowledge,
   restOfDiet: person.restOfDiet,
   holds: 'from_today',
   allergens: person.allergens,
@@ -295,6 +297,16 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
         </Field>
       </div>
       <h3 className="drawer-part">{t('people.background_title')}</h3>
+      <Field label={t('people.knowledge')} name="dietKnowledge" refusal={save.error}>
+        <Select
+          value={fields.dietKnowledge}
+          onChange={(dietKnowledge) => change({ dietKnowledge })}
+          options={(['rough', 'typical', 'weighed'] as const).map((value) => ({
+            value,
+            label: t(`diet_knowledge.${value}`),
+          }))}
+        />
+      </Field>
       <RestOfDiet
         rest={fields.restOfDiet}
         change={(restOfDiet) => change({ restOfDiet })}

@@ -87,6 +87,17 @@ export function Eater({ person, day, isEating, hands }: Props) {
           })),
         ]}
       />
+      {person.restMg + person.writtenMg > 0 && (
+        <p className="fits">
+          {t('eater.total', {
+            total: mg(person.total.shown),
+            low: mg(person.total.shownLow),
+            high: mg(person.total.shownHigh),
+            knowledge: say(person.dietKnowledge),
+            chance: say(person.chance) ?? 'none',
+          })}
+        </p>
+      )}
       {day.date === day.today && <Fits person={person} jars={day.jars} />}
       {person.otherFoods.length > 0 && (
         <ul className="quiet-list eaten" aria-label={t('eater.other_of', { name: person.name })}>
