@@ -158,3 +158,39 @@ test('what comes round never runs out: suggested, planned, called for, started',
   await page.goto('/today');
   await expect(page.getByText('Start Plain kraut')).toHaveCount(0);
 });
+
+test('what was eaten instead of the plan takes its place, and what was planned from the same jar is done', async ({
+  page,
+}) => {
+  await startCarrots(page, { name: 'Older sticks', daysAgo: 19 });
+  const today = new Date().toISOString().slice(0, 10);
+  const { batches } = (await (await page.request.get('/api/batches')).json()) as {
+    batches: { id: string; name: string }[];
+  };
+  const { people } = (await (await page.request.get('/api/kitchen')).json()) as {
+    people: { id: string; name: string }[];
+  };
+  const id = (name: string) => batches.find((one) => one.name === name)?.id;
+  const ada = people.find(({ name }) => name === 'Ada')?.id;
+  const plan = () =>
+    write(page, 'post', '/weeks/today/changes', {
+      put: [{ personId: ada, batchId: id('Old sticks'), date: today }],
+      remove: [],
+      requestKey: `01K${String(Date.now())}0000000000`.slice(0, 26),
+    });
+  await plan();
+  await page.goto('/today');
+  const region = page.getByRole('region', { name: 'Ada' });
+  await expect(region.getByRole('list', { name: 'Planned for Ada' })).toContainText('Old sticks');
+  await region.getByRole('button', { name: 'Ada eats…' }).click();
+  await region.getByRole('button', { name: /^Older sticks/ }).click();
+  await page.getByRole('button', { name: 'It was eaten instead of Old sticks' }).click();
+  await expect(region.getByRole('list', { name: 'Planned for Ada' })).toHaveCount(0);
+
+  await plan();
+  await page.reload();
+  await expect(region.getByRole('list', { name: 'Planned for Ada' })).toContainText('Old sticks');
+  await region.getByRole('button', { name: 'Ada eats…' }).click();
+  await region.getByRole('button', { name: /^Old sticks/ }).click();
+  await expect(region.getByRole('list', { name: 'Planned for Ada' })).toHaveCount(0);
+});

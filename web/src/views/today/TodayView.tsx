@@ -13,6 +13,7 @@ import { meals } from '../../app/meals';
 import { grams, sodium } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { useUndoOtherFood } from '../../api/intake';
+import { useWeekStep } from '../../api/planning';
 import { OtherFoodDrawer } from './OtherFoodDrawer';
 import { Chores } from './Chores';
 import { ChoresOf } from './ChoresOf';
@@ -38,6 +39,7 @@ export function TodayView() {
   const { message } = App.useApp();
   const serve = useServe();
   const undo = useUndoServing();
+  const plan = useWeekStep(date);
 
   const takeBack = useCallback(
     (serving: Serving) => {
@@ -67,9 +69,19 @@ export function TodayView() {
   // Today it is eaten now; on a day that is over, at a meal.
   const meal = day.data.date < day.data.today ? pastMeal : null;
 
+  const release = (plannedId: string, jar: string) =>
+    plan.mutateAsync({ step: 'change', put: [], remove: [plannedId] }).then(
+      () => void message.success(t('today.released', { jar })),
+      (refusal: Refusal) => complain(message, refusal),
+    );
+
   const give = (portion: Pick<ServeFields, 'batchId' | 'personId' | 'amount' | 'way' | 'plannedId'>) => {
+    const meant = people.find(({ id }) => id === portion.personId)?.planned ?? [];
+    // What was planned from that jar is what is eaten; what was planned from another may be meant to go.
+    const plannedId = portion.plannedId ?? meant.find(({ batchId }) => batchId === portion.batchId)?.id ?? null;
+    const other = plannedId === null ? meant[0] : undefined;
     serve.mutate(
-      { ...portion, eatenOn: day.data.date, meal },
+      { ...portion, plannedId, eatenOn: day.data.date, meal },
       {
         onSuccess: (serving) =>
           void message.open({
@@ -97,6 +109,17 @@ export function TodayView() {
                     ),
                   }}
                 />
+                {other && (
+                  <Button
+                    type="link"
+                    onClick={() => {
+                      message.destroy();
+                      void release(other.id, other.batchName);
+                    }}
+                  >
+                    {t('today.instead_of', { jar: other.batchName })}
+                  </Button>
+                )}
               </span>
             ),
           }),

@@ -1,5 +1,5 @@
 import { complain } from '../../app/complain';
-import type { Refusal } from '../../api/client';
+import type { Refusal, Week } from '../../api/client';
 import { say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { App, Button } from 'antd';
@@ -26,16 +26,20 @@ export function WeekView() {
   const { mutateAsync, isPending } = step;
 
   const make = useCallback(
-    (made: WeekStep, says?: string) => {
+    (made: WeekStep, says?: (week: Week) => string) => {
       mutateAsync(made).then(
-        () => says && void message.success(says),
+        (week) => says && void message.info(says(week)),
         (refusal: Refusal) => complain(message, refusal),
       );
     },
     [mutateAsync, message],
   );
   const fill = useCallback(
-    (rest: boolean) => !isPending && make({ step: 'fill', rest }, rest ? t('week.filled_rest') : t('week.filled')),
+    (rest: boolean) =>
+      !isPending &&
+      make({ step: 'fill', rest }, (week) =>
+        week.servings.length === 0 ? t('week.filled_none') : rest ? t('week.filled_rest') : t('week.filled'),
+      ),
     [make, isPending],
   );
   useKey(
