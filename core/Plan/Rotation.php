@@ -25,26 +25,21 @@ final readonly class Rotation
     public function wanted(WeekPlan $week): array
     {
         $wanted = [];
-        foreach ($this->lines as $number => $line) {
-            foreach (array_keys($week->eaters) as $eater) {
-                $placed = count(
-                    array_filter(
-                        $week->coming,
-                        static fn(WeekServing $one): bool => $line['days'] === [] &&
-                            $one->eater === $eater &&
-                            in_array($week->jars[$one->jar]->group, $line['groups'], true),
-                    ),
-                );
-                $times = $line['days'] === [] ? $line['times'] : WeekPlan::DAYS;
-                foreach (
-                    $line['days'] === [] ? self::spread($line['times'], $number + $eater) : $line['days']
-                    as $day
-                ) {
-                    $jar = $placed < $times ? self::pick($week, $eater, $day, $line['groups']) : null;
-                    if ($jar !== null) {
-                        $wanted[] = $serving = $week->usual($eater, $day, $jar);
-                        $week = $week->having([...$week->servings, $serving]);
-                        $placed++;
+        // What has its weekday comes first: what has none can give way to it.
+        $fixed = array_filter($this->lines, static fn(array $line): bool => $line['days'] !== []);
+        foreach ($fixed as $line) {
+            foreach ($line['days'] as $day) {
+                foreach (array_keys($week->eaters) as $eater) {
+                    $week = self::add($week, self::pick($week, $eater, $day, $line['groups']), $wanted);
+                }
+            }
+        }
+        foreach (array_diff_key($this->lines, $fixed) as $line) {
+            for ($time = 0; $time < min($line['times'], WeekPlan::DAYS); $time++) {
+                // Everybody once before anybody twice.
+                foreach (array_keys($week->eaters) as $eater) {
+                    if (count(self::days($week, $eater, $line['groups'])) <= $time) {
+                        $week = self::add($week, self::apart($week, $eater, $line, $time), $wanted);
                     }
                 }
             }
@@ -56,36 +51,91 @@ final readonly class Rotation
         return $wanted;
     }
 
-    /**
-     * The days of a week, those first that lie apart when so many are wanted.
-     *
-     * @return list<int>
-     */
-    private static function spread(int $times, int $offset): array
+    /** @param  list<WeekServing>  $wanted  to which it is added, where there is one */
+    private static function add(WeekPlan $week, ?WeekServing $serving, array &$wanted): WeekPlan
     {
-        $days = [];
-        for ($i = 0; $i < min($times, WeekPlan::DAYS); $i++) {
-            $days[] = (intdiv($i * WeekPlan::DAYS, $times) + $offset) % WeekPlan::DAYS;
+        if ($serving === null) {
+            return $week;
         }
+        $wanted[] = $serving;
 
-        return [...$days, ...array_values(array_diff(range(0, WeekPlan::DAYS - 1), $days))];
+        return $week->having([...$week->servings, $serving]);
     }
 
-    /** @param  list<string>  $groups */
-    private static function pick(WeekPlan $week, int $eater, int $day, array $groups): ?int
+    /**
+     * Days of the week on which an eater has, or has had, something of some groups.
+     *
+     * @param  list<string>  $groups
+     * @return list<int>
+     */
+    private static function days(WeekPlan $week, int $eater, array $groups): array
     {
-        $best = null;
+        $days = [];
+        foreach ($week->servings as $one) {
+            if ($one->eater === $eater && in_array($week->jars[$one->jar]->group, $groups, true)) {
+                $days[$one->day] = true;
+            }
+        }
         foreach ($week->jars as $i => $jar) {
-            if (
-                in_array($jar->group, $groups, true) &&
-                $week->takes($week->usual($eater, $day, $i)) &&
-                ($best === null || $jar->useBy < $week->jars[$best]->useBy)
-            ) {
-                $best = $i;
+            for ($day = 0; $day < WeekPlan::DAYS; $day++) {
+                if (in_array($jar->group, $groups, true) && $week->hadIt($week->usual($eater, $day, $i))) {
+                    $days[$day] = true;
+                }
             }
         }
 
-        return $best;
+        return array_keys($days);
+    }
+
+    /**
+     * Something of a line on the day that lies farthest from those on which the eater has it already; at first where so
+     * many times spread over the days that are left, each eater a day further.
+     *
+     * @param  array{groups: list<string>, days: list<int>, times: int}  $line
+     */
+    private static function apart(WeekPlan $week, int $eater, array $line, int $time): ?WeekServing
+    {
+        $there = self::days($week, $eater, $line['groups']);
+        $left = max(1, WeekPlan::DAYS - $week->first());
+        $ideal = $week->first() + ((intdiv($time * $left, max(1, $line['times'])) + $eater) % $left);
+        $best = null;
+        for ($day = $week->first(); $day < WeekPlan::DAYS; $day++) {
+            $serving = self::pick($week, $eater, $day, $line['groups']);
+            $rank = [
+                min([WeekPlan::DAYS, ...array_map(static fn(int $other): int => abs($other - $day), $there)]),
+                -abs($day - $ideal),
+            ];
+            if ($serving !== null && ($best === null || $rank > $best[0])) {
+                $best = [$rank, $serving];
+            }
+        }
+
+        return $best[1] ?? null;
+    }
+
+    /**
+     * The usual portion of the jar of some groups that keeps least; where that does not fit, the largest smaller one.
+     *
+     * @param  list<string>  $groups
+     */
+    private static function pick(WeekPlan $week, int $eater, int $day, array $groups): ?WeekServing
+    {
+        $best = null;
+        foreach ($week->jars as $i => $jar) {
+            if (!in_array($jar->group, $groups, true)) {
+                continue;
+            }
+            foreach ([$jar->portions[$eater], ...$week->smaller($eater, $i)] as $size => $grams) {
+                $serving = $week->portion($eater, $day, $i, $grams);
+                $rank = [-$size, -$jar->useBy];
+                if (($best === null || $rank > $best[0]) && $week->takes($serving)) {
+                    $best = [$rank, $serving];
+                    break;
+                }
+            }
+        }
+
+        return $best[1] ?? null;
     }
 
     /** @return list<WeekServing> none where nothing fits, or the week brings something new already */
