@@ -110,10 +110,13 @@ it('says in words why a day falls short', function (array $change, string $reaso
     $shortfalls = planned(week($change))->toArray()['shortfalls'];
     expect(array_map(said(...), array_column($shortfalls, 'reason')))->toContain($reason);
 })->with([
-    'nothing there' => [['offers' => []], 'Nothing live is on the shelf.'],
+    'nothing there' => [
+        ['offers' => []],
+        'Nothing live is on the shelf. Yogurt is ready in eight hours, kefir in a day; a live jar from a shop is ready at once.',
+    ],
     'nothing ready' => [
         ['offers' => [['id' => 'i', 'live' => true, 'stock' => 9, 'sodiumMg' => 100, 'from' => 3]]],
-        'Nothing live is ready or still good that day.',
+        'Nothing live is ready or still good that day. Yogurt is ready in eight hours, kefir in a day; a live jar from a shop is ready at once.',
     ],
     'not for them' => [
         ['offers' => [['id' => 'i', 'live' => true, 'stock' => 9, 'sodiumMg' => 100, 'notFor' => ['bo']]]],
@@ -121,11 +124,11 @@ it('says in words why a day falls short', function (array $change, string $reaso
     ],
     'used up' => [
         ['offers' => [['id' => 'i', 'live' => true, 'stock' => 3, 'sodiumMg' => 100]]],
-        'The live jars that are ready are used up by other servings.',
+        'The live jars that are ready are used up by other servings. Start another one, or take smaller portions.',
     ],
     'too much salt' => [
         ['offers' => [['id' => 'i', 'live' => true, 'stock' => 20, 'sodiumMg' => 450]]],
-        '400 mg are left after other food, and no live serving fits: the smallest has 450 mg.',
+        '400 mg are left after other food, and no live serving fits: the smallest has 450 mg. Water kefir and kombucha hold hardly any sodium.',
     ],
     'all of it' => [
         [
