@@ -93,7 +93,7 @@ function withoutBands(array $figures): array
 }
 
 /**
- * The figures but for what is live and ready (in the cold things ripen more slowly since, so that other jars can
+ * The figures but for how a total is rounded (as far as its range lets it be said) and what is live and ready (in the cold things ripen more slowly since, so that other jars can
  * stand in for a serving), what is left of a jar and what that runs into (what other weeks have planned is theirs), how many kinds of cultures were eaten (three krauts are one since), and the acid
  * that is expected (of a condiment nothing is, before it was read).
  *
@@ -105,7 +105,7 @@ function withoutLive(array $figures): array
     return array_filter(
         $figures,
         static fn(string $path): bool => preg_match(
-            '#/isLive$|/isReady$|^/conflicts/|^/jars/\d+/left/|/kinds$|/expectedPh$#',
+            '#/isLive$|/isReady$|mean\d*/sodium/shown$|/mean/shown$|^/conflicts/|^/jars/\d+/left/|/kinds$|/expectedPh$#',
             $path,
         ) !== 1,
         ARRAY_FILTER_USE_KEY,
@@ -302,7 +302,7 @@ it('answers every figure as it did before', function (): void {
             $now[$asked],
             static fn(string $path): bool => isset($figures[$path]) ||
                 preg_match(
-                    '#^/uses(Inches|Fahrenheit)$|/isBag$|/isFood(Now)?$|^/vessel/|/nextStep/|/kinds/|/meant/|^/again/|/sodiumOn|/isCooked$|/isMixed$|^/weights/(small|fair)$|^/cultures/|^/byMeal/|^/targets/|/potassiumPer100g$|^/labels/8/sodium/|/spread/|/(mmol|saltGrams|daysWritten)$|/servings/\d+/isLive$#',
+                    '#^/uses(Inches|Fahrenheit)$|/isBag$|/isFood(Now)?$|^/vessel/|/nextStep/|/kinds/|/meant/|^/again/|/sodiumOn|/isCooked$|/isMixed$|^/people/\d+/total/|/mean\d*/(jars|rest)/|^/mean\d*/(jars|rest)/|^/weights/(small|fair)$|^/cultures/|^/byMeal/|^/targets/|/potassiumPer100g$|^/labels/8/sodium/|/spread/|/(mmol|saltGrams|daysWritten)$|/servings/\d+/isLive$#',
                     $path,
                 ) !== 1,
             ARRAY_FILTER_USE_KEY,
