@@ -29,6 +29,7 @@ use Tempesal\Core\Method\CultureGroup;
  * @property list<string> $allergens
  * @property list<string> $dislikes
  * @property array<string, string> $tolerances  a Tolerance by kind of cultures
+ * @property list<string> $away  days on which they do not eat here, as intervals of ISO 8601, both days included
  * @property CarbonImmutable $created_at
  * @property Collection<int, IntakeTarget> $intakeTargets  oldest first, never none
  */
@@ -41,7 +42,7 @@ final class Person extends Model
 
     protected $table = 'people';
 
-    protected $attributes = ['diet_knowledge' => 'rough', 'tolerances' => '{}'];
+    protected $attributes = ['diet_knowledge' => 'rough', 'tolerances' => '{}', 'away' => '[]'];
 
     protected $guarded = [];
 
@@ -71,6 +72,15 @@ final class Person extends Model
     public function toleranceOf(CultureGroup $group): ?Tolerance
     {
         return Tolerance::tryFrom(($this->tolerances ?? [])[$group->value] ?? '');
+    }
+
+    /** Whether they eat elsewhere on a day, YYYY-MM-DD. */
+    public function isAwayOn(string $date): bool
+    {
+        return array_any(
+            $this->away,
+            static fn(string $one): bool => $date >= substr($one, 0, 10) && $date <= substr($one, -10),
+        );
     }
 
     /** What their days are held against now. */
@@ -113,6 +123,7 @@ final class Person extends Model
             'allergens' => 'array',
             'dislikes' => 'array',
             'tolerances' => 'array',
+            'away' => 'array',
             'created_at' => 'immutable_datetime',
         ];
     }

@@ -175,6 +175,7 @@ final class DayView
                 ->all(),
             'ferments' => WireNumbers::sodium($day->ferments()),
             'marginMg' => $day->marginMg(),
+            'isAway' => $person->isAwayOn($date),
             'chance' => $total->chanceInWords((float) $target->target_sodium_mg),
             'dietKnowledge' => $person->diet_knowledge->label(),
             'total' => WireNumbers::total($total->all),

@@ -240,6 +240,7 @@ final class KitchenView
             'allergens' => $person->allergens,
             'dislikes' => $person->dislikes,
             'tolerances' => (object) $person->tolerances,
+            'away' => $person->away,
             'restOfDiet' => (object) $person->currentTarget()->restOfWeek()->toArray(),
             'before' => self::targetsBefore($person),
         ];

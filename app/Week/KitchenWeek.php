@@ -169,8 +169,28 @@ final readonly class KitchenWeek
                 $planning->perDay,
                 $planning->weights,
                 $had,
+                self::away($people, $dates),
             ),
         );
+    }
+
+    /**
+     * @param  Collection<int, Person>  $people
+     * @param  list<string>  $dates
+     * @return array<string, true> by "eater day"
+     */
+    private static function away(Collection $people, array $dates): array
+    {
+        $away = [];
+        foreach ($people->values() as $eater => $person) {
+            foreach ($dates as $day => $date) {
+                if ($person->isAwayOn($date)) {
+                    $away["{$eater} {$day}"] = true;
+                }
+            }
+        }
+
+        return $away;
     }
 
     /** What the cook wants to come round in this week. */
@@ -225,11 +245,13 @@ final readonly class KitchenWeek
                             $person->targetOn($date)->target_sodium_mg -
                             $rest->sum($person, $date) -
                             $there->sum(static fn(Serving $serving): float => $serving->sodium()->typical);
-                        $goal[] = max(
-                            0,
-                            $person->live_goal -
-                                $there->filter(static fn(Serving $serving): bool => $serving->is_live)->count(),
-                        );
+                        $goal[] = $person->isAwayOn($date)
+                            ? 0
+                            : max(
+                                0,
+                                $person->live_goal -
+                                    $there->filter(static fn(Serving $serving): bool => $serving->is_live)->count(),
+                            );
                     }
 
                     return new Eater(

@@ -193,7 +193,7 @@ final readonly class WeekFiller
             foreach (array_keys($eaters) as $m) {
                 for ($day = 0; $day < $days; $day++) {
                     $usual = $week->usual($m, $day + $this->first, $i);
-                    $sodium[$m][$day] = $week->hadIt($usual) ? self::NEVER_MG : $week->milligrams($usual);
+                    $sodium[$m][$day] = $this->isNever($usual) ? self::NEVER_MG : $week->milligrams($usual);
                 }
             }
             $stock = $jar->stock;
@@ -233,6 +233,12 @@ final readonly class WeekFiller
             $week->weights,
             $this->previous(),
         );
+    }
+
+    /** What was eaten already is not planned once more, and nobody who is away is served. */
+    private function isNever(WeekServing $serving): bool
+    {
+        return $this->week->hadIt($serving) || $this->week->isAway($serving->eater, $serving->day);
     }
 
     /** @return array<int, array<int, true>> what everyone had, or is to have, on the day before the first */
@@ -280,7 +286,7 @@ final readonly class WeekFiller
                     $sodium[] = array_map(function (int $day) use ($m, $i, $portion): float {
                         $serving = $this->week->portion($m, $day + $this->first, $i, $portion[$m]);
 
-                        return $this->week->hadIt($serving) ? self::NEVER_MG : $this->week->milligrams($serving);
+                        return $this->isNever($serving) ? self::NEVER_MG : $this->week->milligrams($serving);
                     }, range(0, WeekPlan::DAYS - $this->first - 1));
                 }
                 $smaller[] = new ServingOption(

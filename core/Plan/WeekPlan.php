@@ -33,6 +33,7 @@ final readonly class WeekPlan
      * @param  int  $today  0 to 6 within the week; 7 when the week is over, below 0 when it is to come
      * @param  array<string, true>  $had  what was eaten already, by "eater day jar"; day -1 is
      *     the one before the week, with what was eaten or is planned on it
+     * @param  array<string, true>  $away  who is not there, by "eater day"
      */
     public function __construct(
         public array $eaters,
@@ -42,6 +43,7 @@ final readonly class WeekPlan
         public int $perDay = self::USUAL_PER_DAY,
         public ObjectiveWeights $weights = new ObjectiveWeights(),
         public array $had = [],
+        public array $away = [],
     ) {
         $this->coming = array_values(
             array_filter($servings, static fn(WeekServing $serving): bool => $serving->day >= $today),
@@ -57,7 +59,16 @@ final readonly class WeekPlan
     /** @param  list<WeekServing>  $servings */
     public function having(array $servings): self
     {
-        return new self($this->eaters, $this->jars, $servings, $this->today, $this->perDay, $this->weights, $this->had);
+        return new self(
+            $this->eaters,
+            $this->jars,
+            $servings,
+            $this->today,
+            $this->perDay,
+            $this->weights,
+            $this->had,
+            $this->away,
+        );
     }
 
     /** @return list<WeekServing> what is still to come on someone's day */
@@ -119,7 +130,8 @@ final readonly class WeekPlan
         if (
             $serving->day < $this->first() ||
             $jar->objection($serving->eater, $serving->day) !== null ||
-            $this->hadIt($serving)
+            $this->hadIt($serving) ||
+            $this->isAway($serving->eater, $serving->day)
         ) {
             return false;
         }
@@ -140,6 +152,11 @@ final readonly class WeekPlan
     public function hadIt(WeekServing $serving): bool
     {
         return isset($this->had["{$serving->eater} {$serving->day} {$serving->jar}"]);
+    }
+
+    public function isAway(int $eater, int $day): bool
+    {
+        return isset($this->away["{$eater} {$day}"]);
     }
 
     /** The usual portion of a jar for someone on a day. */

@@ -97,3 +97,23 @@ it('does not begin a week with what the last one ended with', function (): void 
     $monday = collect(($this->fill)('2026-12-07')['servings'])->where('date', '2026-12-07')->pluck('batchId');
     expect($monday->all())->not->toContain($jars[0]);
 });
+
+it('plans nothing for someone on days on which they are away, and misses nothing of them', function (): void {
+    ($this->limit)(2300, 900, false);
+    $this->startJar(['name' => 'Sticks', 'startedOn' => '2026-11-14']);
+    $save = fn(array $away) => $this->putJson("/api/people/{$this->person->id}", [
+        'version' => $this->person->fresh()->version,
+        'away' => $away,
+    ]);
+    $save(['2026-12-02/2026-12-04'])->assertOk();
+    $week = ($this->fill)('2026-11-30');
+    expect(array_column($week['servings'], 'date'))
+        ->toEqualCanonicalizing(['2026-11-30', '2026-12-01', '2026-12-05', '2026-12-06'])
+        ->and($week['conflicts'])
+        ->toBe([]);
+    $save([])->assertOk();
+    expect(array_column(($this->fill)('2026-11-30')['servings'], 'date'))->toHaveCount(7);
+    foreach ([['2026-12-04/2026-12-02'], ['tomorrow'], ['2026-13-01/2026-13-04'], ['2026-12-01']] as $wrong) {
+        $save($wrong)->assertUnprocessable();
+    }
+});

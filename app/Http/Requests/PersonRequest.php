@@ -7,6 +7,8 @@ namespace App\Http\Requests;
 use App\Language\StoredText;
 use App\Models\Person;
 use App\Views\KitchenView;
+use Carbon\CarbonImmutable;
+use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Tempesal\Core\Intake\BackgroundDiet;
@@ -47,8 +49,20 @@ final class PersonRequest extends FormRequest
             'dislikes' => ['present', 'array', 'max:60'],
             'dislikes.*' => ['string', 'max:40'],
             'tolerances' => ['nullable', 'array:' . implode(',', array_column(CultureGroup::cases(), 'value'))],
+            'away' => ['nullable', 'array', 'max:20'],
+            'away.*' => ['string', self::twoDays(...)],
             'tolerances.*' => ['nullable', 'string', Rule::enum(Tolerance::class)],
         ];
+    }
+
+    /** Two days with a slash between them, the last not before the first. */
+    private static function twoDays(string $field, mixed $value, Closure $fail): void
+    {
+        $days = is_string($value) ? explode('/', $value) : [];
+        $isDay = static fn(string $day): bool => CarbonImmutable::canBeCreatedFromFormat($day, 'Y-m-d');
+        if (count($days) !== 2 || !$isDay($days[0]) || !$isDay($days[1]) || $days[1] < $days[0]) {
+            $fail('errors.away');
+        }
     }
 
     /** @return array<string, string> */
@@ -67,6 +81,8 @@ final class PersonRequest extends FormRequest
             'restOfDiet.*' => 'errors.other_food_week',
             'allergens.*' => 'errors.allergen',
             'tolerances' => 'errors.tolerance',
+            'away' => 'errors.away',
+            'away.*' => 'errors.away',
             'tolerances.*' => 'errors.tolerance',
         ];
     }
@@ -98,6 +114,7 @@ final class PersonRequest extends FormRequest
             'diet_knowledge' => DietKnowledge::from($this->string('dietKnowledge', 'rough')->value() ?: 'rough'),
             'allergens' => $this->words('allergens'),
             'dislikes' => $this->words('dislikes'),
+            'away' => $this->words('away'),
             'tolerances' => (object) array_filter((array) $this->validated('tolerances')),
         ];
     }

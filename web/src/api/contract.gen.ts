@@ -2431,6 +2431,8 @@ export interface components {
                 otherFoods: components["schemas"]["OtherFood"][];
                 ferments: components["schemas"]["Sodium"];
                 marginMg: number;
+                /** @description Eats elsewhere on that day. */
+                isAway: boolean;
                 /** @description How often a day like this passes the target, in words; null where hardly ever. */
                 chance: components["schemas"]["Message"] | null;
                 dietKnowledge: components["schemas"]["Message"];
@@ -2779,6 +2781,8 @@ export interface components {
                 allergens: string[];
                 dislikes: string[];
                 tolerances: components["schemas"]["Tolerances"];
+                /** @description Days on which they do not eat here, as intervals of ISO 8601. */
+                away: string[];
                 restOfDiet: components["schemas"]["RestOfDiet"];
                 /** @description Targets that held before, the last first. */
                 before: {
@@ -2953,6 +2957,7 @@ export interface components {
             allergens?: components["schemas"]["Lists"];
             dislikes?: components["schemas"]["Lists"];
             tolerances?: components["schemas"]["Tolerances"];
+            away?: components["schemas"]["Lists"];
         };
         /**
          * @description How well someone knows what their other food holds.

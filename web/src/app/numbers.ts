@@ -38,6 +38,10 @@ export const percent = (value: number, decimals = 1): string =>
 /** "330 mg", as on a label. */
 export const sodium = (value: Sodium): string => mg(value.shown);
 
+/** With its band, where that is wider than its rounding. */
+export const sodiumWithBand = (value: Sodium): string =>
+  sodiumBand(value) === '' ? sodium(value) : `${sodium(value)} (${sodiumBand(value)})`;
+
 /** "320-340 mg", or nothing where the band is narrower than the label's rounding. */
 export const sodiumBand = (value: Sodium): string =>
   value.shownLow === value.shownHigh

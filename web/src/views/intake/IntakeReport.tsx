@@ -2,17 +2,13 @@ import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { Button } from 'antd';
 import { Link, useParams, useSearchParams } from 'react-router';
-import type { Intake, Sodium } from '../../api/client';
+import type { Intake } from '../../api/client';
 import { useIntake } from '../../api/intake';
-import { mg, percent, sodium, sodiumBand } from '../../app/numbers';
+import { mg, percent, sodiumWithBand } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { byKind, IntakeChart } from '../../drawings/IntakeChart';
 import { targetsBefore } from './targets';
 import './IntakeView.css';
-
-/** With its band, where that is wider than a label's rounding. */
-const withBand = (mean: Sodium): string =>
-  sodiumBand(mean) === '' ? sodium(mean) : `${sodium(mean)} (${sodiumBand(mean)})`;
 
 /** Sources that are named one by one. */
 const LARGEST = 5;
@@ -83,14 +79,14 @@ export function IntakeReport() {
           ))}
           <tr>
             <th scope="row">{t('report.all', { days })}</th>
-            <td>{withBand(intake.mean.sodium)}</td>
+            <td>{sodiumWithBand(intake.mean.sodium)}</td>
             <InOtherUnits mean={intake.mean} />
             <td>{t('report.of_target', { percent: percent(intake.mean.percent) })}</td>
           </tr>
           {days > 7 && (
             <tr>
               <th scope="row">{t('report.last_7')}</th>
-              <td>{withBand(intake.mean7.sodium)}</td>
+              <td>{sodiumWithBand(intake.mean7.sodium)}</td>
               <InOtherUnits mean={intake.mean7} />
               <td>{t('report.of_target', { percent: percent(intake.mean7.percent) })}</td>
             </tr>
@@ -114,7 +110,7 @@ export function IntakeReport() {
           high: mg(Math.round(intake.spread.highMg)),
         })}
       </p>
-      <p>{t('report.parts', { jars: withBand(intake.mean.jars), rest: withBand(intake.mean.rest) })}</p>
+      <p>{t('report.parts', { jars: sodiumWithBand(intake.mean.jars), rest: sodiumWithBand(intake.mean.rest) })}</p>
       <p>
         {t('report.by_meal', {
           morning: mg(Math.round(intake.byMeal.morning)),

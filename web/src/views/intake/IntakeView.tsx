@@ -3,12 +3,12 @@ import { when } from '../../messages/dates';
 import { App, Button, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { Intake, IntakeAverage, Sodium } from '../../api/client';
+import type { Intake, IntakeAverage } from '../../api/client';
 import { useIntake } from '../../api/intake';
 import { useSavePerson } from '../../api/kitchen';
 import { useKitchen } from '../../api/queries';
 import { complain } from '../../app/complain';
-import { mg, percent, sodium, sodiumBand } from '../../app/numbers';
+import { mg, percent, sodium, sodiumBand, sodiumWithBand } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { CultureThreads, type Tolerance } from '../../drawings/CultureThreads';
 import { byJar, byKind, IntakeChart, type Layer } from '../../drawings/IntakeChart';
@@ -202,10 +202,6 @@ function Threads({ intake }: { intake: Intake }) {
   return <CultureThreads cultures={intake.cultures} name={intake.person.name} mark={mark} />;
 }
 
-/** With its band, where that is wider than its rounding. */
-const withBand = (one: Sodium): string =>
-  sodiumBand(one) === '' ? sodium(one) : `${sodium(one)} (${sodiumBand(one)})`;
-
 const lastDays = (days: number): string => (days === 1 ? t('intake.one_day') : t('intake.last_days', { days: days }));
 
 function Legend({ intake, layers }: { intake: Intake; layers: Layer[] }) {
@@ -246,8 +242,8 @@ function Mean({ says, mean }: { says: string; mean: IntakeAverage }) {
       <span className="soft">{t('intake.mean', { percent: percent(mean.percent), band: band || 'none' })}</span>
       <span className="soft">
         {t('intake.mean_parts', {
-          jars: withBand(mean.jars),
-          rest: withBand(mean.rest),
+          jars: sodiumWithBand(mean.jars),
+          rest: sodiumWithBand(mean.rest),
         })}
       </span>
     </p>

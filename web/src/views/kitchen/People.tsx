@@ -1,8 +1,8 @@
 import { named, say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { Button, Input, Select } from 'antd';
+import { Button, DatePicker, Input, Select } from 'antd';
 import { Fragment, useState } from 'react';
-import type { Kitchen, KitchenPerson } from '../../api/client';
+import type { Kitchen, KitchenPerson, Refusal } from '../../api/client';
 import { useEdits } from '../../api/edits';
 import { useRemovePerson, useSavePerson } from '../../api/kitchen';
 import { usePresets } from '../../api/queries';
@@ -182,6 +182,7 @@ const newPerson = {
   holds: 'from_today' as 'from_today' | 'always',
   allergens: [] as string[],
   dislikes: [] as string[],
+  away: [] as string[],
 };
 
 const fieldsOf = (person: KitchenPerson): typeof newPerson => ({
@@ -198,6 +199,7 @@ const fieldsOf = (person: KitchenPerson): typeof newPerson => ({
   holds: 'from_today',
   allergens: person.allergens,
   dislikes: person.dislikes,
+  away: person.away,
 });
 
 function PersonDrawer({ kitchen, person, close }: DrawerProps) {
@@ -296,6 +298,7 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
           />
         </Field>
       </div>
+      <Away away={fields.away} change={(away) => change({ away })} refusal={save.error} />
       <h3 className="drawer-part">{t('people.background_title')}</h3>
       <Field label={t('people.knowledge')} name="dietKnowledge" refusal={save.error}>
         <Select
@@ -399,5 +402,47 @@ function RestOfDiet({ rest, change, complaint }: RestProps) {
         {t('people.copy_monday')}
       </Button>
     </>
+  );
+}
+
+interface AwayProps {
+  away: string[];
+  change: (away: string[]) => void;
+  refusal: Refusal | null;
+}
+
+/** Days on which someone does not eat here: nothing is planned for them. */
+function Away({ away, change, refusal }: AwayProps) {
+  return (
+    <div className="drawer-part">
+      <Field label={t('people.away')} name="away" refusal={refusal} wide>
+        <DatePicker.RangePicker
+          value={null}
+          onChange={(range) => {
+            if (range?.[0] && range[1]) {
+              const span = `${range[0].format('YYYY-MM-DD')}/${range[1].format('YYYY-MM-DD')}`;
+              change(away.includes(span) ? away : [...away, span].toSorted());
+            }
+          }}
+        />
+      </Field>
+      <div className="words">
+        {away.map((span) => {
+          const says = t('people.away_span', {
+            from: when(span.slice(0, 10), 'short'),
+            to: when(span.slice(-10), 'short'),
+          });
+          return (
+            <Button
+              key={span}
+              aria-label={t('people.away_remove', { span: says })}
+              onClick={() => change(away.filter((one) => one !== span))}
+            >
+              {says} ×
+            </Button>
+          );
+        })}
+      </div>
+    </div>
   );
 }

@@ -31,6 +31,7 @@ export function Eater({ person, day, isEating, hands }: Props) {
     <section className="eater" aria-label={person.name}>
       <div className="eater-head">
         <h2>{person.name}</h2>
+        {person.isAway && <span className="word">{t('eater.away')}</span>}
         <span className="soft source">
           {t('eater.target', { target: mg(person.targetMg), source: say(person.targetSource) })}
         </span>
