@@ -46,7 +46,10 @@ export function TimelineLanes({ ahead }: { ahead: Timeline }) {
           return (
             <g key={lane.id}>
               <path d={`M0 ${String(floor + 2)} H${String(width)}`} stroke="var(--wood)" strokeWidth={3} />
-              <text x={0} y={floor - 9} fontSize={13} fill="var(--ink)">
+              <text x={0} y={floor - 17} fontSize={13} fill="var(--ink)">
+                {short(lane.lots[0]?.name ?? t('ahead.empty'))}
+              </text>
+              <text x={0} y={floor - 3} fontSize={11.5} fill="var(--ink-soft)">
                 {lane.jarName}
               </text>
               {lane.lots.map((lot) => (
@@ -59,6 +62,9 @@ export function TimelineLanes({ ahead }: { ahead: Timeline }) {
     </div>
   );
 }
+
+/** As much of a name as there is room for beside its lane. */
+const short = (name: string): string => (name.length > 23 ? `${name.slice(0, 22)}…` : name);
 
 interface StretchProps {
   lot: ScheduledBatch;

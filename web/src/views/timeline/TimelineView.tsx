@@ -41,6 +41,27 @@ export function TimelineView() {
           <Button onClick={() => setShowsRotation(true)}>{t('ahead.rotation')}</Button>
         </span>
       </div>
+      {ahead.kinds.length === 0 && (
+        <p>
+          <T m="ahead.no_rotation" v={{ a0: (c) => <Button onClick={() => setShowsRotation(true)}>{c}</Button> }} />
+        </p>
+      )}
+      <div className="ahead-parts">
+        <section aria-label={t('ahead.to_start')}>
+          <h2>{t('ahead.to_start')}</h2>
+          <ToStart ahead={ahead} isTried={isTried} />
+        </section>
+        <section aria-label={t('ahead.lasts')}>
+          <h2>{t('ahead.lasts')}</h2>
+          <ul className="quiet-list lasts">
+            {ahead.kinds.map((kind) => (
+              <Lasts key={kind.id} kind={kind} />
+            ))}
+          </ul>
+        </section>
+        <ShoppingList />
+      </div>
+      <TimelineLanes ahead={ahead} />
       <div className="what-if">
         <label>
           {t('ahead.one_more')}
@@ -72,27 +93,6 @@ export function TimelineView() {
             </Button>
           </span>
         )}
-      </div>
-      {ahead.kinds.length === 0 && (
-        <p>
-          <T m="ahead.no_rotation" v={{ a0: (c) => <Button onClick={() => setShowsRotation(true)}>{c}</Button> }} />
-        </p>
-      )}
-      <TimelineLanes ahead={ahead} />
-      <div className="ahead-parts">
-        <section aria-label={t('ahead.to_start')}>
-          <h2>{t('ahead.to_start')}</h2>
-          <ToStart ahead={ahead} isTried={isTried} />
-        </section>
-        <section aria-label={t('ahead.lasts')}>
-          <h2>{t('ahead.lasts')}</h2>
-          <ul className="quiet-list lasts">
-            {ahead.kinds.map((kind) => (
-              <Lasts key={kind.id} kind={kind} />
-            ))}
-          </ul>
-        </section>
-        <ShoppingList />
       </div>
       {showsRotation && <RotationDrawer close={() => setShowsRotation(false)} />}
     </div>
