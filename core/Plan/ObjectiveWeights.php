@@ -38,10 +38,14 @@ final readonly class ObjectiveWeights
         public float $fair = 0.0,
     ) {}
 
-    /** @throws InvalidField */
-    public static function read(Fields $fields): self
+    /**
+     * @param  float  $fair  where nothing is said of it
+     *
+     * @throws InvalidField
+     */
+    public static function read(Fields $fields, float $fair = 0.0): self
     {
-        $usual = new self();
+        $usual = new self(fair: $fair);
         $weight = static function (string $key, float $default) use ($fields): float {
             $value = $fields->number($key, $default);
 

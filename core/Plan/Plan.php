@@ -33,7 +33,7 @@ final readonly class Plan
 
         return [
             'tempesal' => 'planned',
-            'version' => 1,
+            'version' => $problem->version,
             'objective' => round($this->objective, 6),
             'bound' => round($this->bound, 6),
             'gap' => round($this->gap(), 6),
@@ -42,7 +42,10 @@ final readonly class Plan
                     'eater' => $problem->eaters[$assignment->eater]->id,
                     'day' => $assignment->day,
                     'meal' => $problem->meals[$assignment->meal],
-                    'offer' => $problem->options[$assignment->option]->id,
+                    'offer' => $problem->options[$problem->offerOf($assignment->option)]->id,
+                    ...$problem->version > 1
+                        ? ['portion' => $problem->options[$assignment->option]->portion[$assignment->eater]]
+                        : [],
                 ],
                 $this->assignments,
             ),

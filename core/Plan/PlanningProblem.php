@@ -23,6 +23,17 @@ final readonly class PlanningProblem
 
     private const MOST_PER_MEAL = 4;
 
+    private const MOST_SIZES = 4;
+
+    private const VERSIONS = [1, 2];
+
+    /** Grams from which on a portion counts as live, where the document does not say. */
+    private const LIVE_FROM_G = 10.0;
+
+    private const FAIR = 20.0;
+
+    private const ROUNDING = 1e-6;
+
     /**
      * @param  list<string>  $meals  of a day
      * @param  int  $perMeal  what is served at one of them at most
@@ -31,6 +42,7 @@ final readonly class PlanningProblem
      * @param  list<Assignment>  $locked  that stay as they are
      * @param  list<Assignment>  $before  an earlier plan that is kept where nothing is lost by it
      * @param  array<int, array<int, true>>  $previous  what each eater had on the day before, by eater and offer
+     * @param  int  $version  of the document: from 2 on offers come in sizes
      */
     public function __construct(
         public int $days,
@@ -42,6 +54,7 @@ final readonly class PlanningProblem
         public array $before,
         public ObjectiveWeights $weights,
         public array $previous = [],
+        public int $version = 1,
     ) {}
 
     /** The option whose stock one shares, itself where it is the usual size. */
@@ -54,7 +67,8 @@ final readonly class PlanningProblem
     public static function read(Fields $fields): self
     {
         $fields->text('tempesal') === 'plan' ?: throw $fields->invalid('tempesal', Message::of('errors.not_a_plan'));
-        (int) $fields->number('version', 1.0) === 1 ?:
+        $version = (int) $fields->number('version', 1.0);
+        in_array($version, self::VERSIONS, true) ?:
         throw $fields->invalid('version', Message::of('errors.plan_version'));
         $days = self::whole($fields, 'days', 7, 1, self::MOST_DAYS);
         $meals = $fields->has('meals') ? $fields->texts('meals', 40) : ['day'];
@@ -67,9 +81,14 @@ final readonly class PlanningProblem
             $eaters[] = self::eater($one, $days);
         }
         self::few($fields, 'eaters', count($eaters), self::MOST_EATERS);
-        $options = [];
-        foreach ($fields->has('offers') ? $fields->each('offers') : [] as $one) {
-            $options[] = self::offer($one, $days, $meals, $eaters);
+        $options = $sizes = [];
+        foreach ($fields->has('offers') ? $fields->each('offers') : [] as $place => $one) {
+            if ($version === 1) {
+                $options[] = self::offer($one, $days, $meals, $eaters);
+            } else {
+                [$options[], $more] = self::offerInSizes($one, (int) $place, $days, $meals, $eaters);
+                array_push($sizes, ...$more);
+            }
         }
         self::few($fields, 'offers', count($options), self::MOST_OFFERS, 0);
         foreach (['eaters' => $eaters, 'offers' => $options] as $key => $list) {
@@ -77,19 +96,28 @@ final readonly class PlanningProblem
                 throw $fields->invalid($key, Message::of('errors.unique_ids'));
             }
         }
-        $assignments = static function (string $key) use ($fields, $days, $meals, $eaters, $options): array {
+        $offers = array_column($options, 'id');
+        array_push($options, ...$sizes);
+        $assignments = static function (string $key) use ($fields, $days, $meals, $eaters, $options, $offers): array {
             $assignments = [];
             foreach ($fields->has($key) ? $fields->each($key) : [] as $one) {
+                $eater = self::place($one, 'eater', array_column($eaters, 'id'));
                 $assignments[] = new Assignment(
-                    self::place($one, 'eater', array_column($eaters, 'id')),
+                    $eater,
                     self::whole($one, 'day', 0, 0, $days - 1),
                     self::place($one, 'meal', $meals),
-                    self::place($one, 'offer', array_column($options, 'id')),
+                    self::size($one, $options, self::place($one, 'offer', $offers), $eater),
                 );
             }
 
             return $assignments;
         };
+        $previous = [];
+        foreach ($version > 1 && $fields->has('previous') ? $fields->each('previous') : [] as $one) {
+            $previous[self::place($one, 'eater', array_column($eaters, 'id'))][
+                self::place($one, 'offer', $offers)
+            ] = true;
+        }
         $problem = new self(
             $days,
             $meals,
@@ -98,7 +126,11 @@ final readonly class PlanningProblem
             $options,
             $assignments('locked'),
             $assignments('before'),
-            $fields->has('weights') ? ObjectiveWeights::read($fields->child('weights')) : new ObjectiveWeights(),
+            $fields->has('weights')
+                ? ObjectiveWeights::read($fields->child('weights'), $version > 1 ? self::FAIR : 0.0)
+                : new ObjectiveWeights(fair: $version > 1 ? self::FAIR : 0.0),
+            $previous,
+            $version,
         );
         $trouble = Feasibility::trouble($problem, $problem->locked, true);
         if ($trouble !== null) {
@@ -130,8 +162,13 @@ final readonly class PlanningProblem
      * @param  list<string>  $meals
      * @param  list<Eater>  $eaters
      */
-    private static function offer(Fields $fields, int $days, array $meals, array $eaters): ServingOption
-    {
+    private static function offer(
+        Fields $fields,
+        int $days,
+        array $meals,
+        array $eaters,
+        bool $hasServings = true,
+    ): ServingOption {
         $id = $fields->text('id');
         $stock = $fields->number('stock');
         if ($stock < 0.0 || $stock > 1_000_000.0) {
@@ -152,9 +189,9 @@ final readonly class PlanningProblem
             ? $eater->id
             : '';
         $sodium = $portion = [];
-        $usualSodium = self::byDay($fields, 'sodiumMg', $days, 0.0, 20_000.0);
-        $usualPortion = $fields->number('portion', 1.0);
-        foreach ($eaters as $eater) {
+        $usualSodium = $hasServings ? self::byDay($fields, 'sodiumMg', $days, 0.0, 20_000.0) : [];
+        $usualPortion = $hasServings ? $fields->number('portion', 1.0) : 1.0;
+        foreach ($hasServings ? $eaters : [] as $eater) {
             $sodium[] =
                 $by('sodiumMg', $eater) === ''
                     ? $usualSodium
@@ -179,6 +216,104 @@ final readonly class PlanningProblem
             $portion,
             array_map(static fn(Eater $eater): bool => !in_array($eater->id, $notFor, true), $eaters),
         );
+    }
+
+    /**
+     * An offer of a document of version 2: grams, in up to four sizes for each eater. Where a size is live for some and too
+     * small for others, it is two options.
+     *
+     * @param  list<string>  $meals
+     * @param  list<Eater>  $eaters
+     * @return array{ServingOption, list<ServingOption>} the usual size, and the others
+     */
+    private static function offerInSizes(Fields $fields, int $place, int $days, array $meals, array $eaters): array
+    {
+        $by = static fn(string $key, Eater $eater): bool => $fields->has("{$key}By") &&
+            $fields->child("{$key}By")->has($eater->id);
+        $portions = $perGram = [];
+        $usual = self::portions($fields, 'portions');
+        $usualPerGram = self::byDay($fields, 'mgPerGram', $days, 0.0, 400.0);
+        foreach ($eaters as $eater) {
+            $portions[] = $by('portions', $eater) ? self::portions($fields->child('portionsBy'), $eater->id) : $usual;
+            $perGram[] = $by('mgPerGram', $eater)
+                ? self::byDay($fields->child('mgPerGramBy'), $eater->id, $days, 0.0, 400.0)
+                : $usualPerGram;
+        }
+        $liveFrom = $fields->number('liveFrom', self::LIVE_FROM_G);
+        $common = self::offer($fields, $days, $meals, $eaters, false);
+        $options = [];
+        for ($at = 0; $at < max([1, ...array_map(count(...), $portions)]); $at++) {
+            foreach ($common->isLive ? [true, false] : [false] as $isLive) {
+                $isFor = $grams = $share = $sodium = [];
+                foreach (array_keys($eaters) as $m) {
+                    $size = $portions[$m][$at] ?? $portions[$m][0];
+                    $grams[] = $size;
+                    $share[] = 1.0 - $size / $portions[$m][0];
+                    $sodium[] = array_map(static fn(float $mg): float => $mg * $size, $perGram[$m]);
+                    $isFor[] =
+                        $common->isFor[$m] &&
+                        isset($portions[$m][$at]) &&
+                        (!$common->isLive || $isLive === $size >= $liveFrom - self::ROUNDING);
+                }
+                if ($options === [] || in_array(true, $isFor, true)) {
+                    $options[] = new ServingOption(
+                        $options === [] ? $common->id : "{$common->id} {$at} " . ($isLive ? 'live' : 'small'),
+                        $common->name,
+                        $isLive,
+                        $common->group,
+                        $common->stock,
+                        $common->from,
+                        $common->useBy,
+                        $common->meals,
+                        $sodium,
+                        $grams,
+                        $isFor,
+                        $options === [] ? null : $place,
+                        $share,
+                    );
+                }
+            }
+        }
+
+        return [$options[0], array_slice($options, 1)];
+    }
+
+    /** @return non-empty-list<float> grams, the usual one first */
+    private static function portions(Fields $fields, string $key): array
+    {
+        $raw = $fields->raw()[$key] ?? null;
+        $fields->has($key);
+        $all = [];
+        foreach (is_array($raw) ? array_values($raw) : [$raw] as $one) {
+            if (!is_numeric($one) || (float) $one <= 0.0 || (float) $one > ($all[0] ?? 10_000.0)) {
+                throw $fields->invalid($key, Message::of('errors.portion_sizes', most: self::MOST_SIZES));
+            }
+            $all[] = (float) $one;
+        }
+
+        return $all === [] || count($all) > self::MOST_SIZES
+            ? throw $fields->invalid($key, Message::of('errors.portion_sizes', most: self::MOST_SIZES))
+            : $all;
+    }
+
+    /**
+     * The option of an offer in the size that is named; without one the usual size.
+     *
+     * @param  list<ServingOption>  $options
+     */
+    private static function size(Fields $fields, array $options, int $offer, int $eater): int
+    {
+        $grams = $fields->has('portion') ? $fields->number('portion') : $options[$offer]->portion[$eater];
+        $found = null;
+        foreach ($options as $place => $option) {
+            $isThis = ($option->offer ?? $place) === $offer && abs($option->portion[$eater] - $grams) < self::ROUNDING;
+            if ($isThis && $option->isFor[$eater]) {
+                return $place;
+            }
+            $found ??= $isThis ? $place : null;
+        }
+
+        return $found ?? throw $fields->invalid('portion', Message::of('errors.no_such_portion'));
     }
 
     /**

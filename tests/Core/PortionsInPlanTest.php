@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Tempesal\Core\Document\Fields;
+use Tempesal\Core\Document\InvalidField;
 use Tempesal\Core\Intake\PortionSize;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Plan\Assignment;
@@ -9,6 +11,7 @@ use Tempesal\Core\Plan\Eater;
 use Tempesal\Core\Plan\Feasibility;
 use Tempesal\Core\Plan\Objective;
 use Tempesal\Core\Plan\ObjectiveWeights;
+use Tempesal\Core\Plan\Plan;
 use Tempesal\Core\Plan\Planner;
 use Tempesal\Core\Plan\PlanningProblem;
 use Tempesal\Core\Plan\ServingOption;
@@ -206,3 +209,96 @@ it('counts as a repeat what was had on the day before the week', function (): vo
         ->and($week([0 => [0 => true, 1 => true]]))
         ->toBe([0]);
 });
+
+/** A week of version 2 of the document, for one eater with little room. */
+function portionedWeek(array $change = []): array
+{
+    return array_replace_recursive(
+        [
+            'tempesal' => 'plan',
+            'version' => 2,
+            'days' => 3,
+            'eaters' => [['id' => 'ada', 'targetMg' => 1160, 'allowanceMg' => 60, 'hard' => true]],
+            'offers' => [
+                [
+                    'id' => 'carrots',
+                    'live' => true,
+                    'stock' => 400,
+                    'portions' => [40, 30, 20, 10],
+                    'mgPerGram' => 4.1,
+                ],
+            ],
+        ],
+        $change,
+    );
+}
+
+function plannedBy(array $document): Plan
+{
+    return Planner::plan(PlanningProblem::read(Fields::of($document)));
+}
+
+it('reads offers in sizes, and says the size of each cell', function (): void {
+    $answer = plannedBy(portionedWeek())->toArray();
+    expect($answer['version'])
+        ->toBe(2)
+        ->and($answer['cells'])
+        ->toBe(
+            array_map(
+                static fn(int $day): array => [
+                    'eater' => 'ada',
+                    'day' => $day,
+                    'meal' => 'day',
+                    'offer' => 'carrots',
+                    'portion' => 10.0,
+                ],
+                [0, 1, 2],
+            ),
+        )
+        ->and($answer['days'][0]['sodiumMg'])
+        ->toEqualWithDelta(41.0, 1e-9)
+        ->and($answer['shortfalls'])
+        ->toBe([]);
+});
+
+it('counts a size as live from so many grams on, for each eater by their own portions', function (): void {
+    $small = plannedBy(portionedWeek(['offers' => [['liveFrom' => 15]]]))->toArray();
+    expect($small['shortfalls'])->toHaveCount(3);
+    $two = portionedWeek(['offers' => [['portionsBy' => ['bo' => [12, 6]]]]]);
+    $two['eaters'][] = ['id' => 'bo', 'targetMg' => 2000, 'allowanceMg' => 900];
+    $by = [];
+    foreach (plannedBy($two)->toArray()['cells'] as $cell) {
+        $by[$cell['eater']][] = $cell['portion'];
+    }
+    expect($by)->toBe(['ada' => [10.0, 10.0, 10.0], 'bo' => [12.0, 12.0, 12.0]]);
+});
+
+it('keeps a locked size, and repeats nothing of the day before', function (): void {
+    $cell = ['eater' => 'ada', 'day' => 1, 'meal' => 'day', 'offer' => 'carrots', 'portion' => 30];
+    $cells = plannedBy(portionedWeek(['locked' => [$cell]]))->toArray()['cells'];
+    expect(array_column($cells, 'portion', 'day')[1])->toBe(30.0);
+    $worth = static fn(array $previous): float => plannedBy(portionedWeek(['previous' => $previous]))->objective;
+    expect($worth([]) - $worth([['eater' => 'ada', 'offer' => 'carrots']]))->toEqualWithDelta(3.0, 1e-9);
+});
+
+it('refuses sizes that make no sense, with the path of it', function (array $change, string $path): void {
+    $document = portionedWeek();
+    foreach ($change as $key => $value) {
+        $key === 'offer'
+            ? ($document['offers'][0] = [...$document['offers'][0], ...$value])
+            : ($document[$key] = $value);
+    }
+    expect(fn() => plannedBy($document))->toThrow(fn(InvalidField $refusal) => expect($refusal->path)->toBe($path));
+})->with([
+    'a version to come' => [['version' => 3], 'version'],
+    'none' => [['offer' => ['portions' => []]], 'offers[0].portions'],
+    'five' => [['offer' => ['portions' => [50, 40, 30, 20, 10]]], 'offers[0].portions'],
+    'one larger than the usual' => [['offer' => ['portions' => [20, 30]]], 'offers[0].portions'],
+    'nothing of it' => [['offer' => ['portions' => [20, 0]]], 'offers[0].portions'],
+    'more than salt holds' => [['offer' => ['mgPerGram' => 500]], 'offers[0].mgPerGram'],
+    'a size that there is not' => [
+        ['locked' => [['eater' => 'ada', 'day' => 0, 'meal' => 'day', 'offer' => 'carrots', 'portion' => 33]]],
+        'locked[0].portion',
+    ],
+    'someone else’s day before' => [['previous' => [['eater' => 'cy', 'offer' => 'carrots']]], 'previous[0].eater'],
+]);
