@@ -49,7 +49,8 @@ test('what falls due while one looks elsewhere is called out', async ({ page, co
   await page.clock.runFor(61_000);
   await expect(call).toContainText('Open the lid');
   await call.getByRole('button', { name: 'Show today’s chores' }).click();
-  await expect(page).toHaveURL(/today$/);
+  await expect(page).toHaveURL(/today#chores$/);
+  await expect(page.getByRole('region', { name: 'Chores' })).toBeInViewport();
 });
 
 test('a jar goes into the fridge in a tap, and comes out with a reading of its acid', async ({ page, cook }) => {
