@@ -183,7 +183,7 @@ it('refuses what makes no sense, with the path of it', function (array $change, 
     expect($at)->toBe($path);
 })->with([
     [['tempesal' => 'formula'], 'tempesal'],
-    [['version' => 2], 'version'],
+    [['version' => 3], 'version'],
     [['days' => 0], 'days'],
     [['days' => 400], 'days'],
     [['meals' => ['noon', 'noon']], 'meals'],
