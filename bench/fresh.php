@@ -84,7 +84,9 @@ foreach (SIZES as $name => [$eaters, $days, $meals, $offers, $scarce, $hard]) {
     }
     sort($bounds);
     echo sprintf(
-        "%-16s %d x %d x %d x %d: %.2f %% behind on average, %.2f %% at worst; bound off by %.1f %% in the median, %.1f %% at worst; %.2f s against cbc's %.2f s in all; %d not proven by cbc, %d wrong\n",
+        '%-16s %d x %d x %d x %d: %.2f %% behind on average, %.2f %% at worst; ' .
+            'bound off by %.1f %% in the median, %.1f %% at worst; ' .
+            "%.2f s against cbc's %.2f s in all; %d not proven by cbc, %d wrong\n",
         $name,
         $eaters,
         $days,

@@ -131,7 +131,12 @@ final class IntakeView
         );
     }
 
-    /** @return array{days: int, sodium: array<string, float|int>, jars: array<string, float|int>, rest: array<string, float|int>, mmol: float, saltGrams: float, targetMg: float, percent: float} */
+    /**
+     * @return array{
+     *     days: int, sodium: array<string, float|int>, jars: array<string, float|int>, rest: array<string, float|int>,
+     *     mmol: float, saltGrams: float, targetMg: float, percent: float,
+     * }
+     */
     private static function mean(IntakePeriod $period): array
     {
         $mean = $period->mean();

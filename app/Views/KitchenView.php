@@ -68,6 +68,8 @@ final class KitchenView
         Collection $ingredients,
         Collection $holdDowns,
     ): array {
+        $inTable = self::inTable($ingredients);
+
         return [
             'version' => $household->version,
             'name' => $household->name,
@@ -160,7 +162,7 @@ final class KitchenView
                         'also' => $ingredient->also,
                         'isOwn' => $ingredient->own,
                         'isEdited' => $ingredient->edited,
-                        'inTable' => $ingredient->edited ? self::inTable($ingredient->key) : null,
+                        'inTable' => $inTable[$ingredient->key] ?? null,
                         'labelSodiumMg' => $ingredient->label_sodium_mg,
                         'labelServingGrams' => $ingredient->label_serving_g,
                         'colour' => $ingredient->colour,
@@ -211,16 +213,23 @@ final class KitchenView
         ];
     }
 
-    /** @return array{sodiumMg: float, waterGrams: float}|null what the table says of a food; null where it has none */
-    private static function inTable(string $key): ?array
+    /**
+     * What the table says of the foods that the cook has changed, read once.
+     *
+     * @param  Collection<int, Ingredient>  $ingredients
+     * @return array<string, array{sodiumMg: float, waterGrams: float}> by key
+     */
+    private static function inTable(Collection $ingredients): array
     {
-        foreach (FoodTable::all() as $food) {
-            if ($food['key'] === $key) {
-                return ['sodiumMg' => $food['sodium']['typical'], 'waterGrams' => $food['water']];
+        $changed = $ingredients->where('edited', true)->pluck('key')->flip();
+        $said = [];
+        foreach ($changed->isEmpty() ? [] : FoodTable::all() as $food) {
+            if ($changed->has($food['key'])) {
+                $said[$food['key']] = ['sodiumMg' => $food['sodium']['typical'], 'waterGrams' => $food['water']];
             }
         }
 
-        return null;
+        return $said;
     }
 
     /** @return array<string, mixed> */

@@ -240,24 +240,8 @@ final class CheckRules
                     $jar->ph === null &&
                     $jar->hasSoured === false,
             ),
-            new CheckRule(
-                'gas_in_milk',
-                [Finding::LidBulging],
-                Verdict::DoNotEat,
-                'check_because.gas_in_milk',
-                self::THROW_OUT,
-                self::NO_TASTE,
-                static fn(CheckedJar $jar): bool => $jar->isStillMilk(),
-            ),
-            new CheckRule(
-                'hiss_in_milk',
-                [Finding::LidHisses],
-                Verdict::DoNotEat,
-                'check_because.gas_in_milk',
-                self::THROW_OUT,
-                self::NO_TASTE,
-                static fn(CheckedJar $jar): bool => $jar->isStillMilk(),
-            ),
+            self::gasInMilk('gas_in_milk', Finding::LidBulging),
+            self::gasInMilk('hiss_in_milk', Finding::LidHisses),
             new CheckRule(
                 'milk_never_set',
                 [Finding::SmellRaw],
@@ -291,6 +275,20 @@ final class CheckRules
                 static fn(CheckedJar $jar): bool => self::isPureeOut($jar) && $jar->ph !== null && !$jar->isReadSour(),
             ),
         ];
+    }
+
+    /** A culture without yeasts makes no gas: what does came from somewhere else. */
+    private static function gasInMilk(string $id, Finding $sign): CheckRule
+    {
+        return new CheckRule(
+            $id,
+            [$sign],
+            Verdict::DoNotEat,
+            'check_because.gas_in_milk',
+            self::THROW_OUT,
+            self::NO_TASTE,
+            static fn(CheckedJar $jar): bool => $jar->isStillMilk(),
+        );
     }
 
     /** Whether a ferment has had twice the time it takes to sour. */

@@ -93,9 +93,10 @@ function withoutBands(array $figures): array
 }
 
 /**
- * The figures but for how a total is rounded (as far as its range lets it be said) and what is live and ready (in the cold things ripen more slowly since, so that other jars can
- * stand in for a serving), what is left of a jar and what that runs into (what other weeks have planned is theirs), how many kinds of cultures were eaten (three krauts are one since), and the acid
- * that is expected (of a condiment nothing is, before it was read).
+ * The figures but for how a total is rounded (as far as its range lets it be said); what is live and ready (in the cold
+ * things ripen more slowly since, so that other jars can stand in for a serving); what is left of a jar and what that
+ * runs into (what other weeks have planned is theirs); how many kinds of cultures were eaten (three krauts are one
+ * since); and the acid that is expected (of a condiment nothing is, before it was read).
  *
  * @param  array<string, int|float|bool>  $figures
  * @return array<string, int|float|bool>
