@@ -23,6 +23,9 @@ missing_packages() {
   if [ "$purpose" = test ]; then
     [ -x /usr/bin/chromium ] || printf 'chromium '
     command -v shellcheck >/dev/null || printf 'shellcheck '
+    # The solver and the script that fresh weeks are held against.
+    command -v cbc >/dev/null || printf 'coinor-cbc '
+    command -v python3 >/dev/null || printf 'python3 '
   fi
 }
 

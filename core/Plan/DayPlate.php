@@ -5,15 +5,37 @@ declare(strict_types=1);
 namespace Tempesal\Core\Plan;
 
 /**
- * The best that can stand on one plate when each thing has a worth of its own: found by trying, the worthiest first,
- * and by leaving out what cannot become better than the best so far.
+ * What can stand on one plate (one eater's day) when each thing has a worth of its own: the best, and all that come near
+ * it. Things are tried the worthiest first, and what cannot become good enough any more is left out.
+ *
+ * At which meal of the day something is served does not matter to its worth, so that a plate is a set of offers; that
+ * they can be shared out over the meals is kept by counting, for every set of meals, the offers suited to none but those
+ * (Hall's condition).
  */
 final class DayPlate
 {
+    private const EPS = 1e-9;
+
+    /** @var list<array{float, float, int, int, bool, int}> what need not be there, the worthiest first */
+    private readonly array $others;
+
+    /** @var list<array{float, float, int, int, bool, int}> what must be there */
+    private readonly array $musts;
+
+    private readonly float $allowance;
+
+    private readonly float $limit;
+
+    /** Worth of the best, and what a plate must come to that is kept. */
     private float $best = -INF;
+
+    private float $enough = -INF;
 
     /** @var list<int> */
     private array $bestChosen = [];
+
+    /** @var list<array{float, list<int>}> */
+    private array $kept = [];
 
     /** @var list<int> */
     private array $chosen = [];
@@ -21,23 +43,47 @@ final class DayPlate
     /** @var array<int, true> offers of which one size was chosen */
     private array $taken = [];
 
-    /**
-     * @param  list<array{float, float, int, int, bool, int}>  $candidates  worth, mg, 1 where live, option, whether it
-     *     must be there, and the offer of which it is a size
-     */
-    private function __construct(
-        private readonly array $candidates,
-        private readonly int $goal,
-        private readonly float $short,
-        private readonly float $over,
-        private readonly float $allowance,
-        private readonly float $limit,
-    ) {}
+    /** @var array<int, int> by set of meals: what is in it */
+    private array $within = [];
+
+    /** How many plates are kept at most; 0 while only the best is looked for. */
+    private int $most = 0;
+
+    private bool $isCut = false;
+
+    /** How many sets were looked at. */
+    public int $steps = 0;
 
     /**
      * @param  list<array{float, float, int, int, bool, int}>  $candidates  worth, mg, 1 where live, option, whether it
      *     must be there, and the offer of which it is a size
      * @param  int  $room  how many at most
+     * @param  float  $over  what a milligram beyond the allowance costs
+     * @param  array<int, list<int>>  $holding  by option: the sets of meals that hold all it is suited to; without
+     *     them only the room is counted
+     * @param  list<int>  $roomOf  by set of meals
+     */
+    public function __construct(
+        array $candidates,
+        private readonly int $room,
+        private readonly int $goal,
+        private readonly float $short,
+        private readonly float $over,
+        float $allowance,
+        float $limit,
+        private readonly array $holding = [],
+        private readonly array $roomOf = [],
+    ) {
+        $this->musts = array_values(array_filter($candidates, static fn(array $one): bool => $one[4]));
+        $others = array_values(array_filter($candidates, static fn(array $one): bool => !$one[4]));
+        usort($others, static fn(array $one, array $other): int => $other[0] <=> $one[0] ?: $one[1] <=> $other[1]);
+        $this->others = self::withoutBeaten($others);
+        $this->allowance = $allowance;
+        $this->limit = $limit;
+    }
+
+    /**
+     * @param  list<array{float, float, int, int, bool, int}>  $candidates
      * @return array{float, list<int>} its worth, and the offers
      */
     public static function fill(
@@ -49,48 +95,140 @@ final class DayPlate
         float $allowance,
         float $limit,
     ): array {
-        $musts = array_values(array_filter($candidates, static fn(array $one): bool => $one[4]));
-        $others = array_values(
-            array_filter($candidates, static fn(array $one): bool => !$one[4] && ($one[0] > 0.0 || $one[2] === 1)),
-        );
-        usort($others, static fn(array $one, array $other): int => $other[0] <=> $one[0]);
-        $plate = new self($others, $goal, $short, $over, $allowance, $limit);
-        $plate->chosen = array_column($musts, 3);
-        $plate->taken = array_fill_keys(array_column($musts, 5), true);
-        $plate->search(
-            0,
-            $room - count($musts),
-            array_sum(array_column($musts, 0)),
-            array_sum(array_column($musts, 1)),
-            array_sum(array_column($musts, 2)),
-        );
+        return (new self($candidates, $room, $goal, $short, $over, $allowance, $limit))->best();
+    }
 
-        return [$plate->best, $plate->bestChosen];
+    /** @return array{float, list<int>} its worth, and the options */
+    public function best(): array
+    {
+        $this->most = 0;
+        $this->start();
+
+        return [$this->best, $this->bestChosen];
+    }
+
+    /**
+     * All plates that come as near the best as this, the best first; where they are too many, the best of them.
+     *
+     * @return array{list<array{float, list<int>}>, float} worth and options of each; and how far from the best what was left out
+     *     for being too many is at least
+     */
+    public function near(float $loss, int $most): array
+    {
+        [$best] = $this->best();
+        $this->most = $most;
+        $this->enough = $best - $loss;
+        $this->kept = [];
+        $this->isCut = false;
+        $this->start();
+        $this->tidy();
+
+        return [$this->kept, $this->isCut ? max(0.0, $best - $this->enough) : $loss];
+    }
+
+    /**
+     * Without the sizes of an offer of which another is worth no less, with no more sodium, and as live.
+     *
+     * @param  list<array{float, float, int, int, bool, int}>  $sorted
+     * @return list<array{float, float, int, int, bool, int}>
+     */
+    private static function withoutBeaten(array $sorted): array
+    {
+        $kept = $least = [];
+        foreach ($sorted as $one) {
+            [, $milligrams, $live, , , $offer] = $one;
+            if ($milligrams < ($least[$offer][$live] ?? INF)) {
+                $kept[] = $one;
+                $least[$offer][$live] = $milligrams;
+            }
+        }
+
+        return $kept;
+    }
+
+    private function start(): void
+    {
+        $this->chosen = array_column($this->musts, 3);
+        $this->taken = array_fill_keys(array_column($this->musts, 5), true);
+        $this->within = array_fill(0, count($this->roomOf), 0);
+        foreach ($this->chosen as $option) {
+            foreach ($this->holding[$option] ?? [] as $set) {
+                $this->within[$set]++;
+            }
+        }
+        $this->search(
+            0,
+            $this->room - count($this->musts),
+            array_sum(array_column($this->musts, 0)),
+            array_sum(array_column($this->musts, 1)),
+            array_sum(array_column($this->musts, 2)),
+        );
     }
 
     private function search(int $from, int $room, float $worth, float $sodium, int $live): void
     {
+        $this->steps++;
         $missing = max(0, $this->goal - $live);
         $now = $worth - $this->short * $missing - $this->over * max(0.0, $sodium - $this->allowance);
-        if ($now > $this->best) {
+        if ($this->most > 0) {
+            if ($now >= $this->enough - self::EPS) {
+                $this->kept[] = [$now, $this->chosen];
+                if (count($this->kept) > 3 * $this->most) {
+                    $this->tidy();
+                }
+            }
+        } elseif ($now > $this->best) {
             $this->best = $now;
             $this->bestChosen = $this->chosen;
         }
-        $count = count($this->candidates);
-        for ($at = $from; $room > 0 && $at < $count; $at++) {
-            [$value, $milligrams, $lively, $option, , $offer] = $this->candidates[$at];
+        if ($room <= 0) {
+            return;
+        }
+        $passed = $sodium >= $this->allowance;
+        $count = count($this->others);
+        for ($at = $from; $at < $count; $at++) {
+            [$value, $milligrams, $lively, $option, , $offer] = $this->others[$at];
             // At most: every place that is left filled as well as this one, and every live serving found.
-            if ($now + $room * max(0.0, $value) + $this->short * min($missing, $room) <= $this->best + 1e-9) {
+            $most = $now + $room * max(0.0, $value) + $this->short * min($missing, $room);
+            if ($this->most > 0 ? $most < $this->enough - self::EPS : $most <= $this->best + self::EPS) {
                 return;
             }
-            if (isset($this->taken[$offer]) || $sodium + $milligrams > $this->limit + 1e-9) {
+            if (
+                isset($this->taken[$offer]) ||
+                ($this->most === 0 && $value <= 0.0 && $lively === 0) ||
+                $sodium + $milligrams > $this->limit + self::EPS ||
+                ($passed && $missing === 0 && $value - $this->over * $milligrams < 0.0 && $this->most === 0)
+            ) {
                 continue;
+            }
+            $sets = $this->holding[$option] ?? [];
+            foreach ($sets as $set) {
+                if ($this->within[$set] >= $this->roomOf[$set]) {
+                    continue 2;
+                }
+            }
+            foreach ($sets as $set) {
+                $this->within[$set]++;
             }
             $this->chosen[] = $option;
             $this->taken[$offer] = true;
             $this->search($at + 1, $room - 1, $worth + $value, $sodium + $milligrams, $live + $lively);
             array_pop($this->chosen);
             unset($this->taken[$offer]);
+            foreach ($sets as $set) {
+                $this->within[$set]--;
+            }
+        }
+    }
+
+    /** Keeps the best of what was kept. */
+    private function tidy(): void
+    {
+        usort($this->kept, static fn(array $one, array $other): int => $other[0] <=> $one[0]);
+        if (count($this->kept) > $this->most) {
+            $this->enough = $this->kept[$this->most][0];
+            $this->kept = array_slice($this->kept, 0, $this->most);
+            $this->isCut = true;
         }
     }
 }

@@ -4,34 +4,32 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Plan;
 
+use Closure;
+use LogicException;
+
 /**
  * Plans a week: the servings, what they come to, how far from the best it can be at most, and why a day falls short.
  */
 final class Planner
 {
+    /** Where the row of numbers begins for the searches. */
+    private const LOT = 17;
+
     /**
-     * Where the rows of numbers begin for the searches; those after the first are for weeks in which a limit leaves
-     * someone short, unless they are so large that it would take long.
+     * @param  (Closure(float, float): bool)|null  $goesOn  told the objective so far and its bound from time to time; false
+     *     stops the search, and what was found by then is the plan
      */
-    private const LOTS = [17, 777_777, 888_888];
-
-    public static function plan(PlanningProblem $problem): Plan
+    public static function plan(PlanningProblem $problem, ?Closure $goesOn = null): Plan
     {
-        $assignments = [];
-        $objective = -INF;
-        foreach (self::LOTS as $lot) {
-            $search = new Search($problem, $lot);
-            $found = self::shareOut($problem, $search->run());
-            $worth = Objective::of($problem, $found);
-            if ($worth > $objective) {
-                [$assignments, $objective] = [$found, $worth];
-            }
-            if (!$search->isTight() || $search->isLarge()) {
-                break;
-            }
+        $search = new PricedSearch($problem, self::LOT, $goesOn);
+        $assignments = self::shareOut($problem, $search->run());
+        $trouble = Feasibility::trouble($problem, $assignments);
+        if ($trouble !== null && Feasibility::trouble($problem, $problem->locked, true) === null) {
+            throw new LogicException("A planned week breaks a rule: {$trouble->code}.");
         }
+        $objective = Objective::of($problem, $assignments);
 
-        return new Plan($problem, $assignments, $objective, UpperBound::of($problem, $objective));
+        return new Plan($problem, $assignments, $objective, max($search->bound(), $objective));
     }
 
     /**

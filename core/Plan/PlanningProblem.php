@@ -260,7 +260,8 @@ final readonly class PlanningProblem
                         $options === [] ? $common->id : "{$common->id} {$at} " . ($isLive ? 'live' : 'small'),
                         $common->name,
                         $isLive,
-                        $common->group,
+                        // What is too little to be live meets no group either.
+                        $common->isLive && !$isLive ? ServingOption::NO_CULTURE : $common->group,
                         $common->stock,
                         $common->from,
                         $common->useBy,

@@ -16,33 +16,18 @@ namespace Tempesal\Core\Plan;
 final class Search
 {
     /** Steps for each place on a plate, and at least and at most that many in all. */
-    private const STEPS_PER_PLACE = 1_000;
+    private const STEPS_PER_PLACE = 60;
 
-    private const LEAST_STEPS = 16_000;
+    private const LEAST_STEPS = 3_000;
 
-    private const MOST_STEPS = 400_000;
+    private const MOST_STEPS = 24_000;
 
     /** What one is ready to lose at the beginning: at first a live serving, then less and less; and at the end. */
     private const HEATS = [100.0, 12.0, 12.0, 6.0];
 
+    private const LOW_HEATS = [20.0, 6.0];
+
     private const COLD = 0.03;
-
-    /**
-     * How often whole plates are laid anew where a limit that is kept to leaves someone short, and how many each time.
-     */
-    private const RELAYS = 12;
-
-    private const RELAYS_PER_PLATE = 60;
-
-    private const RELAY_HEAT = 3.0;
-
-    /**
-     * What things are worth is blurred by so many times the heat, so that a plate is not laid the same way each time.
-     */
-    private const BLUR = 4.0;
-
-    /** The share of its loss that a plate is paid for what another takes from it: it is laid anew, and loses less. */
-    private const PAID = 0.7;
 
     private const EPS = 1e-9;
 
@@ -186,19 +171,49 @@ final class Search
         }
     }
 
-    /** @return list<array{int, int}> plate and offer of every serving */
+    /** @return list<array{int, int}> plate and option of every serving */
     public function run(): array
     {
         $this->fill();
-        $places = array_sum(array_map(count(...), $this->may));
-        $steps = $places === 0 ? 0 : max(self::LEAST_STEPS, min(self::MOST_STEPS, self::STEPS_PER_PLACE * $places));
         foreach (self::HEATS as $heat) {
-            $this->anneal($heat, intdiv($steps, count(self::HEATS)));
-        }
-        for ($round = 0; $round < self::RELAYS && $this->isTight(); $round++) {
-            $this->initialise(self::RELAYS_PER_PLATE * count($this->may));
+            $this->anneal($heat, intdiv($this->steps(), count(self::HEATS)));
         }
         $this->climb();
+
+        return $this->served();
+    }
+
+    /**
+     * Goes on from a week that keeps to everything, at a heat at which most of it can stay.
+     *
+     * @param  list<array{int, int}>  $served  plate and option of every serving
+     * @return list<array{int, int}>
+     */
+    public function goOn(array $served): array
+    {
+        $lists = array_fill(0, count($this->may), []);
+        foreach ($served as [$p, $i]) {
+            $lists[$p][] = $i;
+        }
+        $this->restore($lists);
+        foreach (self::LOW_HEATS as $heat) {
+            $this->anneal($heat, $this->steps());
+        }
+        $this->climb();
+
+        return $this->served();
+    }
+
+    private function steps(): int
+    {
+        $places = array_sum(array_map(count(...), $this->may));
+
+        return $places === 0 ? 0 : max(self::LEAST_STEPS, min(self::MOST_STEPS, self::STEPS_PER_PLACE * $places));
+    }
+
+    /** @return list<array{int, int}> */
+    private function served(): array
+    {
         $served = [];
         foreach ($this->list as $p => $options) {
             foreach ($options as $i) {
@@ -233,139 +248,6 @@ final class Search
             }
         }
         $this->restore($best);
-    }
-
-    /** Lays whole plates anew, exactly, in exchange with others; cools down like the rest of the search. */
-    private function initialise(int $times): void
-    {
-        $heat = self::RELAY_HEAT;
-        $best = $this->list;
-        $value = $bestValue = 0.0;
-        $plates = array_keys(array_filter($this->may));
-        if ($plates === []) {
-            return;
-        }
-        $cooling = (self::COLD / $heat) ** (1.0 / max(1, $times));
-        for ($time = 0; $time < $times; $time++) {
-            $heat *= $cooling;
-            $before = [];
-            $ready = $heat * -log(($this->draw(1_000_000) + 1) / 1_000_000.0);
-            $delta = $this->reoptimise($plates[$this->draw(count($plates))], self::BLUR * $heat, 2, $before);
-            if ($delta < -$ready) {
-                $this->restore($before);
-
-                continue;
-            }
-            $value += $delta;
-            if ($value > $bestValue + self::EPS) {
-                $bestValue = $value;
-                $best = $this->list;
-            }
-        }
-        $this->restore($best);
-    }
-
-    /**
-     * The best that can stand on a plate as the others are; what is used up comes from other plates at what they lose
-     * by it, and those are laid anew in turn.
-     *
-     * @param  float  $blur  by how much worths are blurred
-     * @param  int  $depth  how far a chain of exchanges goes on
-     * @param  array<int, array<int, int>>  $before  what stood on the plates that were touched
-     */
-    private function reoptimise(int $p, float $blur, int $depth, array &$before): float
-    {
-        $before[$p] ??= $this->list[$p];
-        $delta = 0.0;
-        foreach ($this->list[$p] as $i) {
-            if (!$this->isLocked[$p][$i]) {
-                $this->take($p, $i);
-                $delta -= $this->worth($p, $i);
-            }
-        }
-        $m = intdiv($p, $this->days);
-        $from = $candidates = [];
-        foreach ($this->may[$p] as $i) {
-            if (isset($this->size[$p][$this->offer[$i]])) {
-                continue;
-            }
-            $worth = $this->worth($p, $i);
-            if ($this->live[$i] === 1 && $this->lively[$p] < $this->goal[$p]) {
-                $worth -= $this->problem->weights->short + $this->fairer($m);
-            }
-            if (!$this->isHard[$p]) {
-                $over = $this->eaten[$p] - $this->allowance[$p];
-                $worth += $this->problem->weights->over * (max(0.0, $over + $this->sodium[$p][$i]) - max(0.0, $over));
-            }
-            $offer = $this->offer[$i];
-            if ($this->portion[$m][$i] > $this->left[$offer] + self::EPS) {
-                if ($depth === 0 || $this->where[$offer] === []) {
-                    continue;
-                }
-                $q = $this->where[$offer][$this->draw(count($this->where[$offer]))];
-                $there = $this->size[$q][$offer];
-                if (
-                    $this->isLocked[$q][$there] ||
-                    isset($before[$q]) ||
-                    $this->portion[$m][$i] - self::EPS >
-                        $this->left[$offer] + $this->portion[intdiv($q, $this->days)][$there]
-                ) {
-                    continue;
-                }
-                $this->take($q, $there);
-                $worth -= self::PAID * $this->worth($q, $there);
-                $this->put($q, $there);
-                $from[$i] = $q;
-            }
-            $worth += $blur * ($this->draw(2001) / 1000.0 - 1.0);
-            $candidates[] = [$worth, $this->sodium[$p][$i], $this->live[$i], $i, false, $offer];
-        }
-        [, $chosen] = DayPlate::fill(
-            $candidates,
-            $this->room[count($this->room) - 1] - count($this->list[$p]),
-            max(0, $this->goal[$p] - $this->lively[$p]),
-            $this->problem->weights->short,
-            $this->isHard[$p] ? 0.0 : $this->problem->weights->over,
-            $this->allowance[$p] - $this->eaten[$p],
-            $this->limit[$p] - $this->eaten[$p],
-        );
-        $robbed = [];
-        foreach ($chosen as $i) {
-            $there = isset($from[$i]) ? $this->size[$from[$i]][$this->offer[$i]] ?? null : null;
-            if ($there !== null) {
-                $before[$from[$i]] ??= $this->list[$from[$i]];
-                $this->take($from[$i], $there);
-                $delta -= $this->worth($from[$i], $there);
-                $robbed[$from[$i]] = true;
-            }
-            if ($this->fits($p, $i)) {
-                $delta += $this->worth($p, $i);
-                $this->put($p, $i);
-            }
-        }
-        foreach (array_keys($robbed) as $q) {
-            $delta += $this->reoptimise($q, $blur, $depth - 1, $before);
-        }
-
-        return $delta;
-    }
-
-    /** Whether there are more places than can each be tried as often as they should. */
-    public function isLarge(): bool
-    {
-        return self::STEPS_PER_PLACE * array_sum(array_map(count(...), $this->may)) > self::MOST_STEPS;
-    }
-
-    /** Whether a limit that is kept to leaves someone without a live serving. */
-    public function isTight(): bool
-    {
-        foreach ($this->goal as $p => $goal) {
-            if ($this->isHard[$p] && $this->lively[$p] < $goal) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     private function assign(Eater $eater, int $m, int $d, int $sets): void

@@ -6,6 +6,8 @@ glpsol, glpk-utils, too). Writes plans.json: the instances in the documented for
 
 The model, written out for the solver and sharing nothing with the planner:
 maximise -100 short + 10 variety + urgency x - 0.02 over - 0.2 sodium x / target - 3 repeat.
+Version 2 (portions): a cell has a size, stock is in grams, urgency goes with the size, and -2 (1 - size / usual) for each
+serving, -20 for each live serving that is missing from the week of whoever misses most, repeats from the day before on.
 """
 import json
 import os
@@ -17,7 +19,7 @@ import tempfile
 # Seconds after which an instance that is not proven by then is left out.
 PATIENCE = 20
 
-SHORT, VARIETY, URGENCY, OVER, SODIUM, REPEAT = 100.0, 10.0, 2.0, 0.02, 0.2, 3.0
+SHORT, VARIETY, URGENCY, OVER, SODIUM, REPEAT, SMALL, FAIR = 100.0, 10.0, 2.0, 0.02, 0.2, 3.0, 2.0, 20.0
 
 
 def instance(seed, eaters, days, meals, offers, per_meal=1, tight=1.0, hard=0.3):
@@ -50,6 +52,36 @@ def instance(seed, eaters, days, meals, offers, per_meal=1, tight=1.0, hard=0.3)
     return {"tempesal": "plan", "version": 1, "days": days, "meals": names, "perMeal": per_meal, "eaters": people, "offers": jars}
 
 
+def in_portions(week, seed):
+    """The same week with portions in grams: a serving becomes 20, 30, 40 or 100 g of which less may be served."""
+    lot = random.Random(seed)
+    offers = []
+    for jar in week["offers"]:
+        grams = lot.choice([20.0, 30.0, 40.0, 100.0])
+        sizes = lambda usual: sorted({max(10.0, 5.0 * round(usual * part / 5.0)) for part in (1.0, 0.75, 0.5, 0.25)}, reverse=True)
+        one = {key: value for key, value in jar.items() if key not in ("sodiumMg", "portionBy")}
+        one |= {"portions": sizes(grams), "mgPerGram": [round(mg / grams, 4) for mg in jar["sodiumMg"]], "stock": round(jar["stock"] * grams)}
+        one["liveFrom"] = lot.choice([10.0, 10.0, 15.0, 30.0])
+        if "portionBy" in jar:
+            one["portionsBy"] = {eater: sizes(grams * share) for eater, share in jar["portionBy"].items()}
+        offers.append(one)
+    had = [{"eater": eater["id"], "offer": jar["id"]} for eater in week["eaters"] for jar in offers if lot.random() < 0.1]
+    return {**week, "version": 2, "offers": offers, "previous": had}
+
+
+def sizes_of(week, jar, eater):
+    """The sizes of an offer for an eater, and whether each counts as live."""
+    if week["version"] == 1:
+        return [(jar.get("portionBy", {}).get(eater["id"], 1.0), jar["live"])]
+    return [(grams, jar["live"] and grams >= jar.get("liveFrom", 10.0)) for grams in jar.get("portionsBy", {}).get(eater["id"], jar["portions"])]
+
+
+def salt_of(week, jar, eater, day, grams):
+    if week["version"] == 1:
+        return by_day(jar["sodiumMg"], week["days"])[day]
+    return by_day(jar.get("mgPerGramBy", {}).get(eater["id"], jar["mgPerGram"]), week["days"])[day] * grams
+
+
 def by_day(value, days):
     return value if isinstance(value, list) else [value] * days
 
@@ -57,6 +89,8 @@ def by_day(value, days):
 def programme(week):
     """The instance in the LP format that both solvers read."""
     days, meals, eaters, offers = week["days"], week["meals"], week["eaters"], week["offers"]
+    fair = week["version"] > 1
+    had = {(one["eater"], one["offer"]) for one in week.get("previous", [])}
     terms, rows, binary, bounds = [], [], [], []
     cells = {}
     for m, eater in enumerate(eaters):
@@ -65,25 +99,29 @@ def programme(week):
                 if eater["id"] in jar.get("notFor", []) or not jar["from"] <= d <= jar["useBy"]:
                     continue
                 for s, meal in enumerate(meals):
-                    if meal in jar.get("meals", meals):
-                        name = f"x_{m}_{d}_{s}_{i}"
-                        cells.setdefault((m, d, i), []).append((s, name))
+                    for p in range(len(sizes_of(week, jar, eater))) if meal in jar.get("meals", meals) else []:
+                        name = f"x_{m}_{d}_{s}_{i}_{p}"
+                        cells.setdefault((m, d, i), []).append((s, p, name))
                         binary.append(name)
     for (m, d, i), some in cells.items():
         jar, eater = offers[i], eaters[m]
-        gain = URGENCY * max(0.0, 1.0 - (jar["useBy"] - d) / 14.0) - SODIUM * by_day(jar["sodiumMg"], days)[d] / eater["targetMg"]
-        terms += [f"{gain:+.12f} {name}" for _, name in some]
-        rows.append((" + ".join(name for _, name in some), "<=", 1))
+        sizes = sizes_of(week, jar, eater)
+        for _, p, name in some:
+            part = sizes[p][0] / sizes[0][0]
+            gain = URGENCY * max(0.0, 1.0 - (jar["useBy"] - d) / 14.0) * part - SODIUM * salt_of(week, jar, eater, d, sizes[p][0]) / eater["targetMg"]
+            gain -= SMALL * (1.0 - part) + (REPEAT if d == 0 and (eater["id"], jar["id"]) in had else 0.0)
+            terms.append(f"{gain:+.12f} {name}")
+        rows.append((" + ".join(name for _, _, name in some), "<=", 1))
     for m, eater in enumerate(eaters):
         allowance, goal = by_day(eater["allowanceMg"], days), by_day(eater["liveGoal"], days)
         for d in range(days):
             for s in range(len(meals)):
-                here = [name for (mm, dd, _), some in cells.items() if (mm, dd) == (m, d) for ss, name in some if ss == s]
+                here = [name for (mm, dd, _), some in cells.items() if (mm, dd) == (m, d) for ss, _, name in some if ss == s]
                 if here:
                     rows.append((" + ".join(here), "<=", week["perMeal"]))
-            today = [(name, i) for (mm, dd, i), some in cells.items() if (mm, dd) == (m, d) for _, name in some]
-            salt = " + ".join(f"{by_day(offers[i]['sodiumMg'], days)[d]} {name}" for name, i in today)
-            live = " + ".join(name for name, i in today if offers[i]["live"])
+            today = [(name, i, p) for (mm, dd, i), some in cells.items() if (mm, dd) == (m, d) for _, p, name in some]
+            salt = " + ".join(f"{salt_of(week, offers[i], eater, d, sizes_of(week, offers[i], eater)[p][0])} {name}" for name, i, p in today)
+            live = " + ".join(name for name, i, p in today if sizes_of(week, offers[i], eater)[p][1])
             terms.append(f"-{SHORT} short_{m}_{d}")
             rows.append(((live + " + " if live else "") + f"short_{m}_{d}", ">=", goal[d]))
             if eater["hard"]:
@@ -92,8 +130,13 @@ def programme(week):
             else:
                 terms.append(f"-{OVER} over_{m}_{d}")
                 rows.append((f"over_{m}_{d}" + (" - " + salt.replace(" + ", " - ") if salt else ""), ">=", -allowance[d]))
-        for g in {jar["group"] for jar in offers}:
-            some = [name for (mm, _, i), all_ in cells.items() if mm == m and offers[i]["group"] == g for _, name in all_]
+        if fair:
+            rows.append(("most - " + " - ".join(f"short_{m}_{d}" for d in range(days)), ">=", 0))
+        for g in sorted({jar["group"] for jar in offers}):
+            some = [
+                name for (mm, _, i), all_ in cells.items() if mm == m and offers[i]["group"] == g for _, p, name in all_
+                if not offers[i]["live"] or sizes_of(week, offers[i], eater)[p][1]
+            ]
             if some:
                 terms.append(f"+{VARIETY} v_{m}_{g}")
                 bounds.append(f"0 <= v_{m}_{g} <= 1")
@@ -102,30 +145,33 @@ def programme(week):
             for d in range(1, days):
                 if (m, d, i) in cells and (m, d - 1, i) in cells:
                     terms.append(f"-{REPEAT} r_{m}_{d}_{i}")
-                    both = [name for _, name in cells[m, d - 1, i] + cells[m, d, i]]
+                    both = [name for _, _, name in cells[m, d - 1, i] + cells[m, d, i]]
                     rows.append((" + ".join(both) + f" - r_{m}_{d}_{i}", "<=", 1))
+    if fair:
+        terms.append(f"-{FAIR} most")
     for i, jar in enumerate(offers):
-        some = [(name, m) for (m, _, ii), all_ in cells.items() if ii == i for _, name in all_]
+        some = [(name, m, p) for (m, _, ii), all_ in cells.items() if ii == i for _, p, name in all_]
         if some:
-            rows.append((" + ".join(f"{jar.get('portionBy', {}).get(eaters[m]['id'], 1.0)} {name}" for name, m in some), "<=", jar["stock"]))
+            rows.append((" + ".join(f"{sizes_of(week, jar, eaters[m])[p][0]} {name}" for name, m, p in some), "<=", jar["stock"]))
     text = ["Maximize", " z: " + "\n  ".join(terms), "Subject To"]
     text += [f" c{n}: " + left.replace(" + ", "\n  + ").replace(" - ", "\n  - ") + f" {sign} {right}" for n, (left, sign, right) in enumerate(rows)]
     text += ["Bounds"] + [f" {one}" for one in bounds] + ["Binaries"] + [f" {one}" for one in binary] + ["End", ""]
     return "\n".join(text)
 
 
-def solve(week, solver="cbc"):
+def solve(week, solver="cbc", patience=PATIENCE, proven=True):
+    """The optimum and the live servings it leaves missing; with proven=False the best that was found, proven or not."""
     with tempfile.TemporaryDirectory() as folder:
         model, answer = os.path.join(folder, "m.lp"), os.path.join(folder, "a.txt")
         with open(model, "w") as file:
             file.write(programme(week))
         if solver == "cbc":
-            subprocess.run(["cbc", model, "sec", str(PATIENCE), "ratio", "0", "solve", "solution", answer], check=True, stdout=subprocess.DEVNULL)
+            subprocess.run(["cbc", model, "sec", str(patience), "ratio", "0", "solve", "solution", answer], check=True, stdout=subprocess.DEVNULL)
             lines = open(answer).read().splitlines()
-            if not lines[0].startswith("Optimal"):
+            if not lines[0].startswith("Optimal") and (proven or "objective value" not in lines[0] or len(lines) < 2):
                 return None
             # cbc turns a maximum into a minimum of the opposite.
-            values = {line.split()[1]: float(line.split()[2]) for line in lines[1:]}
+            values = {line.split()[-3]: float(line.split()[-2]) for line in lines[1:]}
         else:
             subprocess.run(["glpsol", "--lp", model, "-w", answer], check=True, stdout=subprocess.DEVNULL)
             values = None
@@ -137,28 +183,33 @@ def solve(week, solver="cbc"):
 
 def value_of(week, values):
     """The objective and the live servings that are short, reckoned anew from the solver's servings, so that no tolerance of its own is in them."""
-    days, total, short = week["days"], 0.0, 0
+    days, total, short, most = week["days"], 0.0, 0, 0
+    had = {(one["eater"], one["offer"]) for one in week.get("previous", [])}
     served = {}
     for name, value in values.items():
         if name.startswith("x_") and value > 0.5:
-            m, d, _, i = map(int, name[2:].split("_"))
-            served.setdefault((m, d), set()).add(i)
+            m, d, _, i, p = map(int, name[2:].split("_"))
+            served.setdefault((m, d), {})[i] = p
     for m, eater in enumerate(week["eaters"]):
-        groups = set()
+        groups, mine = set(), 0
         for d in range(days):
-            today = served.get((m, d), set())
-            salt = sum(by_day(week["offers"][i]["sodiumMg"], days)[d] for i in today)
-            live = sum(1 for i in today if week["offers"][i]["live"])
-            groups |= {week["offers"][i]["group"] for i in today}
-            total += sum(URGENCY * max(0.0, 1.0 - (week["offers"][i]["useBy"] - d) / 14.0) for i in today)
+            today = [(i, *sizes_of(week, week["offers"][i], eater)[p]) for i, p in served.get((m, d), {}).items()]
+            salt = sum(salt_of(week, week["offers"][i], eater, d, grams) for i, grams, _ in today)
+            live = sum(1 for _, _, is_live in today if is_live)
+            groups |= {week["offers"][i]["group"] for i, _, is_live in today if is_live or not week["offers"][i]["live"]}
+            for i, grams, _ in today:
+                part = grams / sizes_of(week, week["offers"][i], eater)[0][0]
+                total += URGENCY * max(0.0, 1.0 - (week["offers"][i]["useBy"] - d) / 14.0) * part - SMALL * (1.0 - part)
+                again = i in served.get((m, d - 1), {}) or (d == 0 and (eater["id"], week["offers"][i]["id"]) in had)
+                total -= REPEAT if again else 0.0
             missing = max(0, by_day(eater["liveGoal"], days)[d] - live)
-            short += missing
+            mine += missing
             total -= SHORT * missing + SODIUM * salt / eater["targetMg"]
-            total -= REPEAT * len(today & served.get((m, d - 1), set()))
             if not eater["hard"]:
                 total -= OVER * max(0.0, salt - by_day(eater["allowanceMg"], days)[d])
         total += VARIETY * len(groups)
-    return total, short
+        short, most = short + mine, max(most, mine)
+    return total - (FAIR * most if week["version"] > 1 else 0.0), short
 
 
 def by_hand():

@@ -1,0 +1,240 @@
+<?php
+
+declare(strict_types=1);
+
+use Tempesal\Core\Plan\Assignment;
+use Tempesal\Core\Plan\DayPlate;
+use Tempesal\Core\Plan\Eater;
+use Tempesal\Core\Plan\EaterWeek;
+use Tempesal\Core\Plan\Feasibility;
+use Tempesal\Core\Plan\Objective;
+use Tempesal\Core\Plan\ObjectiveWeights;
+use Tempesal\Core\Plan\Planner;
+use Tempesal\Core\Plan\PlanningProblem;
+use Tempesal\Core\Plan\ServingOption;
+
+/**
+ * A week of one eater, by chance: few enough places that every way to fill them can be tried.
+ */
+function smallWeekByChance(int $seed): PlanningProblem
+{
+    mt_srand($seed);
+    $days = mt_rand(2, 3);
+    $eater = new Eater(
+        'a',
+        'A',
+        1500.0,
+        array_map(static fn(): float => (float) mt_rand(-100, 500), range(1, $days)),
+        mt_rand(0, 1) === 1,
+        array_map(static fn(): int => mt_rand(0, 2), range(1, $days)),
+    );
+    $options = [];
+    foreach (range(0, mt_rand(1, 3)) as $i) {
+        $options[] = new ServingOption(
+            "i{$i}",
+            "i{$i}",
+            mt_rand(1, 4) > 1,
+            mt_rand(1, 4) > 1 ? 'g' . mt_rand(0, 2) : ServingOption::NO_CULTURE,
+            (float) mt_rand(1, 3),
+            mt_rand(0, 1),
+            mt_rand(1, 16),
+            mt_rand(1, 3) === 1 ? [0] : [0, 1],
+            [array_map(static fn(): float => (float) mt_rand(30, 260), range(1, $days))],
+            [[0.5, 1.0][mt_rand(0, 1)]],
+            [true],
+        );
+    }
+    $previous = mt_rand(0, 1) === 1 ? [0 => [0 => true]] : [];
+
+    return new PlanningProblem(
+        $days,
+        ['noon', 'evening'],
+        1,
+        [$eater],
+        $options,
+        [],
+        [],
+        new ObjectiveWeights(),
+        $previous,
+    );
+}
+
+/**
+ * Every way to fill it that breaks nothing but the stock.
+ *
+ * @return list<list<Assignment>>
+ */
+function waysOf(PlanningProblem $week): array
+{
+    $ample = new PlanningProblem(
+        $week->days,
+        $week->meals,
+        $week->perMeal,
+        $week->eaters,
+        array_map(
+            static fn(ServingOption $one): ServingOption => new ServingOption(
+                $one->id,
+                $one->name,
+                $one->isLive,
+                $one->group,
+                1000.0,
+                $one->from,
+                $one->useBy,
+                $one->meals,
+                $one->sodium,
+                $one->portion,
+                $one->isFor,
+            ),
+            $week->options,
+        ),
+        [],
+        [],
+        $week->weights,
+        $week->previous,
+    );
+    $ofDay = [];
+    for ($d = 0; $d < $week->days; $d++) {
+        $ofDay[$d] = [];
+        foreach ([null, ...array_keys($week->options)] as $noon) {
+            foreach ([null, ...array_keys($week->options)] as $evening) {
+                $plate = [];
+                foreach ([$noon, $evening] as $meal => $i) {
+                    $i === null ?: ($plate[] = new Assignment(0, $d, $meal, $i));
+                }
+                if (Feasibility::trouble($ample, $plate) === null) {
+                    $ofDay[$d][] = $plate;
+                }
+            }
+        }
+    }
+    $ways = [[]];
+    foreach ($ofDay as $plates) {
+        $longer = [];
+        foreach ($ways as $way) {
+            foreach ($plates as $plate) {
+                $longer[] = [...$way, ...$plate];
+            }
+        }
+        $ways = $longer;
+    }
+
+    return $ways;
+}
+
+/** @return list<int> by option: its group, -1 where nothing is thanked for */
+function groupsOf(PlanningProblem $week): array
+{
+    $groups = array_flip(array_values(array_unique(array_column($week->options, 'group'))));
+
+    return array_map(
+        static fn(ServingOption $one): int => $one->group === ServingOption::NO_CULTURE ? -1 : $groups[$one->group],
+        $week->options,
+    );
+}
+
+it('finds the best week of an eater at any prices, as trying all of them does', function (): void {
+    $seed = random_int(1, 1_000_000_000);
+    foreach (range(0, 39) as $n) {
+        $week = smallWeekByChance($seed + $n);
+        $price = array_map(static fn(): float => mt_rand(0, 40) / 2.0, $week->options);
+        $best = -INF;
+        foreach (waysOf($week) as $way) {
+            $worth = Objective::of($week, $way);
+            foreach ($way as $one) {
+                $worth -= $price[$one->option] * $week->options[$one->option]->portion[0];
+            }
+            $best = max($best, $worth);
+        }
+        $mine = new EaterWeek($week, 0, groupsOf($week));
+        [$least] = $mine->relaxed($price, 0.0, $best - 20.0, 4);
+        [$bound, $weeks] = $mine->best($price, 0.0, $best - 20.0);
+        $found = $mine->week($weeks[0]);
+        expect($least)
+            ->toBeGreaterThan($best - 1e-6, "seed {$seed}, week {$n}")
+            ->and($bound)
+            ->toEqualWithDelta($best, 1e-6, "seed {$seed}, week {$n}")
+            ->and($found->priced($price, 0.0))
+            ->toEqualWithDelta($best, 1e-6, "seed {$seed}, week {$n}");
+    }
+});
+
+it('finds the best week that keeps to what others leave', function (): void {
+    $seed = random_int(1, 1_000_000_000);
+    $far = 0;
+    foreach (range(0, 39) as $n) {
+        $week = smallWeekByChance($seed + $n);
+        $best = -INF;
+        foreach (waysOf($week) as $way) {
+            $best = Feasibility::trouble($week, $way) === null ? max($best, Objective::of($week, $way)) : $best;
+        }
+        $plan = Planner::plan($week);
+        $far += $best - $plan->objective > 1e-6 ? 1 : 0;
+        expect($plan->bound)
+            ->toBeGreaterThan($best - 1e-6, "seed {$seed}, week {$n}")
+            ->and($plan->objective)
+            ->toBeLessThan($best + 1e-6, "seed {$seed}, week {$n}");
+    }
+    expect($far)->toBe(0, "seed {$seed}");
+});
+
+it('says how near the best plate the next ones come, and where it left some out', function (): void {
+    // Worths 5, 4 and 3, room for two: 9, 8, 7, 5, 4, 3, 0.
+    $candidates = array_map(static fn(int $i): array => [5.0 - $i, 10.0, 0, $i, false, $i], [0, 1, 2]);
+    $plate = new DayPlate($candidates, 2, 0, 100.0, 0.0, 1000.0, INF);
+    [$near, $loss] = $plate->near(4.0, 50);
+    expect(array_column($near, 0))
+        ->toBe([9.0, 8.0, 7.0, 5.0])
+        ->and($loss)
+        ->toBe(4.0);
+    [$near, $loss] = $plate->near(4.0, 2);
+    expect(array_column($near, 0))
+        ->toBe([9.0, 8.0])
+        ->and($loss)
+        ->toBe(2.0);
+});
+
+it('stops when it is told to, with a week that keeps to everything', function (): void {
+    $said = [];
+    $week = smallWeekByChance(5);
+    $eaters = array_map(
+        static fn(int $m): Eater => new Eater(
+            "m{$m}",
+            "M{$m}",
+            1500.0,
+            array_fill(0, $week->days, 300.0),
+            true,
+            array_fill(0, $week->days, 1),
+        ),
+        range(0, 3),
+    );
+    $options = array_map(
+        static fn(ServingOption $one): ServingOption => new ServingOption(
+            $one->id,
+            $one->name,
+            true,
+            $one->group,
+            2.5,
+            0,
+            9,
+            [0, 1],
+            array_fill(0, 4, $one->sodium[0]),
+            [0.5, 1.0, 1.0, 2.0],
+            array_fill(0, 4, true),
+        ),
+        $week->options,
+    );
+    $problem = new PlanningProblem($week->days, $week->meals, 1, $eaters, $options, [], [], new ObjectiveWeights());
+    $plan = Planner::plan($problem, function (float $objective, float $bound) use (&$said): bool {
+        $said[] = [$objective, $bound];
+
+        return false;
+    });
+    expect($said)
+        ->toHaveCount(1)
+        ->and($said[0][1])
+        ->toBeGreaterThanOrEqual($said[0][0])
+        ->and(Feasibility::trouble($problem, $plan->assignments))
+        ->toBeNull()
+        ->and($plan->bound)
+        ->toBeGreaterThanOrEqual($plan->objective);
+});
