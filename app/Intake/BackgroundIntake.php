@@ -37,6 +37,21 @@ final readonly class BackgroundIntake
         return $this->written->where('person_id', $person->id)->where('eaten_on', $date)->values();
     }
 
+    /**
+     * The same food is wrong in the same way each time.
+     *
+     * @return array<string, float> milligrams of the foods that were written down, by name
+     */
+    public function foodsByName(Person $person, string $date): array
+    {
+        $foods = [];
+        foreach ($this->foods($person, $date) as $food) {
+            $foods[$food->name] = ($foods[$food->name] ?? 0.0) + $food->sodium_mg;
+        }
+
+        return $foods;
+    }
+
     /** Milligrams of the estimate that still count. */
     public function estimate(Person $person, string $date): float
     {

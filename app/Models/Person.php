@@ -12,8 +12,10 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use LogicException;
+use Tempesal\Core\Intake\DayTotal;
 use Tempesal\Core\Intake\DietKnowledge;
 use Tempesal\Core\Intake\Tolerance;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\CultureGroup;
 
 /**
@@ -26,10 +28,12 @@ use Tempesal\Core\Method\CultureGroup;
  * @property int $live_goal
  * @property DietKnowledge $diet_knowledge
  * @property bool $limit_is_hard
+ * @property bool $is_careful  planned with the upper end of what jars bring
  * @property list<string> $allergens
  * @property list<string> $dislikes
  * @property array<string, string> $tolerances  a Tolerance by kind of cultures
  * @property list<string> $away  days on which they do not eat here, as intervals of ISO 8601, both days included
+ * @property list<string> $stays  days on which a guest eats here, as such intervals; none: they live here
  * @property CarbonImmutable $created_at
  * @property Collection<int, IntakeTarget> $intakeTargets  oldest first, never none
  */
@@ -37,12 +41,23 @@ final class Person extends Model
 {
     use BelongsToHousehold, CanBeRemoved, HasVersion;
 
+    /** How likely a day may pass the target before it is warned of. */
+    private const USUAL_CHANCE = 0.5;
+
+    private const CAREFUL_CHANCE = 0.25;
+
     /** Columns whose change is none of the cook's. */
     private const UNCOUNTED = ['position', 'removed_at'];
 
     protected $table = 'people';
 
-    protected $attributes = ['diet_knowledge' => 'rough', 'tolerances' => '{}', 'away' => '[]'];
+    protected $attributes = [
+        'diet_knowledge' => 'rough',
+        'is_careful' => false,
+        'tolerances' => '{}',
+        'away' => '[]',
+        'stays' => '[]',
+    ];
 
     protected $guarded = [];
 
@@ -74,13 +89,38 @@ final class Person extends Model
         return Tolerance::tryFrom(($this->tolerances ?? [])[$group->value] ?? '');
     }
 
-    /** Whether they eat elsewhere on a day, YYYY-MM-DD. */
+    /** What is said of a day that may well pass their target; null where it hardly does. */
+    public function warning(DayTotal $total, string $date): ?Message
+    {
+        $target = (float) $this->targetOn($date)->target_sodium_mg;
+
+        return $total->chanceOver($target) > ($this->is_careful ? self::CAREFUL_CHANCE : self::USUAL_CHANCE)
+            ? $total->chanceInWords($target)
+            : null;
+    }
+
+    /** Whether they eat elsewhere on a day, YYYY-MM-DD: a guest on all days but those of a stay. */
     public function isAwayOn(string $date): bool
     {
-        return array_any(
-            $this->away,
-            static fn(string $one): bool => $date >= substr($one, 0, 10) && $date <= substr($one, -10),
-        );
+        $isIn = static fn(string $one): bool => $date >= substr($one, 0, 10) && $date <= substr($one, -10);
+
+        return array_any($this->away, $isIn) || ($this->stays !== [] && !array_any($this->stays, $isIn));
+    }
+
+    /**
+     * Everyone who lives here, and the guests of some days.
+     *
+     * @param  list<string>  $dates  YYYY-MM-DD
+     * @return Collection<int, self>
+     */
+    public static function atTableOn(array $dates): Collection
+    {
+        return self::atTable()
+            ->reject(
+                static fn(self $one): bool => $one->stays !== [] &&
+                    !array_any($dates, static fn(string $date): bool => !$one->isAwayOn($date)),
+            )
+            ->values();
     }
 
     /** What their days are held against now. */
@@ -120,10 +160,12 @@ final class Person extends Model
             'live_goal' => 'integer',
             'diet_knowledge' => DietKnowledge::class,
             'limit_is_hard' => 'boolean',
+            'is_careful' => 'boolean',
             'allergens' => 'array',
             'dislikes' => 'array',
             'tolerances' => 'array',
             'away' => 'array',
+            'stays' => 'array',
             'created_at' => 'immutable_datetime',
         ];
     }

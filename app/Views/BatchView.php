@@ -63,7 +63,12 @@ final class BatchView
         $estimates = array_combine(array_keys($plates), $ledger->estimates(...array_values($plates))['servings']);
 
         $status = BatchStatus::of($batch, $ledger, $household);
-        $plate = ServingStyle::Drained->plate(BatchStatus::served($batch, $status->state), Grams::of(1.0));
+        $served = BatchStatus::served($batch, $status->state);
+        $plate = ServingStyle::Drained->plate($served, Grams::of(1.0));
+        // For the careful what fits is reckoned as the plan is: at the upper end of what the jar may bring.
+        $careful = $people->pluck('is_careful', 'id')->all();
+        $band = in_array(true, $careful, true) ? $ledger->estimates()["{$served->value}Per100g"]->band : null;
+        $atMost = $band === null || $band->typical <= 0.0 ? 1.0 : $band->high / $band->typical;
 
         return [
             ...BatchSummary::of($status),
@@ -73,7 +78,7 @@ final class BatchView
                     'fitsGrams' => PortionSize::most(
                         $status->state,
                         $plate,
-                        $room[$one['personId']] ?? 0.0,
+                        ($room[$one['personId']] ?? 0.0) / ($careful[$one['personId']] ?? false ? $atMost : 1.0),
                         $status->gramsLeft(),
                     ),
                 ],

@@ -153,11 +153,12 @@ final class DayView
             ),
         );
 
-        $foods = [];
-        foreach ($rest->foods($person, $date) as $food) {
-            $foods[$food->name] = ($foods[$food->name] ?? 0.0) + $food->sodium_mg;
-        }
-        $total = DayTotal::of([$rest->estimate($person, $date)], $foods, $day->ferments(), $person->diet_knowledge);
+        $total = DayTotal::of(
+            [$rest->estimate($person, $date)],
+            $rest->foodsByName($person, $date),
+            $day->ferments(),
+            $person->diet_knowledge,
+        );
 
         return [
             'id' => $person->id,
@@ -177,6 +178,7 @@ final class DayView
             'marginMg' => $day->marginMg(),
             'isAway' => $person->isAwayOn($date),
             'chance' => $total->chanceInWords((float) $target->target_sodium_mg),
+            'isWarned' => $person->warning($total, $date) !== null,
             'dietKnowledge' => $person->diet_knowledge->label(),
             'total' => WireNumbers::total($total->all),
             'roomMg' =>

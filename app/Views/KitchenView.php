@@ -245,11 +245,13 @@ final class KitchenView
             'usualCondimentGrams' => $person->usual_condiment_g,
             'liveGoal' => $person->live_goal,
             'limitIsHard' => $person->limit_is_hard,
+            'isCareful' => $person->is_careful,
             'dietKnowledge' => $person->diet_knowledge->value,
             'allergens' => $person->allergens,
             'dislikes' => $person->dislikes,
             'tolerances' => (object) $person->tolerances,
             'away' => $person->away,
+            'stays' => $person->stays,
             'restOfDiet' => (object) $person->currentTarget()->restOfWeek()->toArray(),
             'before' => self::targetsBefore($person),
         ];

@@ -10,6 +10,7 @@ use App\Models\Serving;
 use App\Models\WeekChange;
 use App\Week\KitchenWeek;
 use Carbon\CarbonImmutable;
+use Tempesal\Core\Intake\DayTotal;
 use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Intake\SodiumDay;
 use Tempesal\Core\Measure\Band;
@@ -56,6 +57,8 @@ final class WeekView
                 static fn(Conflict $conflict): array => self::conflict($week, $conflict),
                 Conflict::all($week->plan, $week->dates),
             ),
+            // A week in which nothing is planned yet brings nothing that is wanted: that need not be said.
+            'unmet' => $week->plan->coming === [] ? [] : $week->rotation()->unmet($week->plan),
         ];
     }
 
@@ -88,6 +91,12 @@ final class WeekView
                 ),
             ];
             $sum = new SodiumDay($person->targetOn($date)->target_sodium_mg, $week->rest->sum($person, $date), $parts);
+            $total = DayTotal::of(
+                [$week->rest->estimate($person, $date)],
+                $week->rest->foodsByName($person, $date),
+                $sum->ferments(),
+                $person->diet_knowledge,
+            );
             $live =
                 $eaten->filter(static fn(Serving $one): bool => $one->is_live)->count() +
                 count(array_filter($coming, static fn(WeekServing $one): bool => $week->plan->jars[$one->jar]->isLive));
@@ -97,6 +106,8 @@ final class WeekView
                 'restMg' => $week->rest->sum($person, $date),
                 'ferments' => WireNumbers::sodium($sum->ferments()),
                 'marginMg' => $sum->marginMg(),
+                'total' => WireNumbers::total($total->all),
+                'warning' => $person->warning($total, $date),
                 'live' => $live,
                 'eaten' => $eaten
                     ->map(
@@ -161,7 +172,7 @@ final class WeekView
                     'notFor' => $jar->notFor[$eater],
                     'days' => array_map(
                         static fn(int $day): array => [
-                            'milligrams' => $week->plan->milligrams($week->plan->usual($eater, $day, $place)),
+                            'milligrams' => $week->plan->typical($week->plan->usual($eater, $day, $place)),
                             'objection' => $jar->objection($eater, $day),
                         ],
                         array_keys($week->dates),
@@ -214,7 +225,7 @@ final class WeekView
     private static function band(KitchenWeek $week, WeekServing $serving): Band
     {
         $jar = $week->plan->jars[$serving->jar];
-        $typical = $week->plan->milligrams($serving);
+        $typical = $week->plan->typical($serving);
 
         return Band::of($typical * $jar->low, $typical, $typical * $jar->high);
     }

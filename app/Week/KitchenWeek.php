@@ -90,7 +90,7 @@ final readonly class KitchenWeek
             range(0, WeekPlan::DAYS - 1),
         );
         $to = $dates[WeekPlan::DAYS - 1];
-        $people = Person::atTable();
+        $people = Person::atTableOn($dates);
         $planned = PlannedServing::open($from, $to)
             ->whereIn('person_id', $people->pluck('id')->all())
             ->values();
@@ -202,7 +202,12 @@ final readonly class KitchenWeek
                 fn(int $weekday): int => ($weekday - $this->household->week_start + 7) % 7,
                 $line->weekdays,
             );
-            $lines[] = ['groups' => $line->groups(), 'days' => $days, 'times' => (int) round($line->times_a_week)];
+            $lines[] = [
+                'name' => $line->name,
+                'groups' => $line->groups(),
+                'days' => $days,
+                'times' => (int) round($line->times_a_week),
+            ];
         }
         $last = [];
         $from = CarbonImmutable::parse($this->dates[0])->subDays(self::REMEMBERED_DAYS)->toDateString();
@@ -261,6 +266,7 @@ final readonly class KitchenWeek
                         $allowance,
                         $person->limit_is_hard,
                         $goal,
+                        $person->is_careful,
                     );
                 })
                 ->all(),

@@ -15,6 +15,7 @@ final readonly class Eater
      *     be negative
      * @param  bool  $isHard  whether the allowance is never passed
      * @param  list<int>  $liveGoal  live servings wanted on each day
+     * @param  bool  $isCareful  whether what a jar brings is reckoned at the upper end of its band
      */
     public function __construct(
         public string $id,
@@ -23,6 +24,7 @@ final readonly class Eater
         public array $allowance,
         public bool $isHard,
         public array $liveGoal,
+        public bool $isCareful = false,
     ) {}
 
     /** What may be served on a day at most, in milligrams; infinite where the limit is soft. */

@@ -11,7 +11,7 @@ final readonly class Plan
 {
     /**
      * @param  list<Assignment>  $assignments
-     * @param  float  $bound  that no week can pass
+     * @param  float  $bound  that no week can pass; where there is an earlier plan, none that keeps as much of it
      */
     public function __construct(
         public PlanningProblem $problem,

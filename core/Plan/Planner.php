@@ -29,7 +29,14 @@ final class Planner
         }
         $objective = Objective::of($problem, $assignments);
 
-        return new Plan($problem, $assignments, $objective, max($search->bound(), $objective));
+        $kept = array_filter($assignments, static fn(Assignment $one): bool => in_array($one, $problem->before, false));
+
+        return new Plan(
+            $problem,
+            $assignments,
+            $objective,
+            max($search->bound() - $problem->weights->keep * count($kept), $objective),
+        );
     }
 
     /**

@@ -27,8 +27,10 @@ final class PricedSearch
 
     private const CYCLES_WITH_MISSING = 2;
 
-    /** A plan is near enough when no other is better by this share of its objective. */
-    private const NEAR = 0.0002;
+    /** A plan is near enough when no other is better by this much, or this share of its objective. */
+    private const NEAR = 0.15;
+
+    private const NEAR_SHARE = 0.0003;
 
     /** By what share of a missing serving a plan may seem short of the best before missing servings are looked at. */
     private const DOUBT = 0.03;
@@ -176,7 +178,7 @@ final class PricedSearch
     private function isDone(): bool
     {
         return $this->isStopped ||
-            $this->bound - $this->total <= self::NEAR * max(10.0, abs($this->total)) ||
+            $this->bound - $this->total <= max(self::NEAR, self::NEAR_SHARE * abs($this->total)) ||
             array_sum(array_map(static fn(EaterWeek $eater): int => $eater->steps(), $this->eaters)) > $this->budget;
     }
 

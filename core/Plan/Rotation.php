@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Plan;
 
+use Tempesal\Core\Message\Message;
+
 /**
  * What a cook wants to come round: kinds on their days, and something new each week. It says what is wanted; whether it
  * fits is for the plan to see.
@@ -11,8 +13,8 @@ namespace Tempesal\Core\Plan;
 final readonly class Rotation
 {
     /**
-     * @param  list<array{groups: list<string>, days: list<int>, times: int}>  $lines  groups of jars; the days of the
-     *     week, 0 to 6, on which one of them is wanted; without days how often, on any
+     * @param  list<array{name: string, groups: list<string>, days: list<int>, times: int}>  $lines  what it is called;
+     *     groups of jars; the days of the week, 0 to 6, on which one of them is wanted; without days how often, on any
      * @param  bool  $hasNew  whether everyone gets something that they have not had for long
      * @param  array<string, int>  $lastHad  days since an eater last had of a group, by "eater group"
      */
@@ -49,6 +51,108 @@ final readonly class Rotation
         }
 
         return $wanted;
+    }
+
+    /**
+     * What the cook wants and a week does not bring, each with its reason.
+     *
+     * @return list<Message>
+     */
+    public function unmet(WeekPlan $week): array
+    {
+        $unmet = [];
+        foreach ($this->lines as $line) {
+            foreach ($week->eaters as $m => $eater) {
+                $has = self::days($week, $m, $line['groups']);
+                $wanted = $line['days'] === [] ? null : array_diff($line['days'], $has);
+                $coming = array_values(
+                    array_filter(
+                        $wanted ?? array_diff(range(0, WeekPlan::DAYS - 1), $has),
+                        static fn(int $day): bool => $day >= $week->first() && !$week->isAway($m, $day),
+                    ),
+                );
+                $wants = $line['days'] === [] ? min($line['times'], WeekPlan::DAYS) : count($line['days']);
+                $got = $wanted === null ? count($has) : $wants - count($wanted);
+                if ($got < $wants && $coming !== []) {
+                    $unmet[] = Message::of(
+                        'wish.short',
+                        what: $line['name'],
+                        eater: $eater->name,
+                        has: $got,
+                        wants: $wants,
+                        reason: self::why($week, $m, $coming, $line['groups']),
+                    );
+                }
+            }
+        }
+
+        return $unmet;
+    }
+
+    /**
+     * Why none of some groups stands on an eater's days.
+     *
+     * @param  list<int>  $days
+     * @param  list<string>  $groups
+     */
+    private static function why(WeekPlan $week, int $eater, array $days, array $groups): Message
+    {
+        foreach ($days as $day) {
+            if (self::pick($week, $eater, $day, $groups) !== null) {
+                return Message::of('wish.possible');
+            }
+        }
+        $jars = array_filter($week->jars, static fn(WeekJar $jar): bool => in_array($jar->group, $groups, true));
+        $theirs = array_filter($jars, static fn(WeekJar $jar): bool => ($jar->closed ?? $jar->notFor[$eater]) === null);
+        $ready = array_filter(
+            $theirs,
+            static fn(WeekJar $jar): bool => array_any(
+                $days,
+                static fn(int $day): bool => $jar->objection($eater, $day) === null,
+            ),
+        );
+        $least = static fn(int $jar): float => min([
+            $week->jars[$jar]->portions[$eater],
+            ...$week->smaller($eater, $jar),
+        ]);
+        $left = array_filter(
+            $ready,
+            static fn(int $jar): bool => $week->left($jar)[WeekPlan::DAYS - 1] >= $least($jar) - 1e-6,
+            ARRAY_FILTER_USE_KEY,
+        );
+        $roomy = array_filter(
+            $left,
+            static fn(int $jar): bool => array_any(
+                $days,
+                static fn(int $day): bool => $week->milligrams($week->portion($eater, $day, $jar, $least($jar))) <=
+                    $week->margin($eater, $day) + 1e-6,
+            ),
+            ARRAY_FILTER_USE_KEY,
+        );
+
+        return match (true) {
+            $jars === [] => Message::of('wish.none_there'),
+            $theirs === [] => self::objections($jars, $eater)[0] ?? Message::of('wish.not_ready'),
+            $ready === [] => Message::of('wish.not_ready'),
+            $left === [] => Message::of('wish.used_up'),
+            $roomy === [] => Message::of('wish.no_room'),
+            default => Message::of('wish.full'),
+        };
+    }
+
+    /**
+     * Why an eater eats of none of some jars.
+     *
+     * @param  array<int, WeekJar>  $jars
+     * @return list<Message>
+     */
+    private static function objections(array $jars, int $eater): array
+    {
+        return array_values(
+            array_filter(
+                array_map(static fn(WeekJar $jar): ?Message => $jar->closed ?? ($jar->notFor[$eater] ?? null), $jars),
+            ),
+        );
     }
 
     /** @param  list<WeekServing>  $wanted  to which it is added, where there is one */

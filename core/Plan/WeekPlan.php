@@ -79,8 +79,15 @@ final readonly class WeekPlan
         );
     }
 
-    /** Milligrams of sodium in a serving, typically. */
+    /** Milligrams of sodium in a serving as the plan reckons them: for the careful at the upper end of the jar's band. */
     public function milligrams(WeekServing $serving): float
+    {
+        return $this->typical($serving) *
+            ($this->eaters[$serving->eater]->isCareful ? $this->jars[$serving->jar]->high : 1.0);
+    }
+
+    /** Milligrams of sodium in a serving, typically. */
+    public function typical(WeekServing $serving): float
     {
         return $this->jars[$serving->jar]->milligrams($serving->day, $serving->grams, $serving->way);
     }

@@ -117,3 +117,74 @@ it('plans nothing for someone on days on which they are away, and misses nothing
         $save($wrong)->assertUnprocessable();
     }
 });
+
+it(
+    'plans a careful eater with the upper end of what a jar may bring, and says sooner that a day may pass',
+    function (): void {
+        $this->startJar(['name' => 'Sticks', 'startedOn' => '2026-11-14']);
+        ($this->limit)(1400, 1150, true);
+        $portion = fn(): array => $this->getJson('/api/weeks/2026-11-30')->json('jars.0.portions.0');
+        // Room for exactly what the usual portion brings typically: enough for most, not for the careful.
+        $typical = $portion()['days'][0]['milligrams'];
+        ($this->limit)((int) ceil(1100 + $typical), 1100, true);
+        $fits = fn(): float => (float) collect($this->getJson('/api/days/today')->json('jars.0.portions'))->firstWhere(
+            'personId',
+            $this->person->id,
+        )['fitsGrams'];
+        $before = $fits();
+        expect(array_unique(array_column(($this->fill)('2026-11-30')['servings'], 'grams')))->toEqual([40]);
+        $this->putJson("/api/people/{$this->person->id}", [
+            'version' => $this->person->fresh()->version,
+            'isCareful' => true,
+        ])->assertOk();
+        $careful = ($this->fill)('2026-11-30')['servings'];
+        expect($careful)->toHaveCount(7)->and($fits())->toBeLessThan($before);
+        foreach ($careful as $serving) {
+            expect($serving['grams'])
+                ->toBeLessThan(40)
+                ->and($serving['sodium']['high'])
+                ->toBeLessThanOrEqual(ceil($typical) + 1e-6);
+        }
+        // About one day in three passes: said to the careful, not yet to others.
+        ($this->limit)(1900, 1700, false);
+        $warning = fn(): mixed => $this->getJson('/api/weeks/2026-12-07')->json('people.0.days.0.warning');
+        expect($warning())->not->toBeNull();
+        $this->putJson("/api/people/{$this->person->id}", [
+            'version' => $this->person->fresh()->version,
+            'isCareful' => false,
+        ])->assertOk();
+        expect($warning())->toBeNull();
+    },
+);
+
+it('has a guest at the table on the days of the stay, with a limit of their own, and on no others', function (): void {
+    $this->startJar(['name' => 'Sticks', 'startedOn' => '2026-11-14']);
+    $this->postJson('/api/people', [
+        ...array_diff_key($this->getJson('/api/kitchen')->json('people.0'), array_flip(['id', 'version', 'before'])),
+        'name' => 'Guest',
+        'preset' => null,
+        'targetMg' => 1500,
+        'targetSource' => null,
+        'stays' => ['2026-12-02/2026-12-03'],
+    ])->assertCreated();
+    $guest = Person::query()->where('name', 'Guest')->firstOrFail()->id;
+    $names = fn(string $path): array => array_column($this->getJson($path)->json('people'), 'name');
+    $servings = array_filter(
+        ($this->fill)('2026-11-30')['servings'],
+        fn(array $one): bool => $one['personId'] === $guest,
+    );
+    expect(array_unique(array_column($servings, 'date')))
+        ->toEqualCanonicalizing(['2026-12-02', '2026-12-03'])
+        ->and($names('/api/weeks/2026-11-30'))
+        ->toContain('Guest')
+        ->and($names('/api/weeks/2026-12-07'))
+        ->not->toContain('Guest')
+        ->and($names('/api/days/2026-12-01'))
+        ->not->toContain('Guest')
+        ->and($names('/api/days/2026-12-02'))
+        ->toContain('Guest');
+    $this->putJson("/api/people/{$guest}", [
+        'version' => Person::query()->findOrFail($guest)->version,
+        'stays' => ['added' => ['2026-12-09/2026-12-01'], 'removed' => []],
+    ])->assertStatus(422);
+});

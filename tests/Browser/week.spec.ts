@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { choose, expect, number, signIn, startCarrots, test, write } from './kitchen';
 
 /** Today's name in the kitchen of the test, whose clock is UTC. */
@@ -30,14 +30,74 @@ test('one key plans the week, another takes it back', async ({ page }) => {
   await expect(meant.first()).toBeVisible();
   await page.reload();
   await expect(meant.first()).toBeVisible();
-  await page.getByRole('button', { name: 'Clear' }).click();
+  await more(page, 'Clear');
   await expect(meant).toHaveCount(0);
+});
+
+/** From one thing to another with the mouse, by way of places between. */
+async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
+  await from.scrollIntoViewIfNeeded();
+  await from.hover();
+  await page.mouse.down();
+  const box = await to.boundingBox();
+  await page.mouse.move((box?.x ?? 0) + (box?.width ?? 0) / 2, (box?.y ?? 0) + (box?.height ?? 0) / 2, { steps: 12 });
+  await page.mouse.up();
+}
+
+/** Something of the menu at the end of the row. */
+async function more(page: Page, what: string): Promise<void> {
+  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('menuitem', { name: what }).click();
+}
+
+test('a jar is picked up and put down by keys, and it is said where it is', async ({ page }) => {
+  await jar(page, 'Old sticks').focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('status').filter({ hasText: 'Old sticks is selected' }).first()).toBeAttached();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('status').filter({ hasText: `Over Ada, ${today}` })).toBeAttached();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('status').filter({ hasText: `Over Bo, ${today}` })).toBeAttached();
+  await page.keyboard.press('Space');
+  await expect(place(page, 'Bo').locator('.serving-card')).toContainText('Old sticks');
+  // What stands on a day is moved in the same way, and someone else takes what they usually do.
+  await drag(page, place(page, 'Bo').locator('.serving-card'), place(page, 'Ada'));
+  await expect(place(page, 'Ada').locator('.serving-card')).toContainText('Old sticks');
+  await expect(place(page, 'Bo').locator('.serving-card')).toHaveCount(0);
+});
+
+test('on a tablet all seven days are seen at once, and a finger drags', async ({ browser, page }) => {
+  const tablet = await browser.newContext({
+    viewport: { width: 820, height: 1100 },
+    hasTouch: true,
+    storageState: await page.context().storageState(),
+  });
+  const touched = await tablet.newPage();
+  await touched.goto(page.url());
+  await expect(touched.getByRole('columnheader')).toHaveCount(7);
+  expect(await touched.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(820);
+  const client = await tablet.newCDPSession(touched);
+  const middle = async (what: Locator) => {
+    const box = await what.boundingBox();
+    return { x: (box?.x ?? 0) + (box?.width ?? 0) / 2, y: (box?.y ?? 0) + (box?.height ?? 0) / 2 };
+  };
+  const [from, to] = [await middle(jar(touched, 'Old sticks')), await middle(place(touched, 'Bo'))];
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', points: { x: number; y: number }[]) =>
+    client.send('Input.dispatchTouchEvent', { type, touchPoints: points });
+  await touch('touchStart', [from]);
+  await touched.waitForTimeout(400);
+  for (let i = 1; i <= 8; i++) {
+    await touch('touchMove', [{ x: from.x + ((to.x - from.x) * i) / 8, y: from.y + ((to.y - from.y) * i) / 8 }]);
+  }
+  await touch('touchEnd', []);
+  await expect(place(touched, 'Bo').locator('.serving-card')).toContainText('Old sticks');
+  await tablet.close();
 });
 
 test('a jar is dragged onto a day, and its salt line and stock answer', async ({ page }) => {
   const stock = await jar(page, 'Old sticks').locator('.at-hand-says').textContent();
   const before = await left(page, 'Bo');
-  await jar(page, 'Old sticks').dragTo(place(page, 'Bo'));
+  await drag(page, jar(page, 'Old sticks'), place(page, 'Bo'));
   await expect(place(page, 'Bo').locator('.serving-card')).toContainText('Old sticks');
   const milligrams = number(await place(page, 'Bo').locator('.serving-card b').textContent());
   expect(Math.abs(before - (await left(page, 'Bo')) - milligrams)).toBeLessThanOrEqual(10);
@@ -60,7 +120,7 @@ test('everything is done with keys alone: taken in hand, put down, locked, left 
   await meant.focus();
   await page.keyboard.press('l');
   await expect(place(page, 'Ada').locator('.serving-card.is-locked')).toHaveCount(1);
-  await page.getByRole('button', { name: 'Clear' }).click();
+  await more(page, 'Clear');
   await expect(place(page, 'Ada').locator('.serving-card.is-locked')).toHaveCount(1);
   await place(page, 'Ada').locator('.serving-card').focus();
   await page.keyboard.press('Delete');
@@ -93,7 +153,7 @@ test('what does not fit is said in words, and a lever does away with it', async 
     limitIsHard: false,
   });
   await page.reload();
-  await jar(page, 'Old sticks').dragTo(place(page, 'Ada'));
+  await drag(page, jar(page, 'Old sticks'), place(page, 'Ada'));
   const conflicts = page.getByRole('region', { name: 'Conflicts' });
   await expect(conflicts).toContainText(`Ada on ${today}`);
   await expect(place(page, 'Ada').locator('.place-says .over')).toBeVisible();
@@ -104,7 +164,7 @@ test('what does not fit is said in words, and a lever does away with it', async 
 });
 
 test('what is planned is eaten in one tap on Today, and taken back', async ({ page }) => {
-  await jar(page, 'Old sticks').dragTo(place(page, 'Ada'));
+  await drag(page, jar(page, 'Old sticks'), place(page, 'Ada'));
   await expect(place(page, 'Ada').locator('.serving-card')).toHaveCount(1);
   await page.goto('/today');
   const ada = page.getByRole('region', { name: 'Ada' });
@@ -118,7 +178,7 @@ test('what is planned is eaten in one tap on Today, and taken back', async ({ pa
 test('the week goes onto the fridge door, without what is only for the screen', async ({ page }) => {
   await page.keyboard.press('p');
   await expect(place(page, 'Ada').locator('.serving-card').first()).toBeVisible();
-  await page.getByRole('link', { name: 'Print' }).click();
+  await more(page, 'Print');
   await expect(page.getByRole('table')).toContainText('sticks, 40 g');
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();

@@ -300,7 +300,10 @@ it('plans the rotation on its days, spreads what has none, and adds something ne
         weekJar('old kraut', ['salt' => 8.0, 'group' => 'kraut', 'useBy' => 9, 'stock' => 60.0]),
     ];
     $rotation = new Rotation(
-        [['groups' => ['kraut'], 'days' => [0, 3], 'times' => 2], ['groups' => ['kimchi'], 'days' => [], 'times' => 3]],
+        [
+            ['name' => 'Kraut', 'groups' => ['kraut'], 'days' => [0, 3], 'times' => 2],
+            ['name' => 'Kimchi', 'groups' => ['kimchi'], 'days' => [], 'times' => 3],
+        ],
         true,
         ['0 kraut' => 2, '0 kimchi' => 3, '1 kraut' => 2, '1 kimchi' => 1, '1 beet' => 12],
     );
@@ -473,3 +476,39 @@ it('keeps every promise of a plan in any week', function (int $seed): void {
         }
     }
 })->with(fn(): array => [...range(1, 40), ...array_map(static fn(): int => random_int(41, 1_000_000), range(1, 20))]);
+
+it('says what is wished for and not in the week, and why', function (
+    array $jars,
+    array $as,
+    int $times,
+    array $days,
+    ?string $why,
+): void {
+    $line = ['name' => 'Kraut', 'groups' => ['kraut'], 'days' => $days, 'times' => $times];
+    $unmet = (new Rotation([$line], false, []))->unmet(weekBefore($jars, $as['servings'] ?? [], $as));
+    $texts = array_map(said(...), $unmet);
+    $ofAda = array_values(array_filter($texts, static fn(string $one): bool => str_contains($one, 'Ada gets')));
+    $why === null ? expect($ofAda)->toBe([]) : expect($ofAda[0] ?? '')->toContain($why);
+})->with([
+    'none there' => [[], [], 2, [], 'Ada gets it never this week, and 2 times is wanted. None is on the shelf.'],
+    'not ready' => [fn() => [weekJar('kraut', ['readyOn' => 9])], [], 1, [], 'None of it is ready'],
+    'no room' => [
+        fn() => [weekJar('kraut')],
+        ['ada' => array_fill(0, 7, 1.0), 'hard' => true],
+        1,
+        [],
+        'fits under the target',
+    ],
+    'could be added' => [fn() => [weekJar('kraut')], [], 1, [], 'There is room for it'],
+    'enough' => [fn() => [weekJar('kraut')], ['servings' => [meant(0, 1, 0), meant(0, 4, 0)]], 2, [], null],
+    'on its weekday' => [fn() => [weekJar('kraut')], ['servings' => [meant(0, 3, 0)]], 9, [3], null],
+    'on another day' => [fn() => [weekJar('kraut')], ['servings' => [meant(0, 2, 0)]], 9, [3], 'Ada gets it never'],
+    'over already' => [fn() => [weekJar('kraut')], ['today' => 5], 1, [2], null],
+    'used up' => [
+        fn() => [weekJar('kraut', ['stock' => 82.0])],
+        ['servings' => [meant(1, 0, 0), meant(1, 1, 0)]],
+        1,
+        [],
+        'planned already',
+    ],
+]);

@@ -59,7 +59,7 @@ final class DayController
             DayView::of(
                 $date,
                 $current->get(),
-                Person::atTable(),
+                Person::atTableOn([$date]),
                 Serving::query()
                     ->with(['person', 'batch', 'entry'])
                     ->where('eaten_on', $date)

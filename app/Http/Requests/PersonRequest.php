@@ -39,6 +39,7 @@ final class PersonRequest extends FormRequest
             'usualCondimentGrams' => ['required', 'numeric', 'min:1', 'max:500'],
             'liveGoal' => ['required', 'integer', 'min:0', 'max:20'],
             'limitIsHard' => ['required', 'boolean'],
+            'isCareful' => ['nullable', 'boolean'],
             'dietKnowledge' => ['nullable', 'string', Rule::enum(DietKnowledge::class)],
             'holds' => ['nullable', 'string', 'in:from_today,always'],
             'restOfDiet' => ['required', 'array:1,2,3,4,5,6,7', 'size:7'],
@@ -51,6 +52,8 @@ final class PersonRequest extends FormRequest
             'tolerances' => ['nullable', 'array:' . implode(',', array_column(CultureGroup::cases(), 'value'))],
             'away' => ['nullable', 'array', 'max:20'],
             'away.*' => ['string', self::twoDays(...)],
+            'stays' => ['nullable', 'array', 'max:20'],
+            'stays.*' => ['string', self::twoDays(...)],
             'tolerances.*' => ['nullable', 'string', Rule::enum(Tolerance::class)],
         ];
     }
@@ -76,6 +79,7 @@ final class PersonRequest extends FormRequest
             'usualCondimentGrams.*' => 'errors.usual_spoon',
             'liveGoal.*' => 'errors.live_goal',
             'limitIsHard.*' => 'errors.limit_hard',
+            'isCareful.*' => 'errors.limit_hard',
             'holds.*' => 'errors.holds',
             'restOfDiet.*.*.*' => 'errors.meal_sodium',
             'restOfDiet.*' => 'errors.other_food_week',
@@ -83,6 +87,8 @@ final class PersonRequest extends FormRequest
             'tolerances' => 'errors.tolerance',
             'away' => 'errors.away',
             'away.*' => 'errors.away',
+            'stays' => 'errors.away',
+            'stays.*' => 'errors.away',
             'tolerances.*' => 'errors.tolerance',
         ];
     }
@@ -111,10 +117,12 @@ final class PersonRequest extends FormRequest
             'usual_condiment_g' => $this->float('usualCondimentGrams'),
             'live_goal' => $this->integer('liveGoal'),
             'limit_is_hard' => $this->boolean('limitIsHard'),
+            'is_careful' => $this->boolean('isCareful'),
             'diet_knowledge' => DietKnowledge::from($this->string('dietKnowledge', 'rough')->value() ?: 'rough'),
             'allergens' => $this->words('allergens'),
             'dislikes' => $this->words('dislikes'),
             'away' => $this->words('away'),
+            'stays' => $this->words('stays'),
             'tolerances' => (object) array_filter((array) $this->validated('tolerances')),
         ];
     }

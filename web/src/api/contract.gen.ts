@@ -2435,6 +2435,8 @@ export interface components {
                 isAway: boolean;
                 /** @description How often a day like this passes the target, in words; null where hardly ever. */
                 chance: components["schemas"]["Message"] | null;
+                /** @description Whether passing the target is more likely than they are to be told of. */
+                isWarned: boolean;
                 dietKnowledge: components["schemas"]["Message"];
                 total: components["schemas"]["Sodium"];
                 /** @description What is left of it when what is planned is eaten as well. */
@@ -2777,12 +2779,16 @@ export interface components {
                 liveGoal: number;
                 /** @description Whether a plan may never pass the target. */
                 limitIsHard: boolean;
+                /** @description Whether they are planned with the upper end of what jars bring. */
+                isCareful: boolean;
                 dietKnowledge: components["schemas"]["DietKnowledge"];
                 allergens: string[];
                 dislikes: string[];
                 tolerances: components["schemas"]["Tolerances"];
                 /** @description Days on which they do not eat here, as intervals of ISO 8601. */
                 away: string[];
+                /** @description Days on which a guest eats here, as intervals of ISO 8601; none: they live here. */
+                stays: string[];
                 restOfDiet: components["schemas"]["RestOfDiet"];
                 /** @description Targets that held before, the last first. */
                 before: {
@@ -2947,6 +2953,7 @@ export interface components {
             usualCondimentGrams?: number;
             liveGoal?: number;
             limitIsHard?: boolean;
+            isCareful?: boolean;
             dietKnowledge?: components["schemas"]["DietKnowledge"];
             restOfDiet?: components["schemas"]["RestOfDiet"];
             /**
@@ -2958,6 +2965,7 @@ export interface components {
             dislikes?: components["schemas"]["Lists"];
             tolerances?: components["schemas"]["Tolerances"];
             away?: components["schemas"]["Lists"];
+            stays?: components["schemas"]["Lists"];
         };
         /**
          * @description How well someone knows what their other food holds.
@@ -3554,6 +3562,10 @@ export interface components {
                     restMg: number;
                     ferments: components["schemas"]["Sodium"];
                     marginMg: number;
+                    /** @description Eaten and planned, with the rest of the diet and its band. */
+                    total: components["schemas"]["Sodium"];
+                    /** @description How often such a day passes the target, where that is likely. */
+                    warning: components["schemas"]["Message"] | null;
                     /** @description Live servings, eaten and planned. */
                     live: number;
                     eaten: {
@@ -3613,6 +3625,8 @@ export interface components {
                 /** @description Whether its day is over. */
                 isOver: boolean;
             }[];
+            /** @description What the rotation wants and the week does not bring. */
+            unmet: components["schemas"]["Message"][];
             conflicts: {
                 code: string;
                 text: components["schemas"]["Message"];

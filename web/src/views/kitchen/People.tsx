@@ -175,6 +175,7 @@ const newPerson = {
   usualCondimentGrams: 10,
   liveGoal: 1,
   limitIsHard: false,
+  isCareful: false,
   dietKnowledge: 'rough' as KitchenPerson['dietKnowledge'],
   restOfDiet: Object.fromEntries(
     weekdays.map((_, i) => [String(i + 1), { morning: 320, noon: 460, evening: 520 }]),
@@ -183,6 +184,7 @@ const newPerson = {
   allergens: [] as string[],
   dislikes: [] as string[],
   away: [] as string[],
+  stays: [] as string[],
 };
 
 const fieldsOf = (person: KitchenPerson): typeof newPerson => ({
@@ -194,12 +196,14 @@ const fieldsOf = (person: KitchenPerson): typeof newPerson => ({
   usualCondimentGrams: person.usualCondimentGrams,
   liveGoal: person.liveGoal,
   limitIsHard: person.limitIsHard,
+  isCareful: person.isCareful,
   dietKnowledge: person.dietKnowledge,
   restOfDiet: person.restOfDiet,
   holds: 'from_today',
   allergens: person.allergens,
   dislikes: person.dislikes,
   away: person.away,
+  stays: person.stays,
 });
 
 function PersonDrawer({ kitchen, person, close }: DrawerProps) {
@@ -297,8 +301,31 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
             ]}
           />
         </Field>
+        <Field label={t('people.careful')} name="isCareful" refusal={save.error}>
+          <Select
+            value={fields.isCareful}
+            onChange={(isCareful) => change({ isCareful })}
+            options={[
+              { value: false, label: t('people.careful_no') },
+              { value: true, label: t('people.careful_yes') },
+            ]}
+          />
+        </Field>
       </div>
-      <Away away={fields.away} change={(away) => change({ away })} refusal={save.error} />
+      <Spans
+        label={t('people.away')}
+        name="away"
+        spans={fields.away}
+        change={(away) => change({ away })}
+        refusal={save.error}
+      />
+      <Spans
+        label={t('people.stays')}
+        name="stays"
+        spans={fields.stays}
+        change={(stays) => change({ stays })}
+        refusal={save.error}
+      />
       <h3 className="drawer-part">{t('people.background_title')}</h3>
       <Field label={t('people.knowledge')} name="dietKnowledge" refusal={save.error}>
         <Select
@@ -405,38 +432,41 @@ function RestOfDiet({ rest, change, complaint }: RestProps) {
   );
 }
 
-interface AwayProps {
-  away: string[];
-  change: (away: string[]) => void;
+interface SpansProps {
+  label: string;
+  name: string;
+  /** First and last days, with a slash between. */
+  spans: string[];
+  change: (spans: string[]) => void;
   refusal: Refusal | null;
 }
 
-/** Days on which someone does not eat here: nothing is planned for them. */
-function Away({ away, change, refusal }: AwayProps) {
+/** Spans of days: when someone does not eat here, or when a guest does. */
+function Spans({ label, name, spans, change, refusal }: SpansProps) {
   return (
     <div className="drawer-part">
-      <Field label={t('people.away')} name="away" refusal={refusal} wide>
+      <Field label={label} name={name} refusal={refusal} wide>
         <DatePicker.RangePicker
           value={null}
           onChange={(range) => {
             if (range?.[0] && range[1]) {
               const span = `${range[0].format('YYYY-MM-DD')}/${range[1].format('YYYY-MM-DD')}`;
-              change(away.includes(span) ? away : [...away, span].toSorted());
+              change(spans.includes(span) ? spans : [...spans, span].toSorted());
             }
           }}
         />
       </Field>
       <div className="words">
-        {away.map((span) => {
-          const says = t('people.away_span', {
+        {spans.map((span) => {
+          const says = t('people.span', {
             from: when(span.slice(0, 10), 'short'),
             to: when(span.slice(-10), 'short'),
           });
           return (
             <Button
               key={span}
-              aria-label={t('people.away_remove', { span: says })}
-              onClick={() => change(away.filter((one) => one !== span))}
+              aria-label={t('people.span_remove', { span: says })}
+              onClick={() => change(spans.filter((one) => one !== span))}
             >
               {says} ×
             </Button>

@@ -89,7 +89,7 @@ export function Eater({ person, day, isEating, hands }: Props) {
         ]}
       />
       {person.restMg + person.writtenMg > 0 && (
-        <p className="fits">
+        <p className={person.isWarned ? 'fits is-warned' : 'fits'}>
           {t('eater.total', {
             total: mg(person.total.shown),
             low: mg(person.total.shownLow),

@@ -41,6 +41,18 @@ export function Conflicts({ hands }: { hands: WeekActions }) {
           </li>
         ))}
       </ul>
+      {week.unmet.length > 0 && (
+        <>
+          <h2>{t('week.unmet')}</h2>
+          <ul className="quiet-list">
+            {week.unmet.map((one) => (
+              <li key={say(one)} className="unmet">
+                <p>{say(one)}</p>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
       <p className="soft">{t('week.about')}</p>
     </section>
   );

@@ -1,47 +1,111 @@
+import { useDraggable } from '@dnd-kit/core';
+import { useEffect, useRef, useState } from 'react';
 import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
 import type { WeekJar } from '../../api/client';
 import { grams } from '../../app/numbers';
 import { JarDrawing } from '../../drawings/JarDrawing';
-import { JAR, type WeekActions } from './weekActions';
+import { dragId, type WeekActions } from './weekActions';
 
 /** The jars of the shelf: taken in hand with a tap or a key, or dragged, and put onto a day. */
 export function JarPalette({ hands }: { hands: WeekActions }) {
-  const { week, held, hold } = hands;
+  const { week, held } = hands;
   const inHand = week.jars.find((jar) => jar.id === held);
+  const { strip, ends, turn } = useStrip();
 
   return (
     <section aria-label={t('week.jars')}>
-      <div className="at-hand-week">
-        {week.jars.map((jar) => (
+      <div className="week-strip" data-more-before={ends.before} data-more-after={ends.after}>
+        <div className="at-hand-week" ref={strip}>
+          {week.jars.map((jar) => (
+            <JarInPalette key={jar.id} jar={jar} hands={hands} />
+          ))}
+        </div>
+        {ends.before && (
           <button
-            key={jar.id}
             type="button"
-            aria-pressed={held === jar.id}
-            disabled={jar.closed !== null}
-            draggable={jar.closed === null}
-            onDragStart={(event) => {
-              event.dataTransfer.setData(JAR, jar.id);
-              event.dataTransfer.effectAllowed = 'copy';
-              hold(jar.id);
-            }}
-            onDragEnd={() => hold(null)}
-            onClick={() => hold(held === jar.id ? null : jar.id)}
+            className="week-strip-turn is-back"
+            aria-label={t('week.strip_back')}
+            onClick={() => turn(-1)}
           >
-            {jar.jar && <JarDrawing jar={jar.jar} scale={0.2} label="" seed={jar.id} />}
-            <span className="at-hand-name">{jar.name}</span>
-            <RunningDown jar={jar} dates={week.dates} />
-            <span className="at-hand-says">{says(jar, week.dates)}</span>
+            ‹
           </button>
-        ))}
+        )}
+        {ends.after && (
+          <button
+            type="button"
+            className="week-strip-turn is-next"
+            aria-label={t('week.strip_next')}
+            onClick={() => turn(1)}
+          >
+            ›
+          </button>
+        )}
       </div>
       <p className="week-hint">
         <span role="status">{inHand ? t('week.picked_up', { jar: inHand.name }) : t('week.how')}</span>
-        {week.conflicts.length > 0 && (
-          <a href="#conflicts">{t('week.conflict_count', { count: week.conflicts.length })}</a>
-        )}
+        <span>
+          {(ends.before || ends.after) && t('week.jar_count', { count: week.jars.length })}{' '}
+          {week.conflicts.length > 0 && (
+            <a href="#conflicts">{t('week.conflict_count', { count: week.conflicts.length })}</a>
+          )}
+        </span>
       </p>
     </section>
+  );
+}
+
+/** Whether a strip goes on beyond its ends, and a way to turn it. */
+function useStrip() {
+  const strip = useRef<HTMLDivElement>(null);
+  const [ends, setEnds] = useState({ before: false, after: false });
+  useEffect(() => {
+    const element = strip.current;
+    if (!element) {
+      return;
+    }
+    const look = () =>
+      setEnds({
+        before: element.scrollLeft > 4,
+        after: element.scrollLeft + element.clientWidth < element.scrollWidth - 4,
+      });
+    const watch = new ResizeObserver(look);
+    watch.observe(element);
+    element.addEventListener('scroll', look, { passive: true });
+    look();
+    return () => {
+      watch.disconnect();
+      element.removeEventListener('scroll', look);
+    };
+  }, []);
+  const turn = (way: 1 | -1) => strip.current?.scrollBy({ left: way * strip.current.clientWidth * 0.8 });
+
+  return { strip, ends, turn };
+}
+
+function JarInPalette({ jar, hands }: { jar: WeekJar; hands: WeekActions }) {
+  const { week, held, hold } = hands;
+  const { setNodeRef, listeners, attributes } = useDraggable({
+    id: dragId('jar', jar.id),
+    disabled: jar.closed !== null,
+    attributes: { roleDescription: t('week.movable') },
+  });
+
+  return (
+    <button
+      {...attributes}
+      {...listeners}
+      ref={setNodeRef}
+      type="button"
+      aria-pressed={held === jar.id}
+      disabled={jar.closed !== null}
+      onClick={() => hold(held === jar.id ? null : jar.id)}
+    >
+      {jar.jar && <JarDrawing jar={jar.jar} scale={0.2} label="" seed={jar.id} />}
+      <span className="at-hand-name">{jar.name}</span>
+      <RunningDown jar={jar} dates={week.dates} />
+      <span className="at-hand-says">{says(jar, week.dates)}</span>
+    </button>
   );
 }
 

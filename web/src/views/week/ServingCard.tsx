@@ -1,6 +1,7 @@
 import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { Button, Popover, Segmented } from 'antd';
+import { useDraggable } from '@dnd-kit/core';
+import { Button, Modal, Segmented } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -8,7 +9,7 @@ import type { PlannedServing, WeekJar, WeekServing } from '../../api/client';
 import { useSavings } from '../../api/intake';
 import { grams, sodium, sodiumBand } from '../../app/numbers';
 import { Savings } from '../../app/Savings';
-import type { WeekActions } from './weekActions';
+import { dragId, type WeekActions } from './weekActions';
 import { QuantityBox } from '../../app/QuantityBox';
 
 interface Props {
@@ -47,30 +48,29 @@ export function ServingCard({ serving, hands, colour }: Props) {
     isOver: serving.isOver,
   });
 
+  const { setNodeRef, listeners, attributes } = useDraggable({
+    id: dragId('serving', serving.id),
+    disabled: serving.isOver,
+    attributes: { roleDescription: t('week.movable') },
+  });
+
   return (
-    <Popover
-      trigger="click"
-      open={isOpen}
-      onOpenChange={setIsOpen}
-      title={serving.name}
-      content={
-        <MeantCard
-          serving={serving}
-          dates={week.dates.filter((date) => date >= week.today)}
-          ways={jar?.ways ?? []}
-          does={does}
-        />
-      }
-    >
+    <>
       <button
+        {...attributes}
+        {...listeners}
+        ref={setNodeRef}
         type="button"
         className={`serving-card${serving.isLocked ? ' is-locked' : ''}${serving.isOver ? ' is-missed' : ''}`}
         style={{ borderColor: colour }}
         aria-label={says}
         title={says}
-        draggable={false}
-        onClick={(event) => event.stopPropagation()}
+        onClick={(event) => {
+          event.stopPropagation();
+          setIsOpen(true);
+        }}
         onKeyDown={(event) => {
+          listeners?.['onKeyDown']?.(event);
           if (event.key === 'Delete' || event.key === 'Backspace') {
             does(null);
           } else if (event.key === 'l') {
@@ -85,7 +85,22 @@ export function ServingCard({ serving, hands, colour }: Props) {
           <b>{sodium(serving.sodium)}</b>
         </span>
       </button>
-    </Popover>
+      <Modal
+        open={isOpen}
+        onCancel={() => setIsOpen(false)}
+        title={t('serving_card.title', { jar: serving.name, name: who, day: when(serving.date, 'weekday') })}
+        footer={null}
+        width={400}
+        destroyOnHidden
+      >
+        <MeantCard
+          serving={serving}
+          dates={week.dates.filter((date) => date >= week.today)}
+          ways={jar?.ways ?? []}
+          does={does}
+        />
+      </Modal>
+    </>
   );
 }
 

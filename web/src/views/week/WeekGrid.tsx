@@ -1,12 +1,13 @@
 import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
+import { useDroppable } from '@dnd-kit/core';
 import dayjs from 'dayjs';
 import { useState, type KeyboardEvent } from 'react';
 import type { WeekDay, WeekPerson } from '../../api/client';
-import { mg } from '../../app/numbers';
+import { mg, sodium } from '../../app/numbers';
 import { SaltBar } from '../../drawings/SaltLine';
 import { ServingCard } from './ServingCard';
-import { JAR, type WeekActions } from './weekActions';
+import { placeId, type WeekActions } from './weekActions';
 
 /** A plank for everyone who eats, with a place for each day. On a phone one day at a time. */
 export function WeekGrid({ hands }: { hands: WeekActions }) {
@@ -17,12 +18,26 @@ export function WeekGrid({ hands }: { hands: WeekActions }) {
   return (
     <>
       <div className="week-days-phone" role="group" aria-label={t('week.which_day')}>
-        {week.dates.map((date) => (
-          <button key={date} type="button" aria-pressed={date === day} onClick={() => setShown(date)}>
-            {dayjs(date).format('dd')}
-            <b>{dayjs(date).format('D')}</b>
-          </button>
-        ))}
+        {week.dates.map((date, i) => {
+          const past = week.people.filter((person) => (person.days[i]?.marginMg ?? 0) < -0.5);
+          return (
+            <button key={date} type="button" aria-pressed={date === day} onClick={() => setShown(date)}>
+              {dayjs(date).format('dd')}
+              <b>{dayjs(date).format('D')}</b>
+              <span className="week-day-past">
+                {past.map((person) => (
+                  <abbr
+                    key={person.id}
+                    title={t('week.past', { name: person.name })}
+                    aria-label={t('week.past', { name: person.name })}
+                  >
+                    {person.name.slice(0, 1)}
+                  </abbr>
+                ))}
+              </span>
+            </button>
+          );
+        })}
       </div>
       <div className="planks" role="grid" aria-label={t('week.title')} onKeyDown={(event) => moveAbout(event, hands)}>
         <div role="row" className="plank-days">
@@ -64,7 +79,7 @@ interface PlaceProps {
 
 function Place({ hands, person, day, isShown }: PlaceProps) {
   const { week, held, hold, put } = hands;
-  const [isOver, setIsOver] = useState(false);
+  const [isNear, setIsNear] = useState(false);
   const servings = week.servings.filter((one) => one.personId === person.id && one.date === day.date);
   const colourOf = (batch: string) => week.jars.find((jar) => jar.id === batch)?.colour ?? 'var(--line-strong)';
   const jar = week.jars.find((one) => one.id === held);
@@ -74,10 +89,15 @@ function Place({ hands, person, day, isShown }: PlaceProps) {
   const coming = servings.filter((one) => !one.isOver);
   const isTaken = coming.some((one) => one.batchId === held);
   const isOpen = held !== null && !isPast && !isTaken;
+  const { setNodeRef, isOver: isDraggedOver } = useDroppable({
+    id: placeId({ person: person.id, date: day.date }),
+    disabled: isPast,
+  });
+  const isOver = isNear || isDraggedOver;
   const ghost = isOpen && isOver && jar && tried ? tried.milligrams : 0;
   const margin = day.marginMg - ghost;
   const drop = (id: string) => {
-    setIsOver(false);
+    setIsNear(false);
     hold(null);
     if (!isPast) {
       put(id, person.id, day.date);
@@ -86,6 +106,7 @@ function Place({ hands, person, day, isShown }: PlaceProps) {
 
   return (
     <div
+      ref={setNodeRef}
       role="gridcell"
       tabIndex={0}
       data-day={day.date}
@@ -106,18 +127,10 @@ function Place({ hands, person, day, isShown }: PlaceProps) {
       ]
         .filter(Boolean)
         .join(' ')}
-      onDragOver={(event) => {
-        if (event.dataTransfer.types.includes(JAR) && isOpen) {
-          event.preventDefault();
-          setIsOver(true);
-        }
-      }}
-      onDragLeave={() => setIsOver(false)}
-      onDrop={(event) => drop(event.dataTransfer.getData(JAR))}
-      onMouseEnter={() => setIsOver(true)}
-      onMouseLeave={() => setIsOver(false)}
-      onFocus={() => setIsOver(true)}
-      onBlur={() => setIsOver(false)}
+      onMouseEnter={() => setIsNear(true)}
+      onMouseLeave={() => setIsNear(false)}
+      onFocus={() => setIsNear(true)}
+      onBlur={() => setIsNear(false)}
       onClick={() => isOpen && drop(held)}
     >
       <div className="place-jars">
@@ -166,7 +179,16 @@ function Place({ hands, person, day, isShown }: PlaceProps) {
         ]}
       />
       <div className="place-says">
-        <span className={margin < -0.5 ? 'over' : undefined}>
+        <span
+          className={margin < -0.5 ? 'over' : day.warning === null ? undefined : 'is-likely'}
+          title={t('week.total', {
+            total: mg(day.total.shown),
+            low: mg(day.total.shownLow),
+            high: mg(day.total.shownHigh),
+            jars: sodium(day.ferments),
+            warning: say(day.warning) ?? 'none',
+          })}
+        >
           {t('week.margin', { isOver: margin < -0.5 ? 'yes' : 'no', mg: mg(Math.round(Math.abs(margin))) })}
         </span>
         <Live count={day.live} goal={person.liveGoal} isPast={isPast} />

@@ -2,14 +2,15 @@ import { complain } from '../../app/complain';
 import type { Refusal, Week } from '../../api/client';
 import { say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { App, Button } from 'antd';
+import { App, Button, Dropdown } from 'antd';
 import { useCallback, useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { useWeek, useWeekStep, type WeekStep } from '../../api/planning';
 import { useKey } from '../../app/keys';
 import { PageState } from '../../app/PageState';
 import { Conflicts } from './Conflicts';
 import { JarPalette } from './JarPalette';
+import { WeekDrag } from './WeekDrag';
 import { WeekGrid } from './WeekGrid';
 import { RotationDrawer } from './RotationDrawer';
 import type { WeekActions } from './weekActions';
@@ -23,6 +24,7 @@ export function WeekView() {
   const [held, setHeld] = useState<string | null>(null);
   const [showsRotation, setShowsRotation] = useState(false);
   const { message } = App.useApp();
+  const navigate = useNavigate();
   const { mutateAsync, isPending } = step;
 
   const make = useCallback(
@@ -107,12 +109,6 @@ export function WeekView() {
           <Button title={t('week.plan_rest_hint')} disabled={isOver} onClick={() => fill(true)}>
             {t('week.plan_rest')}
           </Button>
-          <Button disabled={isOver} onClick={() => make({ step: 'copy' })}>
-            {t('week.copy')}
-          </Button>
-          <Button disabled={isOver || week.servings.length === 0} onClick={() => make({ step: 'clear' })}>
-            {t('week.clear')}
-          </Button>
           <Button
             type="text"
             disabled={week.undo === null}
@@ -121,20 +117,33 @@ export function WeekView() {
           >
             {t('action.undo')}
           </Button>
-          <Button
-            type="text"
-            disabled={week.redo === null}
-            title={week.redo === null ? t('week.redo_none') : t('week.redo', { what: say(week.redo) })}
-            onClick={() => make({ step: 'redo' })}
-          >
-            {t('action.redo')}
-          </Button>
+          {week.redo !== null && (
+            <Button type="text" title={t('week.redo', { what: say(week.redo) })} onClick={() => make({ step: 'redo' })}>
+              {t('action.redo')}
+            </Button>
+          )}
           <Button type="text" title={t('week.rotation_hint')} onClick={() => setShowsRotation(true)}>
             {t('ahead.rotation')}
           </Button>
-          <Link className="as-button" title={t('week.print_hint')} to={`/week/${week.from}/sheet`}>
-            {t('action.print')}
-          </Link>
+          <Dropdown
+            trigger={['click']}
+            menu={{
+              items: [
+                { key: 'copy', label: t('week.copy'), disabled: isOver },
+                { key: 'clear', label: t('week.clear'), disabled: isOver || week.servings.length === 0 },
+                { key: 'print', label: t('action.print') },
+              ],
+              onClick: ({ key }) => {
+                if (key === 'print') {
+                  void navigate(`/week/${week.from}/sheet`);
+                } else {
+                  make({ step: key === 'copy' ? 'copy' : 'clear' });
+                }
+              },
+            }}
+          >
+            <Button type="text">{t('week.more')}</Button>
+          </Dropdown>
         </div>
       </div>
       {week.jars.length === 0 ? (
@@ -143,8 +152,10 @@ export function WeekView() {
         </p>
       ) : (
         <>
-          <JarPalette hands={hands} />
-          <WeekGrid hands={hands} />
+          <WeekDrag hands={hands}>
+            <JarPalette hands={hands} />
+            <WeekGrid hands={hands} />
+          </WeekDrag>
           <Conflicts hands={hands} />
         </>
       )}

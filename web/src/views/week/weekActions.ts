@@ -1,8 +1,5 @@
 import type { PlannedServing, Week, WeekServing } from '../../api/client';
 
-/** What a drag carries. */
-export const JAR = 'application/x-tempesal-jar';
-
 /** What can be done with a week from its cells. */
 export interface WeekActions {
   week: Week;
@@ -11,4 +8,26 @@ export interface WeekActions {
   hold: (jar: string | null) => void;
   put: (jar: string, personId: string, date: string) => void;
   change: (serving: WeekServing, instead: PlannedServing | null) => void;
+}
+
+/** Someone's day. */
+export interface Place {
+  person: string;
+  date: string;
+}
+
+/** What is dragged: a jar of the shelf, or a serving of the week. */
+export const dragId = (kind: 'jar' | 'serving', id: string): string => `${kind} ${id}`;
+
+export function dragIdOf(dragged: string): { kind: string; id: string } {
+  const [kind = '', id = ''] = dragged.split(' ');
+  return { kind, id };
+}
+
+/** A place is named by who eats there and the day. */
+export const placeId = (place: Place): string => `${place.person} ${place.date}`;
+
+export function placeOf(id: string): Place {
+  const [person = '', date = ''] = id.split(' ');
+  return { person, date };
 }
