@@ -9,6 +9,7 @@ use App\Http\Controllers\CalendarController;
 use App\Http\Controllers\CheckController;
 use App\Http\Controllers\ChoreController;
 use App\Http\Controllers\DayController;
+use App\Http\Controllers\FirstWeekController;
 use App\Http\Controllers\FormulaController;
 use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\JarStandController;
@@ -143,6 +144,8 @@ Route::prefix('api')->group(function (): void {
         foreach (['fill', 'clear', 'copy', 'undo', 'redo'] as $step) {
             Route::post("weeks/{date}/{$step}", [WeekController::class, $step]);
         }
+        Route::get('first-week', [FirstWeekController::class, 'show']);
+        Route::post('first-week', [FirstWeekController::class, 'begin']);
         Route::get('timeline', [TimelineController::class, 'show']);
         Route::get('timeline/shopping', [TimelineController::class, 'shopping']);
         Route::post('timeline/batches', [TimelineController::class, 'plan']);

@@ -201,13 +201,7 @@ final readonly class StockAhead
             );
         }
         $read = $answer->formula;
-        $gramsIn = [];
-        foreach ($jars as $jar) {
-            $factor = $answer->factorForJar($jar->geometry());
-            if ($factor >= self::SCALES[0] && $factor <= self::SCALES[1]) {
-                $gramsIn[$jar->id] = $answer->makesG() * $factor;
-            }
-        }
+        $gramsIn = self::gramsIn($answer, $jars);
         $allergens = array_map(static fn(Allergen $one): string => $one->value, $answer->allergens());
         $foods = array_map(static fn($one): ?string => $one->food?->id, $answer->lines);
         $perWeek =
@@ -241,26 +235,62 @@ final readonly class StockAhead
     }
 
     /**
-     * @return list<int> days until it is ready, by the day on which it is started, at the temperatures that are
-     *     expected
+     * What is eaten of a full jar of a formula; jars that do not suit it are left out.
+     *
+     * @param  Collection<int, Jar>  $jars
+     * @return array<string, float> grams by jar
      */
-    private static function leadDays(Household $household, Read $read, float $faster): array
+    public static function gramsIn(FormulaAnswer $answer, Collection $jars): array
     {
+        $gramsIn = [];
+        foreach ($jars as $jar) {
+            $factor = $answer->factorForJar($jar->geometry());
+            if ($factor >= self::SCALES[0] && $factor <= self::SCALES[1]) {
+                $gramsIn[$jar->id] = $answer->makesG() * $factor;
+            }
+        }
+
+        return $gramsIn;
+    }
+
+    /** Days until a formula that is started now is ready, at the temperatures that are expected. */
+    public static function leadTime(Household $household, Read $read): float
+    {
+        return self::daysUntilReady($household, $read, 1.0, CarbonImmutable::now()) ?? self::DAYS * 100.0;
+    }
+
+    private static function daysUntilReady(
+        Household $household,
+        Read $read,
+        float $faster,
+        CarbonImmutable $start,
+    ): ?float {
         $window = $read->window->aimedAt($household->aim);
         $place = Place::near($window->temperature);
         $ripened =
             ($window->readyDays * 86_400.0 * Ripening::factor($window->temperature)) /
             ($place->isWarm() ? $faster : 1.0);
+        if ($ripened <= 0.0) {
+            return 0.0;
+        }
+        $seconds = app(RoomClimates::class)
+            ->from($place, $start->utc())
+            ->whenReaches($ripened, 0.0, Ripening::factor(...));
+
+        return $seconds === null ? null : $seconds / 86_400.0;
+    }
+
+    /**
+     * @return list<int> days until it is ready, by the day on which it is started, at the temperatures that are
+     *     expected
+     */
+    private static function leadDays(Household $household, Read $read, float $faster): array
+    {
         $noon = CarbonImmutable::parse($household->today() . ' 12:00', $household->time_zone);
         $days = [];
         for ($day = 0; $day < self::DAYS; $day++) {
-            $seconds =
-                $ripened <= 0.0
-                    ? 0.0
-                    : app(RoomClimates::class)
-                        ->from($place, $noon->addDays($day)->utc())
-                        ->whenReaches($ripened, 0.0, Ripening::factor(...));
-            $days[] = $seconds === null ? self::DAYS * 100 : (int) ceil($seconds / 86_400.0 - 1e-6);
+            $until = self::daysUntilReady($household, $read, $faster, $noon->addDays($day));
+            $days[] = $until === null ? self::DAYS * 100 : (int) ceil($until - 1e-6);
         }
 
         return $days;

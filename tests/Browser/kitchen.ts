@@ -60,6 +60,16 @@ export async function signIn(page: Page, cook: Cook, room = '/'): Promise<void> 
   await expect(page.getByRole('link', { name: 'Bench', exact: true })).toBeVisible();
 }
 
+/** The form of a new kitchen: the first page where nobody has one yet, a tap from the door otherwise. */
+export async function openNewKitchen(page: Page): Promise<void> {
+  await page.goto('/');
+  const door = page.getByRole('button', { name: 'Create your kitchen' });
+  await expect(door.or(page.getByRole('heading', { name: 'Which jars do you have?' }))).toBeVisible();
+  if (await door.isVisible()) {
+    await door.click();
+  }
+}
+
 /** Signs in at the door, as a cook does. */
 export async function signInByHand(page: Page, cook: Cook): Promise<void> {
   await page.goto('/');

@@ -1,4 +1,4 @@
-import { benchAnswer, choose, expect, number, signIn, test } from './kitchen';
+import { benchAnswer, choose, expect, number, openNewKitchen, signIn, test } from './kitchen';
 
 /** The main road is walked with everything that moves on it. */
 test.use({ contextOptions: { reducedMotion: 'no-preference' } });
@@ -77,8 +77,7 @@ test('looks around the demo kitchen with one click', async ({ page }) => {
 });
 
 test('opens a kitchen with three questions', async ({ page }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Create your kitchen' }).click();
+  await openNewKitchen(page);
   await page.getByRole('button', { name: 'Create the kitchen' }).click();
   await expect(page.getByText('Enter your e-mail address.')).toBeVisible();
   await page.getByLabel('Name', { exact: true }).fill('Cy');

@@ -84,6 +84,7 @@ export const tried: Record<string, Tried | Tried[]> = {
     once({ step: 'fill', rest: true }, '2026-03-02'),
   ],
   'keep the rotation': once({ lines: [], perDay: 2, hasNew: false, weights: {} }),
+  'begin the first week': once(undefined),
   'plan a batch': once({ formulaId: 'f1', lineId: null, jarId: 'j1', startOn: '2026-03-02', share: 1 }),
   'drop a planned batch': once('pb1'),
   'sign in': once({ email: 'cook@kitchen.test', password: 'secret' }),

@@ -591,6 +591,8 @@ final class Templates
                 return ['path' => "{$week}/redo", 'body' => $key()];
             },
             'GET /timeline' => $get("/timeline?jarId={$jar}&warmer=2"),
+            'GET /first-week' => fn(): array => ['path' => '/first-week'],
+            'POST /first-week' => $step('/first-week', fn(): array => ['requestKey' => $this->key()]),
             'POST /timeline/batches' => $step('/timeline/batches', $plan),
             'DELETE /timeline/batches/{plannedBatch}' => fn(): array => [
                 'path' => "/timeline/batches/{$planned()}",

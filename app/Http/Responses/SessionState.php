@@ -19,6 +19,7 @@ final class SessionState
             [
                 'isSignedIn' => $user !== null,
                 'demoIsOpen' => self::demoCook() !== null,
+                'isNew' => $user === null && !Household::query()->where('is_demo', false)->exists(),
                 'household' =>
                     $user === null
                         ? null

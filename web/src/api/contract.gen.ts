@@ -1405,6 +1405,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/first-week": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What to begin with where nothing is ready yet, from the kitchen's own formulas, jars and people. */
+        get: operations["readFirstWeek"];
+        put?: never;
+        /** @description Makes it the rotation, and plans its batches for today. */
+        post: operations["beginFirstWeek"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/timeline": {
         parameters: {
             query?: never;
@@ -1611,6 +1629,8 @@ export interface components {
         Session: {
             isSignedIn: boolean;
             demoIsOpen: boolean;
+            /** @description Whether nobody has a kitchen here yet, so that the first page is the set-up. */
+            isNew: boolean;
             household: null | {
                 id: string;
                 name: string;
@@ -3377,6 +3397,25 @@ export interface components {
             currentId: string | null;
             steps: components["schemas"]["Step"][];
         };
+        FirstWeek: {
+            /** @description How often a week each live choice is eaten. */
+            timesAWeek: number;
+            choices: {
+                formulaId: string;
+                name: string;
+                colour: string;
+                isLive: boolean;
+                /** Format: date */
+                readyOn: string;
+                readyHours: number;
+                jarName: string;
+                /** @description What is eaten of the full jar. */
+                grams: number;
+                servingGrams: number;
+                servingMg: number;
+                why: components["schemas"]["Message"];
+            }[];
+        };
         RotationLine: {
             id?: string | null;
             name: string;
@@ -3860,6 +3899,15 @@ export interface components {
             };
             content: {
                 "application/json": components["schemas"]["Steps"];
+            };
+        };
+        /** @description What to start today, those that are ready soonest first. */
+        FirstWeek: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["FirstWeek"];
             };
         };
         /** @description Its id. */
@@ -6656,6 +6704,43 @@ export interface operations {
             200: components["responses"]["Effect"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readFirstWeek: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["FirstWeek"];
+            401: components["responses"]["Refused"];
+        };
+    };
+    beginFirstWeek: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["FirstWeek"];
+            401: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
         };
     };

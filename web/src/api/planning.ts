@@ -68,6 +68,16 @@ export const useSaveRotation = defineChange(
   () => (body: RotationFields, key) => answered(api.PUT('/rotation', { params: keyed(key), body })),
 );
 
+/** A way into the first weeks of a kitchen. */
+export const useFirstWeek = () =>
+  useQuery({ queryKey: keys.firstWeek(), queryFn: () => answered(api.GET('/first-week')) });
+
+export const useBeginFirstWeek = defineChange(
+  'begin the first week',
+  'plan',
+  () => (_: undefined, requestKey) => answered(api.POST('/first-week', { body: { requestKey } })),
+);
+
 /** How the weeks ahead would be with one more jar, or in a warmer kitchen. */
 export interface WhatIf {
   jarId?: string;

@@ -51,7 +51,7 @@ function AppRoutes() {
   }
   const { household } = session.data;
   if (!household) {
-    return <SignInView demoIsOpen={session.data.demoIsOpen} />;
+    return <SignInView demoIsOpen={session.data.demoIsOpen} isFirst={session.data.isNew} />;
   }
 
   return (

@@ -1,7 +1,7 @@
 import { say, t, T } from '../../messages/words';
 import { Button, Input, Segmented } from 'antd';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import type { EmptyJar, ShelfBatch } from '../../api/client';
 import { useKitchen, usePlaces, useShelf } from '../../api/queries';
 import { capitalised } from '../../app/sentence';
@@ -32,7 +32,8 @@ export function ShelfView() {
   const shelf = useShelf();
   const [filter, setFilter] = useState<Filter>('all');
   const [sought, setSought] = useState('');
-  const [isBuying, setBuying] = useState(false);
+  const [asked] = useSearchParams();
+  const [isBuying, setBuying] = useState(asked.has('bought'));
   const kitchen = useKitchen();
   const places = usePlaces();
   if (!shelf.data) {

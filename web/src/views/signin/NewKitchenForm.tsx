@@ -5,6 +5,7 @@ import { usualUnits } from '../../app/units';
 import { UnitsFields } from '../../app/UnitsFields';
 import { Button, Input, Select } from 'antd';
 import { useState, type FormEvent } from 'react';
+import { useNavigate } from 'react-router';
 import { useCreateHousehold, usePresets } from '../../api/queries';
 
 interface Eater {
@@ -29,11 +30,15 @@ export function NewKitchenForm() {
   const [people, setPeople] = useState<Eater[]>([nobodyYet]);
   const [jarCounts, setJarCounts] = useState<number[]>([2, 2, 0, 0, 0, 0, 0]);
   const [units, setUnits] = useState(() => usualUnits(navigator.language, timeZone));
+  const [measureBy, setMeasureBy] = useState<'grams' | 'spoons'>('grams');
+  const navigate = useNavigate();
   const refusal = open.error;
 
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    open.mutate({ name, email, password, timeZone, ...units, people, jarCounts });
+    // A new kitchen begins with the plan: it says what to buy and what to start.
+    void navigate('/week', { replace: true });
+    open.mutate({ name, email, password, timeZone, ...units, measureBy, people, jarCounts });
   };
   const change = (at: number, change: Partial<Eater>) =>
     setPeople(people.map((person, i) => (i === at ? { ...person, ...change } : person)));
@@ -66,17 +71,16 @@ export function NewKitchenForm() {
                 ]}
               />
             </label>
-            {person.preset === null ? (
+            {person.preset === null && (
               <label>
                 {t('other_food.by_mg')}
                 <NumberBox value={person.targetMg} onChange={(targetMg) => change(i, { targetMg })} />
               </label>
-            ) : (
-              <label>
-                {t('sign_in.other_food')}
-                <NumberBox value={person.restOfDietMg} onChange={(rest) => change(i, { restOfDietMg: rest ?? 0 })} />
-              </label>
             )}
+            <label>
+              {t('sign_in.other_food')}
+              <NumberBox value={person.restOfDietMg} onChange={(rest) => change(i, { restOfDietMg: rest ?? 0 })} />
+            </label>
             {people.length > 1 && (
               <Button type="text" onClick={() => setPeople(people.filter((_, at) => at !== i))}>
                 {t('action.remove')}
@@ -93,6 +97,7 @@ export function NewKitchenForm() {
         </div>
       ))}
       <Button onClick={() => setPeople([...people, nobodyYet])}>{t('people.add')}</Button>
+      <p className="soft">{t('sign_in.other_food_about')}</p>
       <p className="soft">{t('sign_in.caution')}</p>
 
       <h2>{t('sign_in.jars')}</h2>
@@ -113,6 +118,18 @@ export function NewKitchenForm() {
       <h2>{t('sign_in.units')}</h2>
       <div className="fields">
         <UnitsFields units={units} change={(part) => setUnits({ ...units, ...part })} refusal={refusal} />
+        <label>
+          {t('house.measure')}
+          <Select
+            aria-label={t('house.measure')}
+            value={measureBy}
+            onChange={setMeasureBy}
+            options={[
+              { value: 'grams', label: t('sign_in.by_scale') },
+              { value: 'spoons', label: t('sign_in.by_spoon') },
+            ]}
+          />
+        </label>
       </div>
 
       <h2>{t('sign_in.account')}</h2>

@@ -51,8 +51,8 @@ const shown: JarPicture[] = [
 ];
 
 /** The door: sign in, look around the demo kitchen, or open a kitchen of one's own. */
-export function SignInView({ demoIsOpen }: { demoIsOpen: boolean }) {
-  const [isNew, setIsNew] = useState(false);
+export function SignInView({ demoIsOpen, isFirst }: { demoIsOpen: boolean; isFirst: boolean }) {
+  const [isNew, setIsNew] = useState(isFirst);
   const enterDemo = useEnterDemo();
 
   return (
@@ -60,9 +60,9 @@ export function SignInView({ demoIsOpen }: { demoIsOpen: boolean }) {
       <div>
         <h1>Tempesal</h1>
         <p className="door-say">{t('sign_in.about')}</p>
-        {demoIsOpen && !isNew && (
+        {demoIsOpen && (!isNew || isFirst) && (
           <Button
-            type="primary"
+            type={isFirst ? 'default' : 'primary'}
             size="large"
             block
             loading={enterDemo.isPending}

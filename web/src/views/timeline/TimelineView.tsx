@@ -10,6 +10,7 @@ import { useCancelPlannedBatch, usePlanBatch, useShopping, useTimeline, type Wha
 import { grams } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { TimelineLanes } from '../../drawings/TimelineLanes';
+import { FirstWeek } from '../week/FirstWeek';
 import { RotationDrawer } from '../week/RotationDrawer';
 import './TimelineView.css';
 import { QuantityBox } from '../../app/QuantityBox';
@@ -41,6 +42,7 @@ export function TimelineView() {
           <Button onClick={() => setShowsRotation(true)}>{t('ahead.rotation')}</Button>
         </span>
       </div>
+      {ahead.kinds.length === 0 && <FirstWeek title={t('way_in.title_ahead')} />}
       {ahead.kinds.length === 0 && (
         <p>
           <T m="ahead.no_rotation" v={{ a0: (c) => <Button onClick={() => setShowsRotation(true)}>{c}</Button> }} />
