@@ -31,6 +31,9 @@ use Tempesal\Core\Plan\WeekServing;
  */
 final readonly class ChangeWeek
 {
+    /** Days for which a serving that was not eaten goes on. */
+    public const GOES_ON_DAYS = 3;
+
     public function __construct(private CurrentHousehold $current, private HouseholdTransaction $transaction) {}
 
     /**
@@ -200,7 +203,9 @@ final readonly class ChangeWeek
             [$what, $added, $removed] = $change();
             $to = CarbonImmutable::parse($from)->addDays(6)->toDateString();
             $open = PlannedServing::open($from, $to)->keyBy('id');
-            $going = $open->only($removed);
+            // What was not eaten at the end of the week before may go on into this one.
+            $eve = CarbonImmutable::parse($from)->subDays(self::GOES_ON_DAYS)->toDateString();
+            $going = PlannedServing::open($eve, $to)->keyBy('id')->only($removed);
             if ($added === [] && $going->isEmpty()) {
                 return;
             }

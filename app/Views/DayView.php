@@ -34,6 +34,8 @@ final class DayView
      * @param  BackgroundIntake  $rest  of that day
      * @param  Collection<int, PlannedServing>  $planned  for that day, not eaten yet
      * @param  Collection<int, Batch>  $batches  at hand
+     * @param  Collection<int, PlannedServing>  $around  planned for the days before, not eaten, and for the rest of the
+     *     week
      * @return array<string, mixed>
      */
     public static function of(
@@ -44,6 +46,7 @@ final class DayView
         BackgroundIntake $rest,
         Collection $planned,
         Collection $batches,
+        Collection $around,
     ): array {
         $eaters = $people
             ->map(
@@ -63,6 +66,7 @@ final class DayView
                             )
                             ->all(),
                     ),
+                    $around->where('person_id', $person->id),
                 ),
             )
             ->values();
@@ -128,6 +132,7 @@ final class DayView
     /**
      * @param  Collection<int, Serving>  $servings
      * @param  list<Planned>  $planned
+     * @param  Collection<int, PlannedServing>  $around
      * @return array{id: string, roomMg: float, ...<string, mixed>}
      */
     private static function person(
@@ -136,6 +141,7 @@ final class DayView
         BackgroundIntake $rest,
         Collection $servings,
         array $planned,
+        Collection $around,
     ): array {
         $target = $person->targetOn($date);
         $day = new SodiumDay(
@@ -185,6 +191,29 @@ final class DayView
                 $day->marginMg() -
                 array_sum(array_map(static fn(array $one): float => $one['sodium']['typical'] ?? 0.0, $planned)),
             'planned' => $planned,
+            'missed' => $around
+                ->where('planned_on', '<', $date)
+                ->map(
+                    static fn(PlannedServing $one): array => [
+                        'id' => $one->id,
+                        'batchId' => $one->batch_id,
+                        'batchName' => $one->batch->name,
+                        'colour' => $one->batch->colour,
+                        'date' => $one->planned_on,
+                        'grams' => $one->grams,
+                        'way' => $one->way->value,
+                    ],
+                )
+                ->values()
+                ->all(),
+            'toCome' => [
+                'servings' => $around->where('planned_on', '>', $date)->count(),
+                'kinds' => $around
+                    ->where('planned_on', '>', $date)
+                    ->map(static fn(PlannedServing $one): string => $one->batch->likeness)
+                    ->unique()
+                    ->count(),
+            ],
             'servings' => $servings
                 ->map(static fn(Serving $serving): array => ServingView::of($serving))
                 ->values()

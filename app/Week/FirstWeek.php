@@ -17,6 +17,7 @@ use Tempesal\Core\Formula\Formula as Read;
 use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Intake\PortionSize;
 use Tempesal\Core\Produce\Allergen;
+use Tempesal\Core\Produce\Season;
 use Tempesal\Core\Restock\FreeJar;
 use Tempesal\Core\Restock\WayIn;
 use Tempesal\Core\Restock\WayInCandidate;
@@ -64,6 +65,12 @@ final readonly class FirstWeek
                 $answer->shelfLife()->days,
                 ($answer->typicalServingMg() * $least) / $usual,
                 StockAhead::gramsIn($answer, $jars),
+                $read->mainFood(),
+                Season::isIn(
+                    $read->mainFood(),
+                    CarbonImmutable::parse($household->today())->month,
+                    $household->time_zone,
+                ),
             );
         }
         $choices = WayIn::choose($candidates, self::free($jars->all()), self::room($people->all(), $household));

@@ -106,8 +106,20 @@ final class WayIn
         $best = null;
         foreach (array_filter($this->candidates, $suits) as $one) {
             $jar = $this->jarFor($one, $isLarge);
-            // Where a limit is tight, what fits under it comes before all else.
-            $order = [$one->servingMg > $this->roomMg, $rank($one), $one->servingMg, $one->id];
+            $isThere = array_any(
+                $this->chosen,
+                static fn(WayInChoice $other): bool => $other->candidate->food !== null &&
+                    $other->candidate->food === $one->food,
+            );
+            // Where a limit is tight, what fits under it comes before all else; then what is in season, and another food.
+            $order = [
+                $one->servingMg > $this->roomMg,
+                !$one->isInSeason,
+                $isThere,
+                $rank($one),
+                $one->servingMg,
+                $one->id,
+            ];
             if ($jar !== null && ($best === null || $order < $best[0])) {
                 $best = [$order, $one, $jar];
             }

@@ -13,6 +13,8 @@ final readonly class WayInCandidate
      * @param  string  $group  of formulas
      * @param  float  $readyDays  until it is ready, as warm as it stands now
      * @param  int  $keepsDays  once it is
+     * @param  string|null  $food  of which there is most in it
+     * @param  bool  $isInSeason  whether that is
      * @param  float  $servingMg  milligrams of sodium in the smallest serving that counts
      * @param  array<string, float>  $gramsIn  what is eaten of a full jar, by its size; sizes that do not suit are left out
      */
@@ -24,5 +26,7 @@ final readonly class WayInCandidate
         public int $keepsDays,
         public float $servingMg,
         public array $gramsIn,
+        public ?string $food = null,
+        public bool $isInSeason = true,
     ) {}
 }

@@ -188,3 +188,36 @@ it('has a guest at the table on the days of the stay, with a limit of their own,
         'stays' => ['added' => ['2026-12-09/2026-12-01'], 'removed' => []],
     ])->assertStatus(422);
 });
+
+it(
+    'lets a serving that was not eaten go on, over the end of a week too, and says what is still to come',
+    function (): void {
+        ($this->limit)(2300, 900, false);
+        $jar = $this->startJar(['name' => 'Sticks', 'startedOn' => '2026-11-14'])->json('id');
+        $put = fn(string $week, string $date, array $remove = []) => $this->postJson("/api/weeks/{$week}/changes", [
+            'put' => [['personId' => $this->person->id, 'batchId' => $jar, 'date' => $date, 'grams' => 25]],
+            'remove' => $remove,
+            'requestKey' => (string) Str::ulid(),
+        ])->assertOk();
+        // Planned on Sunday, forgotten.
+        $put('2026-11-30', '2026-12-06');
+        $this->travelTo(CarbonImmutable::parse('2026-12-07T07:00:00Z'));
+        $put('2026-12-07', '2026-12-09');
+        $person = fn(): array => $this->getJson('/api/days/today')->json('people.0');
+        $missed = $person()['missed'];
+        expect($missed)
+            ->toHaveCount(1)
+            ->and($missed[0]['date'])
+            ->toBe('2026-12-06')
+            ->and($person()['toCome'])
+            ->toBe(['servings' => 1, 'kinds' => 1]);
+        $put('2026-12-07', '2026-12-07', [$missed[0]['id']]);
+        expect($person()['missed'])
+            ->toBe([])
+            ->and(array_column($person()['planned'], 'grams'))
+            ->toEqual([25]);
+        // Undoing it brings the missed one back.
+        $this->postJson('/api/weeks/2026-12-07/undo', ['requestKey' => (string) Str::ulid()])->assertOk();
+        expect($person()['missed'])->toHaveCount(1)->and($person()['planned'])->toBe([]);
+    },
+);

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Tempesal\Core\Produce\Season;
 use Tempesal\Core\Restock\FreeJar;
 use Tempesal\Core\Restock\WayIn;
 use Tempesal\Core\Restock\WayInCandidate;
@@ -79,3 +80,42 @@ it('begins with as much as there are jars for, and with nothing where none suits
         ->and(begun([], ['quart 1']))
         ->toBe([]);
 });
+
+it('prefers what is in season, and another food than is there', function (): void {
+    $as = static fn(
+        string $id,
+        string $group,
+        float $days,
+        string $food,
+        bool $isIn,
+    ): WayInCandidate => new WayInCandidate(
+        $id,
+        $group,
+        true,
+        $days,
+        90,
+        100.0,
+        ['pint' => 300.0, 'quart' => 650.0],
+        $food,
+        $isIn,
+    );
+    $candidates = [
+        $as('full-sours', 'cucumbers', 20.0, 'cucumber', false),
+        $as('kraut', 'kraut', 21.0, 'green-cabbage', true),
+        $as('cucumber kimchi', 'kimchi', 1.4, 'cucumber', false),
+        $as('young kraut', 'cabbage', 5.0, 'green-cabbage', true),
+        $as('kimchi', 'kimchi', 6.0, 'napa-cabbage', true),
+    ];
+    expect(begun($candidates, ['pint 1', 'quart 1']))->toBe(['kimchi in pint 1', 'kraut in quart 1']);
+});
+
+it('knows summer on both halves of the earth', function (string $food, int $month, string $zone, bool $isIn): void {
+    expect(Season::isIn($food, $month, $zone))->toBe($isIn);
+})->with([
+    ['cucumber', 7, 'Europe/Berlin', true],
+    ['cucumber', 11, 'Europe/Berlin', false],
+    ['cucumber', 7, 'Australia/Sydney', false],
+    ['cucumber', 1, 'Pacific/Auckland', true],
+    ['cucumber', 12, 'America/Argentina/Salta', true],
+    ['green-cabbage', 1, 'Europe/Berlin', true],
+]);

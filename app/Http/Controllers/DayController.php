@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ChangeWeek;
 use App\Household\CurrentHousehold;
 use App\Intake\BackgroundIntake;
 use App\Models\Batch;
@@ -12,6 +13,7 @@ use App\Models\Person;
 use App\Models\PlannedServing;
 use App\Models\Serving;
 use App\Views\DayView;
+use App\Week\KitchenWeek;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -46,6 +48,24 @@ final class DayController
         return $jars->orderBy('started_at')->get();
     }
 
+    /**
+     * What was planned for the last days and not eaten, and what is planned for the rest of the week; only today asks for it.
+     *
+     * @return Collection<int, PlannedServing>
+     */
+    private static function around(string $date, Household $household): Collection
+    {
+        $day = CarbonImmutable::parse($date);
+        $from = KitchenWeek::firstDayOf($household, 'today');
+
+        return $date !== $household->today()
+            ? new Collection()
+            : PlannedServing::open(
+                $day->subDays(ChangeWeek::GOES_ON_DAYS)->toDateString(),
+                CarbonImmutable::parse($from)->addDays(6)->toDateString(),
+            )->where('planned_on', '!=', $date);
+    }
+
     public function __invoke(string $date, CurrentHousehold $current): JsonResponse
     {
         if ($date === 'today') {
@@ -69,6 +89,7 @@ final class DayController
                 BackgroundIntake::between($date, $date),
                 PlannedServing::open($date, $date),
                 self::jars($date, $current->get()),
+                self::around($date, $current->get()),
             ),
         );
     }

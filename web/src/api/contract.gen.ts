@@ -2461,6 +2461,22 @@ export interface components {
                 total: components["schemas"]["Sodium"];
                 /** @description What is left of it when what is planned is eaten as well. */
                 roomMg: number;
+                /** @description Planned for one of the last days and not eaten; today alone. */
+                missed: {
+                    id: string;
+                    batchId: string;
+                    batchName: string;
+                    colour: string;
+                    /** Format: date */
+                    date: string;
+                    grams: number;
+                    way: components["schemas"]["ServingStyle"];
+                }[];
+                /** @description What is planned for the rest of the week; today alone. */
+                toCome: {
+                    servings: number;
+                    kinds: number;
+                };
                 servings: components["schemas"]["Serving"][];
                 /** @description What is meant for them on that day and was not eaten yet. */
                 planned: {

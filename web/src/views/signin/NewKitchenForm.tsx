@@ -30,7 +30,6 @@ export function NewKitchenForm() {
   const [people, setPeople] = useState<Eater[]>([nobodyYet]);
   const [jarCounts, setJarCounts] = useState<number[]>([2, 2, 0, 0, 0, 0, 0]);
   const [units, setUnits] = useState(() => usualUnits(navigator.language, timeZone));
-  const [measureBy, setMeasureBy] = useState<'grams' | 'spoons'>('grams');
   const navigate = useNavigate();
   const refusal = open.error;
 
@@ -38,7 +37,7 @@ export function NewKitchenForm() {
     event.preventDefault();
     // A new kitchen begins with the plan: it says what to buy and what to start.
     void navigate('/week', { replace: true });
-    open.mutate({ name, email, password, timeZone, ...units, measureBy, people, jarCounts });
+    open.mutate({ name, email, password, timeZone, ...units, people, jarCounts });
   };
   const change = (at: number, change: Partial<Eater>) =>
     setPeople(people.map((person, i) => (i === at ? { ...person, ...change } : person)));
@@ -118,18 +117,6 @@ export function NewKitchenForm() {
       <h2>{t('sign_in.units')}</h2>
       <div className="fields">
         <UnitsFields units={units} change={(part) => setUnits({ ...units, ...part })} refusal={refusal} />
-        <label>
-          {t('house.measure')}
-          <Select
-            aria-label={t('house.measure')}
-            value={measureBy}
-            onChange={setMeasureBy}
-            options={[
-              { value: 'grams', label: t('sign_in.by_scale') },
-              { value: 'spoons', label: t('sign_in.by_spoon') },
-            ]}
-          />
-        </label>
       </div>
 
       <h2>{t('sign_in.account')}</h2>

@@ -1,3 +1,4 @@
+import { when } from '../../messages/dates';
 import { joined, say, t, T } from '../../messages/words';
 import { Button } from 'antd';
 import { Link } from 'react-router';
@@ -16,6 +17,8 @@ export interface EaterActions {
   /** Something that is not from a jar, new or to be put right. */
   write: (person: DayPerson, food?: OtherFood) => void;
   takeFoodBack: (person: DayPerson, food: OtherFood) => void;
+  /** What was planned and not eaten: today, or not at all. */
+  moveMissed: (person: DayPerson, missed: DayPerson['missed'][number], goesOn: boolean) => void;
 }
 
 interface Props {
@@ -155,6 +158,41 @@ export function Eater({ person, day, isEating, hands }: Props) {
             </li>
           ))}
         </ul>
+      )}
+      {person.missed.length > 0 && (
+        <ul className="quiet-list eaten" aria-label={t('eater.missed_of', { name: person.name })}>
+          {person.missed.map((missed) => (
+            <li key={missed.id} className="is-planned" style={{ borderColor: missed.colour }}>
+              <span>
+                {t('eater.missed', {
+                  jar: missed.batchName,
+                  grams: grams(missed.grams),
+                  day: when(missed.date, 'weekday'),
+                })}
+              </span>
+              <span className="eaten-does">
+                <Button
+                  type="text"
+                  disabled={person.planned.some((one) => one.batchId === missed.batchId)}
+                  aria-label={t('eater.missed_today_of', { jar: missed.batchName, name: person.name })}
+                  onClick={() => hands.moveMissed(person, missed, true)}
+                >
+                  {t('eater.missed_today')}
+                </Button>
+                <Button
+                  type="text"
+                  aria-label={t('eater.missed_drop_of', { jar: missed.batchName, name: person.name })}
+                  onClick={() => hands.moveMissed(person, missed, false)}
+                >
+                  {t('eater.missed_drop')}
+                </Button>
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+      {person.toCome.servings > 0 && (
+        <p className="fits">{t('eater.to_come', { servings: person.toCome.servings, kinds: person.toCome.kinds })}</p>
       )}
       {person.servings.length > 0 && (
         <ul className="quiet-list eaten">

@@ -75,6 +75,26 @@ export function TodayView() {
       (refusal: Refusal) => complain(message, refusal),
     );
 
+  const moveMissed: EaterActions['moveMissed'] = (person, missed, goesOn) =>
+    plan.mutate(
+      {
+        step: 'change',
+        put: goesOn
+          ? [
+              {
+                personId: person.id,
+                batchId: missed.batchId,
+                date: day.data.today,
+                grams: missed.grams,
+                way: missed.way,
+              },
+            ]
+          : [],
+        remove: [missed.id],
+      },
+      { onError: (refusal) => complain(message, refusal) },
+    );
+
   const give = (portion: Pick<ServeFields, 'batchId' | 'personId' | 'amount' | 'way' | 'plannedId'>) => {
     const meant = people.find(({ id }) => id === portion.personId)?.planned ?? [];
     // What was planned from that jar is what is eaten; what was planned from another may be meant to go.
@@ -131,6 +151,7 @@ export function TodayView() {
   const shares = (serving: Serving) =>
     people.flatMap((person) => person.servings).filter((one) => one.dish?.key === serving.dish?.key);
   const hands: Omit<EaterActions, 'toggle'> = {
+    moveMissed,
     eat: (person, jar, amount) => {
       setEating(null);
       give({ batchId: jar.id, personId: person.id, amount: `${String(amount)} g` });
