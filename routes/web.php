@@ -144,6 +144,9 @@ Route::prefix('api')->group(function (): void {
         foreach (['fill', 'clear', 'copy', 'undo', 'redo'] as $step) {
             Route::post("weeks/{date}/{$step}", [WeekController::class, $step]);
         }
+        Route::post('weeks/{date}/plans/{planning}', [WeekController::class, 'plan']);
+        Route::get('plans/{planning}', [WeekController::class, 'told']);
+        Route::post('plans/{planning}/stop', [WeekController::class, 'stop']);
         Route::get('first-week', [FirstWeekController::class, 'show']);
         Route::post('first-week', [FirstWeekController::class, 'begin']);
         Route::get('timeline', [TimelineController::class, 'show']);

@@ -11,16 +11,14 @@ use App\Models\Batch;
 use App\Models\Person;
 use App\Models\PlannedServing;
 use App\Models\WeekChange;
-use App\Support\InvalidInput;
 use App\Week\KitchenWeek;
+use App\Week\WeekPlanning;
 use Carbon\CarbonImmutable;
 use Closure;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Message\Day;
 use Tempesal\Core\Message\Message;
-use Tempesal\Core\Plan\PlanningProblem;
-use Tempesal\Core\Plan\WeekFiller;
 use Tempesal\Core\Plan\WeekServing;
 
 /**
@@ -34,7 +32,11 @@ final readonly class ChangeWeek
     /** Days for which a serving that was not eaten goes on. */
     public const GOES_ON_DAYS = 3;
 
-    public function __construct(private CurrentHousehold $current, private HouseholdTransaction $transaction) {}
+    public function __construct(
+        private CurrentHousehold $current,
+        private HouseholdTransaction $transaction,
+        private WeekPlanning $planning,
+    ) {}
 
     /**
      * @param  string  $from  the first day of the week, YYYY-MM-DD
@@ -50,51 +52,13 @@ final readonly class ChangeWeek
      * The planner's week, around what stays.
      *
      * @param  bool  $isRest  whether everything that is there stays
+     * @param  string|null  $planning  by which it was planned before
      */
-    public function fill(string $from, bool $isRest, string $requestKey): void
+    public function fill(string $from, bool $isRest, string $requestKey, ?string $planning = null): void
     {
-        $this->step($from, $requestKey, function () use ($from, $isRest): array {
+        $this->step($from, $requestKey, function () use ($from, $isRest, $planning): array {
             $week = KitchenWeek::of($this->current->get(), $from);
-            if ($week->plan->jars === []) {
-                throw ValidationException::withMessages(['week' => 'errors.week_no_jars']);
-            }
-            if ($week->plan->first() >= count($week->dates)) {
-                throw ValidationException::withMessages(['week' => 'errors.week_over']);
-            }
-            if (
-                count($week->plan->eaters) > PlanningProblem::MOST_EATERS ||
-                count($week->plan->jars) > PlanningProblem::MOST_OFFERS
-            ) {
-                throw InvalidInput::at(
-                    'week',
-                    Message::of(
-                        'errors.week_too_large',
-                        mostPeople: PlanningProblem::MOST_EATERS,
-                        mostJars: PlanningProblem::MOST_OFFERS,
-                        people: count($week->plan->eaters),
-                        jars: count($week->plan->jars),
-                    ),
-                );
-            }
-            $filled = WeekFiller::fill(
-                $week->plan,
-                $isRest,
-                $week
-                    ->rotation()
-                    ->wanted(
-                        $isRest
-                            ? $week->plan
-                            : $week->plan->having(
-                                array_values(
-                                    array_filter(
-                                        $week->plan->servings,
-                                        static fn(WeekServing $one): bool => $one->isLocked ||
-                                            !$week->plan->isUsual($one),
-                                    ),
-                                ),
-                            ),
-                    ),
-            )['servings'];
+            $filled = $this->planning->servings($week, $isRest, $planning);
             $kept = array_filter(array_column($filled, 'id'));
 
             return [

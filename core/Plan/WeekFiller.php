@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Plan;
 
+use Closure;
 use Tempesal\Core\Message\Message;
 
 /**
@@ -28,10 +29,11 @@ final readonly class WeekFiller
     /**
      * @param  bool  $isRest  whether all that is there stays, rather than only what is locked or was altered by hand
      * @param  list<WeekServing>  $wanted  by the rotation, put down where nothing speaks against it
+     * @param  (Closure(float, float): bool)|null  $goesOn  told the objective so far and its bound; false stops it
      * @return array{servings: list<WeekServing>, plan: Plan|null} what stays keeps its id, what is new has none; no
      *     plan when nothing is left to plan
      */
-    public static function fill(WeekPlan $week, bool $isRest, array $wanted = []): array
+    public static function fill(WeekPlan $week, bool $isRest, array $wanted = [], ?Closure $goesOn = null): array
     {
         $filler = new self($week, $week->first());
         if ($filler->first >= WeekPlan::DAYS || $week->eaters === []) {
@@ -41,7 +43,7 @@ final readonly class WeekFiller
         $kept = array_values(array_filter($week->coming, $stays));
         $before = array_values(array_filter($week->coming, static fn(WeekServing $serving): bool => !$stays($serving)));
 
-        return $filler->run($kept, $before, $wanted);
+        return $filler->run($kept, $before, $wanted, $goesOn);
     }
 
     /** The week as it is, as the planner sees it: for the reasons of what falls short. */
@@ -60,9 +62,10 @@ final readonly class WeekFiller
      * @param  list<WeekServing>  $kept
      * @param  list<WeekServing>  $before
      * @param  list<WeekServing>  $wanted
+     * @param  (Closure(float, float): bool)|null  $goesOn
      * @return array{servings: list<WeekServing>, plan: Plan}
      */
-    private function run(array $kept, array $before, array $wanted): array
+    private function run(array $kept, array $before, array $wanted, ?Closure $goesOn): array
     {
         $fixed = $this->week->having($kept);
         $asked = [];
@@ -73,7 +76,7 @@ final readonly class WeekFiller
             }
         }
         [$problem] = $this->problem([...$kept, ...$asked], $before);
-        $plan = Planner::plan($problem);
+        $plan = Planner::plan($problem, $goesOn);
         $past = array_filter(
             $this->week->servings,
             fn(WeekServing $serving): bool => $serving->day < $this->week->today,

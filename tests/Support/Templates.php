@@ -568,6 +568,12 @@ final class Templates
             'GET /weeks/{date}' => $get($week),
             'POST /weeks/{date}/changes' => $step("{$week}/changes", fn() => [...$change, ...$key()]),
             'POST /weeks/{date}/fill' => $step("{$week}/fill", fn() => ['rest' => false, ...$key()]),
+            'POST /weeks/{date}/plans/{planning}' => fn(): array => [
+                'path' => "{$week}/plans/{$this->key()}",
+                'body' => ['rest' => false],
+            ],
+            'GET /plans/{planning}' => $get("/plans/{$this->key()}"),
+            'POST /plans/{planning}/stop' => fn(): array => ['path' => "/plans/{$this->key()}/stop"],
             'POST /weeks/{date}/clear' => $step("{$week}/clear", $key),
             'POST /weeks/{date}/copy' => function () use ($week, $change, $key): array {
                 $last = $this->day(-7);

@@ -12,8 +12,11 @@ use App\Http\Requests\WeekChangeRequest;
 use App\Views\RotationView;
 use App\Views\WeekView;
 use App\Week\KitchenWeek;
+use App\Week\WeekPlanning;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
 
 /**
  * Weeks, planned.
@@ -24,7 +27,11 @@ final readonly class WeekController
 
     private const KEY_MESSAGE = ['requestKey.*' => 'errors.request_key'];
 
-    public function __construct(private CurrentHousehold $current, private ChangeWeek $change) {}
+    public function __construct(
+        private CurrentHousehold $current,
+        private ChangeWeek $change,
+        private WeekPlanning $planning,
+    ) {}
 
     public function show(string $date): JsonResponse
     {
@@ -42,13 +49,41 @@ final readonly class WeekController
     public function fill(string $date, Request $request): JsonResponse
     {
         $asked = $request->validate(
-            [...self::KEY, 'rest' => ['required', 'boolean']],
-            [...self::KEY_MESSAGE, 'rest.*' => 'errors.fill_rest'],
+            [...self::KEY, 'rest' => ['required', 'boolean'], 'planning' => ['nullable', 'string', 'ulid']],
+            [...self::KEY_MESSAGE, 'rest.*' => 'errors.fill_rest', 'planning.*' => 'errors.request_key'],
         );
         $from = $this->from($date);
-        $this->change->fill($from, (bool) $asked['rest'], $asked['requestKey']);
+        $this->change->fill($from, (bool) $asked['rest'], $asked['requestKey'], $asked['planning'] ?? null);
 
         return $this->answer($from);
+    }
+
+    /** Plans without putting anything in place: that is done by filling the week with what was found. */
+    public function plan(string $date, string $planning, Request $request): JsonResponse
+    {
+        $asked = $request->validate(['rest' => ['required', 'boolean']], ['rest.*' => 'errors.fill_rest']);
+
+        return new JsonResponse($this->planning->run($this->from($date), (bool) $asked['rest'], self::ulid($planning)));
+    }
+
+    /** How far the planning has come. */
+    public function told(string $planning): JsonResponse
+    {
+        return new JsonResponse(['told' => $this->planning->told(self::ulid($planning))]);
+    }
+
+    public function stop(string $planning): JsonResponse
+    {
+        $this->planning->stop(self::ulid($planning));
+
+        return new JsonResponse(['told' => $this->planning->told($planning)]);
+    }
+
+    private static function ulid(string $planning): string
+    {
+        return Str::isUlid($planning)
+            ? $planning
+            : throw ValidationException::withMessages(['planning' => 'errors.request_key']);
     }
 
     public function clear(string $date, Request $request): JsonResponse

@@ -1554,6 +1554,56 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/weeks/{date}/plans/{planning}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Plans the week beside everything else, and puts nothing in place. Filling the week with "planning" does. */
+        post: operations["planWeek"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/plans/{planning}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readPlanning"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/plans/{planning}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description What was found by then is the plan. */
+        post: operations["stopPlanning"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/weeks/{date}/clear": {
         parameters: {
             query?: never;
@@ -3575,6 +3625,14 @@ export interface components {
                 grams: number;
                 for: string[];
             }[];
+        };
+        PlanningQuality: {
+            objective: number;
+            /** @description That no week can pass. */
+            bound: number;
+        };
+        PlanningTold: {
+            told: components["schemas"]["PlanningQuality"] | null;
         };
         PlannedServing: {
             personId: string;
@@ -6985,6 +7043,8 @@ export interface operations {
             content: {
                 "application/json": {
                     rest: boolean;
+                    /** @description By which it was planned before; it holds unless something has changed since. */
+                    planning?: string | null;
                     requestKey: components["schemas"]["Ulid"];
                 };
             };
@@ -6994,6 +7054,86 @@ export interface operations {
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    planWeek: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                date: string;
+                planning: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    rest: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description How good it is, and what no week can pass. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanningQuality"];
+                };
+            };
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readPlanning: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planning: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How good it is so far, and what no week can pass; null before its first word and after its last. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanningTold"];
+                };
+            };
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    stopPlanning: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planning: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How good it is so far, and what no week can pass; null before its first word and after its last. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanningTold"];
+                };
+            };
+            401: components["responses"]["Refused"];
             422: components["responses"]["Invalid"];
         };
     };

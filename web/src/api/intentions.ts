@@ -1,5 +1,8 @@
 import { ulid } from 'ulid';
 
+/** An id for something that is asked after while it goes on. */
+export const newId = (): string => ulid();
+
 /** Where keys are kept, so that they outlive a page that is loaded again. */
 export interface KeyStore {
   getItem(name: string): string | null;

@@ -35,6 +35,7 @@ export const keys = {
 
   week: (date: string) => ['weeks', date],
   rotation: () => ['rotation'],
+  planning: (id: string) => ['planning', id],
   firstWeek: () => ['timeline', 'first week'],
   timeline: (whatIf?: unknown) => (whatIf === undefined ? ['timeline'] : ['timeline', whatIf]),
   shopping: () => ['timeline', 'shopping'],

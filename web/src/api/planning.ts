@@ -1,7 +1,9 @@
 import { keys } from './keys';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useSyncExternalStore } from 'react';
 import { answered, api, type PlannedServing, type Rotation, type Shopping, type Week } from './client';
 import { defineChange, keyed } from './change';
+import { newId } from './intentions';
 
 /** A week by any of its days, or "today". */
 export const useWeek = (date: string) =>
@@ -14,8 +16,62 @@ export const useWeek = (date: string) =>
 /** A step in a week's plan. */
 export type WeekStep =
   | { step: 'change'; put: PlannedServing[]; remove: string[] }
-  | { step: 'fill'; rest: boolean }
+  | { step: 'fill'; rest: boolean; planning: string | null }
   | { step: 'clear' | 'copy' | 'undo' | 'redo' };
+
+/** What is being planned now, by its id; null while nothing is. */
+let planning: string | null = null;
+
+const listeners = new Set<() => void>();
+
+function nowPlanning(id: string | null): void {
+  planning = id;
+  listeners.forEach((tell) => tell());
+}
+
+/** The planning that goes on, by its id. */
+export const usePlanning = (): string | null =>
+  useSyncExternalStore(
+    (tell) => {
+      listeners.add(tell);
+      return () => listeners.delete(tell);
+    },
+    () => planning,
+  );
+
+/** How far a planning has come, asked for again and again. */
+export const usePlanningTold = (id: string | null) =>
+  useQuery({
+    queryKey: keys.planning(id ?? ''),
+    queryFn: () => answered(api.GET('/plans/{planning}', { params: { path: { planning: id ?? '' } } })),
+    enabled: id !== null,
+    refetchInterval: 400,
+    gcTime: 0,
+  });
+
+/** What was found by now is the plan. */
+export const stopPlanning = (id: string): Promise<unknown> =>
+  answered(api.POST('/plans/{planning}/stop', { params: { path: { planning: id } } }));
+
+/**
+ * Plans a week beside everything else; filling it puts in place what was found.
+ *
+ * @returns the planning's id; null where it came to nothing: filling then plans by itself, and says what is wrong
+ */
+export async function planAhead(date: string, rest: boolean): Promise<string | null> {
+  const id = newId();
+  nowPlanning(id);
+  try {
+    await answered(
+      api.POST('/weeks/{date}/plans/{planning}', { params: { path: { date, planning: id } }, body: { rest } }),
+    );
+    return id;
+  } catch {
+    return null;
+  } finally {
+    nowPlanning(null);
+  }
+}
 
 /** Sends a step under its key; the answer is the week as it then is. */
 function sendStep(date: string, made: WeekStep, requestKey: string): Promise<Week> {
@@ -29,7 +85,9 @@ function sendStep(date: string, made: WeekStep, requestKey: string): Promise<Wee
         }),
       );
     case 'fill':
-      return answered(api.POST('/weeks/{date}/fill', { params, body: { rest: made.rest, requestKey } }));
+      return answered(
+        api.POST('/weeks/{date}/fill', { params, body: { rest: made.rest, planning: made.planning, requestKey } }),
+      );
     case 'clear':
       return answered(api.POST('/weeks/{date}/clear', { params, body: { requestKey } }));
     case 'copy':
@@ -47,7 +105,8 @@ export const useWeekStep = defineChange(
   'plan',
   (date: string) => (made: WeekStep, key) => sendStep(date, made, key),
   {
-    subject: (made) => JSON.stringify(made),
+    // By what it was planned does not matter to what is meant.
+    subject: (made) => JSON.stringify({ ...made, planning: undefined }),
     refetches: false,
     settles: (queries, week: Week, date) => {
       queries.setQueryData(keys.week(date), week);

@@ -5,7 +5,7 @@ import { when } from '../../messages/dates';
 import { App, Button, Dropdown } from 'antd';
 import { useCallback, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { useWeek, useWeekStep, type WeekStep } from '../../api/planning';
+import { planAhead, usePlanning, useWeek, useWeekStep, type WeekStep } from '../../api/planning';
 import { useKey } from '../../app/keys';
 import { PageState } from '../../app/PageState';
 import { Conflicts } from './Conflicts';
@@ -13,6 +13,7 @@ import { JarPalette } from './JarPalette';
 import { FirstWeek } from './FirstWeek';
 import { WeekDrag } from './WeekDrag';
 import { WeekGrid } from './WeekGrid';
+import { PlanningOn } from './PlanningOn';
 import { RotationDrawer } from './RotationDrawer';
 import type { WeekActions } from './weekActions';
 import './WeekView.css';
@@ -27,6 +28,7 @@ export function WeekView() {
   const { message } = App.useApp();
   const navigate = useNavigate();
   const { mutateAsync, isPending } = step;
+  const isPlanning = usePlanning() !== null;
 
   const make = useCallback(
     (made: WeekStep, says?: (week: Week) => string) => {
@@ -40,10 +42,13 @@ export function WeekView() {
   const fill = useCallback(
     (rest: boolean) =>
       !isPending &&
-      make({ step: 'fill', rest }, (week) =>
-        week.servings.length === 0 ? t('week.filled_none') : rest ? t('week.filled_rest') : t('week.filled'),
+      !isPlanning &&
+      void planAhead(date, rest).then((planning) =>
+        make({ step: 'fill', rest, planning }, (week) =>
+          week.servings.length === 0 ? t('week.filled_none') : rest ? t('week.filled_rest') : t('week.filled'),
+        ),
       ),
-    [make, isPending],
+    [make, isPending, isPlanning, date],
   );
   useKey(
     'p',
@@ -101,7 +106,7 @@ export function WeekView() {
           <Button
             type="primary"
             title={t('week.plan_hint')}
-            loading={isPending && step.variables.step === 'fill'}
+            loading={isPlanning || (isPending && step.variables.step === 'fill')}
             disabled={isOver}
             onClick={() => fill(false)}
           >
@@ -147,6 +152,7 @@ export function WeekView() {
           </Dropdown>
         </div>
       </div>
+      <PlanningOn />
       {!week.jars.some((jar) => isReady(jar, week)) && week.servings.length === 0 && !isOver && (
         <FirstWeek title={t('way_in.title')} />
       )}
