@@ -52,6 +52,7 @@ final readonly class StockAhead
      * @param  array<string, FormulaAnswer>  $answers  by kind, where a formula says how it is made
      * @param  array<string, BatchStatus>  $status  standing batches by id
      * @param  Collection<int, PlannedBatch>  $planned
+     * @param  array<string, array<int, float>>  $meant  grams planned for someone, by batch and day
      */
     private function __construct(
         public Household $household,
@@ -60,7 +61,42 @@ final readonly class StockAhead
         public array $status,
         public Collection $planned,
         public StockForecast $forecast,
+        private array $meant,
     ) {}
+
+    /**
+     * What is left of a jar after each day on which something of it is planned for someone.
+     *
+     * @return list<array{day: int, grams: float}> days counted from today
+     */
+    public function levels(string $batch, float $grams): array
+    {
+        $levels = [];
+        foreach ($this->meant[$batch] ?? [] as $day => $taken) {
+            $grams = max(0.0, $grams - $taken);
+            $levels[] = ['day' => $day, 'grams' => $grams];
+        }
+
+        return $levels;
+    }
+
+    /** @return array<string, array<int, float>> grams that are planned for someone, by batch and day from today */
+    private static function meant(Household $household): array
+    {
+        $today = CarbonImmutable::parse($household->today());
+        $meant = [];
+        foreach (
+            PlannedServing::open($today->toDateString(), $today->addDays(self::DAYS - 1)->toDateString())->sortBy(
+                'planned_on',
+            )
+            as $one
+        ) {
+            $day = Household::daysBetween($household->today(), $one->planned_on);
+            $meant[$one->batch_id][$day] = ($meant[$one->batch_id][$day] ?? 0.0) + $one->grams;
+        }
+
+        return $meant;
+    }
 
     /**
      * @param  string|null  $extraJar  id of a size of which there is one more
@@ -151,6 +187,7 @@ final readonly class StockAhead
             RestockPlanner::plan(
                 new RestockProblem(self::DAYS, array_values([...$kinds, ...$others]), $vessels, $lots),
             ),
+            self::meant($household),
         );
     }
 

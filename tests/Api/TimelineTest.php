@@ -212,3 +212,32 @@ it('plans once however often it is sent, lets a plan be, and refuses what cannot
     ($this->plan)(['startOn' => '2030-01-01'])->assertJsonValidationErrors('startOn');
     ($this->plan)(['jarId' => (string) Str::ulid()])->assertNotFound();
 });
+
+it('draws a jar as it is planned to be eaten, not in a straight line', function (): void {
+    $this->travelTo(Carbon::parse('2026-12-02T08:00:00Z'));
+    $jar = $this->startJar([
+        'name' => 'Sticks',
+        'startedOn' => Carbon::now()->subDays(20)->toDateString(),
+    ])->json('id');
+    $person = $this->getJson('/api/kitchen')->json('people.0.id');
+    $today = Carbon::now()->toDateString();
+    $from = $this->getJson('/api/weeks/today')->json();
+    $days = array_values(array_filter($from['dates'], fn(string $date): bool => $date >= $today));
+    $this->postJson('/api/weeks/today/changes', [
+        'put' => array_map(
+            fn(string $date): array => ['personId' => $person, 'batchId' => $jar, 'date' => $date, 'grams' => 40],
+            [$days[0], end($days)],
+        ),
+        'remove' => [],
+        'requestKey' => (string) Str::ulid(),
+    ]);
+    $lot = collect($this->getJson('/api/timeline')->json('lanes'))
+        ->flatMap(fn(array $lane): array => $lane['lots'])
+        ->firstWhere('batchId', $jar);
+    $last = count($days) - 1;
+    $taken = $last === 0 ? [40] : [40, 80];
+    expect(array_column($lot['levels'], 'day'))
+        ->toBe(array_values(array_unique([0, $last])))
+        ->and(array_map(fn(array $one): float => round($lot['grams'] - $one['grams'], 6), $lot['levels']))
+        ->toEqual($taken);
+});

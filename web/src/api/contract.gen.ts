@@ -3607,6 +3607,11 @@ export interface components {
             /** Format: date */
             emptyOn: string | null;
             grams: number;
+            /** @description What is left after each day on which something of it is planned for someone. */
+            levels: {
+                day: number;
+                grams: number;
+            }[];
         };
         Shopping: {
             /** Format: date */

@@ -89,9 +89,16 @@ function Stretch({ lot, x, floor, days, bubbles }: StretchProps) {
     ready: when(lot.readyOn, 'short'),
     empty: lot.emptyOn === null ? 'none' : when(lot.emptyOn, 'short'),
   });
+  // As it is planned, a step for each day on which something is taken; beyond the plan, evenly.
+  const level = (left: number) => floor - tall * Math.min(1, left / Math.max(1, lot.grams));
+  const steps = lot.levels
+    .filter((one) => one.day < end)
+    .map((one) => `H${String(x(one.day + 0.5))} V${String(level(one.grams))}`);
   const outline = [
-    `M${String(x(lot.start))} ${String(floor)} V${String(roof)} H${String(x(first))}`,
-    `L${String(x(end))} ${String(lot.empty === null ? roof + tall / 3 : floor)} V${String(floor)} Z`,
+    `M${String(x(lot.start))} ${String(floor)} V${String(roof)}`,
+    ...(steps.length > 0 ? [...steps, `H${String(x((lot.levels.at(-1)?.day ?? 0) + 1))}`] : [`H${String(x(first))}`]),
+    `L${String(x(end))} ${String(lot.empty === null ? level((lot.levels.at(-1)?.grams ?? lot.grams) * 0.67) : floor)}`,
+    `V${String(floor)} Z`,
   ].join(' ');
   const label = x(end) - x(lot.start) > 66;
   const drawn = (

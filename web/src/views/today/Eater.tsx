@@ -1,6 +1,7 @@
 import { when } from '../../messages/dates';
 import { joined, say, t, T } from '../../messages/words';
 import { Button } from 'antd';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Day, DayJar, DayPerson, OtherFood, PlannedToday, Serving } from '../../api/client';
 import { grams, mg, sodium } from '../../app/numbers';
@@ -30,8 +31,10 @@ interface Props {
 
 /** Someone's salt line, what they ate and mean to eat, and what fits beside it. */
 export function Eater({ person, day, isEating, hands }: Props) {
+  const [isUnfolded, setIsUnfolded] = useState(false);
+
   return (
-    <section className="eater" aria-label={person.name}>
+    <section className={isUnfolded ? 'eater is-unfolded' : 'eater'} aria-label={person.name}>
       <div className="eater-head">
         <h2>{person.name}</h2>
         {person.isAway && <span className="word">{t('eater.away')}</span>}
@@ -91,140 +94,159 @@ export function Eater({ person, day, isEating, hands }: Props) {
           })),
         ]}
       />
-      {person.restMg + person.writtenMg > 0 && (
-        <p className={person.isWarned ? 'fits is-warned' : 'fits'}>
-          {t('eater.total', {
-            total: mg(person.total.shown),
-            low: mg(person.total.shownLow),
-            high: mg(person.total.shownHigh),
-            knowledge: say(person.dietKnowledge),
-            chance: say(person.chance) ?? 'none',
-          })}
-        </p>
-      )}
-      {day.date === day.today && <Fits person={person} jars={day.jars} />}
-      {person.otherFoods.length > 0 && (
-        <ul className="quiet-list eaten" aria-label={t('eater.other_of', { name: person.name })}>
-          {person.otherFoods.map((food) => (
-            <li key={food.id} style={{ borderColor: 'var(--written)' }}>
-              {t('eater.instead', {
-                food: food.name,
-                mg: mg(Math.round(food.sodiumMg)),
-                meals: food.insteadOf.length > 0 ? joined(food.insteadOf.map((meal) => t(`meal.${meal}`))) : 'none',
-              })}
-              <span className="eaten-does">
-                <Button
-                  type="text"
-                  aria-label={t('eater.edit_of', { food: food.name, name: person.name })}
-                  onClick={() => hands.write(person, food)}
-                >
-                  {t('action.edit')}
-                </Button>
-                <Button
-                  type="text"
-                  aria-label={t('eater.undo_of', { food: food.name, name: person.name })}
-                  onClick={() => hands.takeFoodBack(person, food)}
-                >
-                  {t('action.undo')}
-                </Button>
-              </span>
-            </li>
-          ))}
-        </ul>
-      )}
-      {person.planned.length > 0 && (
-        <ul className="quiet-list eaten" aria-label={t('eater.planned_for', { name: person.name })}>
-          {person.planned.map((planned) => (
-            <li key={planned.id} className="is-planned" style={{ borderColor: planned.colour }}>
-              <span>
-                <T
-                  m="eater.planned"
-                  v={{
-                    jar: planned.batchName,
-                    grams: grams(planned.grams),
-                    style: planned.way === 'drained' ? 'none' : say(planned.wayLabel),
-                    sodium: planned.sodium ? sodium(planned.sodium) : t('serve.less_left'),
-                    a0: (c) => <Link to={`/shelf/${planned.batchId}`}>{c}</Link>,
-                  }}
-                />
-              </span>
-              <Button
-                disabled={planned.sodium === null}
-                aria-label={t('eater.ate', { name: person.name, food: planned.batchName })}
-                onClick={() => hands.eatPlanned(person, planned)}
-              >
-                {t('eater.eaten')}
-              </Button>
-            </li>
-          ))}
-        </ul>
-      )}
-      {person.missed.length > 0 && (
-        <ul className="quiet-list eaten" aria-label={t('eater.missed_of', { name: person.name })}>
-          {person.missed.map((missed) => (
-            <li key={missed.id} className="is-planned" style={{ borderColor: missed.colour }}>
-              <span>
-                {t('eater.missed', {
-                  jar: missed.batchName,
-                  grams: grams(missed.grams),
-                  day: when(missed.date, 'weekday'),
+      {/* On a phone everyone's line comes first, and the rest unfolds. */}
+      <Button
+        type="text"
+        className="eater-unfold"
+        aria-expanded={isUnfolded}
+        aria-label={t('eater.more_of', { name: person.name, what: isUnfolded ? t('eater.less') : unfolds(person) })}
+        onClick={() => setIsUnfolded(!isUnfolded)}
+      >
+        {isUnfolded ? t('eater.less') : unfolds(person)}
+      </Button>
+      <div className="eater-more">
+        {person.restMg + person.writtenMg > 0 && (
+          <p className={person.isWarned ? 'fits is-warned' : 'fits'}>
+            {t('eater.total', {
+              total: mg(person.total.shown),
+              low: mg(person.total.shownLow),
+              high: mg(person.total.shownHigh),
+              knowledge: say(person.dietKnowledge),
+              chance: say(person.chance) ?? 'none',
+            })}
+            {person.toCome.servings > 0 &&
+              ` ${t('eater.to_come', { servings: person.toCome.servings, kinds: person.toCome.kinds })}`}
+          </p>
+        )}
+        {day.date === day.today && <Fits person={person} jars={day.jars} />}
+        {person.otherFoods.length > 0 && (
+          <ul className="quiet-list eaten" aria-label={t('eater.other_of', { name: person.name })}>
+            {person.otherFoods.map((food) => (
+              <li key={food.id} style={{ borderColor: 'var(--written)' }}>
+                {t('eater.instead', {
+                  food: food.name,
+                  mg: mg(Math.round(food.sodiumMg)),
+                  meals: food.insteadOf.length > 0 ? joined(food.insteadOf.map((meal) => t(`meal.${meal}`))) : 'none',
                 })}
-              </span>
-              <span className="eaten-does">
+                <span className="eaten-does">
+                  <Button
+                    type="text"
+                    aria-label={t('eater.edit_of', { food: food.name, name: person.name })}
+                    onClick={() => hands.write(person, food)}
+                  >
+                    {t('action.edit')}
+                  </Button>
+                  <Button
+                    type="text"
+                    aria-label={t('eater.undo_of', { food: food.name, name: person.name })}
+                    onClick={() => hands.takeFoodBack(person, food)}
+                  >
+                    {t('action.undo')}
+                  </Button>
+                </span>
+              </li>
+            ))}
+          </ul>
+        )}
+        {person.planned.length > 0 && (
+          <ul className="quiet-list eaten" aria-label={t('eater.planned_for', { name: person.name })}>
+            {person.planned.map((planned) => (
+              <li key={planned.id} className="is-planned" style={{ borderColor: planned.colour }}>
+                <span>
+                  <T
+                    m="eater.planned"
+                    v={{
+                      jar: planned.batchName,
+                      grams: grams(planned.grams),
+                      style: planned.way === 'drained' ? 'none' : say(planned.wayLabel),
+                      sodium: planned.sodium ? sodium(planned.sodium) : t('serve.less_left'),
+                      a0: (c) => <Link to={`/shelf/${planned.batchId}`}>{c}</Link>,
+                    }}
+                  />
+                </span>
                 <Button
-                  type="text"
-                  disabled={person.planned.some((one) => one.batchId === missed.batchId)}
-                  aria-label={t('eater.missed_today_of', { jar: missed.batchName, name: person.name })}
-                  onClick={() => hands.moveMissed(person, missed, true)}
+                  disabled={planned.sodium === null}
+                  aria-label={t('eater.ate', { name: person.name, food: planned.batchName })}
+                  onClick={() => hands.eatPlanned(person, planned)}
                 >
-                  {t('eater.missed_today')}
+                  {t('eater.eaten')}
                 </Button>
-                <Button
-                  type="text"
-                  aria-label={t('eater.missed_drop_of', { jar: missed.batchName, name: person.name })}
-                  onClick={() => hands.moveMissed(person, missed, false)}
-                >
-                  {t('eater.missed_drop')}
-                </Button>
-              </span>
-            </li>
-          ))}
-        </ul>
-      )}
-      {person.toCome.servings > 0 && (
-        <p className="fits">{t('eater.to_come', { servings: person.toCome.servings, kinds: person.toCome.kinds })}</p>
-      )}
-      {person.servings.length > 0 && (
-        <ul className="quiet-list eaten">
-          {person.servings.map((serving) => (
-            <li key={serving.id} style={{ borderColor: serving.colour }}>
-              <span>
-                <Link to={`/shelf/${serving.batchId}`}>{serving.batchName}</Link> {grams(serving.grams)}
-                {serving.way === 'drained' ? '' : `, ${say(serving.wayLabel)}`}
-                {serving.dish ? t('eater.of_dish', { grams: grams(serving.dish.grams) }) : ''}, {sodium(serving.sodium)}
-              </span>
-              <span className="eaten-does">
-                <Button
-                  type="text"
-                  aria-label={t('eater.edit_of', { food: serving.batchName, name: person.name })}
-                  onClick={() => hands.change(serving)}
-                >
-                  {t('action.edit')}
-                </Button>
-                <Button
-                  type="text"
-                  aria-label={t('eater.undo_of', { food: serving.batchName, name: person.name })}
-                  onClick={() => hands.takeBack(serving)}
-                >
-                  {t('action.undo')}
-                </Button>
-              </span>
-            </li>
-          ))}
-        </ul>
-      )}
+              </li>
+            ))}
+          </ul>
+        )}
+        {person.servings.length > 0 && (
+          <ul className="quiet-list eaten">
+            {person.servings.map((serving) => (
+              <li key={serving.id} style={{ borderColor: serving.colour }}>
+                <span>
+                  <Link to={`/shelf/${serving.batchId}`}>{serving.batchName}</Link> {grams(serving.grams)}
+                  {serving.way === 'drained' ? '' : `, ${say(serving.wayLabel)}`}
+                  {serving.dish ? t('eater.of_dish', { grams: grams(serving.dish.grams) }) : ''},{' '}
+                  {sodium(serving.sodium)}
+                </span>
+                <span className="eaten-does">
+                  <Button
+                    type="text"
+                    aria-label={t('eater.edit_of', { food: serving.batchName, name: person.name })}
+                    onClick={() => hands.change(serving)}
+                  >
+                    {t('action.edit')}
+                  </Button>
+                  <Button
+                    type="text"
+                    aria-label={t('eater.undo_of', { food: serving.batchName, name: person.name })}
+                    onClick={() => hands.takeBack(serving)}
+                  >
+                    {t('action.undo')}
+                  </Button>
+                </span>
+              </li>
+            ))}
+          </ul>
+        )}
+        {person.missed.length > 0 && (
+          <ul className="quiet-list eaten" aria-label={t('eater.missed_of', { name: person.name })}>
+            {person.missed.map((missed) => (
+              <li key={missed.id} className="is-planned" style={{ borderColor: missed.colour }}>
+                <span>
+                  {t('eater.missed', {
+                    jar: missed.batchName,
+                    grams: grams(missed.grams),
+                    day: when(missed.date, 'weekday'),
+                  })}
+                </span>
+                <span className="eaten-does">
+                  <Button
+                    type="text"
+                    disabled={person.planned.some((one) => one.batchId === missed.batchId)}
+                    aria-label={t('eater.missed_today_of', { jar: missed.batchName, name: person.name })}
+                    onClick={() => hands.moveMissed(person, missed, true)}
+                  >
+                    {t('eater.missed_today')}
+                  </Button>
+                  <Button
+                    type="text"
+                    aria-label={t('eater.missed_drop_of', { jar: missed.batchName, name: person.name })}
+                    onClick={() => hands.moveMissed(person, missed, false)}
+                  >
+                    {t('eater.missed_drop')}
+                  </Button>
+                </span>
+              </li>
+            ))}
+          </ul>
+        )}
+      </div>
     </section>
   );
+}
+
+/** What unfolding brings: what is planned and was eaten, or just more. */
+function unfolds(person: DayPerson): string {
+  const [planned, eaten] = [person.planned.length + person.missed.length, person.servings.length];
+
+  return planned + eaten === 0 ? t('eater.more') : t('eater.more_with', { planned, eaten });
 }
 
 /** How many usual portions are as many as anyone would eat. */
