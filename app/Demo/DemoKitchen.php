@@ -87,6 +87,7 @@ final class DemoKitchen
         private readonly ServeDish $serveDish,
         private readonly AddBoughtJar $shelve,
         private readonly CurrentHousehold $current,
+        private readonly EightWeeks $before,
     ) {}
 
     /** Does nothing when the kitchen was laid out today already. */
@@ -171,6 +172,7 @@ final class DemoKitchen
     private function fill(Household $household): void
     {
         $this->warmth();
+        $this->before->begin();
         $this->earlierKraut();
         $kraut = $this->jar(
             'Caraway kraut',
@@ -279,6 +281,7 @@ final class DemoKitchen
             ],
             (string) Str::ulid(),
         );
+        $this->before->goOn();
         $people = Person::atTable()->keyBy('name');
         $meals = [
             [12, $red, 'Marit', 30],
@@ -322,6 +325,7 @@ final class DemoKitchen
                 (string) Str::ulid(),
             );
         }
+        $this->before->keepBrine();
         $this->besidesTheJars($people);
         $this->comesRound($household, [
             'dry_salting' => [$kraut, $red],
@@ -495,6 +499,7 @@ final class DemoKitchen
             'text' => 'Sharp by now; shorter next time.',
         ]);
         ($this->stand)($earlier->id, Place::Fridge, (string) Str::ulid(), CarbonImmutable::now()->subDays(44));
+        $this->before->eatOf($earlier->name);
         foreach (Person::atTable() as $n => $person) {
             foreach ([27, 26, 24, 23, 22, 21] as $daysAgo) {
                 if (($daysAgo + $n) % 3 > 0) {
