@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Demo;
 
 use App\Actions\AddBoughtJar;
-use App\Actions\Begin;
 use App\Actions\CalibrateSpoon;
 use App\Actions\ChangeWeek;
 use App\Actions\CreateHousehold;
@@ -20,9 +19,7 @@ use App\Actions\SavePhoto;
 use App\Actions\SaveReadings;
 use App\Actions\SaveRotation;
 use App\Actions\ServeDish;
-use App\Actions\ServePortion;
 use App\Actions\StartBatch;
-use App\Actions\StartFromFormula;
 use App\Household\CurrentHousehold;
 use App\Intake\ServedFrom;
 use App\Intake\ServingMoment;
@@ -71,8 +68,6 @@ final class DemoKitchen
     public function __construct(
         private readonly CreateHousehold $open,
         private readonly StartBatch $start,
-        private readonly ServePortion $serve,
-        private readonly StartFromFormula $startFromFormula,
         private readonly CalibrateSpoon $calibrate,
         private readonly SaveFood $saveFood,
         private readonly MoveJar $stand,
@@ -234,7 +229,7 @@ final class DemoKitchen
             'strengthBasis' => 'of_vegetable',
             'servingAmount' => '6 g',
         ]);
-        $this->kimchi();
+        $this->before->make('kimchi-dry-salted', 'Everyday kimchi', 'Two-litre jar', 9, 4);
         $this->particulars();
         $this->intakeTargets($household);
         $this->bought();
@@ -307,7 +302,7 @@ final class DemoKitchen
             if ($daysAgo === 1) {
                 $lent ??= $this->beetroot($kraut);
             }
-            $this->eats($batch, $people[$name] ?? throw new \LogicException($name), $grams, $daysAgo);
+            $this->before->eats($batch, $people[$name] ?? throw new \LogicException($name), $grams, $daysAgo);
         }
         // Chilli mash went into last night's soup: two shares of it, and a bowl for a guest.
         $portions = array_values(
@@ -382,24 +377,6 @@ final class DemoKitchen
             Jar::query()->where('name', 'Quart jar')->firstOrFail()->id,
             CarbonImmutable::parse($household->today())->addDays(2)->toDateString(),
             1.0,
-            (string) Str::ulid(),
-        );
-    }
-
-    private function eats(Batch $batch, Person $person, float $grams, int $daysAgo): void
-    {
-        ($this->serve)(
-            new ServedFrom(
-                $batch->id,
-                new ServingMoment(
-                    CarbonImmutable::parse($this->current->get()->today())
-                        ->subDays($daysAgo)
-                        ->toDateString(),
-                ),
-                at: CarbonImmutable::now()->subDays($daysAgo),
-            ),
-            $person->id,
-            Grams::of($grams),
             (string) Str::ulid(),
         );
     }
@@ -503,7 +480,7 @@ final class DemoKitchen
         foreach (Person::atTable() as $n => $person) {
             foreach ([27, 26, 24, 23, 22, 21] as $daysAgo) {
                 if (($daysAgo + $n) % 3 > 0) {
-                    $this->eats($earlier, $person, $person->usual_serving_g, $daysAgo);
+                    $this->before->eats($earlier, $person, $person->usual_serving_g, $daysAgo);
                 }
             }
         }
@@ -539,24 +516,6 @@ final class DemoKitchen
             is_int($when) ? CarbonImmutable::now()->subDays($when) : $when,
             (string) Str::ulid(),
         );
-    }
-
-    /** A jar from the library's own formula. */
-    private function kimchi(): void
-    {
-        $version = Formula::query()->where('key', 'kimchi-dry-salted')->firstOrFail()->newest;
-        $batch = ($this->startFromFormula)(
-            $version,
-            StartFromFormula::read($version),
-            Jar::query()->where('name', 'Two-litre jar')->firstOrFail()->id,
-            'Everyday kimchi',
-            'counter',
-            CarbonImmutable::now()->subDays(9),
-            (string) Str::ulid(),
-            begin: Begin::Packed,
-        );
-        $batch->update(['created_at' => $batch->started_at]);
-        ($this->stand)($batch->id, Place::Fridge, (string) Str::ulid(), CarbonImmutable::now()->subDays(4));
     }
 
     /** A jar of gherkins from the shop, heated there, for guests. */

@@ -19,7 +19,6 @@ use App\Models\Jar;
 use App\Models\Person;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
-use LogicException;
 use Tempesal\Core\Measure\Grams;
 use Tempesal\Core\Method\Place;
 
@@ -91,7 +90,7 @@ final readonly class EightWeeks
                 $isThen = $of === $name && $daysAgo <= $from && $daysAgo >= $to && !self::isAway($daysAgo);
                 foreach ($isThen ? $eaters : [] as $who => [$every, $grams]) {
                     if (($daysAgo + strlen($who)) % $every === 0) {
-                        $this->eats($batch, $who, $grams, $daysAgo);
+                        $this->eats($batch, Person::query()->where('name', $who)->firstOrFail(), $grams, $daysAgo);
                     }
                 }
             }
@@ -104,7 +103,7 @@ final readonly class EightWeeks
     }
 
     /** A jar from the library's own formula, moved into the fridge when it was ready. */
-    private function make(string $formula, string $name, string $jar, int $daysAgo, int $inFridgeDaysAgo): void
+    public function make(string $formula, string $name, string $jar, int $daysAgo, int $inFridgeDaysAgo): void
     {
         $version = Formula::query()->where('key', $formula)->firstOrFail()->newest;
         $batch = ($this->start)(
@@ -131,7 +130,7 @@ final readonly class EightWeeks
         return Batch::query()->where('name', $name)->firstOrFail();
     }
 
-    private function eats(Batch $batch, string $who, float $grams, int $daysAgo): void
+    public function eats(Batch $batch, Person $person, float $grams, int $daysAgo): void
     {
         ($this->serve)(
             new ServedFrom(
@@ -143,7 +142,7 @@ final readonly class EightWeeks
                 ),
                 at: CarbonImmutable::now()->subDays($daysAgo),
             ),
-            Person::query()->where('name', $who)->first()->id ?? throw new LogicException($who),
+            $person->id,
             Grams::of($grams),
             (string) Str::ulid(),
         );

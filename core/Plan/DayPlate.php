@@ -7,10 +7,6 @@ namespace Tempesal\Core\Plan;
 /**
  * What can stand on one plate (one eater's day) when each thing has a worth of its own: the best, and all that come near
  * it. Things are tried the worthiest first, and what cannot become good enough any more is left out.
- *
- * At which meal of the day something is served does not matter to its worth, so that a plate is a set of offers; that
- * they can be shared out over the meals is kept by counting, for every set of meals, the offers suited to none but those
- * (Hall's condition).
  */
 final class DayPlate
 {

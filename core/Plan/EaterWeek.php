@@ -34,11 +34,7 @@ final class EaterWeek
 
     private readonly int $room;
 
-    /** @var list<int> by set of meals: what fits into it */
-    private array $roomOf = [];
-
-    /** @var array<int, list<int>> by option: sets of meals that hold all it is suited to */
-    private array $holding = [];
+    private readonly MealSets $sets;
 
     /** @var array<int, int> by option: the offer of which it is a size, and its group */
     private array $offer = [];
@@ -80,10 +76,7 @@ final class EaterWeek
         $weights = $problem->weights;
         $this->days = $problem->days;
         $this->room = $problem->perMeal * count($problem->meals);
-        $sets = 1 << count($problem->meals);
-        for ($set = 0; $set < $sets; $set++) {
-            $this->roomOf[] = $problem->perMeal * substr_count(decbin($set), '1');
-        }
+        $this->sets = new MealSets($problem);
         $kept = [];
         foreach ($problem->before as $one) {
             $kept[$one->eater === $m ? $one->day : -1][$one->option] = true;
@@ -95,10 +88,6 @@ final class EaterWeek
             }
         }
         foreach ($problem->options as $i => $option) {
-            $suited = array_sum(array_map(static fn(int $meal): int => 1 << $meal, $option->meals));
-            $this->holding[] = array_values(
-                array_filter(range(0, $sets - 1), static fn(int $set): bool => ($set & $suited) === $suited),
-            );
             $this->offer[] = $problem->offerOf($i);
             $this->grams[] = $option->portion[$m];
             $this->most[$i] = $option->offer === null ? $this->days * $option->portion[$m] : -INF;
@@ -481,8 +470,8 @@ final class EaterWeek
             $over,
             $eater->allowance[$d],
             $this->limit[$d],
-            $this->holding,
-            $this->roomOf,
+            $this->sets->holding,
+            $this->sets->room,
         );
     }
 

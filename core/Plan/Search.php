@@ -9,9 +9,7 @@ namespace Tempesal\Core\Plan;
  * readiness to lose a little that cools down, then only where something is gained. The same instance always gives the
  * same week.
  *
- * One eater's day is called a plate. Which meal of the day something is served at does not matter to the objective, so
- * that a plate is a set of offers; that they can be shared out over the meals is kept by counting, for every set of
- * meals, the offers suited to none but those (Hall's condition).
+ * One eater's day is called a plate; that its offers can be shared out over the meals is kept by MealSets.
  */
 final class Search
 {
@@ -117,19 +115,14 @@ final class Search
     {
         $this->days = $problem->days;
         $this->options = count($problem->options);
-        $sets = 1 << count($problem->meals);
-        for ($set = 0; $set < $sets; $set++) {
-            $this->room[] = $problem->perMeal * substr_count(decbin($set), '1');
-        }
+        $sets = new MealSets($problem);
+        $this->room = $sets->room;
+        $this->holding = $sets->holding;
         $groups = array_flip(array_values(array_unique(array_column($problem->options, 'group'))));
         foreach ($problem->options as $place => $option) {
             $this->offer[] = $problem->offerOf($place);
-            $suited = array_sum(array_map(static fn(int $meal): int => 1 << $meal, $option->meals));
             $this->group[] = $groups[$option->group];
             $this->live[] = $option->isLive ? 1 : 0;
-            $this->holding[] = array_values(
-                array_filter(range(0, $sets - 1), static fn(int $set): bool => ($set & $suited) === $suited),
-            );
             $this->left[] = $option->stock;
             $this->where[] = [];
         }
@@ -146,7 +139,7 @@ final class Search
             $this->met[] = $met;
             $this->missing[] = array_sum($eater->liveGoal);
             for ($d = 0; $d < $this->days; $d++) {
-                $this->assign($eater, $m, $d, $sets);
+                $this->assign($eater, $m, $d);
             }
         }
         foreach ($problem->before as $assignment) {
@@ -250,7 +243,7 @@ final class Search
         $this->restore($best);
     }
 
-    private function assign(Eater $eater, int $m, int $d, int $sets): void
+    private function assign(Eater $eater, int $m, int $d): void
     {
         $weights = $this->problem->weights;
         $gain = $sodium = $may = [];
@@ -285,7 +278,7 @@ final class Search
         $this->size[] = [];
         $this->eaten[] = 0.0;
         $this->lively[] = 0;
-        $this->within[] = array_fill(0, $sets, 0);
+        $this->within[] = array_fill(0, count($this->room), 0);
     }
 
     /** Everything that gains something, the most gainful first. */

@@ -1,11 +1,11 @@
-import { useDraggable } from '@dnd-kit/core';
 import { useEffect, useRef, useState } from 'react';
 import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
 import type { WeekJar } from '../../api/client';
 import { grams } from '../../app/numbers';
 import { JarDrawing } from '../../drawings/JarDrawing';
-import { dragId, type WeekActions } from './weekActions';
+import { useMovable } from './useMovable';
+import type { WeekActions } from './weekActions';
 
 /** The jars of the shelf: taken in hand with a tap or a key, or dragged, and put onto a day. */
 export function JarPalette({ hands }: { hands: WeekActions }) {
@@ -85,17 +85,11 @@ function useStrip() {
 
 function JarInPalette({ jar, hands }: { jar: WeekJar; hands: WeekActions }) {
   const { week, held, hold } = hands;
-  const { setNodeRef, listeners, attributes } = useDraggable({
-    id: dragId('jar', jar.id),
-    disabled: jar.closed !== null,
-    attributes: { roleDescription: t('week.movable') },
-  });
+  const movable = useMovable('jar', jar.id, jar.closed !== null);
 
   return (
     <button
-      {...attributes}
-      {...listeners}
-      ref={setNodeRef}
+      {...movable}
       type="button"
       aria-pressed={held === jar.id}
       disabled={jar.closed !== null}

@@ -1,6 +1,5 @@
 import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { useDraggable } from '@dnd-kit/core';
 import { Button, Modal, Segmented } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
@@ -9,7 +8,8 @@ import type { PlannedServing, WeekJar, WeekServing } from '../../api/client';
 import { useSavings } from '../../api/intake';
 import { grams, sodium, sodiumBand } from '../../app/numbers';
 import { Savings } from '../../app/Savings';
-import { dragId, type WeekActions } from './weekActions';
+import { useMovable } from './useMovable';
+import type { WeekActions } from './weekActions';
 import { QuantityBox } from '../../app/QuantityBox';
 
 interface Props {
@@ -48,18 +48,12 @@ export function ServingCard({ serving, hands, colour }: Props) {
     isOver: serving.isOver,
   });
 
-  const { setNodeRef, listeners, attributes } = useDraggable({
-    id: dragId('serving', serving.id),
-    disabled: serving.isOver,
-    attributes: { roleDescription: t('week.movable') },
-  });
+  const movable = useMovable('serving', serving.id, serving.isOver);
 
   return (
     <>
       <button
-        {...attributes}
-        {...listeners}
-        ref={setNodeRef}
+        {...movable}
         type="button"
         className={`serving-card${serving.isLocked ? ' is-locked' : ''}${serving.isOver ? ' is-missed' : ''}`}
         style={{ borderColor: colour }}
@@ -70,7 +64,7 @@ export function ServingCard({ serving, hands, colour }: Props) {
           setIsOpen(true);
         }}
         onKeyDown={(event) => {
-          listeners?.['onKeyDown']?.(event);
+          movable.onKeyDown?.(event);
           if (event.key === 'Delete' || event.key === 'Backspace') {
             does(null);
           } else if (event.key === 'l') {
