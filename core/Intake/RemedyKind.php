@@ -32,6 +32,12 @@ enum RemedyKind: string
             : Message::of("remedy_kind.{$this->value}");
     }
 
+    /** A portion that is added and rinsed. */
+    public static function addRinsed(float $grams): Message
+    {
+        return Message::of('remedy_kind.add_rinsed', grams: round($grams), seconds: ServingStyle::RINSED_S);
+    }
+
     public static function smaller(float $grams, float $insteadOf): Message
     {
         return Message::of('remedy_kind.smaller', grams: round($grams), before: round($insteadOf));

@@ -232,7 +232,7 @@ final readonly class Conflict
                 $day,
                 null,
                 [],
-                [],
+                Suggestions::toFeed($week, $eater, $day, $dates),
             );
         }
 

@@ -56,6 +56,74 @@ final class Suggestions
     }
 
     /**
+     * What would bring something live onto a day that has too little: a portion that fits once it is rinsed, or one of the
+     * eater's own from a day that has more than enough.
+     *
+     * @param  list<string>  $dates
+     * @return list<Suggestion> the gentlest first
+     */
+    public static function toFeed(WeekPlan $week, int $eater, int $day, array $dates): array
+    {
+        $rinsed = $moved = [];
+        foreach ($week->jars as $i => $jar) {
+            $serving = $jar->isLive ? self::rinsed($week, $eater, $day, $i) : null;
+            if ($serving !== null) {
+                $rinsed[] = new Suggestion(
+                    RemedyKind::Rinse,
+                    RemedyKind::addRinsed($serving->grams),
+                    $serving,
+                    $serving,
+                    -$week->milligrams($serving),
+                    true,
+                );
+            }
+        }
+        foreach ($week->coming as $there) {
+            $isSpare =
+                $there->eater === $eater &&
+                !$there->isLocked &&
+                $week->jars[$there->jar]->isLive &&
+                self::live($week, $eater, $there->day) > $week->eaters[$eater]->liveGoal[$there->day];
+            $then = new WeekServing('', $eater, $day, $there->jar, $there->grams, $there->way, false);
+            if ($isSpare && self::without($week, $there)->takes($then)) {
+                $moved[] = new Suggestion(
+                    RemedyKind::OtherDay,
+                    RemedyKind::onDay(new Day($dates[$day])),
+                    $there,
+                    $then,
+                    -$week->milligrams($then),
+                    true,
+                );
+            }
+        }
+
+        return array_slice([...$moved, ...$rinsed], 0, self::MOST);
+    }
+
+    /** The largest portion of a jar that fits rinsed where no portion fits drained; null where there is none. */
+    private static function rinsed(WeekPlan $week, int $eater, int $day, int $jar): ?WeekServing
+    {
+        $best = null;
+        foreach ([$week->jars[$jar]->portions[$eater], ...$week->smaller($eater, $jar)] as $grams) {
+            if ($week->takes($week->portion($eater, $day, $jar, $grams))) {
+                return null;
+            }
+            $serving = new WeekServing('', $eater, $day, $jar, $grams, ServingStyle::Rinsed, false);
+            $canBe = in_array(ServingStyle::Rinsed, $week->jars[$jar]->ways(), true) && $week->takes($serving);
+            $best ??= $canBe ? $serving : null;
+        }
+
+        return $best;
+    }
+
+    private static function live(WeekPlan $week, int $eater, int $day): int
+    {
+        return count(
+            array_filter($week->on($eater, $day), static fn(WeekServing $one): bool => $week->jars[$one->jar]->isLive),
+        );
+    }
+
+    /**
      * What could stand instead of a serving that cannot stay where it is.
      *
      * @param  list<string>  $dates

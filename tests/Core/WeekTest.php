@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Tempesal\Core\Intake\RemedyKind;
 use Tempesal\Core\Message\Message;
 
 use Tempesal\Core\Measure\Band;
@@ -17,6 +18,7 @@ use Tempesal\Core\Plan\Conflict;
 use Tempesal\Core\Plan\Eater;
 use Tempesal\Core\Plan\Suggestion;
 use Tempesal\Core\Plan\Rotation;
+use Tempesal\Core\Plan\Suggestions;
 use Tempesal\Core\Plan\WeekFiller;
 use Tempesal\Core\Plan\WeekJar;
 use Tempesal\Core\Plan\WeekPlan;
@@ -472,6 +474,16 @@ it('keeps every promise of a plan in any week', function (int $seed): void {
         foreach ($conflict->suggestions as $lever) {
             if ($lever->instead === null) {
                 expect($lever->savesMg)->toEqualWithDelta($then->milligrams($lever->serving), 1e-6);
+            } elseif ($conflict->code === 'nothing_live') {
+                // What is to feed someone feeds them, and breaks nothing.
+                $fed = array_filter(
+                    $then->servings,
+                    fn(WeekServing $one): bool => $one->id === '' || $one->id !== $lever->serving->id,
+                );
+                expect($then->having(array_values($fed))->takes($lever->instead))
+                    ->toBeTrue("seed {$seed}")
+                    ->and($then->jars[$lever->instead->jar]->isLive)
+                    ->toBeTrue();
             }
         }
     }
@@ -512,3 +524,31 @@ it('says what is wished for and not in the week, and why', function (
         'planned already',
     ],
 ]);
+
+it('names a portion that fits once it is rinsed, and one that another day can spare', function (): void {
+    // 20 g of salt in a litre: 10 g drained hold far more than 60 mg, and somewhat less rinsed.
+    $salty = weekJar('kraut', ['salt' => 20.0]);
+    $drained = weekBefore([$salty])->milligrams(weekBefore([$salty])->portion(0, 2, 0, 10.0));
+    $room = array_replace(array_fill(0, 7, 500.0), [2 => $drained - 1.0]);
+    $week = weekBefore([$salty], [], ['ada' => $room, 'hard' => true]);
+    $feeds = Suggestions::toFeed($week, 0, 2, WEEK_DATES);
+    expect($feeds)
+        ->toHaveCount(1)
+        ->and($feeds[0]->instead?->way)
+        ->toBe(ServingStyle::Rinsed)
+        ->and($feeds[0]->instead?->grams)
+        ->toBe(10.0)
+        ->and(said($feeds[0]->text))
+        ->toBe('add 10 g, rinsed for 30 s');
+    // With little left in the jar and two on Thursday, Wednesday takes one of them.
+    $other = weekJar('beet', ['salt' => 8.0]);
+    $spare = weekBefore([weekJar('sour', ['stock' => 40.0, 'salt' => 8.0]), $other], [meant(0, 3, 0), meant(0, 3, 1)]);
+    $moves = array_filter(
+        Suggestions::toFeed($spare, 0, 2, WEEK_DATES),
+        static fn(Suggestion $one): bool => $one->kind === RemedyKind::OtherDay,
+    );
+    expect(array_column($moves, 'instead'))
+        ->not->toBe([])
+        ->and(said(array_values($moves)[0]->text))
+        ->toContain('Wednesday');
+});

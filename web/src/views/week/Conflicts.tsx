@@ -1,11 +1,12 @@
 import { say, t } from '../../messages/words';
 import { Button } from 'antd';
+import { Link } from 'react-router';
 import { mg } from '../../app/numbers';
 import type { WeekActions } from './weekActions';
 
 /** What does not go together, in words, and what would help. */
 export function Conflicts({ hands }: { hands: WeekActions }) {
-  const { week, change } = hands;
+  const { week, change, add } = hands;
 
   return (
     <section aria-label={t('week.conflicts')} className="conflicts" id="conflicts">
@@ -26,6 +27,8 @@ export function Conflicts({ hands }: { hands: WeekActions }) {
                     const serving = week.servings.find((one) => one.id === lever.servingId);
                     if (serving) {
                       change(serving, lever.instead);
+                    } else if (lever.instead) {
+                      add(lever.instead);
                     }
                   }}
                 >
@@ -37,6 +40,16 @@ export function Conflicts({ hands }: { hands: WeekActions }) {
                   </span>
                 </Button>
               ))}
+              {conflict.code === 'nothing_live' && (
+                <>
+                  <Link className="as-button" to="/shelf/ahead">
+                    {t('week.start_low')}
+                  </Link>
+                  <Link className="as-button" to="/shelf?bought">
+                    {t('way_in.add_bought')}
+                  </Link>
+                </>
+              )}
             </div>
           </li>
         ))}

@@ -81,6 +81,7 @@ export function WeekView() {
         put: [{ personId, batchId: jar, date: day }],
         remove: [],
       }),
+    add: (serving) => make({ step: 'change', put: [serving], remove: [] }),
     change: (serving, instead) => make({ step: 'change', put: instead ? [instead] : [], remove: [serving.id] }),
   };
   const isOver = (week.dates.at(-1) ?? '') < week.today;

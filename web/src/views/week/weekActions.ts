@@ -8,6 +8,7 @@ export interface WeekActions {
   hold: (jar: string | null) => void;
   put: (jar: string, personId: string, date: string) => void;
   change: (serving: WeekServing, instead: PlannedServing | null) => void;
+  add: (serving: PlannedServing) => void;
 }
 
 /** Someone's day. */
