@@ -39,7 +39,7 @@ final readonly class EightWeeks
      * @var list<array{string, int, int, array<string, array{int, float}>}>
      */
     private const EATEN = [
-        ['Half-sours of September', 56, 45, ['Marit' => [3, 25.0], 'Jory' => [3, 35.0], 'Nell' => [4, 15.0]]],
+        ['September half-sours', 56, 45, ['Marit' => [3, 25.0], 'Jory' => [3, 35.0], 'Nell' => [4, 15.0]]],
         ['Golden kraut', 48, 13, ['Marit' => [4, 30.0], 'Jory' => [4, 45.0]]],
         ['First kraut of the autumn', 44, 28, ['Nell' => [3, 20.0]]],
         ['Tomato ketchup', 20, 4, ['Jory' => [7, 17.0], 'Nell' => [5, 8.0]]],
@@ -58,11 +58,11 @@ final readonly class EightWeeks
     /** The first jars, made, eaten and finished before those of today took their places. */
     public function begin(): void
     {
-        $this->make('half-sours', 'Half-sours of September', 'Half-gallon jar', 64, 58);
+        $this->make('half-sours', 'September half-sours', 'Half-gallon jar', 64, 58);
         $this->make('golden-kraut', 'Golden kraut', 'One-litre clamp jar', 66, 47);
-        $this->eatOf('Half-sours of September');
+        $this->eatOf('September half-sours');
         $this->eatOf('Golden kraut');
-        ($this->empty)($this->batch('Half-sours of September')->id, true, CarbonImmutable::now()->subDays(43));
+        ($this->empty)($this->batch('September half-sours')->id, true, CarbonImmutable::now()->subDays(43));
         ($this->empty)($this->batch('Golden kraut')->id, true, CarbonImmutable::now()->subDays(12));
     }
 

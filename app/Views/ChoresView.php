@@ -8,6 +8,7 @@ use App\Care\BatchStatus;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
+use App\Models\Person;
 use App\Models\PlannedBatch;
 use App\Pictures\JarPicture;
 use Carbon\CarbonImmutable;
@@ -22,6 +23,11 @@ final class ChoresView
     /** Days that are looked ahead. */
     private const AHEAD_DAYS = 7;
 
+    /** Days before nobody is here on which it is told, and how long that may be. */
+    private const AWAY_WITHIN_DAYS = 10;
+
+    private const LONGEST_AWAY_DAYS = 60;
+
     /**
      * @param  Collection<int, Batch>  $batches  whole, on the shelf
      * @param  Collection<int, PlannedBatch>  $planned  to be started
@@ -29,7 +35,8 @@ final class ChoresView
      */
     public static function of(Household $household, Collection $batches, Collection $planned): array
     {
-        $now = $soon = [];
+        $now = $soon = $whileAway = [];
+        $away = self::nobodyHere($household);
         foreach ($batches as $batch) {
             $status = BatchStatus::of($batch, Ledgers::of($batch), $household);
             $due = $status->dueNow();
@@ -39,6 +46,9 @@ final class ChoresView
                     $now[] = $chore;
                 } elseif ($one->day <= $status->day + self::AHEAD_DAYS) {
                     $soon[] = $chore;
+                }
+                if ($away !== null && $chore['dueOn'] <= $away['to']) {
+                    $whileAway[] = $chore;
                 }
             }
         }
@@ -63,6 +73,7 @@ final class ChoresView
                 ->cover(CarbonImmutable::now($household->time_zone)->toDateTimeImmutable()),
             'now' => $now,
             'soon' => $soon,
+            'away' => $away === null ? null : [...$away, 'chores' => $whileAway],
             'toStart' => $planned
                 ->map(
                     static fn(PlannedBatch $one): array => [
@@ -74,6 +85,30 @@ final class ChoresView
                 ->values()
                 ->all(),
         ];
+    }
+
+    /**
+     * The next days on which nobody eats here.
+     *
+     * @return array{from: string, to: string}|null first and last; null where none are near
+     */
+    private static function nobodyHere(Household $household): ?array
+    {
+        $people = Person::atTable();
+        $today = CarbonImmutable::parse($household->today());
+        $from = $to = null;
+        for ($day = 0; $day < self::AWAY_WITHIN_DAYS + self::LONGEST_AWAY_DAYS; $day++) {
+            $date = $today->addDays($day)->toDateString();
+            $isEmpty = $people->isNotEmpty() && $people->every(static fn(Person $one): bool => $one->isAwayOn($date));
+            if ($isEmpty && ($from !== null || $day <= self::AWAY_WITHIN_DAYS)) {
+                $from ??= $date;
+                $to = $date;
+            } elseif ($from !== null) {
+                break;
+            }
+        }
+
+        return $from === null || $to === $from ? null : ['from' => $from, 'to' => (string) $to];
     }
 
     /** @return array<string, mixed> */

@@ -15,6 +15,7 @@ use App\Support\InvalidInput;
 use Closure;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Tempesal\Core\Message\Message;
 use Tempesal\Core\Plan\PlanningProblem;
 use Tempesal\Core\Plan\WeekFiller;
@@ -40,6 +41,7 @@ final readonly class WeekPlanning
      */
     public function run(string $from, bool $isRest, string $id): array
     {
+        Cache::put($this->key($id, 'begun'), true, self::KEPT_SECONDS);
         $seen = self::seen();
         [$servings, $told] = $this->plan(KitchenWeek::of($this->current->get(), $from), $isRest, function (
             float $objective,
@@ -55,17 +57,24 @@ final readonly class WeekPlanning
         return $told;
     }
 
-    /** @return array{objective: float, bound: float}|null how far it has come; null before its first word and after its last */
+    /**
+     * @return array{objective: float, bound: float}|null how far it has come; null before its first word and after its last
+     *
+     * @throws NotFoundHttpException where it was not begun in this household
+     */
     public function told(string $id): ?array
     {
+        $this->mustBeBegun($id);
         /** @var array{objective: float, bound: float}|null $told */
         $told = Cache::get($this->key($id, 'told'));
 
         return $told;
     }
 
+    /** @throws NotFoundHttpException where it was not begun in this household */
     public function stop(string $id): void
     {
+        $this->mustBeBegun($id);
         Cache::put($this->key($id, 'stopped'), true, self::KEPT_SECONDS);
     }
 
@@ -160,6 +169,11 @@ final readonly class WeekPlanning
                 JSON_THROW_ON_ERROR,
             ),
         );
+    }
+
+    private function mustBeBegun(string $id): void
+    {
+        Cache::get($this->key($id, 'begun')) === true ?: throw new NotFoundHttpException();
     }
 
     private function key(string $id, string $what): string

@@ -221,3 +221,30 @@ it(
         expect($person()['missed'])->toHaveCount(1)->and($person()['planned'])->toBe([]);
     },
 );
+
+it('says what the jars ask for while nobody is here, and nothing of it while someone is', function (): void {
+    $jar = $this->startJar([
+        'name' => 'Lively sticks',
+        'startedOn' => '2026-11-29',
+        'place' => 'counter',
+        'cover' => 'screw lid',
+    ])->json('id');
+    $away = fn(array $spans) => $this->putJson("/api/people/{$this->person->id}", [
+        'version' => $this->person->fresh()->version,
+        'away' => ['added' => $spans, 'removed' => $this->person->fresh()->away],
+    ])->assertOk();
+    $told = fn(): ?array => $this->getJson('/api/chores')->json('away');
+    expect($told())->toBeNull();
+    $away(['2026-12-03/2026-12-12']);
+    expect($told())
+        ->toMatchArray(['from' => '2026-12-03', 'to' => '2026-12-12'])
+        ->and(array_unique(array_column($told()['chores'], 'batchId')))
+        ->toContain($jar)
+        ->and(max(array_column($told()['chores'], 'dueOn')))
+        ->toBeLessThanOrEqual('2026-12-12');
+    // A single day away, or one that is far off, is no journey to prepare for.
+    $away(['2026-12-03/2026-12-03']);
+    expect($told())->toBeNull();
+    $away(['2026-12-25/2027-01-04']);
+    expect($told())->toBeNull();
+});

@@ -86,7 +86,7 @@ test('a label leads back to its jar by its code', async ({ page }) => {
 
 test('labels print at their size: singles on pages of their own, sheets on A4', async ({ page }) => {
   await enterDemo(page, '/labels');
-  await expect(page.getByRole('article')).toHaveCount(9);
+  await expect(page.getByRole('article')).toHaveCount(11);
   // Letters that one reads at arm's length, 60 cm: 20 minutes of arc are 3.5 mm (ISO 9241-303; from memory).
   const smallest = await page
     .locator('.label dd, .label p, .label h2')
@@ -122,14 +122,14 @@ test('labels print at their size: singles on pages of their own, sheets on A4', 
     });
     expect(overlaps).toEqual([]);
   }
-  // Nine labels: a full sheet, and one on the next.
+  // Eleven labels: a full sheet, and three on the next.
   const [sheet, ...more] = await boxes();
   expect(more).toHaveLength(1);
   expect(sheet?.[0]).toBeCloseTo(210, 0);
   expect(sheet?.[1]).toBeCloseTo(297, 0);
   await page.getByText('single labels').click();
   const singles = await boxes();
-  expect(singles).toHaveLength(9);
+  expect(singles).toHaveLength(11);
   expect(singles[0]?.[0]).toBeCloseTo(99.1, 0);
   expect(singles[0]?.[1]).toBeCloseTo(67.7, 0);
 

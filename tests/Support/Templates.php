@@ -53,6 +53,15 @@ final class Templates
         $this->all = $this->templates();
     }
 
+    /** A week that was planned beside everything else. */
+    private function planning(string $week): string
+    {
+        $id = $this->key();
+        $this->test->postJson("/api{$week}/plans/{$id}", ['rest' => false])->assertOk();
+
+        return $id;
+    }
+
     /** @return Request that succeeds */
     public function of(string $operation): array
     {
@@ -572,8 +581,8 @@ final class Templates
                 'path' => "{$week}/plans/{$this->key()}",
                 'body' => ['rest' => false],
             ],
-            'GET /plans/{planning}' => $get("/plans/{$this->key()}"),
-            'POST /plans/{planning}/stop' => fn(): array => ['path' => "/plans/{$this->key()}/stop"],
+            'GET /plans/{planning}' => fn(): array => ['path' => "/plans/{$this->planning($week)}"],
+            'POST /plans/{planning}/stop' => fn(): array => ['path' => "/plans/{$this->planning($week)}/stop"],
             'POST /weeks/{date}/clear' => $step("{$week}/clear", $key),
             'POST /weeks/{date}/copy' => function () use ($week, $change, $key): array {
                 $last = $this->day(-7);

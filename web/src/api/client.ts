@@ -83,6 +83,8 @@ export type HouseholdFields = Schemas['HouseholdFields'];
 export type RoomFields = paths['/rooms/{place}']['put']['requestBody']['content']['application/json'];
 export type KitchenMethod = Kitchen['methods'][number];
 export type Chore = Schemas['Chore'];
+
+export type Chores = Schemas['Chores'];
 export type Steps = Schemas['Steps'];
 export type Step = Schemas['Step'];
 export type StepAsDone = Schemas['StepAsDone'];

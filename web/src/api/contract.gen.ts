@@ -2188,6 +2188,14 @@ export interface components {
             }[];
             /** @description In the next seven days. */
             soon: components["schemas"]["Chore"][];
+            /** @description The next days on which nobody eats here, and what the jars ask for until their end. */
+            away: null | {
+                /** Format: date */
+                from: string;
+                /** Format: date */
+                to: string;
+                chores: components["schemas"]["Chore"][];
+            };
         };
         RoomReading: {
             /** Format: date-time */
@@ -7115,6 +7123,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
             422: components["responses"]["Invalid"];
         };
     };
@@ -7139,6 +7148,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
             422: components["responses"]["Invalid"];
         };
     };

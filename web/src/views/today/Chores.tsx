@@ -10,6 +10,7 @@ import { useEmptyJar } from '../../api/queries';
 import { useChores, useMarkChores, useMoveJar, useUnmarkChores } from '../../api/tending';
 import { useKey } from '../../app/keys';
 import { JarDrawing } from '../../drawings/JarDrawing';
+import { BeforeLeaving } from './BeforeLeaving';
 import './Chores.css';
 
 /** What the jars ask for today: done in a tap, several at once, or put off. */
@@ -145,6 +146,7 @@ export function Chores() {
           ))}
         </ul>
       )}
+      {chores.data.away && <BeforeLeaving away={chores.data.away} />}
     </section>
   );
 }

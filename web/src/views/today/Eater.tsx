@@ -274,7 +274,7 @@ function Fits({ person, jars }: { person: DayPerson; jars: DayJar[] }) {
 
   return (
     <p className="fits">
-      {said.length > 0 && <>{t('eater.fits', { jars: joined(said), isPlanned: person.planned.length > 0 })}</>}
+      {said.length > 0 && <>{t('eater.fits', { jars: joined(said), isPlanned: person.planned.length > 0 })}</>}{' '}
       {not.length > 0 && <>{t('eater.does_not_fit', { jars: joined(not) })}</>}
     </p>
   );
