@@ -13,7 +13,7 @@ import { csrf } from './kitchen';
  * repeated by its ids in what the component library keeps for readers of the screen, so that those are let through.
  */
 const OWN_WORDS = new Set([
-  ...['name', 'jar', 'jarName', 'batch', 'batchName', 'person', 'kitchen', 'email', 'timeZone'],
+  ...['name', 'names', 'jar', 'jarName', 'batch', 'batchName', 'person', 'kitchen', 'email', 'timeZone'],
   ...['note', 'notes', 'text', 'dislikes', 'also', 'allergens'],
 ]);
 
