@@ -18,11 +18,12 @@ final readonly class BeginRotation
 {
     public function __construct(private CurrentHousehold $current, private HouseholdTransaction $transaction) {}
 
-    public function __invoke(string $requestKey): void
+    /** @return FirstWeek what was made of it */
+    public function __invoke(string $requestKey): FirstWeek
     {
-        ($this->transaction)(function () use ($requestKey): void {
+        return ($this->transaction)(function () use ($requestKey): FirstWeek {
             if (PlannedBatch::query()->where('request_key', IdempotencyKey::numbered($requestKey, 0))->exists()) {
-                return;
+                return FirstWeek::of($this->current->get());
             }
             $way = FirstWeek::of($this->current->get());
             $position = RotationLine::query()->count();
@@ -47,6 +48,8 @@ final readonly class BeginRotation
                     'request_key' => IdempotencyKey::numbered($requestKey, $n),
                 ]);
             }
+
+            return $way;
         });
     }
 }

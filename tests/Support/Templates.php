@@ -7,6 +7,8 @@ namespace Tests\Support;
 use App\Household\CurrentHousehold;
 use App\Models\Household;
 use App\Models\User;
+use App\Week\KitchenWeek;
+use App\Week\WeekPlanning;
 use Carbon\CarbonImmutable;
 use Closure;
 use Illuminate\Http\UploadedFile;
@@ -35,6 +37,9 @@ final class Templates
 
     public readonly User $cook;
 
+    /** @var list<string> weeks that were planned and are asked after */
+    private array $planned = [];
+
     /** @var array<string, Closure(): Request> by operation */
     private readonly array $all;
 
@@ -58,6 +63,7 @@ final class Templates
     {
         $id = $this->key();
         $this->test->postJson("/api{$week}/plans/{$id}", ['rest' => false])->assertOk();
+        $this->planned[] = $id;
 
         return $id;
     }
@@ -738,5 +744,10 @@ final class Templates
         app()->forgetScopedInstances();
         $this->test->actingAs($cook->fresh() ?? $cook);
         app(CurrentHousehold::class)->set($cook->household);
+        // What is asked after while it is planned is kept where the tries are counted.
+        foreach ($this->planned as $id) {
+            app(WeekPlanning::class)->run(KitchenWeek::firstDayOf($cook->household, 'today'), false, $id);
+        }
+        $this->planned = [];
     }
 }

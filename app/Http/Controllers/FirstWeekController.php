@@ -29,8 +29,6 @@ final readonly class FirstWeekController
             ['requestKey' => ['required', 'string', 'ulid']],
             ['requestKey.*' => 'errors.request_key'],
         );
-        $begin($asked['requestKey']);
-
-        return new JsonResponse(FirstWeekView::of(FirstWeek::of($this->current->get())));
+        return new JsonResponse(FirstWeekView::of($begin($asked['requestKey'])));
     }
 }
