@@ -8,7 +8,9 @@ use App\Models\OtherFood;
 use App\Models\Person;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
+use Tempesal\Core\Intake\DayTotal;
 use Tempesal\Core\Intake\Meal;
+use Tempesal\Core\Measure\Band;
 
 /**
  * The rest of people's diet on some days: the estimate of each weekday, and what was written down beside it or instead
@@ -37,19 +39,16 @@ final readonly class BackgroundIntake
         return $this->written->where('person_id', $person->id)->where('eaten_on', $date)->values();
     }
 
-    /**
-     * The same food is wrong in the same way each time.
-     *
-     * @return array<string, float> milligrams of the foods that were written down, by name
-     */
-    public function foodsByName(Person $person, string $date): array
+    /** What a day comes to, with ferments of so much. */
+    public function total(Person $person, string $date, Band $ferments): DayTotal
     {
+        // The same food is wrong in the same way each time.
         $foods = [];
         foreach ($this->foods($person, $date) as $food) {
             $foods[$food->name] = ($foods[$food->name] ?? 0.0) + $food->sodium_mg;
         }
 
-        return $foods;
+        return DayTotal::of([$this->estimate($person, $date)], $foods, $ferments, $person->diet_knowledge);
     }
 
     /** Milligrams of the estimate that still count. */

@@ -12,11 +12,14 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use LogicException;
+use Tempesal\Core\Formula\FormulaAnswer;
+use Tempesal\Core\Formula\FormulaLine;
 use Tempesal\Core\Intake\DayTotal;
 use Tempesal\Core\Intake\DietKnowledge;
 use Tempesal\Core\Intake\Tolerance;
 use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\CultureGroup;
+use Tempesal\Core\Produce\Allergen;
 
 /**
  * Someone who eats, with a day's sodium target of their own.
@@ -81,6 +84,15 @@ final class Person extends Model
         $rows->orderBy('since');
 
         return $rows;
+    }
+
+    /** Whether nothing that a formula brings is to be avoided, or disliked. */
+    public function eats(FormulaAnswer $answer): bool
+    {
+        $allergens = array_map(static fn(Allergen $one): string => $one->value, $answer->allergens());
+        $foods = array_map(static fn(FormulaLine $one): ?string => $one->food?->id, $answer->lines);
+
+        return array_intersect($allergens, $this->allergens) === [] && array_intersect($foods, $this->dislikes) === [];
     }
 
     /** How a kind of cultures sits with them; null where nobody said. */

@@ -17,7 +17,6 @@ use App\Models\PlannedServing;
 use App\Models\Serving;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
-use Tempesal\Core\Intake\DayTotal;
 use Tempesal\Core\Intake\SodiumDay;
 use Tempesal\Core\Measure\Grams;
 
@@ -159,12 +158,7 @@ final class DayView
             ),
         );
 
-        $total = DayTotal::of(
-            [$rest->estimate($person, $date)],
-            $rest->foodsByName($person, $date),
-            $day->ferments(),
-            $person->diet_knowledge,
-        );
+        $total = $rest->total($person, $date, $day->ferments());
 
         return [
             'id' => $person->id,

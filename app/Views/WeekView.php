@@ -10,7 +10,6 @@ use App\Models\Serving;
 use App\Models\WeekChange;
 use App\Week\KitchenWeek;
 use Carbon\CarbonImmutable;
-use Tempesal\Core\Intake\DayTotal;
 use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Intake\SodiumDay;
 use Tempesal\Core\Measure\Band;
@@ -39,6 +38,7 @@ final class WeekView
             'after' => $from->addDays(7)->toDateString(),
             'dates' => $week->dates,
             'perDay' => $week->plan->perDay,
+            'isBare' => $week->plan->isBare(),
             'undo' => $changes->whereNull('undone_at')->last()?->said(),
             'redo' => $changes->whereNotNull('undone_at')->first()?->said(),
             'people' => array_map(
@@ -91,12 +91,7 @@ final class WeekView
                 ),
             ];
             $sum = new SodiumDay($person->targetOn($date)->target_sodium_mg, $week->rest->sum($person, $date), $parts);
-            $total = DayTotal::of(
-                [$week->rest->estimate($person, $date)],
-                $week->rest->foodsByName($person, $date),
-                $sum->ferments(),
-                $person->diet_knowledge,
-            );
+            $total = $week->rest->total($person, $date, $sum->ferments());
             $live =
                 $eaten->filter(static fn(Serving $one): bool => $one->is_live)->count() +
                 count(array_filter($coming, static fn(WeekServing $one): bool => $week->plan->jars[$one->jar]->isLive));

@@ -16,7 +16,6 @@ use Carbon\CarbonImmutable;
 use Tempesal\Core\Formula\Formula as Read;
 use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Intake\PortionSize;
-use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Produce\Season;
 use Tempesal\Core\Restock\FreeJar;
 use Tempesal\Core\Restock\WayIn;
@@ -50,7 +49,10 @@ final readonly class FirstWeek
         foreach (Formula::query()->whereNull('archived_at')->with('newest')->orderBy('id')->get() as $formula) {
             $read = StartFromFormula::read($formula->newest);
             $answer = FormulaAnswer::of($read);
-            if ($read->method->isOfAnotherBatch() || !self::isForEveryone($answer, $people->all())) {
+            if (
+                $read->method->isOfAnotherBatch() ||
+                !$people->every(static fn(Person $one): bool => $one->eats($answer))
+            ) {
                 continue;
             }
             $formulas[$formula->id] = $read;
@@ -99,19 +101,6 @@ final readonly class FirstWeek
         $goal = max([1, ...Person::atTable()->map(static fn(Person $one): int => $one->live_goal)->all()]);
 
         return min(self::DAYS_A_WEEK, (int) ceil(($goal * self::DAYS_A_WEEK) / max(1, $live)));
-    }
-
-    /** @param  array<array-key, Person>  $people */
-    private static function isForEveryone(FormulaAnswer $answer, array $people): bool
-    {
-        $allergens = array_map(static fn(Allergen $one): string => $one->value, $answer->allergens());
-        $foods = array_map(static fn($one): ?string => $one->food?->id, $answer->lines);
-
-        return !array_any(
-            $people,
-            static fn(Person $one): bool => array_intersect($allergens, $one->allergens) !== [] ||
-                array_intersect($foods, $one->dislikes) !== [],
-        );
     }
 
     /**

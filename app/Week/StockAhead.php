@@ -23,7 +23,6 @@ use Tempesal\Core\Formula\Formula as Read;
 use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Method\Place;
-use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Restock\FreeJar;
 use Tempesal\Core\Restock\Product;
 use Tempesal\Core\Restock\RestockPlanner;
@@ -106,6 +105,7 @@ final readonly class StockAhead
     {
         $faster = Ripening::Q10 ** ($warmer / 10.0);
         $people = Person::atTable();
+        $meant = self::meant($household);
         $jars = Jar::query()->orderBy('position')->orderBy('id')->get();
         $vessels = [];
         foreach ($jars as $jar) {
@@ -135,7 +135,7 @@ final readonly class StockAhead
                 $others[$kind] = new Product(
                     $kind,
                     $batch->name,
-                    self::usedADay($batch->id, $household),
+                    self::usedADay($batch->id, $household, $meant[$batch->id] ?? []),
                     [],
                     [],
                     1,
@@ -187,7 +187,7 @@ final readonly class StockAhead
             RestockPlanner::plan(
                 new RestockProblem(self::DAYS, array_values([...$kinds, ...$others]), $vessels, $lots),
             ),
-            self::meant($household),
+            $meant,
         );
     }
 
@@ -239,14 +239,9 @@ final readonly class StockAhead
         }
         $read = $answer->formula;
         $gramsIn = self::gramsIn($answer, $jars);
-        $allergens = array_map(static fn(Allergen $one): string => $one->value, $answer->allergens());
-        $foods = array_map(static fn($one): ?string => $one->food?->id, $answer->lines);
         $perWeek =
             $people
-                ->reject(
-                    static fn(Person $person): bool => array_intersect($allergens, $person->allergens) !== [] ||
-                        array_intersect($foods, $person->dislikes) !== [],
-                )
+                ->filter(static fn(Person $person): bool => $person->eats($answer))
                 ->sum(
                     static fn(Person $person): float => $read->served() === Served::Sauce
                         ? $read->serving->grams->value
@@ -374,13 +369,15 @@ final readonly class StockAhead
         return $last;
     }
 
-    /** Grams a day that are eaten of a batch which does not come round: as planned for the days ahead, or as lately. */
-    private static function usedADay(string $batch, Household $household): float
+    /**
+     * Grams a day that are eaten of a batch which does not come round: as planned for the days ahead, or as lately.
+     *
+     * @param  array<int, float>  $meant  grams planned for someone, by day
+     */
+    private static function usedADay(string $batch, Household $household, array $meant): float
     {
         $today = CarbonImmutable::parse($household->today());
-        $planned = (float) PlannedServing::open($today->toDateString(), $today->addDays(6)->toDateString())
-            ->where('batch_id', $batch)
-            ->sum(static fn(PlannedServing $one): float => $one->grams);
+        $planned = array_sum(array_filter($meant, static fn(int $day): bool => $day < 7, ARRAY_FILTER_USE_KEY));
         $eaten = (float) Serving::query()
             ->where('batch_id', $batch)
             ->where('undone_at', null)

@@ -25,6 +25,7 @@ use Tempesal\Core\Plan\WeekServing;
  * Plans a week. That may take seconds in a large household, in which nobody else is to wait: it goes on beside everything
  * else, tells how far it has come, can be stopped, and is put in place afterwards if nothing has changed by then.
  *
+ * @phpstan-type Told array{objective: float, bound: float, servings: int}
  * @phpstan-type Found array{seen: string, servings: list<WeekServing>}
  */
 final readonly class WeekPlanning
@@ -37,17 +38,18 @@ final readonly class WeekPlanning
      * Plans, and remembers what was found.
      *
      * @param  string  $id  by which it is asked after
-     * @return array{objective: float, bound: float} how good it is, and what no week can pass
+     * @return Told
      */
     public function run(string $from, bool $isRest, string $id): array
     {
         Cache::put($this->key($id, 'begun'), true, self::KEPT_SECONDS);
         $seen = self::seen();
-        [$servings, $told] = $this->plan(KitchenWeek::of($this->current->get(), $from), $isRest, function (
-            float $objective,
-            float $bound,
-        ) use ($id): bool {
-            Cache::put($this->key($id, 'told'), ['objective' => $objective, 'bound' => $bound], self::KEPT_SECONDS);
+        $week = KitchenWeek::of($this->current->get(), $from);
+        [$servings, $told] = $this->plan($week, $isRest, function (float $objective, float $bound) use (
+            $id,
+            $week,
+        ): bool {
+            Cache::put($this->key($id, 'told'), self::quality($week, $objective, $bound), self::KEPT_SECONDS);
 
             return Cache::get($this->key($id, 'stopped')) === null;
         });
@@ -58,14 +60,14 @@ final readonly class WeekPlanning
     }
 
     /**
-     * @return array{objective: float, bound: float}|null how far it has come; null before its first word and after its last
+     * @return Told|null how far it has come; null before its first word and after its last
      *
      * @throws NotFoundHttpException where it was not begun in this household
      */
     public function told(string $id): ?array
     {
         $this->mustBeBegun($id);
-        /** @var array{objective: float, bound: float}|null $told */
+        /** @var Told|null $told */
         $told = Cache::get($this->key($id, 'told'));
 
         return $told;
@@ -96,7 +98,7 @@ final readonly class WeekPlanning
 
     /**
      * @param  (Closure(float, float): bool)|null  $goesOn
-     * @return array{list<WeekServing>, array{objective: float, bound: float}}
+     * @return array{list<WeekServing>, Told}
      *
      * @throws ValidationException
      */
@@ -117,7 +119,17 @@ final readonly class WeekPlanning
 
         return [
             $filled['servings'],
-            ['objective' => $filled['plan']->objective ?? 0.0, 'bound' => $filled['plan']->bound ?? 0.0],
+            self::quality($week, $filled['plan']->objective ?? 0.0, $filled['plan']->bound ?? 0.0),
+        ];
+    }
+
+    /** @return Told how good a week is, what none can pass, and what that is at the most in live servings */
+    private static function quality(KitchenWeek $week, float $objective, float $bound): array
+    {
+        return [
+            'objective' => $objective,
+            'bound' => $bound,
+            'servings' => (int) ceil(max(0.0, $bound - $objective) / max(1.0, $week->plan->weights->short)),
         ];
     }
 

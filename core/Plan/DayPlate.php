@@ -78,22 +78,6 @@ final class DayPlate
         $this->limit = $limit;
     }
 
-    /**
-     * @param  list<array{float, float, int, int, bool, int}>  $candidates
-     * @return array{float, list<int>} its worth, and the offers
-     */
-    public static function fill(
-        array $candidates,
-        int $room,
-        int $goal,
-        float $short,
-        float $over,
-        float $allowance,
-        float $limit,
-    ): array {
-        return (new self($candidates, $room, $goal, $short, $over, $allowance, $limit))->best();
-    }
-
     /** @return array{float, list<int>} its worth, and the options */
     public function best(): array
     {

@@ -56,6 +56,20 @@ final readonly class WeekPlan
         return max(0, $this->today);
     }
 
+    /** Whether nothing is planned and nothing live can be eaten on any day that is left: a kitchen at its beginning. */
+    public function isBare(): bool
+    {
+        return $this->first() < self::DAYS &&
+            $this->servings === [] &&
+            !array_any(
+                $this->jars,
+                static fn(WeekJar $jar): bool => $jar->isLive &&
+                    $jar->closed === null &&
+                    $jar->stock > 0.0 &&
+                    $jar->readyOn < self::DAYS,
+            );
+    }
+
     /** @param  list<WeekServing>  $servings */
     public function having(array $servings): self
     {

@@ -8,7 +8,7 @@ use Tempesal\Core\Message\Message;
 
 /**
  * What to begin with where nothing is ready yet: something live within a day or two, the quickest live vegetables, a quick
- * pickle for the meanwhile, and something that takes its time and then lasts. Each stands in a jar of its own.
+ * pickle until they are ready, and something that takes its time and then lasts. Each stands in a jar of its own.
  */
 final class WayIn
 {

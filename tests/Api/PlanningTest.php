@@ -35,6 +35,8 @@ it('plans without putting anything in place, and then puts in place what was fou
     $answer = ($this->plan)()->assertOk()->json();
     expect($answer['bound'])
         ->toBeGreaterThanOrEqual($answer['objective'])
+        ->and($answer['servings'])
+        ->toBe((int) ceil(($answer['bound'] - $answer['objective']) / 100))
         ->and(PlannedServing::query()->count())
         ->toBe(0)
         ->and($this->getJson("/api/plans/{$this->planning}")->json('told'))

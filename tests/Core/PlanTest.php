@@ -167,7 +167,7 @@ it('fills one plate as trying every set would', function (): void {
                 array_sum(array_column($chosen, 0)) - 100 * $short - $over * max(0.0, $sodium - $allowance),
             );
         }
-        [$worth] = DayPlate::fill($candidates, $room, $goal, 100.0, $over, $allowance, $limit);
+        [$worth] = (new DayPlate($candidates, $room, $goal, 100.0, $over, $allowance, $limit))->best();
         expect($worth)->toEqualWithDelta($best, 1e-9);
     }
 });

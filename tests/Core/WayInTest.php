@@ -34,7 +34,7 @@ function begun(array $candidates, array $jars, float $room = 500.0): array
     );
 }
 
-it('begins with milk, then quick vegetables, a pickle for the meanwhile and something that lasts', function (): void {
+it('begins with milk, quick vegetables, a quick pickle and something that lasts', function (): void {
     $candidates = [
         beginning('kraut', 'kraut', true, 21.0, keeps: 180),
         beginning('young kraut', 'kraut', true, 6.0),

@@ -552,3 +552,15 @@ it('names a portion that fits once it is rinsed, and one that another day can sp
         ->and(said(array_values($moves)[0]->text))
         ->toContain('Wednesday');
 });
+
+it('knows a week in which there is nothing to plan with yet', function (array $jars, array $as, bool $isBare): void {
+    expect(weekBefore($jars, $as['servings'] ?? [], $as)->isBare())->toBe($isBare);
+})->with([
+    'no jar' => [[], [], true],
+    'only what is not live' => [fn() => [weekJar('radish', ['live' => false])], [], true],
+    'ready after the week' => [fn() => [weekJar('kraut', ['readyOn' => 7])], [], true],
+    'ready on its last day' => [fn() => [weekJar('kraut', ['readyOn' => 6])], [], false],
+    'empty' => [fn() => [weekJar('kraut', ['stock' => 0.0])], [], true],
+    'something is planned' => [fn() => [weekJar('radish', ['live' => false])], ['servings' => [meant(0, 1, 0)]], false],
+    'over' => [[], ['today' => 7], false],
+]);

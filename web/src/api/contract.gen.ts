@@ -3643,6 +3643,8 @@ export interface components {
             objective: number;
             /** @description That no week can pass. */
             bound: number;
+            /** @description What lies between at the most, in live servings. */
+            servings: number;
         };
         PlanningTold: {
             told: components["schemas"]["PlanningQuality"] | null;
@@ -3671,6 +3673,8 @@ export interface components {
             after: string;
             dates: string[];
             perDay: number;
+            /** @description Nothing is planned, and nothing live can be eaten on the days that are left. */
+            isBare: boolean;
             undo: components["schemas"]["Message"] | null;
             redo: components["schemas"]["Message"] | null;
             people: {

@@ -4,6 +4,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Day, DayJar, DayPerson, OtherFood, PlannedToday, Serving } from '../../api/client';
+import { ColouredItem } from '../../app/ColouredItem';
 import { grams, mg, sodium } from '../../app/numbers';
 import { SaltLine } from '../../drawings/SaltLine';
 import { EatPanel } from './EatPanel';
@@ -122,7 +123,7 @@ export function Eater({ person, day, isEating, hands }: Props) {
         {person.otherFoods.length > 0 && (
           <ul className="quiet-list eaten" aria-label={t('eater.other_of', { name: person.name })}>
             {person.otherFoods.map((food) => (
-              <li key={food.id} style={{ borderColor: 'var(--written)' }}>
+              <ColouredItem key={food.id} colour="var(--written)">
                 {t('eater.instead', {
                   food: food.name,
                   mg: mg(Math.round(food.sodiumMg)),
@@ -144,14 +145,14 @@ export function Eater({ person, day, isEating, hands }: Props) {
                     {t('action.undo')}
                   </Button>
                 </span>
-              </li>
+              </ColouredItem>
             ))}
           </ul>
         )}
         {person.planned.length > 0 && (
           <ul className="quiet-list eaten" aria-label={t('eater.planned_for', { name: person.name })}>
             {person.planned.map((planned) => (
-              <li key={planned.id} className="is-planned" style={{ borderColor: planned.colour }}>
+              <ColouredItem key={planned.id} className="is-planned" colour={planned.colour}>
                 <span>
                   <T
                     m="eater.planned"
@@ -171,14 +172,14 @@ export function Eater({ person, day, isEating, hands }: Props) {
                 >
                   {t('eater.eaten')}
                 </Button>
-              </li>
+              </ColouredItem>
             ))}
           </ul>
         )}
         {person.servings.length > 0 && (
           <ul className="quiet-list eaten">
             {person.servings.map((serving) => (
-              <li key={serving.id} style={{ borderColor: serving.colour }}>
+              <ColouredItem key={serving.id} colour={serving.colour}>
                 <span>
                   <Link to={`/shelf/${serving.batchId}`}>{serving.batchName}</Link> {grams(serving.grams)}
                   {serving.way === 'drained' ? '' : `, ${say(serving.wayLabel)}`}
@@ -201,14 +202,14 @@ export function Eater({ person, day, isEating, hands }: Props) {
                     {t('action.undo')}
                   </Button>
                 </span>
-              </li>
+              </ColouredItem>
             ))}
           </ul>
         )}
         {person.missed.length > 0 && (
           <ul className="quiet-list eaten" aria-label={t('eater.missed_of', { name: person.name })}>
             {person.missed.map((missed) => (
-              <li key={missed.id} className="is-planned" style={{ borderColor: missed.colour }}>
+              <ColouredItem key={missed.id} className="is-planned" colour={missed.colour}>
                 <span>
                   {t('eater.missed', {
                     jar: missed.batchName,
@@ -233,7 +234,7 @@ export function Eater({ person, day, isEating, hands }: Props) {
                     {t('eater.missed_drop')}
                   </Button>
                 </span>
-              </li>
+              </ColouredItem>
             ))}
           </ul>
         )}

@@ -3,6 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import { useBeginFirstWeek, useFirstWeek } from '../../api/planning';
 import type { Refusal } from '../../api/client';
 import { complain } from '../../app/complain';
+import { ColouredItem } from '../../app/ColouredItem';
 import { grams, mg } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { when } from '../../messages/dates';
@@ -48,7 +49,7 @@ export function FirstWeek({ title }: { title: string }) {
         <>
           <ol className="quiet-list">
             {choices.map((one) => (
-              <li key={one.formulaId} style={{ borderColor: one.colour }}>
+              <ColouredItem key={one.formulaId} colour={one.colour}>
                 <p>
                   <Link to={`/formulas/${one.formulaId}`}>{one.name}</Link>{' '}
                   <span className="soft">
@@ -69,7 +70,7 @@ export function FirstWeek({ title }: { title: string }) {
                 <p>
                   {say(one.why)} {t('way_in.serving', { grams: grams(one.servingGrams), sodium: mg(one.servingMg) })}
                 </p>
-              </li>
+              </ColouredItem>
             ))}
           </ol>
           <Button type="primary" loading={begin.isPending} onClick={beginAll}>

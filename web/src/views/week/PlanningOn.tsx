@@ -24,14 +24,12 @@ function Told({ id }: { id: string }) {
     return null;
   }
   const now = told.data?.told ?? null;
-  // What a live serving is worth weighs a hundred: that is the measure a cook can feel.
-  const off = now === null ? null : Math.max(0, now.bound - now.objective);
 
   return (
     <p className="planning-on" role="status">
-      {off === null ? t('week.planning') : t('week.planning_off', { servings: Math.ceil(off / 100) })}{' '}
+      {now === null ? t('week.planning') : t('week.planning_off', { servings: now.servings })}{' '}
       <Button
-        disabled={isStopped || off === null}
+        disabled={isStopped || now === null}
         onClick={() => {
           setIsStopped(true);
           void stopPlanning(id);

@@ -1,5 +1,5 @@
 import { complain } from '../../app/complain';
-import type { Refusal, Week, WeekJar } from '../../api/client';
+import type { Refusal, Week } from '../../api/client';
 import { say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { App, Button, Dropdown } from 'antd';
@@ -154,9 +154,7 @@ export function WeekView() {
         </div>
       </div>
       <PlanningOn />
-      {!week.jars.some((jar) => isReady(jar, week)) && week.servings.length === 0 && !isOver && (
-        <FirstWeek title={t('way_in.title')} />
-      )}
+      {week.isBare && <FirstWeek title={t('way_in.title')} />}
       {week.jars.length === 0 ? (
         <p>
           <T m="week.no_jars" v={{ a0: (c) => <Link to="/bench">{c}</Link> }} />
@@ -172,15 +170,5 @@ export function WeekView() {
       )}
       {showsRotation && <RotationDrawer close={() => setShowsRotation(false)} />}
     </div>
-  );
-}
-
-/** Whether something live of it can be eaten in the week. */
-function isReady(jar: WeekJar, week: Week): boolean {
-  return (
-    jar.isLive &&
-    jar.closed === null &&
-    jar.grams > 0 &&
-    (jar.readyOn === null || jar.readyOn <= (week.dates.at(-1) ?? ''))
   );
 }
