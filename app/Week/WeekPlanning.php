@@ -105,17 +105,7 @@ final readonly class WeekPlanning
     private function plan(KitchenWeek $week, bool $isRest, ?Closure $goesOn): array
     {
         self::check($week);
-        $stays = $isRest
-            ? $week->plan
-            : $week->plan->having(
-                array_values(
-                    array_filter(
-                        $week->plan->servings,
-                        static fn(WeekServing $one): bool => $one->isLocked || !$week->plan->isUsual($one),
-                    ),
-                ),
-            );
-        $filled = WeekFiller::fill($week->plan, $isRest, $week->rotation()->wanted($stays), $goesOn);
+        $filled = WeekFiller::fill($week->plan, $isRest, $week->rotation(), $goesOn);
 
         return [
             $filled['servings'],

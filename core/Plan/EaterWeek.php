@@ -8,9 +8,10 @@ namespace Tempesal\Core\Plan;
  * One eater's week where each offer has a price: the best way to spend it, and a number that no way can pass.
  *
  * Eaters meet only in the stock. With a price on it each eats alone, and a week is a way through the days: what was eaten
- * the day before and which groups were met is all that a day has to know of those before it. Ways are lengthened day by
- * day; one is given up when even the most that the days to come can bring does not lift it to the best that is known. For
- * that most, variety and repeats have prices of their own (Lagrange), so that each day can be filled for itself.
+ * the day before and what has come already of that which counts once (Firsts) is all that a day has to know of those before
+ * it. Ways are lengthened day by day; one is given up when even the most that the days to come can bring does not lift it to
+ * the best that is known. For that most, firsts and repeats have prices of their own (Lagrange), so that each day can be
+ * filled for itself.
  */
 final class EaterWeek
 {
@@ -19,12 +20,9 @@ final class EaterWeek
 
     private const WAYS = 160;
 
-    /** Room for the groups of as many offers as a week may have. */
-    private const GROUP_BITS = 41;
-
     private const EPS = 1e-7;
 
-    /** How much less far the prices of variety and repeats are moved in each round. */
+    /** How much less far the prices of firsts and repeats are moved in each round. */
     private const SLOWER = 0.15;
 
     /** Work done so far: sets on plates and lengthened ways that were looked at. */
@@ -36,11 +34,10 @@ final class EaterWeek
 
     private readonly MealSets $sets;
 
-    /** @var array<int, int> by option: the offer of which it is a size, and its group */
-    private array $offer = [];
+    private readonly Firsts $firsts;
 
-    /** @var array<int, int|null> */
-    private array $group = [];
+    /** @var array<int, int> by option: the offer of which it is a size */
+    private array $offer = [];
 
     /** @var array<int, float> by option: what is taken of the stock */
     private array $grams = [];
@@ -63,20 +60,24 @@ final class EaterWeek
     /** @var list<float> by day */
     private array $limit = [];
 
-    /** @var array<int, float> by group: its price, from 0 to the weight of variety */
-    private array $variety = [];
+    /** @var array<int, float> by first that may come: its price, from 0 to its worth */
+    private array $first = [];
+
+    /** @var list<array<int, float>> by day and set of firsts that came on it: what they are worth */
+    private array $worthOf = [];
 
     /** @var array<int, array<int, float>> by day and offer: what is paid on it and on the day before, 0 to the weight of a repeat */
     private array $again = [];
 
-    /** @param  list<int>  $groups  by option; -1 where nothing is thanked for */
-    public function __construct(private readonly PlanningProblem $problem, private readonly int $m, array $groups)
+    public function __construct(private readonly PlanningProblem $problem, private readonly int $m)
     {
         $eater = $problem->eaters[$m];
         $weights = $problem->weights;
         $this->days = $problem->days;
         $this->room = $problem->perMeal * count($problem->meals);
         $this->sets = new MealSets($problem);
+        $this->firsts = new Firsts($problem, $m);
+        $this->worthOf = array_fill(0, $this->days, []);
         $kept = [];
         foreach ($problem->before as $one) {
             $kept[$one->eater === $m ? $one->day : -1][$one->option] = true;
@@ -91,7 +92,6 @@ final class EaterWeek
             $this->offer[] = $problem->offerOf($i);
             $this->grams[] = $option->portion[$m];
             $this->most[$i] = $option->offer === null ? $this->days * $option->portion[$m] : -INF;
-            $this->group[] = $groups[$i] < 0 ? null : $groups[$i];
         }
         for ($d = 0; $d < $this->days; $d++) {
             $may = $gain = $sodium = [];
@@ -117,8 +117,8 @@ final class EaterWeek
                         ($d === 0 && isset($problem->previous[$m][$this->offer[$i]]) ? $weights->repeat : 0.0) -
                         ($weights->sodium * $milligrams) / $eater->target +
                         (isset($kept[$d][$i]) ? $weights->keep : 0.0);
-                    if ($this->group[$i] !== null) {
-                        $this->variety[$this->group[$i]] = $weights->variety * 0.5;
+                    foreach ($this->firsts->of[$d][$i] as $first) {
+                        $this->first[$first] = $this->firsts->worth[$first] * 0.5;
                     }
                 }
             }
@@ -139,8 +139,8 @@ final class EaterWeek
         $eater = $this->problem->eaters[$this->m];
         $weights = $this->problem->weights;
         $worth = 0.0;
-        $missing = $met = 0;
-        $used = [];
+        $missing = 0;
+        $used = $met = [];
         $yesterday = 0;
         foreach ($plates as $d => $plate) {
             $live = $today = 0;
@@ -150,7 +150,9 @@ final class EaterWeek
                 $sodium += $this->sodium[$d][$i];
                 $live += $this->problem->options[$i]->isLive ? 1 : 0;
                 $today |= 1 << $this->offer[$i];
-                $met |= $this->group[$i] === null ? 0 : 1 << $this->group[$i];
+                foreach ($this->firsts->of[$d][$i] as $first) {
+                    $met[$first] = $this->firsts->worth[$first];
+                }
                 $used[$this->offer[$i]] = ($used[$this->offer[$i]] ?? 0.0) + $this->grams[$i];
             }
             $short = max(0, $eater->liveGoal[$d] - $live);
@@ -160,16 +162,11 @@ final class EaterWeek
             $yesterday = $today;
         }
 
-        return new PlannedEaterWeek(
-            $plates,
-            $worth + $weights->variety * self::count($met) - $weights->short * $missing,
-            $missing,
-            $used,
-        );
+        return new PlannedEaterWeek($plates, $worth + array_sum($met) - $weights->short * $missing, $missing, $used);
     }
 
     /**
-     * The most that a week can bring at these prices, each day filled for itself; the prices of variety and repeats are
+     * The most that a week can bring at these prices, each day filled for itself; the prices of firsts and repeats are
      * moved on the way.
      *
      * @param  array<int, float>  $price  by offer, for the unit of its stock
@@ -184,7 +181,7 @@ final class EaterWeek
         $least = INF;
         $used = [];
         $missing = 0;
-        $bestVariety = $bestAgain = [];
+        $bestFirst = $bestAgain = [];
         for ($round = 0; $round < $rounds; $round++) {
             $value = $this->constant();
             $used = $met = $eaten = [];
@@ -198,24 +195,25 @@ final class EaterWeek
                 foreach ($chosen as $i) {
                     $live += $this->problem->options[$i]->isLive ? 1 : 0;
                     $used[$this->offer[$i]] = ($used[$this->offer[$i]] ?? 0.0) + $this->grams[$i];
-                    if ($this->group[$i] !== null) {
-                        $met[$this->group[$i]] = ($met[$this->group[$i]] ?? 0) + 1;
+                    foreach ($this->firsts->of[$d][$i] as $first) {
+                        $met[$first] = ($met[$first] ?? 0) + 1;
                     }
                     $eaten[$d][$this->offer[$i]] = true;
                 }
                 $missing += max(0, $this->problem->eaters[$this->m]->liveGoal[$d] - $live);
             }
             if ($value < $least) {
-                [$least, $bestVariety, $bestAgain] = [$value, $this->variety, $this->again];
+                [$least, $bestFirst, $bestAgain] = [$value, $this->first, $this->again];
             }
             $pull = [];
             $norm = 0.0;
-            foreach ($this->variety as $g => $now) {
-                $pull[$g] = 1.0 - ($met[$g] ?? 0);
+            foreach ($this->first as $first => $now) {
+                $pull[$first] = 1.0 - ($met[$first] ?? 0);
                 $norm +=
-                    ($now <= 0.0 && $pull[$g] < 0.0) || ($now >= $weights->variety && $pull[$g] > 0.0)
+                    ($now <= 0.0 && $pull[$first] < 0.0) ||
+                    ($now >= $this->firsts->worth[$first] && $pull[$first] > 0.0)
                         ? 0.0
-                        : $pull[$g] ** 2;
+                        : $pull[$first] ** 2;
             }
             $repeats = [];
             for ($d = 1; $d < $this->days; $d++) {
@@ -231,8 +229,8 @@ final class EaterWeek
                 break;
             }
             $by = ($value - $reached) / $norm / (1.0 + self::SLOWER * $round);
-            foreach ($pull as $g => $one) {
-                $this->variety[$g] = max(0.0, min($weights->variety, $this->variety[$g] + $by * $one));
+            foreach ($pull as $first => $one) {
+                $this->first[$first] = max(0.0, min($this->firsts->worth[$first], $this->first[$first] + $by * $one));
             }
             foreach ($repeats as $d => $row) {
                 foreach ($row as $offer => $one) {
@@ -243,7 +241,7 @@ final class EaterWeek
                 }
             }
         }
-        [$this->variety, $this->again] = [$bestVariety, $bestAgain];
+        [$this->first, $this->again] = [$bestFirst, $bestAgain];
 
         return [$least, $used, $missing];
     }
@@ -288,7 +286,7 @@ final class EaterWeek
             foreach ($near as [$worth, $options]) {
                 $true = $worth;
                 $boundary = 0.0;
-                $offers = $groups = 0;
+                $offers = $firsts = 0;
                 $scarce = [];
                 foreach ($options as $i) {
                     $offer = $this->offer[$i];
@@ -296,24 +294,20 @@ final class EaterWeek
                     $true += ($this->again[$d][$offer] ?? 0.0) + $next;
                     $boundary -= $next;
                     $offers |= 1 << $offer;
-                    if ($this->group[$i] !== null) {
-                        $true -= $this->variety[$this->group[$i]];
-                        $groups |= 1 << $this->group[$i];
+                    foreach ($this->firsts->of[$d][$i] as $first) {
+                        $true -= $this->first[$first];
+                        $firsts |= $this->firsts->bit[$first];
                     }
                     if (isset($left[$offer])) {
                         $scarce[$offer] = $this->grams[$i];
                     }
                 }
-                $rows[] = [$top[$d] - $worth, $true, $offers, $groups, $boundary, $options, $scarce];
+                $rows[] = [$top[$d] - $worth, $true, $offers, $firsts, $boundary, $options, $scarce];
             }
             $days[$d] = $rows;
         }
-        $unmetAll = 0.0;
-        foreach ($this->variety as $one) {
-            $unmetAll += $weights->variety - $one;
-        }
-        $unmetOf = [0 => $unmetAll];
-        // value, groups, offers of the day before, at most, way before, plate, taken of what is scarce
+        $unmetOf = array_fill(0, $this->days, []);
+        // value, firsts, offers of the day before, at most, way before, plate, taken of what is scarce
         $ways = [[[0.0, 0, 0, $ceiling, -1, -1, []]]];
         $ahead = array_sum($top);
         $again = array_sum(array_map(array_sum(...), $this->again));
@@ -322,27 +316,27 @@ final class EaterWeek
             $again -= array_sum($this->again[$d] ?? []);
             $next = [];
             foreach ($ways[$d] as $from => [$value, $met, $before, $atMost, , , $taken]) {
-                foreach ($days[$d] as $at => [$loss, $true, $offers, $groups, $boundary, , $scarce]) {
+                foreach ($days[$d] as $at => [$loss, $true, $offers, $firsts, $boundary, , $scarce]) {
                     if ($atMost - $loss <= $reached + self::EPS) {
                         break;
                     }
                     $this->steps++;
                     $now = $value + $true;
-                    $new = $groups & ~$met;
+                    $new = $firsts & ~$met;
                     if ($new !== 0) {
-                        $now += $weights->variety * self::count($new);
+                        $now += $this->worthOf[$d][$new] ??= $this->worthOn($d, $new);
                     }
                     $both = $offers & $before;
                     if ($both !== 0) {
                         $now -= $weights->repeat * self::count($both);
                     }
-                    $all = $met | $groups;
-                    $unmet = $unmetOf[$all] ??= $this->unmet($all);
+                    $all = ($met | $firsts) & $this->firsts->staying[$d];
+                    $unmet = $unmetOf[$d][$all] ??= $this->unmet($d, $all);
                     $then = $now + $boundary + $ahead + $again + $unmet;
                     if ($then <= $reached + self::EPS) {
                         continue;
                     }
-                    $key = ($at << self::GROUP_BITS) | $all;
+                    $key = ($at << Firsts::BITS) | $all;
                     if (isset($next[$key]) && $now <= $next[$key][0]) {
                         continue;
                     }
@@ -411,20 +405,40 @@ final class EaterWeek
         );
     }
 
-    private function unmet(int $met): float
+    /** What the prices give back of firsts that can still come after a day. */
+    private function unmet(int $d, int $met): float
     {
         $unmet = 0.0;
-        foreach ($this->variety as $g => $one) {
-            $unmet += ($met & (1 << $g)) === 0 ? $this->problem->weights->variety - $one : 0.0;
+        foreach ($this->first as $first => $price) {
+            $unmet +=
+                $this->firsts->last[$first] > $d && ($met & $this->firsts->bit[$first]) === 0
+                    ? $this->firsts->worth[$first] - $price
+                    : 0.0;
         }
 
         return $unmet;
     }
 
-    /** What the prices of variety and repeats give back. */
+    /** What firsts are worth that came on a day. */
+    private function worthOn(int $d, int $bits): float
+    {
+        $worth = 0.0;
+        $seen = 0;
+        foreach ($this->firsts->of[$d] as $firsts) {
+            foreach ($firsts as $first) {
+                $bit = $this->firsts->bit[$first];
+                $worth += ($bits & $bit & ~$seen) !== 0 ? $this->firsts->worth[$first] : 0.0;
+                $seen |= $bit;
+            }
+        }
+
+        return $worth;
+    }
+
+    /** What the prices of firsts and repeats give back. */
     private function constant(): float
     {
-        return $this->unmet(0) + array_sum(array_map(array_sum(...), $this->again));
+        return $this->unmet(-1, 0) + array_sum(array_map(array_sum(...), $this->again));
     }
 
     /**
@@ -449,8 +463,8 @@ final class EaterWeek
                 $price[$offer] * $this->grams[$i] -
                 ($again[$offer] ?? 0.0) -
                 ($tomorrow[$offer] ?? 0.0);
-            if ($this->group[$i] !== null) {
-                $worth += $this->variety[$this->group[$i]];
+            foreach ($this->firsts->of[$d][$i] as $first) {
+                $worth += $this->first[$first];
             }
             $candidates[] = [
                 $worth,

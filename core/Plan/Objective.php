@@ -15,6 +15,17 @@ final class Objective
         $weights = $problem->weights;
         $served = $offers = [];
         $value = $mostMissing = 0.0;
+        foreach ($problem->wishes as $wish) {
+            $isMet = array_any(
+                $assignments,
+                static fn(Assignment $one): bool => $wish->isMetBy(
+                    $one->eater,
+                    $one->day,
+                    $problem->offerOf($one->option),
+                ),
+            );
+            $value += $isMet ? $wish->worth : 0.0;
+        }
         foreach ($assignments as $assignment) {
             $served[$assignment->eater][$assignment->day][$assignment->option] = true;
             $offers[$assignment->eater][$assignment->day][$problem->offerOf($assignment->option)] = true;

@@ -13,7 +13,7 @@ use Tempesal\Core\Message\Message;
  */
 final readonly class ObjectiveWeights
 {
-    private const MOST = 10_000.0;
+    public const MOST = 10_000.0;
 
     /**
      * @param  float  $short  for each live serving that is missing from a day's goal

@@ -43,6 +43,7 @@ final readonly class PlanningProblem
      * @param  list<Assignment>  $before  an earlier plan that is kept where nothing is lost by it
      * @param  array<int, array<int, true>>  $previous  what each eater had on the day before, by eater and offer
      * @param  int  $version  of the document: from 2 on offers come in sizes
+     * @param  list<Wish>  $wishes
      */
     public function __construct(
         public int $days,
@@ -55,6 +56,7 @@ final readonly class PlanningProblem
         public ObjectiveWeights $weights,
         public array $previous = [],
         public int $version = 1,
+        public array $wishes = [],
     ) {}
 
     /** The option whose stock one shares, itself where it is the usual size. */
@@ -118,6 +120,16 @@ final readonly class PlanningProblem
                 self::place($one, 'offer', $offers)
             ] = true;
         }
+        $wishes = [];
+        foreach ($version > 1 && $fields->has('wishes') ? $fields->each('wishes') : [] as $one) {
+            $wishes[] = self::wish($one, $days, array_column($eaters, 'id'), $offers);
+        }
+        foreach (array_keys($eaters) as $m) {
+            $theirs = array_values(array_filter($wishes, static fn(Wish $wish): bool => $wish->eater === $m));
+            if (Wish::mostAtOnce($theirs) > Wish::MOST_AT_ONCE) {
+                throw $fields->invalid('wishes', Message::of('errors.too_many_wishes', most: Wish::MOST_AT_ONCE));
+            }
+        }
         $problem = new self(
             $days,
             $meals,
@@ -131,6 +143,7 @@ final readonly class PlanningProblem
                 : new ObjectiveWeights(fair: $version > 1 ? self::FAIR : 0.0),
             $previous,
             $version,
+            $wishes,
         );
         $trouble = Feasibility::trouble($problem, $problem->locked, true);
         if ($trouble !== null) {
@@ -138,6 +151,33 @@ final readonly class PlanningProblem
         }
 
         return $problem;
+    }
+
+    /**
+     * @param  list<string>  $eaters
+     * @param  list<string>  $offers
+     */
+    private static function wish(Fields $fields, int $days, array $eaters, array $offers): Wish
+    {
+        $eater = self::place($fields, 'eater', $eaters);
+        $worth = $fields->number('worth');
+        if ($worth < 0.0 || $worth > ObjectiveWeights::MOST) {
+            throw $fields->invalid('worth', Message::of('errors.weight_range'));
+        }
+        $wanted = [];
+        foreach ($fields->texts('offers', 60) as $name) {
+            $place = array_search($name, $offers, true);
+            $wanted[] =
+                $place === false ? throw $fields->invalid('offers', Message::of('errors.no_such_name')) : $place;
+        }
+        $from = self::whole($fields, 'from', 0, 0, $days - 1);
+
+        return new Wish(
+            $eater,
+            range($from, self::whole($fields, 'until', $days - 1, $from, $days - 1)),
+            $wanted,
+            $worth,
+        );
     }
 
     private static function eater(Fields $fields, int $days): Eater

@@ -101,15 +101,9 @@ final class PricedSearch
         private int $lot,
         private readonly ?Closure $goesOn = null,
     ) {
-        $groups = array_flip(
-            array_values(
-                array_diff(array_unique(array_column($problem->options, 'group')), [ServingOption::NO_CULTURE]),
-            ),
-        );
-        $groupOf = array_map(static fn(ServingOption $option): int => $groups[$option->group] ?? -1, $problem->options);
         $places = 0;
         foreach (array_keys($problem->eaters) as $m) {
-            $this->eaters[] = new EaterWeek($problem, $m, $groupOf);
+            $this->eaters[] = new EaterWeek($problem, $m);
             $this->known[] = [];
             $places += $this->eaters[$m]->places();
         }

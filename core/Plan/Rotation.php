@@ -12,6 +12,16 @@ use Tempesal\Core\Message\Message;
  */
 final readonly class Rotation
 {
+    /** What the first line is worth, against 100 for a live serving that is missing and 10 for a group of cultures. */
+    private const FIRST_WORTH = 12.0;
+
+    /** What the next line is worth of it, and the second time of the first. */
+    private const NEXT = 0.9;
+
+    private const AGAIN = 0.95;
+
+    private const LEAST_WORTH = 4.0;
+
     /**
      * @param  list<array{name: string, groups: list<string>, days: list<int>, times: int}>  $lines  what it is called;
      *     groups of jars; the days of the week, 0 to 6, on which one of them is wanted; without days how often, on any
@@ -21,36 +31,42 @@ final readonly class Rotation
     public function __construct(public array $lines, public bool $hasNew, public array $lastHad) {}
 
     /**
-     * @return list<WeekServing> in the order in which they matter; of several jars of a group the one that keeps least
-     *     first
+     * What a plan is asked for besides what stays. Of a line without weekdays each time has a part of the days on which it
+     * fits, so that they lie apart; the second time is worth a little less than the first, so that everybody has it once before
+     * anybody twice.
+     *
+     * @param  WeekPlan  $week  with what stays
+     * @return list<Wish> with the days of the week, the ones that matter most first
      */
-    public function wanted(WeekPlan $week): array
+    public function wishes(WeekPlan $week): array
     {
-        $wanted = [];
+        $wishes = $lines = [];
         // What has its weekday comes first: what has none can give way to it.
         $fixed = array_filter($this->lines, static fn(array $line): bool => $line['days'] !== []);
-        foreach ($fixed as $line) {
-            foreach ($line['days'] as $day) {
-                foreach (array_keys($week->eaters) as $eater) {
-                    $week = self::add($week, self::pick($week, $eater, $day, $line['groups']), $wanted);
+        $worth = self::FIRST_WORTH;
+        foreach ([...$fixed, ...array_diff_key($this->lines, $fixed)] as $line) {
+            $jars = self::of($week, $line['groups']);
+            foreach ($jars === [] ? [] : array_keys($week->eaters) as $eater) {
+                $lines[$eater] = ($lines[$eater] ?? 0) + 1;
+                foreach (
+                    $lines[$eater] < Wish::MOST_AT_ONCE ? self::turns($week, $eater, $line) : []
+                    as $time => $days
+                ) {
+                    $wishes[] = new Wish(
+                        $eater,
+                        $days,
+                        $jars,
+                        $worth * self::AGAIN ** ($line['days'] === [] ? $time : 0),
+                    );
                 }
             }
-        }
-        foreach (array_diff_key($this->lines, $fixed) as $line) {
-            for ($time = 0; $time < min($line['times'], WeekPlan::DAYS); $time++) {
-                // Everybody once before anybody twice.
-                foreach (array_keys($week->eaters) as $eater) {
-                    if (count(self::days($week, $eater, $line['groups'])) <= $time) {
-                        $week = self::add($week, self::apart($week, $eater, $line, $time), $wanted);
-                    }
-                }
-            }
+            $worth = max(self::LEAST_WORTH, $worth * self::NEXT);
         }
         foreach ($this->hasNew ? array_keys($week->eaters) : [] as $eater) {
-            array_push($wanted, ...$this->somethingNew($week, $eater));
+            array_push($wishes, ...$this->somethingNew($week, $eater));
         }
 
-        return $wanted;
+        return $wishes;
     }
 
     /**
@@ -155,15 +171,43 @@ final readonly class Rotation
         );
     }
 
-    /** @param  list<WeekServing>  $wanted  to which it is added, where there is one */
-    private static function add(WeekPlan $week, ?WeekServing $serving, array &$wanted): WeekPlan
+    /**
+     * @param  list<string>  $groups
+     * @return list<int> jars
+     */
+    private static function of(WeekPlan $week, array $groups): array
     {
-        if ($serving === null) {
-            return $week;
-        }
-        $wanted[] = $serving;
+        return array_keys(
+            array_filter($week->jars, static fn(WeekJar $jar): bool => in_array($jar->group, $groups, true)),
+        );
+    }
 
-        return $week->having([...$week->servings, $serving]);
+    /**
+     * For each time that an eater is still to have a line: the days of which one is meant.
+     *
+     * @param  array{groups: list<string>, days: list<int>, times: int}  $line
+     * @return list<non-empty-list<int>>
+     */
+    private static function turns(WeekPlan $week, int $eater, array $line): array
+    {
+        $there = self::days($week, $eater, $line['groups']);
+        $possible = array_values(
+            array_filter(
+                array_diff($line['days'] === [] ? range(0, WeekPlan::DAYS - 1) : $line['days'], $there),
+                static fn(int $day): bool => self::pick($week, $eater, $day, $line['groups']) !== null,
+            ),
+        );
+        $times =
+            $line['days'] === []
+                ? min(count($possible), min($line['times'], WeekPlan::DAYS) - count($there))
+                : count($possible);
+        $turns = [];
+        for ($time = 0; $time < $times; $time++) {
+            $from = intdiv($time * count($possible), $times);
+            $turns[] = array_slice($possible, $from, intdiv(($time + 1) * count($possible), $times) - $from);
+        }
+
+        return array_values(array_filter($turns, static fn(array $days): bool => $days !== []));
     }
 
     /**
@@ -192,32 +236,6 @@ final readonly class Rotation
     }
 
     /**
-     * Something of a line on the day that lies farthest from those on which the eater has it already; at first where so
-     * many times spread over the days that are left, each eater a day further.
-     *
-     * @param  array{groups: list<string>, days: list<int>, times: int}  $line
-     */
-    private static function apart(WeekPlan $week, int $eater, array $line, int $time): ?WeekServing
-    {
-        $there = self::days($week, $eater, $line['groups']);
-        $left = max(1, WeekPlan::DAYS - $week->first());
-        $ideal = $week->first() + ((intdiv($time * $left, max(1, $line['times'])) + $eater) % $left);
-        $best = null;
-        for ($day = $week->first(); $day < WeekPlan::DAYS; $day++) {
-            $serving = self::pick($week, $eater, $day, $line['groups']);
-            $rank = [
-                min([WeekPlan::DAYS, ...array_map(static fn(int $other): int => abs($other - $day), $there)]),
-                -abs($day - $ideal),
-            ];
-            if ($serving !== null && ($best === null || $rank > $best[0])) {
-                $best = [$rank, $serving];
-            }
-        }
-
-        return $best[1] ?? null;
-    }
-
-    /**
      * The usual portion of the jar of some groups that keeps least; where that does not fit, the largest smaller one.
      *
      * @param  list<string>  $groups
@@ -242,30 +260,29 @@ final readonly class Rotation
         return $best[1] ?? null;
     }
 
-    /** @return list<WeekServing> none where nothing fits, or the week brings something new already */
+    /** @return list<Wish> none where there is nothing, or what stays brings something new already */
     private function somethingNew(WeekPlan $week, int $eater): array
     {
-        $ago = fn(string $group): int => $this->lastHad["{$eater} {$group}"] ?? PHP_INT_MAX;
-        foreach ($week->coming as $serving) {
-            if ($serving->eater === $eater && $ago($week->jars[$serving->jar]->group) >= WeekPlan::DAYS) {
-                return [];
-            }
-        }
-        $best = null;
-        foreach ($week->jars as $i => $jar) {
-            for ($day = $week->first(); $day < WeekPlan::DAYS; $day++) {
-                $serving = $week->usual($eater, $day, $i);
-                $rank = [$ago($jar->group), $week->margin($eater, $day) - $week->milligrams($serving)];
-                if (
-                    $ago($jar->group) >= WeekPlan::DAYS &&
-                    $week->takes($serving) &&
-                    ($best === null || $rank > $best[0])
-                ) {
-                    $best = [$rank, $serving];
-                }
-            }
-        }
+        $new = array_keys(
+            array_filter(
+                $week->jars,
+                fn(WeekJar $jar): bool => ($this->lastHad["{$eater} {$jar->group}"] ?? PHP_INT_MAX) >= WeekPlan::DAYS,
+            ),
+        );
+        $isThere = array_any(
+            $week->coming,
+            static fn(WeekServing $one): bool => $one->eater === $eater && in_array($one->jar, $new, true),
+        );
+        $days = array_values(
+            array_filter(
+                range($week->first(), WeekPlan::DAYS - 1),
+                static fn(int $day): bool => array_any(
+                    $new,
+                    static fn(int $jar): bool => $week->takes($week->usual($eater, $day, $jar)),
+                ),
+            ),
+        );
 
-        return $best === null ? [] : [$best[1]];
+        return $isThere || $days === [] ? [] : [new Wish($eater, $days, $new, self::LEAST_WORTH)];
     }
 }

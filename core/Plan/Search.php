@@ -51,8 +51,11 @@ final class Search
     /** @var list<int> by option: the offer of which it is a size */
     private array $offer = [];
 
-    /** @var list<int> by offer: its group */
-    private array $group = [];
+    /** @var list<array<int, list<int>>> by plate and option: what counts once in the eater's week (Firsts) */
+    private array $firsts = [];
+
+    /** @var list<list<float>> by eater and first */
+    private array $worthOfFirst = [];
 
     /** @var list<int> by offer: 1 where it is live */
     private array $live = [];
@@ -101,7 +104,7 @@ final class Search
     /** @var array<int, array<int, int>> by plate and set of meals */
     private array $within = [];
 
-    /** @var array<int, array<int, int>> by eater and group: servings */
+    /** @var array<int, array<int, int>> by eater and first: servings that bring it */
     private array $met = [];
 
     /** @var array<int, array<int, int>> by offer: plates on which it stands */
@@ -118,10 +121,8 @@ final class Search
         $sets = new MealSets($problem);
         $this->room = $sets->room;
         $this->holding = $sets->holding;
-        $groups = array_flip(array_values(array_unique(array_column($problem->options, 'group'))));
         foreach ($problem->options as $place => $option) {
             $this->offer[] = $problem->offerOf($place);
-            $this->group[] = $groups[$option->group];
             $this->live[] = $option->isLive ? 1 : 0;
             $this->left[] = $option->stock;
             $this->where[] = [];
@@ -131,12 +132,10 @@ final class Search
                 static fn(ServingOption $option): float => $option->portion[$m],
                 $problem->options,
             );
-            $met = array_fill(0, max(1, count($groups)), 0);
-            if (isset($groups[ServingOption::NO_CULTURE])) {
-                // As if it had been met: nothing of it is thanked for.
-                $met[$groups[ServingOption::NO_CULTURE]] = 1;
-            }
-            $this->met[] = $met;
+            $firsts = new Firsts($problem, $m);
+            array_push($this->firsts, ...$firsts->of);
+            $this->worthOfFirst[] = $firsts->worth;
+            $this->met[] = array_fill(0, count($firsts->worth), 0);
             $this->missing[] = array_sum($eater->liveGoal);
             for ($d = 0; $d < $this->days; $d++) {
                 $this->assign($eater, $m, $d);
@@ -498,7 +497,12 @@ final class Search
             $worth -= $weights->repeat;
         }
 
-        return $this->met[intdiv($p, $this->days)][$this->group[$i]] === 0 ? $worth + $weights->variety : $worth;
+        $m = intdiv($p, $this->days);
+        foreach ($this->firsts[$p][$i] as $first) {
+            $worth += $this->met[$m][$first] === 0 ? $this->worthOfFirst[$m][$first] : 0.0;
+        }
+
+        return $worth;
     }
 
     /** What one live serving more for an eater is worth because nobody is to go short far more than others. */
@@ -527,7 +531,9 @@ final class Search
         $m = intdiv($p, $this->days);
         $this->missing[$m] -= $this->live[$i] === 1 && $this->lively[$p] < $this->goal[$p] ? 1 : 0;
         $this->lively[$p] += $this->live[$i];
-        $this->met[$m][$this->group[$i]]++;
+        foreach ($this->firsts[$p][$i] as $first) {
+            $this->met[$m][$first]++;
+        }
         $this->left[$offer] -= $this->portion[$m][$i];
         foreach ($this->holding[$i] as $set) {
             $this->within[$p][$set]++;
@@ -555,7 +561,9 @@ final class Search
         $m = intdiv($p, $this->days);
         $this->lively[$p] -= $this->live[$i];
         $this->missing[$m] += $this->live[$i] === 1 && $this->lively[$p] < $this->goal[$p] ? 1 : 0;
-        $this->met[$m][$this->group[$i]]--;
+        foreach ($this->firsts[$p][$i] as $first) {
+            $this->met[$m][$first]--;
+        }
         $this->left[$offer] += $this->portion[$m][$i];
         foreach ($this->holding[$i] as $set) {
             $this->within[$p][$set]--;

@@ -8,8 +8,7 @@ use Closure;
 use Tempesal\Core\Message\Message;
 
 /**
- * Fills the days of a week that are still to come: what stays, what the rotation asks for, then the best that can be
- * found.
+ * Fills the days of a week that are still to come: what stays, and the best that can be found around it.
  */
 final readonly class WeekFiller
 {
@@ -28,13 +27,17 @@ final readonly class WeekFiller
 
     /**
      * @param  bool  $isRest  whether all that is there stays, rather than only what is locked or was altered by hand
-     * @param  list<WeekServing>  $wanted  by the rotation, put down where nothing speaks against it
+     * @param  Rotation|null  $rotation  what is wished for
      * @param  (Closure(float, float): bool)|null  $goesOn  told the objective so far and its bound; false stops it
      * @return array{servings: list<WeekServing>, plan: Plan|null} what stays keeps its id, what is new has none; no
      *     plan when nothing is left to plan
      */
-    public static function fill(WeekPlan $week, bool $isRest, array $wanted = [], ?Closure $goesOn = null): array
-    {
+    public static function fill(
+        WeekPlan $week,
+        bool $isRest,
+        ?Rotation $rotation = null,
+        ?Closure $goesOn = null,
+    ): array {
         $filler = new self($week, $week->first());
         if ($filler->first >= WeekPlan::DAYS || $week->eaters === []) {
             return ['servings' => $week->servings, 'plan' => null];
@@ -43,7 +46,7 @@ final readonly class WeekFiller
         $kept = array_values(array_filter($week->coming, $stays));
         $before = array_values(array_filter($week->coming, static fn(WeekServing $serving): bool => !$stays($serving)));
 
-        return $filler->run($kept, $before, $wanted, $goesOn);
+        return $filler->run($kept, $before, $rotation?->wishes($week->having($kept)) ?? [], $goesOn);
     }
 
     /** The week as it is, as the planner sees it: for the reasons of what falls short. */
@@ -61,21 +64,13 @@ final readonly class WeekFiller
     /**
      * @param  list<WeekServing>  $kept
      * @param  list<WeekServing>  $before
-     * @param  list<WeekServing>  $wanted
+     * @param  list<Wish>  $wishes
      * @param  (Closure(float, float): bool)|null  $goesOn
      * @return array{servings: list<WeekServing>, plan: Plan}
      */
-    private function run(array $kept, array $before, array $wanted, ?Closure $goesOn): array
+    private function run(array $kept, array $before, array $wishes, ?Closure $goesOn): array
     {
-        $fixed = $this->week->having($kept);
-        $asked = [];
-        foreach ($wanted as $one) {
-            if ($fixed->takes($one)) {
-                $asked[] = $one;
-                $fixed = $fixed->having([...$fixed->servings, $one]);
-            }
-        }
-        [$problem] = $this->problem([...$kept, ...$asked], $before);
+        [$problem] = $this->problem($kept, $before, $wishes);
         $plan = Planner::plan($problem, $goesOn);
         $past = array_filter(
             $this->week->servings,
@@ -101,9 +96,10 @@ final readonly class WeekFiller
     /**
      * @param  list<WeekServing>  $kept
      * @param  list<WeekServing>  $before
+     * @param  list<Wish>  $wishes
      * @return array{PlanningProblem, list<Assignment>} and the cells of what is kept
      */
-    private function problem(array $kept, array $before): array
+    private function problem(array $kept, array $before, array $wishes = []): array
     {
         $problem = $this->build([], [], []);
         $locked = $outside = [];
@@ -125,7 +121,7 @@ final readonly class WeekFiller
             ),
         );
 
-        return [$this->build($kept, $outside, $locked, $assignments), $locked];
+        return [$this->build($kept, $outside, $locked, $assignments, $wishes), $locked];
     }
 
     /** @param  list<WeekServing>  $all */
@@ -165,9 +161,15 @@ final readonly class WeekFiller
      * @param  list<WeekServing>  $outside
      * @param  list<Assignment>  $locked
      * @param  list<Assignment>  $before
+     * @param  list<Wish>  $wishes
      */
-    private function build(array $kept, array $outside, array $locked, array $before = []): PlanningProblem
-    {
+    private function build(
+        array $kept,
+        array $outside,
+        array $locked,
+        array $before = [],
+        array $wishes = [],
+    ): PlanningProblem {
         $week = $this->week;
         $days = WeekPlan::DAYS - $this->first;
         $taken = static fn(int $eater, int $day, callable $of): float => array_sum(
@@ -235,6 +237,15 @@ final readonly class WeekFiller
             $before,
             $week->weights,
             $this->previous(),
+            wishes: array_map(
+                fn(Wish $wish): Wish => new Wish(
+                    $wish->eater,
+                    array_map(fn(int $day): int => $day - $this->first, $wish->days),
+                    $wish->offers,
+                    $wish->worth,
+                ),
+                $wishes,
+            ),
         );
     }
 

@@ -12,6 +12,7 @@ use Tempesal\Core\Plan\ObjectiveWeights;
 use Tempesal\Core\Plan\Planner;
 use Tempesal\Core\Plan\PlanningProblem;
 use Tempesal\Core\Plan\ServingOption;
+use Tempesal\Core\Plan\Wish;
 
 /**
  * A week of one eater, by chance: few enough places that every way to fill them can be tried.
@@ -45,6 +46,16 @@ function smallWeekByChance(int $seed, ?float $stock = null): PlanningProblem
         );
     }
     $previous = mt_rand(0, 1) === 1 ? [0 => [0 => true]] : [];
+    $wishes = [];
+    for ($i = 0; $i < mt_rand(0, 3); $i++) {
+        $from = mt_rand(0, $days - 1);
+        $wishes[] = new Wish(
+            0,
+            range($from, mt_rand($from, $days - 1)),
+            [mt_rand(0, count($options) - 1), 0],
+            mt_rand(2, 30) / 2.0,
+        );
+    }
 
     return new PlanningProblem(
         $days,
@@ -56,6 +67,7 @@ function smallWeekByChance(int $seed, ?float $stock = null): PlanningProblem
         [],
         new ObjectiveWeights(),
         $previous,
+        wishes: $wishes,
     );
 }
 
@@ -95,17 +107,6 @@ function waysOf(PlanningProblem $ample): array
     return $ways;
 }
 
-/** @return list<int> by option: its group, -1 where nothing is thanked for */
-function groupsOf(PlanningProblem $week): array
-{
-    $groups = array_flip(array_values(array_unique(array_column($week->options, 'group'))));
-
-    return array_map(
-        static fn(ServingOption $one): int => $one->group === ServingOption::NO_CULTURE ? -1 : $groups[$one->group],
-        $week->options,
-    );
-}
-
 it('finds the best week of an eater at any prices, as trying all of them does', function (): void {
     $seed = random_int(1, 1_000_000_000);
     foreach (range(0, 39) as $n) {
@@ -119,7 +120,7 @@ it('finds the best week of an eater at any prices, as trying all of them does', 
             }
             $best = max($best, $worth);
         }
-        $mine = new EaterWeek($week, 0, groupsOf($week));
+        $mine = new EaterWeek($week, 0);
         [$least] = $mine->relaxed($price, 0.0, $best - 20.0, 4);
         [$bound, $weeks] = $mine->best($price, 0.0, $best - 20.0);
         $found = $mine->week($weeks[0]);

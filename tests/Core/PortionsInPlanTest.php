@@ -281,6 +281,18 @@ it('keeps a locked size, and repeats nothing of the day before', function (): vo
     expect($worth([]) - $worth([['eater' => 'ada', 'offer' => 'carrots']]))->toEqualWithDelta(3.0, 1e-9);
 });
 
+it('counts a wish once that is met, and lets one be for which there is no room', function (): void {
+    $wish = static fn(array $more): array => ['eater' => 'ada', 'offers' => ['carrots'], 'worth' => 4, ...$more];
+    $worth = static fn(array $wishes): float => plannedBy(portionedWeek(['wishes' => $wishes]))->objective;
+    $without = $worth([]);
+    expect($worth([$wish([])]) - $without)
+        ->toEqualWithDelta(4.0, 1e-9)
+        ->and($worth([$wish(['worth' => 0])]) - $without)
+        ->toEqualWithDelta(0.0, 1e-9)
+        ->and($worth([$wish([]), $wish([])]) - $without)
+        ->toEqualWithDelta(8.0, 1e-9);
+});
+
 it('refuses sizes that make no sense, with the path of it', function (array $change, string $path): void {
     $document = portionedWeek();
     foreach ($change as $key => $value) {
@@ -299,6 +311,26 @@ it('refuses sizes that make no sense, with the path of it', function (array $cha
     'a size that there is not' => [
         ['locked' => [['eater' => 'ada', 'day' => 0, 'meal' => 'day', 'offer' => 'carrots', 'portion' => 33]]],
         'locked[0].portion',
+    ],
+    'a wish of someone else' => [
+        ['wishes' => [['eater' => 'cy', 'offers' => ['carrots'], 'worth' => 4]]],
+        'wishes[0].eater',
+    ],
+    'a wish for what there is not' => [
+        ['wishes' => [['eater' => 'ada', 'offers' => ['carrots', 'plums'], 'worth' => 4]]],
+        'wishes[0].offers',
+    ],
+    'a wish that ends before it begins' => [
+        ['wishes' => [['eater' => 'ada', 'offers' => ['carrots'], 'until' => -1, 'worth' => 4]]],
+        'wishes[0].until',
+    ],
+    'a wish beyond all measure' => [
+        ['wishes' => [['eater' => 'ada', 'offers' => ['carrots'], 'worth' => 20_000]]],
+        'wishes[0].worth',
+    ],
+    'more wishes on a day than can be told apart' => [
+        ['wishes' => array_fill(0, 15, ['eater' => 'ada', 'offers' => ['carrots'], 'worth' => 4])],
+        'wishes',
     ],
     'someone else’s day before' => [['previous' => [['eater' => 'cy', 'offer' => 'carrots']]], 'previous[0].eater'],
 ]);

@@ -22,6 +22,7 @@ weeks = []
 for n in range(12):
     week = plan.instance(seed + n, [2, 3, 4][n % 3], 7, [1, 2, 2][n % 3], [5, 8, 10][n % 3], tight=[1.0, 0.4][n % 2], hard=[0.2, 0.8][n // 2 % 2])
     week = plan.in_portions(week, seed + n) if n % 4 > 1 else week
+    week = plan.wishing(week, seed + n) if n % 4 == 3 else week
     weeks.append({"week": week, "solved": plan.solve(week, patience=10)})
 print(json.dumps(weeks))
 PYTHON;

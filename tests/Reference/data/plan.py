@@ -7,7 +7,8 @@ glpsol, glpk-utils, too). Writes plans.json: the instances in the documented for
 The model, written out for the solver and sharing nothing with the planner:
 maximise -100 short + 10 variety + urgency x - 0.02 over - 0.2 sodium x / target - 3 repeat.
 Version 2 (portions): a cell has a size, stock is in grams, urgency goes with the size, and -2 (1 - size / usual) for each
-serving, -20 for each live serving that is missing from the week of whoever misses most, repeats from the day before on.
+serving, -20 for each live serving that is missing from the week of whoever misses most, repeats from the day before on, and
+what a wish is worth where one of its offers is served to its eater between its days.
 """
 import json
 import os
@@ -67,6 +68,20 @@ def in_portions(week, seed):
         offers.append(one)
     had = [{"eater": eater["id"], "offer": jar["id"]} for eater in week["eaters"] for jar in offers if lot.random() < 0.1]
     return {**week, "version": 2, "offers": offers, "previous": had}
+
+
+def wishing(week, seed):
+    """The same week of version 2 with wishes: one of some offers once between two days."""
+    lot = random.Random(seed)
+    wishes = []
+    for eater in week["eaters"]:
+        for _ in range(lot.randint(0, 4)):
+            wanted = lot.sample([jar["id"] for jar in week["offers"]], lot.randint(1, min(3, len(week["offers"]))))
+            first = lot.randrange(week["days"])
+            wishes.append({
+                "eater": eater["id"], "offers": wanted, "from": first, "until": lot.randrange(first, week["days"]), "worth": lot.choice([4.0, 7.5, 12.0]),
+            })
+    return {**week, "wishes": wishes}
 
 
 def sizes_of(week, jar, eater):
@@ -147,6 +162,16 @@ def programme(week):
                     terms.append(f"-{REPEAT} r_{m}_{d}_{i}")
                     both = [name for _, _, name in cells[m, d - 1, i] + cells[m, d, i]]
                     rows.append((" + ".join(both) + f" - r_{m}_{d}_{i}", "<=", 1))
+    for w, wish in enumerate(week.get("wishes", [])):
+        m = [eater["id"] for eater in eaters].index(wish["eater"])
+        some = [
+            name for (mm, d, i), all_ in cells.items() if mm == m and wish["from"] <= d <= wish["until"] and offers[i]["id"] in wish["offers"]
+            for _, _, name in all_
+        ]
+        if some:
+            terms.append(f"+{wish['worth']} w_{w}")
+            bounds.append(f"0 <= w_{w} <= 1")
+            rows.append((f"w_{w} - " + " - ".join(some), "<=", 0))
     if fair:
         terms.append(f"-{FAIR} most")
     for i, jar in enumerate(offers):
@@ -209,6 +234,9 @@ def value_of(week, values):
                 total -= OVER * max(0.0, salt - by_day(eater["allowanceMg"], days)[d])
         total += VARIETY * len(groups)
         short, most = short + mine, max(most, mine)
+        for wish in week.get("wishes", []):
+            had_on = [d for d in range(wish["from"], wish["until"] + 1) for i in served.get((m, d), {}) if week["offers"][i]["id"] in wish["offers"]]
+            total += wish["worth"] if wish["eater"] == eater["id"] and had_on else 0.0
     return total - (FAIR * most if week["version"] > 1 else 0.0), short
 
 
