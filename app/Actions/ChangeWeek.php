@@ -9,12 +9,14 @@ use App\Household\HouseholdTransaction;
 use App\Language\StoredText;
 use App\Models\Batch;
 use App\Models\Person;
+use App\Models\PlannedBatch;
 use App\Models\PlannedServing;
 use App\Models\WeekChange;
 use App\Week\KitchenWeek;
 use App\Week\WeekPlanning;
 use Carbon\CarbonImmutable;
 use Closure;
+use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Message\Day;
@@ -23,6 +25,8 @@ use Tempesal\Core\Plan\WeekServing;
 
 /**
  * Changes a week's plan: one step, that can be taken back. Twice with one key is once.
+ *
+ * What is meant is of a batch or of one that is planned, by its id.
  *
  * @phpstan-type Meant array{personId: string, batchId: string, date: string, grams: float, way: ServingStyle,
  *     isLocked: bool}
@@ -49,29 +53,49 @@ final readonly class ChangeWeek
     }
 
     /**
-     * The planner's week, around what stays.
+     * The planner's week, or weeks in a row, around what stays.
      *
      * @param  bool  $isRest  whether everything that is there stays
      * @param  string|null  $planning  by which it was planned before
      */
-    public function fill(string $from, bool $isRest, string $requestKey, ?string $planning = null): void
+    public function fill(string $from, bool $isRest, string $requestKey, ?string $planning = null, int $weeks = 1): void
     {
-        $this->step($from, $requestKey, function () use ($from, $isRest, $planning): array {
-            $week = KitchenWeek::of($this->current->get(), $from);
-            $filled = $this->planning->servings($week, $isRest, $planning);
-            $kept = array_filter(array_column($filled, 'id'));
-
-            return [
-                Message::of($isRest ? 'week_change.rest_filled' : 'week_change.filled'),
-                array_values(
-                    array_map(
-                        static fn(WeekServing $one): array => self::meant($week, $one),
-                        array_filter($filled, static fn(WeekServing $one): bool => $one->id === ''),
-                    ),
-                ),
-                array_values(array_diff(self::ids($week->planned), array_map(strval(...), $kept))),
-            ];
+        ($this->transaction)(function () use ($from, $isRest, $requestKey, $planning, $weeks): void {
+            if (WeekChange::query()->where('request_key', $requestKey)->exists()) {
+                return;
+            }
+            foreach ($this->planning->servings($from, $isRest, $planning, $weeks) as $n => $filled) {
+                $date = CarbonImmutable::parse($from)
+                    ->addDays(7 * $n)
+                    ->toDateString();
+                $this->step(
+                    $date,
+                    $n === 0 ? $requestKey : (string) Str::ulid(),
+                    fn(): array => $this->filled($date, $filled, $isRest),
+                );
+            }
         });
+    }
+
+    /**
+     * @param  list<WeekServing>  $filled
+     * @return array{Message, list<Meant>, list<string>}
+     */
+    private function filled(string $from, array $filled, bool $isRest): array
+    {
+        $week = KitchenWeek::of($this->current->get(), $from);
+        $kept = array_filter(array_column($filled, 'id'));
+
+        return [
+            Message::of($isRest ? 'week_change.rest_filled' : 'week_change.filled'),
+            array_values(
+                array_map(
+                    static fn(WeekServing $one): array => self::meant($week, $one),
+                    array_filter($filled, static fn(WeekServing $one): bool => $one->id === ''),
+                ),
+            ),
+            array_values(array_diff(self::ids($week->planned), array_map(strval(...), $kept))),
+        ];
     }
 
     /** Everything that is not locked and still to come goes. */
@@ -99,16 +123,21 @@ final readonly class ChangeWeek
         $this->step($from, $requestKey, function () use ($from): array {
             $back = CarbonImmutable::parse($from)->subDays(7);
             $here = PlannedServing::standing($from, CarbonImmutable::parse($from)->addDays(6)->toDateString());
-            $shelf = Batch::eatable()->orderBy('started_at')->orderBy('id')->get();
+            $shelf = Batch::eatable()->orderBy('started_at')->orderBy('id')->get()->concat(PlannedBatch::toStart());
             $added = [];
             foreach (PlannedServing::standing($back->toDateString(), $back->addDays(6)->toDateString()) as $one) {
                 $date = CarbonImmutable::parse($one->planned_on)->addDays(7)->toDateString();
                 $batch =
-                    $shelf->firstWhere('id', $one->batch_id) ?? $shelf->firstWhere('likeness', $one->batch->likeness);
+                    $shelf->firstWhere('id', $one->jarId()) ??
+                    $shelf->first(
+                        static fn(Batch|PlannedBatch $jar): bool => ($jar instanceof Batch
+                            ? $jar->likeness
+                            : $jar->likeness()) === $one->likeness(),
+                    );
                 $isThere = $here->contains(
                     static fn(PlannedServing $other): bool => $other->planned_on === $date &&
                         $other->person_id === $one->person_id &&
-                        $other->batch_id === $batch?->id,
+                        $other->jarId() === $batch?->id,
                 );
                 if (
                     $batch !== null &&
@@ -188,7 +217,7 @@ final readonly class ChangeWeek
                 $isTwice = $staying->contains(
                     static fn(PlannedServing $other): bool => $other->person_id === $one['personId'] &&
                         $other->planned_on === $one['date'] &&
-                        $other->batch_id === $one['batchId'],
+                        $other->jarId() === $one['batchId'],
                 );
                 if ($isTwice) {
                     throw ValidationException::withMessages(["put.{$i}.batchId" => 'errors.week_twice']);
@@ -196,7 +225,7 @@ final readonly class ChangeWeek
                 $staying->push(
                     PlannedServing::create([
                         'person_id' => $one['personId'],
-                        'batch_id' => $one['batchId'],
+                        ...self::jar($one['batchId']),
                         'planned_on' => $one['date'],
                         'grams' => $one['grams'],
                         'way' => $one['way'],
@@ -223,9 +252,11 @@ final readonly class ChangeWeek
             $gone->isEmpty() => 'added',
             default => 'changed',
         };
-        $batchId = $one['batchId'] ?? $gone->first()?->batch_id;
+        $batchId = $one['batchId'] ?? $gone->first()?->jarId();
         $personId = $one['personId'] ?? $gone->first()?->person_id;
-        $jar = Batch::query()->find($batchId);
+        $jar =
+            Batch::query()->find($batchId)->name ??
+            PlannedBatch::query()->with('formula')->find($batchId)?->formula->label();
         $person = Person::query()->find($personId);
         if (max(count($added), $gone->count()) !== 1 || $jar === null || $person === null) {
             return Message::of('week_change.several', count: max(count($added), count($removed)));
@@ -233,7 +264,7 @@ final readonly class ChangeWeek
 
         return Message::of(
             "week_change.{$code}",
-            jar: $jar->name,
+            jar: $jar,
             person: $person->name,
             day: new Day($one['date'] ?? (string) $gone->first()?->planned_on),
         );
@@ -243,12 +274,25 @@ final readonly class ChangeWeek
     private static function check(array $one, string $from, string $to, int $place): void
     {
         Person::query()->findOrFail($one['personId']);
-        if (!Batch::query()->findOrFail($one['batchId'])->method->isFood()) {
+        $jar = self::jar($one['batchId']);
+        if (isset($jar['batch_id']) && !Batch::query()->findOrFail($jar['batch_id'])->method->isFood()) {
             throw ValidationException::withMessages(["put.{$place}.batchId" => 'errors.not_food']);
         }
         if ($one['date'] < $from || $one['date'] > $to) {
             throw ValidationException::withMessages(["put.{$place}.date" => 'errors.week_other_day']);
         }
+    }
+
+    /** @return array{batch_id: string}|array{planned_batch_id: string} by which of the two a serving is of it */
+    private static function jar(string $id): array
+    {
+        return Batch::query()->find($id) === null
+            ? [
+                'planned_batch_id' => PlannedBatch::query()
+                    ->where('batch_id', null)
+                    ->findOr($id, static fn(): Batch => Batch::query()->findOrFail($id))->id,
+            ]
+            : ['batch_id' => $id];
     }
 
     /** @return Meant */

@@ -102,7 +102,7 @@ final readonly class StartFromFormula
                 'request_key' => $requestKey,
             ])->load(['entries', 'jar']);
             $this->make->begin($batch, $plan, $begin);
-            $planned?->update(['batch_id' => $batch->id]);
+            $planned?->becomes($batch);
 
             return $batch;
         });

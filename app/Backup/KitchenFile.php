@@ -40,9 +40,9 @@ final class KitchenFile
         'chore_marks',
         'practice_answers',
         'week_changes',
-        'planned_servings',
         'rotation_lines',
         'planned_batches',
+        'planned_servings',
         'servings',
         'other_foods',
     ];

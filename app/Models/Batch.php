@@ -270,13 +270,10 @@ final class Batch extends Model
         return $state->isOnePhase() ? Served::Sauce : $this->served ?? $this->method->served();
     }
 
-    /**
-     * What a person usually takes of it, in grams: a condiment by its own spoon, a drink by its own glass, anything else
-     * by the person's fork.
-     */
+    /** What a person usually takes of it, in grams. */
     public function usualPortion(Person $person, Served $served): float
     {
-        return $served === Served::Sauce || $served === Served::Brine ? $this->serving_g : $person->usual_serving_g;
+        return $person->usualPortion($served, $this->serving_g);
     }
 
     protected function casts(): array

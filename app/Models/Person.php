@@ -17,6 +17,7 @@ use Tempesal\Core\Formula\FormulaLine;
 use Tempesal\Core\Intake\DayTotal;
 use Tempesal\Core\Intake\DietKnowledge;
 use Tempesal\Core\Intake\Tolerance;
+use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Message\Message;
 use Tempesal\Core\Method\CultureGroup;
 use Tempesal\Core\Produce\Allergen;
@@ -84,6 +85,15 @@ final class Person extends Model
         $rows->orderBy('since');
 
         return $rows;
+    }
+
+    /**
+     * What they usually take, in grams: of a condiment its own spoon, of a drink its own glass, of anything else their
+     * fork.
+     */
+    public function usualPortion(Served $served, float $serving): float
+    {
+        return $served === Served::Sauce || $served === Served::Brine ? $serving : $this->usual_serving_g;
     }
 
     /** Whether nothing that a formula brings is to be avoided, or disliked. */

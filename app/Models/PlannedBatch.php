@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Household\BelongsToHousehold;
 use App\Household\CanBeRemoved;
+use App\Language\ReaderLanguage;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -42,6 +43,27 @@ final class PlannedBatch extends Model
             ->orderBy('start_on')
             ->orderBy('id')
             ->get();
+    }
+
+    /** It is started, and what was planned of it is planned of the batch. */
+    public function becomes(Batch $batch): void
+    {
+        $this->update(['batch_id' => $batch->id]);
+        PlannedServing::query()
+            ->where('planned_batch_id', $this->id)
+            ->update(['batch_id' => $batch->id]);
+    }
+
+    /** Its formula's name, for the reader. */
+    public function name(): string
+    {
+        return ReaderLanguage::say($this->formula->label());
+    }
+
+    /** Of the batch that it becomes. */
+    public function likeness(): string
+    {
+        return "formula:{$this->formula_id}";
     }
 
     /** @return BelongsTo<Formula, $this> */

@@ -8,21 +8,24 @@ use App\Household\BelongsToHousehold;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use LogicException;
 use Tempesal\Core\Intake\ServingStyle;
 
 /**
- * A serving that is meant for someone on a day. It is never changed: a change takes it away and puts another in its
- * place.
+ * A serving that is meant for someone on a day, of a batch or of one that is planned. It is never changed: a change takes it
+ * away and puts another in its place; only what is planned becomes a batch when it is started.
  *
  * @property string $person_id
- * @property string $batch_id
+ * @property string|null $batch_id  null until it is started
+ * @property string|null $planned_batch_id  null where it was a batch from the first
  * @property string $planned_on
  * @property float $grams
  * @property ServingStyle $way
  * @property bool $is_locked
  * @property string $added_by
  * @property string|null $removed_by
- * @property Batch $batch
+ * @property Batch|null $batch
+ * @property PlannedBatch|null $plannedBatch  null where it is not to be started any more
  */
 final class PlannedServing extends Model
 {
@@ -39,13 +42,14 @@ final class PlannedServing extends Model
     {
         $undone = WeekChange::query()->whereNotNull('undone_at')->pluck('id')->flip();
 
-        $rows = self::query()->with('batch');
+        $rows = self::query()->with(['batch', 'plannedBatch.formula.newest', 'plannedBatch.jar']);
         $rows->whereBetween('planned_on', [$from, $to]);
 
         return $rows
             ->get()
             ->filter(
-                static fn(self $one): bool => !$undone->has($one->added_by) &&
+                static fn(self $one): bool => ($one->batch !== null || $one->plannedBatch !== null) &&
+                    !$undone->has($one->added_by) &&
                     ($one->removed_by === null || $undone->has($one->removed_by)),
             )
             ->sortBy('id')
@@ -67,6 +71,33 @@ final class PlannedServing extends Model
             ->flip();
 
         return $standing->reject(static fn(self $one): bool => $eaten->has($one->id))->values();
+    }
+
+    /** The jar that it is of: a batch, or one that is planned. */
+    public function jarId(): string
+    {
+        return (string) ($this->batch_id ?? $this->planned_batch_id);
+    }
+
+    public function jarName(): string
+    {
+        return $this->batch->name ?? self::neverNull($this->plannedBatch)->name();
+    }
+
+    public function likeness(): string
+    {
+        return $this->batch->likeness ?? self::neverNull($this->plannedBatch)->likeness();
+    }
+
+    private static function neverNull(?PlannedBatch $planned): PlannedBatch
+    {
+        return $planned ?? throw new LogicException('A planned serving is of a batch, or of one that is planned.');
+    }
+
+    /** @return BelongsTo<PlannedBatch, $this> */
+    public function plannedBatch(): BelongsTo
+    {
+        return $this->belongsTo(PlannedBatch::class);
     }
 
     /** @return BelongsTo<Batch, $this> */

@@ -15,6 +15,7 @@ use App\Models\OtherFood;
 use App\Models\Person;
 use App\Models\PlannedServing;
 use App\Models\Serving;
+use App\Week\JarToCome;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Tempesal\Core\Intake\SodiumDay;
@@ -118,13 +119,24 @@ final class DayView
 
         return [
             'id' => $planned->id,
-            'batchId' => $planned->batch_id,
-            'batchName' => $planned->batch->name,
-            'colour' => $planned->batch->colour,
+            ...self::sign($planned),
             'grams' => $planned->grams,
             'way' => $planned->way->value,
             'wayLabel' => $planned->way->label(),
             'sodium' => $sodium === null ? null : WireNumbers::sodium($sodium),
+        ];
+    }
+
+    /** @return array{batchId: string, batchName: string, isToStart: bool, colour: string} the jar that it is of */
+    private static function sign(PlannedServing $planned): array
+    {
+        return [
+            'batchId' => $planned->jarId(),
+            'batchName' => $planned->jarName(),
+            'isToStart' => $planned->batch === null,
+            'colour' =>
+                $planned->batch->colour ??
+                ($planned->plannedBatch === null ? '' : JarToCome::colourOf($planned->plannedBatch)),
         ];
     }
 
@@ -190,9 +202,7 @@ final class DayView
                 ->map(
                     static fn(PlannedServing $one): array => [
                         'id' => $one->id,
-                        'batchId' => $one->batch_id,
-                        'batchName' => $one->batch->name,
-                        'colour' => $one->batch->colour,
+                        ...self::sign($one),
                         'date' => $one->planned_on,
                         'grams' => $one->grams,
                         'way' => $one->way->value,
@@ -204,7 +214,7 @@ final class DayView
                 'servings' => $around->where('planned_on', '>', $date)->count(),
                 'kinds' => $around
                     ->where('planned_on', '>', $date)
-                    ->map(static fn(PlannedServing $one): string => $one->batch->likeness)
+                    ->map(static fn(PlannedServing $one): string => $one->likeness())
                     ->unique()
                     ->count(),
             ],

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Views;
 
-use App\Language\ReaderLanguage;
 use App\Models\PlannedBatch;
 
 /**
@@ -18,7 +17,7 @@ final class PlannedBatchView
         return [
             'id' => $one->id,
             'formulaId' => $one->formula_id,
-            'name' => ReaderLanguage::say($one->formula->label()),
+            'name' => $one->name(),
             'jarId' => $one->jar_id,
             'jarName' => $one->jar->name,
             'startOn' => $one->start_on,

@@ -111,7 +111,7 @@ final class TimelineView
             'readyOn' => $ahead->date($lot->ready),
             'emptyOn' => $empty === null ? null : $ahead->date($empty),
             'grams' => $lot->grams,
-            'levels' => $status === null ? [] : $ahead->levels($lot->id, $lot->grams),
+            'levels' => $ahead->levels($lot->id, $lot->grams),
         ];
     }
 

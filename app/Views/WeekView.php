@@ -8,6 +8,7 @@ use App\Care\BatchStatus;
 use App\Models\Person;
 use App\Models\Serving;
 use App\Models\WeekChange;
+use App\Week\JarToCome;
 use App\Week\KitchenWeek;
 use Carbon\CarbonImmutable;
 use Tempesal\Core\Intake\ServingStyle;
@@ -154,11 +155,15 @@ final class WeekView
 
         return [
             ...self::sign($status),
+            'startOn' => $status instanceof JarToCome ? $status->planned->start_on : null,
             'isLive' => $jar->isLive,
-            'grams' => $status->gramsLeft(),
+            'grams' => $status instanceof JarToCome ? $status->grams : $status->gramsLeft(),
             'left' => $week->plan->left($place),
             'shortOn' => $short === null ? null : $week->dates[$short],
-            'readyOn' => $status->forecast === null ? null : $status->on($status->forecast->ready),
+            'readyOn' => match (true) {
+                $status instanceof JarToCome => $status->readyOn,
+                default => $status->forecast === null ? null : $status->on($status->forecast->ready),
+            },
             'closed' => $jar->closed,
             'portions' => array_map(
                 static fn(int $eater): array => [
@@ -183,8 +188,17 @@ final class WeekView
     }
 
     /** @return array<string, mixed> a jar as it is drawn small */
-    private static function sign(BatchStatus $status): array
+    private static function sign(BatchStatus|JarToCome $status): array
     {
+        if ($status instanceof JarToCome) {
+            return [
+                'id' => $status->planned->id,
+                'name' => $status->planned->name(),
+                'colour' => $status->colour(),
+                'place' => $status->place()->value,
+                'jar' => null,
+            ];
+        }
         $summary = BatchSummary::of($status);
 
         return [

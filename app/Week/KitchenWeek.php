@@ -11,6 +11,7 @@ use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
 use App\Models\Person;
+use App\Models\PlannedBatch;
 use App\Models\PlannedServing;
 use App\Models\RotationLine;
 use App\Models\Serving;
@@ -22,6 +23,7 @@ use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Message\LibraryName;
 use Tempesal\Core\Message\Listed;
 use Tempesal\Core\Message\Message;
+use Tempesal\Core\Method\CultureGroup;
 use Tempesal\Core\Plan\Eater;
 use Tempesal\Core\Plan\Rotation;
 use Tempesal\Core\Plan\WeekJar;
@@ -46,7 +48,7 @@ final readonly class KitchenWeek
     /**
      * @param  list<string>  $dates  of its days, YYYY-MM-DD
      * @param  Collection<int, Person>  $people
-     * @param  list<BatchStatus>  $status  the jars of the plan, in its order
+     * @param  list<BatchStatus|JarToCome>  $status  the jars of the plan, in its order
      * @param  Collection<int, PlannedServing>  $planned  not eaten
      * @param  Collection<int, Serving>  $eaten  in this week
      */
@@ -83,7 +85,11 @@ final readonly class KitchenWeek
         return $day->subDays(($day->isoWeekday() - $household->week_start + 7) % 7)->toDateString();
     }
 
-    public static function of(Household $household, string $from): self
+    /**
+     * @param  array<string, list<array{personId: string, jarId: string, date: string, grams: float}>>  $instead  by the
+     *     first day of another week: what is to be planned in it, in the place of what is
+     */
+    public static function of(Household $household, string $from, array $instead = []): self
     {
         $dates = array_map(
             static fn(int $i): string => CarbonImmutable::parse($from)->addDays($i)->toDateString(),
@@ -101,16 +107,24 @@ final readonly class KitchenWeek
             ->orderBy('id')
             ->get();
         $batches = Batch::eatable()->orderBy('started_at')->orderBy('id')->get();
-        $gone = $planned->pluck('batch_id')->diff($batches->pluck('id'))->unique()->all();
+        $gone = $planned->pluck('batch_id')->filter()->diff($batches->pluck('id'))->unique()->all();
         if ($gone !== []) {
             $batches = $batches->concat(Batch::whole()->whereIn('id', $gone)->get());
         }
         $today = Household::daysBetween($from, $household->today());
-        $elsewhere = $to < $household->today() ? [] : self::elsewhere($household, $from, $to);
+        $elsewhere = $to < $household->today() ? [] : self::elsewhere($household, $from, $to, $instead);
         $status = $jars = [];
         foreach ($batches as $batch) {
             $status[] = $one = BatchStatus::of($batch, Ledgers::of($batch), $household);
             $jars[] = self::jar($one, $people, $dates, $today, (float) ($elsewhere[$batch->id] ?? 0.0));
+        }
+        $meant = $planned->pluck('planned_batch_id')->filter();
+        foreach ($to < $household->today() ? [] : PlannedBatch::toStart() as $one) {
+            $toCome = JarToCome::of($household, $one);
+            if ($toCome->readyOn <= $to || $meant->contains($one->id)) {
+                $status[] = $toCome;
+                $jars[] = self::jarToCome($toCome, $people, $from, (float) ($elsewhere[$one->id] ?? 0.0));
+            }
         }
         $rest = BackgroundIntake::between($from, $to);
         $planning = Planning::of($household->planning);
@@ -126,15 +140,9 @@ final readonly class KitchenWeek
             }
         }
 
-        $eve = CarbonImmutable::parse($from)->subDay()->toDateString();
-        foreach (
-            [Serving::query()->where('eaten_on', $eve)->whereNull('undone_at')->get(), PlannedServing::open($eve, $eve)]
-            as $rows
-        ) {
-            foreach ($rows as $row) {
-                if ($personPlace->has($row->person_id) && isset($jarPlace[$row->batch_id])) {
-                    $had["{$personPlace[$row->person_id]} -1 {$jarPlace[$row->batch_id]}"] = true;
-                }
+        foreach (self::onTheEve($from, $instead) as [$person, $jar]) {
+            if ($personPlace->has($person) && isset($jarPlace[$jar])) {
+                $had["{$personPlace[$person]} -1 {$jarPlace[$jar]}"] = true;
             }
         }
 
@@ -157,7 +165,7 @@ final readonly class KitchenWeek
                                 $one->id,
                                 (int) ($personPlace[$one->person_id] ?? 0),
                                 $dayPlace[$one->planned_on],
-                                $jarPlace[$one->batch_id],
+                                $jarPlace[$one->jarId()],
                                 $one->grams,
                                 $one->way,
                                 $one->is_locked,
@@ -276,19 +284,55 @@ final readonly class KitchenWeek
     /**
      * What is planned from each jar in other weeks and still to come: it is not there for this one.
      *
-     * @return array<string, float> grams by batch
+     * @param  array<string, list<array{personId: string, jarId: string, date: string, grams: float}>>  $instead
+     * @return array<string, float> grams by batch, or planned batch
      */
-    private static function elsewhere(Household $household, string $from, string $to): array
+    private static function elsewhere(Household $household, string $from, string $to, array $instead): array
     {
         $grams = [];
         $last = CarbonImmutable::parse($household->today())->addDays(self::FARTHEST_DAYS)->toDateString();
         foreach (PlannedServing::open($household->today(), $last) as $one) {
-            if ($one->planned_on < $from || $one->planned_on > $to) {
-                $grams[$one->batch_id] = ($grams[$one->batch_id] ?? 0.0) + $one->grams;
+            if (
+                ($one->planned_on < $from || $one->planned_on > $to) &&
+                !isset($instead[self::firstDayOf($household, $one->planned_on)])
+            ) {
+                $grams[$one->jarId()] = ($grams[$one->jarId()] ?? 0.0) + $one->grams;
+            }
+        }
+        foreach (array_merge(...array_values($instead)) as $one) {
+            if ($one['date'] < $from || $one['date'] > $to) {
+                $grams[$one['jarId']] = ($grams[$one['jarId']] ?? 0.0) + $one['grams'];
             }
         }
 
         return $grams;
+    }
+
+    /**
+     * What everyone had, or is to have, on the day before a week.
+     *
+     * @param  array<string, list<array{personId: string, jarId: string, date: string, grams: float}>>  $instead
+     * @return list<array{string, string}> person and jar
+     */
+    private static function onTheEve(string $from, array $instead): array
+    {
+        $day = CarbonImmutable::parse($from);
+        $eve = $day->subDay()->toDateString();
+        $had = [];
+        foreach (Serving::query()->where('eaten_on', $eve)->whereNull('undone_at')->get() as $one) {
+            $had[] = [$one->person_id, $one->batch_id];
+        }
+        $before = $instead[$day->subDays(WeekPlan::DAYS)->toDateString()] ?? null;
+        foreach ($before === null ? PlannedServing::open($eve, $eve) : [] as $one) {
+            $had[] = [$one->person_id, $one->jarId()];
+        }
+        foreach ($before ?? [] as $one) {
+            if ($one['date'] === $eve) {
+                $had[] = [$one['personId'], $one['jarId']];
+            }
+        }
+
+        return $had;
     }
 
     /**
@@ -315,8 +359,6 @@ final readonly class KitchenWeek
                 : $ahead->asOf($batch->secondsSinceStart($noon))->state();
         }, $dates);
         $band = $status->gramsLeft() > 1.0 ? Ledgers::of($batch)->estimates()["{$served->value}Per100g"]->band : null;
-        $allergens = array_map(static fn(Allergen $one): string => $one->value, $status->state->allergens());
-        $names = self::disliked($batch, $people);
         $group = LiveCulture::group($batch);
 
         return new WeekJar(
@@ -333,33 +375,93 @@ final readonly class KitchenWeek
             array_values(
                 $people->map(static fn(Person $person): float => $batch->usualPortion($person, $served))->all(),
             ),
-            array_values(
-                $people
-                    ->map(static function (Person $person) use ($allergens, $names, $group): ?Message {
-                        $clash = array_values(array_intersect($allergens, $person->allergens));
-                        $dislike = array_values(array_intersect_key($names, array_flip($person->dislikes)));
-
-                        return match (true) {
-                            $clash !== [] => Message::of(
-                                'objection.allergen',
-                                allergens: Listed::all(
-                                    array_map(
-                                        static fn(string $one): Message => Message::of("allergen.{$one}"),
-                                        $clash,
-                                    ),
-                                ),
-                            ),
-                            $dislike !== [] => Message::of('objection.dislike', foods: Listed::all($dislike)),
-                            $person->toleranceOf($group) === Tolerance::NotNow => Message::of('objection.not_now'),
-                            default => null,
-                        };
-                    })
-                    ->all(),
-            ),
+            self::notFor($people, $status->state->allergens(), self::disliked($batch, $people), $group),
             self::closed($status),
             $band === null || $band->typical <= 0.0 ? 1.0 : $band->low / $band->typical,
             $band === null || $band->typical <= 0.0 ? 1.0 : $band->high / $band->typical,
             $group,
+        );
+    }
+
+    /**
+     * @param  Collection<int, Person>  $people
+     * @param  string  $from  the first day of the week, YYYY-MM-DD
+     * @param  float  $elsewhere  grams that are planned in other weeks
+     */
+    private static function jarToCome(JarToCome $toCome, Collection $people, string $from, float $elsewhere): WeekJar
+    {
+        $answer = $toCome->answer;
+        $read = $answer->formula;
+        $served = $read->served();
+        $band = $answer->ledger->estimates()["{$served->value}Per100g"]->band;
+        $ready = Household::daysBetween($from, $toCome->readyOn);
+        $keys = array_flip(Person::dislikedBy($people));
+        $disliked = [];
+        foreach ($answer->lines as $line) {
+            if ($line->food !== null && isset($keys[$line->food->id])) {
+                $disliked[$line->food->id] = LibraryName::food($line->food->id, $line->food->name);
+            }
+        }
+
+        return new WeekJar(
+            $toCome->planned->id,
+            $toCome->planned->name(),
+            $read->isLive && $toCome->culture()->counts(),
+            $toCome->planned->likeness(),
+            $served,
+            max(0.0, $toCome->grams - $elsewhere),
+            $ready,
+            $ready + max(1, $toCome->keeps) - 1,
+            array_fill(0, WeekPlan::DAYS, $answer->state),
+            array_values(
+                $people
+                    ->map(
+                        static fn(Person $person): float => $person->usualPortion(
+                            $served,
+                            $read->serving->grams->value,
+                        ),
+                    )
+                    ->all(),
+            ),
+            self::notFor($people, $answer->allergens(), $disliked, $toCome->culture()),
+            null,
+            $band->typical <= 0.0 ? 1.0 : $band->low / $band->typical,
+            $band->typical <= 0.0 ? 1.0 : $band->high / $band->typical,
+            $toCome->culture(),
+        );
+    }
+
+    /**
+     * Why each of some people does not eat of a jar.
+     *
+     * @param  Collection<int, Person>  $people
+     * @param  list<Allergen>  $allergens  in it
+     * @param  array<string, Message>  $disliked  foods in it that somebody does not like, by key
+     * @return list<Message|null>
+     */
+    private static function notFor(Collection $people, array $allergens, array $disliked, CultureGroup $group): array
+    {
+        $there = array_map(static fn(Allergen $one): string => $one->value, $allergens);
+
+        return array_values(
+            $people
+                ->map(static function (Person $person) use ($there, $disliked, $group): ?Message {
+                    $clash = array_values(array_intersect($there, $person->allergens));
+                    $dislike = array_values(array_intersect_key($disliked, array_flip($person->dislikes)));
+
+                    return match (true) {
+                        $clash !== [] => Message::of(
+                            'objection.allergen',
+                            allergens: Listed::all(
+                                array_map(static fn(string $one): Message => Message::of("allergen.{$one}"), $clash),
+                            ),
+                        ),
+                        $dislike !== [] => Message::of('objection.dislike', foods: Listed::all($dislike)),
+                        $person->toleranceOf($group) === Tolerance::NotNow => Message::of('objection.not_now'),
+                        default => null,
+                    };
+                })
+                ->all(),
         );
     }
 

@@ -23,6 +23,7 @@ use Tempesal\Core\Formula\Formula as Read;
 use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Method\Place;
+use Tempesal\Core\Plan\WeekPlan;
 use Tempesal\Core\Restock\FreeJar;
 use Tempesal\Core\Restock\Product;
 use Tempesal\Core\Restock\RestockPlanner;
@@ -37,8 +38,6 @@ final readonly class StockAhead
 {
     /** Nine weeks: eight that are looked at, and one more so that the eighth is not the edge. */
     public const DAYS = 63;
-
-    /** Below this a formula's days are meant for the fridge. */
 
     /** Times by which a formula is scaled at most, up and down. */
     private const SCALES = [0.02, 50.0];
@@ -91,10 +90,29 @@ final readonly class StockAhead
             as $one
         ) {
             $day = Household::daysBetween($household->today(), $one->planned_on);
-            $meant[$one->batch_id][$day] = ($meant[$one->batch_id][$day] ?? 0.0) + $one->grams;
+            $meant[$one->jarId()][$day] = ($meant[$one->jarId()][$day] ?? 0.0) + $one->grams;
         }
 
         return $meant;
+    }
+
+    /**
+     * Days from today to the end of the last week in a row in which something is planned.
+     *
+     * @param  array<string, array<int, float>>  $meant
+     */
+    private static function plannedDays(Household $household, array $meant): int
+    {
+        $to = Household::daysBetween(KitchenWeek::firstDayOf($household, 'today'), $household->today());
+        $weeks = [];
+        foreach ($meant as $days) {
+            foreach (array_keys($days) as $day) {
+                $weeks[intdiv($day + $to, WeekPlan::DAYS)] = true;
+            }
+        }
+        for ($week = 0; isset($weeks[$week]); $week++);
+
+        return max(0, $week * WeekPlan::DAYS - $to);
     }
 
     /**
@@ -106,6 +124,7 @@ final readonly class StockAhead
         $faster = Ripening::Q10 ** ($warmer / 10.0);
         $people = Person::atTable();
         $meant = self::meant($household);
+        $plannedDays = self::plannedDays($household, $meant);
         $jars = Jar::query()->orderBy('position')->orderBy('id')->get();
         $vessels = [];
         foreach ($jars as $jar) {
@@ -121,7 +140,15 @@ final readonly class StockAhead
             if ($read !== null) {
                 $answers[$line->id] = FormulaAnswer::of($read);
             }
-            $kinds[$line->id] = self::kind($household, $line, $answers[$line->id] ?? null, $people, $jars, $faster);
+            $kinds[$line->id] = self::kind(
+                $household,
+                $line,
+                $answers[$line->id] ?? null,
+                $people,
+                $jars,
+                $faster,
+                $plannedDays,
+            );
         }
         $lots = $status = $others = [];
         $taken = [];
@@ -140,6 +167,7 @@ final readonly class StockAhead
                     [],
                     1,
                     [],
+                    $plannedDays,
                 );
             }
             $lots[] = self::standing(
@@ -147,6 +175,7 @@ final readonly class StockAhead
                 $kind,
                 self::vessel($vessels, $batch->jar_id, $taken),
                 $batch->place->isWarm() ? $faster : 1.0,
+                $meant[$batch->id] ?? [],
             );
         }
         $planned = PlannedBatch::toStart();
@@ -175,6 +204,7 @@ final readonly class StockAhead
                 $ready + $kinds[$kind]->keeps - 1,
                 $one->jar_id,
                 $one->share,
+                $meant[$one->id] ?? [],
             );
         }
 
@@ -224,6 +254,7 @@ final readonly class StockAhead
         Collection $people,
         Collection $jars,
         float $faster,
+        int $plannedDays,
     ): Product {
         if ($answer === null) {
             return new Product(
@@ -235,6 +266,7 @@ final readonly class StockAhead
                 [],
                 1,
                 [],
+                $plannedDays,
             );
         }
         $read = $answer->formula;
@@ -263,6 +295,7 @@ final readonly class StockAhead
             $gramsIn,
             max(1, $keeps),
             $mayStart,
+            $plannedDays,
         );
     }
 
@@ -285,10 +318,10 @@ final readonly class StockAhead
         return $gramsIn;
     }
 
-    /** Days until a formula that is started now is ready, at the temperatures that are expected. */
-    public static function leadTime(Household $household, Read $read): float
+    /** Days until a formula that is started now, or then, is ready, at the temperatures that are expected. */
+    public static function leadTime(Household $household, Read $read, ?CarbonImmutable $start = null): float
     {
-        return self::daysUntilReady($household, $read, 1.0, CarbonImmutable::now()) ?? self::DAYS * 100.0;
+        return self::daysUntilReady($household, $read, 1.0, $start ?? CarbonImmutable::now()) ?? self::DAYS * 100.0;
     }
 
     private static function daysUntilReady(
@@ -328,8 +361,14 @@ final readonly class StockAhead
         return $days;
     }
 
-    private static function standing(BatchStatus $status, string $kind, ?string $vessel, float $faster): ScheduledBatch
-    {
+    /** @param  array<int, float>  $meant */
+    private static function standing(
+        BatchStatus $status,
+        string $kind,
+        ?string $vessel,
+        float $faster,
+        array $meant,
+    ): ScheduledBatch {
         $never = self::DAYS * 100;
         $in = $status->readyIn() ?? $never;
         $ready = $in <= 0 ? 0 : (int) ceil($in / $faster);
@@ -343,6 +382,7 @@ final readonly class StockAhead
             $status->isSpokenAgainst() ? 0.0 : $status->gramsAhead(),
             $status->keepsFor() ?? $never,
             $status->batch->jar_id ?? '',
+            meant: $meant,
         );
     }
 

@@ -8,10 +8,12 @@ use App\Household\CurrentHousehold;
 use App\Models\BatchEntry;
 use App\Models\OtherFood;
 use App\Models\Person;
+use App\Models\PlannedBatch;
 use App\Models\PlannedServing;
 use App\Models\Serving;
 use App\Models\WeekChange;
 use App\Support\InvalidInput;
+use Carbon\CarbonImmutable;
 use Closure;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Validation\ValidationException;
@@ -19,6 +21,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Tempesal\Core\Message\Message;
 use Tempesal\Core\Plan\PlanningProblem;
 use Tempesal\Core\Plan\WeekFiller;
+use Tempesal\Core\Plan\WeekPlan;
 use Tempesal\Core\Plan\WeekServing;
 
 /**
@@ -26,37 +29,42 @@ use Tempesal\Core\Plan\WeekServing;
  * else, tells how far it has come, can be stopped, and is put in place afterwards if nothing has changed by then.
  *
  * @phpstan-type Told array{objective: float, bound: float, servings: int}
- * @phpstan-type Found array{seen: string, servings: list<WeekServing>}
+ * @phpstan-type Found array{seen: string, servings: list<list<WeekServing>>}
  */
 final readonly class WeekPlanning
 {
+    /** Planned in a row. */
+    public const MOST_WEEKS = 4;
+
     private const KEPT_SECONDS = 300;
 
     public function __construct(private CurrentHousehold $current) {}
 
     /**
-     * Plans, and remembers what was found.
+     * Plans a week, or some in a row, and remembers what was found.
      *
      * @param  string  $id  by which it is asked after
-     * @return Told
+     * @return Told of the week that is farthest from the best
      */
-    public function run(string $from, bool $isRest, string $id): array
+    public function run(string $from, bool $isRest, string $id, int $weeks = 1): array
     {
         Cache::put($this->key($id, 'begun'), true, self::KEPT_SECONDS);
         $seen = self::seen();
-        $week = KitchenWeek::of($this->current->get(), $from);
-        [$servings, $told] = $this->plan($week, $isRest, function (float $objective, float $bound) use (
-            $id,
-            $week,
-        ): bool {
-            Cache::put($this->key($id, 'told'), self::quality($week, $objective, $bound), self::KEPT_SECONDS);
+        $found = $this->plan($from, $isRest, $weeks, function (array $told) use ($id): bool {
+            Cache::put($this->key($id, 'told'), $told, self::KEPT_SECONDS);
 
             return Cache::get($this->key($id, 'stopped')) === null;
         });
-        Cache::put($this->key($id, 'found'), ['seen' => $seen, 'servings' => $servings], self::KEPT_SECONDS);
+        Cache::put(
+            $this->key($id, 'found'),
+            ['seen' => $seen, 'servings' => array_column($found, 'servings')],
+            self::KEPT_SECONDS,
+        );
         Cache::forget($this->key($id, 'told'));
+        $told = array_column($found, 'told');
+        usort($told, static fn(array $one, array $other): int => $other['servings'] <=> $one['servings']);
 
-        return $told;
+        return $told[0];
     }
 
     /**
@@ -84,33 +92,70 @@ final readonly class WeekPlanning
      * What was found, where nothing has changed since; otherwise it is planned now.
      *
      * @param  string|null  $id  null: it was not planned before
-     * @return list<WeekServing>
+     * @return list<list<WeekServing>> by week
      */
-    public function servings(KitchenWeek $week, bool $isRest, ?string $id): array
+    public function servings(string $from, bool $isRest, ?string $id, int $weeks = 1): array
     {
         /** @var Found|null $found */
         $found = $id === null ? null : Cache::pull($this->key($id, 'found'));
 
-        return $found !== null && $found['seen'] === self::seen()
+        return $found !== null && $found['seen'] === self::seen() && count($found['servings']) === $weeks
             ? $found['servings']
-            : $this->plan($week, $isRest, null)[0];
+            : array_column($this->plan($from, $isRest, $weeks, null), 'servings');
     }
 
     /**
-     * @param  (Closure(float, float): bool)|null  $goesOn
-     * @return array{list<WeekServing>, Told}
+     * Some weeks in a row: first each with what falls to it of the jars, so that the first does not eat all; then each once
+     * more with what the others have left.
+     *
+     * @param  (Closure(Told): bool)|null  $goesOn
+     * @return list<array{servings: list<WeekServing>, told: Told}>
      *
      * @throws ValidationException
      */
-    private function plan(KitchenWeek $week, bool $isRest, ?Closure $goesOn): array
+    private function plan(string $from, bool $isRest, int $weeks, ?Closure $goesOn): array
     {
-        self::check($week);
-        $filled = WeekFiller::fill($week->plan, $isRest, $week->rotation(), $goesOn);
+        $household = $this->current->get();
+        $dates = array_map(
+            static fn(int $week): string => CarbonImmutable::parse($from)
+                ->addDays($week * WeekPlan::DAYS)
+                ->toDateString(),
+            range(0, $weeks - 1),
+        );
+        $found = $meant = [];
+        foreach ($weeks > 1 ? [true, false] : [false] as $isSparing) {
+            foreach ($dates as $n => $date) {
+                $week = KitchenWeek::of($household, $date, array_diff_key($meant, [$date => 0]));
+                self::check($week);
+                $plan = isset($found[$n]) ? $week->plan->having($found[$n]['servings']) : $week->plan;
+                $filled = WeekFiller::fill(
+                    $plan,
+                    $isRest || isset($found[$n]),
+                    $week->rotation(),
+                    $goesOn === null
+                        ? null
+                        : static fn(float $objective, float $bound): bool => $goesOn(
+                            self::quality($week, $objective, $bound),
+                        ),
+                    $isSparing ? $weeks - $n : 1,
+                );
+                $found[$n] = [
+                    'servings' => $filled['servings'],
+                    'told' => self::quality($week, $filled['plan']->objective ?? 0.0, $filled['plan']->bound ?? 0.0),
+                ];
+                $meant[$date] = array_map(
+                    static fn(WeekServing $one): array => [
+                        'personId' => $week->plan->eaters[$one->eater]->id,
+                        'jarId' => $week->plan->jars[$one->jar]->id,
+                        'date' => $week->dates[$one->day],
+                        'grams' => $one->grams,
+                    ],
+                    $filled['servings'],
+                );
+            }
+        }
 
-        return [
-            $filled['servings'],
-            self::quality($week, $filled['plan']->objective ?? 0.0, $filled['plan']->bound ?? 0.0),
-        ];
+        return array_values($found);
     }
 
     /** @return Told how good a week is, what none can pass, and what that is at the most in live servings */
@@ -165,6 +210,8 @@ final readonly class WeekPlanning
                     OtherFood::query()->whereNotNull('undone_at')->count(),
                     BatchEntry::query()->max('id'),
                     BatchEntry::query()->count(),
+                    PlannedBatch::query()->max('updated_at'),
+                    PlannedBatch::query()->count(),
                     Person::query()->sum('version'),
                     Person::query()->count(),
                 ],

@@ -28,6 +28,7 @@ final readonly class WeekFiller
     /**
      * @param  bool  $isRest  whether all that is there stays, rather than only what is locked or was altered by hand
      * @param  Rotation|null  $rotation  what is wished for
+     * @param  int  $weeks  for how many from this one on the jars are to last
      * @param  (Closure(float, float): bool)|null  $goesOn  told the objective so far and its bound; false stops it
      * @return array{servings: list<WeekServing>, plan: Plan|null} what stays keeps its id, what is new has none; no
      *     plan when nothing is left to plan
@@ -37,16 +38,23 @@ final readonly class WeekFiller
         bool $isRest,
         ?Rotation $rotation = null,
         ?Closure $goesOn = null,
+        int $weeks = 1,
     ): array {
-        $filler = new self($week, $week->first());
-        if ($filler->first >= WeekPlan::DAYS || $week->eaters === []) {
+        if ($week->first() >= WeekPlan::DAYS || $week->eaters === []) {
             return ['servings' => $week->servings, 'plan' => null];
         }
         $stays = static fn(WeekServing $serving): bool => $isRest || $serving->isLocked || !$week->isUsual($serving);
         $kept = array_values(array_filter($week->coming, $stays));
         $before = array_values(array_filter($week->coming, static fn(WeekServing $serving): bool => !$stays($serving)));
 
-        return $filler->run($kept, $before, $rotation?->wishes($week->having($kept)) ?? [], $goesOn);
+        $sparing = $week->having($kept)->sparing($weeks);
+
+        return (new self($sparing->having($week->servings), $week->first()))->run(
+            $kept,
+            $before,
+            $rotation?->wishes($sparing) ?? [],
+            $goesOn,
+        );
     }
 
     /** The week as it is, as the planner sees it: for the reasons of what falls short. */

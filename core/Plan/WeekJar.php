@@ -50,6 +50,28 @@ final class WeekJar
         public readonly ?CultureGroup $culture = null,
     ) {}
 
+    /** The same with another stock, in grams. */
+    public function holding(float $stock): self
+    {
+        return new self(
+            $this->id,
+            $this->name,
+            $this->isLive,
+            $this->group,
+            $this->served,
+            $stock,
+            $this->readyOn,
+            $this->useBy,
+            $this->states,
+            $this->portions,
+            $this->notFor,
+            $this->closed,
+            $this->low,
+            $this->high,
+            $this->culture,
+        );
+    }
+
     /** Milligrams of sodium in a portion taken on a day. */
     public function milligrams(int $day, float $grams, ServingStyle $way): float
     {

@@ -85,6 +85,40 @@ final readonly class WeekPlan
         );
     }
 
+    /**
+     * The same where the jars are to last for some weeks from this one on: of each as much is there as falls to this week
+     * of the days on which it may be served, and at least what is planned of it already.
+     */
+    public function sparing(int $weeks): self
+    {
+        if ($weeks <= 1) {
+            return $this;
+        }
+        $jars = array_map(
+            function (WeekJar $jar, int $place) use ($weeks): WeekJar {
+                $from = max($this->first(), $jar->readyOn);
+                $all = min($weeks * self::DAYS - 1, $jar->useBy) - $from + 1;
+                $here = max(0, min(self::DAYS - 1, $jar->useBy) - $from + 1);
+                $planned = $jar->stock - ($this->left($place)[self::DAYS - 1] ?? $jar->stock);
+
+                return $all > 0 ? $jar->holding(min($jar->stock, max($planned, ($jar->stock * $here) / $all))) : $jar;
+            },
+            $this->jars,
+            array_keys($this->jars),
+        );
+
+        return new self(
+            $this->eaters,
+            $jars,
+            $this->servings,
+            $this->today,
+            $this->perDay,
+            $this->weights,
+            $this->had,
+            $this->away,
+        );
+    }
+
     /** @return list<WeekServing> what is still to come on someone's day */
     public function on(int $eater, int $day): array
     {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tempesal\Core\Restock;
 
 /**
- * How a kind is eaten day by day from its lots: what was ready first goes first, a lot that is past its day is thrown
- * away.
+ * How a kind is eaten day by day from its lots: as it is planned while there is a plan, then so much a day, and what was ready
+ * first goes first. A lot that is past its day is thrown away.
  */
 final readonly class Consumption
 {
@@ -45,7 +45,9 @@ final readonly class Consumption
         }
         $gaps = $left = [];
         for ($day = 0; $day < $days; $day++) {
+            $isPlanned = $day < $kind->plannedDays;
             $wanted = $kind->perDay;
+            $isThere = false;
             foreach ($lots as $lot) {
                 if ($empty[$lot->id] !== null) {
                     continue;
@@ -53,8 +55,12 @@ final readonly class Consumption
                 if ($day > $lot->useBy) {
                     $there[$lot->id] = 0.0;
                     $empty[$lot->id] = $day;
-                } elseif ($day >= $lot->ready && $wanted > self::ROUNDING) {
-                    $eaten = min($wanted, $there[$lot->id]);
+                    continue;
+                }
+                $isThere = $isThere || $day >= $lot->ready;
+                $some = $isPlanned ? $lot->meant[$day] ?? 0.0 : $wanted;
+                if ($day >= $lot->ready && $some > self::ROUNDING) {
+                    $eaten = min($some, $there[$lot->id]);
                     $there[$lot->id] -= $eaten;
                     $wanted -= $eaten;
                     $first[$lot->id] ??= $day;
@@ -64,7 +70,8 @@ final readonly class Consumption
                     }
                 }
             }
-            if ($wanted > self::ROUNDING * max(1.0, $kind->perDay)) {
+            // Where a plan says what is eaten, a day is without when nothing is there that could have been planned.
+            if ($isPlanned ? !$isThere && $kind->perDay > 0.0 : $wanted > self::ROUNDING * max(1.0, $kind->perDay)) {
                 $gaps[] = $day;
             }
             $left[] = array_sum(

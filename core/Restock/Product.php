@@ -16,6 +16,7 @@ final readonly class Product
      *     out
      * @param  int  $keeps  days for which it keeps once it is ready
      * @param  list<bool>  $mayStart  whether it is in season, by day
+     * @param  int  $plannedDays  for which the plan says what is eaten of each batch; from then on it is `perDay`
      */
     public function __construct(
         public string $id,
@@ -25,6 +26,7 @@ final readonly class Product
         public array $gramsIn,
         public int $keeps,
         public array $mayStart,
+        public int $plannedDays = 0,
     ) {}
 
     /** The last day on which a batch can be started so that it is ready by a day; null when no day is early enough. */

@@ -16,6 +16,7 @@ final readonly class ScheduledBatch
      * @param  int  $ready  the day from which it is eaten
      * @param  float  $grams  of what is eaten of it
      * @param  int  $useBy  the last day on which it keeps
+     * @param  array<int, float>  $meant  grams that are planned to be eaten of it, by day
      */
     public function __construct(
         public string $id,
@@ -27,5 +28,6 @@ final readonly class ScheduledBatch
         public int $useBy,
         public string $size = '',
         public float $share = 1.0,
+        public array $meant = [],
     ) {}
 }

@@ -406,3 +406,34 @@ it('says beforehand how many days will be without where the jars are too few', f
         }
     }
 });
+
+it('eats as it is planned while there is a plan, and so much a day after it', function (): void {
+    $kind = new Product('kraut', 'Kraut', 50.0, [], [], 100, [], 7);
+    $lot = static fn(float $grams, array $meant, int $ready = -3): ScheduledBatch => new ScheduledBatch(
+        "lot {$grams}",
+        'kraut',
+        null,
+        -20,
+        $ready,
+        $grams,
+        90,
+        meant: $meant,
+    );
+    $run = Consumption::of($kind, [$lot(300.0, [0 => 20.0, 3 => 30.0])], 20);
+    expect(array_slice($run->left, 0, 8))
+        ->toBe([280.0, 280.0, 280.0, 250.0, 250.0, 250.0, 250.0, 200.0])
+        ->and($run->emptyOn['lot 300'])
+        ->toBe(12)
+        // Days of the plan on which none is eaten are not days without.
+        ->and($run->gaps)
+        ->toBe(range(12, 19));
+    // The plan eats of two jars as it says, not of the older one first; nothing is there before the one is ready.
+    $run = Consumption::of($kind, [$lot(60.0, [4 => 10.0], 4), $lot(100.0, [5 => 40.0], 5)], 8);
+    expect($run->left)
+        ->toBe([0.0, 0.0, 0.0, 0.0, 50.0, 110.0, 110.0, 60.0])
+        ->and($run->gaps)
+        ->toBe([0, 1, 2, 3]);
+    // Eaten up by the plan: the days after that are without.
+    $run = Consumption::of($kind, [$lot(30.0, [1 => 30.0])], 7);
+    expect($run->gaps)->toBe([2, 3, 4, 5, 6]);
+});

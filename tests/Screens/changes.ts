@@ -81,7 +81,7 @@ export const tried: Record<string, Tried | Tried[]> = {
   'plan a week': [
     once({ step: 'change', put: [], remove: ['s1'], what: 'moved' }, '2026-03-02'),
     ...['clear', 'copy', 'undo', 'redo'].map((step) => once({ step }, '2026-03-02')),
-    once({ step: 'fill', rest: true, planning: null }, '2026-03-02'),
+    once({ step: 'fill', rest: true, weeks: 1, planning: null }, '2026-03-02'),
   ],
   'keep the rotation': once({ lines: [], perDay: 2, hasNew: false, weights: {} }),
   'begin the first week': once(undefined),

@@ -17,6 +17,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use Tempesal\Core\Message\Message;
 
 /**
  * Weeks, planned.
@@ -24,6 +25,11 @@ use Illuminate\Validation\ValidationException;
 final readonly class WeekController
 {
     private const KEY = ['requestKey' => ['required', 'string', 'ulid']];
+
+    private const FILL = [
+        'rest' => ['required', 'boolean'],
+        'weeks' => ['integer', 'min:1', 'max:' . WeekPlanning::MOST_WEEKS],
+    ];
 
     private const KEY_MESSAGE = ['requestKey.*' => 'errors.request_key'];
 
@@ -49,11 +55,17 @@ final readonly class WeekController
     public function fill(string $date, Request $request): JsonResponse
     {
         $asked = $request->validate(
-            [...self::KEY, 'rest' => ['required', 'boolean'], 'planning' => ['nullable', 'string', 'ulid']],
-            [...self::KEY_MESSAGE, 'rest.*' => 'errors.fill_rest', 'planning.*' => 'errors.request_key'],
+            [...self::KEY, ...self::FILL, 'planning' => ['nullable', 'string', 'ulid']],
+            [...self::KEY_MESSAGE, ...self::fillMessages(), 'planning.*' => 'errors.request_key'],
         );
         $from = $this->from($date);
-        $this->change->fill($from, (bool) $asked['rest'], $asked['requestKey'], $asked['planning'] ?? null);
+        $this->change->fill(
+            $from,
+            (bool) $asked['rest'],
+            $asked['requestKey'],
+            $asked['planning'] ?? null,
+            (int) ($asked['weeks'] ?? 1),
+        );
 
         return $this->answer($from);
     }
@@ -61,9 +73,16 @@ final readonly class WeekController
     /** Plans without putting anything in place: that is done by filling the week with what was found. */
     public function plan(string $date, string $planning, Request $request): JsonResponse
     {
-        $asked = $request->validate(['rest' => ['required', 'boolean']], ['rest.*' => 'errors.fill_rest']);
+        $asked = $request->validate(self::FILL, self::fillMessages());
 
-        return new JsonResponse($this->planning->run($this->from($date), (bool) $asked['rest'], self::ulid($planning)));
+        return new JsonResponse(
+            $this->planning->run(
+                $this->from($date),
+                (bool) $asked['rest'],
+                self::ulid($planning),
+                (int) ($asked['weeks'] ?? 1),
+            ),
+        );
     }
 
     /** How far the planning has come. */
@@ -77,6 +96,15 @@ final readonly class WeekController
         $this->planning->stop(self::ulid($planning));
 
         return new JsonResponse(['told' => $this->planning->told($planning)]);
+    }
+
+    /** @return array<string, string> */
+    private static function fillMessages(): array
+    {
+        return [
+            'rest.*' => 'errors.fill_rest',
+            'weeks.*' => Message::of('errors.fill_weeks', most: WeekPlanning::MOST_WEEKS)->encode(),
+        ];
     }
 
     private static function ulid(string $planning): string

@@ -2524,6 +2524,8 @@ export interface components {
                     id: string;
                     batchId: string;
                     batchName: string;
+                    /** @description Of a batch that is planned and not started yet. */
+                    isToStart: boolean;
                     colour: string;
                     /** Format: date */
                     date: string;
@@ -2541,6 +2543,8 @@ export interface components {
                     id: string;
                     batchId: string;
                     batchName: string;
+                    /** @description Of a batch that is planned and not started yet. */
+                    isToStart: boolean;
                     colour: string;
                     grams: number;
                     way: components["schemas"]["ServingStyle"];
@@ -3639,6 +3643,11 @@ export interface components {
                 for: string[];
             }[];
         };
+        /**
+         * @description Planned in a row from this one on, so that the jars last for all of them.
+         * @default 1
+         */
+        WeeksInARow: number;
         PlanningQuality: {
             objective: number;
             /** @description That no week can pass. */
@@ -3719,6 +3728,11 @@ export interface components {
                 grams: number;
                 /** @description Grams at the end of each day; negative when more is planned than it holds. */
                 left: number[];
+                /**
+                 * Format: date
+                 * @description A batch that is planned and not started yet.
+                 */
+                startOn: string | null;
                 /** Format: date */
                 shortOn: string | null;
                 /** Format: date */
@@ -7060,6 +7074,7 @@ export interface operations {
             content: {
                 "application/json": {
                     rest: boolean;
+                    weeks?: components["schemas"]["WeeksInARow"];
                     /** @description By which it was planned before; it holds unless something has changed since. */
                     planning?: string | null;
                     requestKey: components["schemas"]["Ulid"];
@@ -7088,6 +7103,7 @@ export interface operations {
             content: {
                 "application/json": {
                     rest: boolean;
+                    weeks?: components["schemas"]["WeeksInARow"];
                 };
             };
         };

@@ -33,6 +33,7 @@ export const keys = {
   intake: (asked: unknown) => ['intake', asked],
   otherFoods: () => ['other-foods'],
 
+  weeks: () => ['weeks'],
   week: (date: string) => ['weeks', date],
   rotation: () => ['rotation'],
   planning: (id: string) => ['planning', id],

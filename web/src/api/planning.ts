@@ -16,7 +16,7 @@ export const useWeek = (date: string) =>
 /** A step in a week's plan. */
 export type WeekStep =
   | { step: 'change'; put: PlannedServing[]; remove: string[] }
-  | { step: 'fill'; rest: boolean; planning: string | null }
+  | { step: 'fill'; rest: boolean; weeks: number; planning: string | null }
   | { step: 'clear' | 'copy' | 'undo' | 'redo' };
 
 /** What is being planned now, by its id; null while nothing is. */
@@ -54,16 +54,16 @@ export const stopPlanning = (id: string): Promise<unknown> =>
   answered(api.POST('/plans/{planning}/stop', { params: { path: { planning: id } } }));
 
 /**
- * Plans a week beside everything else; filling it puts in place what was found.
+ * Plans a week, or some in a row, beside everything else; filling it puts in place what was found.
  *
  * @returns the planning's id; null where it came to nothing: filling then plans by itself, and says what is wrong
  */
-export async function planAhead(date: string, rest: boolean): Promise<string | null> {
+export async function planAhead(date: string, rest: boolean, weeks: number): Promise<string | null> {
   const id = newId();
   nowPlanning(id);
   try {
     await answered(
-      api.POST('/weeks/{date}/plans/{planning}', { params: { path: { date, planning: id } }, body: { rest } }),
+      api.POST('/weeks/{date}/plans/{planning}', { params: { path: { date, planning: id } }, body: { rest, weeks } }),
     );
     return id;
   } catch {
@@ -86,7 +86,10 @@ function sendStep(date: string, made: WeekStep, requestKey: string): Promise<Wee
       );
     case 'fill':
       return answered(
-        api.POST('/weeks/{date}/fill', { params, body: { rest: made.rest, planning: made.planning, requestKey } }),
+        api.POST('/weeks/{date}/fill', {
+          params,
+          body: { rest: made.rest, weeks: made.weeks, planning: made.planning, requestKey },
+        }),
       );
     case 'clear':
       return answered(api.POST('/weeks/{date}/clear', { params, body: { requestKey } }));
@@ -110,6 +113,10 @@ export const useWeekStep = defineChange(
     refetches: false,
     settles: (queries, week: Week, date) => {
       queries.setQueryData(keys.week(date), week);
+      void queries.invalidateQueries({
+        queryKey: keys.weeks(),
+        predicate: (query) => query.queryHash !== JSON.stringify(keys.week(date)),
+      });
       void queries.invalidateQueries({ queryKey: keys.days() });
       void queries.invalidateQueries({ queryKey: keys.timeline() });
     },

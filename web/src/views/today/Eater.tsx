@@ -160,8 +160,12 @@ export function Eater({ person, day, isEating, hands }: Props) {
                       jar: planned.batchName,
                       grams: grams(planned.grams),
                       style: planned.way === 'drained' ? 'none' : say(planned.wayLabel),
-                      sodium: planned.sodium ? sodium(planned.sodium) : t('serve.less_left'),
-                      a0: (c) => <Link to={`/shelf/${planned.batchId}`}>{c}</Link>,
+                      sodium: planned.sodium
+                        ? sodium(planned.sodium)
+                        : planned.isToStart
+                          ? t('eater.to_start')
+                          : t('serve.less_left'),
+                      a0: (c) => <Link to={planned.isToStart ? '/shelf/ahead' : `/shelf/${planned.batchId}`}>{c}</Link>,
                     }}
                   />
                 </span>

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
-import type { WeekJar } from '../../api/client';
+import type { Week, WeekJar } from '../../api/client';
 import { grams } from '../../app/numbers';
 import { JarDrawing } from '../../drawings/JarDrawing';
 import { useMovable } from './useMovable';
@@ -98,7 +98,7 @@ function JarInPalette({ jar, hands }: { jar: WeekJar; hands: WeekActions }) {
       {jar.jar && <JarDrawing jar={jar.jar} scale={0.2} label="" seed={jar.id} />}
       <span className="at-hand-name">{jar.name}</span>
       <RunningDown jar={jar} dates={week.dates} />
-      <span className="at-hand-says">{says(jar, week.dates)}</span>
+      <span className="at-hand-says">{says(jar, week)}</span>
     </button>
   );
 }
@@ -148,13 +148,19 @@ function RunningDown({ jar, dates }: { jar: WeekJar; dates: string[] }) {
   );
 }
 
-function says(jar: WeekJar, dates: string[]): string {
+function says(jar: WeekJar, { dates, today }: Week): string {
   const end = jar.left.at(-1) ?? 0;
   if (jar.closed !== null) {
     return say(jar.closed);
   }
   if (jar.shortOn !== null) {
     return t('week.runs_out', { day: when(jar.shortOn, 'weekday') });
+  }
+  if (jar.startOn !== null) {
+    return t('week.to_start', {
+      start: jar.startOn < today ? 'late' : when(jar.startOn, 'short'),
+      ready: when(jar.readyOn, 'short'),
+    });
   }
   return t('week.stock', {
     grams: grams(Math.round(jar.grams)),

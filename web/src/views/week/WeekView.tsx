@@ -18,6 +18,9 @@ import { RotationDrawer } from './RotationDrawer';
 import type { WeekActions } from './weekActions';
 import './WeekView.css';
 
+/** Weeks that are planned together at most. */
+const IN_A_ROW = 4;
+
 /** Seven days by people: jars go onto the planks, and each salt line answers. */
 export function WeekView() {
   const { date = 'today' } = useParams();
@@ -40,12 +43,18 @@ export function WeekView() {
     [mutateAsync, message],
   );
   const fill = useCallback(
-    (rest: boolean) =>
+    (rest: boolean, weeks = 1) =>
       !isPending &&
       !isPlanning &&
-      void planAhead(date, rest).then((planning) =>
-        make({ step: 'fill', rest, planning }, (week) =>
-          week.servings.length === 0 ? t('week.filled_none') : rest ? t('week.filled_rest') : t('week.filled'),
+      void planAhead(date, rest, weeks).then((planning) =>
+        make({ step: 'fill', rest, weeks, planning }, (week) =>
+          weeks > 1
+            ? t('week.filled_weeks', { weeks })
+            : week.servings.length === 0
+              ? t('week.filled_none')
+              : rest
+                ? t('week.filled_rest')
+                : t('week.filled'),
         ),
       ),
     [make, isPending, isPlanning, date],
@@ -136,6 +145,7 @@ export function WeekView() {
             trigger={['click']}
             menu={{
               items: [
+                { key: 'weeks', label: t('week.plan_weeks', { weeks: IN_A_ROW }), disabled: isOver },
                 { key: 'copy', label: t('week.copy'), disabled: isOver },
                 { key: 'clear', label: t('week.clear'), disabled: isOver || week.servings.length === 0 },
                 { key: 'print', label: t('action.print') },
@@ -143,6 +153,8 @@ export function WeekView() {
               onClick: ({ key }) => {
                 if (key === 'print') {
                   void navigate(`/week/${week.from}/sheet`);
+                } else if (key === 'weeks') {
+                  fill(false, IN_A_ROW);
                 } else {
                   make({ step: key === 'copy' ? 'copy' : 'clear' });
                 }
