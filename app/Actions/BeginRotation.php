@@ -31,7 +31,7 @@ final readonly class BeginRotation
                 $line = $choice->candidate->isLive
                     ? RotationLine::create([
                         'position' => $position + $n,
-                        'name' => $way->formulas[$choice->candidate->id]->name,
+                        'name' => $way->makeable->formulas[$choice->candidate->id]->name,
                         'formula_id' => $choice->candidate->id,
                         'likenesses' => [],
                         'weekdays' => [],
@@ -43,7 +43,7 @@ final readonly class BeginRotation
                     'formula_id' => $choice->candidate->id,
                     'rotation_line_id' => $line?->id,
                     'jar_id' => $choice->jar->size,
-                    'start_on' => $way->household->today(),
+                    'start_on' => $way->makeable->household->today(),
                     'share' => 1.0,
                     'request_key' => IdempotencyKey::numbered($requestKey, $n),
                 ]);

@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Household\CurrentHousehold;
 use App\Household\HouseholdTransaction;
+use App\Household\IdempotencyKey;
 use App\Language\StoredText;
 use App\Models\Batch;
 use App\Models\Person;
@@ -16,7 +17,6 @@ use App\Week\KitchenWeek;
 use App\Week\WeekPlanning;
 use Carbon\CarbonImmutable;
 use Closure;
-use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Message\Day;
@@ -70,7 +70,7 @@ final readonly class ChangeWeek
                     ->toDateString();
                 $this->step(
                     $date,
-                    $n === 0 ? $requestKey : (string) Str::ulid(),
+                    $n === 0 ? $requestKey : IdempotencyKey::numbered($requestKey, $n),
                     fn(): array => $this->filled($date, $filled, $isRest),
                 );
             }

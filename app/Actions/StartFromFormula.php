@@ -12,6 +12,7 @@ use App\Models\Jar;
 use App\Models\PlannedBatch;
 use App\Support\WhenDone;
 use Carbon\CarbonImmutable;
+use Tempesal\Core\Document\Pantry;
 use Tempesal\Core\Formula\Formula;
 use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Formula\FormulaLine;
@@ -108,9 +109,13 @@ final readonly class StartFromFormula
         });
     }
 
-    /** The version as the core reads it. */
-    public static function read(FormulaVersion $version): Formula
+    /**
+     * The version as the core reads it.
+     *
+     * @param  Pantry|null  $pantry  where several are read; null: the kitchen's own is looked up
+     */
+    public static function read(FormulaVersion $version, ?Pantry $pantry = null): Formula
     {
-        return Formula::read($version->document, EntryReader::pantry());
+        return Formula::read($version->document, $pantry ?? EntryReader::pantry());
     }
 }

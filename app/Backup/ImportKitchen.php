@@ -11,6 +11,7 @@ use App\Actions\StartFromFormula;
 use App\Care\RipeningWindows;
 use App\Household\CurrentHousehold;
 use App\Household\HouseholdTransaction;
+use App\Ledger\EntryReader;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\FormulaVersion;
@@ -254,8 +255,9 @@ final readonly class ImportKitchen
             RipeningWindows::of($batch, $household);
             $batch->toArray();
         }
+        $pantry = EntryReader::pantry();
         foreach (FormulaVersion::query()->get() as $version) {
-            StartFromFormula::read($version);
+            StartFromFormula::read($version, $pantry);
         }
         foreach (Serving::query()->with('entry')->get() as $serving) {
             $serving->sodium();

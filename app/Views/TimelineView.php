@@ -5,9 +5,16 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Models\Jar;
+use App\Week\Makeable;
+use App\Week\MoreToMake;
 use App\Week\StockAhead;
+use LogicException;
+use Tempesal\Core\Intake\LabelRounding;
+use Tempesal\Core\Message\Day;
 use Tempesal\Core\Restock\Product;
 use Tempesal\Core\Restock\ScheduledBatch;
+use Tempesal\Core\Restock\WayInChoice;
+use Tempesal\Core\Restock\WhyStart;
 
 /**
  * The weeks ahead: the jars as lanes, what runs out when, and what to start.
@@ -19,6 +26,7 @@ final class TimelineView
     {
         /** @var array<string, string> $names */
         $names = Jar::query()->pluck('name', 'id')->all();
+        $more = MoreToMake::of($ahead);
 
         return [
             'today' => $ahead->household->today(),
@@ -40,6 +48,11 @@ final class TimelineView
             'suggestions' => array_map(
                 static fn(ScheduledBatch $lot): array => self::suggestion($ahead, $lot, $names[$lot->size] ?? ''),
                 self::inTime($ahead->forecast->added),
+            ),
+            'goal' => $more->goal,
+            'more' => array_map(
+                static fn(WayInChoice $one): array => self::more($more, $one, $names[$one->jar->size] ?? ''),
+                $more->choices,
             ),
             'planned' => $ahead->planned->map(PlannedBatchView::of(...))->values()->all(),
         ];
@@ -101,8 +114,13 @@ final class TimelineView
                         ? 'suggested'
                         : 'planned'),
             'batchId' => $status?->batch->id,
-            'name' => $status->batch->name ?? $ahead->lines[$lot->kind]->name,
-            'colour' => $status->batch->colour ?? self::colour($ahead, $lot->kind),
+            'name' =>
+                $status->batch->name ?? ($ahead->lines[$lot->kind]->name ?? $ahead->beside[$lot->id]->planned->name()),
+            'colour' =>
+                $status->batch->colour ??
+                (isset($ahead->beside[$lot->id])
+                    ? $ahead->beside[$lot->id]->colour()
+                    : self::colour($ahead, $lot->kind)),
             'start' => max(0, $lot->start),
             'ready' => $lot->ready,
             'first' => $first,
@@ -168,6 +186,35 @@ final class TimelineView
             'grams' => $lot->grams,
             'startOn' => $ahead->date($lot->start),
             'readyOn' => $ahead->date($lot->ready),
+            'why' => WhyStart::of(
+                $ahead->forecast,
+                array_column($ahead->forecast->shelf->kinds, null, 'id')[$lot->kind],
+                $lot,
+                static fn(int $day): Day => new Day($ahead->date($day)),
+            ),
+        ];
+    }
+
+    /** @return array<string, mixed> something that does not come round */
+    private static function more(MoreToMake $more, WayInChoice $one, string $jarName): array
+    {
+        $id = $one->candidate->id;
+        $makeable = $more->makeable;
+        if ($makeable === null) {
+            throw new LogicException('What is chosen was chosen from something.');
+        }
+
+        return [
+            'formulaId' => $id,
+            'name' => $makeable->formulas[$id]->name,
+            'colour' => $makeable->formulas[$id]->colour(),
+            'jarId' => $one->jar->size,
+            'jarName' => $jarName,
+            'grams' => $one->candidate->gramsIn[$one->jar->size],
+            'readyOn' => $makeable->readyOn($one->candidate),
+            'smallestGrams' => Makeable::smallest($makeable->formulas[$id]),
+            'smallestMg' => LabelRounding::milligrams($one->candidate->servingMg),
+            'why' => $one->why,
         ];
     }
 }

@@ -7,6 +7,7 @@ namespace App\Week;
 use App\Actions\StartFromFormula;
 use App\Care\BatchStatus;
 use App\Climate\RoomClimates;
+use App\Ledger\EntryReader;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
@@ -50,6 +51,7 @@ final readonly class StockAhead
      * @param  array<string, FormulaAnswer>  $answers  by kind, where a formula says how it is made
      * @param  array<string, BatchStatus>  $status  standing batches by id
      * @param  Collection<int, PlannedBatch>  $planned
+     * @param  array<string, JarToCome>  $beside  planned batches that do not come round, by id
      * @param  array<string, array<int, float>>  $meant  grams planned for someone, by batch and day
      */
     private function __construct(
@@ -59,6 +61,7 @@ final readonly class StockAhead
         public array $status,
         public Collection $planned,
         public StockForecast $forecast,
+        public array $beside,
         private array $meant,
     ) {}
 
@@ -133,10 +136,11 @@ final readonly class StockAhead
             }
         }
         $lines = $answers = $kinds = $groups = [];
+        $pantry = EntryReader::pantry();
         foreach (RotationLine::inOrder()->load('formula.newest') as $line) {
             $lines[$line->id] = $line;
             $groups[$line->id] = $line->groups();
-            $read = $line->formula === null ? null : StartFromFormula::read($line->formula->newest);
+            $read = $line->formula === null ? null : StartFromFormula::read($line->formula->newest, $pantry);
             if ($read !== null) {
                 $answers[$line->id] = FormulaAnswer::of($read);
             }
@@ -179,6 +183,7 @@ final readonly class StockAhead
             );
         }
         $planned = PlannedBatch::toStart();
+        $beside = [];
         foreach ($planned as $one) {
             $kind =
                 $one->rotation_line_id !== null && isset($kinds[$one->rotation_line_id])
@@ -190,7 +195,28 @@ final readonly class StockAhead
                         ),
                     );
             $start = max(0, Household::daysBetween($household->today(), $one->start_on));
-            if ($kind === null || !isset($kinds[$kind]->gramsIn[$one->jar_id], $kinds[$kind]->leadDays[$start])) {
+            if ($kind === null) {
+                $toCome = JarToCome::of($household, $one);
+                $kind = "planned {$one->id}";
+                $ready = Household::daysBetween($household->today(), $toCome->readyOn);
+                $others[$kind] = new Product($kind, $one->name(), 0.0, [], [], 1, [], $plannedDays);
+                $lots[] = new ScheduledBatch(
+                    $one->id,
+                    $kind,
+                    self::vessel($vessels, $one->jar_id, $taken),
+                    $start,
+                    $ready,
+                    $toCome->grams,
+                    $ready + max(1, $toCome->keeps) - 1,
+                    $one->jar_id,
+                    $one->share,
+                    $meant[$one->id] ?? [],
+                );
+                $beside[$one->id] = $toCome;
+
+                continue;
+            }
+            if (!isset($kinds[$kind]->gramsIn[$one->jar_id], $kinds[$kind]->leadDays[$start])) {
                 continue;
             }
             $ready = $start + $kinds[$kind]->leadDays[$start];
@@ -217,6 +243,7 @@ final readonly class StockAhead
             RestockPlanner::plan(
                 new RestockProblem(self::DAYS, array_values([...$kinds, ...$others]), $vessels, $lots),
             ),
+            $beside,
             $meant,
         );
     }

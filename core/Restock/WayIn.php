@@ -33,6 +33,9 @@ final class WayIn
 
     private const LONG_DAYS = 7.0;
 
+    /** How many are named where more is wanted. */
+    private const MORE = 2;
+
     /** @var array<string, true> jars that are taken */
     private array $taken = [];
 
@@ -49,6 +52,14 @@ final class WayIn
         private readonly array $jars,
         private readonly float $roomMg,
     ) {}
+
+    /** Whether a formula of a group may be chosen at all. */
+    public static function isMeant(string $group, bool $isLive): bool
+    {
+        return $isLive
+            ? $group === self::CULTURED_MILK || !in_array($group, self::NOT_FIRST, true)
+            : $group === self::QUICK_PICKLES;
+    }
 
     /**
      * @param  list<WayInCandidate>  $candidates
@@ -95,6 +106,53 @@ final class WayIn
         );
 
         return $chosen;
+    }
+
+    /**
+     * What else could be made where more that is live is wanted: first what fits under the tightest limit, then what is in
+     * season, then another kind, of another food, than is there.
+     *
+     * @param  list<WayInCandidate>  $candidates
+     * @param  list<FreeJar>  $jars
+     * @param  list<string>  $groups  of what stands or comes round
+     * @param  list<string>  $foods  of which there is most in it
+     * @return list<WayInChoice>
+     */
+    public static function more(array $candidates, array $jars, float $roomMg, array $groups, array $foods): array
+    {
+        $way = new self($candidates, $jars, $roomMg);
+        for ($n = 0; $n < self::MORE; $n++) {
+            $there = [
+                ...$groups,
+                ...array_map(static fn(WayInChoice $one): string => $one->candidate->group, $way->chosen),
+            ];
+            $way->take(
+                'more',
+                static fn(WayInCandidate $one): bool => $one->isLive &&
+                    self::isMeant($one->group, true) &&
+                    !in_array(
+                        $one->id,
+                        array_map(static fn(WayInChoice $other): string => $other->candidate->id, $way->chosen),
+                        true,
+                    ),
+                static fn(WayInCandidate $one): float => $one->readyDays +
+                    (in_array($one->group, $there, true) ? 100.0 : 0.0) +
+                    (in_array($one->food, $foods, true) ? 10.0 : 0.0),
+            );
+        }
+
+        return array_map(
+            static fn(WayInChoice $one): WayInChoice => new WayInChoice(
+                $one->candidate,
+                $one->jar,
+                Message::of(
+                    'why_start.more',
+                    isAnother: !in_array($one->candidate->group, $groups, true),
+                    isInSeason: $one->candidate->isInSeason,
+                ),
+            ),
+            $way->chosen,
+        );
     }
 
     /**

@@ -3588,6 +3588,23 @@ export interface components {
                 startOn: string;
                 /** Format: date */
                 readyOn: string;
+                why: components["schemas"]["Message"][];
+            }[];
+            /** @description How far the rotation falls short of someone's goal of live servings. */
+            goal: components["schemas"]["Message"] | null;
+            /** @description What else could be made where it does, today. */
+            more: {
+                formulaId: string;
+                name: string;
+                colour: string;
+                jarId: string;
+                jarName: string;
+                grams: number;
+                /** Format: date */
+                readyOn: string;
+                smallestGrams: number;
+                smallestMg: number;
+                why: components["schemas"]["Message"];
             }[];
             planned: {
                 id: string;

@@ -7,7 +7,7 @@ import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import type { KindAhead, Suggestion, Timeline } from '../../api/client';
 import { useCancelPlannedBatch, usePlanBatch, useShopping, useTimeline, type WhatIf } from '../../api/planning';
-import { grams } from '../../app/numbers';
+import { grams, mg } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { TimelineLanes } from '../../drawings/TimelineLanes';
 import { FirstWeek } from '../week/FirstWeek';
@@ -121,7 +121,9 @@ function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
   const { message } = App.useApp();
   const plan = usePlanBatch();
   const letBe = useCancelPlannedBatch();
-  const accept = (one: Suggestion) => {
+  const accept = (
+    one: Pick<Suggestion, 'name' | 'jarId' | 'startOn' | 'share' | 'formulaId'> & { lineId: string | null },
+  ) => {
     if (one.formulaId !== null) {
       plan
         .mutateAsync({
@@ -176,7 +178,13 @@ function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
                 ready: day(one.readyOn),
                 b0: (c) => <b>{c}</b>,
               }}
-            />
+            />{' '}
+            <span className="soft">
+              {joined(
+                one.why.map((why) => say(why)),
+                'sentences',
+              )}
+            </span>
           </span>
           {!isTried && (
             <Button
@@ -190,6 +198,36 @@ function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
         </li>
       ))}
       {ahead.planned.length + ahead.suggestions.length === 0 && <li>{t('ahead.nothing_to_start')}</li>}
+      {ahead.goal && ahead.more.length > 0 && <li className="to-start-goal">{say(ahead.goal)}</li>}
+      {ahead.goal &&
+        ahead.more.map((one) => (
+          <li key={one.formulaId} style={{ borderColor: one.colour }}>
+            <span>
+              <T
+                m="ahead.more"
+                v={{
+                  name: one.name,
+                  jar: one.jarName,
+                  grams: grams(Math.round(one.grams)),
+                  ready: day(one.readyOn),
+                  why: say(one.why),
+                  smallest: grams(one.smallestGrams),
+                  sodium: mg(one.smallestMg),
+                  b0: (c) => <b>{c}</b>,
+                }}
+              />
+            </span>
+            {!isTried && (
+              <Button
+                aria-label={t('ahead.plan', { name: one.name, day: t('ahead.today') })}
+                loading={plan.isPending}
+                onClick={() => accept({ ...one, lineId: null, startOn: ahead.today, share: 1 })}
+              >
+                {t('ahead.plan_it')}
+              </Button>
+            )}
+          </li>
+        ))}
     </ul>
   );
 }
