@@ -161,6 +161,7 @@ Route::prefix('api')->group(function (): void {
         Route::post('intake/import', [IntakeController::class, 'bring']);
         Route::get('other-foods', [OtherFoodController::class, 'known']);
         Route::post('other-foods', [OtherFoodController::class, 'store']);
+        Route::post('other-foods/again', [OtherFoodController::class, 'again']);
         Route::put('other-foods/{otherFood}', [OtherFoodController::class, 'change']);
         Route::delete('other-foods/{otherFood}', [OtherFoodController::class, 'destroy']);
         Route::post('servings', [ServingController::class, 'store']);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Household\CurrentHousehold;
 use App\Household\HouseholdTransaction;
 use App\Household\IdempotencyKey;
 use App\Models\OtherFood;
@@ -16,7 +17,7 @@ use Illuminate\Validation\ValidationException;
  */
 final readonly class RecordOtherFood
 {
-    public function __construct(private HouseholdTransaction $transaction) {}
+    public function __construct(private HouseholdTransaction $transaction, private CurrentHousehold $current) {}
 
     /**
      * @param  array{person_id: string, eaten_on: string, name: string, sodium_mg: float, instead_of: list<string>,
@@ -49,6 +50,50 @@ final readonly class RecordOtherFood
                 $keys,
             ),
         );
+    }
+
+    /**
+     * What someone had on another day once more.
+     *
+     * @return list<OtherFood>
+     *
+     * @throws ValidationException where there was nothing, or the day is not over yet
+     */
+    public function again(string $personId, string $from, string $to, string $requestKey): array
+    {
+        return ($this->transaction)(function () use ($personId, $from, $to, $requestKey): array {
+            $person = Person::query()->findOrFail($personId);
+            if ($to > $this->current->get()->today()) {
+                throw ValidationException::withMessages(['eatenOn' => 'errors.future_day']);
+            }
+            $rows = OtherFood::query()
+                ->where('person_id', $person->id)
+                ->where('eaten_on', $from)
+                ->whereNull('undone_at')
+                ->orderBy('id')
+                ->get()
+                ->map(
+                    static fn(OtherFood $food): array => [
+                        'person_id' => $person->id,
+                        'eaten_on' => $to,
+                        'name' => $food->name,
+                        'sodium_mg' => $food->sodium_mg,
+                        'instead_of' => $food->instead_of,
+                        'how' => $food->how,
+                    ],
+                )
+                ->all();
+
+            return $rows === []
+                ? throw ValidationException::withMessages(['from' => 'errors.nothing_eaten_then'])
+                : $this->all(
+                    array_values($rows),
+                    array_map(
+                        static fn(int $n): string => IdempotencyKey::numbered($requestKey, $n),
+                        range(0, count($rows) - 1),
+                    ),
+                );
+        });
     }
 
     /**

@@ -108,23 +108,30 @@ final class IntakeView
     }
 
     /**
-     * Foods that were written down before, the last first.
+     * Foods that were written down before: what someone has most often first, then the last.
      *
      * @param  Collection<int, OtherFood>  $foods
-     * @return list<array{name: string, how: object, sodiumMg: float}>
+     * @param  string|null  $personId  whose habits count; null: everybody's
+     * @return list<array{name: string, how: object, sodiumMg: float, insteadOf: list<string>}>
      */
-    public static function known(Collection $foods): array
+    public static function known(Collection $foods, ?string $personId = null): array
     {
+        $times = $foods
+            ->filter(static fn(OtherFood $food): bool => $personId === null || $food->person_id === $personId)
+            ->countBy('name');
+
         return array_values(
             $foods
                 ->sortByDesc('id')
                 ->unique('name')
+                ->sortBy(static fn(OtherFood $food): int => $personId === null ? 0 : -($times[$food->name] ?? 0))
                 ->take(30)
                 ->map(
                     static fn(OtherFood $food): array => [
                         'name' => $food->name,
                         'how' => (object) $food->how,
                         'sodiumMg' => $food->sodium_mg,
+                        'insteadOf' => $food->instead_of,
                     ],
                 )
                 ->all(),

@@ -916,3 +916,59 @@ it('says of a formula what would make a serving low in sodium', function (): voi
     expect($this->getJson("/api/formulas/{$formula}/savings?mg=5000")->json('savings'))->toBe([]);
     $this->getJson("/api/formulas/{$formula}/savings?mg=-1")->assertJsonValidationErrors('mg');
 });
+
+it('knows what someone has often and what they had the day before, and enters that once more', function (): void {
+    $ate = fn(string $name, float $mg, string $on, array $as = []) => ateOther(
+        $this,
+        ['by' => 'mg', 'milligrams' => $mg],
+        ['name' => $name, 'eatenOn' => $on, ...$as],
+    )->assertCreated();
+    $ate('Bread', 200, '2026-11-20');
+    $ate('Bread', 210, '2026-11-21', ['insteadOf' => ['morning']]);
+    $ate('Pie', 900, '2026-11-22', ['personId' => $this->bo]);
+    $ate('Soup', 600, '2026-11-24', ['insteadOf' => ['noon']]);
+    $ate('Cheese', 350, '2026-11-24');
+    $undone = $ate('Crisps', 500, '2026-11-24')->json('id');
+    $this->deleteJson("/api/other-foods/{$undone}")->assertOk();
+    $known = $this->getJson("/api/other-foods?personId={$this->ada}&date=2026-11-25")
+        ->assertOk()
+        ->json();
+    // Twice before once, with the figures of the last time; what others have comes after.
+    expect($known['foods'][0])
+        ->toBe([
+            'name' => 'Bread',
+            'how' => ['by' => 'mg', 'milligrams' => 210],
+            'sodiumMg' => 210,
+            'insteadOf' => ['morning'],
+        ])
+        ->and(array_column($known['foods'], 'name'))
+        ->toBe(['Bread', 'Cheese', 'Soup', 'Pie'])
+        ->and(array_column($known['dayBefore'], 'sodiumMg', 'name'))
+        ->toBe(['Cheese' => 350, 'Soup' => 600]);
+
+    $key = (string) Str::ulid();
+    $again = fn(array $as = []) => $this->postJson('/api/other-foods/again', [
+        'personId' => $this->ada,
+        'eatenOn' => '2026-11-25',
+        'from' => '2026-11-24',
+        'requestKey' => $key,
+        ...$as,
+    ]);
+    $again()->assertCreated();
+    $again()->assertSuccessful();
+    $ada = $this->getJson('/api/days/today')->json('people.0');
+    // 1200 mg a day less 420 at noon, and 950 mg that were entered.
+    expect(array_column($ada['otherFoods'], 'sodiumMg', 'name'))
+        ->toBe(['Soup' => 600, 'Cheese' => 350])
+        ->and($ada['marginMg'])
+        ->toBe(2000 - 780 - 950);
+    $other = ['requestKey' => (string) Str::ulid()];
+    $again(['from' => '2026-11-19', ...$other])
+        ->assertUnprocessable()
+        ->assertJsonValidationErrors('from');
+    $again(['eatenOn' => '2026-11-26', ...$other])
+        ->assertUnprocessable()
+        ->assertJsonValidationErrors('eatenOn');
+    $again(['personId' => (string) Str::ulid(), ...$other])->assertNotFound();
+    $this->getJson('/api/other-foods?personId=' . Str::ulid())->assertNotFound();
+});

@@ -33,6 +33,7 @@ export const tried: Record<string, Tried | Tried[]> = {
   'update portions': once(undefined, 'b1'),
   'undo an update of portions': once(undefined, 'b1'),
   'write other food': [once(other, null), once(other, 'o1')],
+  'repeat other food': once({ personId: 'p1', eatenOn: '2026-03-02', from: '2026-03-01' }),
   'undo other food': once('o1'),
   'import intake': once('day,food\n'),
   'import a kitchen': once(new File(['{}'], 'kitchen.json')),

@@ -645,6 +645,19 @@ final class Templates
             'POST /intake/preview' => $step('/intake/preview', fn() => ['text' => $intake]),
             'POST /intake/import' => $step('/intake/import', fn() => ['text' => $intake, ...$key()]),
             'POST /other-foods' => $step('/other-foods', $this->bread(...)),
+            'POST /other-foods/again' => function () use ($key): array {
+                $this->write();
+
+                return [
+                    'path' => '/other-foods/again',
+                    'body' => [
+                        'personId' => $this->person(),
+                        'eatenOn' => $this->today,
+                        'from' => $this->today,
+                        ...$key(),
+                    ],
+                ];
+            },
             'PUT /other-foods/{otherFood}' => fn(): array => [
                 'path' => "/other-foods/{$this->write()}",
                 'body' => $this->bread(),

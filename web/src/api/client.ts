@@ -31,6 +31,7 @@ export type IntakeAverage = Schemas['IntakeAverage'];
 export type SearchResult = Schemas['SearchResult'];
 export type BoughtFields = Schemas['BoughtFields'];
 export type OtherFoodFields = Schemas['OtherFoodFields'];
+export type KnownFood = Schemas['KnownFood'];
 export type ServeFields = Schemas['ServeFields'];
 export type DishFields = Schemas['DishFields'];
 export type Meal = Schemas['Meal'];

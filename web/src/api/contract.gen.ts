@@ -854,6 +854,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/other-foods/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description What someone had on another day, once more. All of it or nothing. */
+        post: operations["repeatOtherFoods"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/other-foods/{otherFood}": {
         parameters: {
             query?: never;
@@ -2805,6 +2822,12 @@ export interface components {
             /** @description It was cooked or eaten hot; nothing in it is live then. */
             isCooked?: boolean | null;
             requestKey: components["schemas"]["Ulid"];
+        };
+        KnownFood: {
+            name: string;
+            how: components["schemas"]["LabelSodium"];
+            sodiumMg: number;
+            insteadOf: components["schemas"]["Meal"][];
         };
         OtherFoodFields: {
             personId: string;
@@ -5668,7 +5691,12 @@ export interface operations {
     };
     listOtherFoods: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description What they have most often comes first. */
+                personId?: string;
+                /** @description With it what they had on the day before. */
+                date?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -5682,15 +5710,14 @@ export interface operations {
                 };
                 content: {
                     "application/json": {
-                        foods: {
-                            name: string;
-                            how: components["schemas"]["LabelSodium"];
-                            sodiumMg: number;
-                        }[];
+                        foods: components["schemas"]["KnownFood"][];
+                        dayBefore: components["schemas"]["KnownFood"][];
                     };
                 };
             };
             401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
         };
     };
     addOtherFood: {
@@ -5710,6 +5737,46 @@ export interface operations {
         };
         responses: {
             201: components["responses"]["OtherFood"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["AlreadyWritten"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    repeatOtherFoods: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Made when the cook begins to do something, kept until it is answered. The same request again is answered as the first was; another one with the same key is refused with what was written. A body may name it as "requestKey" instead. */
+                "Idempotency-Key"?: components["parameters"]["IdempotencyKey"];
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    personId: string;
+                    /** Format: date */
+                    eatenOn: string;
+                    /** Format: date */
+                    from: string;
+                    requestKey: components["schemas"]["Ulid"];
+                };
+            };
+        };
+        responses: {
+            /** @description What was written. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        foods: components["schemas"]["OtherFood"][];
+                    };
+                };
+            };
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];

@@ -31,11 +31,11 @@ export const useIntake = (asked: IntakeAsked | null) =>
     placeholderData: keepPreviousData,
   });
 
-/** What was written down lately besides the jars. */
-export const useKnownFoods = () =>
+/** What was written down lately besides the jars: what someone has most often first, and what they had the day before. */
+export const useKnownFoods = (personId: string, date: string) =>
   useQuery({
-    queryKey: keys.otherFoods(),
-    queryFn: async () => (await answered(api.GET('/other-foods'))).foods,
+    queryKey: keys.otherFoods({ personId, date }),
+    queryFn: () => answered(api.GET('/other-foods', { params: { query: { personId, date } } })),
   });
 
 type Eaten = Omit<OtherFoodFields, 'requestKey'>;
@@ -64,6 +64,15 @@ export const useWriteOtherFood = defineChange(
         }),
       ),
   },
+);
+
+/** What someone had on another day, once more. */
+export const useRepeatOtherFoods = defineChange(
+  'repeat other food',
+  'intake',
+  () => (body: { personId: string; eatenOn: string; from: string }, requestKey) =>
+    answered(api.POST('/other-foods/again', { body: { ...body, requestKey } })),
+  { subject: ({ personId, eatenOn, from }) => `${personId} ${eatenOn} ${from}` },
 );
 
 export const useUndoOtherFood = defineChange(

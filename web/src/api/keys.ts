@@ -31,7 +31,7 @@ export const keys = {
   day: (date: string) => ['days', date],
   days: () => ['days'],
   intake: (asked: unknown) => ['intake', asked],
-  otherFoods: () => ['other-foods'],
+  otherFoods: (asked?: unknown) => (asked === undefined ? ['other-foods'] : ['other-foods', asked]),
 
   weeks: () => ['weeks'],
   week: (date: string) => ['weeks', date],

@@ -27,7 +27,7 @@ interface Props {
 export function EatPanel({ person, day, eat, close }: Props) {
   const [sought, setSought] = useState('');
   const [hasAll, setHasAll] = useState(false);
-  const known = useKnownFoods();
+  const known = useKnownFoods(person.id, day.date);
   const write = useWriteOtherFood(null);
   const { message } = App.useApp();
   const text = sought.trim().toLowerCase();
@@ -39,7 +39,7 @@ export function EatPanel({ person, day, eat, close }: Props) {
     .filter((jar) => isFew || hasAll || text !== '' || isOpen(jar))
     .toSorted((one, other) => Number(isOpen(other)) - Number(isOpen(one)));
   const hidden = day.jars.filter((jar) => !isOpen(jar)).length;
-  const foods = (known.data ?? []).filter((food) => food.name.toLowerCase().includes(text)).slice(0, KNOWN);
+  const foods = (known.data?.foods ?? []).filter((food) => food.name.toLowerCase().includes(text)).slice(0, KNOWN);
   const typed = WITH_SODIUM.exec(sought.trim());
   const milligrams = typed === null ? null : Number((typed[2] ?? '').replace(/\D/g, ''));
   const record = (name: string, how: Parameters<typeof write.mutateAsync>[0]['how']) =>

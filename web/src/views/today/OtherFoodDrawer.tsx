@@ -1,14 +1,17 @@
-import { named, t } from '../../messages/words';
-import { AutoComplete, Button, Checkbox, Segmented } from 'antd';
+import { joined, named, t } from '../../messages/words';
+import { App, AutoComplete, Checkbox, Segmented } from 'antd';
+import dayjs from 'dayjs';
 import { useState } from 'react';
-import type { DayPerson, LabelSodium, Meal, OtherFood } from '../../api/client';
-import { useKnownFoods, useWriteOtherFood } from '../../api/intake';
+import type { DayPerson, LabelSodium, Meal, OtherFood, Refusal } from '../../api/client';
+import { useRepeatOtherFoods, useWriteOtherFood } from '../../api/intake';
 import { useKitchen } from '../../api/queries';
+import { complain } from '../../app/complain';
 import { Field } from '../../app/Field';
 import { NumberBox } from '../../app/NumberBox';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { mg } from '../../app/numbers';
 import { QuantityBox } from '../../app/QuantityBox';
+import { QuickFoods } from './QuickFoods';
 
 const ways: { value: LabelSodium['by']; label: string }[] = [
   { value: 'mg', label: t('other_food.by_mg') },
@@ -28,7 +31,8 @@ interface Props {
 /** Something that is not from a jar: as its package or the menu says it, or once more what was written down before. */
 export function OtherFoodDrawer({ person, date, food: wrong, close }: Props) {
   const write = useWriteOtherFood(wrong?.id ?? null);
-  const known = useKnownFoods();
+  const again = useRepeatOtherFoods();
+  const { message } = App.useApp();
   const kitchen = useKitchen();
   const [name, setName] = useState(wrong?.name ?? '');
   const [how, setHow] = useState<LabelSodium>(wrong?.how ?? { by: 'mg' });
@@ -36,6 +40,15 @@ export function OtherFoodDrawer({ person, date, food: wrong, close }: Props) {
     wrong && wrong.how.by !== 'salt' && wrong.how.saltG !== undefined ? 'salt' : 'sodium',
   );
   const [insteadOf, setInsteadOf] = useState<Meal[]>(wrong?.insteadOf ?? []);
+  const entered = (foods: OtherFood[]) => {
+    void message.success(
+      t('other_food.entered', {
+        foods: joined(foods.map((food) => food.name)),
+        mg: mg(Math.round(foods.reduce((sum, food) => sum + food.sodiumMg, 0))),
+      }),
+    );
+    close();
+  };
   const number = (label: string, field: keyof Omit<LabelSodium, 'by'>, unit: string) => (
     <Field label={label} name={`how.${field}`} refusal={write.error}>
       <NumberBox
@@ -63,21 +76,30 @@ export function OtherFoodDrawer({ person, date, food: wrong, close }: Props) {
       isKeeping={write.isPending}
       refusal={write.error}
     >
-      {!wrong && (known.data ?? []).length > 0 && (
-        <div className="words known-foods" role="group" aria-label={t('other_food.known')}>
-          {known.data?.slice(0, 8).map((food) => (
-            <Button
-              key={food.name}
-              onClick={() => {
-                setName(food.name);
-                setHow(food.how);
-                setPrinted(food.how.saltG === undefined ? 'sodium' : 'salt');
-              }}
-            >
-              {food.name}, {mg(Math.round(food.sodiumMg))}
-            </Button>
-          ))}
-        </div>
+      {!wrong && (
+        <QuickFoods
+          person={person}
+          date={date}
+          isWriting={write.isPending || again.isPending}
+          write={(eaten) => {
+            void write.mutateAsync({ personId: person.id, eatenOn: date, ...eaten }).then(
+              (food) => entered([food]),
+              () => undefined,
+            );
+          }}
+          repeat={() => {
+            again
+              .mutateAsync({
+                personId: person.id,
+                eatenOn: date,
+                from: dayjs(date).subtract(1, 'day').format('YYYY-MM-DD'),
+              })
+              .then(
+                ({ foods }) => entered(foods),
+                (refusal: Refusal) => complain(message, refusal),
+              );
+          }}
+        />
       )}
       <div className="fields">
         <Field label={t('other_food.what')} name="name" refusal={write.error} wide>
