@@ -40,7 +40,17 @@ export class ServerOfAnotherDay {
     ServerOfAnotherDay.set(folder, now);
     const server = spawn(
       'php',
-      ['-d', 'variables_order=EGPCS', '-S', `127.0.0.1:${String(port)}`, '-t', 'public', 'public/router.php'],
+      [
+        '-d',
+        'variables_order=EGPCS',
+        '-d',
+        'opcache.validate_timestamps=0',
+        '-S',
+        `127.0.0.1:${String(port)}`,
+        '-t',
+        'public',
+        'public/router.php',
+      ],
       {
         env: {
           ...process.env,
@@ -49,6 +59,7 @@ export class ServerOfAnotherDay {
           LD_PRELOAD: library(),
           FAKETIME_TIMESTAMP_FILE: join(folder, 'now'),
           FAKETIME_NO_CACHE: '1',
+          PHP_CLI_SERVER_WORKERS: '2',
           FAKETIME_DONT_FAKE_MONOTONIC: '1',
         },
         stdio: 'ignore',
