@@ -5,11 +5,13 @@ declare(strict_types=1);
 use App\Http\ApiErrors;
 use App\Http\Middleware\ApplyIdempotencyKey;
 use App\Http\Middleware\BindHousehold;
+use App\Http\Middleware\PackAnswer;
 use App\Http\Middleware\RejectMalformedRequests;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Http\Middleware\SetCacheHeaders;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__ . '/../routes/web.php', commands: __DIR__ . '/../routes/console.php')
@@ -17,6 +19,9 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->alias(['household' => BindHousehold::class, 'once' => ApplyIdempotencyKey::class]);
         $middleware->prepend(RejectMalformedRequests::class);
+        $middleware->prepend(PackAnswer::class);
+        // What has not changed since is not sent again.
+        $middleware->append(SetCacheHeaders::using('no_cache;private;etag'));
         $middleware->redirectGuestsTo('/sign-in');
     })
     ->withExceptions(function (Exceptions $exceptions): void {

@@ -26,6 +26,8 @@ missing_packages() {
     # The solver and the script that fresh weeks are held against.
     command -v cbc >/dev/null || printf 'coinor-cbc '
     command -v python3 >/dev/null || printf 'python3 '
+    # The clock of the journeys that last for days.
+    command -v faketime >/dev/null || printf 'faketime '
   fi
 }
 

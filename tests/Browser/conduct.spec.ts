@@ -57,8 +57,10 @@ test('a session that ended leads to the door, and the bench is kept', async ({ p
   let portion = 20;
   // An answer that was still on its way brings the session back; then it ends once more.
   await expect(async () => {
-    await page.context().clearCookies();
-    await page.getByLabel('Serving').fill(`${String((portion += 1))} g`, { timeout: 1_000 });
+    if (await page.getByLabel('Serving').isVisible()) {
+      await page.context().clearCookies();
+      await page.getByLabel('Serving').fill(`${String((portion += 1))} g`, { timeout: 1_000 });
+    }
     await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible({ timeout: 3_000 });
   }).toPass();
   await signIn(page, cook, '/bench');
@@ -107,4 +109,99 @@ test('fits a phone: no sideways scrolling, targets of 44 px', async ({ page }) =
       );
     expect(small, path).toEqual([]);
   }
+});
+
+test('every page has a title and one heading of its own, and scrolls sideways at no width', async ({ page }) => {
+  test.slow();
+  await enterDemo(page);
+  const titles = new Map<string, string>();
+  for (const path of await allViews(page)) {
+    await visit(page, path);
+    await expect(page.getByRole('heading', { level: 1 }), path).toHaveCount(1);
+    expect(await page.title(), path).toMatch(/^.+ · Tempesal$/);
+    titles.set(path.split('#')[0] ?? '', await page.title());
+    for (const width of [320, 820, 1024]) {
+      await page.setViewportSize({ width, height: 800 });
+      // Drawings follow the width in a moment.
+      await expect
+        .poll(() => page.evaluate(() => document.documentElement.scrollWidth), {
+          message: `${path} at ${String(width)}`,
+        })
+        .toBeLessThanOrEqual(width);
+    }
+    await page.setViewportSize({ width: 1280, height: 800 });
+  }
+  // What shows a jar or a formula names it.
+  expect(new Set(titles.values()).size).toBeGreaterThan(15);
+});
+
+test('an address that leads nowhere says so, and leads on', async ({ page }) => {
+  await enterDemo(page, '/shelves/of/mine');
+  await expect(page.getByRole('heading', { name: 'Not found' })).toBeVisible();
+  await expect(page.getByText('There is no page at /shelves/of/mine.')).toBeVisible();
+  await page.getByRole('link', { name: 'Go to Today' }).click();
+  await expect(page).toHaveURL(/today$/);
+});
+
+test('the first key leads past the board, and what was looked for is there again on the way back', async ({ page }) => {
+  await enterDemo(page, '/shelf');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: 'Skip to the page' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('main')).toBeFocused();
+  const search = page.getByLabel('Search jars');
+  await search.fill('kraut');
+  const jar = page.locator('.board-jar').first();
+  await expect(jar).toContainText(/kraut/i);
+  await jar.click();
+  await expect(page).toHaveURL(/shelf\/[0-9a-z]{26}$/);
+  await page.goBack();
+  await expect(search).toHaveValue('kraut');
+  await page.reload();
+  await expect(search).toHaveValue('kraut');
+  await page.goto('/formulas?archive=yes');
+  await expect(page.getByRole('checkbox', { name: /archive/i })).toBeChecked();
+});
+
+test('letters are shortcuts only as the cook likes, and the screens are dark when they are to be', async ({ page }) => {
+  await enterDemo(page, '/today');
+  await page.keyboard.press('?');
+  const sheet = page.getByRole('dialog', { name: 'Keys and screen' });
+  await sheet.getByText('Alt and the letter').click();
+  await sheet.getByText('Dark', { exact: true }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark');
+  await page.keyboard.press('Escape');
+  await expect(sheet).toBeHidden();
+  await page.keyboard.press('w');
+  await page.keyboard.press('Alt+s');
+  await expect(page).toHaveURL(/shelf$/);
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark');
+  expect(await barriers(page, ['color-contrast'])).toEqual([]);
+  await page.keyboard.press('Alt+?');
+  await sheet.getByText('Off', { exact: true }).click();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Alt+w');
+  await page.keyboard.press('w');
+  await expect(page).toHaveURL(/shelf$/);
+});
+
+test('what is sent is packed, kept as long as it holds, and not sent again unchanged', async ({ page }) => {
+  await enterDemo(page, '/today');
+  const script = await page.evaluate(() => document.querySelector<HTMLScriptElement>('script[src]')?.src ?? '');
+  const packed = await page.request.get(script, { headers: { 'Accept-Encoding': 'gzip, br' } });
+  expect(packed.headers()).toMatchObject({
+    'content-encoding': 'br',
+    'cache-control': 'public, max-age=31536000, immutable',
+    vary: 'Accept-Encoding',
+  });
+  const older = await page.request.get(script, { headers: { 'Accept-Encoding': 'gzip' } });
+  expect(older.headers()['content-encoding']).toBe('gzip');
+  expect(await older.text()).toBe(await packed.text());
+  const kitchen = await page.request.get('/api/kitchen');
+  const etag = kitchen.headers().etag ?? '';
+  expect(etag).not.toBe('');
+  expect(kitchen.headers()['content-encoding']).toBe('gzip');
+  const again = await page.request.get('/api/kitchen', { headers: { 'If-None-Match': etag } });
+  expect(again.status()).toBe(304);
 });

@@ -19,7 +19,7 @@ test('something from a package is written down instead of some of the estimate, 
   await drawer.getByRole('button', { name: 'Save' }).click();
   await expect(drawer.getByRole('alert')).toContainText('from 0 to 50');
   await drawer.getByRole('spinbutton', { name: 'Salt' }).fill('1.5');
-  await drawer.getByText('evening, 480 mg').click();
+  await drawer.getByText('evening, 480 mg', { exact: true }).click();
   await drawer.getByRole('button', { name: 'Save' }).click();
   // 2000 - 1200 + 480 - 600 mg.
   await expect(ada.getByTestId('margin')).toContainText('680 mg');

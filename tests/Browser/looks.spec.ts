@@ -81,7 +81,7 @@ test('can be walked through by keys alone', async ({ page }) => {
   await page.keyboard.press('f');
   await page.getByLabel('Search formulas').focus();
   await page.keyboard.type('kimchi');
-  await expect(page).toHaveURL(/formulas$/);
+  await expect(page).toHaveURL(/formulas\?find=kimchi$/);
   await expect(page.getByLabel('Search formulas')).toHaveValue('kimchi');
   await expect(page.getByRole('link', { name: 'Cold half-fermented kimchi' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Plain kraut' })).toBeHidden();

@@ -1,5 +1,5 @@
 import { t } from '../messages/words';
-import { App, Button, Modal } from 'antd';
+import { App, Button, Modal, Segmented } from 'antd';
 import { useCallback, useState } from 'react';
 import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import type { Session } from '../api/client';
@@ -9,6 +9,7 @@ import { Instruments, READ_KEY } from '../instruments/Instruments';
 import { DueBadge } from './DueBadge';
 import { GlobalSearch } from './GlobalSearch';
 import { keys, useKey, type Key } from './keys';
+import { keyChoice, keyChoices, scheme, schemes } from './preferences';
 import { WaitingWrites } from './WaitingWrites';
 import './AppLayout.css';
 
@@ -27,6 +28,8 @@ const beside: Partial<Record<Key, string>> = { a: '/shelf/ahead', i: '/today/int
 /** The board at the top, the rooms on it, and the room one is in. */
 export function AppLayout({ household }: { household: NonNullable<Session['household']> }) {
   const [showsKeys, setShowsKeys] = useState(false);
+  const keysBy = keyChoice.use();
+  const colours = scheme.use();
   const signOut = useSignOut();
   const navigate = useNavigate();
   const { modal } = App.useApp();
@@ -66,6 +69,9 @@ export function AppLayout({ household }: { household: NonNullable<Session['house
 
   return (
     <div className="frame">
+      <a className="skip" href="#page">
+        {t('app.skip')}
+      </a>
       <header className="frame-head">
         <Link to="/today" className="frame-mark">
           <img src="/mark.svg" alt="" />
@@ -98,7 +104,7 @@ export function AppLayout({ household }: { household: NonNullable<Session['house
           </Button>
         </div>
       </header>
-      <main>
+      <main id="page" tabIndex={-1}>
         <Outlet />
       </main>
       <Modal title={t('app.keys')} open={showsKeys} footer={null} onCancel={() => setShowsKeys(false)}>
@@ -110,6 +116,22 @@ export function AppLayout({ household }: { household: NonNullable<Session['house
           ))}
         </ul>
         <p className="soft">{t('app.keys_about', { key: READ_KEY })}</p>
+        <div className="choices">
+          <span>{t('app.keys_by')}</span>
+          <Segmented
+            aria-label={t('app.keys_by')}
+            value={keysBy}
+            onChange={keyChoice.choose}
+            options={keyChoices.map((one) => ({ value: one, label: t(`app.keys_by_${one}`) }))}
+          />
+          <span>{t('app.scheme')}</span>
+          <Segmented
+            aria-label={t('app.scheme')}
+            value={colours}
+            onChange={scheme.choose}
+            options={schemes.map((one) => ({ value: one, label: t(`app.scheme_${one}`) }))}
+          />
+        </div>
       </Modal>
     </div>
   );

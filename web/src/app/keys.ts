@@ -1,4 +1,5 @@
 import { t } from '../messages/words';
+import { keyChoice } from './preferences';
 import { useEffect } from 'react';
 
 /** Every key of the application, in one place; the help sheet lists them. */
@@ -28,11 +29,27 @@ function isTyping(target: EventTarget | null): boolean {
   );
 }
 
+/** Whether a press means a key, by the cook's choice: the letter alone, with Alt, or never. */
+function isMeant(event: KeyboardEvent, key: Key): boolean {
+  if (event.ctrlKey || event.metaKey) {
+    return false;
+  }
+  switch (keyChoice.read()) {
+    case 'letter':
+      return event.key === key && !event.altKey;
+    case 'alt':
+      // With Alt some keyboards write another letter.
+      return event.altKey && (event.key === key || event.code === `Key${key.toUpperCase()}`);
+    case 'off':
+      return false;
+  }
+}
+
 /** Runs something on a key, but never while the cook types. */
 export function useKey(key: Key, run: (key: Key) => void): void {
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
-      if (event.key === key && !event.ctrlKey && !event.metaKey && !event.altKey && !isTyping(event.target)) {
+      if (isMeant(event, key) && !isTyping(event.target)) {
         event.preventDefault();
         run(key);
       }

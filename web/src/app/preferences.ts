@@ -12,8 +12,44 @@ function preference(media: string): () => boolean {
   return () => useSyncExternalStore(subscribe, () => asked.matches);
 }
 
-/** Whether the device asks for dark screens. */
-export const usePrefersDark = preference('(prefers-color-scheme: dark)');
-
 /** Whether the device asks for nothing to move. */
 export const usePrefersStillness = preference('(prefers-reduced-motion: reduce)');
+
+const usePrefersDark = preference('(prefers-color-scheme: dark)');
+
+/** A choice of this device, kept under a name; every part of the screen sees a change at once. */
+function choice<T extends string>(name: string, options: readonly T[], usual: T) {
+  const listeners = new Set<() => void>();
+  const read = (): T => options.find((one) => one === localStorage.getItem(name)) ?? usual;
+
+  return {
+    read,
+    choose: (value: T) => {
+      localStorage.setItem(name, value);
+      listeners.forEach((tell) => tell());
+    },
+    use: (): T =>
+      useSyncExternalStore((tell) => {
+        listeners.add(tell);
+        return () => listeners.delete(tell);
+      }, read),
+  };
+}
+
+export const schemes = ['system', 'light', 'dark'] as const;
+
+/** Light or dark screens, or as the device asks. */
+export const scheme = choice('tempesal.scheme', schemes, 'system');
+
+export const keyChoices = ['letter', 'alt', 'off'] as const;
+
+/** Whether a letter alone is a shortcut, one with Alt, or none. */
+export const keyChoice = choice('tempesal.keys', keyChoices, 'letter');
+
+/** Whether the screens are dark now. */
+export function useIsDark(): boolean {
+  const isDark = usePrefersDark();
+  const chosen = scheme.use();
+
+  return chosen === 'system' ? isDark : chosen === 'dark';
+}

@@ -8,6 +8,7 @@ export function useWidth(at: number): [React.RefObject<HTMLDivElement | null>, n
     if (!element.current) {
       return undefined;
     }
+    setWidth((now) => element.current?.clientWidth || now);
     const watch = new ResizeObserver(([seen]) => {
       if (seen && seen.contentRect.width > 0) {
         setWidth(seen.contentRect.width);

@@ -1,11 +1,9 @@
 import { t } from '../messages/words';
-import { NumberBox } from '../app/NumberBox';
 import { App, Button } from 'antd';
 import { useCallback, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { nameOf, takenBy, textFor, type } from './field';
-import { settled, type Instrument, type Measure, type Reading } from './Instrument';
-import { PhBuffers } from './PhBuffers';
-import { RoomLogger } from './RoomLogger';
+import { later } from '../app/later';
+import { settled, type Measure, type Reading } from './Instrument';
 import {
   SimulatedPhMeter,
   SimulatedSalinityMeter,
@@ -15,16 +13,13 @@ import {
 } from './simulated';
 import './Instruments.css';
 
+const Device = later(() => import('./Device'), 'Device');
+const PhBuffers = later(() => import('./PhBuffers'), 'PhBuffers');
+const RoomLogger = later(() => import('./RoomLogger'), 'RoomLogger');
+
 /** The kitchen's instruments, one of each, for as long as the application is open. */
 const phMeter = new SimulatedPhMeter();
 const instruments = [new SimulatedScale(), new SimulatedThermometer(), new SimulatedSalinityMeter(), phMeter] as const;
-
-const onIt = {
-  weight: t('instrument.on_pan'),
-  temperature: t('instrument.probe'),
-  strength: t('instrument.sample_salt'),
-  ph: t('instrument.sample_ph'),
-} as const;
 
 /** What lies on the kitchen's scale, once its display has come to rest. */
 export const weigh = (): Promise<Reading> => settled(instruments[0]);
@@ -150,71 +145,6 @@ export function Instruments() {
       )}
     </>
   );
-}
-
-interface DeviceProps {
-  instrument: Simulated & Instrument;
-  isBusy: boolean;
-  read: () => void;
-  /** What else it can do. */
-  children?: React.ReactNode;
-}
-
-function Device({ instrument, isBusy, read, children }: DeviceProps) {
-  const reading = useDisplay(instrument);
-  const [load, setLoad] = useState(instrument.true);
-
-  return (
-    <div className="device" role="group" aria-label={instrument.name}>
-      <output className={`display${reading.isSettled ? '' : ' is-moving'}`} data-testid={`${instrument.name} display`}>
-        {Number.isNaN(reading.value) ? '– – –' : reading.value.toFixed(instrument.digits)}{' '}
-        <small>{instrument.unit}</small>
-      </output>
-      <label>
-        <span className="soft">
-          {instrument.name}, {onIt[instrument.measure]}
-        </span>
-        <NumberBox
-          aria-label={`${instrument.name}: ${onIt[instrument.measure]}`}
-          value={load}
-          step={instrument.digits === 0 ? 10 : 0.5}
-          onChange={(next) => {
-            setLoad(next ?? 0);
-            instrument.put(next ?? 0);
-          }}
-        />
-      </label>
-      {children}
-      <span className="device-does">
-        {instrument.tare && (
-          <Button title={t('instrument.zero_hint')} onClick={() => instrument.tare?.()}>
-            {t('instrument.zero')}
-          </Button>
-        )}
-        <Button
-          type="primary"
-          loading={isBusy}
-          // The field keeps the cursor.
-          onMouseDown={(event) => event.preventDefault()}
-          onClick={read}
-        >
-          {t('instrument.read', { instrument: instrument.name })}
-        </Button>
-      </span>
-    </div>
-  );
-}
-
-/** What the display shows, looked at as often as a device would refresh it. */
-function useDisplay(instrument: Simulated): Reading {
-  const [reading, setReading] = useState(() => instrument.read());
-  useEffect(() => {
-    const timer = setInterval(() => setReading(instrument.read()), 120);
-    return () => {
-      clearInterval(timer);
-    };
-  }, [instrument]);
-  return reading;
 }
 
 /** The field that had the cursor last, of those that take something from an instrument. */

@@ -22,12 +22,14 @@ import { JarSettings } from './JarSettings';
 import { phaseWords, streamColour, streamWords } from './words';
 import { PortionsOffer } from './PortionsOffer';
 import { RecordEvent } from './RecordEvent';
+import { useTitle } from '../../app/title';
 import './BatchView.css';
 
 /** One jar: what is in it, where its salt is and was, and who eats from it. */
 export function BatchView() {
   const { batchId = '' } = useParams();
   const batch = useBatch(batchId);
+  useTitle(batch.data?.name);
   if (!batch.data) {
     return <PageState query={batch} />;
   }

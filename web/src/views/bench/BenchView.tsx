@@ -31,6 +31,7 @@ function Bench({ kitchen }: { kitchen: Kitchen }) {
 
   return (
     <div className="bench">
+      <h1 className="only-heard">{t('nav.bench')}</h1>
       <BenchForm kitchen={kitchen} draft={draft} change={change} answer={hints} refusal={complaints} />
       <div className="bench-jar">
         {answer && answer.jars.length > 0 ? (

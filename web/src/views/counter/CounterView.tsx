@@ -13,6 +13,7 @@ import { OneStep } from './OneStep';
 import { OtherClocks } from './OtherClocks';
 import { StepNote } from './StepNote';
 import { usePress } from './usePress';
+import { useTitle } from '../../app/title';
 import './CounterView.css';
 
 /** Making a jar, one step at a time, for wet hands and a look from across the kitchen. */
@@ -36,6 +37,7 @@ function Counter({ making }: { making: Steps }) {
   const [notes, setNotes] = useState<string | null>(null);
   const isAwake = useStayAwake();
   const session = useSession();
+  useTitle(making.batchName);
 
   const look = useCallback(
     (by: number) => {

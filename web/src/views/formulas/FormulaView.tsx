@@ -21,6 +21,7 @@ import { Savings } from '../../app/Savings';
 import { PageState } from '../../app/PageState';
 import { FormulaResult } from './FormulaResult';
 import { time } from './time';
+import { useTitle } from '../../app/title';
 import './FormulaView.css';
 import { AmountInput } from '../../app/AmountInput';
 
@@ -39,6 +40,7 @@ export function FormulaView() {
     setLast(formula.data);
   }
   const shown = formula.data ?? last;
+  useTitle(shown?.name);
   if (!shown) {
     return <PageState query={formula} />;
   }

@@ -1,9 +1,9 @@
 import { named, t, T } from '../../messages/words';
 import { Button, Checkbox, Input } from 'antd';
-import { useState } from 'react';
 import { Link } from 'react-router';
 import type { FormulaInList } from '../../api/client';
 import { useFormulas, useKitchen } from '../../api/queries';
+import { useAddressFlag, useAddressState } from '../../app/addressState';
 import { grams, mg } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { time } from './time';
@@ -32,9 +32,9 @@ const families = [
 export function FormulasView() {
   const formulas = useFormulas();
   const kitchen = useKitchen();
-  const [query, setQuery] = useState('');
-  const [forAll, setForAll] = useState(false);
-  const [archived, setArchived] = useState(false);
+  const [query, setQuery] = useAddressState('find', '');
+  const [forAll, setForAll] = useAddressFlag('for-all');
+  const [archived, setArchived] = useAddressFlag('archive');
   if (!formulas.data || !kitchen.data) {
     return <PageState query={formulas.error ? formulas : kitchen} />;
   }
@@ -50,6 +50,7 @@ export function FormulasView() {
 
   return (
     <>
+      {shown.length > 0 && <h1 className="only-heard">{t('nav.formulas')}</h1>}
       <div className="formulas-head">
         <Input
           aria-label={t('formulas.search')}

@@ -9,6 +9,7 @@ import { useSavePerson } from '../../api/kitchen';
 import { useKitchen } from '../../api/queries';
 import { complain } from '../../app/complain';
 import { mg, percent, sodium, sodiumBand, sodiumWithBand } from '../../app/numbers';
+import { useAddressFlag, useAddressState } from '../../app/addressState';
 import { PageState } from '../../app/PageState';
 import { CultureThreads, type Tolerance } from '../../drawings/CultureThreads';
 import { byJar, byKind, IntakeChart, type Layer } from '../../drawings/IntakeChart';
@@ -25,14 +26,15 @@ const spans = [
 /** Days and weeks of someone against their target: what it came from, and where something live was missing. */
 export function IntakeView() {
   const kitchen = useKitchen();
-  const [personId, setPersonId] = useState<string | null>(null);
-  const [days, setDays] = useState(28);
+  const [personId, setPersonId] = useAddressState('of', '');
+  const [span, setSpan] = useAddressState('days', '28');
+  const days = spans.some(({ value }) => String(value) === span) ? Number(span) : 28;
   const [beside, setBeside] = useState<string | null>(null);
-  const [by, setBy] = useState('day');
-  const [isByJar, setByJar] = useState(false);
+  const [by, setBy] = useAddressState('by', 'day');
+  const [isByJar, setByJar] = useAddressFlag('jars');
   const [brings, setBrings] = useState(false);
   const people = kitchen.data?.people ?? [];
-  const who = personId ?? people[0]?.id ?? null;
+  const who = people.find(({ id }) => id === personId)?.id ?? people[0]?.id ?? null;
   const query = useIntake(who === null ? null : { personId: who, days, ...(beside === null ? {} : { beside }) });
   if (!query.data) {
     return <PageState query={query} />;
@@ -70,7 +72,12 @@ export function IntakeView() {
             { value: true, label: t('intake.by_jar') },
           ]}
         />
-        <Segmented aria-label={t('intake.span')} value={days} onChange={setDays} options={spans} />
+        <Segmented
+          aria-label={t('intake.span')}
+          value={days}
+          onChange={(next: number) => setSpan(String(next))}
+          options={spans}
+        />
         <Select
           allowClear
           aria-label={t('intake.compare')}

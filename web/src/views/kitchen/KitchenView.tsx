@@ -1,5 +1,5 @@
 import { t } from '../../messages/words';
-import { useState } from 'react';
+import { useLocation, useNavigate } from 'react-router';
 import type { Kitchen } from '../../api/client';
 import { useKitchen } from '../../api/queries';
 import { PageState } from '../../app/PageState';
@@ -23,7 +23,10 @@ const cupboards = [
 /** What the cook owns and who eats here: one cupboard open at a time. */
 export function KitchenView() {
   const kitchen = useKitchen();
-  const [open, setOpen] = useState<string>(() => location.hash.slice(1) || 'people');
+  const { hash } = useLocation();
+  const navigate = useNavigate();
+  const open = hash.slice(1) || 'people';
+  const setOpen = (id: string) => void navigate(`#${id}`, { replace: true });
   if (!kitchen.data) {
     return <PageState query={kitchen} />;
   }
@@ -31,6 +34,7 @@ export function KitchenView() {
 
   return (
     <div className="kitchen">
+      <h1 className="only-heard">{t('nav.kitchen')}</h1>
       <div className="cupboards" role="tablist" aria-label={t('kitchen.sections')}>
         {cupboards.map((one) => (
           <button
@@ -41,10 +45,7 @@ export function KitchenView() {
             aria-selected={one.id === cupboard.id}
             aria-controls="cupboard"
             className="cupboard-door"
-            onClick={() => {
-              setOpen(one.id);
-              history.replaceState(null, '', `#${one.id}`);
-            }}
+            onClick={() => setOpen(one.id)}
           >
             {one.name}
             <span className="soft">{inside(one.id, kitchen.data)}</span>

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { EmptyJar, ShelfBatch } from '../../api/client';
 import { useKitchen, usePlaces, useShelf } from '../../api/queries';
+import { useAddressState } from '../../app/addressState';
 import { capitalised } from '../../app/sentence';
 import { grams, mg, percent } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
@@ -30,8 +31,9 @@ const PRESSING = 20;
 /** Every jar where it stands, all in one proportion, those that ask for something first; then those that are free. */
 export function ShelfView() {
   const shelf = useShelf();
-  const [filter, setFilter] = useState<Filter>('all');
-  const [sought, setSought] = useState('');
+  const [which, setFilter] = useAddressState('show', 'all');
+  const filter = which in filters ? (which as Filter) : 'all';
+  const [sought, setSought] = useAddressState('find', '');
   const [asked] = useSearchParams();
   const [isBuying, setBuying] = useState(asked.has('bought'));
   const kitchen = useKitchen();
@@ -51,6 +53,7 @@ export function ShelfView() {
 
   return (
     <div>
+      {batches.length > 0 && <h1 className="only-heard">{t('nav.shelf')}</h1>}
       {batches.length === 0 ? (
         <div className="page-state">
           <h1>{t('shelf.empty_title')}</h1>

@@ -5,9 +5,9 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Day, DayJar, DayPerson, OtherFood, PlannedToday, Serving } from '../../api/client';
 import { ColouredItem } from '../../app/ColouredItem';
+import { later } from '../../app/later';
 import { grams, mg, sodium } from '../../app/numbers';
 import { SaltLine } from '../../drawings/SaltLine';
-import { EatPanel } from './EatPanel';
 
 /** What can be done for someone. */
 export interface EaterActions {
@@ -22,6 +22,8 @@ export interface EaterActions {
   /** What was planned and not eaten: today, or not at all. */
   moveMissed: (person: DayPerson, missed: DayPerson['missed'][number], goesOn: boolean) => void;
 }
+
+const EatPanel = later(() => import('./EatPanel'), 'EatPanel');
 
 interface Props {
   person: DayPerson;

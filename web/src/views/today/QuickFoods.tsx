@@ -52,8 +52,8 @@ export function QuickFoods({ person, date, isWriting, write, repeat }: Props) {
         </Button>
       )}
       <div>
-        <span id="quick-share">{t('other_food.share')}</span>
-        <Segmented aria-labelledby="quick-share" value={share} onChange={setShare} options={shares} />
+        <span>{t('other_food.share')}</span>
+        <Segmented aria-label={t('other_food.share')} value={share} onChange={setShare} options={shares} />
       </div>
       <div className="words" role="group" aria-label={t('other_food.known')}>
         {often.map((food) => (

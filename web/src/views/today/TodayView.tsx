@@ -9,18 +9,20 @@ import { Link, useParams } from 'react-router';
 import type { Day, DayPerson, Meal, OtherFood, ServeFields, Serving } from '../../api/client';
 import { useDay, useServe, useUndoServing } from '../../api/queries';
 import { useKey } from '../../app/keys';
+import { later } from '../../app/later';
 import { meals } from '../../app/meals';
 import { grams, sodium } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { useUndoOtherFood } from '../../api/intake';
 import { useWeekStep } from '../../api/planning';
-import { OtherFoodDrawer } from './OtherFoodDrawer';
 import { Chores } from './Chores';
 import { ChoresOf } from './ChoresOf';
 import { Eater, type EaterActions } from './Eater';
-import { EditPortion } from './EditPortion';
-import { SharedDish } from './SharedDish';
 import './TodayView.css';
+
+const OtherFoodDrawer = later(() => import('./OtherFoodDrawer'), 'OtherFoodDrawer');
+const EditPortion = later(() => import('./EditPortion'), 'EditPortion');
+const SharedDish = later(() => import('./SharedDish'), 'SharedDish');
 
 /** What is being written down or put right beside the page. */
 type Beside =
