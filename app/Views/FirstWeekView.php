@@ -32,7 +32,9 @@ final class FirstWeekView
                     'jarName' => $jars[$choice->jar->size] ?? '',
                     'grams' => $choice->candidate->gramsIn[$choice->jar->size],
                     'servingGrams' => $way->makeable->formulas[$choice->candidate->id]->serving->grams->value,
-                    'servingMg' => LabelRounding::milligrams($way->makeable->answers[$choice->candidate->id]->typicalServingMg()),
+                    'servingMg' => LabelRounding::milligrams(
+                        $way->makeable->answers[$choice->candidate->id]->typicalServingMg(),
+                    ),
                     'why' => $choice->why,
                 ],
                 $way->choices,
