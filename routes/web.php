@@ -178,4 +178,5 @@ Route::get('calendar/{secret}.ics', [CalendarController::class, 'feed'])
     ->where('secret', '[A-Za-z0-9]{48}')
     ->middleware('throttle:60,1');
 
+Route::get('sw.js', [ScreenController::class, 'worker']);
 Route::get('{any}', ScreenController::class)->where('any', '.*');

@@ -2,6 +2,7 @@ import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type HtmlTagDescriptor, type Plugin } from 'vite';
 import { compression } from 'vite-plugin-compression2';
+import { VitePWA } from 'vite-plugin-pwa';
 
 const here = fileURLToPath(new URL('.', import.meta.url));
 
@@ -37,6 +38,33 @@ export default defineConfig({
   plugins: [
     react(),
     askedForAtOnce(),
+    VitePWA({
+      strategies: 'injectManifest',
+      srcDir: 'src',
+      filename: 'worker.ts',
+      injectRegister: false,
+      manifest: {
+        id: '/',
+        name: 'Tempesal',
+        short_name: 'Tempesal',
+        start_url: '/today',
+        scope: '/',
+        display: 'standalone',
+        background_color: '#f3ede2',
+        theme_color: '#f3ede2',
+        icons: [
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'any' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
+      },
+      injectManifest: {
+        globPatterns: ['index.html', 'assets/*.{js,css,woff2}'],
+        globIgnores: ['**/*vietnamese*', '**/*latin-ext*'],
+        modifyURLPrefix: { '': '/build/' },
+        maximumFileSizeToCacheInBytes: 3_000_000,
+      },
+    }),
     // Packed once at the build; what serves the files takes the smallest that the browser reads.
     compression({ algorithms: ['gzip', 'brotliCompress'], include: /\.(js|css|svg)$/, threshold: 600 }),
   ],
@@ -44,6 +72,13 @@ export default defineConfig({
     outDir: fileURLToPath(new URL('../public/build', import.meta.url)),
     emptyOutDir: true,
     chunkSizeWarningLimit: 1500,
+    rolldownOptions: {
+      output: {
+        // Other languages are not kept on the device before they are chosen.
+        chunkFileNames: ({ facadeModuleId }) =>
+          facadeModuleId?.includes('/messages/') === true ? 'assets/words/[name]-[hash].js' : 'assets/[name]-[hash].js',
+      },
+    },
   },
   server: { proxy: { '/api': 'http://127.0.0.1:8410' } },
 });

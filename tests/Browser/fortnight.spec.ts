@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
-import { ServerOfAnotherDay } from './clock';
 import { csrf, expect, kitchenOf, number, startCarrots, test, write } from './kitchen';
+import { OwnServer } from './server';
 
 /*
  * A household of four through two weeks: planned, eaten by the plan, eaten otherwise, forgotten, planned again; once with
@@ -56,7 +56,7 @@ for (const { hands, how, device } of [
   test(`a household of four lives by the plan for two weeks, with ${how} alone`, async ({ browser }, info) => {
     test.setTimeout(420_000);
     const start = monday();
-    const clock = await ServerOfAnotherDay.start(start);
+    const clock = await OwnServer.start(start);
     try {
       const context = await browser.newContext({
         baseURL: clock.url,
@@ -208,7 +208,7 @@ for (const { hands, how, device } of [
       }
       await context.close();
     } finally {
-      clock.stop();
+      await clock.stop();
     }
   });
 }

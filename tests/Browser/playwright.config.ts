@@ -12,6 +12,8 @@ export default defineConfig({
   timeout: 90_000,
   expect: { timeout: 20_000 },
   use: {
+    // What is kept on the device is tried where it is the matter; everywhere else the network is.
+    serviceWorkers: 'block',
     baseURL: process.env.TEMPESAL_URL ?? 'http://127.0.0.1:8460',
     // Movement is tried where it is the matter; everywhere else it only costs time.
     contextOptions: { reducedMotion: 'reduce' },

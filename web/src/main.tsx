@@ -6,12 +6,15 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Refusal } from './api/client';
 import './app/base.css';
+import { keepOnDevice } from './app/newVersion';
 import { chosenLanguage, loadLanguage } from './messages/catalogue';
 
 const queries = new QueryClient({
   defaultOptions: {
     queries: {
       staleTime: 15_000,
+      // Without a network the last answers are on the device.
+      networkMode: 'always',
       retry: (failures, error) =>
         failures < 2 && !(error instanceof Refusal && error.status >= 400 && error.status < 500),
     },
@@ -24,6 +27,8 @@ queries.getQueryCache().subscribe(({ query, type }) => {
     void queries.invalidateQueries({ queryKey: keys.session() });
   }
 });
+
+void keepOnDevice().catch(() => undefined);
 
 const chosen = chosenLanguage();
 

@@ -5,12 +5,26 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use Illuminate\Http\Response;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /**
  * Every address that is not the API shows the screens; which one is theirs to decide.
  */
 final class ScreenController
 {
+    /** What stands between the screens and the network; at the root, so that it may stand before every address. */
+    public function worker(): Response
+    {
+        $worker = public_path('build/worker.js');
+        is_file($worker) ?: throw new NotFoundHttpException();
+
+        return new Response((string) file_get_contents($worker), 200, [
+            'Content-Type' => 'text/javascript',
+            'Cache-Control' => 'no-cache',
+            'X-Content-Type-Options' => 'nosniff',
+        ]);
+    }
+
     public function __invoke(): Response
     {
         $page = public_path('build/index.html');

@@ -1,6 +1,7 @@
 import { chosenLanguage } from '../messages/catalogue';
 import { say, t, type Message } from '../messages/words';
 import createClient from 'openapi-fetch';
+import { hearLastKnown, LAST_KNOWN } from './lastKnown';
 import { hearClock } from './queue';
 import type { components, operations, paths } from './contract.gen';
 
@@ -134,7 +135,10 @@ function cookie(name: string): string {
 async function send(request: Request): Promise<Response> {
   const again = request.clone();
   const response = await fetch(request);
-  hearClock(response.headers.get('Date'));
+  hearLastKnown(response);
+  if (!response.headers.has(LAST_KNOWN)) {
+    hearClock(response.headers.get('Date'));
+  }
   if (response.status !== 419) {
     return response;
   }

@@ -1,14 +1,17 @@
+import { when } from '../messages/dates';
 import { t } from '../messages/words';
 import { App, Button, Modal, Segmented } from 'antd';
 import { useCallback, useState } from 'react';
 import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import type { Session } from '../api/client';
+import { forgetAnswers, useLastKnown } from '../api/lastKnown';
 import { queue } from '../api/queue';
 import { useSignOut } from '../api/queries';
 import { Instruments, READ_KEY } from '../instruments/Instruments';
 import { DueBadge } from './DueBadge';
 import { GlobalSearch } from './GlobalSearch';
 import { keys, useKey, type Key } from './keys';
+import { useNewVersion } from './newVersion';
 import { keyChoice, keyChoices, scheme, schemes } from './preferences';
 import { WaitingWrites } from './WaitingWrites';
 import './AppLayout.css';
@@ -30,6 +33,8 @@ export function AppLayout({ household }: { household: NonNullable<Session['house
   const [showsKeys, setShowsKeys] = useState(false);
   const keysBy = keyChoice.use();
   const colours = scheme.use();
+  const lastKnown = useLastKnown();
+  const useNow = useNewVersion();
   const signOut = useSignOut();
   const navigate = useNavigate();
   const { modal } = App.useApp();
@@ -37,7 +42,10 @@ export function AppLayout({ household }: { household: NonNullable<Session['house
     const unsent = queue.all().length;
     const out = () => {
       queue.clear();
-      signOut.mutate(undefined);
+      signOut
+        .mutateAsync(undefined)
+        .catch(() => undefined)
+        .finally(() => void forgetAnswers());
     };
     if (unsent === 0) {
       out();
@@ -104,6 +112,16 @@ export function AppLayout({ household }: { household: NonNullable<Session['house
           </Button>
         </div>
       </header>
+      {lastKnown !== null && (
+        <p className="as-of" role="status">
+          {t('app.as_of', { at: when(new Date(lastKnown).toISOString(), 'moment') })}
+        </p>
+      )}
+      {useNow && (
+        <p className="as-of" role="status">
+          {t('app.new_version')} <Button onClick={useNow}>{t('app.new_version_use')}</Button>
+        </p>
+      )}
       <main id="page" tabIndex={-1}>
         <Outlet />
       </main>
@@ -116,6 +134,7 @@ export function AppLayout({ household }: { household: NonNullable<Session['house
           ))}
         </ul>
         <p className="soft">{t('app.keys_about', { key: READ_KEY })}</p>
+        {!window.isSecureContext && <p className="soft">{t('app.needs_https')}</p>}
         <div className="choices">
           <span>{t('app.keys_by')}</span>
           <Segmented
