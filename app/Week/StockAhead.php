@@ -196,38 +196,26 @@ final readonly class StockAhead
                     );
             $start = max(0, Household::daysBetween($household->today(), $one->start_on));
             if ($kind === null) {
-                $toCome = JarToCome::of($household, $one);
+                // It does not come round: it is eaten as it is planned.
                 $kind = "planned {$one->id}";
-                $ready = Household::daysBetween($household->today(), $toCome->readyOn);
+                $beside[$one->id] = $toCome = JarToCome::of($household, $one);
                 $others[$kind] = new Product($kind, $one->name(), 0.0, [], [], 1, [], $plannedDays);
-                $lots[] = new ScheduledBatch(
-                    $one->id,
-                    $kind,
-                    self::vessel($vessels, $one->jar_id, $taken),
-                    $start,
-                    $ready,
-                    $toCome->grams,
-                    $ready + max(1, $toCome->keeps) - 1,
-                    $one->jar_id,
-                    $one->share,
-                    $meant[$one->id] ?? [],
-                );
-                $beside[$one->id] = $toCome;
-
+                $ready = Household::daysBetween($household->today(), $toCome->readyOn);
+                [$grams, $keeps] = [$toCome->grams, max(1, $toCome->keeps)];
+            } elseif (isset($kinds[$kind]->gramsIn[$one->jar_id], $kinds[$kind]->leadDays[$start])) {
+                $ready = $start + $kinds[$kind]->leadDays[$start];
+                [$grams, $keeps] = [$kinds[$kind]->gramsIn[$one->jar_id] * $one->share, $kinds[$kind]->keeps];
+            } else {
                 continue;
             }
-            if (!isset($kinds[$kind]->gramsIn[$one->jar_id], $kinds[$kind]->leadDays[$start])) {
-                continue;
-            }
-            $ready = $start + $kinds[$kind]->leadDays[$start];
             $lots[] = new ScheduledBatch(
                 $one->id,
                 $kind,
                 self::vessel($vessels, $one->jar_id, $taken),
                 $start,
                 $ready,
-                $kinds[$kind]->gramsIn[$one->jar_id] * $one->share,
-                $ready + $kinds[$kind]->keeps - 1,
+                $grams,
+                $ready + $keeps - 1,
                 $one->jar_id,
                 $one->share,
                 $meant[$one->id] ?? [],

@@ -1,4 +1,4 @@
-import { csrf, expect, kitchenOf, startCarrots, test } from './kitchen';
+import { cookOf, expect, kitchenOf, openKitchen, startCarrots, test } from './kitchen';
 import { OwnServer } from './server';
 
 /*
@@ -19,20 +19,7 @@ test('without a network the last known pages open, and a serving outlives its ta
       locale: 'en-GB',
     });
     const first = await context.newPage();
-    await first.request.get('/api/session');
-    const made = await first.request.post('/api/kitchens', {
-      headers: await csrf(first),
-      data: {
-        name: 'Kitchen with a cellar',
-        email: `${info.testId}-${String(info.retry)}-${String(Date.now())}@example.org`,
-        password: 'a long enough password',
-        timeZone: 'UTC',
-        spoonSystem: 'us',
-        people: [{ name: 'Ada', preset: 'who_adult', restOfDietMg: 1200 }],
-        jarCounts: [2, 4, 1],
-      },
-    });
-    expect(made.status(), await made.text()).toBe(201);
+    await openKitchen(first, cookOf(info), [{ name: 'Ada', preset: 'who_adult', restOfDietMg: 1200 }]);
     const jar = await startCarrots(first, { name: 'Sticks', daysAgo: 20, jar: 'Quart jar' });
     const formula = ((await (await first.request.get('/api/formulas')).json()) as { formulas: { id: string }[] })
       .formulas[0];

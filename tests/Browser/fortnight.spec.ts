@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { csrf, expect, kitchenOf, number, startCarrots, test, write } from './kitchen';
+import { cookOf, expect, kitchenOf, number, openKitchen, startCarrots, test, write } from './kitchen';
 import { OwnServer } from './server';
 
 /*
@@ -67,25 +67,12 @@ for (const { hands, how, device } of [
       const page = await context.newPage();
       page.setDefaultTimeout(20_000);
       await page.clock.setFixedTime(start);
-      await page.request.get('/api/session');
-      const made = await page.request.post('/api/kitchens', {
-        headers: await csrf(page),
-        data: {
-          name: 'Four at table',
-          email: `${info.testId}-${String(info.retry)}-${String(Date.now())}@example.org`,
-          password: 'a long enough password',
-          timeZone: 'UTC',
-          spoonSystem: 'us',
-          people: [
-            { name: 'Ada', preset: 'who_adult', restOfDietMg: 1200 },
-            { name: 'Bo', preset: null, targetMg: 1200, restOfDietMg: 1100 },
-            { name: 'Cleo', preset: null, targetMg: 1500, restOfDietMg: 1100 },
-            { name: 'Dan', preset: null, targetMg: 2300, restOfDietMg: 1500 },
-          ],
-          jarCounts: [2, 4, 1],
-        },
-      });
-      expect(made.status(), await made.text()).toBe(201);
+      await openKitchen(page, cookOf(info), [
+        { name: 'Ada', preset: 'who_adult', restOfDietMg: 1200 },
+        { name: 'Bo', preset: null, targetMg: 1200, restOfDietMg: 1100 },
+        { name: 'Cleo', preset: null, targetMg: 1500, restOfDietMg: 1100 },
+        { name: 'Dan', preset: null, targetMg: 2300, restOfDietMg: 1500 },
+      ]);
       // Bo has a hundred milligrams left, and never passes them.
       const bo = (await kitchenOf(page)).people.find(({ name }) => name === 'Bo');
       await write(page, 'put', `/people/${bo?.id ?? ''}`, {

@@ -1,6 +1,6 @@
 import type { components } from '../../web/src/api/contract.gen';
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test as base, type Page } from '@playwright/test';
+import { expect, test as base, type Page, type TestInfo } from '@playwright/test';
 import { ulid } from 'ulid';
 
 export interface Cook {
@@ -15,6 +15,22 @@ export async function csrf(page: Page): Promise<Record<string, string>> {
   return { 'X-XSRF-TOKEN': decodeURIComponent(token), Accept: 'application/json' };
 }
 
+/** A new kitchen for some people, its cook signed in. */
+export async function openKitchen(page: Page, cook: Cook, people: Record<string, unknown>[]): Promise<void> {
+  await page.request.get('/api/session');
+  const answer = await page.request.post('/api/kitchens', {
+    headers: await csrf(page),
+    data: { ...cook, name: 'Kitchen of the test', timeZone: 'UTC', spoonSystem: 'us', people, jarCounts: [2, 4, 1] },
+  });
+  expect(answer.status(), await answer.text()).toBe(201);
+}
+
+/** Who cooks in a test. */
+export const cookOf = (info: TestInfo): Cook => ({
+  email: `${info.testId}-${String(info.retry)}-${String(Date.now())}@example.org`,
+  password: 'a long enough password',
+});
+
 /** A kitchen of the test's own, its cook signed out and at the door; the page fails on any script error. */
 export const test = base.extend<{ cook: Cook; scriptErrors: string[] }>({
   scriptErrors: [
@@ -27,26 +43,11 @@ export const test = base.extend<{ cook: Cook; scriptErrors: string[] }>({
     { auto: true },
   ],
   cook: async ({ page }, use, info) => {
-    const cook = {
-      email: `${info.testId}-${String(info.retry)}-${String(Date.now())}@example.org`,
-      password: 'a long enough password',
-    };
-    await page.request.get('/api/session');
-    const answer = await page.request.post('/api/kitchens', {
-      headers: await csrf(page),
-      data: {
-        ...cook,
-        name: 'Kitchen of the test',
-        timeZone: 'UTC',
-        spoonSystem: 'us',
-        people: [
-          { name: 'Ada', preset: 'who_adult', restOfDietMg: 1200 },
-          { name: 'Bo', preset: null, targetMg: 1500, restOfDietMg: 900 },
-        ],
-        jarCounts: [2, 4, 1],
-      },
-    });
-    expect(answer.status()).toBe(201);
+    const cook = cookOf(info);
+    await openKitchen(page, cook, [
+      { name: 'Ada', preset: 'who_adult', restOfDietMg: 1200 },
+      { name: 'Bo', preset: null, targetMg: 1500, restOfDietMg: 900 },
+    ]);
     await page.request.delete('/api/session', { headers: await csrf(page) });
     await use(cook);
   },

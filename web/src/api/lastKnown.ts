@@ -1,4 +1,4 @@
-import { useSyncExternalStore } from 'react';
+import { told } from './told';
 
 /** Where the last answers are kept on the device. */
 export const ANSWERS = 'tempesal.answers';
@@ -6,28 +6,13 @@ export const ANSWERS = 'tempesal.answers';
 /** The header of an answer that is not from the network: when it was given. */
 export const LAST_KNOWN = 'X-Last-Known';
 
-let since: string | null = null;
-
-const listeners = new Set<() => void>();
+const since = told<string | null>(null);
 
 /** Takes notice of whether an answer is from the network. */
-export function hearLastKnown(response: Response): void {
-  const heard = response.headers.get(LAST_KNOWN);
-  if (heard !== since) {
-    since = heard;
-    listeners.forEach((tell) => tell());
-  }
-}
+export const hearLastKnown = (response: Response): void => since.set(response.headers.get(LAST_KNOWN));
 
 /** Since when there was no news; null while there is. */
-export const useLastKnown = (): string | null =>
-  useSyncExternalStore(
-    (tell) => {
-      listeners.add(tell);
-      return () => listeners.delete(tell);
-    },
-    () => since,
-  );
+export const useLastKnown = since.use;
 
 /** Whoever leaves takes what was known along. */
 export async function forgetAnswers(): Promise<void> {

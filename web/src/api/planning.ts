@@ -1,9 +1,9 @@
 import { keys } from './keys';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useSyncExternalStore } from 'react';
 import { answered, api, type PlannedServing, type Rotation, type Shopping, type Week } from './client';
 import { defineChange, keyed } from './change';
 import { newId } from './intentions';
+import { told } from './told';
 
 /** A week by any of its days, or "today". */
 export const useWeek = (date: string) =>
@@ -19,25 +19,10 @@ export type WeekStep =
   | { step: 'fill'; rest: boolean; weeks: number; planning: string | null }
   | { step: 'clear' | 'copy' | 'undo' | 'redo' };
 
-/** What is being planned now, by its id; null while nothing is. */
-let planning: string | null = null;
+const planningNow = told<string | null>(null);
 
-const listeners = new Set<() => void>();
-
-function nowPlanning(id: string | null): void {
-  planning = id;
-  listeners.forEach((tell) => tell());
-}
-
-/** The planning that goes on, by its id. */
-export const usePlanning = (): string | null =>
-  useSyncExternalStore(
-    (tell) => {
-      listeners.add(tell);
-      return () => listeners.delete(tell);
-    },
-    () => planning,
-  );
+/** The planning that goes on, by its id; null while nothing is planned. */
+export const usePlanning = planningNow.use;
 
 /** How far a planning has come, asked for again and again. */
 export const usePlanningTold = (id: string | null) =>
@@ -60,7 +45,7 @@ export const stopPlanning = (id: string): Promise<unknown> =>
  */
 export async function planAhead(date: string, rest: boolean, weeks: number): Promise<string | null> {
   const id = newId();
-  nowPlanning(id);
+  planningNow.set(id);
   try {
     await answered(
       api.POST('/weeks/{date}/plans/{planning}', { params: { path: { date, planning: id } }, body: { rest, weeks } }),
@@ -69,7 +54,7 @@ export async function planAhead(date: string, rest: boolean, weeks: number): Pro
   } catch {
     return null;
   } finally {
-    nowPlanning(null);
+    planningNow.set(null);
   }
 }
 

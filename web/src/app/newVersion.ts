@@ -1,9 +1,7 @@
-import { useSyncExternalStore } from 'react';
+import { told } from '../api/told';
 
 /** Makes the version that waits the one that is used; null while none waits. */
-let use: (() => void) | null = null;
-
-const listeners = new Set<() => void>();
+const waiting = told<(() => void) | null>(null);
 
 /** Keeps the screens on the device where the browser can, which takes https or this very machine. */
 export async function keepOnDevice(): Promise<void> {
@@ -13,20 +11,12 @@ export async function keepOnDevice(): Promise<void> {
   const { Workbox } = await import('workbox-window');
   const worker = new Workbox('/sw.js', { scope: '/' });
   worker.addEventListener('waiting', () => {
-    use = () => {
+    waiting.set(() => {
       worker.addEventListener('controlling', () => window.location.reload());
       worker.messageSkipWaiting();
-    };
-    listeners.forEach((tell) => tell());
+    });
   });
   await worker.register();
 }
 
-export const useNewVersion = (): (() => void) | null =>
-  useSyncExternalStore(
-    (tell) => {
-      listeners.add(tell);
-      return () => listeners.delete(tell);
-    },
-    () => use,
-  );
+export const useNewVersion = waiting.use;

@@ -1,4 +1,5 @@
 import { useSyncExternalStore } from 'react';
+import { told } from '../api/told';
 
 /** A hook that tells whether the device asks for something, and keeps up when that changes. */
 function preference(media: string): () => boolean {
@@ -19,20 +20,15 @@ const usePrefersDark = preference('(prefers-color-scheme: dark)');
 
 /** A choice of this device, kept under a name; every part of the screen sees a change at once. */
 function choice<T extends string>(name: string, options: readonly T[], usual: T) {
-  const listeners = new Set<() => void>();
-  const read = (): T => options.find((one) => one === localStorage.getItem(name)) ?? usual;
+  const chosen = told<T>(options.find((one) => one === localStorage.getItem(name)) ?? usual);
 
   return {
-    read,
+    read: chosen.get,
+    use: chosen.use,
     choose: (value: T) => {
       localStorage.setItem(name, value);
-      listeners.forEach((tell) => tell());
+      chosen.set(value);
     },
-    use: (): T =>
-      useSyncExternalStore((tell) => {
-        listeners.add(tell);
-        return () => listeners.delete(tell);
-      }, read),
   };
 }
 
