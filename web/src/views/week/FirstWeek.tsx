@@ -24,13 +24,14 @@ export function FirstWeek({ title }: { title: string }) {
   }
   const { choices, timesAWeek } = query.data;
   const beginAll = () =>
-    begin.mutate(undefined, {
-      onSuccess: () => {
+    // What is planned may take this part off the page before the answer is read.
+    void begin.mutateAsync(undefined).then(
+      () => {
         void message.success(t('way_in.done'));
         void navigate('/shelf/ahead');
       },
-      onError: (refusal: Refusal) => complain(message, refusal),
-    });
+      (refusal: Refusal) => complain(message, refusal),
+    );
 
   return (
     <section className="way-in" aria-label={title}>
