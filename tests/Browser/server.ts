@@ -82,7 +82,10 @@ export class OwnServer {
         env: {
           ...process.env,
           TZ: 'UTC',
+          APP_ENV: 'production',
           APP_URL: this.url,
+          // The database of the browser tests; PHP's own tests have another.
+          DB_DATABASE: process.env.TEMPESAL_BROWSER_DATABASE ?? process.env.DB_DATABASE,
           PHP_CLI_SERVER_WORKERS: '2',
           ...(this.clock === null
             ? {}

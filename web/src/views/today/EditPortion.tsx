@@ -10,7 +10,7 @@ import { Field } from '../../app/Field';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { meals } from '../../app/meals';
 import { jarsToChoose } from './jarsToChoose';
-import { styleRequest, styleOf, useServingStyles } from './servingStyles';
+import { shownStyle, styleOf, styleRequest, useServingStyles } from './servingStyles';
 
 /** A serving that was written down wrongly, put right; it keeps the moment at which it was eaten. */
 export function EditPortion({ serving, day, close }: { serving: Serving; day: Day; close: () => void }) {
@@ -58,7 +58,7 @@ export function EditPortion({ serving, day, close }: { serving: Serving; day: Da
           <Select value={batchId} onChange={setBatchId} options={jarsToChoose(day, serving)} />
         </Field>
         <Field label={t('portion.how')} name="way" refusal={refusal} wide>
-          <Select value={manner} onChange={setManner} options={manners} />
+          <Select value={shownStyle(manner, manners)} onChange={setManner} options={manners} />
         </Field>
         <Field label={t('portion.day')} name="eatenOn" refusal={refusal} wide>
           <DatePicker

@@ -8,7 +8,7 @@ import { AmountInput, portionPhrases } from '../../app/AmountInput';
 import { Field } from '../../app/Field';
 import { NumberBox } from '../../app/NumberBox';
 import { SaveDrawer } from '../../app/SaveDrawer';
-import { styleRequest, styleOf, useServingStyles } from './servingStyles';
+import { shownStyle, styleOf, styleRequest, useServingStyles } from './servingStyles';
 import { jarsToChoose } from './jarsToChoose';
 
 interface Props {
@@ -79,7 +79,7 @@ export function SharedDish({ day, meal, shares: known = [], close }: Props) {
           <Select value={batchId} onChange={setBatchId} options={jarsToChoose(day, first)} />
         </Field>
         <Field label={t('portion.how')} wide>
-          <Select value={manner} onChange={setManner} options={manners} />
+          <Select value={shownStyle(manner, manners)} onChange={setManner} options={manners} />
         </Field>
       </div>
       {dish === null && (

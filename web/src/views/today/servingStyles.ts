@@ -21,3 +21,7 @@ export const styleRequest = (manner: string): { phase: Serving['phase'] | null; 
 /** In which of them something was served. */
 export const styleOf = (serving: Pick<Serving, 'phase' | 'way'>): string =>
   serving.phase === 'brine' ? BRINE : serving.way;
+
+/** What a field shows of a manner: nothing before its name is known. */
+export const shownStyle = (manner: string, styles: { value: string }[]): string | undefined =>
+  styles.some(({ value }) => value === manner) ? manner : undefined;
