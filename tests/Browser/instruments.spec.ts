@@ -65,6 +65,8 @@ test('a brine is measured into a jar’s life', async ({ page, cook }) => {
   await page.getByLabel('Strength', { exact: true }).focus();
   await panel.getByRole('button', { name: 'Read the salinity meter' }).click();
   await expect(page.getByLabel('Strength', { exact: true })).toHaveValue(/^2\.(19|2|20|21)$/);
+  // What it changes comes between the field and the button.
+  await expect(page.getByRole('table', { name: 'What it changes' })).toBeVisible();
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText(/Brine measured: 2\.(19|2|21) %/)).toBeVisible();
 });
