@@ -9,6 +9,7 @@ use App\Models\Household;
 use App\Models\PlannedBatch;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
+use Tempesal\Core\Document\Pantry;
 use Tempesal\Core\Formula\FormulaAnswer;
 use Tempesal\Core\Method\CultureGroup;
 use Tempesal\Core\Method\Method;
@@ -33,9 +34,10 @@ final readonly class JarToCome
         public int $keeps,
     ) {}
 
-    public static function of(Household $household, PlannedBatch $planned): self
+    /** @param  Pantry|null  $pantry  where several are asked for; null: the kitchen's own is looked up */
+    public static function of(Household $household, PlannedBatch $planned, ?Pantry $pantry = null): self
     {
-        $read = StartFromFormula::read($planned->formula->newest);
+        $read = StartFromFormula::read($planned->formula->newest, $pantry);
         $answer = FormulaAnswer::of($read);
         $start = max($household->today(), $planned->start_on);
         $days = StockAhead::leadTime(

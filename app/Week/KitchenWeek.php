@@ -7,6 +7,7 @@ namespace App\Week;
 use App\Care\BatchStatus;
 use App\Care\LiveCulture;
 use App\Intake\BackgroundIntake;
+use App\Ledger\EntryReader;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
@@ -119,8 +120,10 @@ final readonly class KitchenWeek
             $jars[] = self::jar($one, $people, $dates, $today, (float) ($elsewhere[$batch->id] ?? 0.0));
         }
         $meant = $planned->pluck('planned_batch_id')->filter();
+        $pantry = null;
         foreach ($to < $household->today() ? [] : PlannedBatch::toStart() as $one) {
-            $toCome = JarToCome::of($household, $one);
+            $pantry ??= EntryReader::pantry();
+            $toCome = JarToCome::of($household, $one, $pantry);
             if ($toCome->readyOn <= $to || $meant->contains($one->id)) {
                 $status[] = $toCome;
                 $jars[] = self::jarToCome($toCome, $people, $from, (float) ($elsewhere[$one->id] ?? 0.0));

@@ -198,7 +198,7 @@ final readonly class StockAhead
             if ($kind === null) {
                 // It does not come round: it is eaten as it is planned.
                 $kind = "planned {$one->id}";
-                $beside[$one->id] = $toCome = JarToCome::of($household, $one);
+                $beside[$one->id] = $toCome = JarToCome::of($household, $one, $pantry);
                 $others[$kind] = new Product($kind, $one->name(), 0.0, [], [], 1, [], $plannedDays);
                 $ready = Household::daysBetween($household->today(), $toCome->readyOn);
                 [$grams, $keeps] = [$toCome->grams, max(1, $toCome->keeps)];
