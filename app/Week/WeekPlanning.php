@@ -123,6 +123,11 @@ final readonly class WeekPlanning
             range(0, $weeks - 1),
         );
         $found = $meant = [];
+        // What is to be planned anew is there for all of them.
+        foreach ($weeks > 1 ? $dates : [] as $date) {
+            $week = KitchenWeek::of($household, $date);
+            $meant[$date] = self::meant($week, WeekFiller::kept($week->plan, $isRest));
+        }
         foreach ($weeks > 1 ? [true, false] : [false] as $isSparing) {
             foreach ($dates as $n => $date) {
                 $week = KitchenWeek::of($household, $date, array_diff_key($meant, [$date => 0]));
@@ -143,19 +148,28 @@ final readonly class WeekPlanning
                     'servings' => $filled['servings'],
                     'told' => self::quality($week, $filled['plan']->objective ?? 0.0, $filled['plan']->bound ?? 0.0),
                 ];
-                $meant[$date] = array_map(
-                    static fn(WeekServing $one): array => [
-                        'personId' => $week->plan->eaters[$one->eater]->id,
-                        'jarId' => $week->plan->jars[$one->jar]->id,
-                        'date' => $week->dates[$one->day],
-                        'grams' => $one->grams,
-                    ],
-                    $filled['servings'],
-                );
+                $meant[$date] = self::meant($week, $filled['servings']);
             }
         }
 
         return array_values($found);
+    }
+
+    /**
+     * @param  list<WeekServing>  $servings
+     * @return list<array{personId: string, jarId: string, date: string, grams: float}>
+     */
+    private static function meant(KitchenWeek $week, array $servings): array
+    {
+        return array_map(
+            static fn(WeekServing $one): array => [
+                'personId' => $week->plan->eaters[$one->eater]->id,
+                'jarId' => $week->plan->jars[$one->jar]->id,
+                'date' => $week->dates[$one->day],
+                'grams' => $one->grams,
+            ],
+            $servings,
+        );
     }
 
     /** @return Told how good a week is, what none can pass, and what that is at the most in live servings */

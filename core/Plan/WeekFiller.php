@@ -43,9 +43,10 @@ final readonly class WeekFiller
         if ($week->first() >= WeekPlan::DAYS || $week->eaters === []) {
             return ['servings' => $week->servings, 'plan' => null];
         }
-        $stays = static fn(WeekServing $serving): bool => $isRest || $serving->isLocked || !$week->isUsual($serving);
-        $kept = array_values(array_filter($week->coming, $stays));
-        $before = array_values(array_filter($week->coming, static fn(WeekServing $serving): bool => !$stays($serving)));
+        $kept = self::kept($week, $isRest);
+        $before = array_values(
+            array_filter($week->coming, static fn(WeekServing $one): bool => !in_array($one, $kept, true)),
+        );
 
         $sparing = $week->having($kept)->sparing($weeks);
 
@@ -54,6 +55,22 @@ final readonly class WeekFiller
             $before,
             $rotation?->wishes($sparing) ?? [],
             $goesOn,
+        );
+    }
+
+    /**
+     * What a plan leaves as it is.
+     *
+     * @param  bool  $isRest  whether that is all that is there
+     * @return list<WeekServing>
+     */
+    public static function kept(WeekPlan $week, bool $isRest): array
+    {
+        return array_values(
+            array_filter(
+                $week->coming,
+                static fn(WeekServing $one): bool => $isRest || $one->isLocked || !$week->isUsual($one),
+            ),
         );
     }
 

@@ -114,7 +114,7 @@ final class WayIn
      *
      * @param  list<WayInCandidate>  $candidates
      * @param  list<FreeJar>  $jars
-     * @param  list<string>  $groups  of what stands or comes round
+     * @param  list<string>  $groups  of what is on the shelf or in the rotation
      * @param  list<string>  $foods  of which there is most in it
      * @return list<WayInChoice>
      */

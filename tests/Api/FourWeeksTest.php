@@ -63,6 +63,9 @@ it('makes one jar last for four weeks, where a week by itself would eat it up', 
         ->and(array_sum($together))
         ->toBeLessThanOrEqual($grams + 1e-6)
         ->toBeGreaterThan($grams - 30.0);
+    // Planned once more, no week takes from another what was planned before.
+    ($this->fill)(4);
+    expect(min(($this->byWeek)()))->toBeGreaterThan(0.6 * max(($this->byWeek)()));
     foreach ($this->mondays as $from) {
         $week = $this->getJson("/api/weeks/{$from}")->json();
         expect($week['undo'])
