@@ -3,6 +3,7 @@ import react from '@vitejs/plugin-react';
 import { defineConfig, type HtmlTagDescriptor, type Plugin } from 'vite';
 import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
+import { daylight, evening, paletteSheet } from './src/app/palette';
 
 const here = fileURLToPath(new URL('.', import.meta.url));
 
@@ -31,6 +32,20 @@ function askedForAtOnce(): Plugin {
   };
 }
 
+/** The colours of the kitchen are in the page itself: nothing is shown in others first. */
+function paletteInPage(): Plugin {
+  return {
+    name: 'palette-in-page',
+    transformIndexHtml: () => [
+      { tag: 'style', children: paletteSheet, injectTo: 'head-prepend' },
+      ...Object.entries({ light: daylight, dark: evening }).map(([scheme, { paper }]) => ({
+        tag: 'meta',
+        attrs: { name: 'theme-color', content: paper, media: `(prefers-color-scheme: ${scheme})` },
+      })),
+    ],
+  };
+}
+
 export default defineConfig({
   root: here,
   base: '/build/',
@@ -38,6 +53,7 @@ export default defineConfig({
   plugins: [
     react(),
     askedForAtOnce(),
+    paletteInPage(),
     VitePWA({
       strategies: 'injectManifest',
       srcDir: 'src',
@@ -50,8 +66,8 @@ export default defineConfig({
         start_url: '/today',
         scope: '/',
         display: 'standalone',
-        background_color: '#f3ede2',
-        theme_color: '#f3ede2',
+        background_color: daylight.paper,
+        theme_color: daylight.paper,
         icons: [
           { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
           { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'any' },

@@ -54,6 +54,12 @@ export class Kept extends Refusal {
 /** The key as a header, for requests whose body has no place for it. */
 export const keyed = (key: string) => ({ header: { 'Idempotency-Key': key } });
 
+/** Refusals of something that the cook has just sent, until a field that they name has taken the focus. */
+const unanswered = new WeakSet<Refusal>();
+
+/** Whether a refusal is of something that was sent and still waits to be pointed at; asked once, it does not any more. */
+export const pointsAtField = (refusal: Refusal): boolean => unanswered.delete(refusal);
+
 /** Every change there is, by its name; a test walks them. */
 export const changes = new Map<string, Change<never[], never, unknown>>();
 
@@ -146,6 +152,9 @@ export function defineChange<Input, Output, Params extends unknown[] = []>(
         } catch (refusal) {
           const isAway = refusal instanceof Refusal && refusal.status === NO_ANSWER;
           if (!isAway || change.waits === 'never' || !queue.isOpen) {
+            if (refusal instanceof Refusal) {
+              unanswered.add(refusal);
+            }
             throw refusal;
           }
           const at = momentIn(input) ?? new Date(serverNow()).toISOString();

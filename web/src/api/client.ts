@@ -124,6 +124,16 @@ export class Refusal extends Error {
   of(field: string): string | undefined {
     return this.fields[field]?.[0];
   }
+
+  /** What is said of it all, where no field is named. */
+  get ofNoField(): string | undefined {
+    return Object.keys(this.fields).length === 0 ? this.message : undefined;
+  }
+
+  /** What is wrong in one sentence: the first about a field, or what is said of it all. */
+  get sentence(): string {
+    return Object.values(this.fields)[0]?.[0] ?? this.message;
+  }
 }
 
 function cookie(name: string): string {

@@ -34,7 +34,7 @@ export async function sendWaiting(queue: WriteQueue, queries: QueryClient): Prom
       }
       const { written } = refusal;
       if (written === null || written.isUndone) {
-        queue.refuse(waiting.key, Object.values(refusal.fields)[0]?.[0] ?? refusal.message);
+        queue.refuse(waiting.key, refusal.sentence);
         continue;
       }
       // It was written with other values before: what was done last counts.

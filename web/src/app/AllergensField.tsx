@@ -1,5 +1,5 @@
 import { named } from '../messages/words';
-import { Select } from 'antd';
+import { Choice } from './Choice';
 import type { Kitchen, Refusal } from '../api/client';
 import { Field } from './Field';
 
@@ -15,7 +15,7 @@ interface Props {
 export function AllergensField({ label, kitchen, allergens, change, refusal }: Props) {
   return (
     <Field label={label} name="allergens" refusal={refusal} wide>
-      <Select
+      <Choice
         mode="multiple"
         value={allergens}
         onChange={(next: string[]) => change({ allergens: next })}

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useAmount, type AmountOf } from '../api/amounts';
 import { t } from '../messages/words';
 import { AmountSaid } from './AmountSaid';
+import { useMarks } from './Complaint';
 
 interface Props extends Omit<InputProps, 'value' | 'onChange' | 'size'> {
   value: string;
@@ -29,6 +30,7 @@ export function AmountInput({
   ...input
 }: Props) {
   const answer = useAmount(value, asks);
+  const marks = useMarks(input.name);
   const [isOpen, setIsOpen] = useState(false);
 
   return (
@@ -40,6 +42,7 @@ export function AmountInput({
     >
       <Input
         data-takes="weight"
+        {...marks}
         {...input}
         value={value}
         onChange={(event) => {

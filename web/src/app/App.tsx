@@ -8,11 +8,11 @@ import { PageState } from './PageState';
 import { NowhereView } from './NowhereView';
 import { Page, pages } from './pages';
 import { useIsDark, usePrefersStillness } from './preferences';
-import { daylight, evening } from './theme';
+import { daylightTheme, eveningTheme } from './theme';
 
 export function App() {
   const isDark = useIsDark();
-  const colours = isDark ? evening : daylight;
+  const colours = isDark ? eveningTheme : daylightTheme;
   useEffect(() => {
     document.documentElement.dataset.scheme = isDark ? 'dark' : 'light';
   }, [isDark]);

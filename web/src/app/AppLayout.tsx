@@ -1,6 +1,7 @@
 import { when } from '../messages/dates';
 import { t } from '../messages/words';
-import { App, Button, Modal, Segmented } from 'antd';
+import { App, Button, Segmented } from 'antd';
+import { Dialog } from './Dialog';
 import { useCallback, useState } from 'react';
 import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import type { Session } from '../api/client';
@@ -125,7 +126,7 @@ export function AppLayout({ household }: { household: NonNullable<Session['house
       <main id="page" tabIndex={-1}>
         <Outlet />
       </main>
-      <Modal title={t('app.keys')} open={showsKeys} footer={null} onCancel={() => setShowsKeys(false)}>
+      <Dialog title={t('app.keys')} open={showsKeys} footer={null} onCancel={() => setShowsKeys(false)}>
         <ul className="quiet-list">
           {keys.map(({ key, does }) => (
             <li key={key} style={{ padding: '6px 0' }}>
@@ -151,7 +152,7 @@ export function AppLayout({ household }: { household: NonNullable<Session['house
             options={schemes.map((one) => ({ value: one, label: t(`app.scheme_${one}`) }))}
           />
         </div>
-      </Modal>
+      </Dialog>
     </div>
   );
 }

@@ -1,4 +1,5 @@
-import { Checkbox, Input, Select } from 'antd';
+import { Checkbox, Input } from 'antd';
+import { Choice } from './Choice';
 import type { Kitchen, KitchenFood } from '../api/client';
 import { useEdits } from '../api/edits';
 import { useRemoveFood, useRestoreFood, useSaveFood } from '../api/kitchen';
@@ -122,11 +123,11 @@ export function FoodDrawer({ kitchen, food, close, name = '', added }: DrawerPro
           <Input value={fields.name} onChange={(event) => change({ name: event.target.value })} />
         </Field>
         <Field label={t('foods.use')} name="use" refusal={save.error} wide>
-          <Select value={fields.use} onChange={(use) => change({ use })} options={uses} />
+          <Choice value={fields.use} onChange={(use) => change({ use })} options={uses} />
         </Field>
         {food === null && (
           <Field label={t('foods.like')} wide>
-            <Select
+            <Choice
               showSearch={{ optionFilterProp: 'label' }}
               placeholder={t('foods.like_hint')}
               onChange={(id: string) => {
@@ -170,14 +171,14 @@ export function FoodDrawer({ kitchen, food, close, name = '', added }: DrawerPro
           step={0.05}
         />
         <Field label={t('foods.cut')} name="shape" refusal={save.error}>
-          <Select
+          <Choice
             value={fields.shape}
             onChange={(shape) => change({ shape })}
             options={kitchen.shapes.map((value) => ({ value, label: named('shape', value) }))}
           />
         </Field>
         <Field label={t('foods.tissue')} name="tissue" refusal={save.error}>
-          <Select
+          <Choice
             value={fields.tissue}
             onChange={(tissue: string) => change({ tissue })}
             options={kitchen.tissues.map(({ id, label }) => ({ value: id, label: say(label) }))}

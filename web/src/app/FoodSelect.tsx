@@ -1,4 +1,5 @@
-import { Button, Select } from 'antd';
+import { Button } from 'antd';
+import { Choice } from './Choice';
 import { useDeferredValue, useState } from 'react';
 import type { Kitchen } from '../api/client';
 import { useFoodSearch } from '../api/queries';
@@ -33,7 +34,7 @@ export function FoodSelect({ kitchen, foods, value, change, label, ...box }: Pro
 
   return (
     <>
-      <Select
+      <Choice
         {...box}
         aria-label={label}
         showSearch={{ filterOption: false, onSearch: setQuery }}

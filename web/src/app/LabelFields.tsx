@@ -1,5 +1,6 @@
 import { t } from '../messages/words';
 import { Segmented } from 'antd';
+import { Complaint } from './Complaint';
 import { useState } from 'react';
 import type { Refusal } from '../api/client';
 import { Field } from './Field';
@@ -87,11 +88,7 @@ export function LabelFields({ label, change, refusal }: Props) {
       )}
       {way === 'salt' && number(t('label_field.salt'), 'labelSaltPer100g', 'g')}
       {way === 'sodium' && number(t('label_field.sodium'), 'sodiumPer100g', 'mg')}
-      {way !== 'sodium' && refusal?.of('sodiumPer100g') && (
-        <p className="complaint" role="alert">
-          {refusal.of('sodiumPer100g')}
-        </p>
-      )}
+      {way !== 'sodium' && <Complaint>{refusal?.of('sodiumPer100g')}</Complaint>}
     </>
   );
 }

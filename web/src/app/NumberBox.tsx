@@ -28,7 +28,7 @@ export function NumberBox({ onInput, onFocus, onBlur, onPressEnter, ...box }: In
         decimalSeparator={decimalMark()}
         parser={(text) => read(text ?? '') as number}
         status={refused === '' ? box.status : 'error'}
-        aria-invalid={refused !== ''}
+        aria-invalid={refused !== '' || (box['aria-invalid'] ?? false)}
         onInput={(text) => {
           setTyped(text);
           setRefused('');

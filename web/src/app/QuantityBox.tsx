@@ -3,6 +3,7 @@ import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { useAmount, type AmountOf } from '../api/amounts';
 import { t } from '../messages/words';
 import { AmountSaid } from './AmountSaid';
+import { useMarks } from './Complaint';
 import { number } from './numbers';
 import { readNumber } from './readNumber';
 import { scaleOf, type Measure } from './units';
@@ -22,6 +23,7 @@ interface Props extends Omit<InputProps, 'value' | 'onChange' | 'size' | 'min' |
  * bare number is in the unit that stands in the box; what cannot be read stays as it was typed, with a sentence.
  */
 export function QuantityBox({ value, change, measures, of, style, className = '', ...input }: Props) {
+  const marks = useMarks(input.name);
   const scale = scaleOf(measures);
   const [typed, setTyped] = useState<string | null>(null);
   const sent = useRef(value);
@@ -81,6 +83,8 @@ export function QuantityBox({ value, change, measures, of, style, className = ''
       <Input
         ref={box}
         suffix={t(`unit.${scale.unit}`)}
+        aria-invalid={state === 'unreadable' || undefined}
+        {...marks}
         {...input}
         inputMode="text"
         value={text}

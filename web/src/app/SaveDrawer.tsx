@@ -1,5 +1,7 @@
 import { t } from '../messages/words';
-import { App, Button, Drawer } from 'antd';
+import { App, Button } from 'antd';
+import { Complaint } from './Complaint';
+import { SideDrawer } from './Dialog';
 import { useEffect, type ReactNode } from 'react';
 import { Kept } from '../api/change';
 import type { Refusal } from '../api/client';
@@ -43,7 +45,7 @@ export function SaveDrawer({
   const complaint = isOfFields ? refusal.of('version') : refusal?.message;
 
   return (
-    <Drawer
+    <SideDrawer
       open
       title={title}
       onClose={close}
@@ -61,12 +63,8 @@ export function SaveDrawer({
         </div>
       }
     >
-      {complaint && (
-        <p className="complaint" role="alert">
-          {complaint}
-        </p>
-      )}
+      <Complaint>{complaint}</Complaint>
       {children}
-    </Drawer>
+    </SideDrawer>
   );
 }

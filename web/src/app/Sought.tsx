@@ -1,6 +1,7 @@
 import { say, t } from '../messages/words';
 import { when } from '../messages/dates';
-import { AutoComplete, Modal, type RefSelectProps } from 'antd';
+import { AutoComplete, type RefSelectProps } from 'antd';
+import { Dialog } from './Dialog';
 import dayjs from 'dayjs';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -29,7 +30,7 @@ export function Sought({ close }: { close: () => void }) {
   const shown = typed.trim() === '' ? [] : (hits.data ?? []);
 
   return (
-    <Modal
+    <Dialog
       open
       title={t('search.title')}
       footer={null}
@@ -55,7 +56,7 @@ export function Sought({ close }: { close: () => void }) {
           }
         }}
       />
-    </Modal>
+    </Dialog>
   );
 }
 

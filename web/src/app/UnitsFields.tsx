@@ -1,4 +1,5 @@
-import { Segmented, Select } from 'antd';
+import { Segmented } from 'antd';
+import { Choice } from './Choice';
 import type { Kitchen, Refusal } from '../api/client';
 import { t } from '../messages/words';
 import { Field } from './Field';
@@ -27,7 +28,7 @@ export function UnitsFields({ units, change, refusal }: Props) {
         />
       </Field>
       <Field label={t('house.spoons')} name="spoonSystem" refusal={refusal}>
-        <Select
+        <Choice
           value={units.spoonSystem}
           onChange={(spoonSystem) => change({ spoonSystem })}
           options={[

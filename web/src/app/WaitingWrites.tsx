@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { App, Button, Drawer } from 'antd';
+import { App, Button } from 'antd';
+import { SideDrawer } from './Dialog';
 import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
 import { Link } from 'react-router';
 import { settled } from '../api/change';
@@ -59,7 +60,7 @@ export function WaitingWrites({ owner }: { owner: string }) {
   return (
     <>
       <Button onClick={() => setIsOpen(true)}>{t('queue.waiting', { count: waiting.length })}</Button>
-      <Drawer title={t('queue.title')} open={isOpen} onClose={() => setIsOpen(false)}>
+      <SideDrawer title={t('queue.title')} open={isOpen} onClose={() => setIsOpen(false)}>
         <p>{t('queue.about')}</p>
         <ul className="quiet-list">
           {waiting.map((one) => {
@@ -90,7 +91,7 @@ export function WaitingWrites({ owner }: { owner: string }) {
         <Button type="primary" onClick={() => void send()}>
           {t('queue.try')}
         </Button>
-      </Drawer>
+      </SideDrawer>
     </>
   );
 }

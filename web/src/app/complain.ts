@@ -7,6 +7,6 @@ export function complain(message: MessageInstance, refusal: Refusal, seconds?: n
   if (refusal instanceof Kept) {
     void message.info(refusal.message);
   } else {
-    void message.error(Object.values(refusal.fields)[0]?.[0] ?? refusal.message, seconds);
+    void message.error(refusal.sentence, seconds);
   }
 }

@@ -1,6 +1,6 @@
 import { joined, say, t } from '../messages/words';
 import { when } from '../messages/dates';
-import { Select } from 'antd';
+import { Choice } from '../app/Choice';
 import type { Intake } from '../api/client';
 import { grams } from '../app/numbers';
 import './CultureThreads.css';
@@ -54,7 +54,7 @@ export function CultureThreads({ cultures, name, mark }: Props) {
               ))}
               <td className="threads-said">{lately(kind, name)}</td>
               <td>
-                <Select<Tolerance | ''>
+                <Choice<Tolerance | ''>
                   aria-label={t('threads.sits_of', { kind: say(kind.label) })}
                   value={kind.tolerance ?? ''}
                   onChange={(next) => mark(kind.group, next === '' ? null : next)}

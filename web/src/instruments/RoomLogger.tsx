@@ -1,6 +1,7 @@
 import { complain } from '../app/complain';
 import { say, t } from '../messages/words';
-import { App, Button, Select } from 'antd';
+import { App, Button } from 'antd';
+import { Choice } from '../app/Choice';
 import { useState } from 'react';
 import type { Place } from '../api/client';
 import { useKitchen } from '../api/queries';
@@ -34,7 +35,7 @@ export function RoomLogger() {
     <div className="device" role="group" aria-label={logger.name}>
       <label>
         <span className="soft">{t('instrument.logger_at')}</span>
-        <Select
+        <Choice
           aria-label={t('instrument.logger_place')}
           value={place}
           onChange={setPlace}

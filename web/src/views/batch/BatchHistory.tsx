@@ -1,7 +1,9 @@
 import { complain } from '../../app/complain';
 import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { App, Button, Modal } from 'antd';
+import { App, Button } from 'antd';
+import { Complaint } from '../../app/Complaint';
+import { Dialog } from '../../app/Dialog';
 import { useState } from 'react';
 import type { Batch } from '../../api/client';
 import { useReversalPreview, useReverseEntry } from '../../api/queries';
@@ -86,7 +88,7 @@ function TakeBack({ batch, entry, close }: { batch: Batch; entry: Entry; close: 
   const refusal = preview.data?.refusal ?? null;
 
   return (
-    <Modal
+    <Dialog
       open
       title={t('batch.undo_entry', { entry: say(entry.text) })}
       okText={t('action.undo')}
@@ -101,12 +103,8 @@ function TakeBack({ batch, entry, close }: { batch: Batch; entry: Entry; close: 
       }
     >
       <p className="soft">{t('batch.undo_about')}</p>
-      {refusal && (
-        <p className="complaint" role="alert">
-          {refusal.of('entry') ?? refusal.message}
-        </p>
-      )}
+      {refusal && <Complaint>{refusal.of('entry') ?? refusal.message}</Complaint>}
       {preview.data?.effect && <EffectPreview {...preview.data.effect} />}
-    </Modal>
+    </Dialog>
   );
 }

@@ -1,4 +1,6 @@
-import { App, Button, Checkbox, Drawer, Segmented, Select } from 'antd';
+import { App, Button, Checkbox, Segmented } from 'antd';
+import { Choice } from '../../app/Choice';
+import { SideDrawer } from '../../app/Dialog';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Kept } from '../../api/change';
@@ -93,7 +95,7 @@ export function EmptyDrawer({ batch, isOpen, close }: Props) {
   };
 
   return (
-    <Drawer title={t('ending.title', { name: batch.name })} open={isOpen} onClose={close}>
+    <SideDrawer title={t('ending.title', { name: batch.name })} open={isOpen} onClose={close}>
       {batch.phases.length > 0 && (
         <p>{t('ending.left', { grams: grams(batch.phases.reduce((sum, phase) => sum + phase.grams, 0)) })}</p>
       )}
@@ -111,7 +113,7 @@ export function EmptyDrawer({ batch, isOpen, close }: Props) {
       <Button type="primary" loading={empty.isPending || keep.isPending || feed.isPending} onClick={() => void clear()}>
         {t('batch.empty_jar')}
       </Button>
-    </Drawer>
+    </SideDrawer>
   );
 }
 
@@ -143,7 +145,7 @@ function BrineLeft({ batch, liquid, brine, change }: BrineProps) {
       />
       {brine.is === 'starter' && (
         <div className="ending-starter">
-          <Select
+          <Choice
             aria-label={t('ending.starter_for')}
             value={brine.of}
             onChange={(of) => change({ ...brine, of })}

@@ -1,4 +1,5 @@
-import { Checkbox, Select } from 'antd';
+import { Checkbox } from 'antd';
+import { Choice } from '../../app/Choice';
 import { useState } from 'react';
 import type { Batch, JarClosing, KitchenJar } from '../../api/client';
 import { useKitchen } from '../../api/queries';
@@ -32,7 +33,7 @@ export function JarDrawer({ batch, close }: { batch: Batch; close: () => void })
     >
       <div className="fields">
         <Field label={t('bench.jar')} name="jarId" refusal={save.error} wide>
-          <Select
+          <Choice
             value={now.jarId ?? ''}
             onChange={(id) => change({ jarId: id === '' ? null : id, hasOneMore: false })}
             options={[
@@ -50,7 +51,7 @@ export function JarDrawer({ batch, close }: { batch: Batch; close: () => void })
           </Checkbox>
         )}
         <Field label={t('bench.cover')} name="cover" refusal={save.error}>
-          <Select
+          <Choice
             value={now.cover ?? ''}
             onChange={(cover: KitchenJar['cover'] | '') => change({ cover: cover === '' ? null : cover })}
             options={[
@@ -67,7 +68,7 @@ export function JarDrawer({ batch, close }: { batch: Batch; close: () => void })
           />
         </Field>
         <Field label={t('bench.hold_down')} name="holdDownId" refusal={save.error}>
-          <Select
+          <Choice
             value={changed.holdDownId === undefined ? SAME : (changed.holdDownId ?? '')}
             onChange={(id: string) => change({ holdDownId: id === '' ? null : id })}
             options={[

@@ -1,6 +1,8 @@
 import { complain } from '../../app/complain';
 import { say, t } from '../../messages/words';
-import { App, Button, Dropdown, Modal } from 'antd';
+import { App, Button, Dropdown } from 'antd';
+import { Complaint } from '../../app/Complaint';
+import { Dialog } from '../../app/Dialog';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Aim, Batch, Place } from '../../api/client';
@@ -86,11 +88,11 @@ export function JarSettings({ batch }: { batch: Batch }) {
 /** Bottling, keeping it out of the fridge, giving it away: each behind a reading of its acid. */
 function Gates({ batch, close }: { batch: Batch; close: () => void }) {
   return (
-    <Modal open title={t('batch.release_title', { name: batch.name })} footer={null} onCancel={close} width={620}>
+    <Dialog open title={t('batch.release_title', { name: batch.name })} footer={null} onCancel={close} width={620}>
       {batch.gates.map((gate) => (
         <GateRow key={gate.purpose} batch={batch} gate={gate} close={close} />
       ))}
-    </Modal>
+    </Dialog>
   );
 }
 
@@ -125,9 +127,7 @@ function GateRow({ batch, gate, close }: { batch: Batch; gate: Gate; close: () =
         {gate.purpose === 'give_away' && batch.potassium && <li>{say(batch.potassium)}</li>}
       </ul>
       {refusal && (
-        <p className="complaint" role="alert">
-          {refusal.of('grams') ?? refusal.of('purpose') ?? refusal.of('place') ?? refusal.message}
-        </p>
+        <Complaint>{refusal.of('grams') ?? refusal.of('purpose') ?? refusal.of('place') ?? refusal.message}</Complaint>
       )}
       <div className="words">
         {gate.isOpen && gate.purpose === 'give_away' && (

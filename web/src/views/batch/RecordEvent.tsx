@@ -1,5 +1,7 @@
 import { joined, say, t } from '../../messages/words';
-import { App, Button, Select } from 'antd';
+import { App, Button } from 'antd';
+import { Complaint } from '../../app/Complaint';
+import { Choice } from '../../app/Choice';
 import { Kept } from '../../api/change';
 import { complain } from '../../app/complain';
 import type { Batch, Refusal } from '../../api/client';
@@ -82,7 +84,7 @@ export function RecordEvent({ batch }: { batch: Batch }) {
     grams: box('grams', t('batch.amount'), t('batch.how_much'), 'weight'),
     percent: box('percent', t('batch.strength'), t('batch.strength_hint'), 'strength'),
     saltId: (
-      <Select
+      <Choice
         key="saltId"
         aria-label={t('batch.which_salt')}
         placeholder={t('batch.which_salt_hint')}
@@ -92,7 +94,7 @@ export function RecordEvent({ batch }: { batch: Batch }) {
       />
     ),
     jarId: (
-      <Select
+      <Choice
         key="jarId"
         aria-label={t('batch.which_jar')}
         placeholder={t('batch.which_jar_hint')}
@@ -109,7 +111,7 @@ export function RecordEvent({ batch }: { batch: Batch }) {
     <section aria-label={t('batch.add_event')} className="write-down">
       <h2>{t('batch.add_event')}</h2>
       <div className="told">
-        <Select
+        <Choice
           aria-label={t('batch.what_happened')}
           placeholder={t('batch.what_hint')}
           value={what}
@@ -121,11 +123,7 @@ export function RecordEvent({ batch }: { batch: Batch }) {
         />
         {what !== null && eventForms[what].asks.map((question) => fields[question])}
       </div>
-      {refusal && (
-        <p className="complaint" role="alert">
-          {firstSentence(refusal)}
-        </p>
-      )}
+      <Complaint>{refusal?.sentence}</Complaint>
       {entry && preview.data?.effect && !refusal && (
         <EffectPreview before={preview.data.effect.before} after={preview.data.effect.after} />
       )}
@@ -160,8 +158,4 @@ function writtenElsewhere(before: Batch, after: Batch): string {
       .slice(0, -1)
       .map(({ text }) => say(text)),
   );
-}
-
-function firstSentence(refusal: Refusal): string {
-  return Object.values(refusal.fields)[0]?.[0] ?? refusal.message;
 }

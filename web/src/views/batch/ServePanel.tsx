@@ -1,5 +1,6 @@
 import { joined, named, say, T, t } from '../../messages/words';
 import { App, Button, Segmented } from 'antd';
+import { Complaint } from '../../app/Complaint';
 import { useState } from 'react';
 import { useSavings } from '../../api/intake';
 import { AmountInput, portionPhrases } from '../../app/AmountInput';
@@ -135,11 +136,7 @@ export function ServePanel({ batch }: { batch: Batch }) {
               </Button>
             )}
             {lessFor === portion.personId && <Less batch={batch.id} personId={portion.personId} manner={manner} />}
-            {complaint?.personId === portion.personId && (
-              <p className="complaint" role="alert">
-                {complaint.text}
-              </p>
-            )}
+            {complaint?.personId === portion.personId && <Complaint>{complaint.text}</Complaint>}
           </div>
         );
       })}

@@ -1,5 +1,6 @@
 import { named, say, t } from '../../messages/words';
-import { Button, Checkbox, Segmented, Select } from 'antd';
+import { Button, Checkbox, Segmented } from 'antd';
+import { Choice } from '../../app/Choice';
 import { memo, useMemo } from 'react';
 import type { AmountOf } from '../../api/amounts';
 import type { BenchAnswer, Kitchen, Refusal } from '../../api/client';
@@ -42,7 +43,7 @@ export const BenchForm = memo(function Sheet(props: Props) {
     <div>
       {draft.method === 'transform' ? <Blend {...props} /> : <Take {...props} />}
       <FormRow verb={t('bench.by')} refusal={refusal} fields={['method']} aside={say(method?.note) ?? undefined}>
-        <Select
+        <Choice
           aria-label={t('bench.method')}
           value={draft.method}
           style={{ width: 216 }}
@@ -57,6 +58,7 @@ export const BenchForm = memo(function Sheet(props: Props) {
         <FormRow verb={t('bench.water')} refusal={refusal} fields={['waterAmount', 'waterAs', 'pouredAmount']}>
           <AmountInput
             asks={draft.waterAs === 'brine' ? { kind: 'amount' } : { kind: 'amount', of: 'water' }}
+            name="waterAmount"
             aria-label={t('bench.water')}
             placeholder={
               answer && !draft.waterAmount
@@ -83,6 +85,7 @@ export const BenchForm = memo(function Sheet(props: Props) {
               <span className="soft">{t('bench.poured')}</span>
               <AmountInput
                 asks={{ kind: 'amount', of: 'water' }}
+                name="pouredAmount"
                 aria-label={t('bench.poured')}
                 placeholder={t('bench.poured_hint')}
                 value={draft.pouredAmount ?? ''}
@@ -114,6 +117,7 @@ export const BenchForm = memo(function Sheet(props: Props) {
             more={t('bench.add_dressing')}
             called={t('bench.called_dressing')}
             kitchen={kitchen}
+            path="paste"
             parts={draft.paste ?? []}
             change={(paste) => change({ paste })}
           />
@@ -123,6 +127,7 @@ export const BenchForm = memo(function Sheet(props: Props) {
       <FormRow verb={t('bench.serve')} refusal={refusal} fields={['servingAmount']}>
         <AmountInput
           asks={foodOf(draft.vegetableId)}
+          name="servingAmount"
           aria-label={t('bench.serving')}
           value={draft.servingAmount ?? ''}
           change={(servingAmount) => change({ servingAmount })}
@@ -146,6 +151,7 @@ function Take({ kitchen, draft, change, answer, refusal }: Props) {
     >
       <AmountInput
         asks={foodOf(draft.vegetableId)}
+        name="vegetableAmount"
         aria-label={t('bench.vegetable_weight')}
         placeholder={
           answer && !draft.vegetableAmount
@@ -164,7 +170,7 @@ function Take({ kitchen, draft, change, answer, refusal }: Props) {
         change={(vegetableId) => change({ vegetableId, shape: shapeOf(vegetableId), cuts: null })}
         foods={kitchen.methods.find((one) => one.id === draft.method)?.isMixed ? lists.bases : lists.vegetables}
       />
-      <Select
+      <Choice
         aria-label={t('bench.cut')}
         value={isPulp ? 'pulp' : draft.shape}
         disabled={isPulp}
@@ -184,6 +190,7 @@ function Take({ kitchen, draft, change, answer, refusal }: Props) {
         more={t('bench.add_food')}
         called={t('bench.called_with')}
         kitchen={kitchen}
+        path="alongside"
         parts={draft.alongside ?? []}
         change={(alongside) => change({ alongside })}
       />
@@ -197,7 +204,7 @@ function Blend({ kitchen, draft, change, refusal }: Props) {
 
   return (
     <FormRow verb={t('bench.take')} refusal={refusal} fields={['sourceBatchId', 'keptBrine', 'isHeated', 'alongside']}>
-      <Select
+      <Choice
         aria-label={t('bench.batch')}
         placeholder={t('bench.choose_source')}
         value={draft.sourceBatchId}
@@ -209,6 +216,7 @@ function Blend({ kitchen, draft, change, refusal }: Props) {
         <span className="soft">{t('bench.with')}</span>
         <AmountInput
           asks={{ kind: 'amount', of: 'water' }}
+          name="keptBrine"
           aria-label={t('bench.blended_brine')}
           placeholder={t('bench.all_brine')}
           value={draft.keptBrine ?? ''}
@@ -223,6 +231,7 @@ function Blend({ kitchen, draft, change, refusal }: Props) {
         more={t('bench.add_blended')}
         called={t('bench.called_blended')}
         kitchen={kitchen}
+        path="alongside"
         parts={draft.alongside ?? []}
         change={(alongside) => change({ alongside })}
       />
@@ -256,7 +265,7 @@ function Into(props: Props) {
       refusal={refusal}
       fields={['jarId', 'moreJarIds', 'leftOutAmount', 'headspaceMm', 'weightMl', 'holdDownId', 'cover']}
     >
-      <Select
+      <Choice
         aria-label={t('bench.jar')}
         showSearch={{ optionFilterProp: 'label' }}
         value={draft.jarId ?? ''}
@@ -271,6 +280,7 @@ function Into(props: Props) {
           <span className="soft">{t('bench.left_out')}</span>
           <AmountInput
             asks={foodOf(draft.vegetableId)}
+            name="leftOutAmount"
             aria-label={t('bench.left_out')}
             value={draft.leftOutAmount ?? ''}
             change={(leftOutAmount) => change({ leftOutAmount })}
@@ -285,7 +295,7 @@ function Into(props: Props) {
       {more.map((id, place) => (
         <div className="bench-part" key={place}>
           <span className="soft">{t('bench.and')}</span>
-          <Select
+          <Choice
             aria-label={t('bench.jar_number', { number: String(place + 2) })}
             value={id}
             onChange={(next: string) => change({ moreJarIds: more.with(place, next) })}
@@ -344,6 +354,7 @@ function Closed({ kitchen, draft, change, answer }: Props) {
       <div className="bench-fields">
         <label className="bench-beside">
           <QuantityBox
+            name="headspaceMm"
             aria-label={t('bench.headspace')}
             measures="length"
             value={draft.headspaceMm}
@@ -352,14 +363,14 @@ function Closed({ kitchen, draft, change, answer }: Props) {
           />
           <span className="soft">{t('bench.free')}</span>
         </label>
-        <Select
+        <Choice
           aria-label={t('bench.cover')}
           value={draft.cover ?? ''}
           onChange={(cover: Draft['cover'] | '') => change({ cover: cover === '' ? null : cover })}
           options={[{ value: '' as const, label: coverOf(kitchen, draft) }, ...covers]}
           className="bench-cover"
         />
-        <Select
+        <Choice
           aria-label={t('bench.hold_down')}
           value={draft.holdDownId ?? ''}
           onChange={(id) => change({ holdDownId: id === '' ? null : id, weightMl: null })}
@@ -390,6 +401,7 @@ function Rest({ draft, change, refusal, method }: Props & { method: Kitchen['met
     >
       <QuantityBox
         measures="hours"
+        name="saltingMinutes"
         aria-label={isSoaked ? t('bench.soak_hours') : t('bench.rest_hours')}
         placeholder={String((method.saltingMinutes ?? 0) / 60)}
         value={draft.saltingMinutes === null ? null : draft.saltingMinutes / 60}
@@ -401,6 +413,7 @@ function Rest({ draft, change, refusal, method }: Props & { method: Kitchen['met
           <span className="soft">{t('bench.then_rinse')}</span>
           <QuantityBox
             measures="seconds"
+            name="rinseSeconds"
             aria-label={t('bench.rinse_seconds')}
             placeholder={String(method.rinseSeconds)}
             value={draft.rinseSeconds}
@@ -466,7 +479,7 @@ function Starter({ kitchen, draft, change, answer, refusal }: Props) {
           : undefined
       }
     >
-      <Select
+      <Choice
         aria-label={t('bench.starter')}
         value={starter}
         style={{ minWidth: 216, flex: 1 }}
@@ -488,6 +501,7 @@ function Starter({ kitchen, draft, change, answer, refusal }: Props) {
       {starter !== '' && (
         <AmountInput
           asks={draft.starterId ? foodOf(draft.starterId) : { kind: 'amount', of: 'water' }}
+          name="starterAmount"
           aria-label={t('bench.starter_amount')}
           placeholder={draft.method === 'reused_brine' ? t('bench.to_cover') : t('bench.example_2_tbsp')}
           value={draft.starterAmount ?? ''}

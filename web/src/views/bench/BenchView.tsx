@@ -1,4 +1,5 @@
 import { say, t, T } from '../../messages/words';
+import { Complaint } from '../../app/Complaint';
 import { useDeferredValue, useMemo } from 'react';
 import type { BenchAnswer, Kitchen, Refusal } from '../../api/client';
 import { useBench, useKitchen, useShelf } from '../../api/queries';
@@ -51,11 +52,7 @@ function Bench({ kitchen }: { kitchen: Kitchen }) {
         ) : (
           <p className="soft">{missing ?? refusal?.message}</p>
         )}
-        {answer && refusal && Object.keys(refusal.fields).length === 0 && (
-          <p className="complaint" role="alert">
-            {refusal.message}
-          </p>
-        )}
+        {answer && <Complaint>{refusal?.ofNoField}</Complaint>}
         {answer && missing && <p className="soft">{missing}</p>}
         {answer && <Brief answer={answer} />}
         <StartBatch

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Refusal } from '../../api/client';
+import { aboutPath, RefusedForm } from '../../app/Complaint';
 import { Term, type TermName } from '../../app/Term';
 
 interface Props {
@@ -25,10 +26,12 @@ export function FormRow({ verb, term, fields, refusal, aside, children }: Props)
         <h3>{verb}</h3>
         {term && <Term name={term} />}
       </div>
-      <div className="bench-fields">{children}</div>
+      <div className="bench-fields">
+        <RefusedForm value={refusal}>{children}</RefusedForm>
+      </div>
       {aside && <p className="aside">{aside}</p>}
       {complaints.map(([path, [complaint]]) => (
-        <p key={path} className="complaint" role="alert">
+        <p key={path} id={aboutPath(path)} className="complaint" role="alert">
           {complaint}
         </p>
       ))}

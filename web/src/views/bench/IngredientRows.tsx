@@ -11,12 +11,14 @@ interface Props {
   /** How a screen reader calls one of them. */
   called: string;
   kitchen: Kitchen;
+  /** Where they are in the request. */
+  path: string;
   parts: BenchPart[];
   change: (parts: BenchPart[]) => void;
 }
 
 /** Foods with their amounts, as many as it takes. */
-export function IngredientRows({ more, called, kitchen, parts, change }: Props) {
+export function IngredientRows({ more, called, kitchen, path, parts, change }: Props) {
   const { foods } = optionsOf(kitchen);
   // Something must stand there first; garlic goes into most jars.
   const garlic = kitchen.ingredients.find((one) => one.key === 'garlic');
@@ -28,6 +30,7 @@ export function IngredientRows({ more, called, kitchen, parts, change }: Props) 
         <div className="bench-part" key={place}>
           <AmountInput
             asks={{ kind: 'amount', of: 'food', id: part.foodId }}
+            name={`${path}.${String(place)}.amount`}
             aria-label={t('bench.amount_of', { what: called, number: String(place + 1) })}
             placeholder={t('bench.example_2_tbsp')}
             value={part.amount ?? ''}

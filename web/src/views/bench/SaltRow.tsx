@@ -1,5 +1,6 @@
 import { say, t } from '../../messages/words';
-import { Button, Input, Segmented, Select } from 'antd';
+import { Button, Input, Segmented } from 'antd';
+import { Choice } from '../../app/Choice';
 import type { BenchAnswer, Kitchen, Refusal } from '../../api/client';
 import { AmountInput } from '../../app/AmountInput';
 import { grams } from '../../app/numbers';
@@ -44,7 +45,7 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
       ]}
       aside={asides[fixed]}
     >
-      <Select
+      <Choice
         aria-label={t('bench.salt')}
         showSearch={{ optionFilterProp: 'label' }}
         value={draft.saltId}
@@ -77,6 +78,7 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
       {(fixed === 'salt' || fixed === 'both') && (
         <AmountInput
           asks={{ kind: 'amount', of: 'salt', id: draft.saltId }}
+          name="saltAmount"
           aria-label={t('bench.salt_amount')}
           placeholder={
             isOptional && fixed === 'salt' ? 'none' : draft.saltUnit === 'grams' ? '18 g' : t('bench.example_tbsp')
@@ -88,6 +90,7 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
       {(fixed === 'strength' || fixed === 'both') && (
         <AmountInput
           asks={{ kind: 'strength', of: 'salt', id: draft.saltId }}
+          name="strengthPercent"
           aria-label={t('bench.strength')}
           data-takes="strength"
           value={draft.strengthPercent ?? ''}
@@ -97,7 +100,7 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
         />
       )}
       {(fixed === 'strength' || fixed === 'both') && (
-        <Select
+        <Choice
           aria-label={t('bench.strength_of')}
           value={draft.strengthBasis}
           style={{ width: 148 }}

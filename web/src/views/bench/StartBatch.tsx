@@ -1,5 +1,7 @@
 import { say, t } from '../../messages/words';
-import { App, Button, Checkbox, Input, Segmented, Select } from 'antd';
+import { App, Button, Checkbox, Input, Segmented } from 'antd';
+import { Complaint } from '../../app/Complaint';
+import { Choice } from '../../app/Choice';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -100,7 +102,7 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
           value={draft.name}
           onChange={(event) => change({ name: event.target.value })}
         />
-        <Select
+        <Choice
           aria-label={t('bench.place')}
           value={draft.place}
           onChange={(place) => change({ place, roomCelsius: null })}
@@ -172,11 +174,7 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
           </Button>
         )}
       </div>
-      {start.error && (
-        <p className="complaint" role="alert">
-          {Object.values(start.error.fields)[0]?.[0] ?? start.error.message}
-        </p>
-      )}
+      <Complaint>{start.error?.sentence}</Complaint>
     </div>
   );
 }

@@ -1,5 +1,6 @@
 import { say, t, T } from '../../messages/words';
 import { Button } from 'antd';
+import { Complaint } from '../../app/Complaint';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Batch, Inspection, Question } from '../../api/client';
 import { useBatch, useEmptyJar } from '../../api/queries';
@@ -178,11 +179,7 @@ function Said({ batch, found, inspection, left, forget }: SaidProps) {
           {say(one)}
         </p>
       ))}
-      {write.error && (
-        <p className="complaint" role="alert">
-          {write.error.message}
-        </p>
-      )}
+      <Complaint>{write.error?.message}</Complaint>
       <div className="words">
         <Button
           type="primary"

@@ -1,5 +1,7 @@
-import { App, Input, Modal } from 'antd';
+import { App, Input } from 'antd';
+import { Dialog } from '../../app/Dialog';
 import { useState } from 'react';
+import { ChooseFile } from '../../app/ChooseFile';
 import { complain } from '../../app/complain';
 import { Kept } from '../../api/change';
 import { useRecordNote } from '../../api/tending';
@@ -34,7 +36,7 @@ export function StepNote({ batchId, step, close }: Props) {
     });
 
   return (
-    <Modal
+    <Dialog
       title={t('counter.note')}
       open
       okText={t('action.save')}
@@ -50,15 +52,15 @@ export function StepNote({ batchId, step, close }: Props) {
         value={text}
         onChange={(event) => setText(event.target.value)}
       />
-      <label className="counter-photo">
-        {t('counter.photo')}
-        <input
-          type="file"
+      <p>
+        <ChooseFile
+          says={photo?.name ?? t('log.add_photo')}
+          label={t('counter.photo')}
           accept="image/*"
-          capture="environment"
-          onChange={(event) => setPhoto(event.target.files?.[0] ?? null)}
+          isPhoto
+          choose={setPhoto}
         />
-      </label>
-    </Modal>
+      </p>
+    </Dialog>
   );
 }

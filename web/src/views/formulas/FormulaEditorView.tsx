@@ -1,5 +1,7 @@
 import { say, t, T } from '../../messages/words';
-import { App, Button, Checkbox, Input, Select } from 'antd';
+import { App, Button, Checkbox, Input } from 'antd';
+import { Complaint } from '../../app/Complaint';
+import { Choice } from '../../app/Choice';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Formula, Kitchen, KitchenMethod, Refusal } from '../../api/client';
@@ -98,11 +100,7 @@ function Editor({ kitchen, formula }: { kitchen: Kitchen; formula: Formula | nul
           </Button>
         </div>
       </header>
-      {failed && (
-        <p className="complaint" role="alert">
-          {Object.values(failed.fields)[0]?.[0] ?? failed.message}
-        </p>
-      )}
+      <Complaint>{failed?.sentence}</Complaint>
       <div className="formula-body">
         <section aria-label={t('formula.ingredients')}>
           <Head document={document} change={change} refusal={refusal} kitchen={formula ? null : kitchen} />
@@ -121,11 +119,7 @@ function Editor({ kitchen, formula }: { kitchen: Kitchen; formula: Formula | nul
           <Words document={document} change={change} refusal={refusal} />
         </section>
         <div>
-          {refusal && (
-            <p className="complaint" role="alert">
-              {Object.values(refusal.fields)[0]?.[0] ?? refusal.message}
-            </p>
-          )}
+          <Complaint>{refusal?.sentence}</Complaint>
           {computed.data?.worked && <FormulaResult worked={computed.data.worked} />}
         </div>
       </div>
@@ -164,7 +158,7 @@ function Head({ document, change, refusal, kitchen }: PartProps & { kitchen: Kit
       </Field>
       {kitchen && (
         <Field label={t('formula_edit.method')} name="document.method" refusal={refusal}>
-          <Select
+          <Choice
             value={document.method}
             onChange={(_, chosen) => !Array.isArray(chosen) && chosen && change(byMethod(document, chosen.method))}
             options={kitchen.methods

@@ -1,5 +1,7 @@
 import { named, say, t } from '../../messages/words';
-import { App, Button, Segmented, Select } from 'antd';
+import { App, Button, Segmented } from 'antd';
+import { Complaint } from '../../app/Complaint';
+import { Choice } from '../../app/Choice';
 import { useDeferredValue, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Begin, Formula, Place } from '../../api/client';
@@ -158,7 +160,7 @@ function ScaleBar({ mainFood, scale, change, refusal }: ScaleProps) {
         ]}
       />
       {scale.by === 'jar' && (
-        <Select
+        <Choice
           aria-label={t('formula.jar_to_fill')}
           placeholder={t('formula.which_jar')}
           value={scale.jarId}
@@ -192,11 +194,7 @@ function ScaleBar({ mainFood, scale, change, refusal }: ScaleProps) {
         />
       )}
       {scale.by === 'sodium' && <p className="soft scale-say">{t('formula.portion_note')}</p>}
-      {complaint && (
-        <p className="complaint" role="alert">
-          {complaint}
-        </p>
-      )}
+      <Complaint>{complaint}</Complaint>
     </div>
   );
 }
@@ -339,7 +337,7 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
 
   return (
     <div className="start-bar">
-      <Select
+      <Choice
         aria-label={t('formula.into')}
         value={into ?? ''}
         disabled={scale.by === 'jar'}
@@ -352,7 +350,7 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
           { value: '', label: t('formula.no_jar') },
         ]}
       />
-      <Select
+      <Choice
         aria-label={t('formula.place')}
         value={place}
         onChange={setPlace}
@@ -366,7 +364,7 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
       </Button>
       {start.error && (
         <p className="complaint" role="alert">
-          {Object.values(start.error.fields)[0]?.[0] ?? start.error.message}{' '}
+          {start.error.sentence}{' '}
           {start.error.of('intoJarId') && into && (
             <Button size="small" onClick={() => begin(true)}>
               {t('bench.one_more')}

@@ -1,5 +1,7 @@
 import { say, t } from '../../messages/words';
-import { Button, Checkbox, Input, Upload } from 'antd';
+import { Button, Checkbox, Input } from 'antd';
+import { ChooseFile } from '../../app/ChooseFile';
+import { Complaint } from '../../app/Complaint';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { ImportCandidate, Kitchen } from '../../api/client';
@@ -45,33 +47,22 @@ export function ImportView() {
           <Button type="primary" loading={preview.isPending} onClick={() => read(text)}>
             {t('import.preview')}
           </Button>
-          <Upload
+          <ChooseFile
+            says={t('import.from_file')}
             accept=".json,.jsonld,.txt"
-            showUploadList={false}
-            beforeUpload={(file) => {
+            choose={(file) => {
               setTooLarge(file.size > MOST_BYTES);
               if (file.size <= MOST_BYTES) {
                 void file.text().then(read);
               }
-              return false;
             }}
-          >
-            <Button>{t('import.from_file')}</Button>
-          </Upload>
+          />
           <Link to="/formulas" className="as-button">
             {t('action.back')}
           </Link>
         </div>
-        {tooLarge && (
-          <p className="complaint" role="alert">
-            {t('errors.text_4_mb')}
-          </p>
-        )}
-        {preview.error && (
-          <p className="complaint" role="alert">
-            {preview.error.of('text') ?? preview.error.message}
-          </p>
-        )}
+        {tooLarge && <Complaint>{t('errors.text_4_mb')}</Complaint>}
+        <Complaint>{preview.error?.sentence}</Complaint>
       </section>
       {preview.data && <Candidates key={text.length} kitchen={kitchen.data} candidates={preview.data} />}
     </div>
@@ -127,11 +118,7 @@ function Candidates({ kitchen, candidates }: { kitchen: Kitchen; candidates: Imp
           {one.candidate.lines.length > 0 && <Lines kitchen={kitchen} one={one} change={(part) => change(i, part)} />}
         </article>
       ))}
-      {bring.error && (
-        <p className="complaint" role="alert">
-          {Object.values(bring.error.fields)[0]?.[0] ?? bring.error.message}
-        </p>
-      )}
+      <Complaint>{bring.error?.sentence}</Complaint>
       <Button
         type="primary"
         disabled={wanted.length === 0}

@@ -1,5 +1,7 @@
 import { say, t } from '../../messages/words';
-import { Button, Segmented, Select } from 'antd';
+import { Button, Segmented } from 'antd';
+import { Complaint } from '../../app/Complaint';
+import { Choice } from '../../app/Choice';
 import type { Kitchen, Refusal } from '../../api/client';
 import { Field } from '../../app/Field';
 import { usualSalt, type Amount, type Step } from './document';
@@ -90,7 +92,7 @@ export function StepEditor({ step, path, change, kitchen, refusal }: Props) {
       {step.salt && <SaltRow step={step} path={`${path}.salt`} change={change} kitchen={kitchen} refusal={refusal} />}
       {step.starter && (
         <div className="amount-row">
-          <Select
+          <Choice
             aria-label={t('step_edit.starter')}
             value={step.starter.liquid ?? ''}
             onChange={(liquid) => change({ ...step, starter: { grams: 50, ...step.starter, liquid } })}
@@ -180,11 +182,7 @@ function AmountRow({ amount, path, kitchen, refusal, change, remove, isCut = fal
           }
         />
       )}
-      {complaint && (
-        <p className="complaint" role="alert">
-          {complaint}
-        </p>
-      )}
+      <Complaint>{complaint}</Complaint>
     </div>
   );
 }
@@ -202,7 +200,7 @@ function SaltRow({ step, path, change, kitchen, refusal }: Props) {
     <div>
       <h3>{t('step_edit.salt')}</h3>
       <div className="amount-row">
-        <Select
+        <Choice
           aria-label={t('step_edit.salt')}
           value={salt.product}
           onChange={(product: string) => set({ product })}
@@ -234,7 +232,7 @@ function SaltRow({ step, path, change, kitchen, refusal }: Props) {
               value={(salt.share ?? 0) * 100}
               change={(value) => set({ share: (value ?? 0) / 100 })}
             />
-            <Select
+            <Choice
               aria-label={t('bench.strength_of')}
               value={salt.basis ?? method?.basis ?? ''}
               onChange={(basis: string) => set({ basis })}
@@ -251,11 +249,7 @@ function SaltRow({ step, path, change, kitchen, refusal }: Props) {
           />
         )}
       </div>
-      {complaint && (
-        <p className="complaint" role="alert">
-          {complaint}
-        </p>
-      )}
+      <Complaint>{complaint}</Complaint>
     </div>
   );
 }

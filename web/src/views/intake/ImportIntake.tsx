@@ -1,5 +1,7 @@
 import { say, t } from '../../messages/words';
 import { App, Button, Input } from 'antd';
+import { ChooseFile } from '../../app/ChooseFile';
+import { Complaint } from '../../app/Complaint';
 import { useState } from 'react';
 import { useImportIntake, usePreviewIntake } from '../../api/intake';
 import { SaveDrawer } from '../../app/SaveDrawer';
@@ -37,17 +39,19 @@ export function ImportIntake({ close }: { close: () => void }) {
       }}
     >
       <p className="soft">{t('import_intake.about')}</p>
-      <input
-        type="file"
-        accept=".csv,text/csv"
-        aria-label={t('import_intake.file')}
-        onChange={(event) => {
-          void event.target.files?.[0]?.text().then((content) => {
-            setText(content);
-            preview.mutate(content);
-          });
-        }}
-      />
+      <p>
+        <ChooseFile
+          says={t('import.from_file')}
+          label={t('import_intake.file')}
+          accept=".csv,text/csv"
+          choose={(file) =>
+            void file.text().then((content) => {
+              setText(content);
+              preview.mutate(content);
+            })
+          }
+        />
+      </p>
       <Input.TextArea
         aria-label={t('import_intake.text')}
         rows={6}
@@ -57,11 +61,7 @@ export function ImportIntake({ close }: { close: () => void }) {
           preview.reset();
         }}
       />
-      {refusal?.of('text') && (
-        <p className="complaint" role="alert">
-          {refusal.of('text')}
-        </p>
-      )}
+      <Complaint>{refusal?.of('text')}</Complaint>
       {read && (
         <div role="status">
           {read.complaints.length > 0 && (

@@ -1,6 +1,7 @@
 import { joined, say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { App, Button, Segmented, Select } from 'antd';
+import { App, Button, Segmented } from 'antd';
+import { Choice } from '../../app/Choice';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Intake, IntakeAverage } from '../../api/client';
@@ -78,7 +79,7 @@ export function IntakeView() {
           onChange={(next: number) => setSpan(String(next))}
           options={spans}
         />
-        <Select
+        <Choice
           allowClear
           aria-label={t('intake.compare')}
           placeholder={t('intake.compare_hint')}

@@ -1,4 +1,5 @@
-import { Button, Segmented, Select } from 'antd';
+import { Button, Segmented } from 'antd';
+import { Choice } from '../../app/Choice';
 import { useState } from 'react';
 import type { Kitchen, WeighedMeasure } from '../../api/client';
 import { useWeighMeasure } from '../../api/kitchen';
@@ -74,14 +75,14 @@ function Weigh({ kitchen, close }: { kitchen: Kitchen; close: () => void }) {
           />
         </Field>
         <Field label={t('forks.of')} name="family" refusal={save.error}>
-          <Select
+          <Choice
             value={one.family}
             onChange={(family) => change({ family })}
             options={FAMILIES.map((value) => ({ value, label: t(`forks.${value}`) }))}
           />
         </Field>
         <Field label={t('forks.whose')} name="personId" refusal={save.error}>
-          <Select
+          <Choice
             value={one.personId ?? ''}
             onChange={(id: string) => change({ personId: id === '' ? null : id })}
             options={[

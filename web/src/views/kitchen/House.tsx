@@ -1,6 +1,7 @@
 import { chosenLanguage, readerLocale } from '../../messages/catalogue';
 import { say, t } from '../../messages/words';
-import { App, Button, Input, Select } from 'antd';
+import { App, Button, Input } from 'antd';
+import { Choice } from '../../app/Choice';
 import type { Kitchen } from '../../api/client';
 import { Kept } from '../../api/change';
 import { complain } from '../../app/complain';
@@ -67,7 +68,7 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
           <Input value={fields.name} onChange={(event) => change({ name: event.target.value })} />
         </Field>
         <Field label={t('house.time_zone')} name="timeZone" refusal={save.error}>
-          <Select
+          <Choice
             showSearch
             value={fields.timeZone}
             onChange={(timeZone: string) => change({ timeZone })}
@@ -78,7 +79,7 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
           />
         </Field>
         <Field label={t('house.week_start')} name="weekStart" refusal={save.error}>
-          <Select
+          <Choice
             value={fields.weekStart}
             onChange={(weekStart: number) => change({ weekStart })}
             options={days.map((label, i) => ({ value: i + 1, label }))}
@@ -92,7 +93,7 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
           <Input type="time" value={fields.quietTo} onChange={(event) => change({ quietTo: event.target.value })} />
         </Field>
         <Field label={t('house.language')} name="language" refusal={save.error} wide>
-          <Select
+          <Choice
             showSearch={{ optionFilterProp: 'label' }}
             value={fields.language}
             onChange={(language: string) => change({ language })}
@@ -103,7 +104,7 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
           />
         </Field>
         <Field label={t('house.aim')} name="aim" refusal={save.error} wide>
-          <Select
+          <Choice
             value={fields.aim}
             onChange={(aim) => change({ aim })}
             options={kitchen.aims.map((aim) => ({ value: aim.id, label: say(aim.label) }))}

@@ -1,5 +1,6 @@
 import { named, t } from '../../messages/words';
-import { Button, Checkbox, Input, Select } from 'antd';
+import { Button, Checkbox, Input } from 'antd';
+import { Choice } from '../../app/Choice';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { HoldDown, Kitchen, KitchenJar } from '../../api/client';
@@ -149,7 +150,7 @@ function JarDrawer({ kitchen, jar, close }: { kitchen: Kitchen; jar: KitchenJar 
         {quantity('mouthMm', t('jars.mouth'), 'length')}
         {quantity('bodyMm', t('jars.body'), 'length')}
         <Field label={t('jars.cover')} name="cover" refusal={save.error} wide>
-          <Select
+          <Choice
             value={fields.cover}
             onChange={(cover) => change({ cover })}
             options={kitchen.covers.map((value) => ({ value, label: named('cover', value) }))}

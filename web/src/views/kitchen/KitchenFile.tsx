@@ -1,6 +1,7 @@
 import { complain } from '../../app/complain';
 import { t } from '../../messages/words';
-import { App, Button, Upload } from 'antd';
+import { App } from 'antd';
+import { ChooseFile } from '../../app/ChooseFile';
 import { useNavigate } from 'react-router';
 import { useImportKitchen } from '../../api/queries';
 
@@ -18,10 +19,11 @@ export function KitchenFile() {
         <a className="as-button" href="/api/kitchen/file" download>
           {t('action.export')}
         </a>
-        <Upload
+        <ChooseFile
+          says={t('action.import')}
           accept="application/json,.json"
-          showUploadList={false}
-          beforeUpload={(file) => {
+          isBusy={bring.isPending}
+          choose={(file) =>
             bring.mutate(file, {
               onSuccess: ({ rows }) => {
                 void navigate('/shelf');
@@ -35,12 +37,9 @@ export function KitchenFile() {
                 );
               },
               onError: (refusal) => complain(message, refusal, 8),
-            });
-            return false;
-          }}
-        >
-          <Button loading={bring.isPending}>{t('action.import')}</Button>
-        </Upload>
+            })
+          }
+        />
       </div>
     </section>
   );

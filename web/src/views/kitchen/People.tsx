@@ -1,6 +1,8 @@
 import { named, say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { Button, DatePicker, Input, Select } from 'antd';
+import { Button, DatePicker, Input } from 'antd';
+import { Complaint } from '../../app/Complaint';
+import { Choice } from '../../app/Choice';
 import { Fragment, useState } from 'react';
 import type { Kitchen, KitchenPerson, Refusal } from '../../api/client';
 import { useEdits } from '../../api/edits';
@@ -237,7 +239,7 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
           <Input value={fields.name} onChange={(event) => change({ name: event.target.value })} />
         </Field>
         <Field label={t('people.limit')} name="preset" refusal={save.error} wide>
-          <Select
+          <Choice
             showSearch={{ optionFilterProp: 'label' }}
             value={fields.preset ?? OWN}
             onChange={(preset) =>
@@ -292,7 +294,7 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
           change={(value) => change({ liveGoal: value })}
         />
         <Field label={t('people.planning')} name="limitIsHard" refusal={save.error}>
-          <Select
+          <Choice
             value={fields.limitIsHard}
             onChange={(limitIsHard) => change({ limitIsHard })}
             options={[
@@ -302,7 +304,7 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
           />
         </Field>
         <Field label={t('people.careful')} name="isCareful" refusal={save.error}>
-          <Select
+          <Choice
             value={fields.isCareful}
             onChange={(isCareful) => change({ isCareful })}
             options={[
@@ -328,7 +330,7 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
       />
       <h3 className="drawer-part">{t('people.background_title')}</h3>
       <Field label={t('people.knowledge')} name="dietKnowledge" refusal={save.error}>
-        <Select
+        <Choice
           value={fields.dietKnowledge}
           onChange={(dietKnowledge) => change({ dietKnowledge })}
           options={(['rough', 'typical', 'weighed'] as const).map((value) => ({
@@ -348,7 +350,7 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
       {person && isNew && (
         <div className="fields drawer-part">
           <Field label={t('people.holds')} name="holds" refusal={save.error} wide>
-            <Select
+            <Choice
               value={fields.holds}
               onChange={(holds) => change({ holds })}
               options={[
@@ -368,7 +370,7 @@ function PersonDrawer({ kitchen, person, close }: DrawerProps) {
           refusal={save.error}
         />
         <Field label={t('people.does_not_like')} name="dislikes" refusal={save.error} wide>
-          <Select
+          <Choice
             mode="multiple"
             showSearch={{ optionFilterProp: 'label' }}
             value={fields.dislikes}
@@ -417,11 +419,7 @@ function RestOfDiet({ rest, change, complaint }: RestProps) {
           <output key={day}>{sumOf(of(i + 1))}</output>
         ))}
       </div>
-      {complaint && (
-        <p className="complaint" role="alert">
-          {complaint}
-        </p>
-      )}
+      <Complaint>{complaint}</Complaint>
       <Button
         type="text"
         onClick={() => change(Object.fromEntries(weekdays.map((_, i) => [String(i + 1), { ...of(1) }])))}

@@ -2,6 +2,7 @@ import { complain } from '../../app/complain';
 import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { App, Button, DatePicker, Input } from 'antd';
+import { ChooseFile } from '../../app/ChooseFile';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -312,11 +313,11 @@ function Bring({ room, close }: DrawerProps) {
         />
       </Field>
       <p className="drawer-part">
-        <input
-          type="file"
+        <ChooseFile
+          says={t('import.from_file')}
+          label={t('rooms.log_file')}
           accept=".csv,.txt,text/csv,text/plain"
-          aria-label={t('rooms.log_file')}
-          onChange={(event) => void event.target.files?.[0]?.text().then(change)}
+          choose={(file) => void file.text().then(change)}
         />
       </p>
       {look && (

@@ -3,7 +3,9 @@ import { complain } from '../../app/complain';
 import { named, say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { App, Button, Input, Segmented } from 'antd';
-import { useRef, useState } from 'react';
+import { ChooseFile } from '../../app/ChooseFile';
+import { Complaint } from '../../app/Complaint';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Batch, Log, Note, Refusal } from '../../api/client';
 import { useBatch } from '../../api/queries';
@@ -129,7 +131,6 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
     ...stored<Draft>(name),
   }));
   const [photo, setPhoto] = useState<File | null>(null);
-  const choose = useRef<HTMLInputElement>(null);
   const write = useRecordNote(batch.id);
   const tell = (part: Partial<Draft>) => {
     change(part);
@@ -253,41 +254,29 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
           />
         </Field>
       </div>
-      <Complaint refusal={write.error} />
+      <Complaint>{elsewhere(write.error)}</Complaint>
       <div className="words">
         <Button type="primary" htmlType="submit" loading={write.isPending}>
           {t('action.save')}
         </Button>
-        <input
-          ref={choose}
-          type="file"
+        <ChooseFile
+          says={photo?.name ?? t('log.add_photo')}
+          label={t('log.photo')}
           accept="image/jpeg,image/png,image/webp"
-          capture="environment"
-          aria-label={t('log.photo')}
-          hidden
-          onChange={(event) => setPhoto(event.target.files?.[0] ?? null)}
+          isPhoto
+          choose={setPhoto}
         />
-        <Button onClick={() => choose.current?.click()}>{photo === null ? t('log.add_photo') : photo.name}</Button>
       </div>
     </form>
   );
 }
 
-/** What is wrong with a part that has no field of its own. */
-function Complaint({ refusal }: { refusal: Refusal | null }) {
-  if (!refusal) {
-    return null;
-  }
-  const elsewhere = Object.keys(refusal.fields).filter(
+/** What is wrong with a part that has no field of its own, or with all of it. */
+function elsewhere(refusal: Refusal | null): string | undefined {
+  const path = Object.keys(refusal?.fields ?? {}).find(
     (field) => !['ph', 'phBy', 'phMargin', 'celsius', 'text'].includes(field),
   );
-  const sentence =
-    elsewhere.length > 0 ? refusal.of(elsewhere[0] ?? '') : refusal.status === 422 ? null : refusal.message;
-  return sentence ? (
-    <p className="complaint" role="alert">
-      {sentence}
-    </p>
-  ) : null;
+  return path !== undefined ? refusal?.of(path) : refusal?.status === 422 ? undefined : refusal?.message;
 }
 
 /** A mark from 1 to 5, between what its ends mean; tapped again it is taken away. */

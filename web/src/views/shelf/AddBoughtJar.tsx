@@ -1,5 +1,6 @@
 import { say, t } from '../../messages/words';
-import { Checkbox, Input, Select } from 'antd';
+import { Checkbox, Input } from 'antd';
+import { Choice } from '../../app/Choice';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { BoughtFields, Kitchen } from '../../api/client';
@@ -62,7 +63,7 @@ export function AddBoughtJar({ kitchen, close }: { kitchen: Kitchen; close: () =
           />
         </Field>
         <Field label={t('bought.phase')} name="phase" refusal={refusal}>
-          <Select
+          <Choice
             value={fields.phase}
             onChange={(phase) => change({ phase })}
             options={[
@@ -96,7 +97,7 @@ export function AddBoughtJar({ kitchen, close }: { kitchen: Kitchen; close: () =
           />
         </Field>
         <Field label={t('bought.place')} name="place" refusal={refusal} wide>
-          <Select
+          <Choice
             value={fields.place}
             onChange={(place) => change({ place })}
             options={places.map(({ id, label: says }) => ({ value: id, label: say(says) }))}

@@ -3,7 +3,10 @@ import { NumberBox } from '../../app/NumberBox';
 import { mg } from '../../app/numbers';
 import { usualUnits } from '../../app/units';
 import { UnitsFields } from '../../app/UnitsFields';
-import { Button, Input, Select } from 'antd';
+import { Button, Input } from 'antd';
+import { Choice } from '../../app/Choice';
+import { Complaint } from '../../app/Complaint';
+import { Field } from '../../app/Field';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { useCreateHousehold, usePresets } from '../../api/queries';
@@ -48,14 +51,11 @@ export function NewKitchenForm() {
       {people.map((person, i) => (
         <div key={i}>
           <div className="eater-row">
-            <label>
-              {t('field.name')}
+            <Field label={t('field.name')} name={`people.${i}.name`} refusal={refusal}>
               <Input value={person.name} onChange={(event) => change(i, { name: event.target.value })} />
-            </label>
-            <label>
-              {t('people.limit')}
-              <Select
-                aria-label={t('people.limit')}
+            </Field>
+            <Field label={t('people.limit')} name={`people.${i}.preset`} refusal={refusal}>
+              <Choice
                 value={person.preset ?? own}
                 onChange={(preset) =>
                   change(i, preset === own ? { preset: null, targetMg: 1500 } : { preset, targetMg: null })
@@ -69,30 +69,21 @@ export function NewKitchenForm() {
                   { value: own, label: t('people.own_short') },
                 ]}
               />
-            </label>
+            </Field>
             {person.preset === null && (
-              <label>
-                {t('other_food.by_mg')}
+              <Field label={t('other_food.by_mg')} name={`people.${i}.targetMg`} refusal={refusal}>
                 <NumberBox value={person.targetMg} onChange={(targetMg) => change(i, { targetMg })} />
-              </label>
+              </Field>
             )}
-            <label>
-              {t('sign_in.other_food')}
+            <Field label={t('sign_in.other_food')} name={`people.${i}.restOfDietMg`} refusal={refusal}>
               <NumberBox value={person.restOfDietMg} onChange={(rest) => change(i, { restOfDietMg: rest ?? 0 })} />
-            </label>
+            </Field>
             {people.length > 1 && (
               <Button type="text" onClick={() => setPeople(people.filter((_, at) => at !== i))}>
                 {t('action.remove')}
               </Button>
             )}
           </div>
-          {['name', 'targetMg', 'restOfDietMg'].map((field) =>
-            refusal?.of(`people.${i}.${field}`) ? (
-              <p key={field} className="complaint" role="alert">
-                {refusal.of(`people.${i}.${field}`)}
-              </p>
-            ) : null,
-          )}
         </div>
       ))}
       <Button onClick={() => setPeople([...people, nobodyYet])}>{t('people.add')}</Button>
@@ -127,17 +118,11 @@ export function NewKitchenForm() {
           ['password', t('sign_in.new_password'), password, setPassword, 'password', 'new-password'],
         ] as const
       ).map(([field, label, value, set, type, autoComplete]) => (
-        <label key={field}>
-          {label}
+        <Field key={field} label={label} name={field} refusal={refusal}>
           <Input type={type} value={value} autoComplete={autoComplete} onChange={(event) => set(event.target.value)} />
-          {refusal?.of(field) && (
-            <span className="complaint" role="alert">
-              {refusal.of(field)}
-            </span>
-          )}
-        </label>
+        </Field>
       ))}
-      {refusal && Object.keys(refusal.fields).length === 0 && <p className="complaint">{refusal.message}</p>}
+      <Complaint>{refusal?.ofNoField}</Complaint>
       <Button type="primary" htmlType="submit" loading={open.isPending}>
         {t('sign_in.create')}
       </Button>

@@ -1,5 +1,7 @@
 import { t } from '../../messages/words';
 import { Button, Input } from 'antd';
+import { Complaint } from '../../app/Complaint';
+import { Field } from '../../app/Field';
 import { useState, type FormEvent } from 'react';
 import type { JarPicture } from '../../api/client';
 import { useEnterDemo, useSignIn } from '../../api/queries';
@@ -97,23 +99,17 @@ function SignInForm() {
 
   return (
     <form onSubmit={submit}>
-      <label>
-        {t('sign_in.email')}
+      <Field label={t('sign_in.email')} name="email" refusal={refusal}>
         <Input value={email} autoComplete="username" onChange={(event) => setEmail(event.target.value)} />
-      </label>
-      <label>
-        {t('sign_in.password')}
+      </Field>
+      <Field label={t('sign_in.password')} name="password" refusal={refusal}>
         <Input.Password
           value={password}
           autoComplete="current-password"
           onChange={(event) => setPassword(event.target.value)}
         />
-      </label>
-      {refusal && (
-        <p className="complaint" role="alert">
-          {refusal.of('email') ?? refusal.of('password') ?? refusal.message}
-        </p>
-      )}
+      </Field>
+      <Complaint>{refusal?.ofNoField}</Complaint>
       <Button htmlType="submit" loading={signIn.isPending}>
         {t('sign_in.sign_in')}
       </Button>

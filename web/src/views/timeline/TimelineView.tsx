@@ -2,7 +2,8 @@ import { complain } from '../../app/complain';
 import type { Refusal } from '../../api/client';
 import { joined, say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { App, Button, Select } from 'antd';
+import { App, Button } from 'antd';
+import { Choice } from '../../app/Choice';
 import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import type { KindAhead, Suggestion, Timeline } from '../../api/client';
@@ -67,7 +68,7 @@ export function TimelineView() {
       <div className="what-if">
         <label>
           {t('ahead.one_more')}
-          <Select
+          <Choice
             allowClear
             aria-label={t('ahead.one_more_jar')}
             placeholder={t('ahead.jar')}

@@ -1,6 +1,8 @@
 import { t } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { Checkbox, DatePicker, Select } from 'antd';
+import { Checkbox, DatePicker } from 'antd';
+import { Complaint } from '../../app/Complaint';
+import { Choice } from '../../app/Choice';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import type { Day, Meal, Serving } from '../../api/client';
@@ -40,7 +42,7 @@ export function EditPortion({ serving, day, close }: { serving: Serving; day: Da
     >
       <div className="fields">
         <Field label={t('portion.who')} name="personId" refusal={refusal}>
-          <Select
+          <Choice
             value={personId}
             onChange={setPersonId}
             options={day.people.map(({ id, name }) => ({ value: id, label: name }))}
@@ -55,10 +57,10 @@ export function EditPortion({ serving, day, close }: { serving: Serving; day: Da
           />
         </Field>
         <Field label={t('portion.jar')} name="batchId" refusal={refusal} wide>
-          <Select value={batchId} onChange={setBatchId} options={jarsToChoose(day, serving)} />
+          <Choice value={batchId} onChange={setBatchId} options={jarsToChoose(day, serving)} />
         </Field>
         <Field label={t('portion.how')} name="way" refusal={refusal} wide>
-          <Select value={shownStyle(manner, manners)} onChange={setManner} options={manners} />
+          <Choice value={shownStyle(manner, manners)} onChange={setManner} options={manners} />
         </Field>
         <Field label={t('portion.day')} name="eatenOn" refusal={refusal} wide>
           <DatePicker
@@ -69,7 +71,7 @@ export function EditPortion({ serving, day, close }: { serving: Serving; day: Da
           />
         </Field>
         <Field label={t('portion.meal')} name="meal" refusal={refusal} wide>
-          <Select
+          <Choice
             allowClear
             placeholder={
               eatenOn === serving.eatenOn
@@ -87,11 +89,7 @@ export function EditPortion({ serving, day, close }: { serving: Serving; day: Da
       <Checkbox checked={isCooked} onChange={(event) => setIsCooked(event.target.checked)}>
         {t('portion.cooked')}
       </Checkbox>
-      {refusal?.of('serving') && (
-        <p className="complaint" role="alert">
-          {refusal.of('serving')}
-        </p>
-      )}
+      <Complaint>{refusal?.of('serving')}</Complaint>
       <p className="soft">{t('portion.about')}</p>
     </SaveDrawer>
   );

@@ -1,5 +1,6 @@
 import { joined, named, t } from '../../messages/words';
 import { App, AutoComplete, Checkbox, Segmented } from 'antd';
+import { Complaint } from '../../app/Complaint';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import type { DayPerson, LabelSodium, Meal, OtherFood, Refusal } from '../../api/client';
@@ -180,11 +181,7 @@ export function OtherFoodDrawer({ person, date, food: wrong, close }: Props) {
         />
         <span className="soft">{t('other_food.on_top')}</span>
       </div>
-      {write.error?.of('how.by') && (
-        <p className="complaint" role="alert">
-          {write.error.of('how.by')}
-        </p>
-      )}
+      <Complaint>{write.error?.of('how.by')}</Complaint>
       <p className="soft">{t('other_food.caution')}</p>
     </SaveDrawer>
   );

@@ -1,6 +1,8 @@
 import { t } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { Checkbox, Select } from 'antd';
+import { Checkbox } from 'antd';
+import { Complaint } from '../../app/Complaint';
+import { Choice } from '../../app/Choice';
 import { useState } from 'react';
 import type { Day, Meal, Serving } from '../../api/client';
 import { useServeDish } from '../../api/intake';
@@ -76,10 +78,10 @@ export function SharedDish({ day, meal, shares: known = [], close }: Props) {
     >
       <div className="fields">
         <Field label={t('portion.jar')} name="batchId" refusal={refusal} wide>
-          <Select value={batchId} onChange={setBatchId} options={jarsToChoose(day, first)} />
+          <Choice value={batchId} onChange={setBatchId} options={jarsToChoose(day, first)} />
         </Field>
         <Field label={t('portion.how')} wide>
-          <Select value={shownStyle(manner, manners)} onChange={setManner} options={manners} />
+          <Choice value={shownStyle(manner, manners)} onChange={setManner} options={manners} />
         </Field>
       </div>
       {dish === null && (
@@ -136,11 +138,7 @@ export function SharedDish({ day, meal, shares: known = [], close }: Props) {
           </div>
         );
       })}
-      {ofAll && (
-        <p className="complaint" role="alert">
-          {ofAll}
-        </p>
-      )}
+      <Complaint>{ofAll}</Complaint>
     </SaveDrawer>
   );
 }

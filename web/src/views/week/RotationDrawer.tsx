@@ -1,5 +1,7 @@
 import { t } from '../../messages/words';
-import { Button, Checkbox, Collapse, Input, Select } from 'antd';
+import { Button, Checkbox, Collapse, Input } from 'antd';
+import { Complaint } from '../../app/Complaint';
+import { Choice } from '../../app/Choice';
 import { useState } from 'react';
 import type { Rotation, RotationLine } from '../../api/client';
 import { useSaveRotation, useRotation, type RotationFields } from '../../api/planning';
@@ -83,14 +85,10 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
               onChange={(event) => change(at, { name: event.target.value })}
             />
           </legend>
-          {refusal?.of(`lines.${String(at)}.name`) && (
-            <p className="complaint" role="alert">
-              {refusal.of(`lines.${String(at)}.name`)}
-            </p>
-          )}
+          <Complaint>{refusal?.of(`lines.${String(at)}.name`)}</Complaint>
           <div className="fields">
             <Field label={t('rotation.formula')} wide>
-              <Select
+              <Choice
                 allowClear
                 showSearch={{ optionFilterProp: 'label' }}
                 value={line.formulaId ?? undefined}
@@ -99,7 +97,7 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
               />
             </Field>
             <Field label={t('rotation.jars')} wide>
-              <Select
+              <Choice
                 mode="multiple"
                 showSearch={{ optionFilterProp: 'label' }}
                 value={line.likenesses}
@@ -111,7 +109,7 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
               />
             </Field>
             <Field label={t('rotation.days')} wide>
-              <Select
+              <Choice
                 mode="multiple"
                 placeholder={t('rotation.any_day')}
                 value={line.weekdays}
@@ -130,7 +128,7 @@ function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
               </Field>
             )}
             <Field label={t('rotation.months')} wide>
-              <Select
+              <Choice
                 mode="multiple"
                 placeholder={t('rotation.all_year')}
                 value={line.months}

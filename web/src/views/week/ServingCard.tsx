@@ -1,6 +1,7 @@
 import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { Button, Modal, Segmented } from 'antd';
+import { Button, Segmented } from 'antd';
+import { Dialog } from '../../app/Dialog';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -79,7 +80,7 @@ export function ServingCard({ serving, hands, colour }: Props) {
           <b>{sodium(serving.sodium)}</b>
         </span>
       </button>
-      <Modal
+      <Dialog
         open={isOpen}
         onCancel={() => setIsOpen(false)}
         title={t('serving_card.title', { jar: serving.name, name: who, day: when(serving.date, 'weekday') })}
@@ -93,7 +94,7 @@ export function ServingCard({ serving, hands, colour }: Props) {
           ways={jar?.ways ?? []}
           does={does}
         />
-      </Modal>
+      </Dialog>
     </>
   );
 }

@@ -1,0 +1,125 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Locator, Page, Request } from '@playwright/test';
+import { allViews, views, viewsOfOne } from './addresses';
+import { enterDemo, expect, test, visit } from './kitchen';
+
+/** What is over the page: a drawer, a dialog, a menu, what a word means. */
+const OPEN = [
+  '.ant-drawer-open',
+  '.ant-modal-wrap:not([style*="display: none"])',
+  '.ant-dropdown:not(.ant-dropdown-hidden)',
+  '.ant-popover:not(.ant-popover-hidden)',
+].join(', ');
+
+const WCAG = ['wcag2a', 'wcag2aa', 'wcag22aa'];
+
+/** What only computes; everything else that is sent is refused here, so that the kitchen stays as it is. */
+const COMPUTES = /\/(bench|amounts|preview|read|compute|session)\b/;
+
+/** The buttons of a part of a page, numbered; of more than four that do the same to different things the first and the last. */
+const numberButtons = (page: Page, part: string): Promise<number> =>
+  page.evaluate((part) => {
+    const shown = [...document.querySelectorAll<HTMLButtonElement>('button:not(:disabled)')].filter(
+      (button) => button.closest(part) !== null && button.getClientRects().length > 0,
+    );
+    const kindOf = (button: HTMLButtonElement) => {
+      const own = [...button.classList].find((name) => !/^(ant|css|is)-/.test(name));
+      return own ?? (button.ariaLabel ?? button.textContent).trim().split(' ')[0];
+    };
+    const buttons = shown.filter((button) => {
+      const alike = shown.filter((other) => kindOf(other) === kindOf(button));
+      return alike.length <= 4 || alike[0] === button || alike.at(-1) === button;
+    });
+    for (const [at, button] of buttons.entries()) {
+      button.dataset.number = String(at);
+    }
+    return buttons.length;
+  }, part);
+
+async function found(page: Page, scheme: string, tags = WCAG): Promise<string[]> {
+  const axe = new AxeBuilder({ page }).include(OPEN.split(', ')[0] ?? '');
+  for (const one of OPEN.split(', ').slice(1)) {
+    axe.include(one);
+  }
+  const { violations } = await (tags === WCAG ? axe.withTags(tags) : axe.withRules(tags)).analyze();
+  return violations.flatMap(({ id, nodes }) => nodes.map(({ html }) => `${scheme} ${id}: ${html.slice(0, 200)}`));
+}
+
+/** Whether all of something that is open can be reached without scrolling sideways. */
+const isWithin = (open: Locator): Promise<boolean> =>
+  open.first().evaluate((element) =>
+    [element, ...element.querySelectorAll('.ant-drawer-body, .ant-modal-container, .ant-popover-container')].every(
+      (part) => {
+        const { left, right } = part.getBoundingClientRect();
+        return part.scrollWidth <= part.clientWidth + 1 && left >= -1 && right <= window.innerWidth + 1;
+      },
+    ),
+  );
+
+for (const [at, view] of [...views, ...viewsOfOne].entries()) {
+  test(`what opens on ${view} can be read, used and left, and gives the focus back`, async ({ page }) => {
+    test.slow();
+    await page.emulateMedia({ reducedMotion: 'reduce' });
+    await enterDemo(page);
+    const path = (await allViews(page))[at] ?? '';
+    await page.route('**/api/**', (route) =>
+      route.request().method() === 'GET' || COMPUTES.test(new URL(route.request().url()).pathname)
+        ? route.continue()
+        : route.fulfill({ status: 422, json: {} }),
+    );
+    const begin = async () => {
+      await visit(page, path);
+      // The board is the same everywhere.
+      return numberButtons(page, at === 0 ? 'main, .frame-head' : 'main');
+    };
+    const count = await begin();
+    const home = page.url();
+    const underWay = new Set<Request>();
+    page.on('request', (request) => underWay.add(request));
+    page.on('requestfinished', (request) => underWay.delete(request));
+    page.on('requestfailed', (request) => underWay.delete(request));
+    const wrong: string[] = [];
+    for (let number = 0; number < count; number += 1) {
+      const button = page.locator(`[data-number="${String(number)}"]`);
+      if ((await button.count()) === 0 || !(await button.isEnabled())) {
+        continue;
+      }
+      const name = await button.evaluate((one) => one.ariaLabel ?? one.textContent.trim());
+      await button.focus();
+      await page.keyboard.press('Enter');
+      // What is fetched when it is first opened comes in a moment.
+      await page.waitForTimeout(150);
+      await expect.poll(() => underWay.size).toBe(0);
+      await page.waitForTimeout(150);
+      if (
+        page.url().split('?')[0] !== home.split('?')[0] ||
+        (await page.getByRole('link', { name: 'Bench' }).count()) === 0
+      ) {
+        await begin();
+        continue;
+      }
+      const open = page.locator(OPEN);
+      if ((await open.count()) === 0) {
+        continue;
+      }
+      const says = async (what: string[]) => wrong.push(...what.map((one) => `${name}: ${one}`));
+      await says(await found(page, 'light'));
+      await page.emulateMedia({ colorScheme: 'dark' });
+      await says(await found(page, 'dark', ['color-contrast']));
+      await page.emulateMedia({ colorScheme: 'light', forcedColors: 'active' });
+      await says(await found(page, 'forced colours', ['color-contrast']));
+      await page.emulateMedia({ forcedColors: 'none' });
+      await page.setViewportSize({ width: 320, height: 640 });
+      await page.waitForTimeout(100);
+      if (!(await isWithin(open))) {
+        await says(['scrolls sideways at 320']);
+      }
+      await says(await found(page, 'at 320', ['target-size', 'scrollable-region-focusable']));
+      await page.setViewportSize({ width: 1280, height: 800 });
+      await page.keyboard.press('Escape');
+      await expect(open, `${name} closes with Escape`).toHaveCount(0);
+      await expect(button, `${name} has the focus again`).toBeFocused();
+    }
+    expect(wrong).toEqual([]);
+  });
+}
