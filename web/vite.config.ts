@@ -3,7 +3,8 @@ import react from '@vitejs/plugin-react';
 import { defineConfig, type HtmlTagDescriptor, type Plugin } from 'vite';
 import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
-import { daylight, evening, paletteSheet } from './src/app/palette';
+import { catalogueModules } from './sentences.ts';
+import { daylight, evening, paletteSheet } from './src/app/palette.ts';
 
 const here = fileURLToPath(new URL('.', import.meta.url));
 
@@ -32,6 +33,22 @@ function askedForAtOnce(): Plugin {
   };
 }
 
+/** Parts of the component library that others bring along, and that nothing here uses: who asks for them gets a stand-in. */
+const unused: [what: string, by: string][] = [
+  ['@rc-component/form', 'antd/es/form/context.js'],
+  ['../tooltip', 'antd/es/segmented/index.js'],
+  ['../tooltip/UniqueProvider', 'antd/es/config-provider/index.js'],
+];
+
+function withoutUnused(): Plugin {
+  return {
+    name: 'without-unused',
+    enforce: 'pre',
+    resolveId: (source, importer) =>
+      unused.some(([what, by]) => source === what && importer?.endsWith(by)) ? `${here}src/app/unused.ts` : null,
+  };
+}
+
 /** The colours of the kitchen are in the page itself: nothing is shown in others first. */
 function paletteInPage(): Plugin {
   return {
@@ -52,6 +69,8 @@ export default defineConfig({
   publicDir: false,
   plugins: [
     react(),
+    catalogueModules(),
+    withoutUnused(),
     askedForAtOnce(),
     paletteInPage(),
     VitePWA({
@@ -84,6 +103,10 @@ export default defineConfig({
     // Packed once at the build; what serves the files takes the smallest that the browser reads.
     compression({ algorithms: ['gzip', 'brotliCompress'], include: /\.(js|css|svg)$/, threshold: 600 }),
   ],
+  resolve: {
+    // Sentences are taken apart at the build.
+    alias: { '@formatjs/icu-messageformat-parser': '@formatjs/icu-messageformat-parser/no-parser.js' },
+  },
   build: {
     outDir: fileURLToPath(new URL('../public/build', import.meta.url)),
     emptyOutDir: true,
@@ -92,7 +115,9 @@ export default defineConfig({
       output: {
         // Other languages are not kept on the device before they are chosen.
         chunkFileNames: ({ facadeModuleId }) =>
-          facadeModuleId?.includes('/messages/') === true ? 'assets/words/[name]-[hash].js' : 'assets/[name]-[hash].js',
+          /virtual:sentences\/(?!rest$)/.test(facadeModuleId ?? '')
+            ? 'assets/words/[name]-[hash].js'
+            : 'assets/[name]-[hash].js',
       },
     },
   },

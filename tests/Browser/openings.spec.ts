@@ -13,6 +13,11 @@ const OPEN = [
 
 const WCAG = ['wcag2a', 'wcag2aa', 'wcag22aa'];
 
+const schemes = {
+  dark: { colorScheme: 'dark' },
+  'forced colours': { colorScheme: 'light', forcedColors: 'active' },
+} as const;
+
 /** What only computes; everything else that is sent is refused here, so that the kitchen stays as it is. */
 const COMPUTES = /\/(bench|amounts|preview|read|compute|session)\b/;
 
@@ -102,19 +107,20 @@ for (const [at, view] of [...views, ...viewsOfOne].entries()) {
       if ((await open.count()) === 0) {
         continue;
       }
-      const says = async (what: string[]) => wrong.push(...what.map((one) => `${name}: ${one}`));
-      await says(await found(page, 'light'));
-      await page.emulateMedia({ colorScheme: 'dark' });
-      await says(await found(page, 'dark', ['color-contrast']));
-      await page.emulateMedia({ colorScheme: 'light', forcedColors: 'active' });
-      await says(await found(page, 'forced colours', ['color-contrast']));
-      await page.emulateMedia({ forcedColors: 'none' });
+      const says = (what: string[]) => wrong.push(...what.map((one) => `${name}: ${one}`));
+      says(await found(page, 'light'));
+      for (const [scheme, media] of Object.entries(schemes)) {
+        await page.emulateMedia(media);
+        await page.waitForTimeout(200);
+        says(await found(page, scheme, ['color-contrast']));
+      }
+      await page.emulateMedia({ forcedColors: 'none', colorScheme: 'light' });
       await page.setViewportSize({ width: 320, height: 640 });
       await page.waitForTimeout(100);
       if (!(await isWithin(open))) {
-        await says(['scrolls sideways at 320']);
+        says(['scrolls sideways at 320']);
       }
-      await says(await found(page, 'at 320', ['target-size', 'scrollable-region-focusable']));
+      says(await found(page, 'at 320', ['target-size', 'scrollable-region-focusable']));
       await page.setViewportSize({ width: 1280, height: 800 });
       await page.keyboard.press('Escape');
       await expect(open, `${name} closes with Escape`).toHaveCount(0);

@@ -1,3 +1,5 @@
+import { everySentence } from '../../web/src/messages/catalogue';
+
 const Absolute = globalThis.Request;
 
 /** As in a page: a path is one of the page's own server. */
@@ -6,3 +8,5 @@ globalThis.Request = class extends Absolute {
     super(typeof input === 'string' && input.startsWith('/') ? `http://tempesal.test${input}` : input, init);
   }
 };
+
+await everySentence();

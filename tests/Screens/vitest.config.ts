@@ -1,7 +1,9 @@
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
+import { catalogueModules } from '../../web/sentences.ts';
 
 export default defineConfig({
+  plugins: [catalogueModules()],
   root: fileURLToPath(new URL('../..', import.meta.url)),
   test: {
     environment: 'jsdom',

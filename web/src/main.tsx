@@ -7,7 +7,7 @@ import { createRoot } from 'react-dom/client';
 import { Refusal } from './api/client';
 import './app/base.css';
 import { keepOnDevice } from './app/newVersion';
-import { chosenLanguage, loadLanguage } from './messages/catalogue';
+import { chosenLanguage, everySentence, loadLanguage } from './messages/catalogue';
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -31,6 +31,16 @@ queries.getQueryCache().subscribe(({ query, type }) => {
 void keepOnDevice().catch(() => undefined);
 
 const chosen = chosenLanguage();
+
+// On Today the other sentences come with the first touch; every other page needs them at once.
+const fetchSentences = () => void everySentence();
+if (/^\/(today\/?)?$/.test(window.location.pathname)) {
+  for (const touch of ['pointerdown', 'keydown']) {
+    window.addEventListener(touch, fetchSentences, { once: true, capture: true });
+  }
+} else {
+  fetchSentences();
+}
 
 const root = document.getElementById('root');
 if (root) {

@@ -1,7 +1,7 @@
 import { t } from '../messages/words';
 import { when } from '../messages/dates';
 import { useMutation, useQueryClient, type QueryClient, type UseMutationResult } from '@tanstack/react-query';
-import { App } from 'antd';
+import { ask } from '../app/notices';
 import { NO_ANSWER, Refusal, type Written } from './client';
 import { Intentions, numbered } from './intentions';
 import { refetch, type About } from './keys';
@@ -126,18 +126,13 @@ export function defineChange<Input, Output, Params extends unknown[] = []>(
 
   return function useChange(...params: Params) {
     const queries = useQueryClient();
-    const { modal } = App.useApp();
     const decide: Decide = (written, says, canChange) =>
-      new Promise((choose) => {
-        modal.confirm({
-          title: t('written.title'),
-          content: t('written.text', { what: says ?? t('written.it'), time: when(written.at, 'clock') }),
-          okText: canChange ? t('written.change') : t('written.save_new'),
-          cancelText: t('action.cancel'),
-          onOk: () => choose(canChange ? 'change' : 'new'),
-          onCancel: () => choose('leave'),
-        });
-      });
+      ask({
+        title: t('written.title'),
+        content: t('written.text', { what: says ?? t('written.it'), time: when(written.at, 'clock') }),
+        yes: canChange ? t('written.change') : t('written.save_new'),
+        no: t('action.cancel'),
+      }).then((isYes) => (isYes ? (canChange ? 'change' : 'new') : 'leave'));
 
     return useMutation<Output, Refusal, Input>({
       // Whether there is a network is found out by asking: what cannot be sent is kept.

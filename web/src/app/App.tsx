@@ -1,10 +1,13 @@
-import { App as AntApp, ConfigProvider } from 'antd';
+import { ConfigProvider } from 'antd';
 import { lazy, Suspense, useEffect } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { useSession } from '../api/queries';
 import { componentTexts } from '../messages/componentTexts';
 import { AppLayout } from './AppLayout';
 import { PageState } from './PageState';
+import './focusReturn';
+import { fetched } from './later';
+import { NoticeBoard } from './NoticeBoard';
 import { NowhereView } from './NowhereView';
 import { Page, pages } from './pages';
 import { useIsDark, usePrefersStillness } from './preferences';
@@ -20,18 +23,19 @@ export function App() {
 
   return (
     <ConfigProvider locale={texts} theme={{ ...colours, token: { ...colours.token, motion: !isStill } }}>
-      <AntApp message={{ maxCount: 2 }}>
-        <BrowserRouter>
-          <AppRoutes />
-        </BrowserRouter>
-      </AntApp>
+      <BrowserRouter>
+        <AppRoutes />
+        <NoticeBoard />
+      </BrowserRouter>
     </ConfigProvider>
   );
 }
 
 const texts = componentTexts();
 
-const SignInView = lazy(async () => ({ default: (await import('../views/signin/SignInView')).SignInView }));
+const SignInView = lazy(async () => ({
+  default: (await fetched(() => import('../views/signin/SignInView'))).SignInView,
+}));
 
 function AppRoutes() {
   const session = useSession();

@@ -1,21 +1,23 @@
 import { when } from '../messages/dates';
 import { t } from '../messages/words';
-import { App, Button, Segmented } from 'antd';
-import { Dialog } from './Dialog';
+import { Button } from 'antd';
+import { ask } from './notices';
 import { useCallback, useState } from 'react';
 import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import type { Session } from '../api/client';
 import { forgetAnswers, useLastKnown } from '../api/lastKnown';
 import { queue } from '../api/queue';
 import { useSignOut } from '../api/queries';
-import { Instruments, READ_KEY } from '../instruments/Instruments';
+import { Instruments } from '../instruments/Instruments';
 import { DueBadge } from './DueBadge';
 import { GlobalSearch } from './GlobalSearch';
-import { keys, useKey, type Key } from './keys';
+import { useKey, type Key } from './keys';
+import { later } from './later';
 import { useNewVersion } from './newVersion';
-import { keyChoice, keyChoices, scheme, schemes } from './preferences';
 import { WaitingWrites } from './WaitingWrites';
 import './AppLayout.css';
+
+const KeysSheet = later(() => import('./KeysSheet'), 'KeysSheet');
 
 const rooms = [
   { to: '/today', name: t('nav.today'), key: 't' },
@@ -32,13 +34,10 @@ const beside: Partial<Record<Key, string>> = { a: '/shelf/ahead', i: '/today/int
 /** The board at the top, the rooms on it, and the room one is in. */
 export function AppLayout({ household }: { household: NonNullable<Session['household']> }) {
   const [showsKeys, setShowsKeys] = useState(false);
-  const keysBy = keyChoice.use();
-  const colours = scheme.use();
   const lastKnown = useLastKnown();
   const useNow = useNewVersion();
   const signOut = useSignOut();
   const navigate = useNavigate();
-  const { modal } = App.useApp();
   const leave = () => {
     const unsent = queue.all().length;
     const out = () => {
@@ -52,12 +51,11 @@ export function AppLayout({ household }: { household: NonNullable<Session['house
       out();
       return;
     }
-    modal.confirm({
+    void ask({
       title: t('queue.sign_out', { count: unsent }),
-      okText: t('queue.sign_out_ok'),
-      cancelText: t('action.cancel'),
-      onOk: out,
-    });
+      yes: t('queue.sign_out_ok'),
+      no: t('action.cancel'),
+    }).then((isYes) => isYes && out());
   };
   const go = useCallback(
     (key: Key) => void navigate(beside[key] ?? rooms.find((room) => room.key === key)?.to ?? '/'),
@@ -126,33 +124,7 @@ export function AppLayout({ household }: { household: NonNullable<Session['house
       <main id="page" tabIndex={-1}>
         <Outlet />
       </main>
-      <Dialog title={t('app.keys')} open={showsKeys} footer={null} onCancel={() => setShowsKeys(false)}>
-        <ul className="quiet-list">
-          {keys.map(({ key, does }) => (
-            <li key={key} style={{ padding: '6px 0' }}>
-              <kbd style={{ display: 'inline-block', minWidth: 36 }}>{key}</kbd> {does}
-            </li>
-          ))}
-        </ul>
-        <p className="soft">{t('app.keys_about', { key: READ_KEY })}</p>
-        {!window.isSecureContext && <p className="soft">{t('app.needs_https')}</p>}
-        <div className="choices">
-          <span>{t('app.keys_by')}</span>
-          <Segmented
-            aria-label={t('app.keys_by')}
-            value={keysBy}
-            onChange={keyChoice.choose}
-            options={keyChoices.map((one) => ({ value: one, label: t(`app.keys_by_${one}`) }))}
-          />
-          <span>{t('app.scheme')}</span>
-          <Segmented
-            aria-label={t('app.scheme')}
-            value={colours}
-            onChange={scheme.choose}
-            options={schemes.map((one) => ({ value: one, label: t(`app.scheme_${one}`) }))}
-          />
-        </div>
-      </Dialog>
+      {showsKeys && <KeysSheet close={() => setShowsKeys(false)} />}
     </div>
   );
 }

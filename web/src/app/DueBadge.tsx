@@ -1,8 +1,9 @@
 import { say, t } from '../messages/words';
 import { useQueryClient } from '@tanstack/react-query';
-import { App, Button } from 'antd';
+import { Button } from 'antd';
 import { useEffect, useRef } from 'react';
 import { Link, useNavigate } from 'react-router';
+import { notices } from './notices';
 import { useChores } from '../api/tending';
 
 const JUST_NOW_MS = 5_000;
@@ -11,7 +12,6 @@ const JUST_NOW_MS = 5_000;
  * How many jars ask for something; what falls due while the application is open is called out, but not in quiet hours.
  */
 export function DueBadge() {
-  const { notification } = App.useApp();
   const navigate = useNavigate();
   const chores = useChores();
   const mutations = useQueryClient().getMutationCache();
@@ -30,25 +30,26 @@ export function DueBadge() {
       return;
     }
     for (const chore of fresh) {
-      notification.open({
-        key: chore.id,
-        title: chore.batchName,
-        description: say(chore.text),
-        placement: 'bottomLeft',
-        duration: 20,
-        actions: (
-          <Button
-            onClick={() => {
-              notification.destroy(chore.id);
-              void navigate('/today#chores');
-            }}
-          >
-            {t('due.to_chores')}
-          </Button>
+      notices.say({
+        id: chore.id,
+        kind: 'news',
+        seconds: 20,
+        content: (
+          <>
+            <b>{chore.batchName}</b> {say(chore.text)}{' '}
+            <Button
+              onClick={() => {
+                notices.clear(chore.id);
+                void navigate('/today#chores');
+              }}
+            >
+              {t('due.to_chores')}
+            </Button>
+          </>
         ),
       });
     }
-  }, [chores.data, mutations, notification, navigate]);
+  }, [chores.data, mutations, navigate]);
 
   const count = chores.data?.now.length ?? 0;
   const late = chores.data?.now.filter((chore) => chore.lateDays > 0).length ?? 0;

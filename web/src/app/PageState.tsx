@@ -1,5 +1,5 @@
 import { t } from '../messages/words';
-import { Button, Spin } from 'antd';
+import { Button } from 'antd';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { Refusal } from '../api/client';
@@ -9,13 +9,15 @@ interface Query {
   refetch: () => unknown;
 }
 
-/** What stands in the room while its content is fetched, or when it could not be. */
+/** What stands in the room while its content is fetched: a heading and a few panels, as most rooms have them; or why it could not be. */
 export function PageState({ query }: { query: Query }) {
   const isSlow = useAfter(300);
   if (!query.error) {
     return isSlow ? (
-      <div className="page-state" aria-busy="true">
-        <Spin />
+      <div className="page-coming" role="status" aria-busy="true" aria-label={t('app.coming')}>
+        {Array.from({ length: 8 }, (_, at) => (
+          <i key={at} />
+        ))}
       </div>
     ) : null;
   }

@@ -1,5 +1,6 @@
 import { t } from '../messages/words';
-import { App, Button } from 'antd';
+import { Button } from 'antd';
+import { notices } from './notices';
 import { Complaint } from './Complaint';
 import { SideDrawer } from './Dialog';
 import { useEffect, type ReactNode } from 'react';
@@ -33,14 +34,13 @@ export function SaveDrawer({
   children,
 }: Props) {
   const send = useOnceRead(keep);
-  const { message } = App.useApp();
   const isKept = refusal instanceof Kept;
   useEffect(() => {
     if (isKept) {
-      void message.info(t('queue.kept'));
+      notices.note(t('queue.kept'));
       close();
     }
-  }, [isKept, message, close]);
+  }, [isKept, close]);
   const isOfFields = refusal !== null && Object.keys(refusal.fields).length > 0;
   const complaint = isOfFields ? refusal.of('version') : refusal?.message;
 

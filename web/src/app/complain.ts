@@ -1,12 +1,12 @@
-import type { MessageInstance } from 'antd/es/message/interface';
+import { notices } from './notices';
 import { Kept } from '../api/change';
 import type { Refusal } from '../api/client';
 
 /** Says why something was not done: the first sentence of its fields; or that this device keeps it until it can be. */
-export function complain(message: MessageInstance, refusal: Refusal, seconds?: number): void {
+export function complain(refusal: Refusal, seconds?: number): void {
   if (refusal instanceof Kept) {
-    void message.info(refusal.message);
+    notices.note(refusal.message);
   } else {
-    void message.error(refusal.sentence, seconds);
+    notices.refused(refusal.sentence, seconds);
   }
 }

@@ -1,5 +1,6 @@
 import { t } from '../messages/words';
-import { App, Button } from 'antd';
+import { Button } from 'antd';
+import { notices } from '../app/notices';
 import { useCallback, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { nameOf, takenBy, textFor, type } from './field';
 import { later } from '../app/later';
@@ -41,38 +42,34 @@ export function Instruments() {
     }
   });
   const [busy, setBusy] = useState<Simulated | null>(null);
-  const { message } = App.useApp();
 
-  const read = useCallback(
-    async (instrument: Simulated, into: HTMLInputElement | null) => {
-      if (into === null || takenBy(into) !== instrument.measure) {
-        void message.info(t('instrument.choose_field_for', { instrument: instrument.name }));
-        return;
-      }
-      setBusy(instrument);
-      const reading = await settled(instrument);
-      setBusy(null);
-      if (reading.fault !== null) {
-        void message.error(reading.fault, 6);
-        return;
-      }
-      if (reading.value < 0 && instrument.measure === 'weight') {
-        void message.error(t('instrument.below_zero'), 6);
-        return;
-      }
-      into.focus();
-      type(into, textFor(into, reading.value, instrument.digits, instrument.unit));
-      void message.success(
-        t('instrument.taken', {
-          field: nameOf(into),
-          value: reading.value.toFixed(instrument.digits),
-          unit: instrument.unit,
-          instrument: instrument.name,
-        }),
-      );
-    },
-    [message],
-  );
+  const read = useCallback(async (instrument: Simulated, into: HTMLInputElement | null) => {
+    if (into === null || takenBy(into) !== instrument.measure) {
+      notices.note(t('instrument.choose_field_for', { instrument: instrument.name }));
+      return;
+    }
+    setBusy(instrument);
+    const reading = await settled(instrument);
+    setBusy(null);
+    if (reading.fault !== null) {
+      notices.refused(reading.fault, 6);
+      return;
+    }
+    if (reading.value < 0 && instrument.measure === 'weight') {
+      notices.refused(t('instrument.below_zero'), 6);
+      return;
+    }
+    into.focus();
+    type(into, textFor(into, reading.value, instrument.digits, instrument.unit));
+    notices.done(
+      t('instrument.taken', {
+        field: nameOf(into),
+        value: reading.value.toFixed(instrument.digits),
+        unit: instrument.unit,
+        instrument: instrument.name,
+      }),
+    );
+  }, []);
 
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
@@ -85,14 +82,14 @@ export function Instruments() {
       if (fitting) {
         void read(fitting, into as HTMLInputElement);
       } else {
-        void message.info(t('instrument.choose_field'));
+        notices.note(t('instrument.choose_field'));
       }
     };
     window.addEventListener('keydown', listen);
     return () => {
       window.removeEventListener('keydown', listen);
     };
-  }, [read, message]);
+  }, [read]);
 
   return (
     <>

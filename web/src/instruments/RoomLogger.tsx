@@ -1,6 +1,7 @@
 import { complain } from '../app/complain';
 import { say, t } from '../messages/words';
-import { App, Button } from 'antd';
+import { Button } from 'antd';
+import { notices } from '../app/notices';
 import { Choice } from '../app/Choice';
 import { useState } from 'react';
 import type { Place } from '../api/client';
@@ -15,7 +16,6 @@ const logger: Logger = simulated;
 
 /** A room logger that stands in one of the kitchen's places, and is emptied into what is known of it. */
 export function RoomLogger() {
-  const { message } = App.useApp();
   const kitchen = useKitchen();
   const [place, setPlace] = useState<Place>('counter');
   const [mean, setMean] = useState(simulated.mean);
@@ -25,8 +25,8 @@ export function RoomLogger() {
     keep.mutate(
       { readings, source: 'logger' },
       {
-        onSuccess: () => void message.success(t('instrument.logger_read', { count: readings.length })),
-        onError: (refusal) => complain(message, refusal),
+        onSuccess: () => notices.done(t('instrument.logger_read', { count: readings.length })),
+        onError: (refusal) => complain(refusal),
       },
     );
   };

@@ -1,15 +1,18 @@
-/** Sentences of one subject by their names. */
-type Subject = Record<string, string>;
+import type { MessageFormatElement } from '@formatjs/icu-messageformat-parser';
+import first from 'virtual:sentences/first';
+import others from 'virtual:sentences/languages';
 
-const english = import.meta.glob<Subject>('../../../messages/en/*.json', { eager: true, import: 'default' });
-const others = import.meta.glob<Subject>(['../../../messages/*/*.json', '!../../../messages/en/*.json'], {
-  import: 'default',
-});
+/** A sentence as it is, or what it is made of where something is filled in. */
+export type Sentence = string | MessageFormatElement[];
 
 const FALLBACK = 'en';
 
-const inEnglish = byCode(Object.entries(english));
-let patterns = inEnglish;
+/** English as far as it is here: what Today says at first, everything later. */
+let inEnglish = first;
+/** The reader's own language, where there is a catalogue in it. */
+let own: Record<string, Sentence> = {};
+let hasEverything = false;
+let coming: Promise<void> | null = null;
 let locale = localeFor(navigator.language, [FALLBACK]);
 
 /** The one of the folders that has the language of a locale. */
@@ -30,15 +33,12 @@ export function localeFor(wanted: string, folders: string[]): string {
   return region === undefined ? FALLBACK : `${FALLBACK}-${region}`;
 }
 
-function byCode(files: [string, Subject][]): Record<string, string> {
-  return Object.fromEntries(
-    files.flatMap(([path, subject]) => {
-      const name = /([^/]+)\.json$/.exec(path)?.[1] ?? '';
-
-      return Object.entries(subject).map(([key, pattern]) => [`${name}.${key}`, pattern]);
-    }),
-  );
-}
+/** Fetches the sentences that are not there yet; what is loaded after it may say anything. */
+export const everySentence = (): Promise<void> =>
+  (coming ??= import('virtual:sentences/rest').then(({ default: rest }) => {
+    inEnglish = { ...inEnglish, ...rest };
+    hasEverything = true;
+  }));
 
 /**
  * Loads a language, and what it lacks in English. To be called once, before anything is shown.
@@ -46,15 +46,14 @@ function byCode(files: [string, Subject][]): Record<string, string> {
  * @param wanted as BCP 47 has it: a folder of messages/ of that name, or of its language alone
  */
 export async function loadLanguage(wanted: string): Promise<void> {
-  const folders = Object.keys(others).map((path) => /messages\/([^/]+)\//.exec(path)?.[1] ?? '');
+  const folders = Object.keys(others);
   locale = localeFor(wanted, [FALLBACK, ...folders]);
   const language = languageOf(wanted, folders);
-  if (language === undefined) {
-    return;
+  const load = language === undefined ? undefined : others[language];
+  if (load !== undefined) {
+    const [{ default: loaded }] = await Promise.all([load(), everySentence()]);
+    own = loaded;
   }
-  const files = Object.entries(others).filter(([path]) => path.includes(`/messages/${language}/`));
-  const loaded = await Promise.all(files.map(async ([path, load]): Promise<[string, Subject]> => [path, await load()]));
-  patterns = { ...patterns, ...byCode(loaded) };
 }
 
 /** The language that was chosen on this device, or the browser's. */
@@ -62,9 +61,21 @@ export const chosenLanguage = (): string => localStorage.getItem('tempesal.langu
 
 /** What the library calls something; what is not called as in the English catalogue keeps its name. */
 export const libraryName = (code: string, kept: string): string =>
-  inEnglish[code] === kept ? (patterns[code] ?? kept) : kept;
+  inEnglish[code] === kept && typeof own[code] === 'string' ? own[code] : kept;
 
-export const patternOf = (code: string): string | undefined => patterns[code];
+/**
+ * The sentence of a code, if there is one. While a page is drawn it may not be here yet: the page then waits for it, as
+ * for a part of its own that is fetched.
+ */
+export function patternOf(code: string): Sentence | undefined {
+  const pattern = own[code] ?? inEnglish[code];
+  if (pattern === undefined && !hasEverything) {
+    // React draws again what throws a promise, once it is kept.
+    throw everySentence();
+  }
+
+  return pattern;
+}
 
 /** How numbers, days and lists are written. */
 export const readerLocale = (): string => locale;

@@ -16,14 +16,15 @@ const LIBRARY = /^(food|salt_product)\.|^formula_[a-z0-9_]+\.name$/;
 
 const formatters = new Map<string, IntlMessageFormat>();
 
-function formatter(code: string): IntlMessageFormat | null {
+/** What fills a sentence; one that is as it is needs nothing. */
+function formatter(code: string): IntlMessageFormat | string | null {
   const known = formatters.get(code);
   if (known !== undefined) {
     return known;
   }
   const pattern = patternOf(code);
-  if (pattern === undefined) {
-    return null;
+  if (pattern === undefined || typeof pattern === 'string') {
+    return pattern ?? null;
   }
   // Days are days of the calendar, wherever the reader is.
   const made = new IntlMessageFormat(pattern, readerLocale(), {
@@ -45,9 +46,9 @@ const plain = (values: Record<string, Value>): Record<string, string | number | 
 
 /** A sentence of the catalogue, filled. A code that is not in it is shown as it is. */
 export function t(code: string, values: Record<string, Value> = {}): string {
-  const found = formatter(code)?.format(plain(values));
+  const found = formatter(code);
 
-  return found === undefined ? code : String(found);
+  return found === null ? code : typeof found === 'string' ? found : String(found.format(plain(values)));
 }
 
 /** A word of the application's own, such as "pieces", in the reader's language; what is no such word stays as it is. */
@@ -125,7 +126,8 @@ export function T({ m, v }: Props) {
           : (value ?? ''),
     ]),
   );
-  const said = formatter(m)?.format<ReactNode>(values as Record<string, ReactNode>) ?? m;
+  const found = formatter(m) ?? m;
+  const said = typeof found === 'string' ? found : found.format<ReactNode>(values as Record<string, ReactNode>);
 
   return <>{Array.isArray(said) ? Children.toArray(said) : said}</>;
 }

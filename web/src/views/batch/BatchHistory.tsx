@@ -1,7 +1,7 @@
 import { complain } from '../../app/complain';
 import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { App, Button } from 'antd';
+import { Button } from 'antd';
 import { Complaint } from '../../app/Complaint';
 import { Dialog } from '../../app/Dialog';
 import { useState } from 'react';
@@ -82,7 +82,6 @@ function Line({ entry, takeBack }: { entry: Entry; takeBack: (entry: Entry) => v
 
 /** A mistake: what taking it back does is seen before it is done. */
 function TakeBack({ batch, entry, close }: { batch: Batch; entry: Entry; close: () => void }) {
-  const { message } = App.useApp();
   const preview = useReversalPreview(batch.id, entry.id);
   const takeBack = useReverseEntry(batch.id);
   const refusal = preview.data?.refusal ?? null;
@@ -98,7 +97,7 @@ function TakeBack({ batch, entry, close }: { batch: Batch; entry: Entry; close: 
       onOk={() =>
         takeBack.mutate(entry.id, {
           onSuccess: close,
-          onError: (refused) => complain(message, refused, 8),
+          onError: (refused) => complain(refused, 8),
         })
       }
     >

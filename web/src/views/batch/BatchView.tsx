@@ -1,7 +1,8 @@
 import { complain } from '../../app/complain';
 import { joined, named, say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { App, Button } from 'antd';
+import { Button } from 'antd';
+import { notices } from '../../app/notices';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Batch } from '../../api/client';
@@ -175,15 +176,14 @@ function Ending({ batch, isText = false }: { batch: Batch; isText?: boolean }) {
 
 /** What hangs on the jar: its days, and what one does with the jar as a whole. */
 function Tag({ batch }: { batch: Batch }) {
-  const { message } = App.useApp();
   const empty = useEmptyJar();
   const on = (date: string | null | undefined) => (date ? when(date, 'short') : null);
   const restore = () =>
     empty.mutate(
       { batch: batch.id, isEmptied: false },
       {
-        onSuccess: () => void message.success(t('batch.restored_done')),
-        onError: (refusal) => complain(message, refusal, 8),
+        onSuccess: () => notices.done(t('batch.restored_done')),
+        onError: (refusal) => complain(refusal, 8),
       },
     );
 

@@ -1,4 +1,5 @@
-import { App, Button, Checkbox, Segmented } from 'antd';
+import { Button, Checkbox, Segmented } from 'antd';
+import { notices } from '../../app/notices';
 import { Choice } from '../../app/Choice';
 import { SideDrawer } from '../../app/Dialog';
 import { useState } from 'react';
@@ -30,7 +31,6 @@ const AT_BENCH = 'next';
 
 /** The end of a jar: its brine, its washing up, who ate of it, and the next one. */
 export function EmptyDrawer({ batch, isOpen, close }: Props) {
-  const { message } = App.useApp();
   const empty = useEmptyJar();
   const keep = useKeepBrine(batch.id);
   const navigate = useNavigate();
@@ -45,7 +45,7 @@ export function EmptyDrawer({ batch, isOpen, close }: Props) {
   const next = (spare: string | null, isDone: boolean) => {
     close();
     if (isDone) {
-      void message.success(t('batch.emptied_done'));
+      notices.done(t('batch.emptied_done'));
     }
     const isAtBench = spare !== null && brine.is === 'starter' && brine.of === AT_BENCH;
     const starter = isAtBench
@@ -75,7 +75,7 @@ export function EmptyDrawer({ batch, isOpen, close }: Props) {
   const orKept = <Answer,>(change: Promise<Answer>): Promise<Answer | null> =>
     change.catch((refusal: unknown) => {
       if (refusal instanceof Kept) {
-        complain(message, refusal);
+        complain(refusal);
         return null;
       }
       throw refusal;
@@ -90,7 +90,7 @@ export function EmptyDrawer({ batch, isOpen, close }: Props) {
       const emptied = await orKept(empty.mutateAsync({ batch: batch.id, isEmptied: true }));
       next(spare?.id ?? null, emptied !== null);
     } catch (refusal) {
-      complain(message, refusal as Refusal, 8);
+      complain(refusal as Refusal, 8);
     }
   };
 

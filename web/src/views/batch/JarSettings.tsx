@@ -1,6 +1,8 @@
 import { complain } from '../../app/complain';
 import { say, t } from '../../messages/words';
-import { App, Button, Dropdown } from 'antd';
+import { Button } from 'antd';
+import { ActionMenu } from '../../app/ActionMenu';
+import { notices } from '../../app/notices';
 import { Complaint } from '../../app/Complaint';
 import { Dialog } from '../../app/Dialog';
 import { useState } from 'react';
@@ -17,7 +19,6 @@ type Gate = Batch['gates'][number];
 
 /** Where the jar stands, how far it is to go, and what may be done with it then. */
 export function JarSettings({ batch }: { batch: Batch }) {
-  const { message } = App.useApp();
   const kitchen = useKitchen();
   const move = useMoveJar();
   const aim = useSetAim(batch.id);
@@ -29,47 +30,38 @@ export function JarSettings({ batch }: { batch: Batch }) {
     move.mutate(
       { batch: batch.id, place },
       {
-        onSuccess: (moved) => void message.success(t('batch.moved', { place: say(moved.placeLabel) })),
-        onError: (refusal) => complain(message, refusal, 10),
+        onSuccess: (moved) => notices.done(t('batch.moved', { place: say(moved.placeLabel) })),
+        onError: (refusal) => complain(refusal, 10),
       },
     );
-  const at = (next: Aim | null) => aim.mutate(next, { onError: (refusal) => complain(message, refusal) });
+  const at = (next: Aim | null) => aim.mutate(next, { onError: (refusal) => complain(refusal) });
 
   return (
     <>
-      <Dropdown
-        trigger={['click']}
-        menu={{
-          items: places.map((place) => ({
-            key: place.id,
-            label: say(place.label),
-            onClick: () => to(place.id),
-          })),
-        }}
+      <ActionMenu
+        type="text"
+        loading={move.isPending}
+        items={places.map((place) => ({ key: place.id, label: say(place.label), do: () => to(place.id) }))}
       >
-        <Button type="text" loading={move.isPending}>
-          {t('batch.move')}
-        </Button>
-      </Dropdown>
+        {t('batch.move')}
+      </ActionMenu>
       {batch.window && (
-        <Dropdown
-          trigger={['click']}
-          menu={{
-            selectedKeys: [batch.window.aim],
-            items: [
-              ...(kitchen.data?.aims ?? []).map(({ id, label }) => ({
-                key: id,
-                label: say(label),
-                onClick: () => at(id),
-              })),
-              { key: 'kitchen', label: t('batch.kitchen_aim'), onClick: () => at(null) },
-            ],
-          }}
+        <ActionMenu
+          type="text"
+          title={t('batch.aim_title', { aim: say(batch.window.aimLabel) })}
+          loading={aim.isPending}
+          items={[
+            ...(kitchen.data?.aims ?? []).map(({ id, label }) => ({
+              key: id,
+              label: say(label),
+              isChosen: id === batch.window?.aim,
+              do: () => at(id),
+            })),
+            { key: 'kitchen', label: t('batch.kitchen_aim'), do: () => at(null) },
+          ]}
         >
-          <Button type="text" title={t('batch.aim_title', { aim: say(batch.window.aimLabel) })} loading={aim.isPending}>
-            {t('batch.aim')}
-          </Button>
-        </Dropdown>
+          {t('batch.aim')}
+        </ActionMenu>
       )}
       <Button type="text" onClick={() => setIsPassing(true)}>
         {t('batch.release')}
@@ -97,13 +89,12 @@ function Gates({ batch, close }: { batch: Batch; close: () => void }) {
 }
 
 function GateRow({ batch, gate, close }: { batch: Batch; gate: Gate; close: () => void }) {
-  const { message } = App.useApp();
   const pass = useReleaseBatch(batch.id);
   const move = useMoveJar();
   const [grams, setGrams] = useState<number | null>(null);
   const refusal = pass.error ?? move.error;
   const done = (words: string) => {
-    void message.success(words);
+    notices.done(words);
     close();
   };
   const go = (): void =>

@@ -1,4 +1,5 @@
-import { App, Button } from 'antd';
+import { Button } from 'antd';
+import { notices } from '../../app/notices';
 import { useOutdatedPortions, useUndoPortionUpdate, useUpdatePortions } from '../../api/intake';
 import { complain } from '../../app/complain';
 import { grams, mg } from '../../app/numbers';
@@ -7,7 +8,6 @@ import { t } from '../../messages/words';
 
 /** Portions that would hold another amount today are brought up to date, where the cook says so. */
 export function PortionsOffer({ batchId }: { batchId: string }) {
-  const { message } = App.useApp();
   const outdated = useOutdatedPortions(batchId).data?.outdated ?? [];
   const update = useUpdatePortions(batchId);
   const undo = useUndoPortionUpdate(batchId);
@@ -17,34 +17,27 @@ export function PortionsOffer({ batchId }: { batchId: string }) {
   const count = outdated.length;
   const inAll = (of: 'booked' | 'now') => mg(Math.round(outdated.reduce((sum, one) => sum + one[of].typical, 0)));
   const go = () =>
-    update.mutateAsync(undefined).then(
-      ({ changed }) => {
-        const key = `portions ${batchId}`;
-        void message.open({
-          key,
-          type: 'success',
-          duration: 12,
-          content: (
-            <span>
-              {t('portions.updated', { count: changed })}{' '}
-              <Button
-                size="small"
-                onClick={() => {
-                  message.destroy(key);
-                  undo.mutateAsync(undefined).then(
-                    () => void message.success(t('portions.put_back')),
-                    (refusal) => complain(message, refusal),
-                  );
-                }}
-              >
-                {t('action.undo')}
-              </Button>
-            </span>
-          ),
-        });
-      },
-      (refusal) => complain(message, refusal),
-    );
+    update.mutateAsync(undefined).then(({ changed }) => {
+      const key = `portions ${batchId}`;
+      notices.say({
+        id: key,
+        seconds: 12,
+        content: (
+          <span>
+            {t('portions.updated', { count: changed })}{' '}
+            <Button
+              size="small"
+              onClick={() => {
+                notices.clear(key);
+                undo.mutateAsync(undefined).then(() => notices.done(t('portions.put_back')), complain);
+              }}
+            >
+              {t('action.undo')}
+            </Button>
+          </span>
+        ),
+      });
+    }, complain);
 
   return (
     <section className="making" aria-label={t('portions.title')}>

@@ -1,5 +1,6 @@
 import { joined, say, t } from '../../messages/words';
-import { App, Button } from 'antd';
+import { Button } from 'antd';
+import { notices } from '../../app/notices';
 import { Complaint } from '../../app/Complaint';
 import { Choice } from '../../app/Choice';
 import { Kept } from '../../api/change';
@@ -20,7 +21,6 @@ const nothing: Draft = { what: null, grams: null, percent: null, saltId: null, j
 
 /** Something happened to a jar: what it does is seen before it is written. */
 export function RecordEvent({ batch }: { batch: Batch }) {
-  const { message } = App.useApp();
   const kitchen = useKitchen();
   const shelf = useShelf();
   const [told, change, forget] = usePersistentState<Draft>(keptAs(batch.id), () => draftOf(batch.id));
@@ -41,7 +41,7 @@ export function RecordEvent({ batch }: { batch: Batch }) {
     if (refusal instanceof Kept) {
       forget();
       tell({});
-      complain(message, refusal);
+      complain(refusal);
     }
   };
   const keep = () => {
@@ -49,7 +49,7 @@ export function RecordEvent({ batch }: { batch: Batch }) {
       keepBrine.mutate(told.grams, {
         onSuccess: (kept) => {
           forget();
-          void message.success(t('batch.brine_kept', { name: kept.name }));
+          notices.done(t('batch.brine_kept', { name: kept.name }));
         },
         onError: putAway,
       });
@@ -58,10 +58,7 @@ export function RecordEvent({ batch }: { batch: Batch }) {
         onSuccess: (after) => {
           forget();
           const others = writtenElsewhere(batch, after);
-          void message.success(
-            others === '' ? t('batch.saved') : t('batch.saved_others', { others }),
-            others === '' ? 3 : 10,
-          );
+          notices.done(others === '' ? t('batch.saved') : t('batch.saved_others', { others }), others === '' ? 3 : 10);
         },
         onError: putAway,
       });

@@ -1,5 +1,6 @@
 import { joined, named, say, T, t } from '../../messages/words';
-import { App, Button, Segmented } from 'antd';
+import { Button, Segmented } from 'antd';
+import { notices } from '../../app/notices';
 import { Complaint } from '../../app/Complaint';
 import { useState } from 'react';
 import { useSavings } from '../../api/intake';
@@ -17,7 +18,6 @@ interface Manner {
 
 /** Serving from the jar: each eater, each way, and what it brings. */
 export function ServePanel({ batch }: { batch: Batch }) {
-  const { message } = App.useApp();
   const serve = useServe();
   const undo = useUndoServing();
   const [amounts, setAmounts] = useState<Record<string, string>>({});
@@ -32,9 +32,8 @@ export function ServePanel({ batch }: { batch: Batch }) {
       { batchId: batch.id, personId, amount, ...manner },
       {
         onSuccess: (serving) =>
-          void message.open({
-            type: 'success',
-            duration: 8,
+          notices.say({
+            seconds: 8,
             content: (
               <span>
                 {serving.personName}: {grams(serving.grams)}, {sodium(serving.sodium)}.{' '}
@@ -42,7 +41,7 @@ export function ServePanel({ batch }: { batch: Batch }) {
                   type="link"
                   onClick={() => {
                     undo.mutate(serving.id);
-                    message.destroy();
+                    notices.clear();
                   }}
                 >
                   {t('action.undo')}

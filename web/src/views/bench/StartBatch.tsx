@@ -1,5 +1,6 @@
 import { say, t } from '../../messages/words';
-import { App, Button, Checkbox, Input, Segmented } from 'antd';
+import { Button, Checkbox, Input, Segmented } from 'antd';
+import { ask, notices } from '../../app/notices';
 import { Complaint } from '../../app/Complaint';
 import { Choice } from '../../app/Choice';
 import dayjs from 'dayjs';
@@ -35,7 +36,6 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
   const [isHalved, setIsHalved] = useState(false);
   const [ph, setPh] = useState<number | null>(null);
   const navigate = useNavigate();
-  const { message, modal } = App.useApp();
   const warmth = scaleOf('temperature');
   const called = draft.name.trim() || name;
   const isBlend = draft.method === 'transform';
@@ -57,7 +57,7 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
         onError: (refusal) => {
           if (refusal instanceof Kept) {
             forgetDraft();
-            complain(message, refusal);
+            complain(refusal);
             void navigate('/shelf');
           } else {
             setRefused(draft);
@@ -65,7 +65,7 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
         },
         onSuccess: (batch) => {
           forgetDraft();
-          void message.success(
+          notices.done(
             isBlend
               ? t('bench.blended_done', { name: batch.name })
               : jars > 1
@@ -83,13 +83,12 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
       go();
       return;
     }
-    modal.confirm({
+    void ask({
       title: t('bench.ph_none_title'),
       content: t('bench.ph_none'),
-      okText: t('bench.ph_bottle'),
-      cancelText: t('bench.ph_read'),
-      onOk: go,
-    });
+      yes: t('bench.ph_bottle'),
+      no: t('bench.ph_read'),
+    }).then((isYes) => isYes && go());
   });
   const sendToCounter = useOnceRead(() => begin('counter'));
 

@@ -1,4 +1,5 @@
-import { App, Input } from 'antd';
+import { Input } from 'antd';
+import { notices } from '../../app/notices';
 import { Dialog } from '../../app/Dialog';
 import { useState } from 'react';
 import { ChooseFile } from '../../app/ChooseFile';
@@ -17,7 +18,6 @@ interface Props {
 
 /** A word or a photo about a step, written into the jar's log; the work may go on. */
 export function StepNote({ batchId, step, close }: Props) {
-  const { message } = App.useApp();
   const record = useRecordNote(batchId);
   const [text, setText] = useState('');
   const [photo, setPhoto] = useState<File | null>(null);
@@ -25,13 +25,13 @@ export function StepNote({ batchId, step, close }: Props) {
     record.mutate(noteOf({ text: t('counter.note_of', { step, text }) }, photo), {
       onSuccess: () => {
         close();
-        void message.success(t('counter.note_saved'));
+        notices.done(t('counter.note_saved'));
       },
       onError: (refusal) => {
         if (refusal instanceof Kept) {
           close();
         }
-        complain(message, refusal);
+        complain(refusal);
       },
     });
 

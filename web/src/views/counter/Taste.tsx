@@ -1,4 +1,4 @@
-import { App, Button } from 'antd';
+import { Button } from 'antd';
 import { complain } from '../../app/complain';
 import type { Entry } from '../../api/client';
 import { useBatch, useKitchen, useRecordEntry } from '../../api/queries';
@@ -21,13 +21,12 @@ export function Taste({ batchId, kind }: Props) {
   const batch = useBatch(batchId);
   const kitchen = useKitchen();
   const write = useRecordEntry(batchId);
-  const { message } = App.useApp();
   const foods = kitchen.data?.ingredients ?? [];
   const vinegar = foods.find(({ key }) => key === 'cider-vinegar' || key === 'vinegar');
   const salt = kitchen.data?.salts[0];
   const add = (entry: Entry) =>
     write.mutate(entry, {
-      onError: (refusal) => complain(message, refusal),
+      onError: (refusal) => complain(refusal),
     });
   const water = { kind: 'add', ingredient: 'water', grams: SPOON_G } as Entry;
 

@@ -1,4 +1,3 @@
-import { App } from 'antd';
 import { useState } from 'react';
 import { Kept } from '../../api/change';
 import type { Refusal, Step } from '../../api/client';
@@ -21,7 +20,6 @@ const asPlanned: Told = { weighed: {}, rinseSeconds: null, keepGrams: null, ph: 
 
 /** What the hands do with a step: it is done, left out, or opened again; then the work is followed. */
 export function useWork(batchId: string, step: Step, isCurrent: boolean, follow: () => void) {
-  const { message } = App.useApp();
   const done = useDoStep(batchId);
   const skip = useSkipStep(batchId);
   const undo = useUndoStep(batchId);
@@ -33,7 +31,7 @@ export function useWork(batchId: string, step: Step, isCurrent: boolean, follow:
       if (refusal instanceof Kept) {
         follow();
       }
-      complain(message, refusal, 6);
+      complain(refusal, 6);
     },
   };
   const moment = () => new Date(serverNow()).toISOString();
@@ -48,7 +46,7 @@ export function useWork(batchId: string, step: Step, isCurrent: boolean, follow:
       }
       const { weighed, rinseSeconds, keepGrams, ph } = told;
       if (ph !== null) {
-        record.mutate(noteOf({ ph }), { onError: (refusal) => complain(message, refusal, 6) });
+        record.mutate(noteOf({ ph }), { onError: (refusal) => complain(refusal, 6) });
       }
       const weights = Object.entries(weighed).flatMap(([line, grams]) =>
         grams === null ? [] : [{ line: Number(line), grams }],

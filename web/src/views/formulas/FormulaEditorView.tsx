@@ -1,5 +1,5 @@
 import { say, t, T } from '../../messages/words';
-import { App, Button, Checkbox, Input } from 'antd';
+import { Button, Checkbox, Input } from 'antd';
 import { Complaint } from '../../app/Complaint';
 import { Choice } from '../../app/Choice';
 import { useDeferredValue, useMemo, useState } from 'react';
@@ -46,7 +46,6 @@ function Editor({ kitchen, formula }: { kitchen: Kitchen; formula: Formula | nul
   const write = useCreateFormula();
   const rewrite = useChangeFormula(formula?.id ?? '');
   const navigate = useNavigate();
-  const { message } = App.useApp();
   const refusal = computed.data?.refusal ?? null;
   const failed = (formula ? rewrite : write).error;
 
@@ -58,7 +57,7 @@ function Editor({ kitchen, formula }: { kitchen: Kitchen; formula: Formula | nul
     const onError = (refusal: Refusal) => {
       if (refusal instanceof Kept) {
         forget();
-        complain(message, refusal);
+        complain(refusal);
         void navigate('/formulas');
       }
     };

@@ -1,5 +1,6 @@
 import { named, say, t } from '../../messages/words';
-import { App, Button, Segmented } from 'antd';
+import { Button, Segmented } from 'antd';
+import { notices } from '../../app/notices';
 import { Complaint } from '../../app/Complaint';
 import { Choice } from '../../app/Choice';
 import { useDeferredValue, useState } from 'react';
@@ -302,7 +303,6 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
   const kitchen = useKitchen();
   const start = useStartFromFormula(formula.id);
   const navigate = useNavigate();
-  const { message } = App.useApp();
   const planned = useSearchParams()[0].get('planned');
   const places = usePlaces();
   const [place, setPlace] = useState<Place>(formula.place);
@@ -328,7 +328,7 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
         onSuccess: (batch) => void navigate(how === 'counter' ? `/counter/${batch.id}` : `/shelf/${batch.id}`),
         onError: (refusal) => {
           if (refusal instanceof Kept) {
-            complain(message, refusal);
+            complain(refusal);
             void navigate('/shelf');
           }
         },
@@ -407,7 +407,6 @@ function Doings({ formula }: { formula: Formula }) {
   const archive = useArchiveFormula(formula.id);
   const copy = useCreateFormula();
   const navigate = useNavigate();
-  const { message } = App.useApp();
 
   return (
     <div className="formula-do">
@@ -426,7 +425,7 @@ function Doings({ formula }: { formula: Formula }) {
       <Button
         onClick={() =>
           archive.mutate(!formula.isArchived, {
-            onSuccess: (one) => void message.info(one.isArchived ? t('formula.archived') : t('formula.unarchived')),
+            onSuccess: (one) => notices.note(one.isArchived ? t('formula.archived') : t('formula.unarchived')),
           })
         }
       >

@@ -1,5 +1,6 @@
 import { say, t } from '../../messages/words';
-import { App, Button, Input } from 'antd';
+import { Button, Input } from 'antd';
+import { notices } from '../../app/notices';
 import { ChooseFile } from '../../app/ChooseFile';
 import { Complaint } from '../../app/Complaint';
 import { useState } from 'react';
@@ -9,7 +10,6 @@ import { mg } from '../../app/numbers';
 
 /** Rows from elsewhere: looked at first, bad ones named by their line and kept out. */
 export function ImportIntake({ close }: { close: () => void }) {
-  const { message } = App.useApp();
   const preview = usePreviewIntake();
   const bring = useImportIntake();
   const [text, setText] = useState('');
@@ -31,7 +31,7 @@ export function ImportIntake({ close }: { close: () => void }) {
         }
         void bring.mutateAsync(text).then(
           ({ count }) => {
-            void message.success(t('import_intake.done', { count: count }));
+            notices.done(t('import_intake.done', { count: count }));
             close();
           },
           () => undefined,

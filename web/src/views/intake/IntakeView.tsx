@@ -1,6 +1,6 @@
 import { joined, say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { App, Button, Segmented } from 'antd';
+import { Button, Segmented } from 'antd';
 import { Choice } from '../../app/Choice';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -190,7 +190,6 @@ export function IntakeView() {
 /** The threads of someone, each of which they can mark. */
 function Threads({ intake }: { intake: Intake }) {
   const kitchen = useKitchen();
-  const { message } = App.useApp();
   const save = useSavePerson(intake.person.id);
   const person = kitchen.data?.people.find(({ id }) => id === intake.person.id);
   const mark = (group: string, tolerance: Tolerance | null) => {
@@ -203,7 +202,7 @@ function Threads({ intake }: { intake: Intake }) {
         version: person.version,
         tolerances: tolerance === null ? others : { ...others, [group]: tolerance },
       },
-      { onError: (refusal) => complain(message, refusal) },
+      { onError: (refusal) => complain(refusal) },
     );
   };
 

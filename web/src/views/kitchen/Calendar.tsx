@@ -2,16 +2,16 @@ import { complain } from '../../app/complain';
 import type { Refusal } from '../../api/client';
 import { t } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { App, Button, Input } from 'antd';
+import { Button, Input } from 'antd';
+import { notices } from '../../app/notices';
 import { useCalendarLink, useMakeCalendarLink, useRevokeCalendarLink } from '../../api/tending';
 
 /** The chores in the household's own calendars: under a secret address, or as a file. */
 export function Calendar() {
-  const { message } = App.useApp();
   const link = useCalendarLink();
   const make = useMakeCalendarLink();
   const revoke = useRevokeCalendarLink();
-  const failed = (refusal: Refusal) => complain(message, refusal);
+  const failed = (refusal: Refusal) => complain(refusal);
   if (!link.data) {
     return null;
   }
@@ -38,8 +38,8 @@ export function Calendar() {
           <Button
             onClick={() =>
               void navigator.clipboard.writeText(address).then(
-                () => message.success(t('calendar_page.copied')),
-                () => message.info(t('calendar_page.select')),
+                () => notices.done(t('calendar_page.copied')),
+                () => notices.note(t('calendar_page.select')),
               )
             }
           >

@@ -1,6 +1,6 @@
 import { chosenLanguage, readerLocale } from '../../messages/catalogue';
 import { say, t } from '../../messages/words';
-import { App, Button, Input } from 'antd';
+import { Button, Input } from 'antd';
 import { Choice } from '../../app/Choice';
 import type { Kitchen } from '../../api/client';
 import { Kept } from '../../api/change';
@@ -45,7 +45,6 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
   };
   const { fields, change, body, saved, onError } = useEdits({ version: kitchen.version, fields: now }, now);
   const save = useChangeHousehold();
-  const { message } = App.useApp();
 
   return (
     <form
@@ -57,7 +56,7 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
           onError: (refusal) => {
             onError(refusal);
             if (refusal instanceof Kept) {
-              complain(message, refusal);
+              complain(refusal);
             }
           },
         });

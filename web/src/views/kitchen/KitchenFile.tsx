@@ -1,13 +1,12 @@
 import { complain } from '../../app/complain';
 import { t } from '../../messages/words';
-import { App } from 'antd';
+import { notices } from '../../app/notices';
 import { ChooseFile } from '../../app/ChooseFile';
 import { useNavigate } from 'react-router';
 import { useImportKitchen } from '../../api/queries';
 
 /** Everything in one file: to keep, or to go on with elsewhere. */
 export function KitchenFile() {
-  const { message } = App.useApp();
   const bring = useImportKitchen();
   const navigate = useNavigate();
 
@@ -27,7 +26,7 @@ export function KitchenFile() {
             bring.mutate(file, {
               onSuccess: ({ rows }) => {
                 void navigate('/shelf');
-                void message.success(
+                notices.done(
                   t('kitchen_file.done', {
                     people: rows.people ?? 0,
                     jars: rows.batches ?? 0,
@@ -36,7 +35,7 @@ export function KitchenFile() {
                   8,
                 );
               },
-              onError: (refusal) => complain(message, refusal, 8),
+              onError: (refusal) => complain(refusal, 8),
             })
           }
         />

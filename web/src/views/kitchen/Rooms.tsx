@@ -1,7 +1,8 @@
 import { complain } from '../../app/complain';
 import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { App, Button, DatePicker, Input } from 'antd';
+import { Button, DatePicker, Input } from 'antd';
+import { notices } from '../../app/notices';
 import { ChooseFile } from '../../app/ChooseFile';
 import dayjs from 'dayjs';
 import { useState } from 'react';
@@ -113,7 +114,6 @@ function Place({ room, firm }: { room: Room; firm: RoomsRead['firm'] }) {
 
 /** One reading, as it is now. */
 function ReadNow({ room }: { room: Room }) {
-  const { message } = App.useApp();
   const [celsius, setCelsius] = useState<number | null>(null);
   const keep = useSaveReadings(room.place);
 
@@ -123,7 +123,7 @@ function ReadNow({ room }: { room: Room }) {
         { readings: [{ at: new Date().toISOString(), celsius }], source: 'typed' },
         {
           onSuccess: () => setCelsius(null),
-          onError: (refusal) => complain(message, refusal),
+          onError: (refusal) => complain(refusal),
         },
       );
     }
@@ -153,7 +153,6 @@ function ReadNow({ room }: { room: Room }) {
 }
 
 function Spells({ room }: { room: Room }) {
-  const { message } = App.useApp();
   const forget = useRemoveWarmSpell(room.place);
 
   return room.spells.map((spell) => (
@@ -169,7 +168,7 @@ function Spells({ room }: { room: Room }) {
           temperature: degrees(spell.celsius),
           day: when(spell.fromOn, 'short'),
         })}
-        onClick={() => forget.mutate(spell.id, { onError: (refusal) => complain(message, refusal) })}
+        onClick={() => forget.mutate(spell.id, { onError: (refusal) => complain(refusal) })}
       >
         ×
       </Button>
@@ -271,7 +270,6 @@ function Expect({ room, close }: DrawerProps) {
 }
 
 function Bring({ room, close }: DrawerProps) {
-  const { message } = App.useApp();
   const [text, setText] = useState('');
   const bring = useImportLog(room.place);
   const [look, setLook] = useState<ReadingsImport | null>(null);
@@ -296,7 +294,7 @@ function Bring({ room, close }: DrawerProps) {
               if (look === null) {
                 setLook(read);
               } else {
-                void message.success(t('rooms.saved_readings', { count: read.readings }));
+                notices.done(t('rooms.saved_readings', { count: read.readings }));
                 close();
               }
             },

@@ -2,7 +2,8 @@ import { Kept } from '../../api/change';
 import { complain } from '../../app/complain';
 import { named, say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { App, Button, Input, Segmented } from 'antd';
+import { Button, Input, Segmented } from 'antd';
+import { notices } from '../../app/notices';
 import { ChooseFile } from '../../app/ChooseFile';
 import { Complaint } from '../../app/Complaint';
 import { useState } from 'react';
@@ -124,7 +125,6 @@ const nothing: Draft = {
 };
 
 function Write({ batch, log }: { batch: Batch; log: Log }) {
-  const { message } = App.useApp();
   const name = `tempesal.note.${batch.id}`;
   const [draft, change, forget] = usePersistentState<Draft>(name, () => ({
     ...nothing,
@@ -144,14 +144,14 @@ function Write({ batch, log }: { batch: Batch; log: Log }) {
         onSuccess: () => {
           forget();
           setPhoto(null);
-          void message.success(t('batch.saved'));
+          notices.done(t('batch.saved'));
         },
         onError: (refusal) => {
           if (refusal instanceof Kept) {
             forget();
             setPhoto(null);
             write.reset();
-            complain(message, refusal);
+            complain(refusal);
           }
         },
       },
@@ -304,7 +304,6 @@ function Steps({ mark, value, set }: { mark: Mark; value: number | null; set: (v
 }
 
 function Line({ note }: { note: Note }) {
-  const { message } = App.useApp();
   const remove = useRemoveNote();
   const said = [
     ...scoresOf(note.marks).map(([mark, value]) => `${t(`mark.${mark}`)} ${String(value)}`),
@@ -341,8 +340,8 @@ function Line({ note }: { note: Note }) {
         onClick={() =>
           // The line goes; what is said of it stays.
           void remove.mutateAsync(note.id).then(
-            () => message.success(t('log.deleted')),
-            (refusal: Refusal) => complain(message, refusal),
+            () => notices.done(t('log.deleted')),
+            (refusal: Refusal) => complain(refusal),
           )
         }
       >

@@ -2,7 +2,8 @@ import { complain } from '../../app/complain';
 import type { Refusal } from '../../api/client';
 import { joined, say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { App, Button } from 'antd';
+import { Button } from 'antd';
+import { notices } from '../../app/notices';
 import { Choice } from '../../app/Choice';
 import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
@@ -119,7 +120,6 @@ function runsOut(ahead: Timeline): string {
 }
 
 function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
-  const { message } = App.useApp();
   const plan = usePlanBatch();
   const letBe = useCancelPlannedBatch();
   const accept = (
@@ -135,8 +135,8 @@ function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
           share: one.share,
         })
         .then(
-          () => void message.success(t('ahead.planned_done', { name: one.name, day: day(one.startOn) })),
-          (refusal: Refusal) => complain(message, refusal),
+          () => notices.done(t('ahead.planned_done', { name: one.name, day: day(one.startOn) })),
+          (refusal: Refusal) => complain(refusal),
         );
     }
   };
@@ -158,7 +158,7 @@ function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
             type="text"
             aria-label={t('ahead.cancel', { name: one.name })}
             onClick={() => {
-              letBe.mutateAsync(one.id).catch((refusal: Refusal) => complain(message, refusal));
+              letBe.mutateAsync(one.id).catch((refusal: Refusal) => complain(refusal));
             }}
           >
             {t('action.cancel')}

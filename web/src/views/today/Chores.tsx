@@ -1,7 +1,9 @@
 import { complain } from '../../app/complain';
 import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { App, Button, Dropdown } from 'antd';
+import { Button } from 'antd';
+import { ActionMenu } from '../../app/ActionMenu';
+import { notices } from '../../app/notices';
 import dayjs from 'dayjs';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { Link, useLocation } from 'react-router';
@@ -25,7 +27,6 @@ export function Chores() {
       here.current?.scrollIntoView({ block: 'start' });
     }
   }, [isThere, hash, key]);
-  const { message } = App.useApp();
   const mark = useMarkChores();
   const unmark = useUnmarkChores();
   const now = chores.data?.now ?? [];
@@ -33,9 +34,8 @@ export function Chores() {
 
   const say = useCallback(
     (words: string, marks: string[]) =>
-      void message.open({
-        type: 'success',
-        duration: 8,
+      notices.say({
+        seconds: 8,
         content: (
           <span>
             {words}{' '}
@@ -43,7 +43,7 @@ export function Chores() {
               type="link"
               onClick={() => {
                 unmark.mutate(marks);
-                message.destroy();
+                notices.clear();
               }}
             >
               {t('action.undo')}
@@ -51,7 +51,7 @@ export function Chores() {
           </span>
         ),
       }),
-    [message, unmark],
+    [unmark],
   );
   const done = useCallback(
     (some: Chore[]) =>
@@ -68,10 +68,10 @@ export function Chores() {
                 : t('chores.done_many', { count: some.length }),
               marks,
             ),
-          onError: (refusal) => complain(message, refusal),
+          onError: (refusal) => complain(refusal),
         },
       ),
-    [mark, say, message],
+    [mark, say],
   );
   const putOff = (chore: Chore, until: dayjs.Dayjs) =>
     mark.mutate(
@@ -81,7 +81,7 @@ export function Chores() {
       },
       {
         onSuccess: ({ marks }) => say(t('chores.later', { time: when(until, 'weekdayClock') }), marks),
-        onError: (refusal) => complain(message, refusal),
+        onError: (refusal) => complain(refusal),
       },
     );
   useKey(
@@ -242,29 +242,25 @@ function Later({ chore, putOff }: { chore: Chore; putOff: TagProps['putOff'] }) 
     [t('chores.three_days'), hour(8, 3)],
   ];
   return (
-    <Dropdown
-      trigger={['click']}
-      menu={{
-        items: times
-          .filter(([, until]) => until.isAfter(dayjs()))
-          .map(([label, until]) => ({ key: label, label, onClick: () => putOff(chore, until) })),
-      }}
+    <ActionMenu
+      type="text"
+      aria-label={t('chores.later_for', { chore: say(chore.text), jar: chore.batchName })}
+      items={times
+        .filter(([, until]) => until.isAfter(dayjs()))
+        .map(([label, until]) => ({ key: label, label, do: () => putOff(chore, until) }))}
     >
-      <Button type="text" aria-label={t('chores.later_for', { chore: say(chore.text), jar: chore.batchName })}>
-        {t('action.later')}
-      </Button>
-    </Dropdown>
+      {t('action.later')}
+    </ActionMenu>
   );
 }
 
 /** The one tap by which a chore is done. */
 function Do({ chore, done }: { chore: Chore; done: () => void }) {
-  const { message } = App.useApp();
   const move = useMoveJar();
   const empty = useEmptyJar();
   const verb = verbOf(chore);
   const label = `${verb}: ${say(chore.text)} (${chore.batchName})`;
-  const failed = (refusal: Refusal) => complain(message, refusal, 8);
+  const failed = (refusal: Refusal) => complain(refusal, 8);
 
   switch (chore.doneBy) {
     case 'counter':
@@ -289,7 +285,7 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
             void move
               .mutateAsync({ batch: chore.batchId, place: 'fridge' })
               .then(
-                (moved) => message.success(t('chores.moved', { name: moved.name, place: say(moved.placeLabel) })),
+                (moved) => notices.done(t('chores.moved', { name: moved.name, place: say(moved.placeLabel) })),
                 failed,
               )
           }
@@ -307,7 +303,7 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
           onClick={() =>
             void empty
               .mutateAsync({ batch: chore.batchId, isEmptied: true })
-              .then(() => message.success(t('chores.emptied', { name: chore.batchName })), failed)
+              .then(() => notices.done(t('chores.emptied', { name: chore.batchName })), failed)
           }
         >
           {verb}

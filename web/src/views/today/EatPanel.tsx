@@ -1,5 +1,6 @@
 import { joined, named, t } from '../../messages/words';
-import { App, Button, Input } from 'antd';
+import { Button, Input } from 'antd';
+import { notices } from '../../app/notices';
 import { useState } from 'react';
 import type { Day, DayJar, DayPerson, Refusal } from '../../api/client';
 import { useKnownFoods, useWriteOtherFood } from '../../api/intake';
@@ -29,7 +30,6 @@ export function EatPanel({ person, day, eat, close }: Props) {
   const [hasAll, setHasAll] = useState(false);
   const known = useKnownFoods(person.id, day.date);
   const write = useWriteOtherFood(null);
-  const { message } = App.useApp();
   const text = sought.trim().toLowerCase();
   const portionOf = (jar: DayJar) => jar.portions.find((one) => one.personId === person.id);
   const isFew = day.jars.length <= MANY_JARS || day.date < day.today;
@@ -45,10 +45,10 @@ export function EatPanel({ person, day, eat, close }: Props) {
   const record = (name: string, how: Parameters<typeof write.mutateAsync>[0]['how']) =>
     write.mutateAsync({ personId: person.id, name, eatenOn: day.date, how, insteadOf: [] }).then(
       () => {
-        void message.success(t('eat_panel.written', { food: name, name: person.name }));
+        notices.done(t('eat_panel.written', { food: name, name: person.name }));
         close();
       },
-      (refusal: Refusal) => complain(message, refusal),
+      (refusal: Refusal) => complain(refusal),
     );
 
   return (

@@ -1,5 +1,6 @@
 import { joined, named, t } from '../../messages/words';
-import { App, AutoComplete, Checkbox, Segmented } from 'antd';
+import { AutoComplete, Checkbox, Segmented } from 'antd';
+import { notices } from '../../app/notices';
 import { Complaint } from '../../app/Complaint';
 import dayjs from 'dayjs';
 import { useState } from 'react';
@@ -33,7 +34,6 @@ interface Props {
 export function OtherFoodDrawer({ person, date, food: wrong, close }: Props) {
   const write = useWriteOtherFood(wrong?.id ?? null);
   const again = useRepeatOtherFoods();
-  const { message } = App.useApp();
   const kitchen = useKitchen();
   const [name, setName] = useState(wrong?.name ?? '');
   const [how, setHow] = useState<LabelSodium>(wrong?.how ?? { by: 'mg' });
@@ -42,7 +42,7 @@ export function OtherFoodDrawer({ person, date, food: wrong, close }: Props) {
   );
   const [insteadOf, setInsteadOf] = useState<Meal[]>(wrong?.insteadOf ?? []);
   const entered = (foods: OtherFood[]) => {
-    void message.success(
+    notices.done(
       t('other_food.entered', {
         foods: joined(foods.map((food) => food.name)),
         mg: mg(Math.round(foods.reduce((sum, food) => sum + food.sodiumMg, 0))),
@@ -97,7 +97,7 @@ export function OtherFoodDrawer({ person, date, food: wrong, close }: Props) {
               })
               .then(
                 ({ foods }) => entered(foods),
-                (refusal: Refusal) => complain(message, refusal),
+                (refusal: Refusal) => complain(refusal),
               );
           }}
         />

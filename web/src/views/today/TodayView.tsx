@@ -2,7 +2,8 @@ import { complain } from '../../app/complain';
 import type { Refusal } from '../../api/client';
 import { t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { App, Button, Segmented } from 'antd';
+import { Button, Segmented } from 'antd';
+import { notices } from '../../app/notices';
 import dayjs from 'dayjs';
 import { useCallback, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -38,7 +39,6 @@ export function TodayView() {
   const [beside, setBeside] = useState<Beside | null>(null);
   const [pastMeal, setPastMeal] = useState<Meal>('noon');
   const takeFoodBack = useUndoOtherFood();
-  const { message } = App.useApp();
   const serve = useServe();
   const undo = useUndoServing();
   const plan = useWeekStep(date);
@@ -47,15 +47,15 @@ export function TodayView() {
     (serving: Serving) => {
       undo.mutate(serving.id, {
         onSuccess: () =>
-          void message.success(
+          notices.done(
             serving.dish
               ? t('today.undone_dish', { jar: serving.batchName })
               : t('today.undone', { food: serving.batchName, name: serving.personName }),
           ),
-        onError: (refusal) => complain(message, refusal),
+        onError: (refusal) => complain(refusal),
       });
     },
-    [undo, message],
+    [undo],
   );
   const last = day.data?.people.flatMap((person) => person.servings).sort((a, b) => b.id.localeCompare(a.id))[0];
   useKey(
@@ -73,8 +73,8 @@ export function TodayView() {
 
   const release = (plannedId: string, jar: string) =>
     plan.mutateAsync({ step: 'change', put: [], remove: [plannedId] }).then(
-      () => void message.success(t('today.released', { jar })),
-      (refusal: Refusal) => complain(message, refusal),
+      () => notices.done(t('today.released', { jar })),
+      (refusal: Refusal) => complain(refusal),
     );
 
   const moveMissed: EaterActions['moveMissed'] = (person, missed, goesOn) =>
@@ -94,7 +94,7 @@ export function TodayView() {
           : [],
         remove: [missed.id],
       },
-      { onError: (refusal) => complain(message, refusal) },
+      { onError: (refusal) => complain(refusal) },
     );
 
   const give = (portion: Pick<ServeFields, 'batchId' | 'personId' | 'amount' | 'way' | 'plannedId'>) => {
@@ -106,9 +106,8 @@ export function TodayView() {
       { ...portion, plannedId, eatenOn: day.data.date, meal },
       {
         onSuccess: (serving) =>
-          void message.open({
-            type: 'success',
-            duration: 8,
+          notices.say({
+            seconds: 8,
             content: (
               <span>
                 <T
@@ -123,7 +122,7 @@ export function TodayView() {
                         type="link"
                         onClick={() => {
                           takeBack(serving);
-                          message.destroy();
+                          notices.clear();
                         }}
                       >
                         {c}
@@ -135,7 +134,7 @@ export function TodayView() {
                   <Button
                     type="link"
                     onClick={() => {
-                      message.destroy();
+                      notices.clear();
                       void release(other.id, other.batchName);
                     }}
                   >
@@ -145,7 +144,7 @@ export function TodayView() {
               </span>
             ),
           }),
-        onError: (refusal) => complain(message, refusal),
+        onError: (refusal) => complain(refusal),
       },
     );
   };
@@ -172,8 +171,8 @@ export function TodayView() {
     write: (person, food) => setBeside({ what: 'food', person, ...(food ? { food } : {}) }),
     takeFoodBack: (person, food) => {
       takeFoodBack.mutateAsync(food.id).then(
-        () => void message.success(t('today.undone', { food: food.name, name: person.name })),
-        (refusal: Refusal) => complain(message, refusal),
+        () => notices.done(t('today.undone', { food: food.name, name: person.name })),
+        (refusal: Refusal) => complain(refusal),
       );
     },
   };

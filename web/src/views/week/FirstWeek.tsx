@@ -1,4 +1,5 @@
-import { App, Button } from 'antd';
+import { Button } from 'antd';
+import { notices } from '../../app/notices';
 import { Link, useNavigate } from 'react-router';
 import { useBeginFirstWeek, useFirstWeek } from '../../api/planning';
 import type { Refusal } from '../../api/client';
@@ -18,7 +19,6 @@ export function FirstWeek({ title }: { title: string }) {
   const query = useFirstWeek();
   const begin = useBeginFirstWeek();
   const navigate = useNavigate();
-  const { message } = App.useApp();
   if (!query.data) {
     return <PageState query={query} />;
   }
@@ -27,10 +27,10 @@ export function FirstWeek({ title }: { title: string }) {
     // What is planned may take this part off the page before the answer is read.
     void begin.mutateAsync(undefined).then(
       () => {
-        void message.success(t('way_in.done'));
+        notices.done(t('way_in.done'));
         void navigate('/shelf/ahead');
       },
-      (refusal: Refusal) => complain(message, refusal),
+      (refusal: Refusal) => complain(refusal),
     );
 
   return (

@@ -2,7 +2,9 @@ import { complain } from '../../app/complain';
 import type { Refusal, Week } from '../../api/client';
 import { say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { App, Button, Dropdown } from 'antd';
+import { Button } from 'antd';
+import { ActionMenu } from '../../app/ActionMenu';
+import { notices } from '../../app/notices';
 import { useCallback, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { planAhead, usePlanning, useWeek, useWeekStep, type WeekStep } from '../../api/planning';
@@ -28,7 +30,6 @@ export function WeekView() {
   const step = useWeekStep(date);
   const [held, setHeld] = useState<string | null>(null);
   const [showsRotation, setShowsRotation] = useState(false);
-  const { message } = App.useApp();
   const navigate = useNavigate();
   const { mutateAsync, isPending } = step;
   const isPlanning = usePlanning() !== null;
@@ -36,11 +37,11 @@ export function WeekView() {
   const make = useCallback(
     (made: WeekStep, says?: (week: Week) => string) => {
       mutateAsync(made).then(
-        (week) => says && void message.info(says(week)),
-        (refusal: Refusal) => complain(message, refusal),
+        (week) => says && notices.note(says(week)),
+        (refusal: Refusal) => complain(refusal),
       );
     },
-    [mutateAsync, message],
+    [mutateAsync],
   );
   const fill = useCallback(
     (rest: boolean, weeks = 1) =>
@@ -141,28 +142,27 @@ export function WeekView() {
           <Button type="text" title={t('week.rotation_hint')} onClick={() => setShowsRotation(true)}>
             {t('ahead.rotation')}
           </Button>
-          <Dropdown
-            trigger={['click']}
-            menu={{
-              items: [
-                { key: 'weeks', label: t('week.plan_weeks', { weeks: IN_A_ROW }), disabled: isOver },
-                { key: 'copy', label: t('week.copy'), disabled: isOver },
-                { key: 'clear', label: t('week.clear'), disabled: isOver || week.servings.length === 0 },
-                { key: 'print', label: t('action.print') },
-              ],
-              onClick: ({ key }) => {
-                if (key === 'print') {
-                  void navigate(`/week/${week.from}/sheet`);
-                } else if (key === 'weeks') {
-                  fill(false, IN_A_ROW);
-                } else {
-                  make({ step: key === 'copy' ? 'copy' : 'clear' });
-                }
+          <ActionMenu
+            type="text"
+            items={[
+              {
+                key: 'weeks',
+                label: t('week.plan_weeks', { weeks: IN_A_ROW }),
+                disabled: isOver,
+                do: () => fill(false, IN_A_ROW),
               },
-            }}
+              { key: 'copy', label: t('week.copy'), disabled: isOver, do: () => make({ step: 'copy' }) },
+              {
+                key: 'clear',
+                label: t('week.clear'),
+                disabled: isOver || week.servings.length === 0,
+                do: () => make({ step: 'clear' }),
+              },
+              { key: 'print', label: t('action.print'), do: () => void navigate(`/week/${week.from}/sheet`) },
+            ]}
           >
-            <Button type="text">{t('week.more')}</Button>
-          </Dropdown>
+            {t('week.more')}
+          </ActionMenu>
         </div>
       </div>
       <PlanningOn />
