@@ -10,7 +10,7 @@ use Dompdf\Options;
 use Tempesal\Core\Message\Message;
 
 /**
- * Labels as a PDF: eight on a sheet of A4, or each on a page of its own. Lengths are millimetres, letters points.
+ * Labels as a PDF: on a sheet of A4 or US Letter, or each on a page of its own. Lengths are millimetres, letters points.
  *
  * @phpstan-type Label array{batchId: string, name: string, methodLabel: Message, colour: string, startedOn: string,
  *     youngOn: string|null, readyOn: string|null, longOn: string|null, strengthPercent: float|null,
@@ -23,16 +23,6 @@ final class LabelPrint
     public const WIDTH = 99.1;
 
     public const HEIGHT = 67.7;
-
-    private const COLUMNS = 2;
-
-    private const ROWS = 4;
-
-    private const LEFT = 4.9;
-
-    private const TOP = 13.1;
-
-    private const BETWEEN = 2.0;
 
     private const PADDING = 5.0;
 
@@ -85,7 +75,7 @@ final class LabelPrint
      * @param  list<Label>  $labels
      * @return string the file
      */
-    public static function sheet(array $labels, string $address, Words $words): string
+    public static function sheet(array $labels, LabelSheet $sheet, string $address, Words $words): string
     {
         $print = new self($address, $words);
         $pages = array_map(
@@ -94,18 +84,17 @@ final class LabelPrint
                 array_map(
                     static fn(array $label, int $place): string => $print->label(
                         $label,
-                        self::LEFT + ($place % self::COLUMNS) * (self::WIDTH + self::BETWEEN),
-                        self::TOP + intdiv($place, self::COLUMNS) * self::HEIGHT,
                         true,
+                        ...$sheet->place($place),
                     ),
                     $some,
                     array_keys($some),
                 ),
             ),
-            array_chunk($labels, self::COLUMNS * self::ROWS),
+            array_chunk($labels, $sheet->places()),
         );
 
-        return $print->file($pages, 'A4', $print->words->say(Message::of('label.title')));
+        return $print->file($pages, $sheet->paper(), $print->words->say(Message::of('label.title')));
     }
 
     /**
@@ -118,7 +107,7 @@ final class LabelPrint
         $points = static fn(float $millimetres): float => ($millimetres / 25.4) * 72.0;
 
         return $print->file(
-            array_map(static fn(array $label): string => $print->label($label, 0.0, 0.0, false), $labels),
+            array_map(static fn(array $label): string => $print->label($label, false, 0.0, 0.0), $labels),
             [0.0, 0.0, $points(self::WIDTH), $points(self::HEIGHT)],
             count($labels) === 1 ? $labels[0]['name'] : $print->words->say(Message::of('label.title')),
         );
@@ -158,7 +147,7 @@ final class LabelPrint
     }
 
     /** @param  Label  $label */
-    private function label(array $label, float $x, float $y, bool $hasFrame): string
+    private function label(array $label, bool $hasFrame, float $x, float $y): string
     {
         $colour = preg_match('/^#[0-9a-f]{6}$/i', $label['colour']) === 1 ? $label['colour'] : '#b9ab99';
         $left = $x + self::STRIPE + self::PADDING;

@@ -296,6 +296,10 @@ it('prints labels, eight on a sheet or each on a page of its own', function (): 
         ->toBe(1)
         ->and($pages('layout=sheet&copies=3'))
         ->toBe(2)
+        ->and($pages('layout=letter&copies=2'))
+        ->toBe(1)
+        ->and($pages('layout=letter&copies=3'))
+        ->toBe(2)
         ->and($pages('layout=single&copies=2'))
         ->toBe(6);
     $this->getJson('/api/labels/pdf?layout=wall')->assertJsonValidationErrors(['layout']);

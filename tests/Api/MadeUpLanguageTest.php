@@ -39,7 +39,7 @@ function strangeWords(string $text, string ...$known): array
 
 it('prints labels from the catalogue', function (): void {
     $this->startJar(['name' => 'Carrots']);
-    foreach (['sheet', 'single'] as $layout) {
+    foreach (['sheet', 'letter', 'single'] as $layout) {
         $file = $this->get("/api/labels/pdf?layout={$layout}&locale=en-XA")
             ->assertOk()
             ->getContent();

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Household\CurrentHousehold;
 use App\Labels\LabelPrint;
+use App\Labels\LabelSheet;
 use App\Labels\LabelText;
 use App\Language\ReaderLanguage;
 use App\Models\Batch;
@@ -43,12 +44,12 @@ final readonly class LabelController
         ]);
     }
 
-    /** "layout" is "sheet" or "single", "copies" how many of each. */
+    /** "layout" is "sheet" (A4), "letter" (US Letter) or "single", "copies" how many of each. */
     public function pdf(Request $request): Response
     {
         $asked = $request->validate(
             [
-                'layout' => ['nullable', 'string', 'in:sheet,single'],
+                'layout' => ['nullable', 'string', 'in:sheet,letter,single'],
                 'copies' => ['nullable', 'integer', 'min:1', 'max:8'],
             ],
             ['layout.*' => 'errors.label_layout', 'copies.*' => 'errors.label_copies'],
@@ -60,13 +61,14 @@ final readonly class LabelController
         if ($labels === []) {
             throw ValidationException::withMessages(['batches' => 'errors.label_no_jars']);
         }
+        $sheet = LabelSheet::tryFrom((string) ($asked['layout'] ?? LabelSheet::A4->value));
         $address = $request->getSchemeAndHttpHost();
         $words = ReaderLanguage::ofHousehold($this->current->get(), $request);
 
         return new Response(
-            ($asked['layout'] ?? 'sheet') === 'single'
+            $sheet === null
                 ? LabelPrint::singles($labels, $address, $words)
-                : LabelPrint::sheet($labels, $address, $words),
+                : LabelPrint::sheet($labels, $sheet, $address, $words),
             200,
             ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="labels.pdf"'],
         );

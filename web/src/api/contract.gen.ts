@@ -6149,7 +6149,7 @@ export interface operations {
         parameters: {
             query?: {
                 batches?: string;
-                layout?: "sheet" | "single";
+                layout?: "sheet" | "letter" | "single";
                 copies?: number;
                 /** @description The language of the text, as BCP 47 has it; else that of the browser. */
                 locale?: string;
@@ -6160,7 +6160,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The labels as a PDF, eight on a sheet of A4 or each on a page of its own. */
+            /** @description The labels as a PDF, eight on a sheet of A4, six on one of US Letter, or each on a page of its own. */
             200: {
                 headers: {
                     [name: string]: unknown;

@@ -2,13 +2,14 @@ import { useQuery, type QueryClient } from '@tanstack/react-query';
 import { answered, api, type Steps, type StepAsDone } from './client';
 import { defineChange, keyed } from './change';
 import { keys } from './keys';
+import { NEWS_EVERY_MS } from './news';
 
 /** The steps of a making, looked at again by themselves: another device may have done one. */
 export const useSteps = (batch: string) =>
   useQuery({
     queryKey: keys.steps(batch),
     queryFn: () => answered(api.GET('/batches/{batch}/steps', { params: { path: { batch } } })),
-    refetchInterval: 10_000,
+    refetchInterval: NEWS_EVERY_MS,
     retry: false,
   });
 

@@ -31,6 +31,7 @@ import {
   type ServeFields,
   type Serving,
 } from './client';
+import { NEWS_EVERY_MS } from './news';
 import { measureBy } from '../messages/readerUnits';
 
 export const useSession = () =>
@@ -78,6 +79,7 @@ export const useDay = (date: string) =>
     queryKey: keys.day(date),
     queryFn: () => answered(api.GET('/days/{date}', { params: { path: { date } } })),
     placeholderData: keepPreviousData,
+    refetchInterval: NEWS_EVERY_MS,
   });
 
 /** The bench's answer to what stands on it now. Where it is refused, the last good answer stands beside the reasons. */

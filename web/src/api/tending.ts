@@ -16,11 +16,11 @@ import { numbered } from './intentions';
 import { smaller } from './photo';
 
 /** What the jars ask for; looked at again by itself, since hours count for some. */
-export const useChores = () =>
+export const useChores = (every = 60_000) =>
   useQuery({
     queryKey: keys.chores(),
     queryFn: () => answered(api.GET('/chores')),
-    refetchInterval: 60_000,
+    refetchInterval: every,
   });
 
 interface ChoresMarked {

@@ -1,8 +1,10 @@
 import { t } from '../messages/words';
 import { when } from '../messages/dates';
+import { scaleLinear } from 'd3-scale';
 import { useId } from 'react';
 import type { Intake, IntakeDay } from '../api/client';
 import { mg, number } from '../app/numbers';
+import { Chart, ValueAxis } from './Chart';
 import { overLimitFill, OverLimitHatch } from './OverLimitHatch';
 import { useWidth } from './useWidth';
 
@@ -85,7 +87,7 @@ interface Props {
   height?: number;
 }
 
-const LEFT = 46;
+const LEFT = 68;
 const FLOOR = 40;
 const WIDEST = 90;
 
@@ -103,43 +105,54 @@ export function IntakeChart({ days, beside, layers = byKind, height = 270 }: Pro
       ...(beside ?? []).map((day) => day.totalMg),
     ) * 1.04;
   const per = (width - LEFT - 4) / days.length;
-  const y = (milligrams: number) => 8 + (height - FLOOR - 8) * (1 - milligrams / most);
+  const y = scaleLinear([0, most], [height - FLOOR, 8]);
   const x = (at: number) => LEFT + at * per;
-  const step = most > 3500 ? 1000 : 500;
-  const ticks = Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => i * step);
+  const said = (day: Post) =>
+    layers.filter((layer) => layer.of(day) > 0).map((layer) => `${layer.says} ${mg(Math.round(layer.of(day)))}`);
 
   return (
     <div ref={box}>
-      <svg
-        width={width}
-        height={height}
-        viewBox={`0 0 ${String(width)} ${String(height)}`}
-        role="img"
-        aria-label={t('chart.sodium_by_day', {
+      <Chart
+        label={t('chart.sodium_by_day', {
           days: days.map((day) => `${when(day.date, 'short')} ${mg(Math.round(day.totalMg))}`).join(', '),
         })}
+        width={width}
+        height={height}
+        stops={days.map((day, at) => ({
+          x: x(at) + per / 2,
+          says: t('chart.day', {
+            day: when(day.date, 'long'),
+            total: mg(Math.round(day.totalMg)),
+            target: mg(Math.round(day.targetMg)),
+            parts: said(day).join(', '),
+          }),
+        }))}
+        table={{
+          head: [t('chart.when'), ...layers.map(({ says }) => says), t('chart.in_all'), t('chart.target')],
+          rows: days.map((day) => [
+            when(day.date, 'long'),
+            ...[...layers.map((layer) => layer.of(day)), day.totalMg, day.targetMg].map((value) =>
+              mg(Math.round(value)),
+            ),
+          ]),
+        }}
       >
         <defs>
           <OverLimitHatch id={id} />
         </defs>
-        {ticks.map((tick) => (
-          <g key={tick}>
-            <path d={`M${String(LEFT)} ${String(y(tick))} H${String(width)}`} stroke="var(--line)" />
-            <text x={LEFT - 6} y={y(tick) + 4} textAnchor="end" fontSize={12} fill="var(--ink-soft)">
-              {number(tick, 0)}
-            </text>
-          </g>
-        ))}
+        <ValueAxis
+          scale={y}
+          values={y.ticks(5)}
+          left={LEFT}
+          right={width}
+          write={(value, hasUnit) => (hasUnit ? mg(value) : number(value, 0))}
+        />
         {days.map((day, at) => {
           const wide = Math.min(WIDEST, Math.max(2, per * 0.68));
           const left = x(at) + (per - wide) / 2;
           const spread = day.ferments;
           return (
             <g key={day.date}>
-              <title>{`${when(day.date, 'long')}: ${layers
-                .filter((layer) => layer.of(day) > 0)
-                .map((layer) => `${layer.says} ${mg(Math.round(layer.of(day)))}`)
-                .join(', ')}`}</title>
               {layers.map((layer, i) => {
                 const below = layers.slice(0, i).reduce((sum, one) => sum + one.of(day), 0);
                 const top = y(below + layer.of(day));
@@ -221,7 +234,7 @@ export function IntakeChart({ days, beside, layers = byKind, height = 270 }: Pro
             strokeDasharray="3 4"
           />
         )}
-      </svg>
+      </Chart>
     </div>
   );
 }

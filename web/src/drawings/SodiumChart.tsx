@@ -2,7 +2,9 @@ import { t } from '../messages/words';
 import { when } from '../messages/dates';
 import dayjs from 'dayjs';
 import { useId } from 'react';
-import { mg } from '../app/numbers';
+import { scaleLinear } from 'd3-scale';
+import { mg, number } from '../app/numbers';
+import { Chart, thinned, ValueAxis } from './Chart';
 import { useWidth } from './useWidth';
 
 export interface Reach {
@@ -43,39 +45,56 @@ export function SodiumChart({ moments, now, lines, marks }: Props) {
   const clip = useId();
   const [first, last] = [moments[0] ?? now, moments.at(-1) ?? now];
   const highest = Math.max(1, ...lines.map((line) => highestOf(line, moments)));
-  const step = niceStep(highest / 3);
-  const ceiling = Math.ceil(highest / step) * step;
   const right = width - RIGHT;
-  const x = (at: number) => LEFT + ((at - first) / Math.max(1, last - first)) * (right - LEFT);
-  const y = (value: number) => Math.max(-9, HEIGHT - FOOT - (value / ceiling) * (HEIGHT - FOOT - TOP));
-  const steps = Array.from({ length: Math.round(ceiling / step) + 1 }, (_, i) => i * step);
+  const x = scaleLinear([first, Math.max(first + 1, last)], [LEFT, right]);
+  const up = scaleLinear([0, highest], [HEIGHT - FOOT, TOP]).nice(3);
+  const y = (value: number) => Math.max(-9, up(value));
   const ends = apart(
     lines.map((line) => y(line.values.findLast((value) => value !== null)?.typical ?? 0)),
     16,
   );
 
+  const reading = (at: number) =>
+    lines.map((line) => {
+      const value = line.values[at];
+      return value
+        ? t('chart.reach', { typical: mg(value.typical), low: number(value.low, 0), high: mg(value.high) })
+        : '';
+    });
+  const places = moments.map((moment, at) => ({ at, moment }));
+
   return (
     <div ref={frame}>
-      <svg
-        role="img"
-        aria-label={t('chart.sodium_over_time', {
+      <Chart
+        label={t('chart.sodium_over_time', {
           lines: lines.map((line) => describe(line, moments, now)).join('; '),
         })}
         width={width}
         height={HEIGHT}
-        viewBox={`0 0 ${String(width)} ${String(HEIGHT)}`}
-        style={{ display: 'block' }}
-        fontSize={12.5}
-        fill="var(--ink-soft)"
+        stops={places.map(({ at, moment }) => ({
+          x: x(moment),
+          says: t('chart.at', {
+            when: when(new Date(moment).toISOString(), 'moment'),
+            what: lines
+              .flatMap(({ name }, line) => (reading(at)[line] === '' ? [] : `${name} ${reading(at)[line] ?? ''}`))
+              .join('; '),
+          }),
+        }))}
+        table={{
+          head: [t('chart.when'), ...lines.map(({ name }) => name)],
+          rows: thinned(places, 16).map(({ at, moment }) => [
+            when(new Date(moment).toISOString(), 'moment'),
+            ...reading(at),
+          ]),
+        }}
       >
-        {steps.map((value) => (
-          <g key={value}>
-            <line x1={LEFT} x2={right} y1={y(value)} y2={y(value)} stroke="var(--line)" />
-            <text x={LEFT - 7} y={y(value)} textAnchor="end" dominantBaseline="central">
-              {value === ceiling ? mg(value) : value.toLocaleString('en')}
-            </text>
-          </g>
-        ))}
+        <ValueAxis
+          scale={up}
+          values={up.ticks(3)}
+          left={LEFT}
+          right={right}
+          write={(value, hasUnit) => (hasUnit ? mg(value) : number(value, 0))}
+        />
         {ticks(first, last, right - LEFT).map((at) => (
           <text key={at} x={x(at)} y={HEIGHT - 6} textAnchor="middle">
             {when(at, 'short')}
@@ -112,7 +131,7 @@ export function SodiumChart({ moments, now, lines, marks }: Props) {
             </text>
           </g>
         ))}
-      </svg>
+      </Chart>
     </div>
   );
 }
@@ -169,12 +188,6 @@ function ticks(first: number, last: number, width: number): number[] {
     all.push(at.valueOf());
   }
   return all;
-}
-
-/** 1, 2 or 5 times a power of ten, just above. */
-function niceStep(value: number): number {
-  const power = 10 ** Math.floor(Math.log10(value));
-  return ([1, 2, 5].find((one) => one * power >= value) ?? 10) * power;
 }
 
 /** Heights moved so that none is nearer to the next than a distance. */

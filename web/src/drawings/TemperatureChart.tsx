@@ -1,5 +1,7 @@
 import { t } from '../messages/words';
 import { when } from '../messages/dates';
+import { scaleLinear } from 'd3-scale';
+import { Chart, thinned, ValueAxis } from './Chart';
 import { useWidth } from './useWidth';
 import { degrees } from '../app/numbers';
 import { scaleOf } from '../app/units';
@@ -35,8 +37,8 @@ export function TemperatureChart({ course, readings, now, firm, label }: Props) 
   const high = Math.ceil(Math.max(...values) + 1.5);
   const first = course[0]?.at ?? now;
   const last = course.at(-1)?.at ?? now;
-  const x = (at: number) => LEFT + ((at - first) / Math.max(1, last - first)) * (width - LEFT - RIGHT);
-  const y = (celsius: number) => TOP + ((high - celsius) / (high - low)) * (HEIGHT - TOP - FOOT);
+  const x = scaleLinear([first, Math.max(first + 1, last)], [LEFT, width - RIGHT]);
+  const y = scaleLinear([low, high], [HEIGHT - FOOT, TOP]);
   const path = (points: Point[]) =>
     points.map(({ at, celsius }, i) => `${i === 0 ? 'M' : 'L'}${x(at)} ${y(celsius)}`).join(' ');
   const step = high - low > 12 ? 5 : 2;
@@ -48,15 +50,21 @@ export function TemperatureChart({ course, readings, now, firm, label }: Props) 
 
   return (
     <div ref={frame}>
-      <svg
-        role="img"
-        aria-label={label}
+      <Chart
+        label={label}
         width={width}
         height={HEIGHT}
-        viewBox={`0 0 ${String(width)} ${String(HEIGHT)}`}
-        style={{ display: 'block' }}
-        fontSize={12.5}
-        fill="var(--ink-soft)"
+        stops={course.map(({ at, celsius }) => ({
+          x: x(at),
+          says: t('chart.at', { when: when(new Date(at).toISOString(), 'moment'), what: degrees(celsius) }),
+        }))}
+        table={{
+          head: [t('chart.when'), t('log.temperature')],
+          rows: thinned(course, 24).map(({ at, celsius }) => [
+            when(new Date(at).toISOString(), 'moment'),
+            degrees(celsius),
+          ]),
+        }}
       >
         {to > from && (
           <rect
@@ -68,14 +76,13 @@ export function TemperatureChart({ course, readings, now, firm, label }: Props) 
             opacity={0.1}
           />
         )}
-        {steps.map((value) => (
-          <g key={value}>
-            <line x1={LEFT} x2={width - RIGHT} y1={y(value)} y2={y(value)} stroke="var(--line)" />
-            <text x={LEFT - 7} y={y(value)} textAnchor="end" dominantBaseline="central">
-              {value === steps.at(-1) ? degrees(value) : scaleOf('temperature').shown(value)}
-            </text>
-          </g>
-        ))}
+        <ValueAxis
+          scale={y}
+          values={steps}
+          left={LEFT}
+          right={width - RIGHT}
+          write={(value, hasUnit) => (hasUnit ? degrees(value) : String(scaleOf('temperature').shown(value)))}
+        />
         {course
           .filter((_, i) => i % (4 * QUARTERS) === 2 * QUARTERS)
           .map(({ at }) => (
@@ -103,7 +110,7 @@ export function TemperatureChart({ course, readings, now, firm, label }: Props) 
         <text x={x(now) + 4} y={TOP - 3} fill="var(--ink)">
           {t('chart.now')}
         </text>
-      </svg>
+      </Chart>
     </div>
   );
 }

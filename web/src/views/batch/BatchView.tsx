@@ -79,6 +79,11 @@ function Whole({ batch }: { batch: Batch }) {
           <PieceKinds kinds={batch.kinds} colour={batch.colour} />
           <Advice advice={batch.advice} />
           {batch.phases.length === 0 && <p className="soft">{t('batch.empty')}</p>}
+        </section>
+        <Making batch={batch} />
+        <PortionsOffer batchId={batch.id} />
+        <Eating batch={batch} />
+        <section aria-label={t('batch.over_time')}>
           <OverTime batch={batch} />
           {widest && widest.sharePercent > 30 && (
             <p className="soft">
@@ -90,9 +95,6 @@ function Whole({ batch }: { batch: Batch }) {
             </p>
           )}
         </section>
-        <Making batch={batch} />
-        <PortionsOffer batchId={batch.id} />
-        <Eating batch={batch} />
         <Flow batch={batch} />
         <Lineage batch={batch} />
       </div>

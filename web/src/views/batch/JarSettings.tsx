@@ -1,6 +1,7 @@
 import { complain } from '../../app/complain';
 import { say, t } from '../../messages/words';
 import { Button } from 'antd';
+import { useOpened } from '../../app/addressState';
 import { ActionMenu } from '../../app/ActionMenu';
 import { notices } from '../../app/notices';
 import { Complaint } from '../../app/Complaint';
@@ -22,8 +23,8 @@ export function JarSettings({ batch }: { batch: Batch }) {
   const kitchen = useKitchen();
   const move = useMoveJar();
   const aim = useSetAim(batch.id);
-  const [isPassing, setIsPassing] = useState(false);
-  const [isClosing, setIsClosing] = useState(false);
+  const passing = useOpened('release');
+  const closing = useOpened('vessel');
   const places = usePlaces().filter(({ id }) => id !== batch.place);
 
   const to = (place: Place) =>
@@ -63,16 +64,16 @@ export function JarSettings({ batch }: { batch: Batch }) {
           {t('batch.aim')}
         </ActionMenu>
       )}
-      <Button type="text" onClick={() => setIsPassing(true)}>
+      <Button type="text" onClick={() => passing.open()}>
         {t('batch.release')}
       </Button>
       {batch.isFood && (
-        <Button type="text" onClick={() => setIsClosing(true)}>
+        <Button type="text" onClick={() => closing.open()}>
           {t('batch.vessel')}
         </Button>
       )}
-      {isClosing && <JarDrawer batch={batch} close={() => setIsClosing(false)} />}
-      {isPassing && <Gates batch={batch} close={() => setIsPassing(false)} />}
+      {closing.isOpen && <JarDrawer batch={batch} close={closing.close} />}
+      {passing.isOpen && <Gates batch={batch} close={passing.close} />}
     </>
   );
 }

@@ -28,6 +28,8 @@ const families = [
   'starters',
 ];
 
+const railOf = (group: string): string => `rail-${group.replaceAll(' ', '-')}`;
+
 /** The formulas as tags on their rails, a rail for each family. */
 export function FormulasView() {
   const formulas = useFormulas();
@@ -46,7 +48,9 @@ export function FormulasView() {
       (asked === '' || `${one.name} ${one.summary} ${one.group}`.toLowerCase().includes(asked)) &&
       (!forAll || !one.allergens.some((allergen) => avoided.has(allergen))),
   );
-  const groups = [...new Set([...families, ...shown.map((one) => one.group)])];
+  const groups = [...new Set([...families, ...shown.map((one) => one.group)])]
+    .map((group) => ({ group, here: shown.filter((one) => one.group === group) }))
+    .filter(({ here }) => here.length > 0);
 
   return (
     <>
@@ -88,25 +92,33 @@ export function FormulasView() {
           </p>
         </div>
       )}
+      {groups.length > 2 && (
+        <nav className="rail-jump" aria-label={t('formulas.jump')}>
+          {groups.map(({ group, here }) => (
+            <a key={group} href={`#${railOf(group)}`}>
+              {t('formulas.jump_to', { family: named('formula_group', group), count: here.length })}
+            </a>
+          ))}
+        </nav>
+      )}
       <div className="rails">
-        {groups.map((group) => {
-          const here = shown.filter((one) => one.group === group);
-          return here.length === 0 ? null : (
-            <section
-              key={group}
-              aria-label={named('formula_group', group)}
-              className="rail"
-              style={{ flexGrow: here.length }}
-            >
-              <h2>{named('formula_group', group)}</h2>
-              <div className="rail-tags">
-                {here.map((one) => (
-                  <Tag key={one.id} formula={one} avoided={avoided} />
-                ))}
-              </div>
-            </section>
-          );
-        })}
+        {groups.map(({ group, here }) => (
+          <section
+            key={group}
+            id={railOf(group)}
+            tabIndex={-1}
+            aria-label={named('formula_group', group)}
+            className="rail"
+            style={{ flexGrow: here.length }}
+          >
+            <h2>{named('formula_group', group)}</h2>
+            <div className="rail-tags">
+              {here.map((one) => (
+                <Tag key={one.id} formula={one} avoided={avoided} />
+              ))}
+            </div>
+          </section>
+        ))}
       </div>
     </>
   );

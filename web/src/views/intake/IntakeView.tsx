@@ -10,7 +10,7 @@ import { useSavePerson } from '../../api/kitchen';
 import { useKitchen } from '../../api/queries';
 import { complain } from '../../app/complain';
 import { mg, percent, sodium, sodiumBand, sodiumWithBand } from '../../app/numbers';
-import { useAddressFlag, useAddressState } from '../../app/addressState';
+import { useAddressFlag, useAddressState, useOpened } from '../../app/addressState';
 import { PageState } from '../../app/PageState';
 import { CultureThreads, type Tolerance } from '../../drawings/CultureThreads';
 import { byJar, byKind, IntakeChart, type Layer } from '../../drawings/IntakeChart';
@@ -33,7 +33,7 @@ export function IntakeView() {
   const [beside, setBeside] = useState<string | null>(null);
   const [by, setBy] = useAddressState('by', 'day');
   const [isByJar, setByJar] = useAddressFlag('jars');
-  const [brings, setBrings] = useState(false);
+  const bring = useOpened('import');
   const people = kitchen.data?.people ?? [];
   const who = people.find(({ id }) => id === personId)?.id ?? people[0]?.id ?? null;
   const query = useIntake(who === null ? null : { personId: who, days, ...(beside === null ? {} : { beside }) });
@@ -100,7 +100,7 @@ export function IntakeView() {
           <a className="as-button" href={file('json')} download>
             {t('intake.json')}
           </a>
-          <Button type="text" onClick={() => setBrings(true)}>
+          <Button type="text" onClick={() => bring.open()}>
             {t('action.import')}
           </Button>
         </span>
@@ -182,7 +182,7 @@ export function IntakeView() {
       <p className="soft">
         {t('intake.caution', { name: intake.person.name, source: say(intake.person.targetSource) })}
       </p>
-      {brings && <ImportIntake close={() => setBrings(false)} />}
+      {bring.isOpen && <ImportIntake close={bring.close} />}
     </div>
   );
 }

@@ -1,5 +1,6 @@
 import { say, t } from '../../messages/words';
 import { Button, Input, Segmented } from 'antd';
+import { useOpened } from '../../app/addressState';
 import { useDeferredValue, useState } from 'react';
 import type { Kitchen } from '../../api/client';
 import { useFoodSearch } from '../../api/queries';
@@ -21,7 +22,7 @@ export function Foods({ kitchen }: { kitchen: Kitchen }) {
   const [query, setQuery] = useState('');
   const [use, setUse] = useState('all');
   const [all, setAll] = useState(false);
-  const [changing, setChanging] = useState<string | null>(null);
+  const { isOpen, thing, open, close } = useOpened('food', kitchen.ingredients);
   const search = useFoodSearch(useDeferredValue(query));
   const isSearching = query.trim() !== '';
 
@@ -65,7 +66,7 @@ export function Foods({ kitchen }: { kitchen: Kitchen }) {
               {food.isEdited && <span className="word">{t('foods.own_value')}</span>}
             </span>
             <span className="soft food-source">{say(food.source)}</span>
-            <Button size="small" onClick={() => setChanging(food.id)} aria-label={t('foods.edit', { name: food.name })}>
+            <Button size="small" onClick={() => open(food)} aria-label={t('foods.edit', { name: food.name })}>
               {t('action.edit')}
             </Button>
           </li>
@@ -75,20 +76,14 @@ export function Foods({ kitchen }: { kitchen: Kitchen }) {
         {found.length > shown.length && (
           <Button onClick={() => setAll(true)}>{t('foods.show_more', { count: found.length - shown.length })}</Button>
         )}
-        <Button type="primary" onClick={() => setChanging('new')}>
+        <Button type="primary" onClick={() => open()}>
           {t('foods.from_label')}
         </Button>
         <a className="as-button" href="/api/foods/csv" download>
           {t('foods.export')}
         </a>
       </div>
-      {changing !== null && (
-        <FoodDrawer
-          kitchen={kitchen}
-          food={kitchen.ingredients.find(({ id }) => id === changing) ?? null}
-          close={() => setChanging(null)}
-        />
-      )}
+      {isOpen && <FoodDrawer kitchen={kitchen} food={thing} close={close} />}
     </>
   );
 }

@@ -1,7 +1,7 @@
 import { named, t } from '../../messages/words';
 import { Button, Checkbox, Input } from 'antd';
+import { useOpened } from '../../app/addressState';
 import { Choice } from '../../app/Choice';
-import { useState } from 'react';
 import { Link } from 'react-router';
 import type { HoldDown, Kitchen, KitchenJar } from '../../api/client';
 import { useEdits } from '../../api/edits';
@@ -18,8 +18,8 @@ const SCALE = 0.62;
 
 /** The jars on their board, all in one proportion, with who holds which; and what keeps food under. */
 export function Jars({ kitchen }: { kitchen: Kitchen }) {
-  const [jar, setJar] = useState<string | null>(null);
-  const [weight, setWeight] = useState<string | null>(null);
+  const jar = useOpened('jar', kitchen.jars);
+  const weight = useOpened('weight', kitchen.holdDowns);
 
   return (
     <>
@@ -29,7 +29,7 @@ export function Jars({ kitchen }: { kitchen: Kitchen }) {
             <button
               type="button"
               className="bare"
-              onClick={() => setJar(one.id)}
+              onClick={() => jar.open(one)}
               aria-label={t('jars.edit', { name: one.name })}
             >
               <JarDrawing
@@ -50,7 +50,7 @@ export function Jars({ kitchen }: { kitchen: Kitchen }) {
               {ml(one.nominalMl)}, {named('cover', one.cover)}
             </span>
             <span>{t('jars.free', { free: Math.max(0, one.howMany - one.inUse), count: one.howMany })}</span>
-            <Button size="small" onClick={() => setJar(one.id)} aria-label={t('jars.edit', { name: one.name })}>
+            <Button size="small" onClick={() => jar.open(one)} aria-label={t('jars.edit', { name: one.name })}>
               {t('action.edit')}
             </Button>
             {one.heldBy.map((batch) => (
@@ -62,7 +62,7 @@ export function Jars({ kitchen }: { kitchen: Kitchen }) {
         ))}
       </div>
       <div className="words">
-        <Button type="primary" onClick={() => setJar('new')}>
+        <Button type="primary" onClick={() => jar.open()}>
           {t('jars.add')}
         </Button>
       </div>
@@ -74,26 +74,15 @@ export function Jars({ kitchen }: { kitchen: Kitchen }) {
               {one.name}{' '}
               <span className="soft">{t('jars.weight_line', { ml: ml(one.volumeMl), count: one.howMany })}</span>
             </span>
-            <Button size="small" onClick={() => setWeight(one.id)} aria-label={t('jars.edit', { name: one.name })}>
+            <Button size="small" onClick={() => weight.open(one)} aria-label={t('jars.edit', { name: one.name })}>
               {t('action.edit')}
             </Button>
           </li>
         ))}
       </ul>
-      <Button onClick={() => setWeight('new')}>{t('jars.add_weight')}</Button>
-      {jar !== null && (
-        <JarDrawer
-          kitchen={kitchen}
-          jar={kitchen.jars.find(({ id }) => id === jar) ?? null}
-          close={() => setJar(null)}
-        />
-      )}
-      {weight !== null && (
-        <WeightDrawer
-          weight={kitchen.holdDowns.find(({ id }) => id === weight) ?? null}
-          close={() => setWeight(null)}
-        />
-      )}
+      <Button onClick={() => weight.open()}>{t('jars.add_weight')}</Button>
+      {jar.isOpen && <JarDrawer kitchen={kitchen} jar={jar.thing} close={jar.close} />}
+      {weight.isOpen && <WeightDrawer weight={weight.thing} close={weight.close} />}
     </>
   );
 }

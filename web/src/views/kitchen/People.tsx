@@ -1,9 +1,10 @@
 import { named, say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { Button, DatePicker, Input } from 'antd';
+import { useOpened } from '../../app/addressState';
 import { Complaint } from '../../app/Complaint';
 import { Choice } from '../../app/Choice';
-import { Fragment, useState } from 'react';
+import { Fragment } from 'react';
 import type { Kitchen, KitchenPerson, Refusal } from '../../api/client';
 import { useEdits } from '../../api/edits';
 import { useRemovePerson, useSavePerson } from '../../api/kitchen';
@@ -29,7 +30,7 @@ const OWN = 'own';
 
 /** Who eats, up to which limit, and how much of it the rest of the diet takes. */
 export function People({ kitchen }: { kitchen: Kitchen }) {
-  const [changing, setChanging] = useState<string | null>(null);
+  const { isOpen, thing, open, close } = useOpened('person', kitchen.people);
 
   return (
     <>
@@ -39,7 +40,7 @@ export function People({ kitchen }: { kitchen: Kitchen }) {
           <article key={person.id} className="person">
             <header>
               <h2>{person.name}</h2>
-              <Button onClick={() => setChanging(person.id)} aria-label={t('people.edit', { name: person.name })}>
+              <Button onClick={() => open(person)} aria-label={t('people.edit', { name: person.name })}>
                 {t('action.edit')}
               </Button>
             </header>
@@ -88,16 +89,10 @@ export function People({ kitchen }: { kitchen: Kitchen }) {
           </article>
         ))}
       </div>
-      <Button type="primary" onClick={() => setChanging('new')}>
+      <Button type="primary" onClick={() => open()}>
         {t('people.add')}
       </Button>
-      {changing !== null && (
-        <PersonDrawer
-          kitchen={kitchen}
-          person={kitchen.people.find(({ id }) => id === changing) ?? null}
-          close={() => setChanging(null)}
-        />
-      )}
+      {isOpen && <PersonDrawer kitchen={kitchen} person={thing} close={close} />}
     </>
   );
 }

@@ -1,5 +1,6 @@
 import { say, t, T } from '../../messages/words';
 import { Button, Checkbox, Input, Segmented } from 'antd';
+import { useOpened } from '../../app/addressState';
 import { useState } from 'react';
 import type { Kitchen, KitchenSalt } from '../../api/client';
 import { useEdits } from '../../api/edits';
@@ -13,8 +14,8 @@ import { QuantityBox } from '../../app/QuantityBox';
 
 /** The salts, each as it lies in the spoon; weighing one spoon narrows every number made with it. */
 export function Salts({ kitchen }: { kitchen: Kitchen }) {
-  const [weighing, setWeighing] = useState<KitchenSalt | null>(null);
-  const [own, setOwn] = useState<string | null>(null);
+  const spoon = useOpened('spoon', kitchen.salts);
+  const own = useOpened('salt', kitchen.salts);
 
   return (
     <>
@@ -49,13 +50,13 @@ export function Salts({ kitchen }: { kitchen: Kitchen }) {
                 <div className="words">
                   <Button
                     size="small"
-                    onClick={() => setWeighing(salt)}
+                    onClick={() => spoon.open(salt)}
                     aria-label={t('salts.weigh_of', { name: salt.name })}
                   >
                     {t('salts.weigh')}
                   </Button>
                   {salt.isOwn && (
-                    <Button size="small" type="text" onClick={() => setOwn(salt.id)}>
+                    <Button size="small" type="text" onClick={() => own.open(salt)}>
                       {t('action.edit')}
                     </Button>
                   )}
@@ -65,13 +66,11 @@ export function Salts({ kitchen }: { kitchen: Kitchen }) {
           );
         })}
       </div>
-      <Button type="primary" onClick={() => setOwn('new')}>
+      <Button type="primary" onClick={() => own.open()}>
         {t('salts.add')}
       </Button>
-      {weighing && <WeighDrawer salt={weighing} close={() => setWeighing(null)} />}
-      {own !== null && (
-        <SaltDrawer salt={kitchen.salts.find(({ id }) => id === own) ?? null} close={() => setOwn(null)} />
-      )}
+      {spoon.thing && <WeighDrawer salt={spoon.thing} close={spoon.close} />}
+      {own.isOpen && <SaltDrawer salt={own.thing} close={own.close} />}
     </>
   );
 }

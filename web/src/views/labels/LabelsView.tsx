@@ -1,3 +1,4 @@
+import { readerLocale } from '../../messages/catalogue';
 import { say, t } from '../../messages/words';
 import { Button, Checkbox, QRCode, Segmented } from 'antd';
 import { useState, type CSSProperties } from 'react';
@@ -8,7 +9,10 @@ import { NumberBox } from '../../app/NumberBox';
 import { PageState } from '../../app/PageState';
 import './LabelsView.css';
 
-type Layout = 'sheet' | 'single';
+type Layout = 'sheet' | 'letter' | 'single';
+
+/** Where Letter is the usual paper. */
+const sheetHere = (): Layout => (/-(US|CA|MX|PH)$/.test(readerLocale()) ? 'letter' : 'sheet');
 
 /** Labels for jars, as they will be on paper. */
 export function LabelsView() {
@@ -16,7 +20,7 @@ export function LabelsView() {
   const asked = params.get('batches') ?? '';
   const labels = useLabels(asked);
   const shelf = useShelf();
-  const [layout, setLayout] = useState<Layout>(asked === '' ? 'sheet' : 'single');
+  const [layout, setLayout] = useState<Layout>(asked === '' ? sheetHere() : 'single');
   const [copies, setCopies] = useState(1);
   if (!labels.data) {
     return <PageState query={labels} />;
@@ -40,6 +44,7 @@ export function LabelsView() {
           options={[
             { value: 'single', label: t('labels.single') },
             { value: 'sheet', label: t('labels.sheet') },
+            { value: 'letter', label: t('labels.letter') },
           ]}
         />
         <label className="labels-copies">

@@ -1,10 +1,9 @@
 import { say, t, T } from '../../messages/words';
 import { Button, Input, Segmented } from 'antd';
-import { useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import type { EmptyJar, ShelfBatch } from '../../api/client';
 import { useKitchen, usePlaces, useShelf } from '../../api/queries';
-import { useAddressState } from '../../app/addressState';
+import { useAddressState, useOpened } from '../../app/addressState';
 import { capitalised } from '../../app/sentence';
 import { grams, mg, percent } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
@@ -34,8 +33,7 @@ export function ShelfView() {
   const [which, setFilter] = useAddressState('show', 'all');
   const filter = which in filters ? (which as Filter) : 'all';
   const [sought, setSought] = useAddressState('find', '');
-  const [asked] = useSearchParams();
-  const [isBuying, setBuying] = useState(asked.has('bought'));
+  const bought = useOpened('bought');
   const kitchen = useKitchen();
   const places = usePlaces();
   if (!shelf.data) {
@@ -60,7 +58,7 @@ export function ShelfView() {
           <p>
             <T m="shelf.empty_about" v={{ a0: (c) => <Link to="/bench">{c}</Link> }} />
           </p>
-          <Button onClick={() => setBuying(true)}>{t('shelf.add_bought')}</Button>
+          <Button onClick={() => bought.open()}>{t('shelf.add_bought')}</Button>
         </div>
       ) : (
         <div className="shelf-head">
@@ -89,12 +87,12 @@ export function ShelfView() {
           <Link className="as-button" to="/labels">
             {t('labels.title')}
           </Link>
-          <Button type="text" onClick={() => setBuying(true)}>
+          <Button type="text" onClick={() => bought.open()}>
             {t('shelf.add_bought')}
           </Button>
         </div>
       )}
-      {isBuying && kitchen.data && <AddBoughtJar kitchen={kitchen.data} close={() => setBuying(false)} />}
+      {bought.isOpen && kitchen.data && <AddBoughtJar kitchen={kitchen.data} close={bought.close} />}
       {batches.length > 0 && shown.length === 0 && <p className="soft">{t('shelf.no_match')}</p>}
       <div className="boards" onKeyDown={moveAlong}>
         {places.map((place) => {

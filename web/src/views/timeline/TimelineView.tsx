@@ -3,6 +3,7 @@ import type { Refusal } from '../../api/client';
 import { joined, say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { Button } from 'antd';
+import { useOpened } from '../../app/addressState';
 import { notices } from '../../app/notices';
 import { Choice } from '../../app/Choice';
 import { useDeferredValue, useState } from 'react';
@@ -23,7 +24,7 @@ const day = (date: string): string => when(date, 'weekdayDate');
 export function TimelineView() {
   const [whatIf, setWhatIf] = useState<WhatIf>({});
   const query = useTimeline(useDeferredValue(whatIf));
-  const [showsRotation, setShowsRotation] = useState(false);
+  const rotation = useOpened('rotation');
   if (!query.data) {
     return <PageState query={query} />;
   }
@@ -41,13 +42,13 @@ export function TimelineView() {
           <Link className="as-button" to="/shelf">
             {t('ahead.shelf')}
           </Link>
-          <Button onClick={() => setShowsRotation(true)}>{t('ahead.rotation')}</Button>
+          <Button onClick={() => rotation.open()}>{t('ahead.rotation')}</Button>
         </span>
       </div>
       {ahead.kinds.length === 0 && <FirstWeek title={t('way_in.title_ahead')} />}
       {ahead.kinds.length === 0 && (
         <p>
-          <T m="ahead.no_rotation" v={{ a0: (c) => <Button onClick={() => setShowsRotation(true)}>{c}</Button> }} />
+          <T m="ahead.no_rotation" v={{ a0: (c) => <Button onClick={() => rotation.open()}>{c}</Button> }} />
         </p>
       )}
       <div className="ahead-parts">
@@ -98,7 +99,7 @@ export function TimelineView() {
           </span>
         )}
       </div>
-      {showsRotation && <RotationDrawer close={() => setShowsRotation(false)} />}
+      {rotation.isOpen && <RotationDrawer close={rotation.close} />}
     </div>
   );
 }

@@ -9,6 +9,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import type { Chore, Refusal } from '../../api/client';
 import { useEmptyJar } from '../../api/queries';
+import { NEWS_EVERY_MS } from '../../api/news';
 import { useChores, useMarkChores, useMoveJar, useUnmarkChores } from '../../api/tending';
 import { useKey } from '../../app/keys';
 import { JarDrawing } from '../../drawings/JarDrawing';
@@ -17,7 +18,7 @@ import './Chores.css';
 
 /** What the jars ask for today: done in a tap, several at once, or put off. */
 export function Chores() {
-  const chores = useChores();
+  const chores = useChores(NEWS_EVERY_MS);
   const here = useRef<HTMLElement>(null);
   const { hash, key } = useLocation();
   const isThere = chores.data !== undefined;

@@ -3,11 +3,12 @@ import type { Refusal } from '../../api/client';
 import { t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { Button, Segmented } from 'antd';
+import { useOpened } from '../../app/addressState';
 import { notices } from '../../app/notices';
 import dayjs from 'dayjs';
 import { useCallback, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import type { Day, DayPerson, Meal, OtherFood, ServeFields, Serving } from '../../api/client';
+import type { Day, Meal, ServeFields, Serving } from '../../api/client';
 import { useDay, useServe, useUndoServing } from '../../api/queries';
 import { useKey } from '../../app/keys';
 import { later } from '../../app/later';
@@ -25,18 +26,21 @@ const OtherFoodDrawer = later(() => import('./OtherFoodDrawer'), 'OtherFoodDrawe
 const EditPortion = later(() => import('./EditPortion'), 'EditPortion');
 const SharedDish = later(() => import('./SharedDish'), 'SharedDish');
 
-/** What is being written down or put right beside the page. */
-type Beside =
-  | { what: 'food'; person: DayPerson; food?: OtherFood }
-  | { what: 'together'; shares?: Serving[] }
-  | { what: 'portion'; serving: Serving };
-
 /** Everyone's salt line today; a serving is two taps away. */
 export function TodayView() {
   const { date = 'today' } = useParams();
   const day = useDay(date);
   const [eating, setEating] = useState<string | null>(null);
-  const [beside, setBeside] = useState<Beside | null>(null);
+  const eaters = day.data?.people ?? [];
+  const servings = eaters.flatMap((person) => person.servings);
+  const foodFor = useOpened('food-for', eaters);
+  const food = useOpened(
+    'food',
+    eaters.flatMap((person) => person.otherFoods),
+  );
+  const foodOf = food.thing && eaters.find((person) => person.otherFoods.some(({ id }) => id === food.thing?.id));
+  const portion = useOpened('portion', servings);
+  const dish = useOpened('dish', servings);
   const [pastMeal, setPastMeal] = useState<Meal>('noon');
   const takeFoodBack = useUndoOtherFood();
   const serve = useServe();
@@ -57,7 +61,7 @@ export function TodayView() {
     },
     [undo],
   );
-  const last = day.data?.people.flatMap((person) => person.servings).sort((a, b) => b.id.localeCompare(a.id))[0];
+  const last = servings.toSorted((a, b) => b.id.localeCompare(a.id))[0];
   useKey(
     'u',
     useCallback(() => last && takeBack(last), [last, takeBack]),
@@ -149,8 +153,7 @@ export function TodayView() {
     );
   };
 
-  const shares = (serving: Serving) =>
-    people.flatMap((person) => person.servings).filter((one) => one.dish?.key === serving.dish?.key);
+  const shares = (serving: Serving) => servings.filter((one) => one.dish?.key === serving.dish?.key);
   const hands: Omit<EaterActions, 'toggle'> = {
     moveMissed,
     eat: (person, jar, amount) => {
@@ -166,9 +169,8 @@ export function TodayView() {
         plannedId: planned.id,
       }),
     takeBack,
-    change: (serving) =>
-      setBeside(serving.dish ? { what: 'together', shares: shares(serving) } : { what: 'portion', serving }),
-    write: (person, food) => setBeside({ what: 'food', person, ...(food ? { food } : {}) }),
+    change: (serving) => (serving.dish ? dish : portion).open(serving),
+    write: (person, written) => (written ? food.open(written) : foodFor.open(person)),
     takeFoodBack: (person, food) => {
       takeFoodBack.mutateAsync(food.id).then(
         () => notices.done(t('today.undone', { food: food.name, name: person.name })),
@@ -188,7 +190,7 @@ export function TodayView() {
           <Link className="as-button" to={dayPath(day.data, 1)} aria-label={t('today.day_after')}>
             →
           </Link>
-          <Button disabled={jars.length === 0} onClick={() => setBeside({ what: 'together' })}>
+          <Button disabled={jars.length === 0} onClick={() => dish.open()}>
             {t('today.together')}
           </Button>
           <Link className="as-button" to="/today/intake" title={t('today.intake_hint')}>
@@ -222,14 +224,18 @@ export function TodayView() {
         </p>
       )}
       {isToday ? <Chores /> : day.data.date > day.data.today && <ChoresOf date={day.data.date} />}
-      {beside?.what === 'food' && (
-        <OtherFoodDrawer person={beside.person} date={day.data.date} food={beside.food} close={() => setBeside(null)} />
+      {foodFor.thing && <OtherFoodDrawer person={foodFor.thing} date={day.data.date} close={foodFor.close} />}
+      {food.thing && foodOf && (
+        <OtherFoodDrawer person={foodOf} date={day.data.date} food={food.thing} close={food.close} />
       )}
-      {beside?.what === 'portion' && (
-        <EditPortion serving={beside.serving} day={day.data} close={() => setBeside(null)} />
-      )}
-      {beside?.what === 'together' && (
-        <SharedDish day={day.data} meal={meal} shares={beside.shares} close={() => setBeside(null)} />
+      {portion.thing && <EditPortion serving={portion.thing} day={day.data} close={portion.close} />}
+      {dish.isOpen && (
+        <SharedDish
+          day={day.data}
+          meal={meal}
+          shares={dish.thing ? shares(dish.thing) : undefined}
+          close={dish.close}
+        />
       )}
       <p className="soft">{t('today.about')}</p>
     </>

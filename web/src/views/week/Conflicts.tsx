@@ -45,7 +45,7 @@ export function Conflicts({ hands }: { hands: WeekActions }) {
                   <Link className="as-button" to="/shelf/ahead">
                     {t('week.start_low')}
                   </Link>
-                  <Link className="as-button" to="/shelf?bought">
+                  <Link className="as-button" to="/shelf?bought=new">
                     {t('way_in.add_bought')}
                   </Link>
                 </>

@@ -39,7 +39,7 @@ export function FirstWeek({ title }: { title: string }) {
       <h3>{t('way_in.today')}</h3>
       <p>
         {t('way_in.buy')}{' '}
-        <Link className="as-button" to="/shelf?bought">
+        <Link className="as-button" to="/shelf?bought=new">
           {t('way_in.add_bought')}
         </Link>
       </p>

@@ -3,6 +3,7 @@ import type { Refusal, Week } from '../../api/client';
 import { say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { Button } from 'antd';
+import { useOpened } from '../../app/addressState';
 import { ActionMenu } from '../../app/ActionMenu';
 import { notices } from '../../app/notices';
 import { useCallback, useState } from 'react';
@@ -29,7 +30,7 @@ export function WeekView() {
   const query = useWeek(date);
   const step = useWeekStep(date);
   const [held, setHeld] = useState<string | null>(null);
-  const [showsRotation, setShowsRotation] = useState(false);
+  const rotation = useOpened('rotation');
   const navigate = useNavigate();
   const { mutateAsync, isPending } = step;
   const isPlanning = usePlanning() !== null;
@@ -139,7 +140,7 @@ export function WeekView() {
               {t('action.redo')}
             </Button>
           )}
-          <Button type="text" title={t('week.rotation_hint')} onClick={() => setShowsRotation(true)}>
+          <Button type="text" title={t('week.rotation_hint')} onClick={() => rotation.open()}>
             {t('ahead.rotation')}
           </Button>
           <ActionMenu
@@ -180,7 +181,7 @@ export function WeekView() {
           <Conflicts hands={hands} />
         </>
       )}
-      {showsRotation && <RotationDrawer close={() => setShowsRotation(false)} />}
+      {rotation.isOpen && <RotationDrawer close={rotation.close} />}
     </div>
   );
 }
