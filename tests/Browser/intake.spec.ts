@@ -124,7 +124,7 @@ test('another target and other meals hold from today on', async ({ page }) => {
   await expect(drawer.getByText('The new target or estimate applies')).toHaveCount(0);
   await drawer.getByRole('spinbutton', { name: 'Mon, noon' }).fill('700');
   await expect(drawer.locator('output').first()).toHaveText('1480');
-  await expect(drawer.getByText('from today on; past days keep theirs')).toBeVisible();
+  await expect(drawer.getByTitle('from today on; past days keep theirs')).toBeVisible();
   await drawer.getByRole('spinbutton', { name: 'Mon, noon' }).fill('9000');
   await drawer.getByRole('button', { name: 'Save' }).click();
   await expect(drawer.getByRole('alert')).toContainText('from 0 to 5000 mg');

@@ -46,7 +46,7 @@ export const BenchForm = memo(function Sheet(props: Props) {
         <Choice
           aria-label={t('bench.method')}
           value={draft.method}
-          style={{ width: 216 }}
+          className="box-l"
           listHeight={500}
           onChange={(id) => change(forMethod(draft, kitchen, id))}
           options={optionsOf(kitchen).methods}
@@ -69,7 +69,7 @@ export const BenchForm = memo(function Sheet(props: Props) {
             }
             value={draft.waterAmount ?? ''}
             change={(waterAmount) => change({ waterAmount })}
-            style={{ width: 150 }}
+            className="box-m"
           />
           <Segmented
             aria-label={t('bench.water_or_brine')}
@@ -166,7 +166,7 @@ function Take({ kitchen, draft, change, answer, refusal }: Props) {
         kitchen={kitchen}
         label={t('bench.vegetable')}
         value={draft.vegetableId}
-        style={{ minWidth: 150, flex: 1 }}
+        className="box-grow"
         change={(vegetableId) => change({ vegetableId, shape: shapeOf(vegetableId), cuts: null })}
         foods={kitchen.methods.find((one) => one.id === draft.method)?.isMixed ? lists.bases : lists.vegetables}
       />
@@ -174,7 +174,7 @@ function Take({ kitchen, draft, change, answer, refusal }: Props) {
         aria-label={t('bench.cut')}
         value={isPulp ? 'pulp' : draft.shape}
         disabled={isPulp}
-        style={{ width: 104 }}
+        className="box-s"
         onChange={(shape) => change({ shape, cuts: null })}
         options={lists.cuts}
       />
@@ -208,7 +208,7 @@ function Blend({ kitchen, draft, change, refusal }: Props) {
         aria-label={t('bench.batch')}
         placeholder={t('bench.choose_source')}
         value={draft.sourceBatchId}
-        style={{ minWidth: 216, flex: 1 }}
+        className="box-grow"
         onChange={(sourceBatchId) => change({ sourceBatchId })}
         options={(shelf.data?.batches ?? []).map((one) => ({ value: one.id, label: one.name }))}
       />
@@ -269,7 +269,7 @@ function Into(props: Props) {
         aria-label={t('bench.jar')}
         showSearch={{ optionFilterProp: 'label' }}
         value={draft.jarId ?? ''}
-        style={{ minWidth: 170, flex: 1 }}
+        className="box-grow"
         onChange={(id) =>
           change({ jarId: id === '' ? null : id, hasOneMore: false, ...(id === '' ? { moreJarIds: [] } : {}) })
         }
@@ -418,7 +418,7 @@ function Rest({ draft, change, refusal, method }: Props & { method: Kitchen['met
             placeholder={String(method.rinseSeconds)}
             value={draft.rinseSeconds}
             change={(rinseSeconds) => change({ rinseSeconds })}
-            style={{ width: 92 }}
+            className="box-s"
           />
         </label>
       )}
@@ -482,7 +482,7 @@ function Starter({ kitchen, draft, change, answer, refusal }: Props) {
       <Choice
         aria-label={t('bench.starter')}
         value={starter}
-        style={{ minWidth: 216, flex: 1 }}
+        className="box-grow"
         popupMatchSelectWidth={false}
         listHeight={420}
         onChange={(chosen: string) => {

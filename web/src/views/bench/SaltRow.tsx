@@ -49,7 +49,7 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
         aria-label={t('bench.salt')}
         showSearch={{ optionFilterProp: 'label' }}
         value={draft.saltId}
-        style={{ minWidth: 186, flex: 1 }}
+        className="box-grow"
         onChange={(saltId) => change({ saltId })}
         options={optionsOf(kitchen).salts}
       />
@@ -103,7 +103,7 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
         <Choice
           aria-label={t('bench.strength_of')}
           value={draft.strengthBasis}
-          style={{ width: 148 }}
+          className="box-m"
           onChange={(strengthBasis) => change({ strengthBasis })}
           options={optionsOf(kitchen).percentOf}
         />
@@ -115,7 +115,7 @@ export function SaltRow({ kitchen, draft, change, answer, refusal }: Props) {
           value={draft.sodiumWanted ?? ''}
           onChange={(event) => change({ sodiumWanted: event.target.value })}
           suffix={t('unit.mg')}
-          style={{ width: 120 }}
+          className="box-s"
         />
       )}
       {fixed === 'taste' && <Pinches draft={draft} change={change} answer={answer} />}

@@ -105,7 +105,7 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
           aria-label={t('bench.place')}
           value={draft.place}
           onChange={(place) => change({ place, roomCelsius: null })}
-          style={{ width: 124 }}
+          className="box-s"
           options={places.map(({ id, name }) => ({ value: id, label: say(name) }))}
         />
         <QuantityBox

@@ -54,7 +54,7 @@ export function LabelsView() {
             max={8}
             value={copies}
             onChange={(next) => setCopies(next ?? 1)}
-            style={{ width: 74 }}
+            className="box-s"
           />
           <span className="soft">{t('labels.copies_each')}</span>
         </label>
