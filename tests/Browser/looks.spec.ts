@@ -1,4 +1,4 @@
-import { views } from './addresses';
+import { allViews, views } from './addresses';
 import { barriers, choose, enterDemo, expect, signIn, test, visit } from './kitchen';
 
 /*
@@ -52,6 +52,23 @@ test('prints a formula without its buttons, and with all that the cook needs', a
   await expect(page.getByRole('row', { name: 'napa cabbage' })).toContainText('900 g');
   await expect(page.getByText('Rinse twice, drain, and squeeze gently.')).toBeVisible();
   await expect(page.getByRole('list', { name: 'Cautions' })).toBeVisible();
+});
+
+test('on paper stands what is read, not what is pressed', async ({ page }) => {
+  test.slow();
+  await enterDemo(page);
+  await page.emulateMedia({ media: 'print' });
+  for (const path of await allViews(page)) {
+    if (path.startsWith('/counter')) {
+      // It stands upright at the counter, and is never printed.
+      continue;
+    }
+    await visit(page, path);
+    await expect(page.getByRole('navigation', { name: 'Main pages' }), path).toBeHidden();
+    const pressed = page.locator('.ant-btn:visible, .ant-segmented:visible, .ant-select:visible, .as-button:visible');
+    expect(await pressed.evaluateAll((all) => all.map((one) => one.outerHTML.slice(0, 120))), path).toEqual([]);
+    expect((await page.locator('main').innerText()).length, path).toBeGreaterThan(20);
+  }
 });
 
 test('can be walked through by keys alone', async ({ page }) => {

@@ -84,7 +84,7 @@ test('a label leads back to its jar by its code', async ({ page }) => {
   expect(code?.data).toBe(`${new URL(page.url()).origin}/shelf/${kimchi?.id ?? ''}`);
 });
 
-test('labels print at their size: singles on pages of their own, sheets on A4', async ({ page }) => {
+test('labels print at their size: singles on pages of their own, sheets on A4 and Letter', async ({ page }) => {
   await enterDemo(page, '/labels');
   await expect(page.getByRole('article')).toHaveCount(11);
   // Letters that one reads at arm's length, 60 cm: 20 minutes of arc are 3.5 mm (ISO 9241-303; from memory).
@@ -127,6 +127,12 @@ test('labels print at their size: singles on pages of their own, sheets on A4', 
   expect(more).toHaveLength(1);
   expect(sheet?.[0]).toBeCloseTo(210, 0);
   expect(sheet?.[1]).toBeCloseTo(297, 0);
+  // Six on a sheet of US Letter, 8.5 by 11 inches: two sheets.
+  await page.getByText('sheet of six').click();
+  const letters = await boxes();
+  expect(letters).toHaveLength(2);
+  expect(letters[0]?.[0]).toBeCloseTo(8.5 * 25.4, 0);
+  expect(letters[0]?.[1]).toBeCloseTo(11 * 25.4, 0);
   await page.getByText('single labels').click();
   const singles = await boxes();
   expect(singles).toHaveLength(11);
