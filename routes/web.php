@@ -119,6 +119,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('find', SearchController::class);
         Route::get('kitchen/file', [KitchenFileController::class, 'show']);
         Route::post('kitchen/file', [KitchenFileController::class, 'bring']);
+        Route::get('pantry', [PantryController::class, 'foods']);
         Route::get('foods', [PantryController::class, 'searchFoods']);
         Route::get('foods/csv', [PantryController::class, 'foodsCsv']);
         Route::post('foods/{food}/restoration', [PantryController::class, 'restoreFood']);

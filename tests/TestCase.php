@@ -75,6 +75,15 @@ abstract class TestCase extends LaravelTestCase
         return array_fill(1, 7, array_fill_keys(array_column(Meal::cases(), 'value'), $milligrams));
     }
 
+    /** @return array<string, mixed> the kitchen with its foods, which have an answer of their own */
+    public function wholeKitchen(): array
+    {
+        return [
+            ...$this->getJson('/api/kitchen')->assertOk()->json(),
+            ...$this->getJson('/api/pantry')->assertOk()->json(),
+        ];
+    }
+
     protected function asCook(User $cook): static
     {
         $this->actingAs($cook);

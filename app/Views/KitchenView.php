@@ -56,7 +56,6 @@ final class KitchenView
      * @param  Collection<int, Person>  $people
      * @param  Collection<int, Jar>  $jars  with batches_count
      * @param  Collection<int, Salt>  $salts
-     * @param  Collection<int, Ingredient>  $ingredients
      * @param  Collection<int, HoldDown>  $holdDowns
      * @return array<string, mixed>
      */
@@ -65,11 +64,8 @@ final class KitchenView
         Collection $people,
         Collection $jars,
         Collection $salts,
-        Collection $ingredients,
         Collection $holdDowns,
     ): array {
-        $inTable = self::inTable($ingredients);
-
         return [
             'version' => $household->version,
             'name' => $household->name,
@@ -139,38 +135,6 @@ final class KitchenView
                 )
                 ->values()
                 ->all(),
-            'ingredients' => $ingredients
-                ->map(
-                    static fn(Ingredient $ingredient): array => [
-                        'id' => $ingredient->id,
-                        'version' => $ingredient->version,
-                        'key' => $ingredient->key,
-                        'name' => ReaderLanguage::say($ingredient->produce()->label()),
-                        'use' => $ingredient->use,
-                        'waterPer100g' => $ingredient->water_g_per_100g,
-                        'sodiumPer100g' => $ingredient->produce()->sodiumPer100g->typical,
-                        'sodiumBand' => $ingredient->produce()->sodiumPer100g->toArray(),
-                        'potassiumPer100g' => $ingredient->potassium_mg_per_100g,
-                        'density' => $ingredient->density_g_per_ml,
-                        'shape' => $ingredient->shape->value,
-                        'tissue' => $ingredient->tissue->value,
-                        'hollow' => $ingredient->hollow,
-                        'live' => $ingredient->live,
-                        'traits' => array_column($ingredient->traits(), 'value'),
-                        'allergens' => $ingredient->allergens,
-                        'notFor' => $ingredient->not_for,
-                        'also' => $ingredient->also,
-                        'isOwn' => $ingredient->own,
-                        'isEdited' => $ingredient->edited,
-                        'inTable' => $inTable[$ingredient->key] ?? null,
-                        'labelSodiumMg' => $ingredient->label_sodium_mg,
-                        'labelServingGrams' => $ingredient->label_serving_g,
-                        'colour' => $ingredient->colour,
-                        'source' => StoredText::read($ingredient->source),
-                    ],
-                )
-                ->values()
-                ->all(),
             'holdDowns' => $holdDowns
                 ->map(
                     static fn(HoldDown $one): array => [
@@ -211,6 +175,49 @@ final class KitchenView
             ),
             'shapes' => array_map(static fn(PieceShape $shape): string => $shape->value, PieceShape::cases()),
         ];
+    }
+
+    /**
+     * @param  Collection<int, Ingredient>  $ingredients
+     * @return list<array<string, mixed>>
+     */
+    public static function foods(Collection $ingredients): array
+    {
+        $inTable = self::inTable($ingredients);
+
+        return array_values(
+            $ingredients
+                ->map(
+                    static fn(Ingredient $ingredient): array => [
+                        'id' => $ingredient->id,
+                        'version' => $ingredient->version,
+                        'key' => $ingredient->key,
+                        'name' => ReaderLanguage::say($ingredient->produce()->label()),
+                        'use' => $ingredient->use,
+                        'waterPer100g' => $ingredient->water_g_per_100g,
+                        'sodiumPer100g' => $ingredient->produce()->sodiumPer100g->typical,
+                        'sodiumBand' => $ingredient->produce()->sodiumPer100g->toArray(),
+                        'potassiumPer100g' => $ingredient->potassium_mg_per_100g,
+                        'density' => $ingredient->density_g_per_ml,
+                        'shape' => $ingredient->shape->value,
+                        'tissue' => $ingredient->tissue->value,
+                        'hollow' => $ingredient->hollow,
+                        'live' => $ingredient->live,
+                        'traits' => array_column($ingredient->traits(), 'value'),
+                        'allergens' => $ingredient->allergens,
+                        'notFor' => $ingredient->not_for,
+                        'also' => $ingredient->also,
+                        'isOwn' => $ingredient->own,
+                        'isEdited' => $ingredient->edited,
+                        'inTable' => $inTable[$ingredient->key] ?? null,
+                        'labelSodiumMg' => $ingredient->label_sodium_mg,
+                        'labelServingGrams' => $ingredient->label_serving_g,
+                        'colour' => $ingredient->colour,
+                        'source' => StoredText::read($ingredient->source),
+                    ],
+                )
+                ->all(),
+        );
     }
 
     /**

@@ -93,7 +93,7 @@ it('plans nothing of a kind that is not for now, and says why', function (): voi
 });
 
 it('says the potassium of a portion, and of a jar with a potassium salt that not all may eat it', function (): void {
-    $kitchen = $this->getJson('/api/kitchen')->json();
+    $kitchen = $this->wholeKitchen();
     $salt = collect($kitchen['salts'])->firstWhere('key', 'half-potassium')['id'];
     $blend = $this->startJar(['name' => 'Blend', 'saltId' => $salt])->json('id');
     $plain = $this->getJson("/api/batches/{$this->jar}")->json();

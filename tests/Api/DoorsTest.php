@@ -113,7 +113,7 @@ it('finds nothing of another kitchen, and nothing by an id of nothing', function
         'amount' => '20 g',
         'requestKey' => (string) Str::ulid(),
     ])->json();
-    $kitchen = $this->getJson('/api/kitchen')->json();
+    $kitchen = $this->wholeKitchen();
     $note = $this->postJson("/api/batches/{$batch['id']}/notes", [
         'ph' => 4,
         'requestKey' => (string) Str::ulid(),

@@ -68,7 +68,7 @@ beforeEach(function (): void {
     $this->asCook($this->cook());
     $this->household = app(CurrentHousehold::class)->get()->id;
     $batch = $this->startJar()->assertCreated()->json();
-    $kitchen = $this->getJson('/api/kitchen')->json();
+    $kitchen = $this->wholeKitchen();
     $serving = $this->postJson('/api/servings', [
         'batchId' => $batch['id'],
         'personId' => $kitchen['people'][0]['id'],

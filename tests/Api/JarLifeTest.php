@@ -55,7 +55,7 @@ it('shows the life of a jar: what was done, what comes, and where its salt is', 
 });
 
 it('says for whom a jar is not', function (): void {
-    $kitchen = $this->getJson('/api/kitchen')->json();
+    $kitchen = $this->wholeKitchen();
     $food = fn(string $key): string => collect($kitchen['ingredients'])->firstWhere('key', $key)['id'];
     App\Models\Person::query()
         ->where('name', 'Bo')

@@ -62,7 +62,7 @@ beforeEach(function (): void {
 });
 
 it('knows what a kitchen owns', function (): void {
-    $kitchen = $this->getJson('/api/kitchen')->assertOk()->json();
+    $kitchen = $this->wholeKitchen();
     expect(count($kitchen['ingredients']))
         ->toBeGreaterThanOrEqual(120)
         ->and(count($kitchen['salts']))
@@ -200,7 +200,7 @@ it('names what is wrong with a person', function (array $change, string $field):
 ]);
 
 it('reads a food from its label, and from salt as the EU prints it', function (): void {
-    $food = fn(string $name): array => collect($this->getJson('/api/kitchen')->json('ingredients'))->firstWhere(
+    $food = fn(string $name): array => collect($this->getJson('/api/pantry')->json('ingredients'))->firstWhere(
         'name',
         $name,
     );
@@ -425,7 +425,7 @@ it('keeps weights', function (): void {
 });
 
 it('keeps a kitchen to itself', function (): void {
-    $mine = $this->getJson('/api/kitchen')->json();
+    $mine = $this->wholeKitchen();
     $this->asCook($this->cook('neighbour@example.org'));
     $this->putJson("/api/people/{$mine['people'][0]['id']}", ($this->person)())->assertNotFound();
     $this->putJson("/api/jars/{$mine['jars'][0]['id']}", ($this->jarFields)())->assertNotFound();

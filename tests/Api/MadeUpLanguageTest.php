@@ -68,7 +68,7 @@ it('hands recipes out in words, of the language that is asked for', function ():
 });
 it('names foods, salts and formulas of the library in the language that is asked for', function (): void {
     $this->withHeader('Accept-Language', 'en-XA');
-    $kitchen = $this->getJson('/api/kitchen')->assertOk()->json();
+    $kitchen = $this->wholeKitchen();
     expect(strangeWords(implode(' ', array_column($kitchen['ingredients'], 'name'))))
         ->toBe([])
         ->and(strangeWords(implode(' ', array_column($kitchen['salts'], 'name'))))
@@ -144,7 +144,7 @@ it('tells a jar\'s history with the library\'s names', function (): void {
 
 it('prints labels and feeds the calendar in the household\'s language, whoever asks', function (): void {
     $this->startJar(['name' => 'Carrots']);
-    $kitchen = $this->getJson('/api/kitchen')->json();
+    $kitchen = $this->wholeKitchen();
     expect($kitchen['language'])->toStartWith('en')->and($kitchen['languages'])->toContain('en', 'en-XA');
     $save = fn(mixed $language) => $this->putJson('/api/household', [
         'version' => $this->getJson('/api/kitchen')->json('version'),

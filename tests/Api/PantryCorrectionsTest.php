@@ -17,7 +17,7 @@ beforeEach(function (): void {
     $this->asCook($this->cook());
     $this->table = collect(FoodTable::all())->keyBy('key');
     $this->age = fn(string $key, array $row) => Ingredient::query()->where('key', $key)->update($row);
-    $this->food = fn(string $key): array => collect($this->getJson('/api/kitchen')->json('ingredients'))->firstWhere(
+    $this->food = fn(string $key): array => collect($this->getJson('/api/pantry')->json('ingredients'))->firstWhere(
         'key',
         $key,
     );

@@ -10,7 +10,7 @@ use Illuminate\Support\Str;
 
 beforeEach(function (): void {
     $this->asCook($this->cook());
-    $this->kitchen = fn(): array => $this->getJson('/api/kitchen')->json();
+    $this->kitchen = fn(): array => $this->wholeKitchen();
     $this->ada = fn(): array => ($this->kitchen)()['people'][0];
     $this->save = fn(int $version, array $change) => $this->putJson('/api/people/' . ($this->ada)()['id'], [
         'version' => $version,

@@ -101,8 +101,10 @@ export async function write(page: Page, method: 'post' | 'put', path: string, da
 }
 
 /** The kitchen as it is now. */
-export async function kitchenOf(page: Page): Promise<Schemas['Kitchen']> {
-  return (await (await page.request.get('/api/kitchen')).json()) as Schemas['Kitchen'];
+export async function kitchenOf(page: Page): Promise<Schemas['Kitchen'] & Schemas['Pantry']> {
+  const read = async (path: string): Promise<unknown> => (await page.request.get(`/api/${path}`)).json();
+
+  return { ...((await read('kitchen')) as Schemas['Kitchen']), ...((await read('pantry')) as Schemas['Pantry']) };
 }
 
 /** Carrot sticks in brine, begun some days ago; in a jar, where one is named. */

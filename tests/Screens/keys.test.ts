@@ -7,7 +7,8 @@ import { keys, refetch, type About } from '../../web/src/api/keys';
 const asked = [
   keys.session(),
   keys.presets(),
-  keys.kitchen(),
+  keys.house(),
+  keys.pantry(),
   keys.foods('carrot'),
   keys.shelf(),
   keys.batch('a'),

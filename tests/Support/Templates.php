@@ -47,7 +47,7 @@ final class Templates
     {
         $this->cook = User::query()->firstOrFail();
         $this->today = CarbonImmutable::now('UTC')->toDateString();
-        $this->kitchen = $test->getJson('/api/kitchen')->json();
+        $this->kitchen = $test->wholeKitchen();
         $this->batch = $test->startJar(['name' => 'Sticks', 'startedOn' => $this->day(-9)])->json('id');
         $this->bought = $test->postJson('/api/batches/bought', $this->olives())->json('id');
         $this->formula = $test
@@ -520,6 +520,7 @@ final class Templates
                 ],
             ],
             'GET /find' => $get('/find?q=sticks'),
+            'GET /pantry' => $get('/pantry'),
             'GET /foods' => $get('/foods?q=carot'),
             'POST /kitchen/file' => fn(): array => [
                 'path' => '/kitchen/file',

@@ -16,6 +16,7 @@ use App\Http\Requests\JarRequest;
 use App\Http\Requests\PersonRequest;
 use App\Http\Requests\SaltRequest;
 use App\Http\Responses\KitchenPage;
+use App\Http\Responses\PantryPage;
 use App\Language\ReaderLanguage;
 use App\Models\HoldDown;
 use App\Models\Ingredient;
@@ -31,7 +32,8 @@ use Tempesal\Core\Measure\SpoonSystem;
 use Tempesal\Core\Search\NameIndex;
 
 /**
- * Changing what a kitchen owns and who eats there. Every change answers with the kitchen as it then is.
+ * Changing what a kitchen owns and who eats there. Every change answers with the kitchen as it then is, one of a
+ * food with the foods.
  */
 final readonly class PantryController
 {
@@ -108,21 +110,26 @@ final readonly class PantryController
     {
         $save($food, $request->columns(), $request->version());
 
-        return $this->answer($food === null);
+        return PantryPage::answer($food === null ? 201 : 200);
     }
 
     public function restoreFood(string $food, SaveFood $save): JsonResponse
     {
         $save->restore($food);
 
-        return $this->answer();
+        return PantryPage::answer();
     }
 
     public function removeFood(string $food): JsonResponse
     {
         Ingredient::query()->where('own', true)->findOrFail($food)->remove();
 
-        return $this->answer();
+        return PantryPage::answer();
+    }
+
+    public function foods(): JsonResponse
+    {
+        return PantryPage::answer();
     }
 
     /** Ids of the foods that were meant, best first. */

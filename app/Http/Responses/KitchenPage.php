@@ -6,7 +6,6 @@ namespace App\Http\Responses;
 
 use App\Household\CurrentHousehold;
 use App\Models\HoldDown;
-use App\Models\Ingredient;
 use App\Models\Jar;
 use App\Models\Person;
 use App\Models\Salt;
@@ -32,7 +31,6 @@ final readonly class KitchenPage
                     ->orderBy('position')
                     ->get(),
                 Salt::query()->orderBy('position')->get(),
-                Ingredient::query()->orderBy('name')->get(),
                 HoldDown::query()->orderBy('name')->get(),
             ),
             $status,

@@ -10,7 +10,10 @@ type Schemas = components['schemas'];
 export type Session = Schemas['Session'];
 export type Presets = Schemas['Presets'];
 export type NewKitchen = Schemas['NewKitchen'];
-export type Kitchen = Schemas['Kitchen'];
+/** What the household owns and who eats there, without the foods. */
+export type House = Schemas['Kitchen'];
+/** All of it, with every food that it knows. */
+export type Kitchen = House & Schemas['Pantry'];
 export type BenchFields = Schemas['BenchFields'];
 export type BenchAnswer = Schemas['BenchAnswer'];
 export type BenchPart = Schemas['BenchPart'];

@@ -1165,6 +1165,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/pantry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readPantry"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/foods": {
         parameters: {
             query?: never;
@@ -2841,6 +2857,40 @@ export interface components {
         };
         /** @enum {string} */
         Meal: "morning" | "noon" | "evening";
+        Pantry: {
+            ingredients: {
+                version: number;
+                traits: components["schemas"]["Trait"][];
+                sodiumBand: components["schemas"]["Band"];
+                potassiumPer100g: number | null;
+                density: number;
+                tissue: string;
+                hollow: boolean;
+                live: boolean;
+                allergens: string[];
+                notFor: string[];
+                also: string;
+                isOwn: boolean;
+                isEdited: boolean;
+                /** @description What the table says today of a food that the cook has changed; null for others. */
+                inTable: null | {
+                    sodiumMg: number;
+                    waterGrams: number;
+                };
+                labelSodiumMg: number | null;
+                labelServingGrams: number | null;
+                id: string;
+                key: string;
+                name: string;
+                /** @enum {string} */
+                use: "vegetable" | "starter" | "seasoning" | "pantry";
+                waterPer100g: number;
+                sodiumPer100g: number;
+                shape: components["schemas"]["Shape"];
+                colour: string;
+                source: components["schemas"]["Message"];
+            }[];
+        };
         /** @description What was added to a list and what was removed from it; or all of it. */
         Lists: string[] | {
             added?: string[];
@@ -2953,38 +3003,6 @@ export interface components {
                 name: string;
                 gramsPerTablespoon: components["schemas"]["Band"];
                 isCalibrated: boolean;
-            }[];
-            ingredients: {
-                version: number;
-                traits: components["schemas"]["Trait"][];
-                sodiumBand: components["schemas"]["Band"];
-                potassiumPer100g: number | null;
-                density: number;
-                tissue: string;
-                hollow: boolean;
-                live: boolean;
-                allergens: string[];
-                notFor: string[];
-                also: string;
-                isOwn: boolean;
-                isEdited: boolean;
-                /** @description What the table says today of a food that the cook has changed; null for others. */
-                inTable: null | {
-                    sodiumMg: number;
-                    waterGrams: number;
-                };
-                labelSodiumMg: number | null;
-                labelServingGrams: number | null;
-                id: string;
-                key: string;
-                name: string;
-                /** @enum {string} */
-                use: "vegetable" | "starter" | "seasoning" | "pantry";
-                waterPer100g: number;
-                sodiumPer100g: number;
-                shape: components["schemas"]["Shape"];
-                colour: string;
-                source: components["schemas"]["Message"];
             }[];
             methods: {
                 isFerment: boolean;
@@ -3979,6 +3997,15 @@ export interface components {
             };
             content: {
                 "application/json": components["schemas"]["Kitchen"];
+            };
+        };
+        /** @description The foods. */
+        Pantry: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Pantry"];
             };
         };
         /** @description Log. */
@@ -6358,6 +6385,19 @@ export interface operations {
             422: components["responses"]["Invalid"];
         };
     };
+    readPantry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Pantry"];
+            401: components["responses"]["Refused"];
+        };
+    };
     searchFoods: {
         parameters: {
             query: {
@@ -6389,7 +6429,7 @@ export interface operations {
             };
         };
         responses: {
-            201: components["responses"]["Kitchen"];
+            201: components["responses"]["Pantry"];
             401: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];
             422: components["responses"]["Invalid"];
@@ -6413,7 +6453,7 @@ export interface operations {
             };
         };
         responses: {
-            200: components["responses"]["Kitchen"];
+            200: components["responses"]["Pantry"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];
@@ -6434,7 +6474,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            200: components["responses"]["Kitchen"];
+            200: components["responses"]["Pantry"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];
@@ -6612,7 +6652,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            200: components["responses"]["Kitchen"];
+            200: components["responses"]["Pantry"];
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             409: components["responses"]["AlreadyWritten"];

@@ -7,7 +7,8 @@ import type { QueryClient, QueryKey } from '@tanstack/react-query';
 export const keys = {
   session: () => ['session'],
   presets: () => ['presets'],
-  kitchen: () => ['kitchen'],
+  house: () => ['kitchen'],
+  pantry: () => ['foods'],
   foods: (query: string) => ['foods', query],
   amount: (phrase: string, of: unknown) => ['amounts', phrase, of],
   rooms: () => ['rooms'],

@@ -8,7 +8,7 @@ import {
   useQueryClient,
   type QueryClient,
 } from '@tanstack/react-query';
-import { useCallback } from 'react';
+import { useCallback, useMemo } from 'react';
 import { grams } from '../app/numbers';
 import { defineChange, keyed } from './change';
 import {
@@ -51,19 +51,36 @@ export const useSession = () =>
 export const usePresets = () =>
   useQuery({ queryKey: keys.presets(), queryFn: () => answered(api.GET('/presets')), staleTime: Infinity });
 
-export const useKitchen = () =>
+/** What the household owns and who eats there; most screens need no more of the kitchen. */
+export const useHouse = () =>
   useQuery({
-    queryKey: keys.kitchen(),
+    queryKey: keys.house(),
     queryFn: async () => {
-      const kitchen = await answered(api.GET('/kitchen'));
-      measureBy(kitchen);
+      const house = await answered(api.GET('/kitchen'));
+      measureBy(house);
 
-      return kitchen;
+      return house;
     },
   });
 
+/** The kitchen with every food that it knows. */
+export function useKitchen() {
+  const house = useHouse();
+  const pantry = useQuery({ queryKey: keys.pantry(), queryFn: () => answered(api.GET('/pantry')) });
+  const data = useMemo(
+    () => (house.data && pantry.data ? { ...house.data, ...pantry.data } : undefined),
+    [house.data, pantry.data],
+  );
+
+  return {
+    data,
+    error: house.error ?? pantry.error,
+    refetch: () => Promise.all([house.refetch(), pantry.refetch()]),
+  };
+}
+
 /** The kitchen's places, as the server names them. */
-export const usePlaces = () => useKitchen().data?.places ?? [];
+export const usePlaces = () => useHouse().data?.places ?? [];
 
 export const useShelf = () => useQuery({ queryKey: keys.shelf(), queryFn: () => answered(api.GET('/batches')) });
 

@@ -5,7 +5,7 @@ import { notices } from '../app/notices';
 import { Choice } from '../app/Choice';
 import { useState } from 'react';
 import type { Place } from '../api/client';
-import { useKitchen } from '../api/queries';
+import { useHouse } from '../api/queries';
 import { useSaveReadings } from '../api/tending';
 import type { Logger } from './Instrument';
 import { SimulatedLogger } from './simulated';
@@ -16,7 +16,7 @@ const logger: Logger = simulated;
 
 /** A room logger that stands in one of the kitchen's places, and is emptied into what is known of it. */
 export function RoomLogger() {
-  const kitchen = useKitchen();
+  const kitchen = useHouse();
   const [place, setPlace] = useState<Place>('counter');
   const [mean, setMean] = useState(simulated.mean);
   const keep = useSaveReadings(place);

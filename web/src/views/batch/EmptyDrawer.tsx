@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Kept } from '../../api/change';
 import type { Batch, Entry, Refusal } from '../../api/client';
-import { useEmptyJar, useKitchen, useRecordEntry, useShelf } from '../../api/queries';
+import { useEmptyJar, useHouse, useRecordEntry, useShelf } from '../../api/queries';
 import { useKeepBrine, useLog } from '../../api/tending';
 import { complain } from '../../app/complain';
 import { NumberBox } from '../../app/NumberBox';
@@ -38,7 +38,7 @@ export function EmptyDrawer({ batch, isOpen, close }: Props) {
   const [again, setAgain] = useState(false);
   const [strength, setStrength] = useState<number | null>(null);
   const feed = useRecordEntry(brine.is === 'starter' ? brine.of : '');
-  const basis = useKitchen().data?.methods.find(({ id }) => id === batch.method)?.basis;
+  const basis = useHouse().data?.methods.find(({ id }) => id === batch.method)?.basis;
   const liquid = batch.phases.find(({ phase }) => phase === 'brine')?.grams ?? 0;
   const hasBrine = batch.isFood && batch.isFoodNow && liquid >= WORTH_KEEPING;
 

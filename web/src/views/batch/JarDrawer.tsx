@@ -2,7 +2,7 @@ import { Checkbox } from 'antd';
 import { Choice } from '../../app/Choice';
 import { useState } from 'react';
 import type { Batch, JarClosing, KitchenJar } from '../../api/client';
-import { useKitchen } from '../../api/queries';
+import { useHouse } from '../../api/queries';
 import { useCloseJar } from '../../api/tending';
 import { Field } from '../../app/Field';
 import { QuantityBox } from '../../app/QuantityBox';
@@ -14,7 +14,7 @@ const SAME = 'same';
 
 /** The jar that a batch stands in, what lies on it and in it: as it is now. What the jars ask for follows it. */
 export function JarDrawer({ batch, close }: { batch: Batch; close: () => void }) {
-  const kitchen = useKitchen().data;
+  const kitchen = useHouse().data;
   const save = useCloseJar(batch.id);
   const { vessel } = batch;
   const [changed, setChanged] = useState<JarClosing>({});

@@ -9,7 +9,7 @@ import { Dialog } from '../../app/Dialog';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Aim, Batch, Place } from '../../api/client';
-import { useKitchen, usePlaces } from '../../api/queries';
+import { useHouse, usePlaces } from '../../api/queries';
 import { useSetAim, useMoveJar, useReleaseBatch } from '../../api/tending';
 import { QuantityBox } from '../../app/QuantityBox';
 
@@ -20,7 +20,7 @@ type Gate = Batch['gates'][number];
 
 /** Where the jar stands, how far it is to go, and what may be done with it then. */
 export function JarSettings({ batch }: { batch: Batch }) {
-  const kitchen = useKitchen();
+  const kitchen = useHouse();
   const move = useMoveJar();
   const aim = useSetAim(batch.id);
   const passing = useOpened('release');

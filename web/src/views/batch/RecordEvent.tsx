@@ -6,7 +6,7 @@ import { Choice } from '../../app/Choice';
 import { Kept } from '../../api/change';
 import { complain } from '../../app/complain';
 import type { Batch, Refusal } from '../../api/client';
-import { useEntryPreview, useKitchen, useShelf, useRecordEntry } from '../../api/queries';
+import { useEntryPreview, useHouse, useShelf, useRecordEntry } from '../../api/queries';
 import { stored, usePersistentState } from '../../app/persistentState';
 import type { Measure } from '../../instruments/Instrument';
 import { EffectPreview } from './EffectPreview';
@@ -21,7 +21,7 @@ const nothing: Draft = { what: null, grams: null, percent: null, saltId: null, j
 
 /** Something happened to a jar: what it does is seen before it is written. */
 export function RecordEvent({ batch }: { batch: Batch }) {
-  const kitchen = useKitchen();
+  const kitchen = useHouse();
   const shelf = useShelf();
   const [told, change, forget] = usePersistentState<Draft>(keptAs(batch.id), () => draftOf(batch.id));
   const { what } = told;

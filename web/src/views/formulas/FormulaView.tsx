@@ -10,6 +10,7 @@ import {
   usePlaces,
   useArchiveFormula,
   useFormula,
+  useHouse,
   useKitchen,
   useStartFromFormula,
   useCreateFormula,
@@ -215,7 +216,7 @@ const parts: Record<string, string> = {
 };
 
 function Amounts({ formula }: { formula: Formula }) {
-  const kitchen = useKitchen();
+  const kitchen = useHouse();
   const [shows, setShows] = useState<'grams' | 'spoons' | null>(null);
   const unit = shows ?? kitchen.data?.measureBy ?? 'grams';
 
@@ -300,7 +301,7 @@ function Lighter({ formula }: { formula: Formula }) {
 }
 
 function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale }) {
-  const kitchen = useKitchen();
+  const kitchen = useHouse();
   const start = useStartFromFormula(formula.id);
   const navigate = useNavigate();
   const planned = useSearchParams()[0].get('planned');

@@ -2,7 +2,7 @@ import { named, t, T } from '../../messages/words';
 import { Button, Checkbox, Input } from 'antd';
 import { Link } from 'react-router';
 import type { FormulaInList } from '../../api/client';
-import { useFormulas, useKitchen } from '../../api/queries';
+import { useFormulas, useHouse } from '../../api/queries';
 import { useAddressFlag, useAddressState } from '../../app/addressState';
 import { grams, mg } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
@@ -33,7 +33,7 @@ const railOf = (group: string): string => `rail-${group.replaceAll(' ', '-')}`;
 /** The formulas as tags on their rails, a rail for each family. */
 export function FormulasView() {
   const formulas = useFormulas();
-  const kitchen = useKitchen();
+  const kitchen = useHouse();
   const [query, setQuery] = useAddressState('find', '');
   const [forAll, setForAll] = useAddressFlag('for-all');
   const [archived, setArchived] = useAddressFlag('archive');

@@ -7,7 +7,7 @@ import { Link } from 'react-router';
 import type { Intake, IntakeAverage } from '../../api/client';
 import { useIntake } from '../../api/intake';
 import { useSavePerson } from '../../api/kitchen';
-import { useKitchen } from '../../api/queries';
+import { useHouse } from '../../api/queries';
 import { complain } from '../../app/complain';
 import { mg, percent, sodium, sodiumBand, sodiumWithBand } from '../../app/numbers';
 import { useAddressFlag, useAddressState, useOpened } from '../../app/addressState';
@@ -26,7 +26,7 @@ const spans = [
 
 /** Days and weeks of someone against their target: what it came from, and where something live was missing. */
 export function IntakeView() {
-  const kitchen = useKitchen();
+  const kitchen = useHouse();
   const [personId, setPersonId] = useAddressState('of', '');
   const [span, setSpan] = useAddressState('days', '28');
   const days = spans.some(({ value }) => String(value) === span) ? Number(span) : 28;
@@ -189,7 +189,7 @@ export function IntakeView() {
 
 /** The threads of someone, each of which they can mark. */
 function Threads({ intake }: { intake: Intake }) {
-  const kitchen = useKitchen();
+  const kitchen = useHouse();
   const save = useSavePerson(intake.person.id);
   const person = kitchen.data?.people.find(({ id }) => id === intake.person.id);
   const mark = (group: string, tolerance: Tolerance | null) => {

@@ -27,7 +27,8 @@ export function KitchenView() {
   const navigate = useNavigate();
   const open = hash.slice(1) || 'people';
   const setOpen = (id: string) => void navigate(`#${id}`, { replace: true });
-  if (!kitchen.data) {
+  const { data } = kitchen;
+  if (!data) {
     return <PageState query={kitchen} />;
   }
   const cupboard = cupboards.find((one) => one.id === open) ?? cupboards[0];
@@ -48,12 +49,12 @@ export function KitchenView() {
             onClick={() => setOpen(one.id)}
           >
             {one.name}
-            <span className="soft">{inside(one.id, kitchen.data)}</span>
+            <span className="soft">{inside(one.id, data)}</span>
           </button>
         ))}
       </div>
       <div id="cupboard" role="tabpanel" aria-labelledby={`door-${cupboard.id}`} className="cupboard">
-        <cupboard.Inside kitchen={kitchen.data} />
+        <cupboard.Inside kitchen={data} />
       </div>
     </div>
   );

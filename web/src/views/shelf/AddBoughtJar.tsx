@@ -4,7 +4,7 @@ import { Choice } from '../../app/Choice';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { BoughtFields, Kitchen } from '../../api/client';
-import { usePlaces, useAddBoughtJar } from '../../api/queries';
+import { useAddBoughtJar, useKitchen, usePlaces } from '../../api/queries';
 import { AmountInput, portionPhrases } from '../../app/AmountInput';
 import { AllergensField } from '../../app/AllergensField';
 import { Field } from '../../app/Field';
@@ -15,7 +15,13 @@ import { FoodSelect } from '../../app/FoodSelect';
 type NewBought = Omit<BoughtFields, 'requestKey'>;
 
 /** A jar from a shop: what its label says is what its ledger begins with. */
-export function AddBoughtJar({ kitchen, close }: { kitchen: Kitchen; close: () => void }) {
+export function AddBoughtJar({ close }: { close: () => void }) {
+  const kitchen = useKitchen();
+
+  return kitchen.data ? <Bought kitchen={kitchen.data} close={close} /> : null;
+}
+
+function Bought({ kitchen, close }: { kitchen: Kitchen; close: () => void }) {
   const shelve = useAddBoughtJar();
   const navigate = useNavigate();
   const places = usePlaces().toReversed();

@@ -2,7 +2,7 @@ import { say, t, T } from '../../messages/words';
 import { Button, Input, Segmented } from 'antd';
 import { Link } from 'react-router';
 import type { EmptyJar, ShelfBatch } from '../../api/client';
-import { useKitchen, usePlaces, useShelf } from '../../api/queries';
+import { usePlaces, useShelf } from '../../api/queries';
 import { useAddressState, useOpened } from '../../app/addressState';
 import { capitalised } from '../../app/sentence';
 import { grams, mg, percent } from '../../app/numbers';
@@ -34,7 +34,6 @@ export function ShelfView() {
   const filter = which in filters ? (which as Filter) : 'all';
   const [sought, setSought] = useAddressState('find', '');
   const bought = useOpened('bought');
-  const kitchen = useKitchen();
   const places = usePlaces();
   if (!shelf.data) {
     return <PageState query={shelf} />;
@@ -92,7 +91,7 @@ export function ShelfView() {
           </Button>
         </div>
       )}
-      {bought.isOpen && kitchen.data && <AddBoughtJar kitchen={kitchen.data} close={bought.close} />}
+      {bought.isOpen && <AddBoughtJar close={bought.close} />}
       {batches.length > 0 && shown.length === 0 && <p className="soft">{t('shelf.no_match')}</p>}
       <div className="boards" onKeyDown={moveAlong}>
         {places.map((place) => {

@@ -1,13 +1,13 @@
 import { say, t } from '../../messages/words';
 import type { Serving, ServingStyle } from '../../api/client';
-import { useKitchen } from '../../api/queries';
+import { useHouse } from '../../api/queries';
 
 /** The brine alone is no way of serving pieces: it is another part of the jar. */
 const BRINE = 'brine';
 
 /** The ways in which a portion comes to the plate, to choose from. */
 export function useServingStyles(): { value: string; label: string }[] {
-  const ways = useKitchen().data?.waysToServe ?? [];
+  const ways = useHouse().data?.waysToServe ?? [];
   return [
     ...ways.map(({ id, label }) => ({ value: id, label: say(label) })),
     { value: BRINE, label: t('serve.brine_alone') },
