@@ -33,6 +33,21 @@ test('an open drawer is there again after a reload, and gone from the address wh
   await expect(page.getByRole('dialog')).toHaveCount(0);
 });
 
+test('the cupboards of the kitchen are walked along with the arrow keys', async ({ page }) => {
+  await enterDemo(page, '/kitchen');
+  const door = (name: RegExp) => page.getByRole('tab', { name });
+  await door(/^People/).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(door(/^Salts/)).toBeFocused();
+  await expect(page.getByRole('button', { name: 'Add a salt' })).toBeVisible();
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('ArrowLeft');
+  await expect(door(/^Settings/)).toBeFocused();
+  // One of them is on the way of the tab key.
+  await page.keyboard.press('Tab');
+  expect(await page.evaluate(() => document.activeElement?.getAttribute('role'))).not.toBe('tab');
+});
+
 test('a chart is read with the pointer, with a finger and with the arrow keys, and as a table', async ({ page }) => {
   await enterDemo(page, '/today/intake');
   const picture = page.getByRole('img', { name: /^Sodium a day: / });

@@ -503,7 +503,7 @@ it('says what is wished for and not in the week, and why', function (
     $ofAda = array_values(array_filter($texts, static fn(string $one): bool => str_contains($one, 'Ada gets')));
     $why === null ? expect($ofAda)->toBe([]) : expect($ofAda[0] ?? '')->toContain($why);
 })->with([
-    'none there' => [[], [], 2, [], 'Ada gets it never this week, and 2 times is wanted. None is on the shelf.'],
+    'none there' => [[], [], 2, [], 'Ada does not get it this week, and wants it 2 times. None is on the shelf.'],
     'not ready' => [fn() => [weekJar('kraut', ['readyOn' => 9])], [], 1, [], 'None of it is ready'],
     'no room' => [
         fn() => [weekJar('kraut')],
@@ -515,7 +515,7 @@ it('says what is wished for and not in the week, and why', function (
     'could be added' => [fn() => [weekJar('kraut')], [], 1, [], 'There is room for it'],
     'enough' => [fn() => [weekJar('kraut')], ['servings' => [meant(0, 1, 0), meant(0, 4, 0)]], 2, [], null],
     'on its weekday' => [fn() => [weekJar('kraut')], ['servings' => [meant(0, 3, 0)]], 9, [3], null],
-    'on another day' => [fn() => [weekJar('kraut')], ['servings' => [meant(0, 2, 0)]], 9, [3], 'Ada gets it never'],
+    'on another day' => [fn() => [weekJar('kraut')], ['servings' => [meant(0, 2, 0)]], 9, [3], 'Ada does not get it'],
     'over already' => [fn() => [weekJar('kraut')], ['today' => 5], 1, [2], null],
     'used up' => [
         fn() => [weekJar('kraut', ['stock' => 82.0])],

@@ -36,7 +36,21 @@ export function KitchenView() {
   return (
     <div className="kitchen">
       <h1 className="only-heard">{t('nav.kitchen')}</h1>
-      <div className="cupboards" role="tablist" aria-label={t('kitchen.sections')}>
+      <div
+        className="cupboards"
+        role="tablist"
+        aria-label={t('kitchen.sections')}
+        onKeyDown={(event) => {
+          const at = cupboards.findIndex(({ id }) => id === cupboard.id);
+          const to = { ArrowRight: at + 1, ArrowLeft: at - 1, Home: 0, End: cupboards.length - 1 }[event.key];
+          const next = to === undefined ? undefined : cupboards[(to + cupboards.length) % cupboards.length];
+          if (next) {
+            event.preventDefault();
+            setOpen(next.id);
+            document.getElementById(`door-${next.id}`)?.focus();
+          }
+        }}
+      >
         {cupboards.map((one) => (
           <button
             key={one.id}
@@ -44,6 +58,7 @@ export function KitchenView() {
             role="tab"
             id={`door-${one.id}`}
             aria-selected={one.id === cupboard.id}
+            tabIndex={one.id === cupboard.id ? 0 : -1}
             aria-controls="cupboard"
             className="cupboard-door"
             onClick={() => setOpen(one.id)}
