@@ -1,6 +1,6 @@
 // How soon Today is there on a slow device, and how soon the screen answers to typing, tapping and dragging, against the
-// running demo kitchen. The processor is slowed down fourfold; nothing that is kept from before is used.
-//   node bench/screens.mjs http://127.0.0.1:8470
+// running demo kitchen. The processor is slowed down, fourfold where nothing else is said; nothing that is kept from before is used.
+//   node bench/screens.mjs http://127.0.0.1:8470 [how many times slower]
 /* global window */
 import { chromium } from '@playwright/test';
 import { withoutNetwork } from './chromium.mjs';
@@ -8,7 +8,7 @@ import { spread } from './spread.mjs';
 
 const url = process.argv[2] ?? 'http://127.0.0.1:8410';
 const ROUNDS = 7;
-const SLOWER = 4;
+const SLOWER = Number(process.argv[3] ?? 4);
 
 const browser = await chromium.launch(withoutNetwork);
 const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
