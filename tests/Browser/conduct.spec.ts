@@ -85,6 +85,12 @@ test.describe('standing still', () => {
     for (const path of await allViews(page)) {
       await visit(page, path);
       found.push(...(await barriers(page)));
+      await page.emulateMedia({ forcedColors: 'active' });
+      await page.setViewportSize({ width: 320, height: 640 });
+      await page.waitForTimeout(200);
+      found.push(...(await barriers(page, ['color-contrast', 'target-size'])).map((one) => `at 320, forced: ${one}`));
+      await page.emulateMedia({ forcedColors: 'none' });
+      await page.setViewportSize({ width: 1280, height: 800 });
     }
     expect(found).toEqual([]);
   });

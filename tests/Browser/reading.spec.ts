@@ -1,4 +1,4 @@
-import { enterDemo, expect, openKitchen, signIn, startCarrots, test, cookOf } from './kitchen';
+import { barriers, enterDemo, expect, openKitchen, signIn, startCarrots, test, cookOf } from './kitchen';
 
 /*
  * What is open is in the address, charts are read by hand and by keys, and what was refused is pointed at.
@@ -96,6 +96,34 @@ test('a refused sign-up takes the cook to the first field that is wrong', async 
   await expect(name).toBeInViewport();
   await expect(name).toHaveAttribute('aria-invalid', 'true');
   await expect(page.locator(`#${(await name.getAttribute('aria-describedby')) ?? 'none'}`)).toBeVisible();
+  // What is wrong can be read by everyone, in the evening too.
+  expect(await barriers(page)).toEqual([]);
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await page.waitForTimeout(300);
+  expect(await barriers(page, ['color-contrast'])).toEqual([]);
+});
+
+test('the way back leads to where one was on a long page', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  for (const [path, link] of [
+    ['/formulas', '.formula-tag'],
+    ['/shelf', '.board-jar'],
+  ] as const) {
+    await enterDemo(page, path);
+    const there = page.locator(link).nth(9);
+    await there.scrollIntoViewIfNeeded();
+    const scrolled = await page.evaluate(() => window.scrollY);
+    expect(scrolled).toBeGreaterThan(300);
+    await there.click();
+    await expect(page).not.toHaveURL(new RegExp(`${path}$`));
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    // A page that is gone to begins at its top.
+    expect(await page.evaluate(() => window.scrollY)).toBe(0);
+    await page.goBack();
+    await expect.poll(() => page.evaluate(() => window.scrollY)).toBeGreaterThan(scrolled - 120);
+    await page.reload();
+    await expect.poll(() => page.evaluate(() => window.scrollY)).toBeGreaterThan(scrolled - 120);
+  }
 });
 
 test('a serving that is eaten at another counter is seen without a touch', async ({ page, browser }, info) => {

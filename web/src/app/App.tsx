@@ -11,6 +11,7 @@ import { NoticeBoard } from './NoticeBoard';
 import { NowhereView } from './NowhereView';
 import { Page, pages } from './pages';
 import { useIsDark, usePrefersStillness } from './preferences';
+import { useScrollPlaces } from './scrollPlaces';
 import { daylightTheme, eveningTheme } from './theme';
 
 export function App() {
@@ -38,6 +39,7 @@ const SignInView = lazy(async () => ({
 }));
 
 function AppRoutes() {
+  useScrollPlaces();
   const session = useSession();
   if (!session.data) {
     return <PageState query={session} />;

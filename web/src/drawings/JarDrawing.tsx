@@ -1,5 +1,5 @@
 import { t } from '../messages/words';
-import { useId, useMemo } from 'react';
+import { memo, useId, useMemo } from 'react';
 import type { JarPicture } from '../api/client';
 import { Cover } from './Cover';
 import { outline, top } from './jarShape';
@@ -21,7 +21,7 @@ const LID_ROOM = 34;
 const SIDE_ROOM = 6;
 
 /** A jar in its real proportions: pieces and brine at their levels, headspace, weight, cover. */
-export function JarDrawing({ jar, scale, label, seed, showsLevels = false }: Props) {
+export const JarDrawing = memo(function JarDrawing({ jar, scale, label, seed, showsLevels = false }: Props) {
   const clip = useId();
   const height = top(jar);
   const levelRoom = showsLevels ? 62 : 0;
@@ -98,7 +98,7 @@ export function JarDrawing({ jar, scale, label, seed, showsLevels = false }: Pro
       {showsLevels && <Levels jar={jar} x={middle + jar.bodyMm / 2 + 4} floor={floor} rim={LID_ROOM} />}
     </svg>
   );
-}
+});
 
 function Overflow({ jar, middle, rim, floor }: { jar: JarPicture; middle: number; rim: number; floor: number }) {
   const right = middle + jar.bodyMm / 2;

@@ -41,7 +41,7 @@ export function KitchenView() {
         role="tablist"
         aria-label={t('kitchen.sections')}
         onKeyDown={(event) => {
-          const at = cupboards.findIndex(({ id }) => id === cupboard.id);
+          const at = cupboards.findIndex(({ id }) => `door-${id}` === (event.target as Element).id);
           const to = { ArrowRight: at + 1, ArrowLeft: at - 1, Home: 0, End: cupboards.length - 1 }[event.key];
           const next = to === undefined ? undefined : cupboards[(to + cupboards.length) % cupboards.length];
           if (next) {

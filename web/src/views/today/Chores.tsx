@@ -5,7 +5,7 @@ import { Button } from 'antd';
 import { ActionMenu } from '../../app/ActionMenu';
 import { notices } from '../../app/notices';
 import dayjs from 'dayjs';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useRef, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import type { Chore, Refusal } from '../../api/client';
 import { useEmptyJar } from '../../api/queries';
@@ -17,7 +17,7 @@ import { BeforeLeaving } from './BeforeLeaving';
 import './Chores.css';
 
 /** What the jars ask for today: done in a tap, several at once, or put off. */
-export function Chores() {
+export const Chores = memo(function Chores() {
   const chores = useChores(NEWS_EVERY_MS);
   const here = useRef<HTMLElement>(null);
   const { hash, key } = useLocation();
@@ -150,7 +150,7 @@ export function Chores() {
       {chores.data.away && <BeforeLeaving away={chores.data.away} />}
     </section>
   );
-}
+});
 
 type Some = [Chore, ...Chore[]];
 
