@@ -12,7 +12,7 @@ const ID = 'virtual:sentences/';
 const FIRST = new Set(
   [
     'action amount app chance chart chores component diet_knowledge duration due eater food instrument intake key list meal',
-    'nav page_title place salt_line say search serving_style sodium step_say target_preset_source task text today verb',
+    'nav page_title place salt_line say search serving_style step_say target_preset_source task text today verb',
   ].flatMap((names) => names.split(' ')),
 );
 

@@ -2,7 +2,7 @@ import { cleanup, render, screen, waitFor, within } from '@testing-library/react
 import userEvent from '@testing-library/user-event';
 import { Button, Input } from 'antd';
 import { useState } from 'react';
-import { afterEach, expect, test } from 'vitest';
+import { afterEach, expect, test, vi } from 'vitest';
 import { Refusal } from '../../web/src/api/client';
 import { defineChange } from '../../web/src/api/change';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
@@ -11,6 +11,7 @@ import { SideDrawer } from '../../web/src/app/Dialog';
 import { Field } from '../../web/src/app/Field';
 import { NoticeBoard } from '../../web/src/app/NoticeBoard';
 import { ask, notices } from '../../web/src/app/notices';
+import { PartBoundary } from '../../web/src/app/PartBoundary';
 import { Chart, nearest, thinned, type Stop } from '../../web/src/drawings/Chart';
 
 afterEach(() => {
@@ -217,4 +218,24 @@ test('the nearest place is read, and a long table keeps its last row', () => {
     expect(kept.at(-1)).toBe(39);
     expect(new Set(kept.slice(1).map((day, at) => day - (kept[at] ?? 0))).size).toBeLessThanOrEqual(1);
   }
+});
+
+function Broken(): never {
+  throw new Error('It could not be fetched.');
+}
+
+test('a page that fails says so and leaves the rest; the next one is shown', () => {
+  const silent = vi.spyOn(console, 'error').mockImplementation(() => undefined);
+  const page = (address: string, isBroken: boolean) => (
+    <>
+      <nav>Today</nav>
+      <PartBoundary page={address}>{isBroken ? <Broken /> : <h1>The shelf</h1>}</PartBoundary>
+    </>
+  );
+  const { rerender } = render(page('/week', true));
+  expect(screen.getByRole('alert').textContent).toContain('Try again');
+  expect(screen.getByText('Today')).toBeTruthy();
+  rerender(page('/shelf', false));
+  expect(screen.getByRole('heading', { name: 'The shelf' })).toBeTruthy();
+  expect(silent).toHaveBeenCalled();
 });

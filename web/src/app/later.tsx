@@ -1,5 +1,6 @@
 import { lazy, Suspense, type ComponentType } from 'react';
 import { everySentence } from '../messages/catalogue';
+import { PartBoundary } from './PartBoundary';
 
 /** Fetches a part of the application, and before it all that it may say. */
 export async function fetched<Part>(load: () => Promise<Part>): Promise<Part> {
@@ -17,9 +18,11 @@ export function later<Name extends string, Props extends object>(
 
   return function Later(props: Props) {
     return (
-      <Suspense fallback={null}>
-        <Part {...props} />
-      </Suspense>
+      <PartBoundary>
+        <Suspense fallback={null}>
+          <Part {...props} />
+        </Suspense>
+      </PartBoundary>
     );
   };
 }

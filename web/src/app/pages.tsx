@@ -1,6 +1,8 @@
 import { lazy, type ComponentType, type LazyExoticComponent } from 'react';
 import { t } from '../messages/words';
+import { useLocation } from 'react-router';
 import { fetched } from './later';
+import { PartBoundary } from './PartBoundary';
 import { usePageTitle } from './title';
 
 /** A page of the application: fetched when it is first opened, with the title that the window has meanwhile. */
@@ -63,6 +65,11 @@ export const pages = {
 /** A page with its title; one that knows better, as a jar does, says so itself. */
 export function Page({ page: { title, View } }: { page: PageOf }) {
   usePageTitle(t(title));
+  const { pathname } = useLocation();
 
-  return <View />;
+  return (
+    <PartBoundary page={pathname}>
+      <View />
+    </PartBoundary>
+  );
 }

@@ -33,12 +33,23 @@ export function localeFor(wanted: string, folders: string[]): string {
   return region === undefined ? FALLBACK : `${FALLBACK}-${region}`;
 }
 
-/** Fetches the sentences that are not there yet; what is loaded after it may say anything. */
-export const everySentence = (): Promise<void> =>
-  (coming ??= import('virtual:sentences/rest').then(({ default: rest }) => {
-    inEnglish = { ...inEnglish, ...rest };
-    hasEverything = true;
-  }));
+/** How long it waits until it asks again for what could not be fetched. */
+const PATIENCE_MS = 2_000;
+
+async function fetchRest(): Promise<void> {
+  while (!hasEverything) {
+    try {
+      const { default: rest } = await import('virtual:sentences/rest');
+      inEnglish = { ...inEnglish, ...rest };
+      hasEverything = true;
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, PATIENCE_MS));
+    }
+  }
+}
+
+/** Fetches the sentences that are not there yet, as soon as it can; what is loaded after it may say anything. */
+export const everySentence = (): Promise<void> => (coming ??= fetchRest());
 
 /**
  * Loads a language, and what it lacks in English. To be called once, before anything is shown.
