@@ -45,7 +45,7 @@ test('what falls due while one looks elsewhere is called out', async ({ page, co
   await page.goto('/formulas');
   await expect(page.getByRole('link', { name: 'No chores now' })).toBeVisible();
   await startCarrots(page, { name: 'Sudden sticks', daysAgo: 1, jar: 'Quart jar' });
-  const call = page.getByRole('alert').filter({ hasText: 'Sudden sticks' });
+  const call = page.locator('[aria-live]').filter({ hasText: 'Sudden sticks' });
   await page.clock.runFor(61_000);
   await expect(call).toContainText('Open the lid');
   await call.getByRole('button', { name: 'Show today’s chores' }).click();
