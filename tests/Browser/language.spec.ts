@@ -106,7 +106,13 @@ async function strangers(page: Page, known: Set<string>): Promise<string[]> {
 
 /** Looks at what is on the screen now; a pixel is what rounding can make of it. */
 async function look(page: Page, where: string, known: Set<string>, found: string[]): Promise<void> {
-  for (const text of await strangers(page, known)) {
+  let strange = await strangers(page, known);
+  if (strange.length > 0) {
+    // An answer may be on the screen a moment before its words are read here.
+    await page.waitForTimeout(1_000);
+    strange = await strangers(page, known);
+  }
+  for (const text of strange) {
     found.push(`${where}: not from the catalogue: ${text}`);
   }
   // Two sentences that run into each other, or into a word.
