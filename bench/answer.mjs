@@ -41,10 +41,11 @@ async function timed(name, run) {
 await ask('/api/session');
 await ask('/api/session/demo', { method: 'POST' });
 const kitchen = await ask('/api/kitchen');
+const { ingredients } = await ask('/api/pantry');
 const find = (rows, test) => rows.find(test).id;
 const bench = (i) => ({
   method: 'poured_brine',
-  vegetableId: find(kitchen.ingredients, (one) => one.key === 'carrot'),
+  vegetableId: find(ingredients, (one) => one.key === 'carrot'),
   vegetableAmount: `${400 + (i % 150)} g`,
   jarId: find(kitchen.jars, (one) => one.name === 'Quart jar'),
   headspaceMm: 20,

@@ -46,7 +46,8 @@ const checkOfTheMash = async (page) => {
 /** A soaked kimchi for two jars, spooned, with the scale beside it. */
 const kimchiOnTheBench = async (page) => {
   const kitchen = await (await page.request.get(`${url}/api/kitchen`)).json();
-  const food = (key) => kitchen.ingredients.find((one) => one.key === key).id;
+  const { ingredients } = await (await page.request.get(`${url}/api/pantry`)).json();
+  const food = (key) => ingredients.find((one) => one.key === key).id;
   const quart = kitchen.jars.find((one) => one.name === 'Quart jar').id;
   await page.evaluate((draft) => localStorage.setItem('tempesal.bench', JSON.stringify(draft)), {
     method: 'kimchi_soaked',
