@@ -118,7 +118,7 @@ test('the way back leads to where one was on a long page', async ({ page }) => {
     await expect(page).not.toHaveURL(new RegExp(`${path}$`));
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     // A page that is gone to begins at its top.
-    expect(await page.evaluate(() => window.scrollY)).toBe(0);
+    await expect.poll(() => page.evaluate(() => window.scrollY)).toBe(0);
     await page.goBack();
     await expect.poll(() => page.evaluate(() => window.scrollY)).toBeGreaterThan(scrolled - 120);
     await page.reload();
