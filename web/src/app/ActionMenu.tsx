@@ -1,7 +1,7 @@
 import { Button, type ButtonProps } from 'antd';
-import { lazy, Suspense, useRef, useState } from 'react';
-import { fetched } from './later';
+import { useRef, useState } from 'react';
 import { returnFocus } from './focusReturn';
+import { later } from './later';
 
 export interface MenuItem {
   key: string;
@@ -11,7 +11,7 @@ export interface MenuItem {
   do: () => void;
 }
 
-const Unfolded = lazy(async () => ({ default: (await fetched(() => import('./UnfoldedMenu'))).UnfoldedMenu }));
+const UnfoldedMenu = later(() => import('./UnfoldedMenu'), 'UnfoldedMenu');
 
 /** A press on the button of an open list closes it as a press beside it would, and is no wish to open it again. */
 const SAME_PRESS_MS = 300;
@@ -36,11 +36,7 @@ export function ActionMenu({ items, ...button }: Omit<ButtonProps, 'onClick'> & 
         {...button}
         onClick={() => change(Date.now() - closedAt.current > SAME_PRESS_MS)}
       />
-      {isOpen !== null && (
-        <Suspense fallback={null}>
-          <Unfolded items={items} isOpen={isOpen} change={change} />
-        </Suspense>
-      )}
+      {isOpen !== null && <UnfoldedMenu items={items} isOpen={isOpen} change={change} />}
     </span>
   );
 }

@@ -48,6 +48,8 @@ export function useScrollPlaces(): void {
       if (isOther && hash === '') {
         window.scrollTo(0, 0);
       }
+      // What is chosen on a page gives it another key in the history, and leaves it where it is.
+      note(page);
       return;
     }
     if (wanted === undefined) {
