@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\ApiErrors;
 use App\Http\Middleware\ApplyIdempotencyKey;
 use App\Http\Middleware\BindHousehold;
+use App\Http\Middleware\GuardAnswers;
 use App\Http\Middleware\PackAnswer;
 use App\Http\Middleware\RejectMalformedRequests;
 use Illuminate\Foundation\Application;
@@ -20,6 +21,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->alias(['household' => BindHousehold::class, 'once' => ApplyIdempotencyKey::class]);
         $middleware->prepend(RejectMalformedRequests::class);
         $middleware->prepend(PackAnswer::class);
+        $middleware->prepend(GuardAnswers::class);
         // What has not changed since is not sent again.
         $middleware->append(SetCacheHeaders::using('no_cache;private;etag'));
         $middleware->redirectGuestsTo('/sign-in');

@@ -3,11 +3,15 @@
 declare(strict_types=1);
 
 return [
-    'default' => env('LOG_CHANNEL', 'single'),
+    'default' => env('LOG_CHANNEL', 'daily'),
 
     'channels' => [
-        'single' => [
-            'driver' => 'single',
+        /*
+        | One file a day, each kept for two weeks.
+        */
+        'daily' => [
+            'driver' => 'daily',
+            'days' => 14,
             'path' => storage_path('logs/tempesal.log'),
             'level' => 'debug',
             'replace_placeholders' => true,

@@ -48,24 +48,52 @@ ensure_built() {
   fi
 }
 
+# How many answer at once.
+WEB_WORKERS=4
+
 # Serves on the port, or on the next free one, and waits until it answers. Sets URL and WEB_PID.
 start_web() { # port
-  local wanted=$1 host=${TEMPESAL_HOST:-127.0.0.1} port tries=0
-  port=$(free_port "$wanted")
-  [ "$port" = "$wanted" ] || say "Port $wanted is taken; using $port."
-  URL="http://$host:$port"
-  export APP_URL=$URL
-  # Settings and addresses are read once, into files beside this start's own data: other starts never see them.
-  export APP_CONFIG_CACHE="$PRIVATE/settings-$DB_DATABASE.php" APP_ROUTES_CACHE="$PRIVATE/addresses-$DB_DATABASE.php"
-  rm -f "$APP_CONFIG_CACHE" "$APP_ROUTES_CACHE"
+  local wanted=$1 tries
+  HOST=${TEMPESAL_HOST:-127.0.0.1}
+  for tries in 1 2 3 4 5; do
+    PORT=$(free_port "$wanted")
+    URL="http://$HOST:$PORT"
+    export APP_URL=$URL
+    read_settings
+    launch_web
+    if await_web; then
+      printf '%s' "$URL" >"$PRIVATE/address"
+      [ "$PORT" = "$wanted" ] || say "Port $wanted is taken; using $PORT."
+      return
+    fi
+    [ "$tries" -lt 5 ] || fail "The web server did not start; see $LOG."
+  done
+}
+
+# Settings and addresses are read once, into files beside this start's own data: other starts never see them.
+read_settings() {
+  SETTINGS_CACHE="$PRIVATE/settings-$DB_DATABASE.php"
+  ADDRESSES_CACHE="$PRIVATE/addresses-$DB_DATABASE.php"
+  rm -f "$SETTINGS_CACHE" "$ADDRESSES_CACHE"
+  local -x APP_CONFIG_CACHE=$SETTINGS_CACHE APP_ROUTES_CACHE=$ADDRESSES_CACHE
   { php artisan config:cache && php artisan route:cache; } >>"$LOG" 2>&1 || fail "The settings could not be read; see $LOG."
-  PHP_CLI_SERVER_WORKERS=4 setsid php -d opcache.validate_timestamps=0 -d variables_order=EGPCS -d upload_max_filesize=48M -d post_max_size=50M -d memory_limit=512M \
-    -S "$host:$port" -t public public/router.php >>"$LOG" 2>&1 </dev/null &
+}
+
+# Starts the server on HOST and PORT and does not wait. Sets WEB_PID, which is also its group.
+launch_web() {
+  APP_CONFIG_CACHE=$SETTINGS_CACHE APP_ROUTES_CACHE=$ADDRESSES_CACHE PHP_CLI_SERVER_WORKERS=$WEB_WORKERS \
+    setsid php -d opcache.validate_timestamps=0 -d variables_order=EGPCS -d upload_max_filesize=48M -d post_max_size=50M \
+    -d memory_limit=512M -d expose_php=0 -q -S "$HOST:$PORT" -t public public/router.php >>"$LOG" 2>&1 </dev/null &
   WEB_PID=$!
-  unset APP_CONFIG_CACHE APP_ROUTES_CACHE
-  until curl -fs -o /dev/null "$URL/api/session"; do
+  disown
+  note_process web "$WEB_PID"
+}
+
+await_web() {
+  local tries=0
+  until curl -fs -o /dev/null "$URL/health"; do
     tries=$((tries + 1))
-    { kill -0 "$WEB_PID" 2>/dev/null && [ "$tries" -lt 100 ]; } || fail "The web server did not start; see $LOG."
+    { kill -0 "$WEB_PID" 2>/dev/null && [ "$tries" -lt 100 ]; } || return 1
     sleep 0.1
   done
 }

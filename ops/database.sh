@@ -1,21 +1,18 @@
 # shellcheck shell=bash
 # MariaDB on loopback, from a data folder of the project's own.
 
-DATABASE_PID=
-WEB_PID=
-
 # Chooses where data and logs live and reads or makes the secrets. One set for each purpose: main, test, bench.
 prepare_environment() {
-  local purpose=$1 digest
+  local purpose=$1
   mkdir -p storage/tempesal storage/logs storage/framework/{cache/data,sessions,views} bootstrap/cache
-  digest=$(printf '%s:%s' "$ROOT" "$purpose" | sha256sum | cut -c1-10)
   STATE="${TEMPESAL_STATE:-$(state_home)}/$purpose"
   mkdir -p "$STATE"
   STATE=$(cd "$STATE" && pwd)
   # What is written from here on is nobody else's: secrets, settings, sessions, photos.
   umask 077
   keep_private
-  SOCKET="/tmp/tempesal-$digest.sock"
+  # Short, as the path of a socket has to be, and of this folder of data alone.
+  SOCKET="/tmp/tempesal-$(printf '%s' "$STATE" | sha256sum | cut -c1-10).sock"
   LOG="$ROOT/storage/logs/$purpose.log"
   SECRETS="$PRIVATE/secrets"
   if [ ! -f "$SECRETS" ]; then
@@ -63,48 +60,68 @@ free_port() { # from
 
 as_admin() { mariadb --no-defaults --socket="$SOCKET" --user="$(id -un)" "$@"; }
 
-database_answers() { [ -S "$SOCKET" ] && as_admin -e 'SELECT 1' >/dev/null 2>&1; }
+# Whether the database of this folder answers; another one never counts.
+database_answers() { [ -S "$SOCKET" ] && [ "$(as_admin -BN -e 'SELECT @@datadir' 2>/dev/null)" = "$STATE/mariadb/" ]; }
 
+# Starts the database, or uses the one that runs already, and makes the one of that name in it.
 start_database() { # purpose, database name
-  local purpose=$1 name=$2 data="$STATE/mariadb" user=() owner
-  export DB_DATABASE=$name
+  export DB_DATABASE=$2
   if database_answers; then
     DB_PORT=$(as_admin -BN -e 'SELECT @@port')
     export DB_PORT
     say "Using the database that is already running on port $DB_PORT."
-    make_database "$name"
-    return
+  else
+    lay_out_database
+    local tries
+    for tries in 1 2 3 4 5; do
+      # Another start may take the port that was free a moment ago.
+      DB_PORT=$(free_port 3310)
+      export DB_PORT
+      launch_database "$1"
+      ! await_database || break
+      [ "$tries" -lt 5 ] || fail "The database did not start; see $LOG."
+    done
   fi
-  owner=$(id -un)
+  make_database "$2"
+}
+
+lay_out_database() {
+  local data="$STATE/mariadb" user=()
   if [ "$(id -u)" -eq 0 ]; then
     user=(--user=mysql)
     # Its user passes through to the data, and sees nothing else.
     chmod 711 "$STATE"
   fi
-  if [ ! -d "$data/mysql" ]; then
-    say "Making a database of Tempesal's own."
-    mkdir -p "$data"
-    [ "$(id -u)" -ne 0 ] || chown mysql: "$data"
-    mariadb-install-db --no-defaults --datadir="$data" --auth-root-authentication-method=socket --auth-root-socket-user="$owner" \
-      --skip-test-db "${user[@]}" >>"$LOG" 2>&1 || fail "The database could not be made; see $LOG."
-  fi
-  DB_PORT=$(free_port 3310)
-  export DB_PORT
-  local quick=()
-  [ "$purpose" = main ] || quick=(--innodb-flush-log-at-trx-commit=0 --innodb-doublewrite=0)
-  local server
+  [ ! -d "$data/mysql" ] || return 0
+  say "Making a database of Tempesal's own."
+  mkdir -p "$data"
+  [ "$(id -u)" -ne 0 ] || chown mysql: "$data"
+  mariadb-install-db --no-defaults --datadir="$data" --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)" \
+    --skip-test-db "${user[@]}" >>"$LOG" 2>&1 || fail "The database could not be made; see $LOG."
+}
+
+# Starts the server on DB_PORT and does not wait. Sets DATABASE_PID.
+launch_database() { # purpose
+  local data="$STATE/mariadb" user=() quick=() server
+  [ "$(id -u)" -ne 0 ] || user=(--user=mysql)
+  [ "$1" = main ] || quick=(--innodb-flush-log-at-trx-commit=0 --innodb-doublewrite=0)
   server=$(command -v mariadbd || echo /usr/sbin/mariadbd)
   setsid "$server" --no-defaults --datadir="$data" --socket="$SOCKET" --pid-file="$data/mariadb.pid" \
     --bind-address=127.0.0.1 --port="$DB_PORT" --character-set-server=utf8mb4 --skip-name-resolve \
     --innodb-buffer-pool-size=128M "${quick[@]}" "${user[@]}" >>"$LOG" 2>&1 </dev/null &
   DATABASE_PID=$!
+  disown
+  note_process database "$DATABASE_PID"
+}
+
+# Until it answers: after a fault it first puts right what it was writing. Fails when it ended, or within a minute.
+await_database() {
   local tries=0
   until database_answers; do
     tries=$((tries + 1))
-    { kill -0 "$DATABASE_PID" 2>/dev/null && [ "$tries" -lt 300 ]; } || fail "The database did not start; see $LOG."
+    { kill -0 "$DATABASE_PID" 2>/dev/null && [ "$tries" -lt 600 ]; } || return 1
     sleep 0.1
   done
-  make_database "$name"
 }
 
 make_database() { # name
@@ -113,27 +130,4 @@ make_database() { # name
     CREATE USER IF NOT EXISTS 'tempesal'@'127.0.0.1' IDENTIFIED BY '$DB_PASSWORD';
     ALTER USER 'tempesal'@'127.0.0.1' IDENTIFIED BY '$DB_PASSWORD';
     GRANT ALL ON \`tempesal%\`.* TO 'tempesal'@'127.0.0.1';"
-}
-
-stop_left_over_database() {
-  if [ -f "$STATE/mariadb/mariadb.pid" ] && database_answers; then
-    local left
-    left=$(cat "$STATE/mariadb/mariadb.pid")
-    kill "$left"
-    while kill -0 "$left" 2>/dev/null; do sleep 0.1; done
-    say "Stopped the database."
-  else
-    say "No database of Tempesal's is running."
-  fi
-}
-
-stop_what_we_started() {
-  trap - EXIT
-  if [ -n "$WEB_PID" ]; then
-    kill -- "-$WEB_PID" 2>/dev/null || true
-  fi
-  if [ -n "$DATABASE_PID" ]; then
-    kill "$DATABASE_PID" 2>/dev/null || true
-    wait "$DATABASE_PID" 2>/dev/null || true
-  fi
 }

@@ -20,6 +20,7 @@ missing_packages() {
   command -v mariadbd >/dev/null || [ -x /usr/sbin/mariadbd ] || printf 'mariadb-server '
   command -v node >/dev/null || printf 'nodejs npm '
   command -v curl >/dev/null || printf 'curl '
+  command -v pgrep >/dev/null || printf 'procps '
   if [ "$purpose" = test ]; then
     [ -x /usr/bin/chromium ] || printf 'chromium '
     command -v shellcheck >/dev/null || printf 'shellcheck '

@@ -27,6 +27,7 @@ if ($file !== false && is_file($file) && str_starts_with($file, __DIR__ . DIRECT
         $tag = '"' . dechex((int) filemtime($file)) . '-' . dechex((int) filesize($file)) . '"';
         header("Content-Type: {$type}");
         header('X-Content-Type-Options: nosniff');
+        header('Cross-Origin-Resource-Policy: same-origin');
         header('Vary: Accept-Encoding');
         header("ETag: {$tag}");
         header('Cache-Control: ' . ($isBuilt ? 'public, max-age=31536000, immutable' : 'no-cache'));

@@ -11,6 +11,7 @@ use App\Http\Controllers\ChoreController;
 use App\Http\Controllers\DayController;
 use App\Http\Controllers\FirstWeekController;
 use App\Http\Controllers\FormulaController;
+use App\Http\Controllers\HealthController;
 use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\JarStandController;
 use App\Http\Controllers\KitchenController;
@@ -179,5 +180,6 @@ Route::get('calendar/{secret}.ics', [CalendarController::class, 'feed'])
     ->where('secret', '[A-Za-z0-9]{48}')
     ->middleware('throttle:60,1');
 
+Route::get('health', HealthController::class)->withoutMiddleware('web');
 Route::get('sw.js', [ScreenController::class, 'worker']);
 Route::get('{any}', ScreenController::class)->where('any', '.*');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use Illuminate\Auth\AuthenticationException;
+use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
@@ -23,6 +24,9 @@ final class ApiErrors
 {
     /** Those that are told apart; any other is an error of ours. */
     private const TOLD = [401, 403, 404, 405, 409, 413, 419, 429, 500, 503];
+
+    /** How often one error is written to the log in a minute. */
+    private const LOGGED_A_MINUTE = 5;
 
     /** What a row is called where it is not there, by its model. */
     private const NAMES = [
@@ -46,6 +50,20 @@ final class ApiErrors
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->shouldRenderJsonWhen(static fn(Request $request): bool => self::isApi($request));
+        $exceptions->report(static function (Throwable $error): ?bool {
+            if (!ServerAway::isMeant($error)) {
+                return null;
+            }
+            ServerAway::log($error);
+
+            return false;
+        });
+        // The same error again and again says nothing new.
+        $exceptions->throttle(
+            static fn(Throwable $error): Limit => Limit::perMinute(self::LOGGED_A_MINUTE)->by(
+                $error::class . $error->getFile() . $error->getLine(),
+            ),
+        );
         $exceptions->render(static function (Throwable $error, Request $request): ?JsonResponse {
             if (!self::isApi($request)) {
                 return null;
@@ -61,6 +79,9 @@ final class ApiErrors
                     422,
                 ),
                 $error instanceof ValidationException => self::invalid($error),
+                ServerAway::isMeant($error) => self::say(503)->withHeaders([
+                    'Retry-After' => (string) ServerAway::ASK_AGAIN_S,
+                ]),
                 (bool) config('app.debug') => null,
                 default => self::say(500),
             };

@@ -4,10 +4,13 @@ import '@fontsource/young-serif';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { Refusal } from './api/client';
+import { NO_ANSWER, Refusal } from './api/client';
 import './app/base.css';
 import { keepOnDevice } from './app/newVersion';
 import { chosenLanguage, everySentence, loadLanguage } from './messages/catalogue';
+
+/** How long until a server that did not answer is asked again, in ms. */
+const WAITS_FOR_SERVER = 4000;
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -17,6 +20,9 @@ const queries = new QueryClient({
       networkMode: 'always',
       retry: (failures, error) =>
         failures < 2 && !(error instanceof Refusal && error.status >= 400 && error.status < 500),
+      // A server that was away comes back without anybody pressing anything.
+      refetchInterval: ({ state: { error } }) =>
+        error instanceof Refusal && error.status === NO_ANSWER ? WAITS_FOR_SERVER : false,
     },
   },
 });

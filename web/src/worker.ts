@@ -8,7 +8,7 @@ import {
 } from 'workbox-precaching';
 import { NavigationRoute, registerRoute } from 'workbox-routing';
 import { NetworkFirst } from 'workbox-strategies';
-import { ANSWERS, LAST_KNOWN } from './api/lastKnown';
+import { AWAY, ANSWERS, LAST_KNOWN } from './api/lastKnown';
 
 /*
  * What stands between the screens and the network: the screens themselves are on the device, and where there is no network
@@ -42,6 +42,9 @@ registerRoute(
     cacheName: ANSWERS,
     plugins: [
       {
+        // A server that cannot answer just now is like none.
+        fetchDidSucceed: ({ response }) =>
+          AWAY.includes(response.status) ? Promise.reject(new Error(response.statusText)) : Promise.resolve(response),
         cacheWillUpdate: ({ response }) => Promise.resolve(response.status === 200 ? response : null),
         cachedResponseWillBeUsed: async ({ cachedResponse }) => {
           if (!cachedResponse) {

@@ -21,7 +21,6 @@ final class ScreenController
         return new Response((string) file_get_contents($worker), 200, [
             'Content-Type' => 'text/javascript',
             'Cache-Control' => 'no-cache',
-            'X-Content-Type-Options' => 'nosniff',
         ]);
     }
 
@@ -39,8 +38,6 @@ final class ScreenController
             'Content-Security-Policy' =>
                 "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self' data:; " .
                 "frame-ancestors 'none'; base-uri 'self'; form-action 'self'",
-            'X-Content-Type-Options' => 'nosniff',
-            'Referrer-Policy' => 'same-origin',
         ]);
     }
 }

@@ -1,7 +1,7 @@
 import { chosenLanguage } from '../messages/catalogue';
 import { say, t, type Message } from '../messages/words';
 import createClient from 'openapi-fetch';
-import { hearLastKnown, LAST_KNOWN } from './lastKnown';
+import { AWAY, hearLastKnown, LAST_KNOWN } from './lastKnown';
 import { hearClock } from './queue';
 import type { components, operations, paths } from './contract.gen';
 
@@ -106,7 +106,7 @@ export type Room = Rooms['rooms'][number];
 export type ReadingsImport = Schemas['ReadingsImport'];
 export type FormulaDocument = Record<string, unknown>;
 
-/** The status of a refusal that no server gave. */
+/** The status of a refusal that no server gave, or one that could not answer just now: it is tried again by itself. */
 export const NO_ANSWER = 0;
 
 /** What a key has written already. */
@@ -216,7 +216,7 @@ export async function answered<T>(call: Promise<{ data?: T; error?: unknown; res
     written?: Written;
   };
   throw new Refusal(
-    response.status,
+    AWAY.includes(response.status) ? NO_ANSWER : response.status,
     say(said.message) ?? t('errors.unknown'),
     Object.fromEntries(Object.entries(said.errors ?? {}).map(([field, why]) => [field, why.map((one) => say(one))])),
     said.written ?? null,

@@ -3,6 +3,9 @@ import { told } from './told';
 /** Where the last answers are kept on the device. */
 export const ANSWERS = 'tempesal.answers';
 
+/** What a server says that cannot answer just now, or one that stands before it. */
+export const AWAY = [502, 503, 504];
+
 /** The header of an answer that is not from the network: when it was given. */
 export const LAST_KNOWN = 'X-Last-Known';
 
