@@ -5,12 +5,15 @@ declare(strict_types=1);
 use App\Http\ApiErrors;
 use App\Http\Middleware\ApplyIdempotencyKey;
 use App\Http\Middleware\BindHousehold;
+use App\Http\Middleware\CheckFormToken;
 use App\Http\Middleware\GuardAnswers;
 use App\Http\Middleware\PackAnswer;
 use App\Http\Middleware\RejectMalformedRequests;
+use App\Http\Middleware\StartNoSessionForTokens;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Middleware\SetCacheHeaders;
 
@@ -20,6 +23,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->alias(['household' => BindHousehold::class, 'once' => ApplyIdempotencyKey::class]);
         $middleware->prepend(RejectMalformedRequests::class);
+        $middleware->web(replace: [ValidateCsrfToken::class => CheckFormToken::class]);
+        $middleware->prepend(StartNoSessionForTokens::class);
         $middleware->prepend(PackAnswer::class);
         $middleware->prepend(GuardAnswers::class);
         // What has not changed since is not sent again.

@@ -1,3 +1,3 @@
 <?php
 
-return [App\Providers\AppServiceProvider::class];
+return [Laravel\Sanctum\SanctumServiceProvider::class, App\Providers\AppServiceProvider::class];

@@ -9,7 +9,12 @@ return [
 
     'providers' => ['users' => ['driver' => 'eloquent', 'model' => App\Models\User::class]],
 
-    'passwords' => [],
+    /*
+    | A link to choose a new password is valid for an hour.
+    */
+    'passwords' => [
+        'users' => ['provider' => 'users', 'table' => 'password_reset_tokens', 'expire' => 60, 'throttle' => 0],
+    ],
 
     'password_timeout' => 10800,
 ];

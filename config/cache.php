@@ -7,7 +7,7 @@ return [
 
     'stores' => [
         'array' => ['driver' => 'array', 'serialize' => false],
-        'file' => ['driver' => 'file', 'path' => storage_path('framework/cache/data')],
+        'file' => ['driver' => 'file', 'path' => env('TEMPESAL_CACHE', storage_path('framework/cache/data'))],
     ],
 
     'prefix' => 'tempesal',

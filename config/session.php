@@ -3,18 +3,18 @@
 declare(strict_types=1);
 
 return [
-    'driver' => 'file',
+    'driver' => env('SESSION_DRIVER', 'file'),
 
     /*
-    | Minutes. A kitchen tablet stays signed in for two weeks.
+    | Minutes since it was last used. A kitchen tablet stays signed in for two months.
     */
-    'lifetime' => 60 * 24 * 14,
+    'lifetime' => 60 * 24 * 60,
 
     'expire_on_close' => false,
 
     'encrypt' => false,
 
-    'files' => storage_path('framework/sessions'),
+    'files' => env('TEMPESAL_SESSIONS', storage_path('framework/sessions')),
 
     'lottery' => [2, 100],
 

@@ -7,4 +7,9 @@ return [
     | Where photos of jars are kept: never below public/. The tempesal command puts them beside the database.
     */
     'photos' => env('TEMPESAL_PHOTOS', storage_path('app/photos')),
+
+    /*
+    | How many kitchens may be opened from one address within ten minutes.
+    */
+    'kitchens_at_once' => (int) env('TEMPESAL_KITCHENS_AT_ONCE', 20),
 ];

@@ -24,14 +24,15 @@ prepare_environment() {
   set +a
   export APP_ENV=production
   [ "$purpose" != test ] || export APP_ENV=testing
-  export TEMPESAL_PHOTOS="$PRIVATE/photos"
+  export TEMPESAL_PHOTOS="$PRIVATE/photos" TEMPESAL_OUTBOX="$PRIVATE/outbox"
+  export TEMPESAL_SESSIONS="$PRIVATE/sessions" TEMPESAL_CACHE="$PRIVATE/cache"
   export DB_HOST=127.0.0.1 DB_USERNAME=tempesal
 }
 
 # A folder that only its owner opens, beside the database's own; what lay outside it before goes in.
 keep_private() {
   PRIVATE="$STATE/private"
-  mkdir -p "$PRIVATE"
+  mkdir -p "$PRIVATE/sessions" "$PRIVATE/cache"
   local kept
   for kept in secrets photos; do
     if [ -e "$STATE/$kept" ] && [ ! -e "$PRIVATE/$kept" ]; then

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AccountController;
 use App\Http\Controllers\AmountController;
 use App\Http\Controllers\BatchController;
 use App\Http\Controllers\BenchController;
@@ -13,14 +14,17 @@ use App\Http\Controllers\FirstWeekController;
 use App\Http\Controllers\FormulaController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\IntakeController;
+use App\Http\Controllers\InvitationController;
 use App\Http\Controllers\JarStandController;
 use App\Http\Controllers\KitchenController;
 use App\Http\Controllers\KitchenFileController;
 use App\Http\Controllers\LabelController;
 use App\Http\Controllers\LedgerController;
 use App\Http\Controllers\LogController;
+use App\Http\Controllers\MemberController;
 use App\Http\Controllers\OtherFoodController;
 use App\Http\Controllers\PantryController;
+use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PortionController;
 use App\Http\Controllers\RoomController;
 use App\Http\Controllers\SavingController;
@@ -28,6 +32,7 @@ use App\Http\Controllers\ScreenController;
 use App\Http\Controllers\SearchController;
 use App\Http\Controllers\ServingController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SharedReportController;
 use App\Http\Controllers\StepController;
 use App\Http\Controllers\TimelineController;
 use App\Http\Controllers\WeekController;
@@ -40,14 +45,42 @@ use Illuminate\Support\Facades\Route;
 Route::prefix('api')->group(function (): void {
     Route::get('session', [SessionController::class, 'show']);
     Route::get('presets', [KitchenController::class, 'presets']);
-    Route::middleware('throttle:sign-in')->group(function (): void {
-        Route::post('session', [SessionController::class, 'store']);
-        Route::post('session/demo', [SessionController::class, 'demo']);
-        Route::post('kitchens', [KitchenController::class, 'store']);
-    });
+    Route::post('session', [SessionController::class, 'store']);
+    Route::post('session/demo', [SessionController::class, 'demo'])->middleware('throttle:60,1');
+    Route::post('kitchens', [KitchenController::class, 'store']);
+    Route::post('password/forgotten', [PasswordController::class, 'forgotten']);
+    Route::put('password', [PasswordController::class, 'reset']);
+    Route::middleware('throttle:60,1')
+        ->where(['secret' => '[A-Za-z0-9]{40}'])
+        ->group(function (): void {
+            Route::get('join/{secret}', [InvitationController::class, 'show']);
+            Route::post('join/{secret}', [InvitationController::class, 'accept']);
+            Route::get('reports/{secret}', SharedReportController::class);
+        });
 
-    Route::middleware(['auth', 'household', HearWhenDone::class, 'once'])->group(function (): void {
+    Route::middleware(['household', HearWhenDone::class, 'once'])->group(function (): void {
         Route::delete('session', [SessionController::class, 'destroy'])->withoutMiddleware('once');
+        // What is told once, or ends with the kitchen, leaves no answer behind.
+        Route::withoutMiddleware('once')->group(function (): void {
+            Route::get('account', [AccountController::class, 'show']);
+            Route::put('account', [AccountController::class, 'update']);
+            Route::put('account/password', [AccountController::class, 'changePassword']);
+            Route::put('account/kitchen', [AccountController::class, 'openKitchen']);
+            Route::delete('account', [AccountController::class, 'close']);
+            Route::delete('account/devices', [AccountController::class, 'signOutEverywhere']);
+            Route::delete('account/devices/{device}', [AccountController::class, 'signOutDevice']);
+            Route::delete('account/kitchens/{kitchen}', [AccountController::class, 'leave']);
+            Route::post('account/tokens', [AccountController::class, 'makeToken']);
+            Route::delete('account/tokens/{token}', [AccountController::class, 'withdrawToken']);
+            Route::get('members', [MemberController::class, 'index']);
+            Route::put('members/{member}', [MemberController::class, 'update']);
+            Route::delete('members/{member}', [MemberController::class, 'remove']);
+            Route::post('invitations', [MemberController::class, 'invite']);
+            Route::delete('invitations/{invitation}', [MemberController::class, 'withdraw']);
+            Route::post('report-links', [MemberController::class, 'share']);
+            Route::delete('report-links/{reportLink}', [MemberController::class, 'unshare']);
+            Route::delete('kitchen', [MemberController::class, 'destroy']);
+        });
         Route::get('kitchen', [KitchenController::class, 'show']);
         Route::post('bench', BenchController::class)->withoutMiddleware('once');
         Route::get('batches', [BatchController::class, 'index']);

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Household\Access;
 use App\Household\CurrentHousehold;
 use App\Language\ReaderLanguage;
 use App\Models\Household;
+use App\Models\Membership;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Tempesal\Core\Intake\BackgroundDiet;
@@ -74,7 +76,14 @@ final readonly class CreateHousehold
                 }
             });
 
-            return User::create(['household_id' => $household->id, 'email' => $email, 'password' => $password]);
+            $user = User::create(['household_id' => $household->id, 'email' => $email, 'password' => $password]);
+            Membership::create([
+                'household_id' => $household->id,
+                'user_id' => $user->id,
+                'access' => Access::Keep,
+            ]);
+
+            return $user;
         }, self::ATTEMPTS);
     }
 

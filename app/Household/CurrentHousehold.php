@@ -13,9 +13,18 @@ final class CurrentHousehold
 {
     private ?Household $household = null;
 
-    public function set(Household $household): void
+    private Access $access = Access::Keep;
+
+    public function set(Household $household, Access $access = Access::Keep): void
     {
         $this->household = $household;
+        $this->access = $access;
+    }
+
+    /** What whoever asks may do there. */
+    public function access(): Access
+    {
+        return $this->access;
     }
 
     /** @throws MissingHousehold when none was set */

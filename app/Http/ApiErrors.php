@@ -11,8 +11,10 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 use Tempesal\Core\Message\Message;
 use Tempesal\Core\TempesalException;
 use Throwable;
@@ -42,6 +44,9 @@ final class ApiErrors
         'Note',
         'ChoreMark' => 'chore',
         'RoomSpell' => 'spell',
+        'Invitation',
+        'Membership' => 'member',
+        'Device',
         'OtherFood' => 'food',
         'PlannedBatch' => 'planned_batch',
         'PlannedServing' => 'planned_serving',
@@ -73,6 +78,9 @@ final class ApiErrors
                 $error instanceof AuthenticationException => self::say(401),
                 $error instanceof NotFoundHttpException && $error->getPrevious() instanceof ModelNotFoundException
                     => self::say(404, self::missing($error->getPrevious())),
+                $error instanceof AccessDeniedHttpException && str_starts_with($error->getMessage(), 'errors.')
+                    => self::say(403, Message::of($error->getMessage())),
+                $error instanceof TooManyRequestsHttpException => self::tooMany($error),
                 $error instanceof HttpExceptionInterface => self::say($error->getStatusCode()),
                 $error instanceof TempesalException => new JsonResponse(
                     ['message' => $error->explanation(), 'errors' => (object) []],
@@ -102,6 +110,16 @@ final class ApiErrors
                     $message ?? Message::of('errors.http_' . (in_array($status, self::TOLD, true) ? $status : 500)),
             ],
             $status,
+        );
+    }
+
+    private static function tooMany(HttpExceptionInterface $error): JsonResponse
+    {
+        $headers = array_intersect_key($error->getHeaders(), ['Retry-After' => true]);
+        $seconds = (int) ($headers['Retry-After'] ?? 60);
+
+        return self::say(429, Message::of('errors.http_429', minutes: max(1, (int) ceil($seconds / 60))))->withHeaders(
+            $headers,
         );
     }
 

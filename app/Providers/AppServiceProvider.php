@@ -4,23 +4,24 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Account\OutboxTransport;
 use App\Care\TastingHistory;
 use App\Climate\RoomClimates;
 use App\Household\CurrentHousehold;
 use App\Http\BoundedLists;
+use App\Models\AccessToken;
 use App\Models\Note;
 use App\Models\Room;
 use App\Models\RoomSpell;
 use Carbon\CarbonImmutable;
-use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Translation\Translator;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\Date;
-use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Validator;
 use Illuminate\Support\ServiceProvider;
+use Laravel\Sanctum\Sanctum;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -52,16 +53,8 @@ final class AppServiceProvider extends ServiceProvider
                 $attributes,
             ),
         );
-        RateLimiter::for(
-            'sign-in',
-            static fn(Request $request): Limit => Limit::perMinute(20)->by(
-                ($request->ip() ?? '') .
-                    '|' .
-                    (is_string($request->input('email'))
-                        ? mb_strtolower(mb_substr($request->input('email'), 0, 190))
-                        : ''),
-            ),
-        );
+        Sanctum::usePersonalAccessTokenModel(AccessToken::class);
+        Mail::extend('outbox', static fn(array $config): OutboxTransport => new OutboxTransport($config['folder']));
     }
 
     /** What is read once for each change is read again after one. */

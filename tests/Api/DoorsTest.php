@@ -14,7 +14,18 @@ use Tests\TestCase;
  */
 
 /** Addresses that anyone may knock at. */
-const OPEN = ['GET /session', 'POST /session', 'POST /session/demo', 'GET /presets', 'POST /kitchens'];
+const OPEN = [
+    'GET /session',
+    'POST /session',
+    'POST /session/demo',
+    'GET /presets',
+    'POST /kitchens',
+    'POST /password/forgotten',
+    'PUT /password',
+    'GET /join/{secret}',
+    'POST /join/{secret}',
+    'GET /reports/{secret}',
+];
 
 /** @return array<string, array{string, string}> method and path by operation */
 function operations(): array
@@ -44,6 +55,7 @@ function plausibleBody(): array
 {
     return [
         'name' => 'X',
+        'access' => 'log',
         'place' => 'counter',
         'requestKey' => (string) Str::ulid(),
         'entry' => ['kind' => 'heat'],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Household\CurrentHousehold;
 use App\Models\Batch;
+use App\Models\Device;
 use App\Models\Formula;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\DB;
@@ -16,8 +17,17 @@ use Illuminate\Support\Str;
  * new one cannot be forgotten.
  */
 
-/** Laravel's own, and the household itself. */
-const NOBODYS = ['cache', 'cache_locks', 'households', 'migrations', 'password_reset_tokens', 'sessions', 'jobs'];
+/** Laravel's own, the household itself, and where a cook is signed in. */
+const NOBODYS = [
+    'cache',
+    'cache_locks',
+    'devices',
+    'households',
+    'migrations',
+    'password_reset_tokens',
+    'sessions',
+    'jobs',
+];
 
 /** @return list<array{string, string}> method and address of everything behind the door */
 function behindTheDoor(): array
@@ -153,7 +163,22 @@ beforeEach(function (): void {
         'personId' => $kitchen['people'][0]['id'],
         'grams' => 14,
     ])->assertOk();
+    $invitation = $this->postJson('/api/invitations', ['access' => 'log', 'forWhom' => 'Cy'])->assertCreated();
+    $report = $this->postJson('/api/report-links', ['personId' => $kitchen['people'][0]['id'], 'days' => 7]);
+    $this->postJson('/api/account/tokens', ['name' => 'scale', 'access' => 'log'])->assertCreated();
+    $account = $this->getJson('/api/account')->assertOk();
     $this->mine = [
+        'invitation' => $invitation->json('invitations.0.id'),
+        'reportLink' => $report->json('reports.0.id'),
+        'token' => $account->json('tokens.0.id'),
+        'member' => $invitation->json('members.0.id'),
+        'kitchen' => $this->household,
+        'device' => Device::create([
+            'user_id' => auth()->id(),
+            'browser' => 'other',
+            'system' => 'other',
+            'last_seen_at' => now(),
+        ])->id,
         'otherFood' => $other->json('id'),
         'plannedBatch' => $planned->json('id'),
         'note' => $note->json('id'),

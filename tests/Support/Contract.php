@@ -15,6 +15,14 @@ final class Contract
 {
     private const ID = 'https://tempesal.example/contract.json';
 
+    /** Answers that any request may get. */
+    private const ANYWHERE = [
+        '403' => ['$ref' => '#/components/responses/Refused'],
+        '419' => ['$ref' => '#/components/responses/Refused'],
+        '429' => ['$ref' => '#/components/responses/Refused'],
+        '503' => ['$ref' => '#/components/responses/Refused'],
+    ];
+
     private static ?self $problem = null;
 
     /** @param  array<string, mixed>  $document */
@@ -60,7 +68,7 @@ final class Contract
             return;
         }
         Assert::assertNotNull($operation, "The contract has no {$method} {$path}.");
-        $responses = $operation['responses'];
+        $responses = $operation['responses'] + self::ANYWHERE;
         Assert::assertArrayHasKey(
             (string) $status,
             $responses,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Account\SignedIn;
+use App\Account\SignInLimits;
 use App\Actions\CreateHousehold;
 use App\Actions\SeedPantry;
 use App\Http\Requests\CreateHouseholdRequest;
@@ -11,7 +13,6 @@ use App\Http\Responses\KitchenPage;
 use App\Http\Responses\SessionState;
 use App\Views\KitchenView;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\Auth;
 
 /**
  * What the household owns and who eats there.
@@ -28,8 +29,9 @@ final class KitchenController
         return new JsonResponse(['targets' => KitchenView::targets(), 'jars' => array_column(SeedPantry::JARS, 0)]);
     }
 
-    public function store(CreateHouseholdRequest $request, CreateHousehold $open): JsonResponse
+    public function store(CreateHouseholdRequest $request, SignInLimits $limits, CreateHousehold $open): JsonResponse
     {
+        $limits->kitchen($request);
         $user = $open(
             $request->string('name')->trim()->value(),
             $request->string('email')->trim()->lower()->value(),
@@ -40,8 +42,7 @@ final class KitchenController
             $request->jarCounts(),
             measureBy: $request->measureBy(),
         );
-        Auth::login($user);
-        $request->session()->regenerate();
+        SignedIn::begin($request, $user);
 
         return SessionState::answer($user, 201);
     }

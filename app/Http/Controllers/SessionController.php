@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Account\SignedIn;
+use App\Account\SignInLimits;
 use App\Http\Responses\SessionState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\ValidationException;
 
 /**
@@ -17,41 +18,38 @@ final class SessionController
 {
     public function show(Request $request): JsonResponse
     {
-        return SessionState::answer($request->user());
+        return SessionState::answer(SignedIn::user($request));
     }
 
-    public function store(Request $request): JsonResponse
+    public function store(Request $request, SignInLimits $limits): JsonResponse
     {
-        $credentials = $request->validate(
+        $typed = $request->validate(
             [
                 'email' => ['required', 'string', 'max:190'],
                 'password' => ['required', 'string', 'max:200'],
             ],
             ['email.required' => 'errors.email_missing', 'password.required' => 'errors.password_missing'],
         );
-        if (!Auth::attempt($credentials, remember: true)) {
+        $user =
+            $limits->signIn($request, (string) $typed['email'], (string) $typed['password']) ??
             throw ValidationException::withMessages(['email' => 'errors.sign_in']);
-        }
-        $request->session()->regenerate();
+        SignedIn::begin($request, $user);
 
-        return SessionState::answer($request->user());
+        return SessionState::answer($user);
     }
 
     public function demo(Request $request): JsonResponse
     {
         $cook = SessionState::demoCook() ?? abort(404);
-        Auth::login($cook);
-        $request->session()->regenerate();
+        SignedIn::begin($request, $cook);
 
-        return SessionState::answer($request->user());
+        return SessionState::answer($cook);
     }
 
     public function destroy(Request $request): JsonResponse
     {
-        Auth::logout();
-        $request->session()->invalidate();
-        $request->session()->regenerateToken();
+        SignedIn::end($request);
 
-        return SessionState::answer($request->user());
+        return SessionState::answer(null);
     }
 }

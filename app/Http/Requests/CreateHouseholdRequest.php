@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Account\PasswordRule;
 use App\Actions\CreateHousehold;
 use App\Actions\SeedPantry;
 use App\Language\StoredText;
@@ -22,13 +23,21 @@ use Tempesal\Core\Message\Message;
  */
 final class CreateHouseholdRequest extends FormRequest
 {
+    /** An address is known by its small letters. */
+    protected function prepareForValidation(): void
+    {
+        if (is_string($this->input('email'))) {
+            $this->merge(['email' => mb_strtolower(trim($this->input('email')))]);
+        }
+    }
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
         return [
             'name' => ['required', 'string', 'max:80'],
             'email' => ['required', 'string', 'email', 'max:190', 'unique:users,email'],
-            'password' => ['required', 'string', 'min:10', 'max:200'],
+            'password' => ['required', 'string', new PasswordRule()],
             'timeZone' => ['required', 'string', 'timezone:all'],
             'spoonSystem' => ['required', 'string', Rule::enum(SpoonSystem::class)],
             'usesInches' => ['nullable', 'boolean'],
@@ -52,7 +61,6 @@ final class CreateHouseholdRequest extends FormRequest
             'email.required' => 'errors.email_missing',
             'email.email' => 'errors.email_invalid',
             'email.unique' => 'errors.email_taken',
-            'password.min' => 'errors.password_short',
             'password.required' => 'errors.password_missing',
             'people.required' => 'errors.no_people',
             'people.*.name.required' => 'errors.name',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Responses;
 
 use App\Models\Household;
+use App\Models\Membership;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 
@@ -20,6 +21,7 @@ final class SessionState
                 'isSignedIn' => $user !== null,
                 'demoIsOpen' => self::demoCook() !== null,
                 'isNew' => $user === null && !Household::query()->where('is_demo', false)->exists(),
+                'user' => $user === null ? null : ['id' => $user->id, 'name' => $user->name, 'email' => $user->email],
                 'household' =>
                     $user === null
                         ? null
@@ -31,6 +33,7 @@ final class SessionState
                             'usesInches' => $user->household->uses_inches,
                             'usesFahrenheit' => $user->household->uses_fahrenheit,
                             'isDemo' => $user->household->is_demo,
+                            'access' => Membership::of($user->household)->where('user_id', $user->id)->first()?->access,
                         ],
             ],
             $status,

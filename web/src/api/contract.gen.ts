@@ -68,6 +68,302 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/password/forgotten": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Sends a link to choose a new one, where there is such an account; the answer is the same where there is none. */
+        post: operations["forgetPassword"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["resetPassword"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/join/{secret}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readInvitation"];
+        put?: never;
+        /** @description Whoever is signed in comes in with that account, anybody else with a new one. */
+        post: operations["acceptInvitation"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/reports/{secret}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What one person ate in the last four weeks, for whoever holds the link. */
+        get: operations["readSharedReport"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readAccount"];
+        /** @description Another address needs the password. */
+        put: operations["changeAccount"];
+        post?: never;
+        delete: operations["closeAccount"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/account/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Ends all other sessions of the cook. */
+        put: operations["changePassword"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/account/kitchen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["enterKitchen"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/account/kitchens/{kitchen}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["leaveKitchen"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/account/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** @description Ends all sessions but this one, all tokens, and the addresses of calendars. */
+        delete: operations["signOutEverywhere"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/account/devices/{device}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["signOutDevice"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/account/tokens": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description The token is told here, and never again. */
+        post: operations["makeToken"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/account/tokens/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["withdrawToken"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/members": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readMembers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/members/{member}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeMember"];
+        post?: never;
+        delete: operations["removeMember"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/invitations/{invitation}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["withdrawInvitation"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/report-links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Where there is a link to this person's report, that one is valid for so long. */
+        post: operations["shareReport"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/report-links/{reportLink}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["unshareReport"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/amounts": {
         parameters: {
             query?: never;
@@ -965,7 +1261,8 @@ export interface paths {
         get: operations["readKitchen"];
         put?: never;
         post?: never;
-        delete?: never;
+        /** @description Deletes the kitchen with everything in it, and the accounts that have no other. */
+        delete: operations["deleteKitchen"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1714,6 +2011,11 @@ export interface components {
             demoIsOpen: boolean;
             /** @description Whether nobody has a kitchen here yet, so that the first page is the set-up. */
             isNew: boolean;
+            user: null | {
+                id: string;
+                name: string;
+                email: string;
+            };
             household: null | {
                 id: string;
                 name: string;
@@ -1723,7 +2025,74 @@ export interface components {
                 usesInches: boolean;
                 usesFahrenheit: boolean;
                 isDemo: boolean;
+                access: components["schemas"]["Access"];
             };
+        };
+        /**
+         * @description What somebody, or a token, may do in a kitchen: read it; also write down what is eaten, done and read off; or keep it, which is everything.
+         * @enum {string}
+         */
+        Access: "read" | "log" | "keep";
+        Account: components["schemas"]["AccountFields"];
+        AccountFields: {
+            name: string;
+            email: string;
+            devices: {
+                id: string;
+                /** @enum {string} */
+                browser: "edge" | "opera" | "firefox" | "chrome" | "safari" | "other";
+                /** @enum {string} */
+                system: "ipad" | "iphone" | "android" | "windows" | "mac" | "linux" | "other";
+                isThis: boolean;
+                /** Format: date-time */
+                since: string;
+                /** Format: date-time */
+                lastSeenAt: string;
+            }[];
+            kitchens: {
+                id: string;
+                name: string;
+                access: components["schemas"]["Access"];
+                isOpen: boolean;
+                isLastKeeper: boolean;
+            }[];
+            /** @description Those of the kitchen that is open. */
+            tokens: {
+                id: string;
+                name: string;
+                access: components["schemas"]["Access"];
+                /** Format: date-time */
+                lastUsedAt: string | null;
+                /** Format: date-time */
+                expiresAt: string | null;
+            }[];
+        };
+        Members: {
+            members: {
+                id: string;
+                name: string;
+                email: string;
+                access: components["schemas"]["Access"];
+                isYou: boolean;
+                isLastKeeper: boolean;
+            }[];
+            /** @description Only for those who keep the kitchen. */
+            invitations: {
+                id: string;
+                forWhom: string;
+                access: components["schemas"]["Access"];
+                path: string;
+                /** Format: date-time */
+                expiresAt: string;
+            }[];
+            /** @description Links to a person's report for somebody outside; only for those who keep the kitchen. */
+            reports: {
+                id: string;
+                personId: string;
+                path: string;
+                /** Format: date-time */
+                expiresAt: string;
+            }[];
         };
         Presets: {
             targets: {
@@ -3850,6 +4219,24 @@ export interface components {
         };
     };
     responses: {
+        /** @description A cook. */
+        Account: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Account"];
+            };
+        };
+        /** @description Who may enter the kitchen. */
+        Members: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Members"];
+            };
+        };
         /** @description Who is signed in. */
         Session: {
             headers: {
@@ -4208,6 +4595,458 @@ export interface operations {
         responses: {
             201: components["responses"]["Session"];
             422: components["responses"]["Invalid"];
+        };
+    };
+    forgetPassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    email: string;
+                };
+            };
+        };
+        responses: {
+            /** @description It is on its way. */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        isAsked: boolean;
+                    };
+                };
+            };
+            422: components["responses"]["Invalid"];
+        };
+    };
+    resetPassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    email: string;
+                    token: string;
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Session"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readInvitation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description To what somebody is invited. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        kitchen: string;
+                        access: components["schemas"]["Access"];
+                        forWhom: string;
+                        /** Format: date-time */
+                        expiresAt: string;
+                        signedInAs: string | null;
+                    };
+                };
+            };
+            404: components["responses"]["Refused"];
+        };
+    };
+    acceptInvitation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name?: string;
+                    email?: string;
+                    password?: string;
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Session"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readSharedReport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The report, and until when it can be read. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** Format: date-time */
+                        expiresAt: string;
+                        intake: components["schemas"]["Intake"];
+                    };
+                };
+            };
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    readAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Account"];
+            401: components["responses"]["Refused"];
+        };
+    };
+    changeAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                    email: string;
+                    password?: string;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Account"];
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    closeAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Session"];
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    changePassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    password: string;
+                    newPassword: string;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Account"];
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    enterKitchen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    kitchenId: string;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Session"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    leaveKitchen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kitchen: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Session"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    signOutEverywhere: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Account"];
+            401: components["responses"]["Refused"];
+        };
+    };
+    signOutDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                device: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Account"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    makeToken: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                    access: components["schemas"]["Access"];
+                    days?: number | null;
+                };
+            };
+        };
+        responses: {
+            /** @description The account, and the token. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountFields"] & {
+                        token: string;
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    withdrawToken: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Account"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    readMembers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Members"];
+            401: components["responses"]["Refused"];
+        };
+    };
+    changeMember: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                member: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    access: components["schemas"]["Access"];
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Members"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    removeMember: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                member: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Members"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    access: components["schemas"]["Access"];
+                    forWhom: string;
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Members"];
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    withdrawInvitation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                invitation: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Members"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+        };
+    };
+    shareReport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    personId: string;
+                    days: number;
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Members"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
+        };
+    };
+    unshareReport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                reportLink: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Members"];
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
         };
     };
     readAmount: {
@@ -5992,6 +6831,27 @@ export interface operations {
                 };
             };
             401: components["responses"]["Refused"];
+        };
+    };
+    deleteKitchen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Session"];
+            401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
         };
     };
     exportKitchen: {
