@@ -6,7 +6,8 @@ prepare_environment() {
   local purpose=$1
   mkdir -p storage/tempesal storage/logs storage/framework/{cache/data,sessions,views} bootstrap/cache
   STATE="${TEMPESAL_STATE:-$(state_home)}/$purpose"
-  mkdir -p "$STATE"
+  # The database's own user has to come through to its folder, however careful the caller is.
+  (umask 022 && mkdir -p "$STATE")
   STATE=$(cd "$STATE" && pwd)
   # What is written from here on is nobody else's: secrets, settings, sessions, photos.
   umask 077

@@ -109,8 +109,10 @@ it('keeps secrets, settings and sessions from every other account of the machine
     expect($folder)->toBeIn(['700 ', '711 ', '755 ']);
     expect($rest)->toBe([
         '700 /private',
+        '700 /private/cache',
         '700 /private/photos',
         '600 /private/secrets',
+        '700 /private/sessions',
         '600 /private/settings-x.php',
         '600 /private/photos/jar.jpg',
         '700 /storage/framework/sessions',

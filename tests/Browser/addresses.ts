@@ -17,6 +17,8 @@ export const views = [
   '/kitchen#foods',
   '/kitchen#rooms',
   '/kitchen#house',
+  '/kitchen#sharing',
+  '/account',
   '/practice',
   '/labels',
 ];

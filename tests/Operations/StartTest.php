@@ -26,6 +26,10 @@ final class RealStart
         $this->process = $this->command('serve');
         $this->process->start();
         $this->process->waitUntil(static fn(string $type, string $said): bool => str_contains($said, 'Press Ctrl-C'));
+        // Process 0 would be this one.
+        if ($this->process('web') <= 1 || $this->process('database') <= 1) {
+            throw new RuntimeException($this->process->getOutput() . $this->process->getErrorOutput());
+        }
     }
 
     /** Settings of the tests are none of the start's. */

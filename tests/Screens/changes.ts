@@ -17,6 +17,28 @@ const added = (input: object, id: string): Tried[] => [once(input, null), once({
 const portion = { batchId: 'b1', personId: 'p1', amount: '30 g', phase: 'pieces', way: 'drained' };
 const other = { personId: 'p1', name: 'bread', sodiumMg: 200, eatenOn: '2026-03-02' };
 
+/** What belongs to who is signed in, and who may come in. */
+const account: Record<string, Tried | Tried[]> = {
+  'ask for a new password': once({ email: 'cook@kitchen.test' }),
+  'choose a new password': once({ email: 'cook@kitchen.test', token: 't1', password: 'secret' }),
+  'accept an invitation': once({}, 'i1'),
+  'change the account': once({ name: 'Cook', email: 'cook@kitchen.test' }),
+  'change the password': once({ password: 'secret', newPassword: 'another' }),
+  'sign out elsewhere': [once('d1'), once(null)],
+  'make a token': once({ name: 'scale', access: 'log', days: 30 }),
+  'withdraw a token': once('t1'),
+  'enter a kitchen': once('k1'),
+  'leave a kitchen': once('k1'),
+  'close the account': once({ password: 'secret' }),
+  'delete the kitchen': once({ name: 'A kitchen', password: 'secret' }),
+  'change a member': once({ member: 'm1', access: 'read' }),
+  'remove a member': once('m1'),
+  invite: once({ access: 'log', forWhom: 'Bo' }),
+  'withdraw an invitation': once('i1'),
+  'share a report': once({ personId: 'p1', days: 30 }),
+  'end a shared report': once('r1'),
+};
+
 export const tried: Record<string, Tried | Tried[]> = {
   'start a batch': once({ name: 'Carrots', place: 'counter', startedOn: null, begin: 'now' }),
   'do a step': once({ step: 's1', at: '2026-03-02T08:00:00Z' }, 'b1'),
@@ -92,7 +114,8 @@ export const tried: Record<string, Tried | Tried[]> = {
   'enter the demo': once(undefined),
   'sign out': once(undefined),
   'open a kitchen': once({ name: 'A kitchen' }),
+  ...account,
 };
 
 /** Those that are answered by who is signed in then; twice is once without a key. */
-export const withoutKey = ['sign in', 'enter the demo', 'sign out', 'open a kitchen'];
+export const withoutKey = ['sign in', 'enter the demo', 'sign out', 'open a kitchen', ...Object.keys(account)];

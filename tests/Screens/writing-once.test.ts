@@ -6,6 +6,7 @@ import { Refusal } from '../../web/src/api/client';
 import { Intentions, type KeyStore } from '../../web/src/api/intentions';
 import { tried, withoutKey } from './changes';
 import { ok, server, type Sent } from './server';
+import '../../web/src/api/account';
 import '../../web/src/api/counter';
 import '../../web/src/api/intake';
 import '../../web/src/api/kitchen';
@@ -46,8 +47,11 @@ it.each(all)('$name ($number): a lost answer is asked for again under the same k
     await expect(press(one)).rejects.toMatchObject({ status: 0 });
     // The page may have been loaded again since.
     keys = new Intentions(store);
-    const second = server(() => ({ status: 502, body: {} }));
-    await expect(press(one)).rejects.toMatchObject({ status: 502 });
+    const second = server(() => ({ status: 500, body: {} }));
+    await expect(press(one)).rejects.toMatchObject({ status: 500 });
+    // One that cannot answer just now is like none.
+    const away = server(() => ({ status: 503, body: { message: { code: 'errors.http_503', values: {} } } }));
+    await expect(press(one)).rejects.toMatchObject({ status: 0 });
     const third = server(() => ok());
     await press(one);
     const later = server(() => ok());
@@ -56,6 +60,7 @@ it.each(all)('$name ($number): a lost answer is asked for again under the same k
     expect(third).toHaveLength(requests);
     expect(first).toEqual(third.slice(0, lostAt));
     expect(second).toEqual(third.slice(0, 1));
+    expect(away).toEqual(third.slice(0, 1));
     if (withoutKey.includes(one.name)) {
       expect(new Set(keysOf(third))).toEqual(new Set([null]));
     } else {

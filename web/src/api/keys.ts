@@ -6,6 +6,10 @@ import type { QueryClient, QueryKey } from '@tanstack/react-query';
  */
 export const keys = {
   session: () => ['session'],
+  account: () => ['account'],
+  members: () => ['members'],
+  invitation: (secret: string) => ['invitation', secret],
+  sharedReport: (secret: string) => ['shared report', secret],
   presets: () => ['presets'],
   house: () => ['kitchen'],
   pantry: () => ['foods'],
@@ -53,7 +57,17 @@ export const keys = {
 };
 
 type Root =
-  'amounts' | 'bench' | 'draft-formula' | 'formulas' | 'kitchen' | 'foods' | 'rooms' | 'session' | Shelf | Plate;
+  | 'amounts'
+  | 'bench'
+  | 'draft-formula'
+  | 'formulas'
+  | 'kitchen'
+  | 'foods'
+  | 'rooms'
+  | 'session'
+  | 'account'
+  | Shelf
+  | Plate;
 type Shelf = 'batches' | 'chores' | 'lineage' | 'labels' | 'find';
 type Plate = 'days' | 'intake' | 'other-foods' | 'weeks' | 'rotation' | 'timeline';
 
@@ -76,6 +90,7 @@ const touched = {
     ...shelf,
     ...plate,
     'session',
+    'account',
     'kitchen',
     'foods',
     'amounts',
@@ -88,7 +103,7 @@ const touched = {
 } satisfies Record<string, readonly Root[]>;
 
 /** What a change is about: one of these; all there is; or one question alone. */
-export type About = keyof typeof touched | 'everything' | 'session' | 'calendar' | 'practice';
+export type About = keyof typeof touched | 'everything' | 'session' | 'account' | 'members' | 'calendar' | 'practice';
 
 /** Asks again for what a change has made old. */
 export async function refetch(queries: QueryClient, about: About): Promise<unknown> {

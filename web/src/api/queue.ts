@@ -59,10 +59,18 @@ export class WriteQueue {
 
   constructor(private readonly store: KeyStore) {}
 
-  /** The kitchen whose changes are kept; nobody else's are seen or sent. */
-  belongsTo(owner: string): void {
+  /**
+   * Who does it in which kitchen; nobody else's changes are seen or sent. What waited under the name of before, when a
+   * kitchen had one cook, is theirs.
+   */
+  belongsTo(owner: string, before?: string): void {
     if (owner !== this.owner) {
       this.owner = owner;
+      const left = before === undefined ? null : this.store.getItem(`${WriteQueue.NAME}.${before}`);
+      if (left !== null && left !== '[]') {
+        this.store.setItem(`${WriteQueue.NAME}.${owner}`, left);
+        this.store.setItem(`${WriteQueue.NAME}.${before}`, '[]');
+      }
       this.changed();
     }
   }

@@ -38,33 +38,49 @@ const SignInView = lazy(async () => ({
   default: (await fetched(() => import('../views/signin/SignInView'))).SignInView,
 }));
 
+/** Pages for whoever holds the link to one, signed in or not. */
+const outside = [
+  ['/join/:secret', pages.join],
+  ['/new-password/:token', pages.newPassword],
+  ['/report/:secret', pages.sharedReport],
+] as const;
+
 function AppRoutes() {
   useScrollPlaces();
+
+  return (
+    <Suspense fallback={<PageState query={{ error: null, refetch: () => undefined }} />}>
+      <Routes>
+        {outside.map(([path, page]) => (
+          <Route key={path} path={path} element={<Page page={page} />} />
+        ))}
+        <Route path="*" element={<Inside />} />
+      </Routes>
+    </Suspense>
+  );
+}
+
+/** What is for those who are signed in; for others the door. */
+function Inside() {
   const session = useSession();
   if (!session.data) {
     return <PageState query={session} />;
   }
   const { household } = session.data;
   if (!household) {
-    return (
-      <Suspense fallback={<PageState query={session} />}>
-        <SignInView demoIsOpen={session.data.demoIsOpen} isFirst={session.data.isNew} />
-      </Suspense>
-    );
+    return <SignInView demoIsOpen={session.data.demoIsOpen} isFirst={session.data.isNew} />;
   }
 
   return (
-    <Suspense fallback={<PageState query={{ error: null, refetch: () => undefined }} />}>
-      <Routes>
-        <Route path="/counter/:batchId" element={<Page page={pages.counter} />} />
-        <Route element={<AppLayout household={household} />}>
-          {Object.entries(pages.inside).map(([path, page]) => (
-            <Route key={path} path={path} element={<Page page={page} />} />
-          ))}
-          <Route path="/" element={<Navigate to="/today" replace />} />
-          <Route path="*" element={<NowhereView />} />
-        </Route>
-      </Routes>
-    </Suspense>
+    <Routes>
+      <Route path="/counter/:batchId" element={<Page page={pages.counter} />} />
+      <Route element={<AppLayout household={household} />}>
+        {Object.entries(pages.inside).map(([path, page]) => (
+          <Route key={path} path={path} element={<Page page={page} />} />
+        ))}
+        <Route path="/" element={<Navigate to="/today" replace />} />
+        <Route path="*" element={<NowhereView />} />
+      </Route>
+    </Routes>
   );
 }

@@ -85,16 +85,21 @@ export function AppLayout({ household }: { household: NonNullable<Session['house
           Tempesal
         </Link>
         <nav className="frame-rooms" aria-label={t('nav.label')}>
-          {rooms.map((room) => (
-            <NavLink key={room.to} to={room.to} title={`${room.name} (${room.key})`}>
-              {room.name}
-            </NavLink>
-          ))}
+          {rooms
+            .filter(({ to }) => to !== '/bench' || household.access === 'keep')
+            .map((room) => (
+              <NavLink key={room.to} to={room.to} title={`${room.name} (${room.key})`}>
+                {room.name}
+              </NavLink>
+            ))}
         </nav>
         <div className="frame-house">
-          <span className="frame-name">{household.name}</span>
+          <NavLink className="frame-name" to="/account" aria-label={t('app.account', { kitchen: household.name })}>
+            <span className="frame-kitchen">{household.name}</span>
+            <span className="frame-account">{t('page_title.account')}</span>
+          </NavLink>
           <GlobalSearch />
-          <WaitingWrites owner={household.id} />
+          <WaitingWrites />
           <DueBadge />
           <Instruments />
           <Button
@@ -119,6 +124,11 @@ export function AppLayout({ household }: { household: NonNullable<Session['house
       {useNow && (
         <p className="as-of" role="status">
           {t('app.new_version')} <Button onClick={useNow}>{t('app.new_version_use')}</Button>
+        </p>
+      )}
+      {household.access !== 'keep' && (
+        <p className="as-of" role="note">
+          {t(household.access === 'log' ? 'sharing.may_log' : 'sharing.may_read')}
         </p>
       )}
       <main id="page" tabIndex={-1}>

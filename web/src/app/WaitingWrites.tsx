@@ -3,6 +3,7 @@ import { Button } from 'antd';
 import { notices } from './notices';
 import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
 import { answered, api } from '../api/client';
+import { useSession } from '../api/queries';
 import { clockAhead, queue } from '../api/queue';
 import { sendWaiting } from '../api/send';
 import { t } from '../messages/words';
@@ -14,11 +15,16 @@ const WaitingList = later(() => import('./WaitingList'), 'WaitingList');
 const EVERY = 8000;
 
 /** What waits on this device, counted on the board; it goes out by itself as soon as it can. */
-export function WaitingWrites({ owner }: { owner: string }) {
+export function WaitingWrites() {
   const queries = useQueryClient();
   const [isOpen, setIsOpen] = useState(false);
   const waiting = useSyncExternalStore(queue.subscribe, queue.all);
-  useEffect(() => queue.belongsTo(owner), [owner]);
+  const { user, household } = useSession().data ?? {};
+  useEffect(() => {
+    if (user && household) {
+      queue.belongsTo(`${user.id} ${household.id}`, household.id);
+    }
+  }, [user, household]);
 
   const send = useCallback(async () => {
     const once = async () => {

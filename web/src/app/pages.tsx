@@ -31,6 +31,9 @@ const editor = page(
 );
 
 export const pages = {
+  join: page('page_title.join', () => import('../views/signin/JoinView'), 'JoinView'),
+  newPassword: page('page_title.new_password', () => import('../views/signin/NewPasswordView'), 'NewPasswordView'),
+  sharedReport: page('page_title.report', () => import('../views/intake/SharedReport'), 'SharedReport'),
   counter: page('page_title.counter', () => import('../views/counter/CounterView'), 'CounterView'),
   /** Those under the board, by their address. */
   inside: {
@@ -58,6 +61,7 @@ export const pages = {
     '/formulas/:formulaId': page('page_title.formula', () => import('../views/formulas/FormulaView'), 'FormulaView'),
     '/formulas/:formulaId/edit': editor,
     '/labels': page('page_title.labels', () => import('../views/labels/LabelsView'), 'LabelsView'),
+    '/account': page('page_title.account', () => import('../views/account/AccountView'), 'AccountView'),
     '/kitchen': page('nav.kitchen', () => import('../views/kitchen/KitchenView'), 'KitchenView'),
   } satisfies Record<string, PageOf>,
 };

@@ -2,7 +2,6 @@ import { useCallback, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Step, Steps } from '../../api/client';
 import { useSteps } from '../../api/counter';
-import { useSession } from '../../api/queries';
 import { PageState } from '../../app/PageState';
 import { WaitingWrites } from '../../app/WaitingWrites';
 import { say, t } from '../../messages/words';
@@ -36,7 +35,6 @@ function Counter({ making }: { making: Steps }) {
   // The step of which a note is taken, while the work may go on.
   const [notes, setNotes] = useState<string | null>(null);
   const isAwake = useStayAwake();
-  const session = useSession();
   useTitle(making.batchName);
 
   const look = useCallback(
@@ -57,7 +55,7 @@ function Counter({ making }: { making: Steps }) {
           <span className="soft">{say(making.stageLabel)}</span>
         </span>
         <OtherClocks batchId={making.batchId} />
-        {session.data?.household && <WaitingWrites owner={session.data.household.id} />}
+        <WaitingWrites />
         <Link to={`/shelf/${making.batchId}`} className="as-button">
           {t('counter.leave')}
         </Link>

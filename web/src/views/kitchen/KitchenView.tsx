@@ -9,6 +9,7 @@ import { Jars } from './Jars';
 import { People } from './People';
 import { Rooms } from './Rooms';
 import { Salts } from './Salts';
+import { Sharing } from './Sharing';
 import './KitchenView.css';
 
 const cupboards = [
@@ -18,6 +19,7 @@ const cupboards = [
   { id: 'foods', name: t('kitchen.foods'), Inside: Foods },
   { id: 'rooms', name: t('kitchen.rooms'), Inside: Rooms },
   { id: 'house', name: t('kitchen.house'), Inside: House },
+  { id: 'sharing', name: t('kitchen.sharing'), Inside: Sharing },
 ] as const;
 
 /** What the cook owns and who eats here: one cupboard open at a time. */
@@ -94,5 +96,7 @@ function inside(id: (typeof cupboards)[number]['id'], kitchen: Kitchen): string 
       return t('kitchen.rooms_about');
     case 'house':
       return kitchen.name;
+    case 'sharing':
+      return t('kitchen.sharing_about');
   }
 }

@@ -3,6 +3,8 @@ import { Button, Input } from 'antd';
 import { Complaint } from '../../app/Complaint';
 import { Field } from '../../app/Field';
 import { useState, type FormEvent } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { useForgetPassword } from '../../api/account';
 import type { JarPicture } from '../../api/client';
 import { useEnterDemo, useSignIn } from '../../api/queries';
 import { JarDrawing } from '../../drawings/JarDrawing';
@@ -55,6 +57,7 @@ const shown: JarPicture[] = [
 /** The door: sign in, look around the demo kitchen, or open a kitchen of one's own. */
 export function SignInView({ demoIsOpen, isFirst }: { demoIsOpen: boolean; isFirst: boolean }) {
   const [isNew, setIsNew] = useState(isFirst);
+  const [isForgotten, setIsForgotten] = useState(false);
   const enterDemo = useEnterDemo();
 
   return (
@@ -73,8 +76,15 @@ export function SignInView({ demoIsOpen, isFirst }: { demoIsOpen: boolean; isFir
             {t('sign_in.demo')}
           </Button>
         )}
-        {isNew ? <NewKitchenForm /> : <SignInForm />}
-        <Button type="link" style={{ padding: 0, marginTop: 8 }} onClick={() => setIsNew(!isNew)}>
+        {isNew ? <NewKitchenForm /> : isForgotten ? <ForgottenForm /> : <SignInForm />}
+        {!isNew && (
+          <div>
+            <Button type="link" className="door-link" onClick={() => setIsForgotten(!isForgotten)}>
+              {isForgotten ? t('new_password.to_sign_in') : t('sign_in.forgotten')}
+            </Button>
+          </div>
+        )}
+        <Button type="link" className="door-link" onClick={() => setIsNew(!isNew)}>
           {isNew ? t('sign_in.have_kitchen') : t('sign_in.new_kitchen')}
         </Button>
       </div>
@@ -91,9 +101,11 @@ function SignInForm() {
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
   const signIn = useSignIn();
+  const navigate = useNavigate();
+  const then = useInvitationToAccept();
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    signIn.mutate({ email, password });
+    signIn.mutate({ email, password }, { onSuccess: () => then !== null && void navigate(then, { replace: true }) });
   };
   const refusal = signIn.error;
 
@@ -112,6 +124,43 @@ function SignInForm() {
       <Complaint>{refusal?.ofNoField}</Complaint>
       <Button htmlType="submit" loading={signIn.isPending}>
         {t('sign_in.sign_in')}
+      </Button>
+    </form>
+  );
+}
+
+/** The address of the invitation that somebody opened before they signed in; no other address is gone to. */
+function useInvitationToAccept(): string | null {
+  const then = useSearchParams()[0].get('then');
+
+  return then !== null && /^\/join\/[A-Za-z0-9]+$/.test(then) ? then : null;
+}
+
+function ForgottenForm() {
+  const [email, setEmail] = useState('');
+  const forget = useForgetPassword();
+  if (forget.isSuccess) {
+    return (
+      <p className="door-say" role="status">
+        {t('sign_in.link_sent')}
+      </p>
+    );
+  }
+
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        forget.mutate({ email });
+      }}
+    >
+      <p>{t('sign_in.forgotten_about')}</p>
+      <Field label={t('sign_in.email')} name="email" refusal={forget.error}>
+        <Input value={email} autoComplete="username" onChange={(event) => setEmail(event.target.value)} />
+      </Field>
+      <Complaint>{forget.error?.ofNoField}</Complaint>
+      <Button htmlType="submit" loading={forget.isPending}>
+        {t('sign_in.send_link')}
       </Button>
     </form>
   );

@@ -1,0 +1,54 @@
+import { t } from '../../messages/words';
+import { Button, Input } from 'antd';
+import { useState } from 'react';
+import { useChangePassword } from '../../api/account';
+import { Complaint } from '../../app/Complaint';
+import { Field } from '../../app/Field';
+import { notices } from '../../app/notices';
+
+/** A new password; whoever is signed in elsewhere is signed out. */
+export function Password() {
+  const [password, setPassword] = useState('');
+  const [newPassword, setNewPassword] = useState('');
+  const save = useChangePassword();
+
+  return (
+    <section className="account-part">
+      <h2>{t('sign_in.password')}</h2>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          save.mutate(
+            { password, newPassword },
+            {
+              onSuccess: () => {
+                setPassword('');
+                setNewPassword('');
+                notices.done(t('account.password_changed'));
+              },
+            },
+          );
+        }}
+      >
+        <Field label={t('account.password_now')} name="password" refusal={save.error}>
+          <Input.Password
+            value={password}
+            autoComplete="current-password"
+            onChange={(event) => setPassword(event.target.value)}
+          />
+        </Field>
+        <Field label={t('account.password_new')} name="newPassword" refusal={save.error}>
+          <Input.Password
+            value={newPassword}
+            autoComplete="new-password"
+            onChange={(event) => setNewPassword(event.target.value)}
+          />
+        </Field>
+        <Complaint>{save.error?.ofNoField}</Complaint>
+        <Button htmlType="submit" loading={save.isPending}>
+          {t('account.change_password')}
+        </Button>
+      </form>
+    </section>
+  );
+}
