@@ -9,6 +9,11 @@ return [
     'photos' => env('TEMPESAL_PHOTOS', storage_path('app/photos')),
 
     /*
+    | Where large files lie while they come in.
+    */
+    'uploads' => env('TEMPESAL_UPLOADS', storage_path('app/uploads')),
+
+    /*
     | How many kitchens may be opened from one address within ten minutes.
     */
     'kitchens_at_once' => (int) env('TEMPESAL_KITCHENS_AT_ONCE', 20),

@@ -25,7 +25,7 @@ prepare_environment() {
   set +a
   export APP_ENV=production
   [ "$purpose" != test ] || export APP_ENV=testing
-  export TEMPESAL_PHOTOS="$PRIVATE/photos" TEMPESAL_OUTBOX="$PRIVATE/outbox"
+  export TEMPESAL_PHOTOS="$PRIVATE/photos" TEMPESAL_OUTBOX="$PRIVATE/outbox" TEMPESAL_UPLOADS="$PRIVATE/uploads"
   export TEMPESAL_SESSIONS="$PRIVATE/sessions" TEMPESAL_CACHE="$PRIVATE/cache"
   export DB_HOST=127.0.0.1 DB_USERNAME=tempesal
 }

@@ -65,10 +65,11 @@ end_process() { # process, which leads a group
   done
 }
 
+# Another start's servers are not ours to end.
 stop_what_we_started() {
   trap - EXIT
-  end_servers
   if [ "$(running_process start)" = "$$" ]; then
+    end_servers
     rm -f "$PRIVATE/start.process" "$PRIVATE/address"
   fi
 }
@@ -97,6 +98,18 @@ keep_running() { # purpose
   local failures=0
   while sleep 1; do
     shorten_log
+    if [ -e "$PRIVATE/restart" ]; then
+      rm -f "$PRIVATE/restart"
+      report "Starting the web server with the restored data."
+      end_process "$WEB_PID"
+      set -a
+      # shellcheck disable=SC1090
+      . "$SECRETS"
+      set +a
+      read_settings
+      launch_web
+      await_web || failures=$((failures + 1))
+    fi
     if ! kill -0 "$DATABASE_PID" 2>/dev/null; then
       report "The database stopped. Starting it again."
       launch_database "$1"

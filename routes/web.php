@@ -153,6 +153,10 @@ Route::prefix('api')->group(function (): void {
         Route::get('find', SearchController::class);
         Route::get('kitchen/file', [KitchenFileController::class, 'show']);
         Route::post('kitchen/file', [KitchenFileController::class, 'bring']);
+        Route::post('kitchen/file/parts', [KitchenFileController::class, 'announce'])->withoutMiddleware('once');
+        Route::put('kitchen/file/parts/{file}/{part}', [KitchenFileController::class, 'part'])->withoutMiddleware(
+            'once',
+        );
         Route::get('pantry', [PantryController::class, 'foods']);
         Route::get('foods', [PantryController::class, 'searchFoods']);
         Route::get('foods/csv', [PantryController::class, 'foodsCsv']);

@@ -86,6 +86,8 @@ abstract class TestCase extends LaravelTestCase
 
     protected function asCook(User $cook): static
     {
+        // A session knows on which device its cook is signed in; this one is of nobody yet.
+        $this->flushSession();
         $this->actingAs($cook);
         app(CurrentHousehold::class)->set($cook->household);
 

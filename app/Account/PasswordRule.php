@@ -68,6 +68,12 @@ final class PasswordRule implements DataAwareRule, ValidationRule
         }
     }
 
+    /** @return list<string> the rules of a field for the password that the cook has now */
+    public static function current(bool $isAsked = true): array
+    {
+        return $isAsked ? ['bail', 'required', 'string', 'max:200', 'current_password:web'] : ['nullable'];
+    }
+
     /**
      * @param  array<string>  $known
      * @return string|null  the code of what is wrong with it

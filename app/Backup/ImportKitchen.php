@@ -36,7 +36,7 @@ use Throwable;
  */
 final readonly class ImportKitchen
 {
-    private const MOST_ROWS = 200_000;
+    private const MOST_ROWS = 5_000_000;
 
     private const AT_ONCE = 200;
 
@@ -51,11 +51,12 @@ final readonly class ImportKitchen
     ) {}
 
     /**
+     * @param  (callable(string): (string|null))|null  $photo  the bytes of a photo by its name, where they are not in the document
      * @return array<string, int> how many rows of each table came in
      *
      * @throws ValidationException at "file"
      */
-    public function __invoke(string $json): array
+    public function __invoke(string $json, ?callable $photo = null): array
     {
         $document = json_decode($json, true, 64);
         if (
@@ -75,23 +76,19 @@ final readonly class ImportKitchen
         /** @var Document $given */
         $given = $document;
         $document = KitchenUpgrades::toCurrent($given);
-        $photos = array_filter(
-            is_array($document['photos'] ?? null) ? $document['photos'] : [],
-            static fn(mixed $bytes, string|int $name): bool => is_string($bytes) && SavePhoto::isName((string) $name),
-            ARRAY_FILTER_USE_BOTH,
-        );
+        $photo ??= self::inDocument($document['photos'] ?? null);
         $rows = self::rows($document['rows']);
         // A note without its photo is better than none.
         $rows['notes'] = array_map(
             static fn(array $note): array => [
                 ...$note,
-                'photo' => isset($photos[(string) ($note['photo'] ?? '')]) ? $note['photo'] : null,
+                'photo' => $photo((string) ($note['photo'] ?? '')) === null ? null : $note['photo'],
             ],
             $rows['notes'],
         );
         $ids = self::newIds($rows);
 
-        $counts = ($this->transaction)(function () use ($document, $rows, $ids, $photos): array {
+        $counts = ($this->transaction)(function () use ($document, $rows, $ids, $photo): array {
             $household = $this->current->get();
             if (Batch::query()->exists() || OtherFood::query()->exists()) {
                 throw self::refusal(Message::of('errors.kitchen_not_empty'));
@@ -117,7 +114,7 @@ final readonly class ImportKitchen
                     ($this->formulas)();
                     self::lookThrough($this->current->get());
                 });
-                $this->keepPhotos($photos);
+                $this->keepPhotos($photo);
             } catch (ValidationException $refusal) {
                 throw $refusal;
             } catch (Throwable $trouble) {
@@ -269,12 +266,22 @@ final readonly class ImportKitchen
         }
     }
 
-    /** @param  array<array-key, string>  $photos  in base64, by their names */
-    private function keepPhotos(array $photos): void
+    /** @param  callable(string): (string|null)  $photo */
+    private function keepPhotos(callable $photo): void
     {
-        foreach (Note::query()->where('photo', '!=', null)->get() as $note) {
-            $this->photos->again($note, (string) base64_decode($photos[(string) $note->photo], true));
+        foreach (Note::query()->where('photo', '!=', null)->lazyById() as $note) {
+            $this->photos->again($note, (string) $photo((string) $note->photo));
         }
+    }
+
+    /** @return callable(string): (string|null) what stands in the document itself, in base64 */
+    private static function inDocument(mixed $photos): callable
+    {
+        return static function (string $name) use ($photos): ?string {
+            $bytes = is_array($photos) && SavePhoto::isName($name) ? $photos[$name] ?? null : null;
+
+            return is_string($bytes) ? (string) base64_decode($bytes, true) : null;
+        };
     }
 
     private static function refusal(Message $why): ValidationException

@@ -73,20 +73,52 @@ final class KitchenFile
         foreach (self::TABLES as $table) {
             $rows[$table] = array_values(
                 array_map(
-                    static fn(object $row): array => array_diff_key((array) $row, ['household_id' => 0]),
+                    static fn(object $row): array => self::row((array) $row),
                     DB::table($table)->where('household_id', $household->id)->orderBy('id')->get()->all(),
                 ),
             );
         }
 
+        return [...self::head($household), 'rows' => $rows, 'photos' => self::photos()];
+    }
+
+    /** The same for two kitchens with the same rows and photos, whenever and wherever it is asked for. */
+    public static function hash(Household $household): string
+    {
+        $hash = hash_init('sha256');
+        hash_update($hash, serialize(array_diff_key(self::head($household), ['made' => 0])));
+        foreach (self::TABLES as $table) {
+            $rows = DB::table($table)->where('household_id', $household->id)->orderBy('id')->lazyById();
+            foreach ($rows as $row) {
+                hash_update($hash, serialize(self::row((array) $row)));
+            }
+        }
+        foreach (Note::query()->where('photo', '!=', null)->orderBy('id')->lazyById() as $note) {
+            $path = SavePhoto::path($note);
+            hash_update($hash, $path !== null && File::exists($path) ? (string) hash_file('sha256', $path) : '-');
+        }
+
+        return hash_final($hash);
+    }
+
+    /** @return array{tempesal: string, version: int, made: string, household: array<string, mixed>} */
+    public static function head(Household $household): array
+    {
         return [
             'tempesal' => 'kitchen',
             'version' => self::VERSION,
             'made' => CarbonImmutable::now()->toIso8601ZuluString(),
             'household' => array_intersect_key($household->getAttributes(), array_flip(self::HOUSEHOLD)),
-            'rows' => $rows,
-            'photos' => self::photos(),
         ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $row
+     * @return array<string, mixed>
+     */
+    public static function row(array $row): array
+    {
+        return array_diff_key($row, ['household_id' => 0]);
     }
 
     /** @return array<string, string> each photo by its name, its bytes in base64 */

@@ -411,7 +411,8 @@ final class EaterWeek
         $unmet = 0.0;
         foreach ($this->first as $first => $price) {
             $unmet +=
-                $this->firsts->last[$first] > $d && ($met & $this->firsts->bit[$first]) === 0
+                $this->firsts->last[$first] > $d &&
+                ($this->firsts->begin[$first] > $d || ($met & $this->firsts->bit[$first]) === 0)
                     ? $this->firsts->worth[$first] - $price
                     : 0.0;
         }

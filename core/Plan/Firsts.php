@@ -22,6 +22,9 @@ final readonly class Firsts
     /** @var list<int> by first: its bit, as a number */
     public array $bit;
 
+    /** @var list<int> by first: the first day on which it can come; before it its bit is another's */
+    public array $begin;
+
     /** @var list<int> by first: the last day on which it can come */
     public array $last;
 
@@ -35,6 +38,7 @@ final readonly class Firsts
         );
         $worth = array_fill(0, count($groups), $problem->weights->variety);
         $bit = array_map(static fn(int $place): int => 1 << $place, array_keys($groups));
+        $begin = array_fill(0, count($groups), 0);
         $last = array_fill(0, count($groups), $problem->days - 1);
         $place = array_flip($groups);
         $of = [];
@@ -63,6 +67,7 @@ final readonly class Firsts
             }
             $worth[] = $wish->worth;
             $bit[] = 1 << (count($groups) + $free);
+            $begin[] = min($wish->days);
             $last[] = max($wish->days);
         }
         $staying = [];
@@ -73,6 +78,7 @@ final readonly class Firsts
             }
             $staying[] = ~$over;
         }
-        [$this->worth, $this->of, $this->bit, $this->last, $this->staying] = [$worth, $of, $bit, $last, $staying];
+        [$this->worth, $this->of, $this->bit] = [$worth, $of, $bit];
+        [$this->begin, $this->last, $this->staying] = [$begin, $last, $staying];
     }
 }

@@ -197,6 +197,8 @@ beforeEach(function (): void {
         'serving' => $serving->json('id'),
         'date' => 'today',
         'planning' => (string) Str::ulid(),
+        'file' => $this->postJson('/api/kitchen/file/parts')->json('id'),
+        'part' => '0',
     ];
 });
 

@@ -21,6 +21,7 @@ use Illuminate\Testing\TestResponse;
 
 beforeEach(function (): void {
     $this->freezeSecond();
+    config(['tempesal.uploads' => sys_get_temp_dir() . '/tempesal-file-uploads-' . Str::random(8)]);
     config(['tempesal.photos' => sys_get_temp_dir() . '/tempesal-file-photos-' . Str::random(8)]);
     $this->small = function (): array {
         $this->asCook($this->cook());
@@ -37,7 +38,10 @@ beforeEach(function (): void {
     };
 });
 
-afterEach(fn() => File::deleteDirectory(config('tempesal.photos')));
+afterEach(function (): void {
+    File::deleteDirectory(config('tempesal.photos'));
+    File::deleteDirectory(config('tempesal.uploads'));
+});
 
 /** The document of the kitchen one is in. */
 function kitchenFile(Tests\TestCase $test): array
@@ -205,3 +209,97 @@ it('looks for no photo outside its folder', function (): void {
     bringKitchen($this, $out)->assertCreated();
     expect(Note::query()->where('photo', '!=', null)->count())->toBe(0);
 });
+
+/** A kitchen with two photos. */
+function withPhotos(Tests\TestCase $test): void
+{
+    ($test->small)();
+    $batch = Batch::query()->firstOrFail();
+    foreach ([40, 60] as $side) {
+        $note = $test
+            ->postJson("/api/batches/{$batch->id}/notes", ['text' => 'a photo', 'requestKey' => (string) Str::ulid()])
+            ->assertCreated();
+        $photo = UploadedFile::fake()->image('jar.png', $side, $side);
+        $test->post("/api/notes/{$note->json('id')}/photo", ['photo' => $photo])->assertCreated();
+    }
+}
+
+/** The archive of the kitchen one is in, as a file. */
+function archiveOf(Tests\TestCase $test): string
+{
+    $answer = $test->get('/api/kitchen/file?as=zip')->assertOk();
+    $path = (string) tempnam(sys_get_temp_dir(), 'kitchen');
+    copy($answer->baseResponse->getFile()->getPathname(), $path);
+
+    return $path;
+}
+
+it('goes out as an archive with the same document and each photo beside it', function (): void {
+    withPhotos($this);
+    $document = kitchenFile($this);
+    $zip = new ZipArchive();
+    $zip->open(archiveOf($this));
+    // 40.0 in the one is 40 in the other.
+    $inside = json_decode((string) json_encode(json_decode((string) $zip->getFromName('kitchen.json'), true)), true);
+    expect(withoutIds($inside))->toBe(withoutIds($document));
+    expect($document['photos'])->toHaveCount(2);
+    foreach ($document['photos'] as $name => $bytes) {
+        expect($zip->getFromName("photos/{$name}"))->toBe(base64_decode($bytes));
+    }
+    expect($zip->numFiles)->toBe(3);
+    $this->getJson('/api/kitchen/file?as=tar')->assertUnprocessable();
+});
+
+it('comes in as an archive, in one piece or in parts in any order', function (bool $inParts): void {
+    withPhotos($this);
+    $document = kitchenFile($this);
+    $path = archiveOf($this);
+    $this->asCook($this->cook('other@example.org'));
+    if ($inParts) {
+        $upload = $this->postJson('/api/kitchen/file/parts')->assertCreated();
+        $bytes = (string) file_get_contents($path);
+        $parts = str_split($bytes, (int) ceil(strlen($bytes) / 3));
+        // The second is sent twice, and the last first.
+        foreach ([2, 1, 0, 1] as $part) {
+            $this->call(
+                'PUT',
+                "/api/kitchen/file/parts/{$upload->json('id')}/{$part}",
+                content: $parts[$part],
+            )->assertOk();
+        }
+        $sent = ['upload' => $upload->json('id'), 'parts' => 3];
+        $this->postJson('/api/kitchen/file', [...$sent, 'parts' => 4])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.file.0', 'A part of the file is missing. Choose the file again.');
+        $answer = $this->postJson('/api/kitchen/file', $sent);
+        $this->postJson('/api/kitchen/file', $sent)->assertUnprocessable();
+    } else {
+        $answer = $this->post(
+            '/api/kitchen/file',
+            ['file' => new UploadedFile($path, 'kitchen.zip', 'application/zip', test: true)],
+            ['Accept' => 'application/json'],
+        );
+    }
+    $answer->assertCreated()->assertJsonPath('rows.notes', count($document['rows']['notes']));
+    expect(withoutIds(kitchenFile($this)))->toBe(withoutIds($document));
+    foreach (Note::query()->where('photo', '!=', null)->get() as $note) {
+        $this->get("/api/notes/{$note->id}/photo")->assertOk();
+    }
+})->with(['in one piece' => false, 'in parts' => true]);
+
+it('takes no part of another kitchen\'s upload, and no part that is none', function (): void {
+    $this->asCook($this->cook());
+    $upload = $this->postJson('/api/kitchen/file/parts')->assertCreated()->json('id');
+    $this->call('PUT', "/api/kitchen/file/parts/{$upload}/0", content: 'x')->assertOk();
+    foreach (["{$upload}/-1", "{$upload}/x", "{$upload}/100000", 'nothing/0', '../0'] as $wrong) {
+        $this->call('PUT', "/api/kitchen/file/parts/{$wrong}", content: 'x')->assertNotFound();
+    }
+    $this->asCook($this->cook('other@example.org'));
+    $this->call('PUT', "/api/kitchen/file/parts/{$upload}/0", content: 'x')->assertNotFound();
+    $this->postJson('/api/kitchen/file', ['upload' => $upload, 'parts' => 1])->assertUnprocessable();
+});
+
+it('reads no archive that is none', function (string $bytes): void {
+    $this->asCook($this->cook());
+    bringKitchen($this, $bytes)->assertUnprocessable();
+})->with(["PK\x03\x04 and nothing more", "PK\x03\x04" . str_repeat("\0", 5000)]);

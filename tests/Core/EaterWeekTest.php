@@ -133,6 +133,60 @@ it('finds the best week of an eater at any prices, as trying all of them does', 
     }
 });
 
+it('finds it too where one wish follows another, and only what is as good is looked for', function (): void {
+    $seed = random_int(1, 1_000_000_000);
+    foreach (range(0, 59) as $n) {
+        mt_srand($seed + $n);
+        $days = 6;
+        $option = static fn(int $i): ServingOption => new ServingOption(
+            "i{$i}",
+            "i{$i}",
+            true,
+            "g{$i}",
+            9.0,
+            0,
+            9,
+            [0],
+            [array_map(static fn(): float => (float) mt_rand(30, 260), range(1, $days))],
+            [1.0],
+            [true],
+        );
+        $wishes = [];
+        for ($from = 0; $from < $days; $from = $until + 1) {
+            $until = min($days - 1, $from + mt_rand(0, 2));
+            $wishes[] = new Wish(0, range($from, $until), [mt_rand(0, 1)], mt_rand(2, 30) / 2.0);
+        }
+        $week = new PlanningProblem(
+            $days,
+            ['day'],
+            1,
+            [new Eater('a', 'A', 1500.0, array_fill(0, $days, 900.0), false, array_fill(0, $days, mt_rand(0, 1)))],
+            [$option(0), $option(1)],
+            [],
+            [],
+            new ObjectiveWeights(),
+            [],
+            wishes: $wishes,
+        );
+        $price = [mt_rand(0, 30) / 1.0, mt_rand(0, 30) / 1.0];
+        $best = -INF;
+        foreach (range(0, 3 ** $days - 1) as $way) {
+            $plates = array_map(
+                static fn(int $d): array => [[], [0], [1]][intdiv($way, 3 ** $d) % 3],
+                range(0, $days - 1),
+            );
+            $best = max($best, (new EaterWeek($week, 0))->week($plates)->priced($price, 0.0));
+        }
+        $mine = new EaterWeek($week, 0);
+        $mine->relaxed($price, 0.0, $best - 0.01, 4);
+        [$bound, $weeks] = $mine->best($price, 0.0, $best - 0.01);
+        expect($bound)
+            ->toEqualWithDelta($best, 1e-6, "seed {$seed}, week {$n}")
+            ->and($weeks)
+            ->not->toBe([], "seed {$seed}, week {$n}");
+    }
+});
+
 it('finds the best week that keeps to what others leave', function (): void {
     $seed = random_int(1, 1_000_000_000);
     $far = 0;

@@ -4,8 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
+use App\Account\ResetTokens;
+use App\Household\Access;
 use App\Household\CurrentHousehold;
+use App\Models\Device;
 use App\Models\Household;
+use App\Models\Invitation;
+use App\Models\Membership;
 use App\Models\User;
 use App\Week\KitchenWeek;
 use App\Week\WeekPlanning;
@@ -87,6 +92,44 @@ final class Templates
     private function food(string $key): string
     {
         return collect($this->kitchen['ingredients'])->firstWhere('key', $key)['id'];
+    }
+
+    private const PASSWORD = 'a long enough password';
+
+    /** Somebody with a kitchen of their own. */
+    private function stranger(): User
+    {
+        return $this->test->cook(strtolower(Str::random(12)) . '@example.org');
+    }
+
+    /** The address of an invitation into the kitchen. */
+    private function invitation(): string
+    {
+        $all = $this->test
+            ->postJson('/api/invitations', ['access' => 'log', 'forWhom' => Str::random(9)])
+            ->assertCreated()
+            ->json('invitations');
+
+        return $all[array_key_last($all)]['path'];
+    }
+
+    /** @return array{id: string, path: string} */
+    private function reportLink(): array
+    {
+        return $this->test
+            ->postJson('/api/report-links', ['personId' => $this->person(), 'days' => 7])
+            ->assertCreated()
+            ->json('reports.0');
+    }
+
+    /** The membership of somebody in the kitchen. */
+    private function member(User $user): string
+    {
+        return Membership::create([
+            'household_id' => $this->cook->household_id,
+            'user_id' => $user->id,
+            'access' => Access::Log,
+        ])->id;
     }
 
     /** @return array<string, mixed> */
@@ -331,6 +374,86 @@ final class Templates
                 return ['path' => '/session/demo'];
             },
             'DELETE /session' => $get('/session'),
+            'POST /password/forgotten' => $step(
+                '/password/forgotten',
+                fn() => ['email' => Str::random(9) . '@example.org'],
+            ),
+            'PUT /password' => function (): array {
+                $who = $this->stranger();
+
+                return [
+                    'path' => '/password',
+                    'body' => [
+                        'email' => $who->email,
+                        'token' => ResetTokens::create($who),
+                        'password' => 'carrots under seven stones',
+                    ],
+                ];
+            },
+            'GET /join/{secret}' => fn(): array => ['path' => $this->invitation()],
+            'POST /join/{secret}' => fn(): array => ['path' => $this->invitation(), 'cook' => $this->stranger()],
+            'GET /reports/{secret}' => fn(): array => [
+                'path' => str_replace('/report/', '/reports/', $this->reportLink()['path']),
+            ],
+            'GET /account' => $get('/account'),
+            'PUT /account' => $step('/account', fn() => ['name' => 'Hanna', 'email' => $this->cook->email]),
+            'DELETE /account' => fn(): array => [
+                'path' => '/account',
+                'body' => ['password' => self::PASSWORD],
+                'cook' => $this->stranger(),
+            ],
+            'PUT /account/password' => fn(): array => [
+                'path' => '/account/password',
+                'body' => ['password' => self::PASSWORD, 'newPassword' => 'carrots under seven stones'],
+                'cook' => $this->stranger(),
+            ],
+            'PUT /account/kitchen' => $step('/account/kitchen', fn() => ['kitchenId' => $this->cook->household_id]),
+            'DELETE /account/kitchens/{kitchen}' => function (): array {
+                $guest = $this->stranger();
+                $this->member($guest);
+
+                return ['path' => "/account/kitchens/{$this->cook->household_id}", 'cook' => $guest];
+            },
+            'DELETE /account/devices' => fn(): array => ['path' => '/account/devices', 'cook' => $this->stranger()],
+            'DELETE /account/devices/{device}' => fn(): array => [
+                'path' =>
+                    '/account/devices/' .
+                    Device::create([
+                        'user_id' => $this->cook->id,
+                        'browser' => 'other',
+                        'system' => 'other',
+                        'last_seen_at' => CarbonImmutable::now(),
+                    ])->id,
+            ],
+            'POST /account/tokens' => $step('/account/tokens', fn() => ['name' => Str::random(9), 'access' => 'log']),
+            'DELETE /account/tokens/{token}' => fn(): array => [
+                'path' =>
+                    '/account/tokens/' .
+                    $this->test
+                        ->postJson('/api/account/tokens', ['name' => Str::random(9), 'access' => 'log'])
+                        ->json('tokens.0.id'),
+            ],
+            'GET /members' => $get('/members'),
+            'PUT /members/{member}' => fn(): array => [
+                'path' => "/members/{$this->member($this->stranger())}",
+                'body' => ['access' => 'read'],
+            ],
+            'DELETE /members/{member}' => fn(): array => ['path' => "/members/{$this->member($this->stranger())}"],
+            'POST /invitations' => $step('/invitations', fn() => ['access' => 'log', 'forWhom' => Str::random(9)]),
+            'DELETE /invitations/{invitation}' => function (): array {
+                $this->invitation();
+
+                return ['path' => '/invitations/' . Invitation::query()->latest('id')->firstOrFail()->id];
+            },
+            'POST /report-links' => $step('/report-links', fn() => ['personId' => $this->person(), 'days' => 7]),
+            'DELETE /report-links/{reportLink}' => fn(): array => [
+                'path' => "/report-links/{$this->reportLink()['id']}",
+            ],
+            'DELETE /kitchen' => fn(): array => [
+                'path' => '/kitchen',
+                'body' => ['name' => 'Test kitchen', 'password' => self::PASSWORD],
+                'cook' => $this->stranger(),
+            ],
             'POST /kitchens' => $step(
                 '/kitchens',
                 fn() => [
@@ -529,6 +652,10 @@ final class Templates
                 'files' => [
                     'file' => (string) file_get_contents(dirname(__DIR__) . '/fixtures/kitchen-1.json'),
                 ],
+            ],
+            'POST /kitchen/file/parts' => $get('/kitchen/file/parts'),
+            'PUT /kitchen/file/parts/{file}/{part}' => fn(): array => [
+                'path' => '/kitchen/file/parts/' . $this->test->postJson('/api/kitchen/file/parts')->json('id') . '/0',
             ],
             'POST /foods/{food}/restoration' => fn(): array => [
                 'path' => "/foods/{$this->food('carrot')}/restoration",
@@ -756,6 +883,7 @@ final class Templates
         $cook ??= $this->cook;
         Cache::flush();
         app()->forgetScopedInstances();
+        $this->test->flushSession();
         $this->test->actingAs($cook->fresh() ?? $cook);
         app(CurrentHousehold::class)->set($cook->household);
         // What is asked after while it is planned is kept where the tries are counted.

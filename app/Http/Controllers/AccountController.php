@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Account\EmailInput;
 use App\Account\PasswordRule;
 use App\Account\SignedIn;
 use App\Actions\CloseAccount;
@@ -15,6 +16,7 @@ use App\Models\AccessToken;
 use App\Models\Device;
 use App\Models\Membership;
 use App\Models\User;
+use App\Support\InvalidInput;
 use App\Views\AccountView;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
@@ -22,6 +24,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
+use Tempesal\Core\Message\Message;
 
 /**
  * What belongs to a cook and not to a kitchen: name, address, password, devices, tokens, which kitchen is open.
@@ -39,12 +42,12 @@ final readonly class AccountController
     public function update(Request $request): JsonResponse
     {
         $user = self::user($request);
-        $request->merge(['email' => mb_strtolower(trim($request->string('email')->value()))]);
+        EmailInput::normalise($request);
         $typed = $request->validate(
             [
                 'name' => ['present', 'nullable', 'string', 'max:60'],
                 'email' => ['required', 'string', 'email', 'max:190', Rule::unique('users')->ignore($user->id)],
-                'password' => self::passwordWhen($request->input('email') !== $user->email),
+                'password' => PasswordRule::current($request->input('email') !== $user->email),
             ],
             self::words(),
         );
@@ -59,7 +62,7 @@ final readonly class AccountController
         $user = self::user($request);
         $typed = $request->validate(
             [
-                'password' => self::passwordWhen(true),
+                'password' => PasswordRule::current(true),
                 'newPassword' => [
                     'required',
                     'string',
@@ -118,7 +121,9 @@ final readonly class AccountController
                 'days.*' => 'errors.token_days',
             ],
         );
-        abort_if($user->tokens()->count() >= self::MOST_TOKENS, 409);
+        if ($user->tokens()->count() >= self::MOST_TOKENS) {
+            throw InvalidInput::at('name', Message::of('errors.token_many', most: self::MOST_TOKENS));
+        }
         $secret = Config::string('sanctum.token_prefix') . Str::random(48);
         $token = new AccessToken();
         $token
@@ -171,17 +176,11 @@ final readonly class AccountController
 
     public function close(Request $request, CloseAccount $close): JsonResponse
     {
-        $request->validate(['password' => self::passwordWhen(true)], self::words());
+        $request->validate(['password' => PasswordRule::current(true)], self::words());
         $close(self::user($request));
         SignedIn::end($request);
 
         return SessionState::answer(null);
-    }
-
-    /** @return list<mixed> */
-    public static function passwordWhen(bool $isAsked): array
-    {
-        return $isAsked ? ['required', 'string', 'max:200', 'current_password:web'] : ['nullable'];
     }
 
     /** @return array<string, string> */

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\ServerAway;
+use App\Support\Database;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\DB;
-use Throwable;
 
 /**
  * Whether the installation works: for whoever watches it.
@@ -16,9 +15,7 @@ final class HealthController
 {
     public function __invoke(): JsonResponse
     {
-        try {
-            DB::select('select 1');
-        } catch (Throwable) {
+        if (!Database::answers()) {
             return new JsonResponse(['status' => 'down', 'database' => 'down'], 503, [
                 'Retry-After' => (string) ServerAway::ASK_AGAIN_S,
             ]);

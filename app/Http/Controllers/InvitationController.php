@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Account\EmailInput;
 use App\Account\PasswordRule;
 use App\Account\SignedIn;
 use App\Account\SignInLimits;
@@ -56,7 +57,7 @@ final readonly class InvitationController
     /** @return array{string, string, string} name, address, password */
     private static function newAccount(Request $request): array
     {
-        $request->merge(['email' => mb_strtolower(trim($request->string('email')->value()))]);
+        EmailInput::normalise($request);
         $typed = $request->validate(
             [
                 'name' => ['required', 'string', 'max:60'],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Account\PasswordRule;
 use App\Account\SignedIn;
 use App\Actions\DeleteKitchen;
 use App\Actions\LeaveKitchen;
@@ -129,7 +130,7 @@ final readonly class MemberController
     {
         $household = $this->current->get();
         $typed = $request->validate(
-            ['name' => ['required', 'string', 'max:80'], 'password' => AccountController::passwordWhen(true)],
+            ['name' => ['required', 'string', 'max:80'], 'password' => PasswordRule::current()],
             [
                 'name.*' => 'errors.kitchen_name_again',
                 'password.required' => 'errors.password_missing',

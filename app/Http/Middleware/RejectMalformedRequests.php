@@ -20,6 +20,7 @@ final class RejectMalformedRequests
     private const MOST_TYPED = 512 * 1024;
 
     private const LARGE = [
+        'api/kitchen/file/*' => 8 * 1024 * 1024,
         'api/kitchen/file' => 50 * 1024 * 1024,
         'api/notes/*/photo' => 10 * 1024 * 1024,
         'api/*/import' => 12 * 1024 * 1024,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Account\EmailInput;
 use App\Account\PasswordRule;
 use App\Actions\CreateHousehold;
 use App\Actions\SeedPantry;
@@ -26,9 +27,7 @@ final class CreateHouseholdRequest extends FormRequest
     /** An address is known by its small letters. */
     protected function prepareForValidation(): void
     {
-        if (is_string($this->input('email'))) {
-            $this->merge(['email' => mb_strtolower(trim($this->input('email')))]);
-        }
+        EmailInput::normalise($this);
     }
 
     /** @return array<string, mixed> */

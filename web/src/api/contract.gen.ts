@@ -1268,6 +1268,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/kitchen/file/parts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Begins to take a file of any size; what was begun before is forgotten. */
+        post: operations["announceKitchenFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kitchen/file/parts/{file}/{part}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description One part, counted from 0; sent again it replaces what came. */
+        put: operations["sendKitchenFilePart"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/kitchen/file": {
         parameters: {
             query?: never;
@@ -1275,7 +1309,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description The whole kitchen as one document, docs/formats/kitchen.md. */
+        /** @description The whole kitchen as one document, or as an archive with each photo beside it; docs/formats/kitchen.md. */
         get: operations["exportKitchen"];
         put?: never;
         /** @description Takes over a whole kitchen in the place of one in which nothing was made or written down yet; all of it or nothing. */
@@ -4901,7 +4935,6 @@ export interface operations {
                 };
             };
             401: components["responses"]["Refused"];
-            409: components["responses"]["Refused"];
             422: components["responses"]["Invalid"];
         };
     };
@@ -6854,9 +6887,67 @@ export interface operations {
             422: components["responses"]["Invalid"];
         };
     };
-    exportKitchen: {
+    announceKitchenFile: {
         parameters: {
             query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Where its parts go, and how many bytes each but the last has. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        id: string;
+                        partBytes: number;
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+        };
+    };
+    sendKitchenFilePart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: string;
+                part: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description It is there. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        part: number;
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            413: components["responses"]["Refused"];
+        };
+    };
+    exportKitchen: {
+        parameters: {
+            query?: {
+                as?: "json" | "zip";
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -6873,6 +6964,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Refused"];
+            422: components["responses"]["Invalid"];
         };
     };
     importKitchen: {
@@ -6892,7 +6984,9 @@ export interface operations {
                      * Format: binary
                      * @description At most 48 MB.
                      */
-                    file: string;
+                    file?: string;
+                    upload?: string;
+                    parts?: number;
                 };
             };
         };

@@ -1,3 +1,4 @@
+import { isLarge, sendInParts } from './largeFile';
 import { keys } from './keys';
 import { t } from '../messages/words';
 import {
@@ -291,9 +292,15 @@ export const useUndoServing = defineChange(
 export const useImportKitchen = defineChange(
   'import a kitchen',
   'everything',
-  () => (file: File, key) => {
+  () => async (file: File, key) => {
     const form = new FormData();
-    form.append('file', file);
+    if (isLarge(file)) {
+      const { upload, parts } = await sendInParts(file);
+      form.append('upload', upload);
+      form.append('parts', String(parts));
+    } else {
+      form.append('file', file);
+    }
     return answered(api.POST('/kitchen/file', { params: keyed(key), body: { file: '' }, bodySerializer: () => form }));
   },
   { waits: 'never' },

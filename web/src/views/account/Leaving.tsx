@@ -51,7 +51,7 @@ export function Leaving({ kitchens, household }: Props) {
       <h2>{t('account.leaving')}</h2>
       <p className="soft">{t('account.leaving_about')}</p>
       <div className="words">
-        <a className="as-button" href="/api/kitchen/file" download="kitchen.json">
+        <a className="as-button" href="/api/kitchen/file?as=zip" download>
           {t('account.export_first')}
         </a>
         {household.access === 'keep' && (

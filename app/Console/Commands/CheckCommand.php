@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Backup\KitchenFile;
+use App\Care\RipeningWindows;
+use App\Household\CurrentHousehold;
+use App\Ledger\Ledgers;
+use App\Models\Batch;
+use App\Models\Household;
+use Illuminate\Console\Command;
+use Throwable;
+
+/**
+ * Reads every kitchen once as it is read by the screens, and says of each what it holds: as a hash over all of its rows, by
+ * which two databases can be held side by side.
+ */
+final class CheckCommand extends Command
+{
+    protected $signature = 'tempesal:check';
+
+    protected $description = 'Read every kitchen once; ends non-zero where something does not hold together';
+
+    public function handle(CurrentHousehold $current): int
+    {
+        $wrong = 0;
+        foreach (Household::query()->orderBy('id')->lazy() as $household) {
+            try {
+                $hash = $current->during($household, static fn(): string => self::read($household));
+                $this->line("{$household->id}  {$hash}");
+            } catch (Throwable $trouble) {
+                $wrong++;
+                $this->error("{$household->id}  {$trouble->getMessage()}");
+            }
+        }
+        $this->line($wrong === 0 ? 'Everything holds together.' : "Kitchens that do not hold together: {$wrong}.");
+
+        return $wrong === 0 ? self::SUCCESS : self::FAILURE;
+    }
+
+    private static function read(Household $household): string
+    {
+        foreach (Batch::whole()->lazy() as $batch) {
+            Ledgers::history($batch)->resolved();
+            RipeningWindows::of($batch, $household);
+        }
+
+        return KitchenFile::hash($household);
+    }
+}
