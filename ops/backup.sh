@@ -16,27 +16,29 @@ with_database() {
 }
 
 backup_installation() { # file
-  local file=$1 work
+  local file=$1
   [[ $file == /* ]] || file="$CALLED_FROM/$file"
   [ -d "$(dirname "$file")" ] || fail_usage "There is no folder $(dirname "$file")."
   with_database
-  work=$(mktemp -d "$PRIVATE/backup.XXXXXX")
+  WORK=$(mktemp -d "$PRIVATE/backup.XXXXXX")
   # A half-made file is never taken for a whole one.
-  trap 'rm -rf "$work" "$file.part"; stop_what_we_started' EXIT
+  trap 'rm -rf "$WORK"; stop_what_we_started' EXIT
   say "Reading the photos."
-  mkdir -p "$TEMPESAL_PHOTOS" "$work/photos"
-  link_photos "$work/photos"
+  mkdir -p "$TEMPESAL_PHOTOS" "$WORK/photos"
+  link_photos "$WORK/photos"
   say "Reading the database."
   mariadb-dump --no-defaults --socket="$SOCKET" --user="$(id -un)" --single-transaction --quick --skip-comments \
-    --hex-blob --default-character-set=utf8mb4 "$DB_DATABASE" >"$work/database.sql" 2>>"$LOG" || fail "The database could not be read; see $LOG."
+    --hex-blob --default-character-set=utf8mb4 "$DB_DATABASE" >"$WORK/database.sql" 2>>"$LOG" || fail "The database could not be read; see $LOG."
   # Photos that came while it was read; none is ever written again under its name.
-  link_photos "$work/photos"
-  cp "$SECRETS" "$work/secrets"
-  printf '{"tempesal":"installation","version":%s,"made":"%s"}\n' "$BACKUP_VERSION" "$(date -u +%Y-%m-%dT%H:%M:%SZ)" >"$work/manifest.json"
-  (cd "$work" && sha256sum manifest.json database.sql secrets >sums)
+  link_photos "$WORK/photos"
+  cp "$SECRETS" "$WORK/secrets"
+  printf '{"tempesal":"installation","version":%s,"made":"%s"}\n' "$BACKUP_VERSION" "$(date -u +%Y-%m-%dT%H:%M:%SZ)" >"$WORK/manifest.json"
+  (cd "$WORK" && sha256sum manifest.json database.sql secrets >sums)
   say "Writing $file."
-  tar -C "$work" -czf "$file.part" manifest.json sums database.sql secrets photos || fail "$file could not be written."
-  mv "$file.part" "$file"
+  if ! { tar -C "$WORK" -czf "$file.part" manifest.json sums database.sql secrets photos && mv "$file.part" "$file"; }; then
+    rm -f "$file.part"
+    fail "$file could not be written."
+  fi
   say "Backed up: $(du -h "$file" | cut -f1) in $file. It holds the secrets of this installation; keep it where only you can read it."
 }
 
@@ -46,26 +48,26 @@ link_photos() { # folder
 }
 
 restore_installation() { # file
-  local file=$1 work was_running=
+  local file=$1 was_running=
   [[ $file == /* ]] || file="$CALLED_FROM/$file"
   [ -r "$file" ] || fail_usage "$file cannot be read."
   running_process start >/dev/null && was_running=1
-  work=$(mktemp -d "$PRIVATE/restore.XXXXXX")
-  trap 'rm -rf "$work"' EXIT
+  WORK=$(mktemp -d "$PRIVATE/restore.XXXXXX")
+  trap 'rm -rf "$WORK"' EXIT
   say "Reading $file."
-  tar -C "$work" -xzf "$file" 2>>"$LOG" || fail "$file is not a backup of Tempesal, or it is damaged."
-  grep -qs '"tempesal":"installation","version":1' "$work/manifest.json" \
+  tar -C "$WORK" -xzf "$file" 2>>"$LOG" || fail "$file is not a backup of Tempesal, or it is damaged."
+  grep -qs '"tempesal":"installation","version":1' "$WORK/manifest.json" \
     || fail "$file is not a backup of Tempesal that this version reads."
-  (cd "$work" && sha256sum --check --quiet sums) >>"$LOG" 2>&1 || fail "$file is damaged; nothing was changed."
+  (cd "$WORK" && sha256sum --check --quiet sums) >>"$LOG" 2>&1 || fail "$file is damaged; nothing was changed."
   with_database
-  trap 'rm -rf "$work"; as_admin -e "DROP DATABASE IF EXISTS tempesal_restored" 2>/dev/null; stop_what_we_started' EXIT
+  trap 'rm -rf "$WORK"; as_admin -e "DROP DATABASE IF EXISTS tempesal_restored" 2>/dev/null; stop_what_we_started' EXIT
   say "Reading the database of the backup, beside the one in use."
   as_admin -e 'DROP DATABASE IF EXISTS tempesal_restored'
   make_database tempesal_restored
-  as_admin tempesal_restored <"$work/database.sql" 2>>"$LOG" || fail "The database of the backup could not be read; nothing was changed. See $LOG."
+  as_admin tempesal_restored <"$WORK/database.sql" 2>>"$LOG" || fail "The database of the backup could not be read; nothing was changed. See $LOG."
   # With the key of the backup, for what is encrypted in it.
-  try_restored "$work" migrate --force --no-interaction
-  try_restored "$work" tempesal:check
+  try_restored "$WORK" migrate --force --no-interaction
+  try_restored "$WORK" tempesal:check
   local kept
   kept="$PRIVATE/before-restore-$(date -u +%Y%m%d-%H%M%S)"
   say "Keeping what there was until now in $kept."
@@ -75,8 +77,8 @@ restore_installation() { # file
   cp "$SECRETS" "$kept/secrets"
   exchange_databases
   [ ! -e "$TEMPESAL_PHOTOS" ] || mv "$TEMPESAL_PHOTOS" "$kept/photos"
-  mv "$work/photos" "$TEMPESAL_PHOTOS"
-  take_app_key "$work/secrets"
+  mv "$WORK/photos" "$TEMPESAL_PHOTOS"
+  take_app_key "$WORK/secrets"
   if [ -n "$was_running" ]; then
     # Whoever watches the servers sees it, and starts the web server with the other key.
     touch "$PRIVATE/restart"

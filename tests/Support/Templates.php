@@ -396,7 +396,11 @@ final class Templates
                 'path' => str_replace('/report/', '/reports/', $this->reportLink()['path']),
             ],
             'GET /account' => $get('/account'),
-            'PUT /account' => $step('/account', fn() => ['name' => 'Hanna', 'email' => $this->cook->email]),
+            'PUT /account' => function (): array {
+                $who = $this->stranger();
+
+                return ['path' => '/account', 'body' => ['name' => 'Hanna', 'email' => $who->email], 'cook' => $who];
+            },
             'DELETE /account' => fn(): array => [
                 'path' => '/account',
                 'body' => ['password' => self::PASSWORD],
