@@ -39,7 +39,9 @@ final class GuardAnswers
             $response->headers->set('Strict-Transport-Security', 'max-age=' . self::ONLY_HTTPS_S);
         }
         $response->headers->remove('X-Powered-By');
-        header_remove('X-Powered-By');
+        if (!headers_sent()) {
+            header_remove('X-Powered-By');
+        }
 
         return $response;
     }
