@@ -87,6 +87,7 @@ Route::prefix('api')->group(function (): void {
         Route::post('batches/bought', [BatchController::class, 'shelve']);
         Route::post('batches', [BatchController::class, 'store']);
         Route::get('batches/{batch}', [BatchController::class, 'show']);
+        Route::get('batches/{batch}/history', [BatchController::class, 'history']);
         Route::get('batches/{batch}/course', [BatchController::class, 'course']);
         Route::put('batches/{batch}/emptied', [BatchController::class, 'emptied']);
         Route::get('batches/{batch}/steps', [StepController::class, 'index']);

@@ -18,8 +18,18 @@ use Tempesal\Core\Measure\Band;
  */
 final readonly class BackgroundIntake
 {
+    /** @var array<string, list<OtherFood>> by person and day */
+    private array $onDay;
+
     /** @param  Collection<int, OtherFood>  $written  that was not taken back */
-    private function __construct(public Collection $written) {}
+    private function __construct(public Collection $written)
+    {
+        $onDay = [];
+        foreach ($written as $food) {
+            $onDay["{$food->person_id} {$food->eaten_on}"][] = $food;
+        }
+        $this->onDay = $onDay;
+    }
 
     /** From one day to another, both YYYY-MM-DD; of everyone, or of one. */
     public static function between(string $from, string $to, ?Person $of = null): self
@@ -33,10 +43,10 @@ final readonly class BackgroundIntake
         return new self($rows->orderBy('id')->get());
     }
 
-    /** @return Collection<int, OtherFood> */
-    public function foods(Person $person, string $date): Collection
+    /** @return list<OtherFood> */
+    public function foods(Person $person, string $date): array
     {
-        return $this->written->where('person_id', $person->id)->where('eaten_on', $date)->values();
+        return $this->onDay["{$person->id} {$date}"] ?? [];
     }
 
     /** What a day comes to, with ferments of so much. */
@@ -99,15 +109,17 @@ final readonly class BackgroundIntake
     /** @return list<Meal> in whose place something was written down */
     private function instead(Person $person, string $date): array
     {
-        return array_values(
-            $this->foods($person, $date)->flatMap(static fn(OtherFood $food): array => $food->meals())->all(),
+        return array_merge(
+            ...array_map(static fn(OtherFood $food): array => $food->meals(), $this->foods($person, $date)),
         );
     }
 
     /** Milligrams that were written down. */
     public function written(Person $person, string $date): float
     {
-        return $this->foods($person, $date)->sum(static fn(OtherFood $food): float => $food->sodium_mg);
+        return array_sum(
+            array_map(static fn(OtherFood $food): float => $food->sodium_mg, $this->foods($person, $date)),
+        );
     }
 
     public function sum(Person $person, string $date): float

@@ -49,11 +49,18 @@ final class CultureLogs
     /** @return array<string, string> the first day on which they ate each kind, by the group's value */
     private static function first(Person $person): array
     {
-        $first = [];
         $rows = Serving::query()->where('person_id', $person->id);
         $rows->where('is_live', true)->where('undone_at', null);
-        foreach ($rows->orderBy('eaten_on')->with('batch')->get()->unique('batch_id') as $serving) {
-            $first[LiveCulture::group($serving->batch)->value] ??= $serving->eaten_on;
+        /** @var array<string, string> $ofBatch */
+        $ofBatch = $rows
+            ->groupBy('batch_id')
+            ->selectRaw('batch_id, min(eaten_on) as first')
+            ->pluck('first', 'batch_id')
+            ->all();
+        $first = [];
+        foreach (Batch::query()->whereIn('id', array_keys($ofBatch))->get() as $batch) {
+            $group = LiveCulture::group($batch)->value;
+            $first[$group] = min($first[$group] ?? '9999', $ofBatch[$batch->id]);
         }
 
         return $first;

@@ -27,8 +27,20 @@ final class Intakes
     {
         $from = max($from, self::since($person));
         $rest = BackgroundIntake::between($from, $to, $person);
-        $servings = self::servings($from, $to, $person)->load('entry');
-        $household = app(CurrentHousehold::class)->get();
+        $zone = app(CurrentHousehold::class)->get()->time_zone;
+        $eaten = $groups = [];
+        foreach (self::servings($from, $to, $person)->load('entry:id,household_id,happened_at') as $one) {
+            $group = $groups[$one->batch_id] ??= LiveCulture::group($one->batch)->value;
+            $eaten[$one->eaten_on][] = [
+                'source' => $one->batch_id,
+                'name' => $one->batch->name,
+                'group' => $group,
+                'isCondiment' => $one->phase->phase() !== Phase::Pieces,
+                'isLive' => $one->is_live,
+                'sodiumMg' => $one->sodium(),
+                'meal' => Meal::at($one->entry->happened_at->setTimezone($zone)->format('H:i')),
+            ];
+        }
         $days = [];
         for (
             $day = CarbonImmutable::parse($from), $last = CarbonImmutable::parse($to);
@@ -41,35 +53,11 @@ final class Intakes
                 (float) $person->targetOn($date)->target_sodium_mg,
                 $rest->estimate($person, $date),
                 $rest->written($person, $date),
-                array_values(
-                    $servings
-                        ->where('eaten_on', $date)
-                        ->map(
-                            static fn(Serving $one): array => [
-                                'source' => $one->batch_id,
-                                'name' => $one->batch->name,
-                                'group' => LiveCulture::group($one->batch)->value,
-                                'isCondiment' => $one->phase->phase() !== Phase::Pieces,
-                                'isLive' => $one->is_live,
-                                'sodiumMg' => $one->sodium(),
-                                'meal' => Meal::at(
-                                    $one->entry->happened_at->setTimezone($household->time_zone)->format('H:i'),
-                                ),
-                            ],
-                        )
-                        ->all(),
-                ),
+                $eaten[$date] ?? [],
                 $rest->byMeal($person, $date),
-                array_values(
-                    $rest
-                        ->foods($person, $date)
-                        ->map(
-                            static fn(OtherFood $food): array => [
-                                'name' => $food->name,
-                                'milligrams' => $food->sodium_mg,
-                            ],
-                        )
-                        ->all(),
+                array_map(
+                    static fn(OtherFood $food): array => ['name' => $food->name, 'milligrams' => $food->sodium_mg],
+                    $rest->foods($person, $date),
                 ),
             );
         }

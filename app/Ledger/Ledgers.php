@@ -43,11 +43,21 @@ final class Ledgers
                 new Ledger(
                     array_map(static fn(BatchEntry $line): LedgerLine => self::line($batch, $line), $batch->standing()),
                     isApart: $batch->is_apart,
+                    store: $batch->exists ? new Snapshots($batch) : null,
                 ),
             ];
         }
 
         return self::$known[$batch][1];
+    }
+
+    /** The same, computed from its first line on, whatever was kept of it. */
+    public static function replayed(Batch $batch): Ledger
+    {
+        return new Ledger(
+            array_map(static fn(BatchEntry $line): LedgerLine => self::line($batch, $line), $batch->standing()),
+            isApart: $batch->is_apart,
+        );
     }
 
     /**
@@ -87,10 +97,10 @@ final class Ledgers
 
     private static function line(Batch $batch, BatchEntry $line): LedgerLine
     {
-        return self::placed($batch, $line->read(), $line->happened_at);
+        return self::placed($batch, $line->read(), $line->happened_at, $line->id);
     }
 
-    private static function placed(Batch $batch, Entry $entry, CarbonImmutable $at): LedgerLine
+    private static function placed(Batch $batch, Entry $entry, CarbonImmutable $at, ?string $mark = null): LedgerLine
     {
         $place = $entry instanceof Soak && $entry->room !== null ? Place::tryFrom($entry->room) : null;
 
@@ -99,6 +109,7 @@ final class Ledgers
                 ? $entry->at(app(RoomClimates::class)->from($place, $at))
                 : $entry,
             $batch->secondsSinceStart($at),
+            $mark,
         );
     }
 }

@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Served;
@@ -57,6 +58,7 @@ use Tempesal\Core\Produce\PieceShape;
  * @property Collection<int, BatchStep> $steps
  * @property Collection<int, ChoreMark> $choreMarks
  * @property Collection<int, Note> $notes
+ * @property BatchSnapshot|null $snapshot
  * @property CarbonImmutable $created_at
  */
 final class Batch extends Model
@@ -78,7 +80,7 @@ final class Batch extends Model
      */
     public static function whole(): Builder
     {
-        return self::query()->with(['jar', 'entries', 'steps', 'formulaVersion', 'choreMarks', 'notes']);
+        return self::query()->with(['jar', 'entries', 'steps', 'formulaVersion', 'choreMarks', 'notes', 'snapshot']);
     }
 
     /** @return Builder<self> those that were not emptied */
@@ -166,6 +168,12 @@ final class Batch extends Model
         return $this->hasMany(BatchEntry::class)->orderBy('position');
     }
 
+    /** @return HasOne<BatchSnapshot, $this> */
+    public function snapshot(): HasOne
+    {
+        return $this->hasOne(BatchSnapshot::class);
+    }
+
     /** @return HasMany<BatchStep, $this> in the order in which it is made */
     public function steps(): HasMany
     {
@@ -201,17 +209,27 @@ final class Batch extends Model
                     static fn(BatchEntry $entry): bool => $entry->reverses_id === null && !$reversed->has($entry->id),
                 )
                 ->all();
-            usort(
-                $standing,
-                static fn(BatchEntry $one, BatchEntry $other): int => [$one->happened_at, $one->position] <=> [
-                    $other->happened_at,
-                    $other->position,
-                ],
-            );
-            $this->stood = [$count, $standing];
+            $this->stood = [$count, self::inOrder($standing)];
         }
 
         return $this->stood[1];
+    }
+
+    /**
+     * @param  array<BatchEntry>  $entries
+     * @return list<BatchEntry> in the order in which they happened
+     */
+    public static function inOrder(array $entries): array
+    {
+        // As the table has them, moments are texts that come in their own order.
+        $order = array_map(static function (BatchEntry $entry): string {
+            $moment = $entry->getAttributes()['happened_at'] ?? '';
+
+            return (is_string($moment) ? $moment : '') . sprintf(' %010d', $entry->position);
+        }, $entries);
+        array_multisort($order, SORT_STRING, $entries);
+
+        return array_values($entries);
     }
 
     /**
@@ -234,7 +252,9 @@ final class Batch extends Model
 
     public function secondsSinceStart(CarbonImmutable $moment): float
     {
-        return max(0.0, $this->started_at->diffInSeconds($moment));
+        $seconds = $moment->getTimestamp() - $this->started_at->getTimestamp();
+
+        return max(0.0, $seconds + ($moment->micro - $this->started_at->micro) / 1e6);
     }
 
     public function momentAt(float $secondsSinceStart): CarbonImmutable

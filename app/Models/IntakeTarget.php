@@ -26,9 +26,17 @@ final class IntakeTarget extends Model
 
     protected $guarded = [];
 
+    /** @var array{mixed, BackgroundDiet}|null the rest of a week, and of what it was read */
+    private ?array $week = null;
+
     public function restOfWeek(): BackgroundDiet
     {
-        return BackgroundDiet::of($this->rest);
+        $rest = $this->getAttributes()['rest'];
+        if ($this->week === null || $this->week[0] !== $rest) {
+            $this->week = [$rest, BackgroundDiet::of($this->rest)];
+        }
+
+        return $this->week[1];
     }
 
     protected function casts(): array

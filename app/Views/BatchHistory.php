@@ -24,8 +24,14 @@ final class BatchHistory
     /** Chores that say the same as a milestone. */
     private const SAID_BY = ['young' => Task::Taste, 'ready' => Task::ToFridge];
 
-    /** @return list<array<string, mixed>> entries in the order in which they happened */
-    public static function entries(Batch $batch, CarbonImmutable $now): array
+    /** How many entries, and how many servings, a jar's page begins with. */
+    public const LATEST = 100;
+
+    /**
+     * @param  int|null  $latest  how many of the last ones; null: all
+     * @return list<array<string, mixed>> entries in the order in which they happened
+     */
+    public static function entries(Batch $batch, CarbonImmutable $now, ?int $latest = null): array
     {
         $basis = $batch->method->profile()->salting->basis;
         $running = RunningStrength::of(Ledgers::history($batch), $basis);
@@ -38,23 +44,22 @@ final class BatchHistory
             );
         }
 
-        return array_values(
-            $batch->entries
-                ->sortBy([['happened_at', 'asc'], ['position', 'asc']])
-                ->map(
-                    static fn(BatchEntry $entry): array => [
-                        'id' => $entry->id,
-                        'position' => $entry->position,
-                        'kind' => $entry->kind,
-                        'happenedAt' => $entry->happened_at->toIso8601String(),
-                        'isComing' => $entry->happened_at->greaterThan($now),
-                        'text' => EntryMessage::of($entry),
-                        'running' => $strengths[$entry->id] ?? null,
-                        'reversesId' => $entry->reverses_id,
-                        'isReversed' => $batch->entries->contains('reverses_id', $entry->id),
-                    ],
-                )
-                ->all(),
+        $reversed = $batch->entries->pluck('reverses_id')->filter()->flip();
+        $inOrder = Batch::inOrder($batch->entries->all());
+
+        return array_map(
+            static fn(BatchEntry $entry): array => [
+                'id' => $entry->id,
+                'position' => $entry->position,
+                'kind' => $entry->kind,
+                'happenedAt' => $entry->happened_at->toIso8601String(),
+                'isComing' => $entry->happened_at->greaterThan($now),
+                'text' => EntryMessage::of($entry),
+                'running' => $strengths[$entry->id] ?? null,
+                'reversesId' => $entry->reverses_id,
+                'isReversed' => $reversed->has($entry->id),
+            ],
+            $latest === null ? $inOrder : array_slice($inOrder, -$latest),
         );
     }
 

@@ -99,6 +99,7 @@ final class BatchView
         Household $household,
         Collection $people,
         Collection $servings,
+        int $servingCount,
         ?CarbonImmutable $at = null,
     ): array {
         $ledger = Ledgers::of($batch, $at);
@@ -120,7 +121,9 @@ final class BatchView
                 'hasSaucer' => $batch->has_saucer,
             ],
             'flow' => ['from' => self::streams($flow->from), 'to' => self::streams($flow->to)],
-            'entries' => BatchHistory::entries($batch, $at),
+            'entries' => BatchHistory::entries($batch, $at, BatchHistory::LATEST),
+            'entryCount' => count($batch->entries),
+            'servingCount' => $servingCount,
             'meant' => self::meant($status),
             'again' => [
                 'formulaId' => $batch->formulaVersion?->formula_id,

@@ -11,7 +11,6 @@ use App\Language\StoredText;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
-use App\Models\OtherFood;
 use App\Models\Person;
 use App\Models\PlannedServing;
 use App\Models\Serving;
@@ -181,11 +180,7 @@ final class DayView
             'meals' => $rest->meals($person, $date),
             'restMg' => $rest->estimate($person, $date),
             'writtenMg' => $rest->written($person, $date),
-            'otherFoods' => $rest
-                ->foods($person, $date)
-                ->map(static fn(OtherFood $food): array => IntakeView::food($food))
-                ->values()
-                ->all(),
+            'otherFoods' => array_map(IntakeView::food(...), $rest->foods($person, $date)),
             'ferments' => WireNumbers::sodium($day->ferments()),
             'marginMg' => $day->marginMg(),
             'isAway' => $person->isAwayOn($date),

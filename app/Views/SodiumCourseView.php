@@ -18,6 +18,9 @@ final class SodiumCourseView
     /** Evenly spread moments, besides those at which something happened. */
     private const MOMENTS = 40;
 
+    /** Lines at which it is asked, at most. */
+    private const LINES = 80;
+
     /** How far it looks ahead, as a share of the days so far, and at least this many days. */
     private const AHEAD = 0.35;
 
@@ -38,9 +41,11 @@ final class SodiumCourseView
             // Most of it happens in the first days: the moments lie closer together there.
             $moments[] = $end * ($i / self::MOMENTS) ** 1.6;
         }
-        foreach ($history->lines as $line) {
+        // Of a long history every so many lines: the picture has no room for more.
+        $every = max(1, (int) ceil(count($history->lines) / self::LINES));
+        foreach ($history->lines as $number => $line) {
             $at = $line->at ?? 0.0;
-            array_push($moments, ...$at > 1.0 ? [$at - 1.0, $at] : [$at]);
+            array_push($moments, ...$number % $every > 0 ? [] : ($at > 1.0 ? [$at - 1.0, $at] : [$at]));
         }
         $moments = array_values(
             array_unique(

@@ -25,6 +25,17 @@ final class Point
         return new self($input->key, $side);
     }
 
+    /** The key of the input that is held at an end; null at the typical point. */
+    public function shiftedKey(): ?string
+    {
+        return $this->shifted;
+    }
+
+    public function side(): Side
+    {
+        return $this->side;
+    }
+
     public function isTypical(): bool
     {
         return $this->shifted === null;

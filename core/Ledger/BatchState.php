@@ -295,6 +295,37 @@ final readonly class BatchState
         return $this->with(clock: $this->clock + $seconds, ripened: $this->ripened + $ripening);
     }
 
+    /** The same with another rest that goes on, or none. */
+    public function inBath(?SoakInProgress $bath): self
+    {
+        return $bath === $this->bath
+            ? $this
+            : new self(
+                $this->phases,
+                $this->accounts,
+                $this->kinds,
+                $this->isApart,
+                $this->live,
+                $this->allergens,
+                $this->clock,
+                $this->bathedFor,
+                $this->bathBegan,
+                $bath,
+                $this->ripened,
+            );
+    }
+
+    /** What it is known by: two states with the same are the same but for rounding. */
+    public function digest(): string
+    {
+        $numbers = [$this->clock, $this->bathedFor, $this->ripened];
+        foreach ($this->phases as $phase) {
+            array_push($numbers, $phase->waterG, $phase->sodiumMg, $phase->otherG);
+        }
+
+        return pack('d*', ...$numbers);
+    }
+
     public function heated(): self
     {
         return $this->with(live: false);

@@ -101,7 +101,9 @@ final class Diffusion
             return $state->takeUp([], $bathed, $began);
         }
         $even = $sodium / $takeUp;
-        $left =
+        $apart = array_map(static fn(float $one): float => abs($one - $even), $now);
+        $left = max($apart) <= self::THERE * $even ? array_fill(0, count($now), 0.0) : null;
+        $left ??=
             count($kinds) === 1 && $brine->waterG > 0.0
                 ? self::leftOfOne(reset($kinds), $brine->waterG, $state->bathedFor, $secondsAt20, $now, $even)
                 : self::leftOfSeveral($kinds, $brine->waterG, $state->bathedFor, $secondsAt20, $now, $began, $even);

@@ -17,6 +17,12 @@ use Tempesal\Core\Measure\Grams;
  */
 final class Ledger
 {
+    /** Changes with the way in which lines are carried out: what was kept before is of no use then. */
+    private const EDITION = '1';
+
+    /** Lines below which a checkpoint takes longer to find than to compute. */
+    private const WORTH_KEEPING = 4;
+
     /** Grams of a phase that are nothing to speak of. */
     private const TRACE_G = 0.05;
 
@@ -29,16 +35,23 @@ final class Ledger
     /** @var list<BatchState> the typical state after each of them */
     private array $trail = [];
 
+    private ?Checkpoint $checkpoint = null;
+
+    /** How many of the lines the checkpoint covers. */
+    private int $covered = 0;
+
     /**
      * @param  list<Entry|LedgerLine>  $lines
      * @param  float|null  $horizon  seconds since the batch was begun at which it is looked at; null: after the last
      *     line
      * @param  bool  $isApart  false for a jar that was begun before jars knew their kinds of pieces
+     * @param  CheckpointStore|null  $store  of a batch whose lines are all here
      */
     public function __construct(
         array $lines,
         private readonly ?float $horizon = null,
         private readonly bool $isApart = true,
+        private readonly ?CheckpointStore $store = null,
     ) {
         $this->lines = array_map(
             static fn(Entry|LedgerLine $line): LedgerLine => $line instanceof LedgerLine
@@ -56,7 +69,8 @@ final class Ledger
 
     public function with(Entry|LedgerLine ...$lines): self
     {
-        return new self([...$this->lines, ...array_values($lines)], $this->horizon, $this->isApart);
+        // What was not written yet is after what was; its store is the same.
+        return new self([...$this->lines, ...array_values($lines)], $this->horizon, $this->isApart, $this->store);
     }
 
     /** The batch with entries written at the moment at which it is looked at. */
@@ -73,19 +87,18 @@ final class Ledger
     /** The batch as it was or will be, some seconds after it was begun. Lines without a moment always count. */
     public function asOf(float $seconds): self
     {
-        $then = new self(
-            array_values(
-                array_filter(
-                    $this->lines,
-                    static fn(LedgerLine $line): bool => $line->at === null || $line->at <= $seconds,
-                ),
+        $lines = array_values(
+            array_filter(
+                $this->lines,
+                static fn(LedgerLine $line): bool => $line->at === null || $line->at <= $seconds,
             ),
-            $seconds,
-            $this->isApart,
         );
-        if (count($then->lines) === count($this->lines)) {
+        $isSame = count($lines) === count($this->lines);
+        $then = new self($lines, $seconds, $this->isApart, $isSame ? $this->store : null);
+        if ($isSame) {
             // The same lines come to the same.
             [$then->resolved, $then->trail] = [$this->resolved, $this->trail];
+            [$then->checkpoint, $then->covered] = [$this->checkpoint, $this->covered];
         }
 
         return $then;
@@ -126,7 +139,7 @@ final class Ledger
             } catch (NotEnough $refusal) {
                 throw $refusal->onLine($number);
             }
-            $resolved[] = $entry === $line->entry ? $line : new LedgerLine($entry, $line->at);
+            $resolved[] = $entry === $line->entry ? $line : new LedgerLine($entry, $line->at, $line->mark);
             $trail[] = $state;
         }
         $this->trail = $trail;
@@ -159,12 +172,11 @@ final class Ledger
             $lines = [];
         }
         $point ??= Point::typical();
-        foreach ($lines as $line) {
-            $state = $line->entry->applyTo(
-                $line->at === null ? $state : TimeStep::until($state, $line->at, $point),
-                $point,
-            );
+        if ($lines !== [] && $this->checkpoint !== null) {
+            $state = $this->checkpoint->at($point, $this->trail[$this->covered - 1]->bath);
+            $lines = array_slice($lines, $this->covered);
         }
+        $state = Checkpoint::carriedOut($lines, $state, $point);
 
         return $this->horizon === null ? $state : TimeStep::until($state, $this->horizon, $point);
     }
@@ -234,6 +246,7 @@ final class Ledger
     public function estimates(Serve ...$servings): array
     {
         $typical = $this->state();
+        $this->reachCheckpoint();
         foreach ($servings as $serving) {
             $serving->applyTo($typical, Point::typical());
         }
@@ -259,6 +272,56 @@ final class Ledger
             'allPer100g' => $estimates['allPer100g'],
             'servings' => array_values(array_filter($estimates, is_int(...), ARRAY_FILTER_USE_KEY)),
         ];
+    }
+
+    /**
+     * Has the states after all written lines at hand, from what was kept of them, and keeps what came to it.
+     *
+     * @throws NotEnough
+     */
+    private function reachCheckpoint(): void
+    {
+        if ($this->store === null || $this->checkpoint !== null || count($this->lines) < self::WORTH_KEEPING) {
+            return;
+        }
+        $editions = $this->editions();
+        $kept = $this->store->find();
+        $covered = $kept === null ? false : array_search($kept->edition, $editions, true);
+        [$from, $known] = $covered === false ? [0, Checkpoint::beginning($this->isApart)] : [$covered + 1, $kept];
+        $to = count($editions);
+        if ($from < $to) {
+            $known = $known->after(
+                array_slice($this->resolved(), $from, $to - $from),
+                $from === 0 ? null : $this->trail[$from - 1]->bath,
+                $editions[$to - 1],
+            );
+            $this->store->keep($known->withoutBath());
+        }
+        [$this->checkpoint, $this->covered] = $to === 0 ? [null, 0] : [$known, $to];
+    }
+
+    /**
+     * What each line is known by together with all before it, as far as they were written: their marks, and the state that
+     * they come to, in which the temperatures are.
+     *
+     * @return list<string>
+     */
+    private function editions(): array
+    {
+        $editions = [];
+        $edition = self::EDITION;
+        foreach ($this->lines as $number => $line) {
+            if ($line->mark === null) {
+                break;
+            }
+            $edition = hash(
+                'xxh128',
+                $edition . $line->mark . pack('d', $line->at ?? -1.0) . $this->trail[$number]->digest(),
+            );
+            $editions[] = $edition;
+        }
+
+        return $editions;
     }
 
     /**

@@ -9,6 +9,9 @@ namespace Tempesal\Core\Ledger;
  */
 final readonly class LedgerLine
 {
-    /** @param  float|null  $at  seconds since the batch was begun; null: right after the line before it */
-    public function __construct(public Entry $entry, public ?float $at = null) {}
+    /**
+     * @param  float|null  $at  seconds since the batch was begun; null: right after the line before it
+     * @param  string|null  $mark  by which it is known as the same line when it is read again; null: it was never written
+     */
+    public function __construct(public Entry $entry, public ?float $at = null, public ?string $mark = null) {}
 }

@@ -831,6 +831,7 @@ final class Templates
             ];
         }
         $all['GET /batches/{batch}/steps'] = $get("{$batch}/steps");
+        $all['GET /batches/{batch}/history'] = $get("{$batch}/history");
         $all['POST /batches/{batch}/steps/{step}/done'] = $atStep('/done', [
             'weighed' => [['line' => 0, 'grams' => 3]],
         ]);

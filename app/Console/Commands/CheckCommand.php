@@ -10,7 +10,9 @@ use App\Household\CurrentHousehold;
 use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
+use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
+use LogicException;
 use Throwable;
 
 /**
@@ -43,8 +45,13 @@ final class CheckCommand extends Command
     private static function read(Household $household): string
     {
         foreach (Batch::whole()->lazy() as $batch) {
-            Ledgers::history($batch)->resolved();
             RipeningWindows::of($batch, $household);
+            $now = $batch->secondsSinceStart(CarbonImmutable::now());
+            $kept = Ledgers::history($batch)->asOf($now)->estimates();
+            $replayed = Ledgers::replayed($batch)->asOf($now)->estimates();
+            if (serialize($kept) !== serialize($replayed)) {
+                throw new LogicException("What is kept of {$batch->name} is not what its entries come to.");
+            }
         }
 
         return KitchenFile::hash($household);

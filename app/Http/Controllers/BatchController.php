@@ -100,6 +100,12 @@ final readonly class BatchController
         return new JsonResponse(SodiumCourseView::of(Batch::whole()->findOrFail($batch)));
     }
 
+    /** All of its entries and servings; its page begins with the last ones. */
+    public function history(string $batch): JsonResponse
+    {
+        return $this->page->history($batch);
+    }
+
     /** Takes the batch off the shelf, or puts it back. */
     public function emptied(string $batch, Request $request, EmptyJar $empty): JsonResponse
     {

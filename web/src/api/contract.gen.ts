@@ -445,6 +445,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/batches/{batch}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description All entries in the order in which they happened, and all servings, the last ones first. */
+        get: operations["readBatchHistory"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/batches/{batch}/course": {
         parameters: {
             query?: never;
@@ -2357,19 +2374,23 @@ export interface components {
                 /** @description Days from one time to the next. */
                 every: number | null;
             }[];
-            entries: {
-                id: string;
-                position: number;
-                kind: string;
-                /** Format: date-time */
-                happenedAt: string;
-                isComing: boolean;
-                text: components["schemas"]["Message"];
-                running: components["schemas"]["Message"] | null;
-                reversesId: string | null;
-                isReversed: boolean;
-            }[];
+            /** @description The last hundred, in the order in which they happened. */
+            entries: components["schemas"]["HistoryEntry"][];
+            entryCount: number;
+            servingCount: number;
             servings: components["schemas"]["Serving"][];
+        };
+        HistoryEntry: {
+            id: string;
+            position: number;
+            kind: string;
+            /** Format: date-time */
+            happenedAt: string;
+            isComing: boolean;
+            text: components["schemas"]["Message"];
+            running: components["schemas"]["Message"] | null;
+            reversesId: string | null;
+            isReversed: boolean;
         };
         BoughtFields: {
             name: string;
@@ -5251,6 +5272,33 @@ export interface operations {
             401: components["responses"]["Refused"];
             404: components["responses"]["Refused"];
             422: components["responses"]["Invalid"];
+        };
+    };
+    readBatchHistory: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Its history. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        entries: components["schemas"]["HistoryEntry"][];
+                        servings: components["schemas"]["Serving"][];
+                    };
+                };
+            };
+            401: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
         };
     };
     readSodiumCurve: {

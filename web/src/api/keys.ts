@@ -20,6 +20,7 @@ export const keys = {
 
   shelf: () => ['batches'],
   batch: (id: string) => ['batches', id],
+  history: (batch: string) => ['batches', batch, 'history'],
   course: (batch: string) => ['batches', batch, 'course'],
   stepPreview: (batch: string, step: string, how: unknown) => ['batches', batch, 'steps', step, how],
   steps: (batch: string) => ['batches', batch, 'steps'],

@@ -209,6 +209,14 @@ export const useSodiumCourse = (batch: string) =>
     queryFn: () => answered(api.GET('/batches/{batch}/course', { params: { path: { batch } } })),
   });
 
+/** All that was done to a jar and eaten of it; its page begins with the last of it. */
+export const useBatchHistory = (batch: string, isAsked: boolean) =>
+  useQuery({
+    queryKey: keys.history(batch),
+    queryFn: () => answered(api.GET('/batches/{batch}/history', { params: { path: { batch } } })),
+    enabled: isAsked,
+  });
+
 /** Which jar fed which. */
 export const useLineage = () => useQuery({ queryKey: keys.lineage(), queryFn: () => answered(api.GET('/lineage')) });
 

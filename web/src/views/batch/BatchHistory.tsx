@@ -6,7 +6,7 @@ import { Complaint } from '../../app/Complaint';
 import { Dialog } from '../../app/Dialog';
 import { useState } from 'react';
 import type { Batch } from '../../api/client';
-import { useReversalPreview, useReverseEntry } from '../../api/queries';
+import { useBatchHistory, useReversalPreview, useReverseEntry } from '../../api/queries';
 import { EffectPreview } from './EffectPreview';
 
 type Entry = Batch['entries'][number];
@@ -14,8 +14,12 @@ type Entry = Batch['entries'][number];
 /** A jar's life on one line of time: what comes, today, and what was, newest first. */
 export function BatchHistory({ batch }: { batch: Batch }) {
   const [mistake, setMistake] = useState<Entry | null>(null);
-  const planned = batch.entries.filter((entry) => entry.isComing && !entry.isReversed);
-  const past = batch.entries.filter((entry) => !entry.isComing || entry.isReversed);
+  const [showsAll, setShowsAll] = useState(false);
+  const whole = useBatchHistory(batch.id, showsAll);
+  const entries = whole.data?.entries ?? batch.entries;
+  const earlier = batch.entryCount - entries.length;
+  const planned = entries.filter((entry) => entry.isComing && !entry.isReversed);
+  const past = entries.filter((entry) => !entry.isComing || entry.isReversed);
 
   return (
     <section aria-label={t('batch.history')} className="life">
@@ -41,6 +45,11 @@ export function BatchHistory({ batch }: { batch: Batch }) {
           <Line key={entry.id} entry={entry} takeBack={setMistake} />
         ))}
       </ol>
+      {earlier > 0 && (
+        <Button loading={whole.isFetching} onClick={() => setShowsAll(true)}>
+          {t('batch.show_earlier', { count: earlier })}
+        </Button>
+      )}
       {mistake && <TakeBack batch={batch} entry={mistake} close={() => setMistake(null)} />}
     </section>
   );

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Kept } from '../../api/change';
 import type { Batch, Entry, Refusal } from '../../api/client';
-import { useEmptyJar, useHouse, useRecordEntry, useShelf } from '../../api/queries';
+import { useBatchHistory, useEmptyJar, useHouse, useRecordEntry, useShelf } from '../../api/queries';
 import { useKeepBrine, useLog } from '../../api/tending';
 import { complain } from '../../app/complain';
 import { NumberBox } from '../../app/NumberBox';
@@ -208,13 +208,17 @@ function LastTime({ batch, strength, change }: LastTimeProps) {
 
 /** Who ate of it, and when: what one wants to know of a jar that turned out bad. */
 function Eaters({ batch }: { batch: Batch }) {
-  const eaten = batch.servings.filter(({ isUndone }) => !isUndone);
+  const [showsAll, setShowsAll] = useState(false);
+  const whole = useBatchHistory(batch.id, showsAll);
+  const servings = whole.data?.servings ?? batch.servings;
+  const eaten = servings.filter(({ isUndone }) => !isUndone);
+  const earlier = batch.servingCount - servings.length;
   if (eaten.length === 0) {
     return <p className="soft">{t('ending.nobody')}</p>;
   }
   return (
     <details className="ending-row" open={batch.attention?.code === 'discard'}>
-      <summary>{t('ending.eaten', { count: eaten.length })}</summary>
+      <summary>{t('ending.eaten', { count: eaten.length + earlier })}</summary>
       <ul className="quiet-list">
         {eaten.map((serving) => (
           <li key={serving.id}>
@@ -222,6 +226,11 @@ function Eaters({ batch }: { batch: Batch }) {
           </li>
         ))}
       </ul>
+      {earlier > 0 && (
+        <Button loading={whole.isFetching} onClick={() => setShowsAll(true)}>
+          {t('ending.show_earlier', { count: earlier })}
+        </Button>
+      )}
     </details>
   );
 }

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Ledger;
+
+use Tempesal\Core\Estimate\Point;
+use Tempesal\Core\Estimate\Side;
+use Tempesal\Core\Estimate\Uncertain;
+
+/**
+ * What a batch held after some of its lines, at the typical point and at each end of every input that was asked for until
+ * then: what its estimates would otherwise compute from the first line on. Its edition is that of the last line it covers.
+ */
+final readonly class Checkpoint
+{
+    /**
+     * @param  list<Uncertain>  $asked
+     * @param  array<string, array{BatchState, BatchState}>  $shifted  by the key of the input: at its low and its high end
+     */
+    public function __construct(
+        public string $edition,
+        private array $asked,
+        private BatchState $typical,
+        private array $shifted,
+    ) {}
+
+    /** The one that covers nothing. */
+    public static function beginning(bool $isApart): self
+    {
+        return new self('', [], BatchState::empty($isApart), []);
+    }
+
+    /**
+     * The state at a point, which then has been asked for the same inputs as if all lines had been carried out.
+     *
+     * @param  SoakInProgress|null  $bath  the rest that goes on, with the temperatures that are known now
+     */
+    public function at(Point $point, ?SoakInProgress $bath): BatchState
+    {
+        foreach ($this->asked as $input) {
+            $point->of($input);
+        }
+        [$low, $high] = $this->shifted[$point->shiftedKey() ?? ''] ?? [$this->typical, $this->typical];
+
+        return ($point->side() === Side::Low ? $low : $high)->inBath($bath);
+    }
+
+    /**
+     * The same after more lines.
+     *
+     * @param  list<LedgerLine>  $lines  as they are carried out
+     * @param  SoakInProgress|null  $bath  that goes on before them
+     *
+     * @throws NotEnough
+     */
+    public function after(array $lines, ?SoakInProgress $bath, string $edition): self
+    {
+        $at = Point::typical();
+        $typical = self::carriedOut($lines, $this->at($at, $bath), $at);
+        $shifted = [];
+        foreach ($at->asked() as $input) {
+            [$low, $high] = [Point::shifted($input, Side::Low), Point::shifted($input, Side::High)];
+            $shifted[$input->key] = [
+                self::carriedOut($lines, $this->at($low, $bath), $low),
+                self::carriedOut($lines, $this->at($high, $bath), $high),
+            ];
+        }
+
+        return new self($edition, $at->asked(), $typical, $shifted);
+    }
+
+    /**
+     * @param  list<LedgerLine>  $lines
+     *
+     * @throws NotEnough
+     */
+    public static function carriedOut(array $lines, BatchState $state, Point $point): BatchState
+    {
+        foreach ($lines as $line) {
+            $state = $line->entry->applyTo(
+                $line->at === null ? $state : TimeStep::until($state, $line->at, $point),
+                $point,
+            );
+        }
+
+        return $state;
+    }
+
+    /** As it is kept: the rest that goes on is known from the lines, with its temperatures. */
+    public function withoutBath(): self
+    {
+        return new self(
+            $this->edition,
+            $this->asked,
+            $this->typical->inBath(null),
+            array_map(
+                static fn(array $ends): array => [$ends[0]->inBath(null), $ends[1]->inBath(null)],
+                $this->shifted,
+            ),
+        );
+    }
+}
