@@ -8,6 +8,7 @@ use App\Http\Middleware\BindHousehold;
 use App\Http\Middleware\CheckFormToken;
 use App\Http\Middleware\GuardAnswers;
 use App\Http\Middleware\PackAnswer;
+use App\Http\Middleware\ReadOwnWrites;
 use App\Http\Middleware\RejectMalformedRequests;
 use App\Http\Middleware\StartNoSessionForTokens;
 use Illuminate\Foundation\Application;
@@ -21,6 +22,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__ . '/../routes/web.php', commands: __DIR__ . '/../routes/console.php')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class);
+        $middleware->appendToGroup('web', ReadOwnWrites::class);
         $middleware->alias(['household' => BindHousehold::class, 'once' => ApplyIdempotencyKey::class]);
         $middleware->prepend(RejectMalformedRequests::class);
         $middleware->web(replace: [ValidateCsrfToken::class => CheckFormToken::class]);
@@ -36,4 +38,9 @@ $app = Application::configure(basePath: dirname(__DIR__))
     })
     ->create();
 
-return $app->useEnvironmentPath($app->configPath())->loadEnvironmentFrom('settings.env');
+// Where an installation keeps its settings; without one they come from whoever starts it (config/settings.env).
+$settings = getenv('TEMPESAL_SETTINGS');
+
+return is_string($settings) && $settings !== ''
+    ? $app->useEnvironmentPath(dirname($settings))->loadEnvironmentFrom(basename($settings))
+    : $app->useEnvironmentPath($app->configPath())->loadEnvironmentFrom('settings.env');

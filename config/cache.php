@@ -6,6 +6,7 @@ return [
     'default' => env('CACHE_STORE', 'file'),
 
     'stores' => [
+        'redis' => ['driver' => 'redis', 'connection' => 'cache', 'lock_connection' => 'default'],
         'array' => ['driver' => 'array', 'serialize' => false],
         'file' => ['driver' => 'file', 'path' => env('TEMPESAL_CACHE', storage_path('framework/cache/data'))],
     ],

@@ -10,6 +10,8 @@ return [
     */
     'lifetime' => 60 * 24 * 60,
 
+    'connection' => env('SESSION_CONNECTION', 'default'),
+
     'expire_on_close' => false,
 
     'encrypt' => false,

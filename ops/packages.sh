@@ -27,6 +27,10 @@ missing_packages() {
     # The solver and the script that fresh weeks are held against.
     command -v cbc >/dev/null || printf 'coinor-cbc '
     command -v python3 >/dev/null || printf 'python3 '
+    # The servers before and beside the application, as the shipped installation has them.
+    [ -x /usr/sbin/nginx ] || printf 'nginx libnginx-mod-http-brotli-static '
+    compgen -G '/usr/sbin/php-fpm*' >/dev/null || printf 'php%s-fpm ' "$version"
+    command -v redis-server >/dev/null || printf 'redis-server '
     # The clock of the journeys that last for days.
     command -v faketime >/dev/null || printf 'faketime '
   fi

@@ -22,6 +22,7 @@ use App\Http\Controllers\LabelController;
 use App\Http\Controllers\LedgerController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\MemberController;
+use App\Http\Controllers\MetricsController;
 use App\Http\Controllers\OtherFoodController;
 use App\Http\Controllers\PantryController;
 use App\Http\Controllers\PasswordController;
@@ -219,5 +220,6 @@ Route::get('calendar/{secret}.ics', [CalendarController::class, 'feed'])
     ->middleware('throttle:60,1');
 
 Route::get('health', HealthController::class)->withoutMiddleware('web');
+Route::get('metrics', MetricsController::class)->withoutMiddleware('web');
 Route::get('sw.js', [ScreenController::class, 'worker']);
 Route::get('{any}', ScreenController::class)->where('any', '.*');

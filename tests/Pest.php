@@ -8,6 +8,7 @@ use Tempesal\Core\Message\Message;
 use Tests\TestCase;
 
 pest()->extend(TestCase::class)->use(RefreshDatabase::class)->in('Api');
+pest()->extend(TestCase::class)->in('Operations/NginxTest.php', 'Operations/MachinesTest.php');
 
 /** A message as an English reader sees it; nothing stays nothing. */
 function said(?Message $message): ?string

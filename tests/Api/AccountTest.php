@@ -634,3 +634,18 @@ it('asks browsers that came by https to come by nothing else', function (): void
         'max-age=',
     );
 });
+
+it('tells figures of the installation to who knows the token, and to nobody where there is none', function (): void {
+    $this->cook();
+    $this->get('/metrics')->assertNotFound();
+    config(['tempesal.metrics_token' => 'watching']);
+    $this->get('/metrics')->assertNotFound();
+    $this->get('/metrics', ['Authorization' => 'Bearer other'])->assertNotFound();
+    $figures = (string) $this->get('/metrics', ['Authorization' => 'Bearer watching'])
+        ->assertOk()
+        ->getContent();
+    expect($figures)
+        ->toContain("# TYPE tempesal_kitchens gauge\ntempesal_kitchens 1\n")
+        ->toContain('tempesal_database_up 1')
+        ->not->toContain('Test kitchen');
+});
