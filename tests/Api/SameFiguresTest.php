@@ -309,7 +309,7 @@ it('answers every figure as it did before', function (): void {
             $now[$asked],
             static fn(string $path): bool => isset($figures[$path]) ||
                 preg_match(
-                    '#^/uses(Inches|Fahrenheit)$|/isBag$|/isFood(Now)?$|^/vessel/|/nextStep/|/kinds/|/meant/|^/again/|/sodiumOn|/isCooked$|/isMixed$|/isToStart$|/isAway$|/isWarned$|^/away|/levels/|/toCome/|/missed/|/isCareful$|/stays|/warning$|/days/\d+/total/|^/unmet|^/isBare$|^/people/\d+/total/|/mean\d*/(jars|rest)/|^/mean\d*/(jars|rest)/|^/weights/(small|fair)$|^/cultures/|^/byMeal/|^/targets/|/potassiumPer100g$|^/labels/8/sodium/|/spread/|/(mmol|saltGrams|daysWritten)$|/servings/\d+/isLive$#',
+                    '#^/uses(Inches|Fahrenheit)$|^/(entry|serving)Count$|/isBag$|/isFood(Now)?$|^/vessel/|/nextStep/|/kinds/|/meant/|^/again/|/sodiumOn|/isCooked$|/isMixed$|/isToStart$|/isAway$|/isWarned$|^/away|/levels/|/toCome/|/missed/|/isCareful$|/stays|/warning$|/days/\d+/total/|^/unmet|^/isBare$|^/people/\d+/total/|/mean\d*/(jars|rest)/|^/mean\d*/(jars|rest)/|^/weights/(small|fair)$|^/cultures/|^/byMeal/|^/targets/|/potassiumPer100g$|^/labels/8/sodium/|/spread/|/(mmol|saltGrams|daysWritten)$|/servings/\d+/isLive$#',
                     $path,
                 ) !== 1,
             ARRAY_FILTER_USE_KEY,

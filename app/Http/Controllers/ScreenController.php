@@ -21,6 +21,8 @@ final class ScreenController
         return new Response((string) file_get_contents($worker), 200, [
             'Content-Type' => 'text/javascript',
             'Cache-Control' => 'no-cache',
+            // It asks for what it keeps by itself.
+            'Content-Security-Policy' => "default-src 'self'; frame-ancestors 'none'",
         ]);
     }
 

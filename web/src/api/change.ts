@@ -1,7 +1,7 @@
 import { t } from '../messages/words';
 import { when } from '../messages/dates';
 import { useMutation, useQueryClient, type QueryClient, type UseMutationResult } from '@tanstack/react-query';
-import { ask } from '../app/notices';
+import { ask, notices } from '../app/notices';
 import { NO_ANSWER, Refusal, type Written } from './client';
 import { Intentions, numbered } from './intentions';
 import { refetch, type About } from './keys';
@@ -149,6 +149,10 @@ export function defineChange<Input, Output, Params extends unknown[] = []>(
           if (!isAway || change.waits === 'never' || !queue.isOpen) {
             if (refusal instanceof Refusal) {
               unanswered.add(refusal);
+              if (refusal.status === 403) {
+                // Not every form has a place for what it may not do.
+                notices.refused(refusal.message, 8);
+              }
             }
             throw refusal;
           }
