@@ -20,6 +20,15 @@ final class RealStart
         $this->state = '/tmp/tempesal-start-' . Str::lower(Str::random(8));
     }
 
+    /** @var array<string, string> */
+    private array $more = [];
+
+    /** @param  array<string, string>  $settings  for it alone */
+    public function allow(array $settings): void
+    {
+        $this->more = $settings;
+    }
+
     public function begin(string $how = 'serve'): void
     {
         $this->process = $this->command($how);
@@ -41,6 +50,7 @@ final class RealStart
             'LOG_CHANNEL' => false,
             'TEMPESAL_DEMO' => false,
             'APP_KEY' => false,
+            ...$this->more,
         ]))->setTimeout(120);
     }
 
