@@ -73,6 +73,9 @@ final class Batch extends Model
     /** @var array{int, list<BatchEntry>}|null its standing lines, and of how many entries */
     private ?array $stood = null;
 
+    /** @var array{int, list<array{CarbonImmutable, Place}>}|null where it was put, and of how many entries */
+    private ?array $moved = null;
+
     /**
      * Batches with all that the shelf shows of them.
      *
@@ -240,14 +243,32 @@ final class Batch extends Model
     public function stands(): array
     {
         $stands = [[$this->started_at, $this->started_in]];
-        foreach ($this->standing() as $line) {
-            $place = Place::tryFrom(is_string($line->entry['room'] ?? null) ? $line->entry['room'] : '');
-            if ($place !== null && $place !== $stands[count($stands) - 1][1] && !$line->happened_at->isFuture()) {
-                $stands[] = [$line->happened_at, $place];
+        foreach ($this->moves() as [$moment, $place]) {
+            if ($place !== $stands[count($stands) - 1][1] && !$moment->isFuture()) {
+                $stands[] = [$moment, $place];
             }
         }
 
         return $stands;
+    }
+
+    /** @return list<array{CarbonImmutable, Place}> entries that say where it stands, as long as none comes to them */
+    private function moves(): array
+    {
+        $lines = $this->standing();
+        if ($this->moved === null || $this->moved[0] !== count($this->entries)) {
+            $moves = [];
+            foreach ($lines as $line) {
+                $room = $line->entry['room'] ?? null;
+                $place = is_string($room) ? Place::tryFrom($room) : null;
+                if ($place !== null) {
+                    $moves[] = [$line->happened_at, $place];
+                }
+            }
+            $this->moved = [count($this->entries), $moves];
+        }
+
+        return $this->moved[1];
     }
 
     public function secondsSinceStart(CarbonImmutable $moment): float

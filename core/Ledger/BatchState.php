@@ -52,6 +52,34 @@ final readonly class BatchState
         public float $ripened = 0.0,
     ) {}
 
+    /** @return list<mixed> short, for the many that are kept of a batch; a rest that goes on is not */
+    public function __serialize(): array
+    {
+        return [
+            $this->phases,
+            $this->accounts,
+            $this->kinds,
+            $this->isApart,
+            $this->live,
+            $this->allergens,
+            $this->clock,
+            $this->bathedFor,
+            $this->bathBegan,
+            $this->ripened,
+        ];
+    }
+
+    /**
+     * @param  array{array<string, Composition>, array<string, Composition>, array<string, PieceKind>, bool, bool,
+     *     array<string, true>, float, float, list<float>, float}  $kept
+     */
+    public function __unserialize(array $kept): void
+    {
+        [$this->phases, $this->accounts, $this->kinds, $this->isApart, $this->live, $this->allergens] = $kept;
+        [, , , , , , $this->clock, $this->bathedFor, $this->bathBegan, $this->ripened] = $kept;
+        $this->bath = null;
+    }
+
     /** @param  bool  $isApart  false: all pieces count as one kind, as jars were kept before they knew their kinds */
     public static function empty(bool $isApart = true): self
     {
@@ -313,6 +341,29 @@ final readonly class BatchState
                 $bath,
                 $this->ripened,
             );
+    }
+
+    /** The same with another's accounts, and with what equals the other's as the very same objects. */
+    public function sharing(self $other): self
+    {
+        $kinds = [];
+        foreach ($this->kinds as $key => $kind) {
+            $kinds[$key] = isset($other->kinds[$key]) ? $kind->sharing($other->kinds[$key]) : $kind;
+        }
+
+        return new self(
+            $this->phases,
+            $other->accounts,
+            $kinds,
+            $this->isApart,
+            $this->live,
+            $this->allergens,
+            $this->clock,
+            $this->bathedFor,
+            $this->bathBegan,
+            $this->bath,
+            $this->ripened,
+        );
     }
 
     /** What it is known by: two states with the same are the same but for rounding. */

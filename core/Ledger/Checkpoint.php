@@ -16,7 +16,7 @@ final readonly class Checkpoint
 {
     /**
      * @param  list<Uncertain>  $asked
-     * @param  array<string, array{BatchState, BatchState}>  $shifted  by the key of the input: at its low and its high end
+     * @param  array<string, array<int, BatchState>>  $shifted  by the key of the input: at its low and its high end
      */
     public function __construct(
         public string $edition,
@@ -87,17 +87,20 @@ final readonly class Checkpoint
         return $state;
     }
 
-    /** As it is kept: the rest that goes on is known from the lines, with its temperatures. */
-    public function withoutBath(): self
+    /**
+     * As it is kept: the rest that goes on is known from the lines, with its temperatures, and of what has crossed the wall
+     * of the jar no estimate asks at any but the typical point.
+     */
+    public function toKeep(): self
     {
+        $typical = $this->typical->inBath(null);
+        $slim = static fn(BatchState $state): BatchState => $state->inBath(null)->sharing($typical);
+
         return new self(
             $this->edition,
             $this->asked,
-            $this->typical->inBath(null),
-            array_map(
-                static fn(array $ends): array => [$ends[0]->inBath(null), $ends[1]->inBath(null)],
-                $this->shifted,
-            ),
+            $typical,
+            array_map(static fn(array $ends): array => array_map($slim, $ends), $this->shifted),
         );
     }
 }

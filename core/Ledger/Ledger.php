@@ -35,6 +35,9 @@ final class Ledger
     /** @var list<BatchState> the typical state after each of them */
     private array $trail = [];
 
+    /** The one with the same lines of which this is another moment. */
+    private ?self $origin = null;
+
     private ?Checkpoint $checkpoint = null;
 
     /** How many of the lines the checkpoint covers. */
@@ -95,11 +98,8 @@ final class Ledger
         );
         $isSame = count($lines) === count($this->lines);
         $then = new self($lines, $seconds, $this->isApart, $isSame ? $this->store : null);
-        if ($isSame) {
-            // The same lines come to the same.
-            [$then->resolved, $then->trail] = [$this->resolved, $this->trail];
-            [$then->checkpoint, $then->covered] = [$this->checkpoint, $this->covered];
-        }
+        // The same lines come to the same; whichever of the two is asked first, they are carried out once.
+        $then->origin = $isSame ? $this : null;
 
         return $then;
     }
@@ -125,6 +125,10 @@ final class Ledger
      */
     public function resolved(): array
     {
+        if ($this->resolved === null && $this->origin !== null) {
+            $this->resolved = $this->origin->resolved();
+            $this->trail = $this->origin->trail;
+        }
         if ($this->resolved !== null) {
             return $this->resolved;
         }
@@ -284,6 +288,13 @@ final class Ledger
         if ($this->store === null || $this->checkpoint !== null || count($this->lines) < self::WORTH_KEEPING) {
             return;
         }
+        if ($this->origin !== null) {
+            $this->origin->reachCheckpoint();
+            [$this->checkpoint, $this->covered] = [$this->origin->checkpoint, $this->origin->covered];
+
+            return;
+        }
+        $this->resolved();
         $editions = $this->editions();
         $kept = $this->store->find();
         $covered = $kept === null ? false : array_search($kept->edition, $editions, true);
@@ -295,7 +306,7 @@ final class Ledger
                 $from === 0 ? null : $this->trail[$from - 1]->bath,
                 $editions[$to - 1],
             );
-            $this->store->keep($known->withoutBath());
+            $this->store->keep($known->toKeep());
         }
         [$this->checkpoint, $this->covered] = $to === 0 ? [null, 0] : [$known, $to];
     }
