@@ -1,18 +1,13 @@
 import type { ScaleLinear } from 'd3-scale';
 import { useState, type PointerEvent, type ReactNode } from 'react';
 import { t } from '../messages/words';
+import { BehindTable, type ChartTable } from './BehindTable';
 import './Chart.css';
 
 /** A place of a chart that can be read, in px from its left edge, with what is to be read there. */
 export interface Stop {
   x: number;
   says: string;
-}
-
-/** The same in rows, for who reads rather than sees. */
-export interface ChartTable {
-  head: string[];
-  rows: string[][];
 }
 
 interface Props {
@@ -78,32 +73,7 @@ export function Chart({ label, width, height, stops, table, children }: Props) {
       <p className="chart-reading" aria-hidden="true">
         {stop?.says}
       </p>
-      <details className="chart-table">
-        <summary>{t('chart.table')}</summary>
-        <div>
-          <table>
-            <thead>
-              <tr>
-                {table.head.map((name) => (
-                  <th key={name} scope="col">
-                    {name}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {table.rows.map(([first, ...others], at) => (
-                <tr key={at}>
-                  <th scope="row">{first}</th>
-                  {others.map((value, column) => (
-                    <td key={column}>{value}</td>
-                  ))}
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-      </details>
+      <BehindTable table={table} />
     </figure>
   );
 }

@@ -1,5 +1,6 @@
 import { t } from '../messages/words';
 import { mg } from '../app/numbers';
+import { BehindTable } from './BehindTable';
 import { useWidth } from './useWidth';
 
 export interface Stream {
@@ -42,15 +43,14 @@ export function SaltFlow({ from, to, jar }: Props) {
         style={{ display: 'block' }}
       >
         {left.map(({ stream, top, tall, through }) => (
-          <path
-            key={stream.name}
-            d={ribbon(start, top, middle - 7, through, tall)}
-            fill={stream.colour}
-            opacity={0.62}
-          />
+          <path key={stream.name} d={ribbon(start, top, middle - 7, through, tall)} fill={stream.colour} opacity={0.62}>
+            <title>{`${stream.name} ${mg(stream.sodiumMg)}`}</title>
+          </path>
         ))}
         {right.map(({ stream, top, tall, through }) => (
-          <path key={stream.name} d={ribbon(middle + 7, through, end, top, tall)} fill={stream.colour} opacity={0.62} />
+          <path key={stream.name} d={ribbon(middle + 7, through, end, top, tall)} fill={stream.colour} opacity={0.62}>
+            <title>{`${stream.name} ${mg(stream.sodiumMg)}`}</title>
+          </path>
         ))}
         <rect
           x={middle - 7}
@@ -73,6 +73,15 @@ export function SaltFlow({ from, to, jar }: Props) {
           </g>
         ))}
       </svg>
+      <BehindTable
+        table={{
+          head: [t('chart.flow_what'), t('chart.flow_sodium')],
+          rows: [
+            ...from.map(({ name, sodiumMg }) => [t('chart.flow_in', { name }), mg(sodiumMg)]),
+            ...to.map(({ name, sodiumMg }) => [t('chart.flow_now', { name }), mg(sodiumMg)]),
+          ],
+        }}
+      />
     </div>
   );
 }

@@ -4,6 +4,7 @@ import { useId } from 'react';
 import { Link } from 'react-router';
 import type { ScheduledBatch, Timeline } from '../api/client';
 import { grams } from '../app/numbers';
+import { BehindTable } from './BehindTable';
 import { useWidth } from './useWidth';
 import './TimelineLanes.css';
 
@@ -24,42 +25,73 @@ export function TimelineLanes({ ahead }: { ahead: Timeline }) {
   const height = TOP + ahead.lanes.length * LANE + 4;
   const weeks = ahead.dates.map((date, i) => ({ date, i })).filter(({ i }) => i % 7 === 0);
 
+  const table = {
+    head: [
+      t('chart.lane_what'),
+      t('chart.lane_jar'),
+      t('chart.lane_start'),
+      t('chart.lane_ready'),
+      t('chart.lane_empty'),
+      t('chart.lane_grams'),
+    ],
+    rows: ahead.lanes.flatMap((lane) =>
+      lane.lots.map((lot) => [
+        lot.name,
+        lane.jarName ?? '',
+        when(lot.startOn, 'short'),
+        when(lot.readyOn, 'short'),
+        lot.emptyOn === null ? t('chart.lane_lasts') : when(lot.emptyOn, 'short'),
+        grams(Math.round(lot.grams)),
+      ]),
+    ),
+  };
+
   return (
-    <div ref={box} className="lanes" tabIndex={0} role="region" aria-label={t('chart.lanes')}>
-      <svg width={width} height={height} viewBox={`0 0 ${String(width)} ${String(height)}`}>
-        <defs>
-          <pattern id={`${id}bubbles`} width="11" height="11" patternUnits="userSpaceOnUse">
-            <circle cx="3" cy="3" r="1.8" fill="var(--panel)" opacity="0.8" />
-            <circle cx="8.4" cy="8" r="1.1" fill="var(--panel)" opacity="0.8" />
-          </pattern>
-        </defs>
-        {weeks.map(({ date, i }) => (
-          <g key={date}>
-            <path d={`M${String(x(i))} ${String(TOP - 4)} V${String(height)}`} stroke="var(--line)" />
-            <text x={x(i) + 3} y={TOP - 9} fontSize={12.5} fill="var(--ink-soft)">
-              {i === 0 ? t('day.today') : when(date, 'short')}
-            </text>
-          </g>
-        ))}
-        {ahead.lanes.map((lane, row) => {
-          const floor = TOP + (row + 1) * LANE - 6;
-          return (
-            <g key={lane.id}>
-              <path d={`M0 ${String(floor + 2)} H${String(width)}`} stroke="var(--wood)" strokeWidth={3} />
-              <text x={0} y={floor - 17} fontSize={13} fill="var(--ink)">
-                {short(lane.lots[0]?.name ?? t('ahead.empty'))}
+    <>
+      <div ref={box} className="lanes" tabIndex={0} role="region" aria-label={t('chart.lanes')}>
+        <svg width={width} height={height} viewBox={`0 0 ${String(width)} ${String(height)}`}>
+          <defs>
+            <pattern id={`${id}bubbles`} width="11" height="11" patternUnits="userSpaceOnUse">
+              <circle cx="3" cy="3" r="1.8" fill="var(--panel)" opacity="0.8" />
+              <circle cx="8.4" cy="8" r="1.1" fill="var(--panel)" opacity="0.8" />
+            </pattern>
+          </defs>
+          {weeks.map(({ date, i }) => (
+            <g key={date}>
+              <path d={`M${String(x(i))} ${String(TOP - 4)} V${String(height)}`} stroke="var(--line)" />
+              <text x={x(i) + 3} y={TOP - 9} fontSize={12.5} fill="var(--ink-soft)">
+                {i === 0 ? t('day.today') : when(date, 'short')}
               </text>
-              <text x={0} y={floor - 3} fontSize={11.5} fill="var(--ink-soft)">
-                {lane.jarName}
-              </text>
-              {lane.lots.map((lot) => (
-                <Stretch key={lot.id} lot={lot} x={x} floor={floor} days={ahead.days} bubbles={`url(#${id}bubbles)`} />
-              ))}
             </g>
-          );
-        })}
-      </svg>
-    </div>
+          ))}
+          {ahead.lanes.map((lane, row) => {
+            const floor = TOP + (row + 1) * LANE - 6;
+            return (
+              <g key={lane.id}>
+                <path d={`M0 ${String(floor + 2)} H${String(width)}`} stroke="var(--wood)" strokeWidth={3} />
+                <text x={0} y={floor - 17} fontSize={13} fill="var(--ink)">
+                  {short(lane.lots[0]?.name ?? t('ahead.empty'))}
+                </text>
+                <text x={0} y={floor - 3} fontSize={11.5} fill="var(--ink-soft)">
+                  {lane.jarName}
+                </text>
+                {lane.lots.map((lot) => (
+                  <Stretch
+                    key={lot.id}
+                    lot={lot}
+                    x={x}
+                    floor={floor}
+                    days={ahead.days}
+                    bubbles={`url(#${id}bubbles)`}
+                  />
+                ))}
+              </g>
+            );
+          })}
+        </svg>
+      </div>
+      <BehindTable table={table} />
+    </>
   );
 }
 
