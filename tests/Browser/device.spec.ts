@@ -69,7 +69,8 @@ test('without a network the last known pages open, and a serving outlives its ta
     expect(day.people.find(({ id }) => id === person)?.servings).toHaveLength(1);
 
     // Whoever leaves takes what was known along.
-    await second.getByRole('button', { name: 'Sign out' }).click();
+    await second.getByRole('link', { name: /^Account/ }).click();
+    await second.getByRole('button', { name: 'Sign out', exact: true }).click();
     await expect(second.getByLabel('E-mail')).toBeVisible();
     await expect
       .poll(() =>

@@ -91,7 +91,8 @@ test('a whole kitchen moves house as a file', async ({ page, cook }) => {
   const file = await download.path();
   await kitchen.locator('input[type=file]').setInputFiles(file);
   await expect(page.getByText('Create a new one and import it there.')).toBeVisible();
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.getByRole('link', { name: /^Account/ }).click();
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click();
   await page.getByRole('button', { name: 'Look around the demo kitchen' }).waitFor();
   await signIn(page, cook);
   await page.goto('/kitchen#house');

@@ -1,13 +1,10 @@
 import { when } from '../messages/dates';
 import { t } from '../messages/words';
 import { Button } from 'antd';
-import { ask } from './notices';
 import { useCallback, useState } from 'react';
 import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import type { Session } from '../api/client';
-import { forgetAnswers, useLastKnown } from '../api/lastKnown';
-import { queue } from '../api/queue';
-import { useSignOut } from '../api/queries';
+import { useLastKnown } from '../api/lastKnown';
 import { Instruments } from '../instruments/Instruments';
 import { DueBadge } from './DueBadge';
 import { GlobalSearch } from './GlobalSearch';
@@ -36,27 +33,7 @@ export function AppLayout({ household }: { household: NonNullable<Session['house
   const [showsKeys, setShowsKeys] = useState(false);
   const lastKnown = useLastKnown();
   const useNow = useNewVersion();
-  const signOut = useSignOut();
   const navigate = useNavigate();
-  const leave = () => {
-    const unsent = queue.all().length;
-    const out = () => {
-      queue.clear();
-      signOut
-        .mutateAsync(undefined)
-        .catch(() => undefined)
-        .finally(() => void forgetAnswers());
-    };
-    if (unsent === 0) {
-      out();
-      return;
-    }
-    void ask({
-      title: t('queue.sign_out', { count: unsent }),
-      yes: t('queue.sign_out_ok'),
-      no: t('action.cancel'),
-    }).then((isYes) => isYes && out());
-  };
   const go = useCallback(
     (key: Key) => void navigate(beside[key] ?? rooms.find((room) => room.key === key)?.to ?? '/'),
     [navigate],
@@ -110,9 +87,6 @@ export function AppLayout({ household }: { household: NonNullable<Session['house
             onClick={() => setShowsKeys(true)}
           >
             ?
-          </Button>
-          <Button type="text" onClick={leave}>
-            {t('app.sign_out')}
           </Button>
         </div>
       </header>
