@@ -1,11 +1,23 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Browser, Page } from '@playwright/test';
-import { csrf, expect, signIn, signInByHand, test } from './kitchen';
+import { barriers, csrf, expect, signIn, signInByHand, test } from './kitchen';
 
 /** Somebody else's browser. */
 async function another(browser: Browser): Promise<Page> {
   return (await browser.newContext()).newPage();
+}
+
+/** No barrier at any width, in light and dark, and nothing that scrolls sideways. */
+async function isOpenToAll(page: Page): Promise<void> {
+  for (const colorScheme of ['light', 'dark'] as const) {
+    await page.emulateMedia({ colorScheme });
+    for (const width of [320, 1280]) {
+      await page.setViewportSize({ width, height: 800 });
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+      expect(await barriers(page)).toEqual([]);
+    }
+  }
 }
 
 const password = 'carrots under seven stones';
@@ -25,6 +37,7 @@ test('a second cook comes in by a link, writes down and changes nothing, and is 
   await guest.goto(link);
   await expect(guest.getByRole('heading', { name: 'Come into Kitchen of the test' })).toBeVisible();
   await expect(guest.getByText('invited to eat here')).toBeVisible();
+  await isOpenToAll(guest);
   await guest.getByLabel('E-mail').fill(`mina-${info.testId}-${String(Date.now())}@example.org`);
   await guest.getByLabel('Password').fill('password1234');
   await guest.getByRole('button', { name: 'Create an account and come in' }).click();
@@ -75,6 +88,8 @@ test('a password is changed, and forgotten, and chosen again by the mail', async
   await expect.poll(mail).toBeTruthy();
   const path = /\/new-password\/\S+/.exec((await mail()) ?? '')?.[0] ?? '';
   await elsewhere.goto(path);
+  await expect(elsewhere.getByRole('heading', { name: 'Choose a new password' })).toBeVisible();
+  await isOpenToAll(elsewhere);
   await elsewhere.getByLabel('Password').fill('seven quiet stones here');
   await elsewhere.getByRole('button', { name: 'Save and sign in' }).click();
   await expect(elsewhere.getByRole('link', { name: 'Bench', exact: true })).toBeVisible();
@@ -119,6 +134,7 @@ test('a report is read by its link without an account, and a kitchen is deleted 
   await clinician.goto(link);
   await expect(clinician.getByRole('heading', { name: /Ada/ })).toBeVisible();
   await expect(clinician.getByText('This link is valid until')).toBeVisible();
+  await isOpenToAll(clinician);
 
   await page.goto('/account');
   await page.getByRole('button', { name: 'Delete the kitchen' }).click();
