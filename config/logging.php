@@ -12,7 +12,7 @@ return [
         'daily' => [
             'driver' => 'daily',
             'days' => 14,
-            'path' => storage_path('logs/tempesal.log'),
+            'path' => env('TEMPESAL_LOGS', storage_path('logs')) . '/tempesal.log',
             'level' => 'debug',
             'replace_placeholders' => true,
         ],

@@ -14,7 +14,7 @@ prepare_environment() {
   keep_private
   # Short, as the path of a socket has to be, and of this folder of data alone.
   SOCKET="/tmp/tempesal-$(printf '%s' "$STATE" | sha256sum | cut -c1-10).sock"
-  LOG="$ROOT/storage/logs/$purpose.log"
+  LOG="$PRIVATE/logs/$purpose.log"
   SECRETS="$PRIVATE/secrets"
   if [ ! -f "$SECRETS" ]; then
     printf 'APP_KEY=base64:%s\nDB_PASSWORD=%s\n' "$(head -c32 /dev/urandom | base64)" "$(head -c18 /dev/urandom | base64 | tr -d '/+=')" >"$SECRETS"
@@ -27,13 +27,14 @@ prepare_environment() {
   [ "$purpose" != test ] || export APP_ENV=testing
   export TEMPESAL_PHOTOS="$PRIVATE/photos" TEMPESAL_OUTBOX="$PRIVATE/outbox" TEMPESAL_UPLOADS="$PRIVATE/uploads"
   export TEMPESAL_SESSIONS="$PRIVATE/sessions" TEMPESAL_CACHE="$PRIVATE/cache"
+  export TEMPESAL_LOGS="$PRIVATE/logs"
   export DB_HOST=127.0.0.1 DB_USERNAME=tempesal
 }
 
 # A folder that only its owner opens, beside the database's own; what lay outside it before goes in.
 keep_private() {
   PRIVATE="$STATE/private"
-  mkdir -p "$PRIVATE/sessions" "$PRIVATE/cache"
+  mkdir -p "$PRIVATE/sessions" "$PRIVATE/cache" "$PRIVATE/logs"
   local kept
   for kept in secrets photos; do
     if [ -e "$STATE/$kept" ] && [ ! -e "$PRIVATE/$kept" ]; then

@@ -110,6 +110,7 @@ it('keeps secrets, settings and sessions from every other account of the machine
     expect($rest)->toBe([
         '700 /private',
         '700 /private/cache',
+        '700 /private/logs',
         '700 /private/photos',
         '600 /private/secrets',
         '700 /private/sessions',

@@ -19,8 +19,18 @@ it('comes back after its database or its web server was killed, says so, and end
         expect($status)->toBe(503);
         expect((int) $headers['retry-after'])->toBeGreaterThan(0);
         expect($body['message']['code'])->toBe('errors.http_503');
+        for ($more = 0; $more < 20; $more++) {
+            $start->ask('/api/session');
+        }
         expect($start->until('/api/session', 200))->toBeTrue();
         expect($start->process('database'))->not->toBe($database);
+        // One line in the log says it all, and no trace.
+        $log = implode(
+            '',
+            array_map(file_get_contents(...), glob("{$start->state}/main/private/logs/tempesal-*.log") ?: []),
+        );
+        expect(substr_count($log, 'The database does not answer'))->toBe(1);
+        expect($log)->not->toContain('#0 ');
 
         posix_kill(-$web, SIGKILL);
         expect($start->ask('/api/session')[0])->toBe(0);

@@ -8,6 +8,7 @@ import { queue } from '../../api/queue';
 import { Complaint } from '../../app/Complaint';
 import { Dialog } from '../../app/Dialog';
 import { Field } from '../../app/Field';
+import { PasswordField } from '../../app/PasswordField';
 
 interface Props {
   kitchens: Account['kitchens'];
@@ -80,13 +81,7 @@ export function Leaving({ kitchens, household }: Props) {
                 <Input value={name} autoComplete="off" onChange={(event) => setName(event.target.value)} />
               </Field>
             )}
-            <Field label={t('account.password_now')} name="password" refusal={refusal}>
-              <Input.Password
-                value={password}
-                autoComplete="current-password"
-                onChange={(event) => setPassword(event.target.value)}
-              />
-            </Field>
+            <PasswordField is="current" refusal={refusal} value={password} onChange={setPassword} />
             <Complaint>{refusal?.ofNoField}</Complaint>
             <div className="words">
               <Button danger type="primary" htmlType="submit" loading={close.isPending || remove.isPending}>

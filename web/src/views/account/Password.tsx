@@ -1,9 +1,9 @@
 import { t } from '../../messages/words';
-import { Button, Input } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { useChangePassword } from '../../api/account';
 import { Complaint } from '../../app/Complaint';
-import { Field } from '../../app/Field';
+import { PasswordField } from '../../app/PasswordField';
 import { notices } from '../../app/notices';
 
 /** A new password; whoever is signed in elsewhere is signed out. */
@@ -30,20 +30,15 @@ export function Password() {
           );
         }}
       >
-        <Field label={t('account.password_now')} name="password" refusal={save.error}>
-          <Input.Password
-            value={password}
-            autoComplete="current-password"
-            onChange={(event) => setPassword(event.target.value)}
-          />
-        </Field>
-        <Field label={t('account.password_new')} name="newPassword" refusal={save.error}>
-          <Input.Password
-            value={newPassword}
-            autoComplete="new-password"
-            onChange={(event) => setNewPassword(event.target.value)}
-          />
-        </Field>
+        <PasswordField is="current" refusal={save.error} value={password} onChange={setPassword} />
+        <PasswordField
+          is="new"
+          label={t('account.password_new')}
+          name="newPassword"
+          refusal={save.error}
+          value={newPassword}
+          onChange={setNewPassword}
+        />
         <Complaint>{save.error?.ofNoField}</Complaint>
         <Button htmlType="submit" loading={save.isPending}>
           {t('account.change_password')}

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useChangeAccount, type Account } from '../../api/account';
 import { Complaint } from '../../app/Complaint';
 import { Field } from '../../app/Field';
+import { PasswordField } from '../../app/PasswordField';
 import { notices } from '../../app/notices';
 
 /** What others call the cook, and by which address they sign in; another address needs the password. */
@@ -32,15 +33,7 @@ export function YourName({ account }: { account: Account }) {
         <Field label={t('sign_in.email')} name="email" refusal={save.error}>
           <Input value={email} autoComplete="email" onChange={(event) => setEmail(event.target.value)} />
         </Field>
-        {isOtherAddress && (
-          <Field label={t('account.password_now')} name="password" refusal={save.error}>
-            <Input.Password
-              value={password}
-              autoComplete="current-password"
-              onChange={(event) => setPassword(event.target.value)}
-            />
-          </Field>
-        )}
+        {isOtherAddress && <PasswordField is="current" refusal={save.error} value={password} onChange={setPassword} />}
         <Complaint>{save.error?.ofNoField}</Complaint>
         <Button htmlType="submit" loading={save.isPending}>
           {t('action.save')}

@@ -5,6 +5,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { useAcceptInvitation, useInvitation } from '../../api/account';
 import { Complaint } from '../../app/Complaint';
 import { Field } from '../../app/Field';
+import { PasswordField } from '../../app/PasswordField';
 import { PageState } from '../../app/PageState';
 import './SignInView.css';
 
@@ -46,13 +47,7 @@ export function JoinView() {
             <Field label={t('sign_in.email')} name="email" refusal={accept.error}>
               <Input value={email} autoComplete="username" onChange={(event) => setEmail(event.target.value)} />
             </Field>
-            <Field label={t('sign_in.new_password')} name="password" refusal={accept.error}>
-              <Input.Password
-                value={password}
-                autoComplete="new-password"
-                onChange={(event) => setPassword(event.target.value)}
-              />
-            </Field>
+            <PasswordField is="new" refusal={accept.error} value={password} onChange={setPassword} />
             <Complaint>{accept.error?.ofNoField}</Complaint>
             <Button type="primary" htmlType="submit" loading={accept.isPending}>
               {t('join.create')}

@@ -1,10 +1,10 @@
 import { t } from '../../messages/words';
-import { Button, Input } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useResetPassword } from '../../api/account';
 import { Complaint } from '../../app/Complaint';
-import { Field } from '../../app/Field';
+import { PasswordField } from '../../app/PasswordField';
 import './SignInView.css';
 
 /** Where the link in the mail leads to. */
@@ -27,13 +27,7 @@ export function NewPasswordView() {
             reset.mutate({ email, token, password }, { onSuccess: () => void navigate('/today', { replace: true }) });
           }}
         >
-          <Field label={t('sign_in.new_password')} name="password" refusal={reset.error}>
-            <Input.Password
-              value={password}
-              autoComplete="new-password"
-              onChange={(event) => setPassword(event.target.value)}
-            />
-          </Field>
+          <PasswordField is="new" refusal={reset.error} value={password} onChange={setPassword} />
           <Complaint>{reset.error?.of('token') ?? reset.error?.of('email') ?? reset.error?.ofNoField}</Complaint>
           <Button type="primary" htmlType="submit" loading={reset.isPending}>
             {t('new_password.save')}

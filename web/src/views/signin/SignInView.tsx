@@ -2,6 +2,7 @@ import { t } from '../../messages/words';
 import { Button, Input } from 'antd';
 import { Complaint } from '../../app/Complaint';
 import { Field } from '../../app/Field';
+import { PasswordField } from '../../app/PasswordField';
 import { useState, type FormEvent } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { useForgetPassword } from '../../api/account';
@@ -114,13 +115,13 @@ function SignInForm() {
       <Field label={t('sign_in.email')} name="email" refusal={refusal}>
         <Input value={email} autoComplete="username" onChange={(event) => setEmail(event.target.value)} />
       </Field>
-      <Field label={t('sign_in.password')} name="password" refusal={refusal}>
-        <Input.Password
-          value={password}
-          autoComplete="current-password"
-          onChange={(event) => setPassword(event.target.value)}
-        />
-      </Field>
+      <PasswordField
+        is="current"
+        label={t('sign_in.password')}
+        refusal={refusal}
+        value={password}
+        onChange={setPassword}
+      />
       <Complaint>{refusal?.ofNoField}</Complaint>
       <Button htmlType="submit" loading={signIn.isPending}>
         {t('sign_in.sign_in')}
