@@ -42,7 +42,7 @@ test('the cupboards of the kitchen are walked along with the arrow keys', async 
   await expect(page.getByRole('button', { name: 'Add a salt' })).toBeVisible();
   await page.keyboard.press('ArrowLeft');
   await page.keyboard.press('ArrowLeft');
-  await expect(door(/^Settings/)).toBeFocused();
+  await expect(door(/^Sharing/)).toBeFocused();
   // One of them is on the way of the tab key.
   await page.keyboard.press('Tab');
   expect(await page.evaluate(() => document.activeElement?.getAttribute('role'))).not.toBe('tab');
