@@ -6,9 +6,9 @@ namespace App\Models;
 
 use App\Household\Access;
 use App\Household\BelongsToHousehold;
+use App\Household\FoundBySecret;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Support\Str;
 
 /**
  * A secret address that lets one more cook into the kitchen, once and for a week.
@@ -20,7 +20,7 @@ use Illuminate\Support\Str;
  */
 final class Invitation extends Model
 {
-    use BelongsToHousehold;
+    use BelongsToHousehold, FoundBySecret;
 
     public const VALID_DAYS = 7;
 
@@ -30,25 +30,12 @@ final class Invitation extends Model
 
     public static function issue(Access $access, string $forWhom): self
     {
-        $secret = Str::random(40);
-
         return self::create([
             'access' => $access,
             'for_whom' => $forWhom,
-            'secret' => $secret,
-            'secret_hash' => hash('sha256', $secret),
+            ...self::newSecret(),
             'expires_at' => CarbonImmutable::now()->addDays(self::VALID_DAYS),
         ]);
-    }
-
-    /** The one with this secret, whichever kitchen's; null where it is used, withdrawn or too old. */
-    public static function withSecret(string $secret): ?self
-    {
-        return self::query()
-            ->withoutGlobalScopes()
-            ->where('secret_hash', hash('sha256', $secret))
-            ->where('expires_at', '>', CarbonImmutable::now())
-            ->first();
     }
 
     protected function casts(): array

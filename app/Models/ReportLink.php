@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Household\BelongsToHousehold;
+use App\Household\FoundBySecret;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Support\Str;
 
 /**
  * A secret address under which somebody outside, a clinician say, reads what one person ate, until it ends.
@@ -18,7 +18,7 @@ use Illuminate\Support\Str;
  */
 final class ReportLink extends Model
 {
-    use BelongsToHousehold;
+    use BelongsToHousehold, FoundBySecret;
 
     protected $guarded = [];
 
@@ -37,24 +37,11 @@ final class ReportLink extends Model
 
             return $known;
         }
-        $secret = Str::random(40);
-
         return self::create([
             'person_id' => $personId,
-            'secret' => $secret,
-            'secret_hash' => hash('sha256', $secret),
+            ...self::newSecret(),
             'expires_at' => $until,
         ]);
-    }
-
-    /** The one with this secret, whichever kitchen's; null where it was withdrawn or has ended. */
-    public static function withSecret(string $secret): ?self
-    {
-        return self::query()
-            ->withoutGlobalScopes()
-            ->where('secret_hash', hash('sha256', $secret))
-            ->where('expires_at', '>', CarbonImmutable::now())
-            ->first();
     }
 
     protected function casts(): array

@@ -323,24 +323,10 @@ final readonly class BatchState
         return $this->with(clock: $this->clock + $seconds, ripened: $this->ripened + $ripening);
     }
 
-    /** The same with another rest that goes on, or none. */
+    /** The same with the rest that goes on, as it is known now; one that was kept has forgotten it. */
     public function inBath(?SoakInProgress $bath): self
     {
-        return $bath === $this->bath
-            ? $this
-            : new self(
-                $this->phases,
-                $this->accounts,
-                $this->kinds,
-                $this->isApart,
-                $this->live,
-                $this->allergens,
-                $this->clock,
-                $this->bathedFor,
-                $this->bathBegan,
-                $bath,
-                $this->ripened,
-            );
+        return $bath === null || $bath === $this->bath ? $this : $this->with(bath: $bath);
     }
 
     /** The same with another's accounts, and with what equals the other's as the very same objects. */
@@ -351,19 +337,7 @@ final readonly class BatchState
             $kinds[$key] = isset($other->kinds[$key]) ? $kind->sharing($other->kinds[$key]) : $kind;
         }
 
-        return new self(
-            $this->phases,
-            $other->accounts,
-            $kinds,
-            $this->isApart,
-            $this->live,
-            $this->allergens,
-            $this->clock,
-            $this->bathedFor,
-            $this->bathBegan,
-            $this->bath,
-            $this->ripened,
-        );
+        return $this->with(accounts: $other->accounts, kinds: $kinds);
     }
 
     /** What it is known by: two states with the same are the same but for rounding. */
@@ -508,12 +482,14 @@ final readonly class BatchState
      * The same but for what is given.
      *
      * @param  array<string, Composition>|null  $phases
+     * @param  array<string, Composition>|null  $accounts
      * @param  array<string, PieceKind>|null  $kinds
      * @param  array<string, true>|null  $allergens
      * @param  list<float>|null  $bathBegan
      */
     private function with(
         ?array $phases = null,
+        ?array $accounts = null,
         ?array $kinds = null,
         ?bool $live = null,
         ?array $allergens = null,
@@ -525,7 +501,7 @@ final readonly class BatchState
     ): self {
         return new self(
             $phases ?? $this->phases,
-            $this->accounts,
+            $accounts ?? $this->accounts,
             $kinds ?? $this->kinds,
             $this->isApart,
             $live ?? $this->live,

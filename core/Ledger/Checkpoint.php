@@ -88,18 +88,17 @@ final readonly class Checkpoint
     }
 
     /**
-     * As it is kept: the rest that goes on is known from the lines, with its temperatures, and of what has crossed the wall
-     * of the jar no estimate asks at any but the typical point.
+     * As it is kept: of what has crossed the wall of the jar no estimate asks at any but the typical point. The rest that goes
+     * on is not kept at all; it is known from the lines, with its temperatures.
      */
     public function toKeep(): self
     {
-        $typical = $this->typical->inBath(null);
-        $slim = static fn(BatchState $state): BatchState => $state->inBath(null)->sharing($typical);
+        $slim = fn(BatchState $state): BatchState => $state->sharing($this->typical);
 
         return new self(
             $this->edition,
             $this->asked,
-            $typical,
+            $this->typical,
             array_map(static fn(array $ends): array => array_map($slim, $ends), $this->shifted),
         );
     }
