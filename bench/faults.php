@@ -318,7 +318,8 @@ try {
             "--socket={$start->socket()}",
             '-BN',
             '-e',
-            "select count(*) from tempesal.batch_entries e left join tempesal.servings s on s.batch_entry_id = e.id where e.kind = 'serve' and s.id is null",
+            'select count(*) from tempesal.batch_entries e left join tempesal.servings s on s.batch_entry_id = e.id' .
+            " where e.kind = 'serve' and s.id is null",
         ]))
             ->mustRun()
             ->getOutput(),

@@ -28,7 +28,8 @@ backup_installation() { # file
   link_photos "$WORK/photos"
   say "Reading the database."
   mariadb-dump --no-defaults --socket="$SOCKET" --user="$(id -un)" --single-transaction --quick --skip-comments \
-    --hex-blob --default-character-set=utf8mb4 "$DB_DATABASE" >"$WORK/database.sql" 2>>"$LOG" || fail "The database could not be read; see $LOG."
+    --hex-blob --default-character-set=utf8mb4 "$DB_DATABASE" >"$WORK/database.sql" 2>>"$LOG" \
+    || fail "The database could not be read; see $LOG."
   # Photos that came while it was read; none is ever written again under its name.
   link_photos "$WORK/photos"
   cp "$SECRETS" "$WORK/secrets"
@@ -64,7 +65,8 @@ restore_installation() { # file
   say "Reading the database of the backup, beside the one in use."
   as_admin -e 'DROP DATABASE IF EXISTS tempesal_restored'
   make_database tempesal_restored
-  as_admin tempesal_restored <"$WORK/database.sql" 2>>"$LOG" || fail "The database of the backup could not be read; nothing was changed. See $LOG."
+  as_admin tempesal_restored <"$WORK/database.sql" 2>>"$LOG" \
+    || fail "The database of the backup could not be read; nothing was changed. See $LOG."
   # With the key of the backup, for what is encrypted in it.
   try_restored "$WORK" migrate --force --no-interaction
   try_restored "$WORK" tempesal:check
@@ -102,8 +104,10 @@ exchange_databases() {
     SELECT GROUP_CONCAT(CONCAT('\`', table_schema, '\`.\`', table_name, '\` TO \`',
       IF(table_schema = '$DB_DATABASE', 'tempesal_replaced', '$DB_DATABASE'), '\`.\`', table_name, '\`')
       ORDER BY table_schema = '$DB_DATABASE' DESC SEPARATOR ', ')
-    FROM information_schema.tables WHERE table_schema IN ('$DB_DATABASE', 'tempesal_restored')" --init-command='SET SESSION group_concat_max_len = 1000000')
-  as_admin -e "SET FOREIGN_KEY_CHECKS = 0; RENAME TABLE $renames" 2>>"$LOG" || fail "The databases could not be exchanged; nothing was changed. See $LOG."
+    FROM information_schema.tables WHERE table_schema IN ('$DB_DATABASE', 'tempesal_restored')" \
+    --init-command='SET SESSION group_concat_max_len = 1000000')
+  as_admin -e "SET FOREIGN_KEY_CHECKS = 0; RENAME TABLE $renames" 2>>"$LOG" \
+    || fail "The databases could not be exchanged; nothing was changed. See $LOG."
   as_admin -e 'DROP DATABASE tempesal_replaced; DROP DATABASE tempesal_restored'
 }
 

@@ -31,7 +31,8 @@ has_room() { [ "$(df --output=avail -k "$(setting TEMPESAL_STATE)" | tail -n 1)"
 look "the settings can be read" test -r "$SETTINGS"
 look "nobody else can read the settings" is_private "$SETTINGS" 640
 look "photos and sessions are closed to others" is_private "$(setting TEMPESAL_STATE)" 700
-look "the certificate is by the authority of this home, and valid for a week at least" openssl x509 -in "$(dirname "$AUTHORITY")/server.crt" -noout -checkend 604800
+look "the certificate is by the authority of this home, and valid for a week at least" \
+  openssl x509 -in "$(dirname "$AUTHORITY")/server.crt" -noout -checkend 604800
 look "$URL answers, and so does its database" ask -f "$URL/health"
 look "browsers are told to come by https alone" says "$URL/api/session" '^strict-transport-security:'
 look "no answer can be framed or guessed at" says "$URL/api/session" '^x-content-type-options: nosniff'

@@ -75,7 +75,8 @@ install_packages() {
 
 make_folders() {
   mkdir -p "$STATE"/{photos,outbox,uploads,sessions,cache,tmp} "$STATE"/storage/{logs,app,framework/{views,cache/data,sessions}} \
-    "$LOGS" "$BACKUPS" "$TLS" "$(dirname "$SOCKET")" "$PREFIX"/etc/{nginx/sites-available,nginx/sites-enabled,systemd/system,mysql/mariadb.conf.d}
+    "$LOGS" "$BACKUPS" "$TLS" "$(dirname "$SOCKET")" \
+    "$PREFIX"/etc/{nginx/sites-available,nginx/sites-enabled,systemd/system,mysql/mariadb.conf.d}
   if [ -z "$PREFIX" ]; then
     chown -R "$USER_NAME:" "$STATE" "$LOGS"
     chmod 700 "$STATE" "$BACKUPS"

@@ -49,7 +49,8 @@ case "${1:-}" in
   nightly)
     backups=$(setting TEMPESAL_BACKUPS)
     backup_installation "$backups/tempesal-$(date -u +%Y-%m-%d-%H%M).tar.gz"
-    find "$backups" -maxdepth 1 -name 'tempesal-*.tar.gz' -printf '%T@ %p\n' | sort -rn | tail -n "+$((KEPT_BACKUPS + 1))" | cut -d' ' -f2- | xargs -r rm -f
+    find "$backups" -maxdepth 1 -name 'tempesal-*.tar.gz' -printf '%T@ %p\n' | sort -rn \
+      | tail -n "+$((KEPT_BACKUPS + 1))" | cut -d' ' -f2- | xargs -r rm -f
     ;;
   *) fail_usage "Say what: backup FILE, restore FILE, check or nightly." ;;
 esac

@@ -21,12 +21,11 @@ final class MembersView
     public static function of(Household $household, ?User $reader, Access $access): array
     {
         $keeps = $access === Access::Keep;
+        $members = Membership::of($household)->with('user')->oldest('id')->get();
+        $keepers = $members->where('access', Access::Keep)->count();
 
         return [
-            'members' => Membership::of($household)
-                ->with('user')
-                ->oldest('id')
-                ->get()
+            'members' => $members
                 ->map(
                     static fn(Membership $membership): array => [
                         'id' => $membership->id,
@@ -34,7 +33,7 @@ final class MembersView
                         'email' => $membership->user->email,
                         'access' => $membership->access,
                         'isYou' => $membership->user_id === $reader?->id,
-                        'isLastKeeper' => $membership->isLastKeeper(),
+                        'isLastKeeper' => $membership->access === Access::Keep && $keepers === 1,
                     ],
                 )
                 ->all(),

@@ -7,14 +7,12 @@ namespace App\Http\Controllers;
 use App\Actions\RecordOtherFood;
 use App\Household\CurrentHousehold;
 use App\Household\IdempotencyKey;
+use App\Http\Responses\IntakePage;
 use App\Intake\BackgroundIntake;
-use App\Intake\CultureLogs;
 use App\Intake\IntakeCsv;
 use App\Intake\Intakes;
 use App\Models\Household;
 use App\Models\Person;
-use App\Support\InvalidInput;
-use App\Views\IntakeView;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -34,7 +32,7 @@ final readonly class IntakeController
     public function __construct(private CurrentHousehold $current) {}
 
     /** Some days of someone; beside them the days before, or someone else's. */
-    public function show(Request $request): JsonResponse
+    public function show(Request $request, IntakePage $page): JsonResponse
     {
         $asked = $request->validate(
             ['personId' => ['required', 'string', 'max:26'], 'beside' => ['nullable', 'string', 'max:26']],
@@ -53,16 +51,7 @@ final readonly class IntakeController
             [$beside, $name] = [Intakes::of($other, $from, $to), Message::of('text.quoted', text: $other->name)];
         }
 
-        $kept =
-            Intakes::of($person, $from, $to) ??
-            throw InvalidInput::at('from', Message::of('errors.no_intake', name: $person->name));
-
-        return new JsonResponse([
-            'from' => $kept->days[0]->date,
-            'to' => $to,
-            'today' => $this->current->get()->today(),
-            ...IntakeView::of($person, $kept, CultureLogs::of($person, $this->current->get()), $beside, $name),
-        ]);
+        return new JsonResponse($page->of($person, $from, $to, $beside, $name));
     }
 
     public function export(Request $request): JsonResponse|Response

@@ -3,7 +3,7 @@ import type { Refusal } from '../../api/client';
 import { t } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { Button, Input } from 'antd';
-import { notices } from '../../app/notices';
+import { copyText } from '../../app/copyText';
 import { useCalendarLink, useMakeCalendarLink, useRevokeCalendarLink } from '../../api/tending';
 
 /** The chores in the household's own calendars: under a secret address, or as a file. */
@@ -34,18 +34,7 @@ export function Calendar() {
         </>
       )}
       <div className="words">
-        {address !== null && (
-          <Button
-            onClick={() =>
-              void navigator.clipboard.writeText(address).then(
-                () => notices.done(t('calendar_page.copied')),
-                () => notices.note(t('calendar_page.select')),
-              )
-            }
-          >
-            {t('action.copy')}
-          </Button>
-        )}
+        {address !== null && <Button onClick={() => void copyText(address)}>{t('action.copy')}</Button>}
         <Button loading={make.isPending} onClick={() => make.mutate(undefined, { onError: failed })}>
           {address === null ? t('calendar_page.create') : t('calendar_page.create_new')}
         </Button>
