@@ -320,7 +320,7 @@ final readonly class BatchStatus
     public function standingReading(): ?Note
     {
         $reading = $this->reading();
-        $since = collect($this->batch->standing())->last(
+        $since = collect($this->batch->tended())->last(
             static fn(BatchEntry $line): bool => in_array($line->kind, self::ADDITIONS, true) &&
                 !$line->happened_at->isFuture(),
         );

@@ -37,7 +37,7 @@ final class LiveCulture
 
     private static function isMilk(Batch $batch): bool
     {
-        return Hazards::of(Ledgers::foreseen($batch->loadMissing(['entries', 'steps'])), $batch->method)->isMilk;
+        return Hazards::of(Ledgers::foreseen($batch->loadMissing('steps')), $batch->method)->isMilk;
     }
 
     /** Whether what is eaten of it will count once it has come so far: what a label is to say for months. */

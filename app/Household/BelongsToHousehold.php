@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Household;
 
 use App\Models\Household;
+use App\Support\ReadOnce;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
@@ -20,6 +21,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 trait BelongsToHousehold
 {
     use HasUlids;
+    use ReadOnce;
 
     public static function bootBelongsToHousehold(): void
     {
@@ -29,6 +31,12 @@ trait BelongsToHousehold
         static::creating(static function (Model $row): void {
             $row->setAttribute('household_id', app(CurrentHousehold::class)->id());
         });
+    }
+
+    /** Its key is never counted up; it is asked at every column that is read. */
+    public function getIncrementing(): bool
+    {
+        return false;
     }
 
     /**

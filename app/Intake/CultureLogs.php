@@ -11,9 +11,7 @@ use App\Models\Household;
 use App\Models\Person;
 use App\Models\Serving;
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Relations\HasMany;
 use Tempesal\Core\Intake\CultureLog;
-use Tempesal\Core\Ledger\Entry\Serve;
 
 /**
  * The kinds of cultures that someone ate lately, from what was written down.
@@ -29,10 +27,7 @@ final class CultureLogs
         $eaten = [];
         $ready = [];
         $servings = Intakes::servings($from, $today, $person)->where('is_live', true);
-        // When a jar was ready does not depend on what was eaten of it, which is most of its entries.
-        $batches = Batch::query()
-            ->with(['jar', 'steps', 'formulaVersion', 'notes'])
-            ->with(['entries' => static fn(HasMany $entries) => $entries->where('kind', '!=', Serve::kind())])
+        $batches = Batch::inShort()
             ->whereIn('id', $servings->pluck('batch_id')->unique())
             ->get()
             ->keyBy('id');

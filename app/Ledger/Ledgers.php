@@ -30,33 +30,30 @@ final class Ledgers
     private static ?WeakMap $known = null;
 
     /**
-     * The whole history, in the order in which things happened, without entries that were reversed. What stands in one
-     * of the kitchen's places has the temperatures that are known of it.
+     * The history, in the order in which things happened, without entries that were reversed; in short where that was kept. What
+     * stands in one of the kitchen's places has the temperatures that are known of it.
      */
     public static function history(Batch $batch): Ledger
     {
+        $edition = app(RoomClimates::class)->edition();
+        if ($batch->relationLoaded('entries')) {
+            $edition .= ' ' . count($batch->entries);
+        }
         self::$known ??= new WeakMap();
-        $edition = count($batch->entries) . ' ' . app(RoomClimates::class)->edition();
         if ((self::$known[$batch][0] ?? null) !== $edition) {
-            self::$known[$batch] = [
-                $edition,
-                new Ledger(
-                    array_map(static fn(BatchEntry $line): LedgerLine => self::line($batch, $line), $batch->standing()),
-                    isApart: $batch->is_apart,
-                    store: $batch->exists ? new Snapshots($batch) : null,
-                ),
-            ];
+            self::$known[$batch] = [$edition, $batch->exists ? Snapshots::history($batch) : self::replayed($batch)];
         }
 
         return self::$known[$batch][1];
     }
 
-    /** The same, computed from its first line on, whatever was kept of it. */
-    public static function replayed(Batch $batch): Ledger
+    /** All of it, computed from its first line on, whatever was kept of it. */
+    public static function replayed(Batch $batch, ?Snapshots $store = null): Ledger
     {
         return new Ledger(
             array_map(static fn(BatchEntry $line): LedgerLine => self::line($batch, $line), $batch->standing()),
             isApart: $batch->is_apart,
+            store: $store,
         );
     }
 
@@ -95,7 +92,8 @@ final class Ledgers
         return StarterTransfer::from($lender->id, $lender->name, self::of($lender, $at))->liquid();
     }
 
-    private static function line(Batch $batch, BatchEntry $line): LedgerLine
+    /** An entry as a line of the ledger. */
+    public static function line(Batch $batch, BatchEntry $line): LedgerLine
     {
         return self::placed($batch, $line->read(), $line->happened_at, $line->id);
     }

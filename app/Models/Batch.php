@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Ledger\BatchState;
+use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Served;
 use Tempesal\Core\Making\Stage;
 use Tempesal\Core\Making\StepKind;
@@ -55,6 +56,7 @@ use Tempesal\Core\Produce\PieceShape;
  * @property Jar|null $jar
  * @property FormulaVersion|null $formulaVersion
  * @property Collection<int, BatchEntry> $entries
+ * @property Collection<int, BatchEntry> $tending
  * @property Collection<int, BatchStep> $steps
  * @property Collection<int, ChoreMark> $choreMarks
  * @property Collection<int, Note> $notes
@@ -73,11 +75,14 @@ final class Batch extends Model
     /** @var array{int, list<BatchEntry>}|null its standing lines, and of how many entries */
     private ?array $stood = null;
 
+    /** @var array{int, list<BatchEntry>}|null those of them that are no servings, and of how many entries */
+    private ?array $tended = null;
+
     /** @var array{int, list<array{CarbonImmutable, Place}>}|null where it was put, and of how many entries */
     private ?array $moved = null;
 
     /**
-     * Batches with all that the shelf shows of them.
+     * Batches with all that there is of them.
      *
      * @return Builder<self>
      */
@@ -86,10 +91,30 @@ final class Batch extends Model
         return self::query()->with(['jar', 'entries', 'steps', 'formulaVersion', 'choreMarks', 'notes', 'snapshot']);
     }
 
+    /**
+     * Batches with all that one sees of them from before the shelf: without what was eaten of them, of which there is more
+     * every day.
+     *
+     * @return Builder<self>
+     */
+    public static function inShort(): Builder
+    {
+        return self::query()
+            ->with(['jar', 'tending', 'steps', 'formulaVersion', 'choreMarks', 'notes', 'snapshot'])
+            ->addSelect([
+                'batches.*',
+                'last_position' => BatchEntry::query()
+                    ->select('position')
+                    ->whereColumn('batch_id', 'batches.id')
+                    ->orderByDesc('position')
+                    ->limit(1),
+            ]);
+    }
+
     /** @return Builder<self> those that were not emptied */
     public static function onShelf(): Builder
     {
-        return self::whole()->where('emptied_at', null);
+        return self::inShort()->where('emptied_at', null);
     }
 
     /** @return Builder<self> those that hold food or will: brine kept for other jars is none */
@@ -171,6 +196,12 @@ final class Batch extends Model
         return $this->hasMany(BatchEntry::class)->orderBy('position');
     }
 
+    /** @return HasMany<BatchEntry, $this> entries that are no servings */
+    public function tending(): HasMany
+    {
+        return $this->entries()->where('kind', '!=', Serve::kind());
+    }
+
     /** @return HasOne<BatchSnapshot, $this> */
     public function snapshot(): HasOne
     {
@@ -204,18 +235,67 @@ final class Batch extends Model
     /** @return list<BatchEntry> lines that were not taken back, in the order in which things happened */
     public function standing(): array
     {
-        $count = count($this->entries);
+        $count = count($this->loadMissing('entries')->entries);
         if ($this->stood === null || $this->stood[0] !== $count) {
-            $reversed = $this->entries->pluck('reverses_id')->filter()->flip();
-            $standing = $this->entries
-                ->filter(
-                    static fn(BatchEntry $entry): bool => $entry->reverses_id === null && !$reversed->has($entry->id),
-                )
-                ->all();
-            $this->stood = [$count, self::inOrder($standing)];
+            $this->stood = [$count, self::standingOf($this->entries)];
         }
 
         return $this->stood[1];
+    }
+
+    /** @return list<BatchEntry> the same without servings */
+    public function tended(): array
+    {
+        $lines = $this->relationLoaded('entries') ? $this->entries : $this->loadMissing('tending')->tending;
+        $count = count($lines);
+        if ($this->tended === null || $this->tended[0] !== $count) {
+            $others = $lines->filter(static fn(BatchEntry $entry): bool => $entry->kind !== Serve::kind());
+            $this->tended = [$count, self::standingOf($others)];
+        }
+
+        return $this->tended[1];
+    }
+
+    /**
+     * Entries that were written after the one at a position.
+     *
+     * @return list<BatchEntry>
+     */
+    public function entriesAfter(int $position): array
+    {
+        if (!$this->relationLoaded('entries')) {
+            $last = $this->getAttributes()['last_position'] ?? null;
+
+            return is_numeric($last) && $last <= $position
+                ? []
+                : array_values($this->entries()->where('position', '>', $position)->get()->all());
+        }
+        $after = [];
+        foreach ($this->entries->reverse() as $entry) {
+            if ($entry->position <= $position) {
+                break;
+            }
+            array_unshift($after, $entry);
+        }
+
+        return $after;
+    }
+
+    /**
+     * @param  Collection<int, BatchEntry>  $entries
+     * @return list<BatchEntry> those that were not taken back, in the order in which things happened
+     */
+    private static function standingOf(Collection $entries): array
+    {
+        $reversed = $entries->pluck('reverses_id')->filter()->flip();
+
+        return self::inOrder(
+            $entries
+                ->filter(
+                    static fn(BatchEntry $entry): bool => $entry->reverses_id === null && !$reversed->has($entry->id),
+                )
+                ->all(),
+        );
     }
 
     /**
@@ -255,8 +335,9 @@ final class Batch extends Model
     /** @return list<array{CarbonImmutable, Place}> entries that say where it stands, as long as none comes to them */
     private function moves(): array
     {
-        $lines = $this->standing();
-        if ($this->moved === null || $this->moved[0] !== count($this->entries)) {
+        $lines = $this->tended();
+        $count = $this->tended[0] ?? 0;
+        if ($this->moved === null || $this->moved[0] !== $count) {
             $moves = [];
             foreach ($lines as $line) {
                 $room = $line->entry['room'] ?? null;
@@ -265,7 +346,7 @@ final class Batch extends Model
                     $moves[] = [$line->happened_at, $place];
                 }
             }
-            $this->moved = [count($this->entries), $moves];
+            $this->moved = [$count, $moves];
         }
 
         return $this->moved[1];
@@ -280,7 +361,7 @@ final class Batch extends Model
 
     public function momentAt(float $secondsSinceStart): CarbonImmutable
     {
-        return $this->started_at->addSeconds((int) round($secondsSinceStart));
+        return $this->started_at->modify(sprintf('%+d seconds', round($secondsSinceStart)));
     }
 
     public function cover(): ?Cover

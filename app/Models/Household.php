@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Household\HasVersion;
+use App\Support\ReadOnce;
 use Carbon\CarbonImmutable;
+use DateTimeImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Tempesal\Core\Care\QuietHours;
@@ -35,7 +37,7 @@ use Tempesal\Core\Method\Aim;
  */
 final class Household extends Model
 {
-    use HasUlids, HasVersion;
+    use HasUlids, HasVersion, ReadOnce;
 
     /** Columns that are changed elsewhere than in its settings. */
     private const UNCOUNTED = ['planning'];
@@ -73,7 +75,9 @@ final class Household extends Model
     /** Whole days from one day to another, both as YYYY-MM-DD. */
     public static function daysBetween(string $from, string $to): int
     {
-        return (int) CarbonImmutable::parse($from)->diffInDays(CarbonImmutable::parse($to));
+        $noon = static fn(string $day): int => (new DateTimeImmutable("{$day} 12:00 UTC"))->getTimestamp();
+
+        return intdiv($noon($to) - $noon($from), 86_400);
     }
 
     protected function casts(): array

@@ -30,7 +30,7 @@ final class SodiumCourseView
     public static function of(Batch $batch): array
     {
         $now = $batch->secondsSinceStart(CarbonImmutable::now());
-        $history = Ledgers::foreseen($batch);
+        $history = Ledgers::foreseen($batch)->whole();
         $last = max([0.0, ...array_map(static fn(LedgerLine $line): float => $line->at ?? 0.0, $history->lines)]);
         $end =
             $batch->emptied_at === null

@@ -488,7 +488,7 @@ final readonly class KitchenWeek
     {
         $keys = Person::dislikedBy($people);
         $names = [];
-        foreach ($keys === [] ? [] : $batch->standing() as $line) {
+        foreach ($keys === [] ? [] : $batch->tended() as $line) {
             /** @var array{id?: string, name?: string}|null $food  as the ledger writes it */
             $food = $line->entry['ingredient'] ?? ($line->entry['food'] ?? null);
             if (in_array($food['id'] ?? '', $keys, true)) {

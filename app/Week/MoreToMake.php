@@ -38,7 +38,7 @@ final readonly class MoreToMake
             $groups[] = $answer->formula->group;
             $foods[] = $answer->formula->mainFood();
         }
-        foreach (Batch::food()->get() as $batch) {
+        foreach (Batch::food()->setEagerLoads([])->get() as $batch) {
             $own = $makeable->formulas[str_replace('formula:', '', $batch->likeness)] ?? null;
             $groups[] = $own?->group;
             $foods[] = $own?->mainFood();

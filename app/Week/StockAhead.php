@@ -155,6 +155,7 @@ final readonly class StockAhead
             );
         }
         $lots = $status = $others = [];
+        $lately = self::eatenLately($household);
         $taken = [];
         foreach (Batch::food()->orderBy('started_at')->orderBy('id')->get() as $batch) {
             $status[$batch->id] = $one = BatchStatus::of($batch, Ledgers::of($batch), $household);
@@ -166,7 +167,7 @@ final readonly class StockAhead
                 $others[$kind] = new Product(
                     $kind,
                     $batch->name,
-                    self::usedADay($batch->id, $household, $meant[$batch->id] ?? []),
+                    self::usedADay($lately[$batch->id] ?? 0.0, $meant[$batch->id] ?? []),
                     [],
                     [],
                     1,
@@ -427,18 +428,29 @@ final readonly class StockAhead
     /**
      * Grams a day that are eaten of a batch which does not come round: as planned for the days ahead, or as lately.
      *
+     * @param  float  $lately  grams that were eaten of it
      * @param  array<int, float>  $meant  grams planned for someone, by day
      */
-    private static function usedADay(string $batch, Household $household, array $meant): float
+    private static function usedADay(float $lately, array $meant): float
     {
-        $today = CarbonImmutable::parse($household->today());
         $planned = array_sum(array_filter($meant, static fn(int $day): bool => $day < 7, ARRAY_FILTER_USE_KEY));
-        $eaten = (float) Serving::query()
-            ->where('batch_id', $batch)
-            ->where('undone_at', null)
-            ->where('eaten_on', '>', $today->subDays(self::LATELY_DAYS)->toDateString())
-            ->sum('grams');
 
-        return $planned > 0.0 ? $planned / 7.0 : $eaten / self::LATELY_DAYS;
+        return $planned > 0.0 ? $planned / 7.0 : $lately / self::LATELY_DAYS;
+    }
+
+    /** @return array<string, float> grams that were eaten of each batch in the last days */
+    private static function eatenLately(Household $household): array
+    {
+        $from = CarbonImmutable::parse($household->today())->subDays(self::LATELY_DAYS);
+        $rows = Serving::query()->where('undone_at', null)->where('eaten_on', '>', $from->toDateString());
+
+        /** @var array<string, float> $grams */
+        $grams = $rows
+            ->groupBy('batch_id')
+            ->selectRaw('batch_id, sum(grams) as grams')
+            ->pluck('grams', 'batch_id')
+            ->all();
+
+        return $grams;
     }
 }

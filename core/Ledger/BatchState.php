@@ -340,17 +340,6 @@ final readonly class BatchState
         return $this->with(accounts: $other->accounts, kinds: $kinds);
     }
 
-    /** What it is known by: two states with the same are the same but for rounding. */
-    public function digest(): string
-    {
-        $numbers = [$this->clock, $this->bathedFor, $this->ripened];
-        foreach ($this->phases as $phase) {
-            array_push($numbers, $phase->waterG, $phase->sodiumMg, $phase->otherG);
-        }
-
-        return pack('d*', ...$numbers);
-    }
-
     public function heated(): self
     {
         return $this->with(live: false);

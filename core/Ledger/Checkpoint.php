@@ -10,7 +10,7 @@ use Tempesal\Core\Estimate\Uncertain;
 
 /**
  * What a batch held after some of its lines, at the typical point and at each end of every input that was asked for until
- * then: what its estimates would otherwise compute from the first line on. Its edition is that of the last line it covers.
+ * then: what its estimates would otherwise compute from the first line on.
  */
 final readonly class Checkpoint
 {
@@ -18,17 +18,12 @@ final readonly class Checkpoint
      * @param  list<Uncertain>  $asked
      * @param  array<string, array<int, BatchState>>  $shifted  by the key of the input: at its low and its high end
      */
-    public function __construct(
-        public string $edition,
-        private array $asked,
-        private BatchState $typical,
-        private array $shifted,
-    ) {}
+    public function __construct(private array $asked, private BatchState $typical, private array $shifted) {}
 
     /** The one that covers nothing. */
     public static function beginning(bool $isApart): self
     {
-        return new self('', [], BatchState::empty($isApart), []);
+        return new self([], BatchState::empty($isApart), []);
     }
 
     /**
@@ -54,7 +49,7 @@ final readonly class Checkpoint
      *
      * @throws NotEnough
      */
-    public function after(array $lines, ?SoakInProgress $bath, string $edition): self
+    public function after(array $lines, ?SoakInProgress $bath): self
     {
         $at = Point::typical();
         $typical = self::carriedOut($lines, $this->at($at, $bath), $at);
@@ -67,7 +62,7 @@ final readonly class Checkpoint
             ];
         }
 
-        return new self($edition, $at->asked(), $typical, $shifted);
+        return new self($at->asked(), $typical, $shifted);
     }
 
     /**
@@ -96,7 +91,6 @@ final readonly class Checkpoint
         $slim = fn(BatchState $state): BatchState => $state->sharing($this->typical);
 
         return new self(
-            $this->edition,
             $this->asked,
             $this->typical,
             array_map(static fn(array $ends): array => array_map($slim, $ends), $this->shifted),

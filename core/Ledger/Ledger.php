@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Ledger;
 
+use Closure;
 use Tempesal\Core\Estimate\Estimate;
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Estimate\Propagation;
@@ -17,11 +18,8 @@ use Tempesal\Core\Measure\Grams;
  */
 final class Ledger
 {
-    /** Changes with the way in which lines are carried out: what was kept before is of no use then. */
-    private const EDITION = '1';
-
     /** Lines below which a checkpoint takes longer to find than to compute. */
-    private const WORTH_KEEPING = 4;
+    public const WORTH_KEEPING = 4;
 
     /** Grams of a phase that are nothing to speak of. */
     private const TRACE_G = 0.05;
@@ -35,8 +33,17 @@ final class Ledger
     /** @var list<BatchState> the typical state after each of them */
     private array $trail = [];
 
+    /** The typical state after the last of them. */
+    private ?BatchState $end = null;
+
     /** The one with the same lines of which this is another moment. */
     private ?self $origin = null;
+
+    /** What it begins with in place of all lines, and how it is with all of them. */
+    private ?ShortHistory $short = null;
+
+    /** @var self|(Closure(): self)|null */
+    private self|Closure|null $whole = null;
 
     private ?Checkpoint $checkpoint = null;
 
@@ -64,6 +71,50 @@ final class Ledger
         );
     }
 
+    /**
+     * A history that goes on after what is known of it in short: of what is in that its lines are those that are no servings.
+     *
+     * @param  list<LedgerLine>  $since
+     * @param  callable(): self  $whole  the same with all of its lines, for what they are needed for
+     */
+    public static function goingOn(
+        ShortHistory $short,
+        array $since,
+        callable $whole,
+        bool $isApart,
+        ?CheckpointStore $store,
+    ): self {
+        $ledger = new self([...$short->lines, ...$since], isApart: $isApart, store: $store);
+        [$ledger->short, $ledger->whole] = [$short, $whole(...)];
+
+        return $ledger;
+    }
+
+    /** The same with every line. */
+    public function whole(): self
+    {
+        if ($this->whole instanceof Closure) {
+            $this->whole = ($this->whole)();
+        }
+
+        return $this->whole ?? $this;
+    }
+
+    /**
+     * What it is without its servings.
+     *
+     * @param  int|null  $count  of the lines that are meant; null: all
+     *
+     * @throws NotEnough
+     */
+    public function short(?int $count = null): ShortHistory
+    {
+        $lines = array_slice($this->resolved(), 0, $count);
+        $end = count($lines) === count($this->lines) ? $this->end : $this->trail[count($lines) - 1] ?? null;
+
+        return ShortHistory::of($lines, array_slice($this->trail, 0, $count), $end ?? $this->beginning());
+    }
+
     /** The batch before its first line. */
     public function beginning(): BatchState
     {
@@ -73,7 +124,9 @@ final class Ledger
     public function with(Entry|LedgerLine ...$lines): self
     {
         // What was not written yet is after what was; its store is the same.
-        return new self([...$this->lines, ...array_values($lines)], $this->horizon, $this->isApart, $this->store);
+        $next = new self([...$this->lines, ...array_values($lines)], $this->horizon, $this->isApart, $this->store);
+
+        return $next->inShort($this, static fn(self $whole): self => $whole->with(...$lines));
     }
 
     /** The batch with entries written at the moment at which it is looked at. */
@@ -90,6 +143,9 @@ final class Ledger
     /** The batch as it was or will be, some seconds after it was begun. Lines without a moment always count. */
     public function asOf(float $seconds): self
     {
+        if ($this->short !== null && $seconds < $this->short->end->clock) {
+            return $this->whole()->asOf($seconds);
+        }
         $lines = array_values(
             array_filter(
                 $this->lines,
@@ -101,7 +157,22 @@ final class Ledger
         // The same lines come to the same; whichever of the two is asked first, they are carried out once.
         $then->origin = $isSame ? $this : null;
 
-        return $then;
+        return $then->inShort($this, static fn(self $whole): self => $whole->asOf($seconds));
+    }
+
+    /**
+     * Begins in short as another does, where that does.
+     *
+     * @param  callable(self): self  $as  what became of that since
+     */
+    private function inShort(self $other, callable $as): self
+    {
+        if ($other->short !== null) {
+            $this->short = $other->short;
+            $this->whole = static fn(): self => $as($other->whole());
+        }
+
+        return $this;
     }
 
     /** The batch as it will be once salt has evened out. */
@@ -127,15 +198,18 @@ final class Ledger
     {
         if ($this->resolved === null && $this->origin !== null) {
             $this->resolved = $this->origin->resolved();
-            $this->trail = $this->origin->trail;
+            [$this->trail, $this->end] = [$this->origin->trail, $this->origin->end];
         }
         if ($this->resolved !== null) {
             return $this->resolved;
         }
         $point = Point::typical();
-        $state = $this->beginning();
-        $resolved = $trail = [];
-        foreach ($this->lines as $number => $line) {
+        [$resolved, $trail, $state] =
+            $this->short === null
+                ? [[], [], $this->beginning()]
+                : [$this->short->lines, $this->short->trail, $this->short->end];
+        for ($number = count($resolved); $number < count($this->lines); $number++) {
+            $line = $this->lines[$number];
             try {
                 $state = $line->at === null ? $state : TimeStep::until($state, $line->at, $point);
                 $entry = $line->entry instanceof Resolvable ? $line->entry->resolve($state) : $line->entry;
@@ -146,7 +220,7 @@ final class Ledger
             $resolved[] = $entry === $line->entry ? $line : new LedgerLine($entry, $line->at, $line->mark);
             $trail[] = $state;
         }
-        $this->trail = $trail;
+        [$this->trail, $this->end] = [$trail, $state];
 
         return $this->resolved = $resolved;
     }
@@ -169,10 +243,13 @@ final class Ledger
     public function state(?Point $point = null): BatchState
     {
         $lines = $this->resolved();
+        if ($point !== null && $this->short !== null && $this->checkpoint === null) {
+            return $this->whole()->state($point);
+        }
         $state = BatchState::empty($this->isApart);
         if ($point === null) {
             // It was worked out on the way. A point that is given is asked anew: it keeps what it was asked for.
-            $state = $this->trail[count($this->trail) - 1] ?? $state;
+            $state = $this->end ?? $state;
             $lines = [];
         }
         $point ??= Point::typical();
@@ -186,7 +263,8 @@ final class Ledger
     }
 
     /**
-     * Milligrams of sodium in 100 g of each phase at several moments, with bands, from one propagation.
+     * Milligrams of sodium in 100 g of each phase at several moments, with bands, from one propagation. Servings in a row that
+     * lie between two of the moments count as one, taken with the last of them: while salt rests that is the same.
      *
      * @param  non-empty-list<float>  $moments  seconds since the batch was begun, ascending
      * @return list<array{piecesPer100g: Band|null, brinePer100g: Band|null, saucePer100g: Band|null}> null where there
@@ -196,7 +274,10 @@ final class Ledger
      */
     public function course(array $moments): array
     {
-        $lines = $this->resolved();
+        if ($this->short !== null) {
+            return $this->whole()->course($moments);
+        }
+        $lines = self::servedTogether($this->resolved(), $moments);
         $per100g = function (Point $point) use ($lines, $moments): array {
             $state = BatchState::empty($this->isApart);
             $next = 0;
@@ -238,6 +319,39 @@ final class Ledger
     }
 
     /**
+     * @param  list<LedgerLine>  $lines
+     * @param  non-empty-list<float>  $moments  ascending
+     * @return list<LedgerLine>
+     */
+    private static function servedTogether(array $lines, array $moments): array
+    {
+        $fewer = [];
+        $next = 0;
+        foreach ($lines as $line) {
+            $last = array_pop($fewer);
+            while (isset($moments[$next]) && $moments[$next] < ($last->at ?? 0.0)) {
+                $next++;
+            }
+            $both =
+                $last?->entry instanceof Serve &&
+                $line->entry instanceof Serve &&
+                ($moments[$next] ?? INF) >= ($line->at ?? 0.0)
+                    ? $last->entry->together($line->entry)
+                    : null;
+            array_push(
+                $fewer,
+                ...match (true) {
+                    $last === null => [$line],
+                    $both === null => [$last, $line],
+                    default => [new LedgerLine($both, $line->at)],
+                },
+            );
+        }
+
+        return $fewer;
+    }
+
+    /**
      * What the batch holds now, with bands, and servings of it taken now, all from one propagation.
      *
      * Milligrams of sodium, in 100 g of a phase or in each serving.
@@ -249,8 +363,11 @@ final class Ledger
      */
     public function estimates(Serve ...$servings): array
     {
-        $typical = $this->state();
         $this->reachCheckpoint();
+        if ($this->short !== null && $this->checkpoint === null) {
+            return $this->whole()->estimates(...$servings);
+        }
+        $typical = $this->state();
         foreach ($servings as $serving) {
             $serving->applyTo($typical, Point::typical());
         }
@@ -283,9 +400,12 @@ final class Ledger
      *
      * @throws NotEnough
      */
-    private function reachCheckpoint(): void
+    public function reachCheckpoint(): void
     {
-        if ($this->store === null || $this->checkpoint !== null || count($this->lines) < self::WORTH_KEEPING) {
+        if ($this->store === null || $this->checkpoint !== null) {
+            return;
+        }
+        if ($this->short === null && count($this->lines) < self::WORTH_KEEPING) {
             return;
         }
         if ($this->origin !== null) {
@@ -294,45 +414,21 @@ final class Ledger
 
             return;
         }
-        $this->resolved();
-        $editions = $this->editions();
-        $kept = $this->store->find();
-        $covered = $kept === null ? false : array_search($kept->edition, $editions, true);
-        [$from, $known] = $covered === false ? [0, Checkpoint::beginning($this->isApart)] : [$covered + 1, $kept];
-        $to = count($editions);
-        if ($from < $to) {
+        $lines = $this->resolved();
+        $covered = $this->short === null ? 0 : count($this->short->lines);
+        $known = $this->short === null ? Checkpoint::beginning($this->isApart) : $this->store->find();
+        if ($known === null) {
+            return;
+        }
+        for ($to = $covered; isset($lines[$to]) && $lines[$to]->mark !== null; $to++);
+        if ($covered < $to) {
             $known = $known->after(
-                array_slice($this->resolved(), $from, $to - $from),
-                $from === 0 ? null : $this->trail[$from - 1]->bath,
-                $editions[$to - 1],
+                array_slice($lines, $covered, $to - $covered),
+                $covered === 0 ? null : $this->trail[$covered - 1]->bath,
             );
-            $this->store->keep($known->toKeep());
+            $this->store->keep($this->short($to), $known->toKeep());
         }
         [$this->checkpoint, $this->covered] = $to === 0 ? [null, 0] : [$known, $to];
-    }
-
-    /**
-     * What each line is known by together with all before it, as far as they were written: their marks, and the state that
-     * they come to, in which the temperatures are.
-     *
-     * @return list<string>
-     */
-    private function editions(): array
-    {
-        $editions = [];
-        $edition = self::EDITION;
-        foreach ($this->lines as $number => $line) {
-            if ($line->mark === null) {
-                break;
-            }
-            $edition = hash(
-                'xxh128',
-                $edition . $line->mark . pack('d', $line->at ?? -1.0) . $this->trail[$number]->digest(),
-            );
-            $editions[] = $edition;
-        }
-
-        return $editions;
     }
 
     /**

@@ -42,6 +42,7 @@ final readonly class Potassium
     /** @param  Closure(Ingredient): (float|null)  $of  milligrams in 100 g of a food; null where it is not known */
     public static function of(Ledger $ledger, Closure $of): self
     {
+        $ledger = $ledger->whole();
         $all = $pieces = 0.0;
         $unknown = [];
         $before = BatchState::empty();

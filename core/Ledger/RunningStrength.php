@@ -27,7 +27,7 @@ final class RunningStrength
     {
         $salts = [];
         $vegetable = $water = $other = 0.0;
-        foreach ($ledger->resolved() as $place => $line) {
+        foreach ($ledger->whole()->resolved() as $place => $line) {
             $entry = $line->entry;
             if ($entry instanceof Drain || $entry instanceof Rinse || $entry instanceof Blend) {
                 break;

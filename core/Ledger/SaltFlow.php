@@ -36,6 +36,7 @@ final readonly class SaltFlow
     /** @throws NotEnough */
     public static function of(Ledger $ledger): self
     {
+        $ledger = $ledger->whole();
         $point = Point::typical();
         $state = $ledger->beginning();
         $from = $to = [];

@@ -6,6 +6,7 @@ use Tempesal\Core\Care\RipenessForecast;
 use Tempesal\Core\Intake\ServingStyle;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\ClingingBrine;
+use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Add;
 use Tempesal\Core\Ledger\Entry\Discard;
 use Tempesal\Core\Ledger\Entry\Drain;
@@ -75,6 +76,37 @@ it('moves its day when it is moved to another place', function (): void {
     $frozen = RipenessForecast::of(standingAt(-2), Window::of(400, 500, 999, Celsius::of(30)));
     expect($frozen->long)->toBeNull();
 });
+
+it(
+    'takes servings between two moments of a course together, and comes to the same where salt rests',
+    function (): void {
+        $lines = array_map(
+            static fn(Entry $entry): LedgerLine => new LedgerLine($entry, 0.0),
+            Kitchen::kraut()->with(Soak::untilEven(), Soak::fromNowOn())->entries(),
+        );
+        foreach (range(1, 60) as $n) {
+            $lines[] = new LedgerLine(Serve::of(Served::Pieces, Grams::of(3.0 + ($n % 4))), (10.0 + $n) * A_DAY);
+            if ($n === 30) {
+                $lines[] = new LedgerLine(new Discard(Phase::Brine, Grams::of(20)), (10.5 + $n) * A_DAY);
+            }
+        }
+        $ledger = new Ledger($lines);
+        $few = [5.0 * A_DAY, 30.2 * A_DAY, 40.7 * A_DAY, 90.0 * A_DAY];
+        $all = $few;
+        foreach (range(1, 60) as $n) {
+            array_push($all, (10.0 + $n) * A_DAY - 1.0, (10.0 + $n) * A_DAY);
+        }
+        sort($all);
+        $every = array_combine(array_map(strval(...), $all), $ledger->course($all));
+        foreach ($ledger->course($few) as $i => $bands) {
+            foreach (['piecesPer100g', 'brinePer100g'] as $of) {
+                foreach (['typical', 'low', 'high'] as $end) {
+                    expect($bands[$of]->{$end})->toEqualWithDelta($every[(string) $few[$i]][$of]->{$end}, 0.01);
+                }
+            }
+        }
+    },
+);
 
 it('follows sodium through its course, with the bands that each moment has', function (): void {
     $ledger = new Ledger([

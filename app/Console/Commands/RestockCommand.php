@@ -7,11 +7,13 @@ namespace App\Console\Commands;
 use App\Actions\SeedFormulas;
 use App\Actions\SeedPantry;
 use App\Household\CurrentHousehold;
+use App\Ledger\Snapshots;
 use App\Models\Household;
 use Illuminate\Console\Command;
 
 /**
- * Gives kitchens that were opened earlier the foods and formulas that have come to Tempesal since.
+ * Gives kitchens that were opened earlier the foods and formulas that have come to Tempesal since, and forgets what an earlier
+ * version computed.
  */
 final class RestockCommand extends Command
 {
@@ -21,6 +23,7 @@ final class RestockCommand extends Command
 
     public function handle(CurrentHousehold $current, SeedPantry $pantry, SeedFormulas $formulas): int
     {
+        Snapshots::dropOutdated();
         foreach (Household::query()->get() as $household) {
             $current->during($household, static function () use ($pantry, $formulas): void {
                 $pantry->foods();

@@ -67,6 +67,31 @@ final readonly class Serve implements Resolvable
         return new self($this->served, $grams, $this->film, $this->juice, $this->rinse);
     }
 
+    /** This one and the next, taken at once; null where they are not taken in the same way. */
+    public function together(self $next): ?self
+    {
+        $isSame =
+            $this->served === $next->served &&
+            ($this->booked === null) === ($next->booked === null) &&
+            [$this->film, $this->juice, $this->rinse] == [$next->film, null, null] &&
+            [$next->juice, $next->rinse] === [null, null];
+        if (!$isSame) {
+            return null;
+        }
+        $differences = $this->differences;
+        foreach ($next->differences as $phase => $difference) {
+            $differences[$phase] = isset($differences[$phase]) ? $differences[$phase]->plus($difference) : $difference;
+        }
+
+        return new self(
+            $this->served,
+            $this->grams->plus($next->grams),
+            $this->film,
+            booked: $this->booked,
+            differences: $differences,
+        );
+    }
+
     /** The same serving with what leaves the jar now written down. */
     public function bookedAt(BatchState $state): self
     {

@@ -1,21 +1,23 @@
 import { t } from '../messages/words';
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import { Refusal } from '../api/client';
+import { comingParts, comingShape } from './comingShape';
 
 interface Query {
   error: Error | null;
   refetch: () => unknown;
 }
 
-/** What stands in the room while its content is fetched: a heading and a few panels, as most rooms have them; or why it could not be. */
+/** What stands in the room while its content is fetched, in the shape of what comes; or why it could not be. */
 export function PageState({ query }: { query: Query }) {
   const isSlow = useAfter(300);
+  const shape = comingShape(useLocation().pathname);
   if (!query.error) {
     return isSlow ? (
-      <div className="page-coming" role="status" aria-busy="true" aria-label={t('app.coming')}>
-        {Array.from({ length: 8 }, (_, at) => (
+      <div className={`page-coming is-${shape}`} role="status" aria-busy="true" aria-label={t('app.coming')}>
+        {Array.from({ length: comingParts[shape] }, (_, at) => (
           <i key={at} />
         ))}
       </div>
