@@ -79,6 +79,7 @@ restore_installation() { # file
   cp "$SECRETS" "$kept/secrets"
   exchange_databases
   [ ! -e "$TEMPESAL_PHOTOS" ] || mv "$TEMPESAL_PHOTOS" "$kept/photos"
+  chown -R --reference="$PRIVATE" "$WORK/photos"
   mv "$WORK/photos" "$TEMPESAL_PHOTOS"
   take_app_key "$WORK/secrets"
   if [ -n "$was_running" ]; then
@@ -116,6 +117,9 @@ take_app_key() { # secrets
   local key
   key=$(grep '^APP_KEY=' "$1") || fail "The backup has no key."
   { printf '%s\n' "$key"; grep -v '^APP_KEY=' "$SECRETS"; } >"$SECRETS.new"
+  # The service reads it, and root may have written it just now.
+  chown --reference="$SECRETS" "$SECRETS.new"
+  chmod --reference="$SECRETS" "$SECRETS.new"
   mv "$SECRETS.new" "$SECRETS"
-  rm -rf "$PRIVATE/sessions" && mkdir -p "$PRIVATE/sessions"
+  find "$PRIVATE/sessions" -mindepth 1 -delete
 }

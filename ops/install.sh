@@ -47,7 +47,14 @@ main() {
   make_folders
   write_settings
   make_certificate
-  [ -n "$PREFIX" ] || { ensure_dependencies && ensure_built && make_tables; }
+  if [ -z "$PREFIX" ]; then
+    ensure_dependencies
+    ensure_built
+    # It writes beside the code, where the service may not.
+    php artisan package:discover >>"$LOGS/install.log" 2>&1 || fail "The libraries were not found; see $LOGS/install.log."
+    open_code
+    make_tables
+  fi
   render ops/install/php-fpm.conf "$ETC/php-fpm.conf"
   render ops/install/nginx.conf "$PREFIX/etc/nginx/sites-available/tempesal.conf"
   render ops/install/mariadb.cnf "$PREFIX/etc/mysql/mariadb.conf.d/60-tempesal.cnf"
@@ -59,6 +66,9 @@ main() {
   say "Tempesal is set up for https://$HOST. Trust http://$HOST/authority.crt once on each tablet, and nothing is warned about."
   say "ops/doctor.sh looks whether all of it works."
 }
+
+# Whether it runs this machine, well or with something else in trouble.
+has_systemd() { [ -d /run/systemd/system ]; }
 
 install_packages() {
   local missing=()
@@ -81,9 +91,13 @@ make_folders() {
     chown -R "$USER_NAME:" "$STATE" "$LOGS"
     chmod 700 "$STATE" "$BACKUPS"
     chmod 750 "$LOGS"
-    # The code belongs to root and can be read by the service: it changes nothing of it.
-    chmod -R u=rwX,go=rX "$ROOT"/{app,bootstrap,config,contract,core,database,messages,ops,public,routes}
   fi
+}
+
+# The code, its libraries and the built screens belong to root and can be read by the service: it changes nothing of them.
+open_code() {
+  chmod u=rwx,go=rx "$ROOT"
+  chmod -R u=rwX,go=rX "$ROOT"/{app,bootstrap,config,contract,core,database,messages,ops,public,routes,vendor,artisan}
 }
 
 # Made once. Values are in quotes as a .env file has them; passwords here are of letters and digits.
@@ -147,18 +161,23 @@ names() {
 }
 
 make_tables() {
-  [ ! -f /etc/mysql/mariadb.conf.d/60-tempesal.cnf ] || true
-  ! command -v systemctl >/dev/null || systemctl enable --now mariadb || true
+  if has_systemd; then
+    systemctl enable --now mariadb
+  elif ! mariadb-admin ping >/dev/null 2>&1; then
+    service mariadb start >/dev/null || fail "MariaDB could not be started; see its log."
+  fi
   local password
   password=$(sed -n 's/^DB_PASSWORD="\(.*\)"$/\1/p' "$SETTINGS")
   mariadb <<<"CREATE DATABASE IF NOT EXISTS tempesal CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
     CREATE USER IF NOT EXISTS 'tempesal'@'127.0.0.1' IDENTIFIED BY '$password';
     ALTER USER 'tempesal'@'127.0.0.1' IDENTIFIED BY '$password';
     GRANT ALL ON \`tempesal%\`.* TO 'tempesal'@'127.0.0.1';"
-  as_service artisan package:discover
   as_service artisan migrate --force --no-interaction
   as_service artisan tempesal:restock
-  APP_CONFIG_CACHE="$STATE/settings.php" APP_ROUTES_CACHE="$STATE/addresses.php" as_service artisan optimize
+  local what
+  for what in config route; do
+    APP_CONFIG_CACHE="$STATE/settings.php" APP_ROUTES_CACHE="$STATE/addresses.php" as_service artisan "$what:cache"
+  done
 }
 
 as_service() {
@@ -192,13 +211,13 @@ fpm() { command -v php-fpm || compgen -c php-fpm | sort -V | tail -n 1 | xargs -
 begin_service() {
   ln -sf /etc/nginx/sites-available/tempesal.conf /etc/nginx/sites-enabled/tempesal.conf
   nginx -t 2>>"$LOGS/install.log" || fail "nginx does not accept its configuration; see $LOGS/install.log."
-  if command -v systemctl >/dev/null && systemctl is-system-running >/dev/null 2>&1; then
+  if has_systemd; then
     systemctl daemon-reload
     systemctl enable --now tempesal-fpm.service tempesal-backup.timer nginx
     systemctl restart tempesal-fpm.service
     systemctl reload nginx
   else
-    say "This machine has no systemd: start php-fpm with $ETC/php-fpm.conf, and nginx, yourself."
+    say "This machine has no systemd: start php-fpm with $ETC/php-fpm.conf, MariaDB and nginx yourself, now and after each start."
   fi
 }
 

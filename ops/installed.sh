@@ -32,6 +32,14 @@ SECRETS=$TEMPESAL_SETTINGS
 LOG="$(setting TEMPESAL_LOGS)/operations.log"
 umask 077
 
+# As the service does, whose file it is. A folder that was laid out to be looked at has no such user.
+read_settings() {
+  local as=()
+  ! id tempesal >/dev/null 2>&1 || [ "$(stat -c %U "$PRIVATE")" != tempesal ] || as=(runuser -u tempesal --)
+  "${as[@]}" env APP_CONFIG_CACHE="$PRIVATE/settings.php" php artisan config:cache >>"$LOG" 2>&1 \
+    || fail "The settings could not be read; see $LOG."
+}
+
 # The machine's own database, which others look after.
 with_database() { as_admin -e 'SELECT 1' >/dev/null || fail "The database does not answer at $SOCKET."; }
 
@@ -39,8 +47,9 @@ case "${1:-}" in
   backup) backup_installation "${2:?Say which file.}" ;;
   restore)
     restore_installation "${2:?Say which file.}"
-    php artisan config:cache >>"$LOG" 2>&1
-    ! command -v systemctl >/dev/null || systemctl try-reload-or-restart tempesal-fpm.service || true
+    # The key that came with it is in the settings; what was read of them before is of no use any more.
+    read_settings
+    [ ! -d /run/systemd/system ] || systemctl try-reload-or-restart tempesal-fpm.service
     ;;
   check)
     with_database
