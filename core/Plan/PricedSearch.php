@@ -63,8 +63,13 @@ final class PricedSearch
 
     private const EASE_OF_CHOICE = 0.3;
 
-    /** Steps for each pair of places (an offer on a plate), and at least and at most. */
+    /**
+     * Steps for each pair of places (an offer on a plate), and at least and at most. Where offers come in several sizes many
+     * plans are nearly the same, and the last of the steps bring least.
+     */
     private const STEPS_PER_PAIR = 60;
+
+    private const STEPS_PER_PAIR_IN_SIZES = 25;
 
     private const LEAST_STEPS = 400_000;
 
@@ -108,7 +113,10 @@ final class PricedSearch
             $places += $this->eaters[$m]->places();
         }
         $this->prices = new StockPrices($problem->weights, $problem);
-        $this->budget = max(self::LEAST_STEPS, min(self::MOST_STEPS, self::STEPS_PER_PAIR * $places * $places));
+        $isInSizes =
+            array_filter($problem->options, static fn(ServingOption $one): bool => $one->offer !== null) !== [];
+        $perPair = $isInSizes ? self::STEPS_PER_PAIR_IN_SIZES : self::STEPS_PER_PAIR;
+        $this->budget = max(self::LEAST_STEPS, min(self::MOST_STEPS, $perPair * $places * $places));
     }
 
     /** @return list<array{int, int}> plate (one eater's day) and option of every serving of the week that was found */

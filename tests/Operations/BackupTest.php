@@ -37,7 +37,18 @@ it('comes back from its backup as it was, while it runs and after it was stopped
         expect($refused->run())->toBe(1)->and($refused->getErrorOutput())->toContain('damaged');
         expect(kitchensOf($start))->toBe($after);
 
+        // A service that is not whoever restores reads the settings by their group, and writes its sessions.
+        $secrets = "{$start->state}/private/secrets";
+        $sessions = "{$start->state}/private/sessions";
+        chmod($secrets, 0640);
+        $modes = static fn(): array => array_map(
+            static fn(string $path): array => [fileperms($path), fileowner($path), filegroup($path)],
+            [$secrets, $sessions],
+        );
+        $let = $modes();
         expect($start->command('restore', $file)->mustRun()->getOutput())->toContain('Restored.');
+        clearstatcache();
+        expect($modes())->toBe($let);
         expect(kitchensOf($start))->toBe($before);
         expect($start->until('/health', 200))->toBeTrue();
         expect($start->ask('/api/session')[2]['demoIsOpen'])->toBeTrue();

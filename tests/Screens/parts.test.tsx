@@ -5,8 +5,10 @@ import { useState } from 'react';
 import { afterEach, expect, test, vi } from 'vitest';
 import { Refusal } from '../../web/src/api/client';
 import { defineChange } from '../../web/src/api/change';
+import { keys } from '../../web/src/api/keys';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { Choice } from '../../web/src/app/Choice';
+import { Deed, May } from '../../web/src/app/Deed';
 import { SideDrawer } from '../../web/src/app/Dialog';
 import { Field } from '../../web/src/app/Field';
 import { NoticeBoard } from '../../web/src/app/NoticeBoard';
@@ -238,4 +240,23 @@ test('a page that fails says so and leaves the rest; the next one is shown', () 
   rerender(page('/shelf', false));
   expect(screen.getByRole('heading', { name: 'The shelf' })).toBeTruthy();
   expect(silent).toHaveBeenCalled();
+});
+
+test.each([
+  ['read', []],
+  ['log', ['Eaten']],
+  ['keep', ['Eaten', 'Plan the week', 'Move it']],
+] as const)('who may %s has the buttons for that and no others', (access, shown) => {
+  const client = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } });
+  client.setQueryData(keys.session(), { household: { access } });
+  render(
+    <QueryClientProvider client={client}>
+      <Deed needs="log">Eaten</Deed>
+      <Deed>Plan the week</Deed>
+      <May>
+        <button type="button">Move it</button>
+      </May>
+    </QueryClientProvider>,
+  );
+  expect(screen.queryAllByRole('button').map(({ textContent }) => textContent)).toEqual(shown);
 });

@@ -7,6 +7,7 @@ import { Dialog } from '../../app/Dialog';
 import { useState } from 'react';
 import type { Batch } from '../../api/client';
 import { useBatchHistory, useReversalPreview, useReverseEntry } from '../../api/queries';
+import { Deed } from '../../app/Deed';
 import { EffectPreview } from './EffectPreview';
 
 type Entry = Batch['entries'][number];
@@ -76,14 +77,14 @@ function Line({ entry, takeBack }: { entry: Entry; takeBack: (entry: Entry) => v
         {entry.running !== null && <span className="soft">, {say(entry.running)}</span>}
       </span>
       {!entry.isReversed && entry.reversesId === null && (
-        <Button
+        <Deed
           type="text"
           size="small"
           aria-label={t('batch.undo_entry', { entry: say(entry.text) })}
           onClick={() => takeBack(entry)}
         >
           ×
-        </Button>
+        </Deed>
       )}
     </li>
   );

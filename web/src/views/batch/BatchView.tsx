@@ -24,6 +24,7 @@ import { phaseWords, streamColour, streamWords } from './words';
 import { PortionsOffer } from './PortionsOffer';
 import { RecordEvent } from './RecordEvent';
 import { useTitle } from '../../app/title';
+import { Deed, May } from '../../app/Deed';
 import './BatchView.css';
 
 /** One jar: what is in it, where its salt is and was, and who eats from it. */
@@ -99,7 +100,9 @@ function Whole({ batch }: { batch: Batch }) {
         <Lineage batch={batch} />
       </div>
       <aside>
-        <RecordEvent batch={batch} />
+        <May>
+          <RecordEvent batch={batch} />
+        </May>
         <BatchHistory batch={batch} />
       </aside>
     </div>
@@ -117,9 +120,11 @@ function Making({ batch }: { batch: Batch }) {
       <p>
         <b>{t('counter.next', { step: say(next.label), time: when(next.dueAt, 'weekdayClock') })}</b>
       </p>
-      <Link className="as-button is-filled" to={`/counter/${batch.id}`}>
-        {t('counter.go_on')}
-      </Link>
+      <May needs="log">
+        <Link className="as-button is-filled" to={`/counter/${batch.id}`}>
+          {t('counter.go_on')}
+        </Link>
+      </May>
     </section>
   );
 }
@@ -168,9 +173,9 @@ function Ending({ batch, isText = false }: { batch: Batch; isText?: boolean }) {
   const [isOpen, setIsOpen] = useState(false);
   return (
     <>
-      <Button type={isText ? 'text' : 'primary'} onClick={() => setIsOpen(true)}>
+      <Deed type={isText ? 'text' : 'primary'} onClick={() => setIsOpen(true)}>
         {t('ending.open')}
-      </Button>
+      </Deed>
       <EmptyDrawer batch={batch} isOpen={isOpen} close={() => setIsOpen(false)} />
     </>
   );
@@ -240,9 +245,9 @@ function Tag({ batch }: { batch: Batch }) {
         {batch.emptiedOn === null ? (
           <Ending batch={batch} isText />
         ) : (
-          <Button type="text" loading={empty.isPending} onClick={restore}>
+          <Deed type="text" loading={empty.isPending} onClick={restore}>
             {t('batch.restore')}
-          </Button>
+          </Deed>
         )}
       </div>
     </div>

@@ -15,6 +15,7 @@ import { QuantityBox } from '../../app/QuantityBox';
 
 import { JarDrawer } from './JarDrawer';
 import { useOnceRead } from '../../app/unread';
+import { Deed, May } from '../../app/Deed';
 
 type Gate = Batch['gates'][number];
 
@@ -39,38 +40,40 @@ export function JarSettings({ batch }: { batch: Batch }) {
 
   return (
     <>
-      <ActionMenu
-        type="text"
-        loading={move.isPending}
-        items={places.map((place) => ({ key: place.id, label: say(place.label), do: () => to(place.id) }))}
-      >
-        {t('batch.move')}
-      </ActionMenu>
-      {batch.window && (
+      <May>
         <ActionMenu
           type="text"
-          title={t('batch.aim_title', { aim: say(batch.window.aimLabel) })}
-          loading={aim.isPending}
-          items={[
-            ...(kitchen.data?.aims ?? []).map(({ id, label }) => ({
-              key: id,
-              label: say(label),
-              isChosen: id === batch.window?.aim,
-              do: () => at(id),
-            })),
-            { key: 'kitchen', label: t('batch.kitchen_aim'), do: () => at(null) },
-          ]}
+          loading={move.isPending}
+          items={places.map((place) => ({ key: place.id, label: say(place.label), do: () => to(place.id) }))}
         >
-          {t('batch.aim')}
+          {t('batch.move')}
         </ActionMenu>
-      )}
-      <Button type="text" onClick={() => passing.open()}>
+        {batch.window && (
+          <ActionMenu
+            type="text"
+            title={t('batch.aim_title', { aim: say(batch.window.aimLabel) })}
+            loading={aim.isPending}
+            items={[
+              ...(kitchen.data?.aims ?? []).map(({ id, label }) => ({
+                key: id,
+                label: say(label),
+                isChosen: id === batch.window?.aim,
+                do: () => at(id),
+              })),
+              { key: 'kitchen', label: t('batch.kitchen_aim'), do: () => at(null) },
+            ]}
+          >
+            {t('batch.aim')}
+          </ActionMenu>
+        )}
+      </May>
+      <Deed type="text" onClick={() => passing.open()}>
         {t('batch.release')}
-      </Button>
+      </Deed>
       {batch.isFood && (
-        <Button type="text" onClick={() => closing.open()}>
+        <Deed type="text" onClick={() => closing.open()}>
           {t('batch.vessel')}
-        </Button>
+        </Deed>
       )}
       {closing.isOpen && <JarDrawer batch={batch} close={closing.close} />}
       {passing.isOpen && <Gates batch={batch} close={passing.close} />}

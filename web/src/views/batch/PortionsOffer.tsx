@@ -1,10 +1,10 @@
-import { Button } from 'antd';
 import { notices } from '../../app/notices';
 import { useOutdatedPortions, useUndoPortionUpdate, useUpdatePortions } from '../../api/intake';
 import { complain } from '../../app/complain';
 import { grams, mg } from '../../app/numbers';
 import { when } from '../../messages/dates';
 import { t } from '../../messages/words';
+import { Deed } from '../../app/Deed';
 
 /** Portions that would hold another amount today are brought up to date, where the cook says so. */
 export function PortionsOffer({ batchId }: { batchId: string }) {
@@ -25,7 +25,7 @@ export function PortionsOffer({ batchId }: { batchId: string }) {
         content: (
           <span>
             {t('portions.updated', { count: changed })}{' '}
-            <Button
+            <Deed
               size="small"
               onClick={() => {
                 notices.clear(key);
@@ -33,7 +33,7 @@ export function PortionsOffer({ batchId }: { batchId: string }) {
               }}
             >
               {t('action.undo')}
-            </Button>
+            </Deed>
           </span>
         ),
       });
@@ -57,9 +57,9 @@ export function PortionsOffer({ batchId }: { batchId: string }) {
           </li>
         ))}
       </ul>
-      <Button loading={update.isPending} onClick={() => void go()}>
+      <Deed loading={update.isPending} onClick={() => void go()}>
         {t('portions.update', { count })}
-      </Button>
+      </Deed>
     </section>
   );
 }

@@ -1,5 +1,5 @@
 import { joined, named, say, T, t } from '../../messages/words';
-import { Button, Segmented } from 'antd';
+import { Segmented } from 'antd';
 import { notices } from '../../app/notices';
 import { Complaint } from '../../app/Complaint';
 import { useState } from 'react';
@@ -9,6 +9,7 @@ import { Savings } from '../../app/Savings';
 import type { Batch, Serving, ServingStyle } from '../../api/client';
 import { useServe, useUndoServing } from '../../api/queries';
 import { grams, percent, sodium, sodiumBand } from '../../app/numbers';
+import { Deed } from '../../app/Deed';
 
 /** How something can come to the table: pieces in several ways, brine or sauce as it is. */
 interface Manner {
@@ -37,7 +38,8 @@ export function ServePanel({ batch }: { batch: Batch }) {
             content: (
               <span>
                 {serving.personName}: {grams(serving.grams)}, {sodium(serving.sodium)}.{' '}
-                <Button
+                <Deed
+                  needs="log"
                   type="link"
                   onClick={() => {
                     undo.mutate(serving.id);
@@ -45,7 +47,7 @@ export function ServePanel({ batch }: { batch: Batch }) {
                   }}
                 >
                   {t('action.undo')}
-                </Button>
+                </Deed>
               </span>
             ),
           }),
@@ -115,16 +117,18 @@ export function ServePanel({ batch }: { batch: Batch }) {
                     t('serve.less_left')
                   ))}
               </span>
-              <Button
+              <Deed
+                needs="log"
                 aria-label={t('serve.for', { name: portion.name })}
                 loading={serve.isPending && serve.variables.personId === portion.personId}
                 onClick={() => give(portion.personId, amount)}
               >
                 {t('serve.title')}
-              </Button>
+              </Deed>
             </div>
             {portion.sodium && (
-              <Button
+              <Deed
+                needs="log"
                 type="text"
                 className="serve-less"
                 aria-expanded={lessFor === portion.personId}
@@ -132,7 +136,7 @@ export function ServePanel({ batch }: { batch: Batch }) {
                 onClick={() => setLessFor(lessFor === portion.personId ? null : portion.personId)}
               >
                 {t('serve.less_sodium')}
-              </Button>
+              </Deed>
             )}
             {lessFor === portion.personId && <Less batch={batch.id} personId={portion.personId} manner={manner} />}
             {complaint?.personId === portion.personId && <Complaint>{complaint.text}</Complaint>}

@@ -1,5 +1,4 @@
 import { say, t, T } from '../../messages/words';
-import { Button } from 'antd';
 import { Complaint } from '../../app/Complaint';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Batch, Inspection, Question } from '../../api/client';
@@ -8,6 +7,7 @@ import { useInspection, useQuestions, useRecordCheck } from '../../api/tending';
 import { stored, usePersistentState } from '../../app/persistentState';
 import { Term } from '../../app/Term';
 import { PageState } from '../../app/PageState';
+import { Deed } from '../../app/Deed';
 import { JarDrawing } from '../../drawings/JarDrawing';
 import { FindingDrawing } from '../../drawings/FindingDrawing';
 import { days } from '../shelf/days';
@@ -181,16 +181,17 @@ function Said({ batch, found, inspection, left, forget }: SaidProps) {
       ))}
       <Complaint>{write.error?.message}</Complaint>
       <div className="words">
-        <Button
+        <Deed
+          needs="log"
           type="primary"
           loading={write.isPending}
           disabled={left.length > 0}
           onClick={() => keep(() => void navigate(`/shelf/${batch.id}/log`))}
         >
           {t('action.save')}
-        </Button>
+        </Deed>
         {isOut && (
-          <Button
+          <Deed
             danger
             loading={empty.isPending}
             onClick={() =>
@@ -200,7 +201,7 @@ function Said({ batch, found, inspection, left, forget }: SaidProps) {
             }
           >
             {t('check.save_empty')}
-          </Button>
+          </Deed>
         )}
       </div>
     </>

@@ -28,6 +28,7 @@ import { time } from './time';
 import { useTitle } from '../../app/title';
 import './FormulaView.css';
 import { AmountInput } from '../../app/AmountInput';
+import { Deed } from '../../app/Deed';
 
 /** A formula: what goes in at the wanted scale, how it is made, and what a portion means for each member. */
 export function FormulaView() {
@@ -357,19 +358,19 @@ function StartBar({ formula, scale }: { formula: Formula; scale: FormulaScale })
         onChange={setPlace}
         options={places.map(({ id, name }) => ({ value: id, label: say(name) }))}
       />
-      <Button type="primary" loading={start.isPending} onClick={() => begin(false)}>
+      <Deed type="primary" loading={start.isPending} onClick={() => begin(false)}>
         {t('formula.start')}
-      </Button>
-      <Button loading={start.isPending} onClick={() => begin(false, 'counter')}>
+      </Deed>
+      <Deed loading={start.isPending} onClick={() => begin(false, 'counter')}>
         {t('counter.start')}
-      </Button>
+      </Deed>
       {start.error && (
         <p className="complaint" role="alert">
           {start.error.sentence}{' '}
           {start.error.of('intoJarId') && into && (
-            <Button size="small" onClick={() => begin(true)}>
+            <Deed size="small" onClick={() => begin(true)}>
               {t('bench.one_more')}
-            </Button>
+            </Deed>
           )}
         </p>
       )}
@@ -411,8 +412,8 @@ function Doings({ formula }: { formula: Formula }) {
 
   return (
     <div className="formula-do">
-      <Button onClick={() => void navigate(`/formulas/${formula.id}/edit`)}>{t('action.edit')}</Button>
-      <Button
+      <Deed onClick={() => void navigate(`/formulas/${formula.id}/edit`)}>{t('action.edit')}</Deed>
+      <Deed
         loading={copy.isPending}
         onClick={() =>
           copy.mutate(
@@ -422,8 +423,8 @@ function Doings({ formula }: { formula: Formula }) {
         }
       >
         {t('action.copy')}
-      </Button>
-      <Button
+      </Deed>
+      <Deed
         onClick={() =>
           archive.mutate(!formula.isArchived, {
             onSuccess: (one) => notices.note(one.isArchived ? t('formula.archived') : t('formula.unarchived')),
@@ -431,7 +432,7 @@ function Doings({ formula }: { formula: Formula }) {
         }
       >
         {formula.isArchived ? t('formula.unarchive') : t('formula.archive')}
-      </Button>
+      </Deed>
       <Button onClick={() => window.print()}>{t('action.print')}</Button>
       <a className="as-button" href={`/api/formulas/export?as=jsonld&ids[]=${formula.id}`} download>
         {t('formula.as_recipe')}

@@ -6,6 +6,7 @@ import { useFormulas, useHouse } from '../../api/queries';
 import { useAddressFlag, useAddressState } from '../../app/addressState';
 import { grams, mg } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
+import { May } from '../../app/Deed';
 import { time } from './time';
 import './FormulasView.css';
 
@@ -70,12 +71,14 @@ export function FormulasView() {
           {t('formulas.archive')}
         </Checkbox>
         <span className="formulas-do">
-          <Link to="/formulas/new" className="as-button">
-            {t('formulas.new')}
-          </Link>
-          <Link to="/formulas/import" className="as-button">
-            {t('action.import')}
-          </Link>
+          <May>
+            <Link to="/formulas/new" className="as-button">
+              {t('formulas.new')}
+            </Link>
+            <Link to="/formulas/import" className="as-button">
+              {t('action.import')}
+            </Link>
+          </May>
           <a href="/api/formulas/export?as=json" download className="as-button">
             {t('formulas.export_json')}
           </a>

@@ -1,6 +1,6 @@
 import { joined, say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { Button, Segmented } from 'antd';
+import { Segmented } from 'antd';
 import { Choice } from '../../app/Choice';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -12,6 +12,7 @@ import { complain } from '../../app/complain';
 import { mg, percent, sodium, sodiumBand, sodiumWithBand } from '../../app/numbers';
 import { useAddressFlag, useAddressState, useOpened } from '../../app/addressState';
 import { PageState } from '../../app/PageState';
+import { Deed } from '../../app/Deed';
 import { CultureThreads, type Tolerance } from '../../drawings/CultureThreads';
 import { byJar, byKind, IntakeChart, type Layer } from '../../drawings/IntakeChart';
 import { ImportIntake } from './ImportIntake';
@@ -100,9 +101,9 @@ export function IntakeView() {
           <a className="as-button" href={file('json')} download>
             {t('intake.json')}
           </a>
-          <Button type="text" onClick={() => bring.open()}>
+          <Deed type="text" onClick={() => bring.open()}>
             {t('action.import')}
-          </Button>
+          </Deed>
         </span>
       </div>
       <IntakeChart

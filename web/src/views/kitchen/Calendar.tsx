@@ -5,6 +5,7 @@ import { when } from '../../messages/dates';
 import { Button, Input } from 'antd';
 import { copyText } from '../../app/copyText';
 import { useCalendarLink, useMakeCalendarLink, useRevokeCalendarLink } from '../../api/tending';
+import { Deed } from '../../app/Deed';
 
 /** The chores in the household's own calendars: under a secret address, or as a file. */
 export function Calendar() {
@@ -35,18 +36,18 @@ export function Calendar() {
       )}
       <div className="words">
         {address !== null && <Button onClick={() => void copyText(address)}>{t('action.copy')}</Button>}
-        <Button loading={make.isPending} onClick={() => make.mutate(undefined, { onError: failed })}>
+        <Deed loading={make.isPending} onClick={() => make.mutate(undefined, { onError: failed })}>
           {address === null ? t('calendar_page.create') : t('calendar_page.create_new')}
-        </Button>
+        </Deed>
         {address !== null && (
-          <Button
+          <Deed
             type="text"
             danger
             loading={revoke.isPending}
             onClick={() => revoke.mutate(undefined, { onError: failed })}
           >
             {t('calendar_page.revoke')}
-          </Button>
+          </Deed>
         )}
         <a className="as-button" href="/api/calendar/file" download="jars.ics">
           {t('calendar_page.download')}

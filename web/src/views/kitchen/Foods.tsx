@@ -6,6 +6,7 @@ import type { Kitchen } from '../../api/client';
 import { useFoodSearch } from '../../api/queries';
 import { FoodDrawer } from '../../app/FoodDrawer';
 import { mg } from '../../app/numbers';
+import { Deed } from '../../app/Deed';
 
 const SHOWN = 30;
 const uses = [
@@ -66,9 +67,9 @@ export function Foods({ kitchen }: { kitchen: Kitchen }) {
               {food.isEdited && <span className="word">{t('foods.own_value')}</span>}
             </span>
             <span className="soft food-source">{say(food.source)}</span>
-            <Button size="small" onClick={() => open(food)} aria-label={t('foods.edit', { name: food.name })}>
+            <Deed size="small" onClick={() => open(food)} aria-label={t('foods.edit', { name: food.name })}>
               {t('action.edit')}
-            </Button>
+            </Deed>
           </li>
         ))}
       </ul>
@@ -76,9 +77,9 @@ export function Foods({ kitchen }: { kitchen: Kitchen }) {
         {found.length > shown.length && (
           <Button onClick={() => setAll(true)}>{t('foods.show_more', { count: found.length - shown.length })}</Button>
         )}
-        <Button type="primary" onClick={() => open()}>
+        <Deed type="primary" onClick={() => open()}>
           {t('foods.from_label')}
-        </Button>
+        </Deed>
         <a className="as-button" href="/api/foods/csv" download>
           {t('foods.export')}
         </a>

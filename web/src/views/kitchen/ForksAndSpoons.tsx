@@ -1,4 +1,4 @@
-import { Button, Segmented } from 'antd';
+import { Segmented } from 'antd';
 import { Choice } from '../../app/Choice';
 import { useState } from 'react';
 import type { Kitchen, WeighedMeasure } from '../../api/client';
@@ -8,6 +8,7 @@ import { QuantityBox } from '../../app/QuantityBox';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { grams } from '../../app/numbers';
 import { t } from '../../messages/words';
+import { Deed } from '../../app/Deed';
 
 const WHAT = ['forkful', 'spoonful'] as const;
 
@@ -35,18 +36,18 @@ export function ForksAndSpoons({ kitchen }: { kitchen: Kitchen }) {
           return (
             <li key={`${one.what} ${one.family} ${one.personId ?? ''}`}>
               <span>{says}</span>
-              <Button
+              <Deed
                 size="small"
                 aria-label={t('forks.forget', { line: says })}
                 onClick={() => forget.mutate({ ...one, grams: null })}
               >
                 {t('action.remove')}
-              </Button>
+              </Deed>
             </li>
           );
         })}
       </ul>
-      <Button onClick={() => setIsWeighing(true)}>{t('forks.weigh')}</Button>
+      <Deed onClick={() => setIsWeighing(true)}>{t('forks.weigh')}</Deed>
       {isWeighing && <Weigh kitchen={kitchen} close={() => setIsWeighing(false)} />}
     </section>
   );

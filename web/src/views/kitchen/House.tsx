@@ -1,6 +1,6 @@
 import { chosenLanguage, readerLocale } from '../../messages/catalogue';
 import { say, t } from '../../messages/words';
-import { Button, Input } from 'antd';
+import { Input } from 'antd';
 import { Choice } from '../../app/Choice';
 import type { Kitchen } from '../../api/client';
 import { Kept } from '../../api/change';
@@ -9,6 +9,7 @@ import { useEdits } from '../../api/edits';
 import { useChangeHousehold } from '../../api/kitchen';
 import { Field } from '../../app/Field';
 import { UnitsFields } from '../../app/UnitsFields';
+import { Deed } from '../../app/Deed';
 import { Calendar } from './Calendar';
 import { ForksAndSpoons } from './ForksAndSpoons';
 import { KitchenFile } from './KitchenFile';
@@ -112,9 +113,9 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
       </div>
       <p className="soft">{t('house.quiet_about')}</p>
       <div className="drawer-part">
-        <Button type="primary" htmlType="submit" loading={save.isPending}>
+        <Deed type="primary" htmlType="submit" loading={save.isPending}>
           {t('action.save')}
-        </Button>
+        </Deed>
         {save.isSuccess && <span className="soft">{t('house.saved')}</span>}
       </div>
       <ForksAndSpoons kitchen={kitchen} />

@@ -1,5 +1,5 @@
 import { named, t } from '../../messages/words';
-import { Button, Checkbox, Input } from 'antd';
+import { Checkbox, Input } from 'antd';
 import { useOpened } from '../../app/addressState';
 import { Choice } from '../../app/Choice';
 import { Link } from 'react-router';
@@ -13,6 +13,7 @@ import { ml } from '../../app/numbers';
 import { JarDrawing } from '../../drawings/JarDrawing';
 import { QuantityBox } from '../../app/QuantityBox';
 import { type Measure } from '../../app/units';
+import { Deed } from '../../app/Deed';
 
 const SCALE = 0.62;
 
@@ -50,9 +51,9 @@ export function Jars({ kitchen }: { kitchen: Kitchen }) {
               {ml(one.nominalMl)}, {named('cover', one.cover)}
             </span>
             <span>{t('jars.free', { free: Math.max(0, one.howMany - one.inUse), count: one.howMany })}</span>
-            <Button size="small" onClick={() => jar.open(one)} aria-label={t('jars.edit', { name: one.name })}>
+            <Deed size="small" onClick={() => jar.open(one)} aria-label={t('jars.edit', { name: one.name })}>
               {t('action.edit')}
-            </Button>
+            </Deed>
             {one.heldBy.map((batch) => (
               <Link key={batch.id} to={`/shelf/${batch.id}`}>
                 {batch.name}
@@ -62,9 +63,9 @@ export function Jars({ kitchen }: { kitchen: Kitchen }) {
         ))}
       </div>
       <div className="words">
-        <Button type="primary" onClick={() => jar.open()}>
+        <Deed type="primary" onClick={() => jar.open()}>
           {t('jars.add')}
-        </Button>
+        </Deed>
       </div>
       <h2 className="drawer-part">{t('jars.weights')}</h2>
       <ul className="quiet-list hold-downs">
@@ -74,13 +75,13 @@ export function Jars({ kitchen }: { kitchen: Kitchen }) {
               {one.name}{' '}
               <span className="soft">{t('jars.weight_line', { ml: ml(one.volumeMl), count: one.howMany })}</span>
             </span>
-            <Button size="small" onClick={() => weight.open(one)} aria-label={t('jars.edit', { name: one.name })}>
+            <Deed size="small" onClick={() => weight.open(one)} aria-label={t('jars.edit', { name: one.name })}>
               {t('action.edit')}
-            </Button>
+            </Deed>
           </li>
         ))}
       </ul>
-      <Button onClick={() => weight.open()}>{t('jars.add_weight')}</Button>
+      <Deed onClick={() => weight.open()}>{t('jars.add_weight')}</Deed>
       {jar.isOpen && <JarDrawer kitchen={kitchen} jar={jar.thing} close={jar.close} />}
       {weight.isOpen && <WeightDrawer weight={weight.thing} close={weight.close} />}
     </>

@@ -16,6 +16,7 @@ import { SaveDrawer } from '../../app/SaveDrawer';
 import { NumberField } from '../../app/NumberField';
 import { meals } from '../../app/meals';
 import { grams, mg } from '../../app/numbers';
+import { Deed } from '../../app/Deed';
 
 const weekdays = [
   t('weekday_short.monday'),
@@ -40,9 +41,9 @@ export function People({ kitchen }: { kitchen: Kitchen }) {
           <article key={person.id} className="person">
             <header>
               <h2>{person.name}</h2>
-              <Button onClick={() => open(person)} aria-label={t('people.edit', { name: person.name })}>
+              <Deed onClick={() => open(person)} aria-label={t('people.edit', { name: person.name })}>
                 {t('action.edit')}
-              </Button>
+              </Deed>
             </header>
             <p>
               <T
@@ -89,9 +90,9 @@ export function People({ kitchen }: { kitchen: Kitchen }) {
           </article>
         ))}
       </div>
-      <Button type="primary" onClick={() => open()}>
+      <Deed type="primary" onClick={() => open()}>
         {t('people.add')}
-      </Button>
+      </Deed>
       {isOpen && <PersonDrawer kitchen={kitchen} person={thing} close={close} />}
     </>
   );

@@ -26,6 +26,7 @@ import { TemperatureChart } from '../../drawings/TemperatureChart';
 import './Rooms.css';
 import { QuantityBox } from '../../app/QuantityBox';
 import { useOnceRead } from '../../app/unread';
+import { Deed, May } from '../../app/Deed';
 
 /** A place as the beginning of a sentence. */
 const the = (room: Room): string => t(`place_title.${room.place}`);
@@ -80,12 +81,16 @@ function Place({ room, firm }: { room: Room; firm: RoomsRead['firm'] }) {
       />
       <div className="room-foot">
         <div className="words">
-          <ReadNow room={room} />
-          <Button onClick={() => setOpen('spell')}>{t('rooms.expect')}</Button>
-          <Button onClick={() => setOpen('log')}>{t('rooms.import')}</Button>
-          <Button type="text" onClick={() => setOpen('usual')}>
+          <May needs="log">
+            <ReadNow room={room} />
+          </May>
+          <Deed onClick={() => setOpen('spell')}>{t('rooms.expect')}</Deed>
+          <Deed needs="log" onClick={() => setOpen('log')}>
+            {t('rooms.import')}
+          </Deed>
+          <Deed type="text" onClick={() => setOpen('usual')}>
             {t('rooms.usual')}
-          </Button>
+          </Deed>
         </div>
         <Spells room={room} />
         {room.jars.length > 0 && (
@@ -162,7 +167,7 @@ function Spells({ room }: { room: Room }) {
         to: when(spell.toOn, 'short'),
         temperature: degrees(spell.celsius),
       })}
-      <Button
+      <Deed
         type="text"
         aria-label={t('rooms.spell_delete', {
           temperature: degrees(spell.celsius),
@@ -171,7 +176,7 @@ function Spells({ room }: { room: Room }) {
         onClick={() => forget.mutate(spell.id, { onError: (refusal) => complain(refusal) })}
       >
         ×
-      </Button>
+      </Deed>
     </p>
   ));
 }

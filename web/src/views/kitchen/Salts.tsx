@@ -1,5 +1,5 @@
 import { say, t, T } from '../../messages/words';
-import { Button, Checkbox, Input, Segmented } from 'antd';
+import { Checkbox, Input, Segmented } from 'antd';
 import { useOpened } from '../../app/addressState';
 import { useState } from 'react';
 import type { Kitchen, KitchenSalt } from '../../api/client';
@@ -11,6 +11,7 @@ import { NumberField } from '../../app/NumberField';
 import { grams } from '../../app/numbers';
 import { SpoonDrawing } from '../../drawings/SpoonDrawing';
 import { QuantityBox } from '../../app/QuantityBox';
+import { Deed } from '../../app/Deed';
 
 /** The salts, each as it lies in the spoon; weighing one spoon narrows every number made with it. */
 export function Salts({ kitchen }: { kitchen: Kitchen }) {
@@ -48,17 +49,17 @@ export function Salts({ kitchen }: { kitchen: Kitchen }) {
                   </p>
                 ))}
                 <div className="words">
-                  <Button
+                  <Deed
                     size="small"
                     onClick={() => spoon.open(salt)}
                     aria-label={t('salts.weigh_of', { name: salt.name })}
                   >
                     {t('salts.weigh')}
-                  </Button>
+                  </Deed>
                   {salt.isOwn && (
-                    <Button size="small" type="text" onClick={() => own.open(salt)}>
+                    <Deed size="small" type="text" onClick={() => own.open(salt)}>
                       {t('action.edit')}
-                    </Button>
+                    </Deed>
                   )}
                 </div>
               </div>
@@ -66,9 +67,9 @@ export function Salts({ kitchen }: { kitchen: Kitchen }) {
           );
         })}
       </div>
-      <Button type="primary" onClick={() => own.open()}>
+      <Deed type="primary" onClick={() => own.open()}>
         {t('salts.add')}
-      </Button>
+      </Deed>
       {spoon.thing && <WeighDrawer salt={spoon.thing} close={spoon.close} />}
       {own.isOpen && <SaltDrawer salt={own.thing} close={own.close} />}
     </>

@@ -23,6 +23,7 @@ import { markEnds, scoresOf, type Mark } from './tastingScores';
 import './LogView.css';
 import { QuantityBox } from '../../app/QuantityBox';
 import { useOnceRead } from '../../app/unread';
+import { Deed, May } from '../../app/Deed';
 
 /** A jar's log: what was tasted, read and seen; and its like beside it. */
 export function LogView() {
@@ -51,7 +52,9 @@ export function LogView() {
         </div>
         <Acid batch={batch.data} log={data} />
       </header>
-      <Write key={batchId} batch={batch.data} log={data} />
+      <May needs="log">
+        <Write key={batchId} batch={batch.data} log={data} />
+      </May>
       <div>
         <section aria-label={t('log.so_far')}>
           <h2>{t('log.so_far')}</h2>
@@ -333,7 +336,7 @@ function Line({ note }: { note: Note }) {
           </a>
         )}
       </div>
-      <Button
+      <Deed
         type="text"
         aria-label={t('log.delete_note', { at: when(note.at, 'moment') })}
         loading={remove.isPending}
@@ -346,7 +349,7 @@ function Line({ note }: { note: Note }) {
         }
       >
         ×
-      </Button>
+      </Deed>
     </li>
   );
 }

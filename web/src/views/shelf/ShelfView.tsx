@@ -1,5 +1,5 @@
 import { say, t, T } from '../../messages/words';
-import { Button, Input, Segmented } from 'antd';
+import { Input, Segmented } from 'antd';
 import { Link } from 'react-router';
 import type { EmptyJar, ShelfBatch } from '../../api/client';
 import { usePlaces, useShelf } from '../../api/queries';
@@ -7,6 +7,7 @@ import { useAddressState, useOpened } from '../../app/addressState';
 import { capitalised } from '../../app/sentence';
 import { grams, mg, percent } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
+import { Deed } from '../../app/Deed';
 import { JarDrawing } from '../../drawings/JarDrawing';
 import { putOnBench } from '../bench/draft';
 import { AddBoughtJar } from './AddBoughtJar';
@@ -57,7 +58,7 @@ export function ShelfView() {
           <p>
             <T m="shelf.empty_about" v={{ a0: (c) => <Link to="/bench">{c}</Link> }} />
           </p>
-          <Button onClick={() => bought.open()}>{t('shelf.add_bought')}</Button>
+          <Deed onClick={() => bought.open()}>{t('shelf.add_bought')}</Deed>
         </div>
       ) : (
         <div className="shelf-head">
@@ -86,9 +87,9 @@ export function ShelfView() {
           <Link className="as-button" to="/labels">
             {t('labels.title')}
           </Link>
-          <Button type="text" onClick={() => bought.open()}>
+          <Deed type="text" onClick={() => bought.open()}>
             {t('shelf.add_bought')}
-          </Button>
+          </Deed>
         </div>
       )}
       {bought.isOpen && <AddBoughtJar close={bought.close} />}

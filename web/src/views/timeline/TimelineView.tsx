@@ -17,6 +17,7 @@ import { FirstWeek } from '../week/FirstWeek';
 import { RotationDrawer } from '../week/RotationDrawer';
 import './TimelineView.css';
 import { QuantityBox } from '../../app/QuantityBox';
+import { Deed, May } from '../../app/Deed';
 
 const day = (date: string): string => when(date, 'weekdayDate');
 
@@ -42,13 +43,13 @@ export function TimelineView() {
           <Link className="as-button" to="/shelf">
             {t('ahead.shelf')}
           </Link>
-          <Button onClick={() => rotation.open()}>{t('ahead.rotation')}</Button>
+          <Deed onClick={() => rotation.open()}>{t('ahead.rotation')}</Deed>
         </span>
       </div>
       {ahead.kinds.length === 0 && <FirstWeek title={t('way_in.title_ahead')} />}
       {ahead.kinds.length === 0 && (
         <p>
-          <T m="ahead.no_rotation" v={{ a0: (c) => <Button onClick={() => rotation.open()}>{c}</Button> }} />
+          <T m="ahead.no_rotation" v={{ a0: (c) => <Deed onClick={() => rotation.open()}>{c}</Deed> }} />
         </p>
       )}
       <div className="ahead-parts">
@@ -152,10 +153,12 @@ function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
               v={{ day: day(one.startOn), name: one.name, jar: one.jarName, b0: (c) => <b>{c}</b> }}
             />
           </span>
-          <Link className="as-button" to={`/formulas/${one.formulaId}?jarId=${one.jarId}&planned=${one.id}`}>
-            {t('ahead.start_it')}
-          </Link>
-          <Button
+          <May>
+            <Link className="as-button" to={`/formulas/${one.formulaId}?jarId=${one.jarId}&planned=${one.id}`}>
+              {t('ahead.start_it')}
+            </Link>
+          </May>
+          <Deed
             type="text"
             aria-label={t('ahead.cancel', { name: one.name })}
             onClick={() => {
@@ -163,7 +166,7 @@ function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
             }}
           >
             {t('action.cancel')}
-          </Button>
+          </Deed>
         </li>
       ))}
       {ahead.suggestions.map((one) => (
@@ -189,13 +192,13 @@ function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
             </span>
           </span>
           {!isTried && (
-            <Button
+            <Deed
               aria-label={t('ahead.plan', { name: one.name, day: day(one.startOn) })}
               loading={plan.isPending}
               onClick={() => accept(one)}
             >
               {t('ahead.plan_it')}
-            </Button>
+            </Deed>
           )}
         </li>
       ))}
@@ -220,13 +223,13 @@ function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
               />
             </span>
             {!isTried && (
-              <Button
+              <Deed
                 aria-label={t('ahead.plan', { name: one.name, day: t('ahead.today') })}
                 loading={plan.isPending}
                 onClick={() => accept({ ...one, lineId: null, startOn: ahead.today, share: 1 })}
               >
                 {t('ahead.plan_it')}
-              </Button>
+              </Deed>
             )}
           </li>
         ))}

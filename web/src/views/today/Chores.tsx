@@ -12,6 +12,7 @@ import { useEmptyJar } from '../../api/queries';
 import { NEWS_EVERY_MS } from '../../api/news';
 import { useChores, useMarkChores, useMoveJar, useUnmarkChores } from '../../api/tending';
 import { useKey } from '../../app/keys';
+import { Deed } from '../../app/Deed';
 import { JarDrawing } from '../../drawings/JarDrawing';
 import { BeforeLeaving } from './BeforeLeaving';
 import './Chores.css';
@@ -107,19 +108,20 @@ export const Chores = memo(function Chores() {
           })}
         </span>
         {groupsOf(tapped).map((some) => (
-          <Button
+          <Deed
+            needs="log"
             key={some[0].task}
             title={t('chores.all_of_hint', { count: some.length })}
             loading={mark.isPending}
             onClick={() => done(some)}
           >
             {t('chores.all_of', { verb: verbOf(some[0]), count: some.length })}
-          </Button>
+          </Deed>
         ))}
         {tapped.length > 1 && (
-          <Button title={t('chores.all_done_hint')} loading={mark.isPending} onClick={() => done(tapped)}>
+          <Deed needs="log" title={t('chores.all_done_hint')} loading={mark.isPending} onClick={() => done(tapped)}>
             {t('chores.all_done', { count: tapped.length })}
-          </Button>
+          </Deed>
         )}
       </div>
       {chores.data.toStart
@@ -203,14 +205,15 @@ function JarTag({ chores, done, putOff }: TagProps) {
           {chores.map((chore) => (
             <Do key={chore.id} chore={chore} done={() => done(chore)} />
           ))}
-          <Button
+          <Deed
+            needs="log"
             type="text"
             aria-expanded={isOpen}
             aria-label={t('chores.more', { jar: batchName })}
             onClick={() => setIsOpen(!isOpen)}
           >
             …
-          </Button>
+          </Deed>
         </div>
       </div>
       {isOpen && (
@@ -278,7 +281,8 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
       );
     case 'move':
       return (
-        <Button
+        <Deed
+          needs="log"
           loading={move.isPending}
           aria-label={label}
           onClick={() =>
@@ -292,11 +296,12 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
           }
         >
           {verb}
-        </Button>
+        </Deed>
       );
     case 'empty':
       return (
-        <Button
+        <Deed
+          needs="log"
           type={chore.task === 'discard' ? 'primary' : 'default'}
           danger={chore.task === 'discard'}
           loading={empty.isPending}
@@ -308,13 +313,13 @@ function Do({ chore, done }: { chore: Chore; done: () => void }) {
           }
         >
           {verb}
-        </Button>
+        </Deed>
       );
     default:
       return (
-        <Button aria-label={label} onClick={done}>
+        <Deed needs="log" aria-label={label} onClick={done}>
           {verb}
-        </Button>
+        </Deed>
       );
   }
 }

@@ -1,12 +1,12 @@
 import { when } from '../../messages/dates';
 import { joined, say, t, T } from '../../messages/words';
-import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Day, DayJar, DayPerson, OtherFood, PlannedToday, Serving } from '../../api/client';
 import { ColouredItem } from '../../app/ColouredItem';
 import { later } from '../../app/later';
 import { grams, mg, sodium } from '../../app/numbers';
+import { Deed } from '../../app/Deed';
 import { SaltLine } from '../../drawings/SaltLine';
 
 /** What can be done for someone. */
@@ -44,21 +44,23 @@ export function Eater({ person, day, isEating, hands }: Props) {
         <span className="soft source">
           {t('eater.target', { target: mg(person.targetMg), source: say(person.targetSource) })}
         </span>
-        <Button
+        <Deed
+          needs="log"
           className="serve"
           aria-label={t('eater.other_food_for', { name: person.name })}
           onClick={() => hands.write(person)}
         >
           {t('eater.other_food')}
-        </Button>
-        <Button
+        </Deed>
+        <Deed
+          needs="log"
           className="serve"
           type={isEating ? 'default' : 'primary'}
           aria-expanded={isEating}
           onClick={hands.toggle}
         >
           {isEating ? t('action.close') : t('eater.eats', { name: person.name })}
-        </Button>
+        </Deed>
       </div>
       {isEating && (
         <EatPanel
@@ -98,7 +100,8 @@ export function Eater({ person, day, isEating, hands }: Props) {
         ]}
       />
       {/* On a phone everyone's line comes first, and the rest unfolds. */}
-      <Button
+      <Deed
+        needs="log"
         type="text"
         className="eater-unfold"
         aria-expanded={isUnfolded}
@@ -106,7 +109,7 @@ export function Eater({ person, day, isEating, hands }: Props) {
         onClick={() => setIsUnfolded(!isUnfolded)}
       >
         {isUnfolded ? t('eater.less') : unfolds(person)}
-      </Button>
+      </Deed>
       <div className="eater-more">
         {person.restMg + person.writtenMg > 0 && (
           <p className={person.isWarned ? 'fits is-warned' : 'fits'}>
@@ -132,20 +135,22 @@ export function Eater({ person, day, isEating, hands }: Props) {
                   meals: food.insteadOf.length > 0 ? joined(food.insteadOf.map((meal) => t(`meal.${meal}`))) : 'none',
                 })}
                 <span className="eaten-does">
-                  <Button
+                  <Deed
+                    needs="log"
                     type="text"
                     aria-label={t('eater.edit_of', { food: food.name, name: person.name })}
                     onClick={() => hands.write(person, food)}
                   >
                     {t('action.edit')}
-                  </Button>
-                  <Button
+                  </Deed>
+                  <Deed
+                    needs="log"
                     type="text"
                     aria-label={t('eater.undo_of', { food: food.name, name: person.name })}
                     onClick={() => hands.takeFoodBack(person, food)}
                   >
                     {t('action.undo')}
-                  </Button>
+                  </Deed>
                 </span>
               </ColouredItem>
             ))}
@@ -171,13 +176,14 @@ export function Eater({ person, day, isEating, hands }: Props) {
                     }}
                   />
                 </span>
-                <Button
+                <Deed
+                  needs="log"
                   disabled={planned.sodium === null}
                   aria-label={t('eater.ate', { name: person.name, food: planned.batchName })}
                   onClick={() => hands.eatPlanned(person, planned)}
                 >
                   {t('eater.eaten')}
-                </Button>
+                </Deed>
               </ColouredItem>
             ))}
           </ul>
@@ -193,20 +199,22 @@ export function Eater({ person, day, isEating, hands }: Props) {
                   {sodium(serving.sodium)}
                 </span>
                 <span className="eaten-does">
-                  <Button
+                  <Deed
+                    needs="log"
                     type="text"
                     aria-label={t('eater.edit_of', { food: serving.batchName, name: person.name })}
                     onClick={() => hands.change(serving)}
                   >
                     {t('action.edit')}
-                  </Button>
-                  <Button
+                  </Deed>
+                  <Deed
+                    needs="log"
                     type="text"
                     aria-label={t('eater.undo_of', { food: serving.batchName, name: person.name })}
                     onClick={() => hands.takeBack(serving)}
                   >
                     {t('action.undo')}
-                  </Button>
+                  </Deed>
                 </span>
               </ColouredItem>
             ))}
@@ -224,21 +232,23 @@ export function Eater({ person, day, isEating, hands }: Props) {
                   })}
                 </span>
                 <span className="eaten-does">
-                  <Button
+                  <Deed
+                    needs="log"
                     type="text"
                     disabled={person.planned.some((one) => one.batchId === missed.batchId)}
                     aria-label={t('eater.missed_today_of', { jar: missed.batchName, name: person.name })}
                     onClick={() => hands.moveMissed(person, missed, true)}
                   >
                     {t('eater.missed_today')}
-                  </Button>
-                  <Button
+                  </Deed>
+                  <Deed
+                    needs="log"
                     type="text"
                     aria-label={t('eater.missed_drop_of', { jar: missed.batchName, name: person.name })}
                     onClick={() => hands.moveMissed(person, missed, false)}
                   >
                     {t('eater.missed_drop')}
-                  </Button>
+                  </Deed>
                 </span>
               </ColouredItem>
             ))}

@@ -17,6 +17,7 @@ import { grams, sodium } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { useUndoOtherFood } from '../../api/intake';
 import { useWeekStep } from '../../api/planning';
+import { Deed } from '../../app/Deed';
 import { Chores } from './Chores';
 import { ChoresOf } from './ChoresOf';
 import { Eater, type EaterActions } from './Eater';
@@ -190,9 +191,9 @@ export function TodayView() {
           <Link className="as-button" to={dayPath(day.data, 1)} aria-label={t('today.day_after')}>
             →
           </Link>
-          <Button disabled={jars.length === 0} onClick={() => dish.open()}>
+          <Deed needs="log" disabled={jars.length === 0} onClick={() => dish.open()}>
             {t('today.together')}
-          </Button>
+          </Deed>
           <Link className="as-button" to="/today/intake" title={t('today.intake_hint')}>
             {t('intake.title')}
           </Link>

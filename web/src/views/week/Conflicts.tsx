@@ -1,7 +1,7 @@
 import { say, t } from '../../messages/words';
-import { Button } from 'antd';
 import { Link } from 'react-router';
 import { mg } from '../../app/numbers';
+import { Deed } from '../../app/Deed';
 import type { WeekActions } from './weekActions';
 
 /** What does not go together, in words, and what would help. */
@@ -20,7 +20,7 @@ export function Conflicts({ hands }: { hands: WeekActions }) {
             <p>{say(conflict.text)}</p>
             <div className="words">
               {conflict.levers.map((lever) => (
-                <Button
+                <Deed
                   key={`${lever.servingId} ${say(lever.text)}`}
                   title={say(lever.cost) ?? undefined}
                   onClick={() => {
@@ -38,7 +38,7 @@ export function Conflicts({ hands }: { hands: WeekActions }) {
                       (lever.savesMg > 0 ? `−${mg(Math.round(lever.savesMg))}` : `+${mg(Math.round(-lever.savesMg))}`)}
                     {!lever.isEnough && <span> · {t('saving.not_enough')}</span>}
                   </span>
-                </Button>
+                </Deed>
               ))}
               {conflict.code === 'nothing_live' && (
                 <>

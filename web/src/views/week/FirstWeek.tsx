@@ -1,4 +1,3 @@
-import { Button } from 'antd';
 import { notices } from '../../app/notices';
 import { Link, useNavigate } from 'react-router';
 import { useBeginFirstWeek, useFirstWeek } from '../../api/planning';
@@ -9,6 +8,7 @@ import { grams, mg } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { when } from '../../messages/dates';
 import { say, t } from '../../messages/words';
+import { Deed } from '../../app/Deed';
 import './FirstWeek.css';
 
 /** Hours up to which a start is told in hours rather than by its day. */
@@ -74,9 +74,9 @@ export function FirstWeek({ title }: { title: string }) {
               </ColouredItem>
             ))}
           </ol>
-          <Button type="primary" loading={begin.isPending} onClick={beginAll}>
+          <Deed type="primary" loading={begin.isPending} onClick={beginAll}>
             {t('way_in.begin')}
-          </Button>
+          </Deed>
           <p className="soft">{t('way_in.about', { times: timesAWeek })}</p>
         </>
       )}

@@ -1,6 +1,6 @@
 import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { Button, Segmented } from 'antd';
+import { Segmented } from 'antd';
 import { Dialog } from '../../app/Dialog';
 import dayjs from 'dayjs';
 import { useState } from 'react';
@@ -12,6 +12,7 @@ import { Savings } from '../../app/Savings';
 import { useMovable } from './useMovable';
 import type { WeekActions } from './weekActions';
 import { QuantityBox } from '../../app/QuantityBox';
+import { Deed } from '../../app/Deed';
 
 interface Props {
   serving: WeekServing;
@@ -132,12 +133,9 @@ function MeantCard({ serving, dates, ways, does }: CardProps) {
           change={setAmount}
           onPressEnter={() => amount && does({ grams: amount })}
         />
-        <Button
-          disabled={amount === null || amount === serving.grams}
-          onClick={() => amount && does({ grams: amount })}
-        >
+        <Deed disabled={amount === null || amount === serving.grams} onClick={() => amount && does({ grams: amount })}>
           {t('action.set')}
-        </Button>
+        </Deed>
       </div>
       {dates.length > 1 && (
         <div className="serving-card-days" role="group" aria-label={t('portion.day')}>
@@ -157,15 +155,15 @@ function MeantCard({ serving, dates, ways, does }: CardProps) {
       {showsLess ? (
         <Less serving={serving} />
       ) : (
-        <Button type="text" onClick={() => setShowsLess(true)}>
+        <Deed type="text" onClick={() => setShowsLess(true)}>
           {t('serve.less_sodium')}
-        </Button>
+        </Deed>
       )}
       <div className="serving-card-row">
-        <Button onClick={() => does({ isLocked: !serving.isLocked })}>
+        <Deed onClick={() => does({ isLocked: !serving.isLocked })}>
           {serving.isLocked ? t('serving_card.unlock') : t('serving_card.lock')}
-        </Button>
-        <Button onClick={() => does(null)}>{t('action.remove')}</Button>
+        </Deed>
+        <Deed onClick={() => does(null)}>{t('action.remove')}</Deed>
         <Link className="as-button" to={`/shelf/${serving.batchId}`}>
           {t('serving_card.jar')}
         </Link>

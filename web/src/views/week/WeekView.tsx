@@ -2,7 +2,6 @@ import { complain } from '../../app/complain';
 import type { Refusal, Week } from '../../api/client';
 import { say, t, T } from '../../messages/words';
 import { when } from '../../messages/dates';
-import { Button } from 'antd';
 import { useOpened } from '../../app/addressState';
 import { ActionMenu } from '../../app/ActionMenu';
 import { notices } from '../../app/notices';
@@ -11,6 +10,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { planAhead, usePlanning, useWeek, useWeekStep, type WeekStep } from '../../api/planning';
 import { useKey } from '../../app/keys';
 import { PageState } from '../../app/PageState';
+import { Deed } from '../../app/Deed';
 import { Conflicts } from './Conflicts';
 import { JarPalette } from './JarPalette';
 import { FirstWeek } from './FirstWeek';
@@ -115,7 +115,7 @@ export function WeekView() {
           )}
         </div>
         <div className="week-does">
-          <Button
+          <Deed
             type="primary"
             title={t('week.plan_hint')}
             loading={isPlanning || (isPending && step.variables.step === 'fill')}
@@ -123,26 +123,26 @@ export function WeekView() {
             onClick={() => fill(false)}
           >
             {t('week.plan')}
-          </Button>
-          <Button title={t('week.plan_rest_hint')} disabled={isOver} onClick={() => fill(true)}>
+          </Deed>
+          <Deed title={t('week.plan_rest_hint')} disabled={isOver} onClick={() => fill(true)}>
             {t('week.plan_rest')}
-          </Button>
-          <Button
+          </Deed>
+          <Deed
             type="text"
             disabled={week.undo === null}
             title={week.undo === null ? t('week.undo_none') : t('week.undo', { what: say(week.undo) })}
             onClick={() => make({ step: 'undo' })}
           >
             {t('action.undo')}
-          </Button>
+          </Deed>
           {week.redo !== null && (
-            <Button type="text" title={t('week.redo', { what: say(week.redo) })} onClick={() => make({ step: 'redo' })}>
+            <Deed type="text" title={t('week.redo', { what: say(week.redo) })} onClick={() => make({ step: 'redo' })}>
               {t('action.redo')}
-            </Button>
+            </Deed>
           )}
-          <Button type="text" title={t('week.rotation_hint')} onClick={() => rotation.open()}>
+          <Deed type="text" title={t('week.rotation_hint')} onClick={() => rotation.open()}>
             {t('ahead.rotation')}
-          </Button>
+          </Deed>
           <ActionMenu
             type="text"
             items={[
