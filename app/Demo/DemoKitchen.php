@@ -106,6 +106,7 @@ final class DemoKitchen
                 [0 => 4, 1 => 6, 2 => 2, 3 => 3, 4 => 2, 5 => 1, 6 => 1],
                 demo: true,
             );
+            $cook->update(['name' => 'Marit']);
             $this->current->during($cook->household, function () use ($cook): void {
                 $this->fill($cook->household);
             });

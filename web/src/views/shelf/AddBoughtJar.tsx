@@ -50,7 +50,7 @@ function Bought({ kitchen, close }: { kitchen: Kitchen; close: () => void }) {
       refusal={refusal}
       keep={() => {
         void shelve.mutateAsync({ ...fields, ...label }).then(
-          (batch) => void navigate(`/shelf/${batch.id}`),
+          (batch) => void navigate(`/shelf/${batch.id}`, { replace: true }),
           () => undefined,
         );
       }}
