@@ -14,6 +14,7 @@ use Illuminate\Support\Str;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tempesal\Core\Method\Hazards;
+use Tests\Support\LongKitchen;
 
 /*
  * What is kept of a batch's states comes to what its entries come to, digit for digit, whatever was done to it since.
@@ -148,4 +149,33 @@ it('is in no export, and is checked by a command over the whole database', funct
     app()->forgetScopedInstances();
     expect(Artisan::call('tempesal:check'))->toBe(1);
     expect(Artisan::output())->toContain('is not what its entries come to');
+});
+
+it('reads as many rows for the shelf and for today, however much was eaten before', function (): void {
+    $read = function (int $servings): array {
+        $kitchen = new LongKitchen("After {$servings} servings");
+        $kitchen->jar('Old kraut', 200, $servings);
+        $this->flushSession();
+        $this->asCook($kitchen->cook);
+        $rows = [];
+        foreach (['/api/batches', '/api/days/today'] as $path) {
+            // The first time it is computed and kept.
+            $this->getJson($path)->assertOk();
+            app()->forgetScopedInstances();
+            $count = static fn(): int => (int) DB::selectOne("show session status like 'Handler_read_next'")->Value;
+            $before = $count();
+            $this->getJson($path)->assertOk();
+            $rows[$path] = $count() - $before;
+        }
+
+        return $rows;
+    };
+    // Of today's own and the last weeks' servings both have a part: the jar is old enough for few of them.
+    [$few, $many] = [$read(40), $read(120)];
+    expect($few['/api/batches'])
+        ->toBeGreaterThan(5)
+        ->and($many['/api/batches'])
+        ->toBe($few['/api/batches'])
+        ->and($many['/api/days/today'] - $few['/api/days/today'])
+        ->toBeLessThan(40);
 });
