@@ -44,7 +44,6 @@ final readonly class Snapshots implements CheckpointStore
         $since = $row === null || $short === null ? null : self::since($batch, $row, $short);
         if ($row !== null && $short !== null && $since !== null) {
             $last = max([$row->position, ...array_map(static fn(BatchEntry $entry): int => $entry->position, $since)]);
-
             $store = new self($batch, $last, $row);
             $ledger = Ledger::goingOn(
                 $short,

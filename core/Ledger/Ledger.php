@@ -103,7 +103,7 @@ final class Ledger
     /**
      * What it is without its servings.
      *
-     * @param  int|null  $count  of the lines that are meant; null: all
+     * @param  int|null  $count  of the lines that are meant, more than it began with; null: all
      *
      * @throws NotEnough
      */
