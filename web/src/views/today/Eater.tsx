@@ -233,7 +233,6 @@ export function Eater({ person, day, isEating, hands }: Props) {
                 </span>
                 <span className="eaten-does">
                   <Deed
-                    needs="log"
                     type="text"
                     disabled={person.planned.some((one) => one.batchId === missed.batchId)}
                     aria-label={t('eater.missed_today_of', { jar: missed.batchName, name: person.name })}
@@ -242,7 +241,6 @@ export function Eater({ person, day, isEating, hands }: Props) {
                     {t('eater.missed_today')}
                   </Deed>
                   <Deed
-                    needs="log"
                     type="text"
                     aria-label={t('eater.missed_drop_of', { jar: missed.batchName, name: person.name })}
                     onClick={() => hands.moveMissed(person, missed, false)}

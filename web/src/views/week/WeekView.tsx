@@ -10,6 +10,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { planAhead, usePlanning, useWeek, useWeekStep, type WeekStep } from '../../api/planning';
 import { useKey } from '../../app/keys';
 import { PageState } from '../../app/PageState';
+import { useMay } from '../../api/account';
 import { Deed } from '../../app/Deed';
 import { Conflicts } from './Conflicts';
 import { JarPalette } from './JarPalette';
@@ -61,21 +62,22 @@ export function WeekView() {
       ),
     [make, isPending, isPlanning, date],
   );
+  const keeps = useMay('keep');
   useKey(
     'p',
-    useCallback(() => fill(false), [fill]),
+    useCallback(() => keeps && fill(false), [keeps, fill]),
   );
   useKey(
     'r',
-    useCallback(() => fill(true), [fill]),
+    useCallback(() => keeps && fill(true), [keeps, fill]),
   );
   useKey(
     'u',
-    useCallback(() => make({ step: 'undo' }), [make]),
+    useCallback(() => keeps && make({ step: 'undo' }), [keeps, make]),
   );
   useKey(
     'y',
-    useCallback(() => make({ step: 'redo' }), [make]),
+    useCallback(() => keeps && make({ step: 'redo' }), [keeps, make]),
   );
 
   if (!query.data) {
