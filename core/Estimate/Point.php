@@ -6,7 +6,7 @@ namespace Tempesal\Core\Estimate;
 
 /**
  * One evaluation: every input at its typical value, but for at most one that is held at an end of its band.
- * It remembers which inputs were asked for.
+ * At the typical point it remembers which inputs were asked for; they are the same at every other.
  */
 final class Point
 {
@@ -46,7 +46,9 @@ final class Point
         if ($input->band->isExact()) {
             return $input->band->typical;
         }
-        $this->asked[$input->key] ??= $input;
+        if ($this->shifted === null) {
+            $this->asked[$input->key] ??= $input;
+        }
         if ($input->key !== $this->shifted) {
             return $input->band->typical;
         }
@@ -54,7 +56,7 @@ final class Point
         return $this->side === Side::Low ? $input->band->low : $input->band->high;
     }
 
-    /** @return list<Uncertain> every inexact input that was asked for */
+    /** @return list<Uncertain> every inexact input that was asked for at the typical point */
     public function asked(): array
     {
         return array_values($this->asked);

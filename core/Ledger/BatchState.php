@@ -24,6 +24,9 @@ final readonly class BatchState
 
     private const TRACE = 1e-6;
 
+    /** What two ways to the same state may differ by in a number, as a share. */
+    private const SAME = 1e-12;
+
     /**
      * @param  array<string, Composition>  $phases  by the value of Phase
      * @param  array<string, Composition>  $accounts  by the value of Account
@@ -52,7 +55,7 @@ final readonly class BatchState
         public float $ripened = 0.0,
     ) {}
 
-    /** @return list<mixed> short, for the many that are kept of a batch; a rest that goes on is not */
+    /** @return list<mixed> to be kept; a rest that goes on is not */
     public function __serialize(): array
     {
         return [
@@ -281,7 +284,17 @@ final readonly class BatchState
             [],
             $bathedFor,
             $this->kindsWith($inwardsMg),
-        )->with(bathBegan: $bathBegan);
+        )->bathed($bathedFor, $bathBegan);
+    }
+
+    /**
+     * Time in the bath in which nothing moves.
+     *
+     * @param  list<float>  $bathBegan  as the property
+     */
+    public function bathed(float $bathedFor, array $bathBegan): self
+    {
+        return $this->with(bathedFor: $bathedFor, bathBegan: $bathBegan);
     }
 
     /**
@@ -329,15 +342,86 @@ final readonly class BatchState
         return $bath === null || $bath === $this->bath ? $this : $this->with(bath: $bath);
     }
 
-    /** The same with another's accounts, and with what equals the other's as the very same objects. */
-    public function sharing(self $other): self
+    /** @return list<float> all that moves in the jar: what a state differs by from one of the same shape, but for its accounts */
+    public function numbers(): array
     {
-        $kinds = [];
-        foreach ($this->kinds as $key => $kind) {
-            $kinds[$key] = isset($other->kinds[$key]) ? $kind->sharing($other->kinds[$key]) : $kind;
+        $numbers = [$this->clock, $this->bathedFor, $this->ripened];
+        foreach ($this->phases as $masses) {
+            array_push($numbers, $masses->waterG, $masses->sodiumMg, $masses->otherG);
+        }
+        foreach ($this->kinds as $kind) {
+            array_push($numbers, $kind->masses->waterG, $kind->masses->sodiumMg, $kind->masses->otherG, $kind->addedG);
         }
 
-        return $this->with(accounts: $other->accounts, kinds: $kinds);
+        return [...$numbers, ...$this->bathBegan];
+    }
+
+    /**
+     * The same with another's numbers.
+     *
+     * @param  list<float>  $numbers  of a state of the same shape
+     */
+    public function withNumbers(array $numbers): self
+    {
+        $phases = $kinds = [];
+        $next = 3;
+        foreach (array_keys($this->phases) as $phase) {
+            $phases[$phase] = new Composition($numbers[$next], $numbers[$next + 1], $numbers[$next + 2]);
+            $next += 3;
+        }
+        foreach ($this->kinds as $key => $kind) {
+            $kinds[$key] = new PieceKind(
+                $kind->piece,
+                new Composition($numbers[$next], $numbers[$next + 1], $numbers[$next + 2]),
+                $numbers[$next + 3],
+                $kind->label,
+                $kind->key,
+            );
+            $next += 4;
+        }
+
+        return new self(
+            $phases,
+            $this->accounts,
+            $kinds,
+            $this->isApart,
+            $this->live,
+            $this->allergens,
+            $numbers[0],
+            $numbers[1],
+            array_slice($numbers, $next),
+            $this->bath,
+            $numbers[2],
+        );
+    }
+
+    /** Whether it is the other but for rounding, whatever has crossed the wall of the jar. */
+    public function equals(self $other): bool
+    {
+        [$ours, $theirs] = [$this->numbers(), $other->numbers()];
+        foreach ($ours as $i => $number) {
+            $that = $theirs[$i] ?? NAN;
+            if ($number !== $that && !(abs($number - $that) <= self::SAME * (1.0 + abs($number)))) {
+                return false;
+            }
+        }
+
+        return $this->isShapedAs($other);
+    }
+
+    /** Whether it differs from the other by numbers alone, whatever has crossed the wall of the jar. */
+    public function isShapedAs(self $other): bool
+    {
+        $numbers = $this->numbers();
+
+        return count($numbers) === count($other->numbers()) &&
+            $other->withNumbers($numbers) == $this->onAccountsOf($other);
+    }
+
+    /** The same with another's accounts. */
+    public function onAccountsOf(self $other): self
+    {
+        return $this->with(accounts: $other->accounts);
     }
 
     public function heated(): self

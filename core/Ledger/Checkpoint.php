@@ -10,13 +10,15 @@ use Tempesal\Core\Estimate\Uncertain;
 
 /**
  * What a batch held after some of its lines, at the typical point and at each end of every input that was asked for until
- * then: what its estimates would otherwise compute from the first line on.
+ * then: what its estimates would otherwise compute from the first line on. An input that has come to make no difference, as
+ * how thick the pieces are once salt has evened out, is let go.
  */
 final readonly class Checkpoint
 {
     /**
      * @param  list<Uncertain>  $asked
-     * @param  array<string, array<int, BatchState>>  $shifted  by the key of the input: at its low and its high end
+     * @param  array<string, array{BatchState|string, BatchState|string}>  $shifted  by the key of the input: at its low and
+     *     its high end; one that was kept as the numbers of a state that is shaped as the typical one
      */
     public function __construct(private array $asked, private BatchState $typical, private array $shifted) {}
 
@@ -33,12 +35,13 @@ final readonly class Checkpoint
      */
     public function at(Point $point, ?SoakInProgress $bath): BatchState
     {
-        foreach ($this->asked as $input) {
+        foreach ($point->isTypical() ? $this->asked : [] as $input) {
             $point->of($input);
         }
-        [$low, $high] = $this->shifted[$point->shiftedKey() ?? ''] ?? [$this->typical, $this->typical];
+        $ends = $this->shifted[$point->shiftedKey() ?? ''] ?? [$this->typical, $this->typical];
+        $state = $ends[$point->side() === Side::Low ? 0 : 1];
 
-        return ($point->side() === Side::Low ? $low : $high)->inBath($bath);
+        return (is_string($state) ? $this->typical->withNumbers(self::unpacked($state)) : $state)->inBath($bath);
     }
 
     /**
@@ -54,15 +57,20 @@ final readonly class Checkpoint
         $at = Point::typical();
         $typical = self::carriedOut($lines, $this->at($at, $bath), $at);
         $shifted = [];
+        $asked = [];
         foreach ($at->asked() as $input) {
             [$low, $high] = [Point::shifted($input, Side::Low), Point::shifted($input, Side::High)];
-            $shifted[$input->key] = [
+            $ends = [
                 self::carriedOut($lines, $this->at($low, $bath), $low),
                 self::carriedOut($lines, $this->at($high, $bath), $high),
             ];
+            if (!$ends[0]->equals($typical) || !$ends[1]->equals($typical)) {
+                $asked[] = $input;
+                $shifted[$input->key] = $ends;
+            }
         }
 
-        return new self($at->asked(), $typical, $shifted);
+        return new self($asked, $typical, $shifted);
     }
 
     /**
@@ -88,12 +96,26 @@ final readonly class Checkpoint
      */
     public function toKeep(): self
     {
-        $slim = fn(BatchState $state): BatchState => $state->sharing($this->typical);
-
         return new self(
             $this->asked,
             $this->typical,
-            array_map(static fn(array $ends): array => array_map($slim, $ends), $this->shifted),
+            array_map(fn(array $ends): array => [$this->slim($ends[0]), $this->slim($ends[1])], $this->shifted),
         );
+    }
+
+    private function slim(BatchState|string $state): BatchState|string
+    {
+        if (is_string($state)) {
+            return $state;
+        }
+        $numbers = $state->numbers();
+
+        return $state->isShapedAs($this->typical) ? pack('d*', ...$numbers) : $state->onAccountsOf($this->typical);
+    }
+
+    /** @return list<float> */
+    private static function unpacked(string $numbers): array
+    {
+        return array_values(unpack('d*', $numbers) ?: []);
     }
 }

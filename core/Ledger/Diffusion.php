@@ -43,7 +43,7 @@ final class Diffusion
      */
     public static function settle(BatchState $state, ?Piece $piece, Point $point): BatchState
     {
-        return self::exchange($state, self::inBath($state, $piece, $point), INF);
+        return self::exchange($state, $piece, INF, $point);
     }
 
     /**
@@ -54,56 +54,72 @@ final class Diffusion
      */
     public static function during(BatchState $state, ?Piece $piece, float $secondsAt20, Point $point): BatchState
     {
-        $kinds = self::inBath($state, $piece, $point);
-
-        return $kinds === [] || $secondsAt20 <= 0.0 ? $state : self::exchange($state, $kinds, $secondsAt20);
+        return $secondsAt20 <= 0.0 ? $state : self::exchange($state, $piece, $secondsAt20, $point);
     }
 
     /**
-     * The kinds that salt can move in and out of.
+     * What each kind that salt can move in and out of counts for beside the brine: K W, in grams.
      *
-     * @return array<string, BathKind>
+     * @return array<string, float>
      */
-    private static function inBath(BatchState $state, ?Piece $piece, Point $point): array
+    private static function takesUp(BatchState $state, ?Piece $piece, Point $point): array
     {
-        $kinds = [];
+        $takesUp = [];
         foreach ($state->kinds() as $key => $kind) {
             if ($kind->masses->waterG > 0.0) {
-                $cut = $piece ?? $kind->piece;
-                $kinds[$key] = new BathKind(
-                    $cut->form,
-                    $cut->crossingSeconds($point, $piece === null ? $kind->label : null),
-                    $cut->partitionAt($point) * $kind->masses->waterG,
-                );
+                $takesUp[$key] = ($piece ?? $kind->piece)->partitionAt($point) * $kind->masses->waterG;
             }
+        }
+
+        return $takesUp;
+    }
+
+    /**
+     * @param  array<string, float>  $takesUp
+     * @return array<string, BathKind>
+     */
+    private static function inBath(BatchState $state, ?Piece $piece, array $takesUp, Point $point): array
+    {
+        $kinds = [];
+        foreach ($takesUp as $key => $grams) {
+            $kind = $state->kinds()[$key];
+            $cut = $piece ?? $kind->piece;
+            $crossing = $cut->crossingSeconds($point, $piece === null ? $kind->label : null);
+            $kinds[$key] = new BathKind($cut->form, $crossing, $grams);
         }
 
         return $kinds;
     }
 
-    /** @param  array<string, BathKind>  $kinds */
-    private static function exchange(BatchState $state, array $kinds, float $secondsAt20): BatchState
+    private static function exchange(BatchState $state, ?Piece $piece, float $secondsAt20, Point $point): BatchState
     {
+        $takesUp = self::takesUp($state, $piece, $point);
+        if ($takesUp === []) {
+            return $state;
+        }
         $brine = $state->phase(Phase::Brine);
         $takeUp = $brine->waterG;
         $sodium = $brine->sodiumMg;
         $now = [$brine->waterG > 0.0 ? $brine->sodiumMg / $brine->waterG : 0.0];
-        foreach ($kinds as $key => $kind) {
+        foreach ($takesUp as $key => $grams) {
             $there = $state->kinds()[$key]->masses->sodiumMg;
-            $takeUp += $kind->takesUpG;
+            $takeUp += $grams;
             $sodium += $there;
-            $now[] = $there / $kind->takesUpG;
+            $now[] = $there / $grams;
         }
         $bathed = $state->bathedFor + $secondsAt20;
         $began = $state->bathedFor === 0.0 || $state->bathBegan === [] ? $now : $state->bathBegan;
         // Salt that lies dry moves only in the end.
         if ($takeUp <= 0.0 || ($brine->waterG <= 0.0 && !is_infinite($secondsAt20))) {
-            return $state->takeUp([], $bathed, $began);
+            return $state->bathed($bathed, $began);
         }
         $even = $sodium / $takeUp;
-        $apart = array_map(static fn(float $one): float => abs($one - $even), $now);
-        $left = max($apart) <= self::THERE * $even ? array_fill(0, count($now), 0.0) : null;
-        $left ??=
+        if (max($now) - min($now) <= self::THERE * $even) {
+            // At rest nothing moves, however fast it could.
+            return $state->bathed($bathed, $began);
+        }
+        $kinds = self::inBath($state, $piece, $takesUp, $point);
+        $left =
             count($kinds) === 1 && $brine->waterG > 0.0
                 ? self::leftOfOne(reset($kinds), $brine->waterG, $state->bathedFor, $secondsAt20, $now, $even)
                 : self::leftOfSeveral($kinds, $brine->waterG, $state->bathedFor, $secondsAt20, $now, $began, $even);

@@ -28,26 +28,6 @@ final readonly class PieceKind
         public string $key = '',
     ) {}
 
-    /** @return array{Piece, Composition, float, Message|null, string} short, for the many that are kept of a batch */
-    public function __serialize(): array
-    {
-        return [$this->piece, $this->masses, $this->addedG, $this->label, $this->key];
-    }
-
-    /** @param  array{Piece, Composition, float, Message|null, string}  $kept */
-    public function __unserialize(array $kept): void
-    {
-        [$this->piece, $this->masses, $this->addedG, $this->label, $this->key] = $kept;
-    }
-
-    /** The same, with what equals another's as the very same objects: kept together they are kept once. */
-    public function sharing(self $other): self
-    {
-        return $this->piece == $other->piece && $this->label == $other->label
-            ? new self($other->piece, $this->masses, $this->addedG, $other->label, $this->key)
-            : $this;
-    }
-
     public function plus(Composition $masses): self
     {
         return new self($this->piece, $this->masses->plus($masses), $this->addedG, $this->label, $this->key);

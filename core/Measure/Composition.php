@@ -12,18 +12,6 @@ final readonly class Composition
 {
     public function __construct(public float $waterG = 0.0, public float $sodiumMg = 0.0, public float $otherG = 0.0) {}
 
-    /** @return list<float> short, for the many that are kept of a batch */
-    public function __serialize(): array
-    {
-        return [$this->waterG, $this->sodiumMg, $this->otherG];
-    }
-
-    /** @param  array{float, float, float}  $kept */
-    public function __unserialize(array $kept): void
-    {
-        [$this->waterG, $this->sodiumMg, $this->otherG] = $kept;
-    }
-
     public static function none(): self
     {
         return new self();

@@ -20,6 +20,9 @@ final readonly class Piece
     /** Half the thickness of what was cut by hand, as a share of it: from memory, order of magnitude. */
     private const CUT_BY_EYE = 0.25;
 
+    /** What tells it from other pieces. */
+    private string $key;
+
     /**
      * @param  Band  $reachMm  half the thickness of a sheet, the radius of a cylinder or sphere
      * @param  Band  $diffusivity  of salt at 20 °C, in 1e-10 m²/s
@@ -30,7 +33,9 @@ final readonly class Piece
         public Band $reachMm,
         public Band $diffusivity,
         public Band $partition,
-    ) {}
+    ) {
+        $this->key = implode(' ', [$form->value, $reachMm->typical, $diffusivity->typical, $partition->typical]);
+    }
 
     /** A piece that nobody has measured: its thickness is known to a quarter either way. */
     public static function byEye(PieceForm $form, Millimetres $reach, Band $diffusivity, ?Band $partition = null): self
@@ -81,12 +86,7 @@ final readonly class Piece
     /** What tells it from other pieces. */
     public function key(): string
     {
-        return implode(' ', [
-            $this->form->value,
-            $this->reachMm->typical,
-            $this->diffusivity->typical,
-            $this->partition->typical,
-        ]);
+        return $this->key;
     }
 
     /** @throws InvalidField */
