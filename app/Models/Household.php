@@ -7,7 +7,6 @@ namespace App\Models;
 use App\Household\HasVersion;
 use App\Support\ReadOnce;
 use Carbon\CarbonImmutable;
-use DateTimeImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Tempesal\Core\Care\QuietHours;
@@ -75,7 +74,14 @@ final class Household extends Model
     /** Whole days from one day to another, both as YYYY-MM-DD. */
     public static function daysBetween(string $from, string $to): int
     {
-        $noon = static fn(string $day): int => (new DateTimeImmutable("{$day} 12:00 UTC"))->getTimestamp();
+        $noon = static fn(string $day): int => (int) gmmktime(
+            12,
+            0,
+            0,
+            (int) substr($day, 5, 2),
+            (int) substr($day, 8, 2),
+            (int) substr($day, 0, 4),
+        );
 
         return intdiv($noon($to) - $noon($from), 86_400);
     }

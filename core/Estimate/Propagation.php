@@ -15,6 +15,9 @@ use Tempesal\Core\Measure\Band;
  */
 final class Propagation
 {
+    /** The share of the variance below which an input is not named. */
+    private const NO_SHARE = 1e-9;
+
     /**
      * @template K of array-key
      *
@@ -26,20 +29,20 @@ final class Propagation
         $at = Point::typical();
         $typical = $compute($at);
 
-        $below = $above = [];
+        $below = $above = array_fill_keys(array_keys($typical), []);
         foreach ($at->asked() as $input) {
             $low = $compute(Point::shifted($input, Side::Low));
             $high = $compute(Point::shifted($input, Side::High));
             foreach ($typical as $name => $value) {
                 $changes = [($low[$name] ?? $value) - $value, ($high[$name] ?? $value) - $value];
-                $below[$name][$input->key] = max(0.0, -min($changes));
-                $above[$name][$input->key] = max(0.0, max($changes));
+                $below[$name][] = max(0.0, -min($changes));
+                $above[$name][] = max(0.0, max($changes));
             }
         }
 
         $estimates = [];
         foreach ($typical as $name => $value) {
-            $estimates[$name] = self::combine($value, $at->asked(), $below[$name] ?? [], $above[$name] ?? []);
+            $estimates[$name] = self::combine($value, $at->asked(), $below[$name], $above[$name]);
         }
 
         return $estimates;
@@ -47,21 +50,23 @@ final class Propagation
 
     /**
      * @param  list<Uncertain>  $inputs
-     * @param  array<string, float>  $below
-     * @param  array<string, float>  $above
+     * @param  list<float>  $below  by input
+     * @param  list<float>  $above  by input
      */
     private static function combine(float $typical, array $inputs, array $below, array $above): Estimate
     {
-        $squares = static fn(float $sum, float $change): float => $sum + $change ** 2;
-        $belowSquares = array_reduce($below, $squares, 0.0);
-        $aboveSquares = array_reduce($above, $squares, 0.0);
+        $belowSquares = $aboveSquares = 0.0;
+        foreach ($below as $i => $change) {
+            $belowSquares += $change * $change;
+            $aboveSquares += $above[$i] * $above[$i];
+        }
         $variance = $belowSquares + $aboveSquares;
 
         $contributions = [];
-        foreach ($inputs as $input) {
-            $share = $variance > 0.0 ? ($below[$input->key] ** 2 + $above[$input->key] ** 2) / $variance : 0.0;
-            if ($share > 1e-9) {
-                $contributions[] = new Contribution($input, $below[$input->key], $above[$input->key], $share);
+        foreach ($inputs as $i => $input) {
+            $squares = $below[$i] * $below[$i] + $above[$i] * $above[$i];
+            if ($squares > self::NO_SHARE * $variance) {
+                $contributions[] = new Contribution($input, $below[$i], $above[$i], $squares / $variance);
             }
         }
         usort($contributions, static fn(Contribution $a, Contribution $b): int => $b->share <=> $a->share);

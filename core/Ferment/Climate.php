@@ -15,7 +15,7 @@ use Tempesal\Core\Uptake\TemperatureHistory;
  *
  * Moments are seconds since 1970 in UTC. Spans and gaps are common practice, no source.
  */
-final readonly class Climate
+final class Climate
 {
     /** Seconds in which a room is taken to be of one temperature. */
     public const QUARTER_S = 21_600.0;
@@ -36,6 +36,9 @@ final readonly class Climate
     /** The warm and cool hours are followed for so long; beyond, the room stays at what they come to. */
     private const AHEAD_S = 60.0 * self::DAY_S;
 
+    /** @var array<int, float> degrees in the whole quarters that were asked for, since 1970: a room has many jars */
+    private array $quarters = [];
+
     /**
      * @param  Celsius  $usual  the mean of an ordinary day
      * @param  float  $swing  degrees by which the warmest hour is above it and the coolest below
@@ -45,12 +48,12 @@ final readonly class Climate
      * @param  float  $now  the moment at which it is asked
      */
     public function __construct(
-        private Celsius $usual,
-        private float $swing,
-        private float $warmestAt,
-        private array $readings,
-        private array $spells,
-        private float $now,
+        private readonly Celsius $usual,
+        private readonly float $swing,
+        private readonly float $warmestAt,
+        private readonly array $readings,
+        private readonly array $spells,
+        private readonly float $now,
     ) {}
 
     /** The room's temperatures from a moment on, times counted from it. */
@@ -60,8 +63,12 @@ final readonly class Climate
         $spans = [];
         $next = 0;
         for ($at = $moment; $at < $until; $at = $end) {
-            $end = (floor($at / self::QUARTER_S) + 1.0) * self::QUARTER_S;
-            $celsius = $this->during($at, $end, $next);
+            $quarter = (int) floor($at / self::QUARTER_S);
+            $end = ($quarter + 1) * self::QUARTER_S;
+            $celsius =
+                $at > $moment
+                    ? ($this->quarters[$quarter] ??= $this->during($at, $end, $next))
+                    : $this->during($at, $end, $next);
             $last = count($spans) - 1;
             if ($last >= 0 && abs($spans[$last][1] - $celsius) < 1e-9) {
                 $spans[$last][0] += $end - $at;

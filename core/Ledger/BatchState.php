@@ -6,6 +6,7 @@ namespace Tempesal\Core\Ledger;
 
 use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Measure\Composition;
+use Tempesal\Core\Message\Message;
 use Tempesal\Core\Produce\Allergen;
 use Tempesal\Core\Produce\Ingredient;
 use Tempesal\Core\Uptake\Piece;
@@ -55,32 +56,91 @@ final readonly class BatchState
         public float $ripened = 0.0,
     ) {}
 
-    /** @return list<mixed> to be kept; a rest that goes on is not */
+    /** @return list<mixed> to be kept: its shape, and its numbers in one piece; a rest that goes on is not */
     public function __serialize(): array
     {
+        $accounts = [];
+        foreach ($this->accounts as $masses) {
+            array_push($accounts, $masses->waterG, $masses->sodiumMg, $masses->otherG);
+        }
+
         return [
-            $this->phases,
-            $this->accounts,
-            $this->kinds,
+            array_keys($this->phases),
+            array_keys($this->accounts),
+            array_map(static fn(PieceKind $kind): array => [$kind->piece, $kind->label, $kind->key], $this->kinds),
             $this->isApart,
             $this->live,
             $this->allergens,
-            $this->clock,
-            $this->bathedFor,
-            $this->bathBegan,
-            $this->ripened,
+            self::packed([...$accounts, ...$this->numbers()]),
         ];
     }
 
     /**
-     * @param  array{array<string, Composition>, array<string, Composition>, array<string, PieceKind>, bool, bool,
-     *     array<string, true>, float, float, list<float>, float}  $kept
+     * @param  array{list<string>, list<string>, array<string, array{Piece, Message|null, string}>, bool, bool,
+     *     array<string, true>, string}  $kept
      */
     public function __unserialize(array $kept): void
     {
-        [$this->phases, $this->accounts, $this->kinds, $this->isApart, $this->live, $this->allergens] = $kept;
-        [, , , , , , $this->clock, $this->bathedFor, $this->bathBegan, $this->ripened] = $kept;
+        [$phases, $accounts, $kinds, $this->isApart, $this->live, $this->allergens, $packed] = $kept;
+        $numbers = self::unpacked($packed);
+        $next = 0;
+        $this->accounts = self::masses($accounts, $numbers, $next);
+        $this->clock = $numbers[$next];
+        $this->bathedFor = $numbers[$next + 1];
+        $this->ripened = $numbers[$next + 2];
+        $next += 3;
+        $this->phases = self::masses($phases, $numbers, $next);
+        $there = [];
+        foreach ($kinds as $key => [$piece, $label, $own]) {
+            $there[$key] = self::pieces($piece, $label, $own, $numbers, $next);
+        }
+        $this->kinds = $there;
+        $this->bathBegan = array_slice($numbers, $next);
         $this->bath = null;
+    }
+
+    /** @param  list<float>  $numbers */
+    public static function packed(array $numbers): string
+    {
+        return pack('d*', ...$numbers);
+    }
+
+    /** @return list<float> */
+    public static function unpacked(string $packed): array
+    {
+        /** @var array<int, float> $numbers */
+        $numbers = (array) unpack('d*', $packed);
+
+        return array_values($numbers);
+    }
+
+    /**
+     * @param  list<string>  $keys
+     * @param  list<float>  $numbers
+     * @param  int  $next  moved on
+     * @return array<string, Composition>
+     */
+    private static function masses(array $keys, array $numbers, int &$next): array
+    {
+        $masses = [];
+        foreach ($keys as $key) {
+            $masses[$key] = new Composition($numbers[$next], $numbers[$next + 1], $numbers[$next + 2]);
+            $next += 3;
+        }
+
+        return $masses;
+    }
+
+    /**
+     * @param  list<float>  $numbers
+     * @param  int  $next  moved on
+     */
+    private static function pieces(Piece $piece, ?Message $label, string $key, array $numbers, int &$next): PieceKind
+    {
+        $masses = new Composition($numbers[$next], $numbers[$next + 1], $numbers[$next + 2]);
+        $next += 4;
+
+        return new PieceKind($piece, $masses, $numbers[$next - 1], $label, $key);
     }
 
     /** @param  bool  $isApart  false: all pieces count as one kind, as jars were kept before they knew their kinds */
@@ -363,21 +423,11 @@ final readonly class BatchState
      */
     public function withNumbers(array $numbers): self
     {
-        $phases = $kinds = [];
         $next = 3;
-        foreach (array_keys($this->phases) as $phase) {
-            $phases[$phase] = new Composition($numbers[$next], $numbers[$next + 1], $numbers[$next + 2]);
-            $next += 3;
-        }
+        $phases = self::masses(array_keys($this->phases), $numbers, $next);
+        $kinds = [];
         foreach ($this->kinds as $key => $kind) {
-            $kinds[$key] = new PieceKind(
-                $kind->piece,
-                new Composition($numbers[$next], $numbers[$next + 1], $numbers[$next + 2]),
-                $numbers[$next + 3],
-                $kind->label,
-                $kind->key,
-            );
-            $next += 4;
+            $kinds[$key] = self::pieces($kind->piece, $kind->label, $kind->key, $numbers, $next);
         }
 
         return new self(

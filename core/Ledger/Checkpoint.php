@@ -41,7 +41,7 @@ final readonly class Checkpoint
         $ends = $this->shifted[$point->shiftedKey() ?? ''] ?? [$this->typical, $this->typical];
         $state = $ends[$point->side() === Side::Low ? 0 : 1];
 
-        return (is_string($state) ? $this->typical->withNumbers(self::unpacked($state)) : $state)->inBath($bath);
+        return (is_string($state) ? $this->typical->withNumbers(BatchState::unpacked($state)) : $state)->inBath($bath);
     }
 
     /**
@@ -108,14 +108,9 @@ final readonly class Checkpoint
         if (is_string($state)) {
             return $state;
         }
-        $numbers = $state->numbers();
 
-        return $state->isShapedAs($this->typical) ? pack('d*', ...$numbers) : $state->onAccountsOf($this->typical);
-    }
-
-    /** @return list<float> */
-    private static function unpacked(string $numbers): array
-    {
-        return array_values(unpack('d*', $numbers) ?: []);
+        return $state->isShapedAs($this->typical)
+            ? BatchState::packed($state->numbers())
+            : $state->onAccountsOf($this->typical);
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Ledger;
 
-use Tempesal\Core\Ferment\Ripening;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Entry\Soak;
 
@@ -48,14 +47,9 @@ final readonly class ShortHistory
             $bath = $state->bath;
             $until = ($this->trail[$i + 1] ?? $this->end)->clock;
             if ($bath !== null && $until > $state->clock) {
-                [$from, $to] = [$state->clock - $bath->beganAt, $until - $bath->beganAt];
                 hash_update(
                     $hash,
-                    pack(
-                        'd2',
-                        $bath->temperature->secondsAt20($from, $to),
-                        $bath->temperature->integrate($from, $to, Ripening::factor(...)),
-                    ),
+                    pack('d2', ...$bath->stretch($state->clock - $bath->beganAt, $until - $bath->beganAt)),
                 );
             }
         }

@@ -5,9 +5,6 @@ declare(strict_types=1);
 namespace Tempesal\Core\Ledger;
 
 use Tempesal\Core\Estimate\Point;
-use Tempesal\Core\Ferment\Ripening;
-use Tempesal\Core\Uptake\Piece;
-use Tempesal\Core\Uptake\TemperatureHistory;
 
 /**
  * Time passing over a batch: while a rest goes on, salt moves.
@@ -25,28 +22,19 @@ final class TimeStep
             return $state->later($moment - $state->clock);
         }
 
-        return self::bathe(
-            $state,
-            $bath->temperature,
-            $bath->piece,
-            $state->clock - $bath->beganAt,
-            $moment - $bath->beganAt,
-            $point,
-        );
+        return self::bathe($state, $bath, $state->clock - $bath->beganAt, $moment - $bath->beganAt, $point);
     }
 
     /** The state after lying in a bath from one moment of the bath's own time to another. */
     public static function bathe(
         BatchState $state,
-        TemperatureHistory $temperature,
-        ?Piece $piece,
+        SoakInProgress $bath,
         float $from,
         float $to,
         Point $point,
     ): BatchState {
-        return Diffusion::during($state, $piece, $temperature->secondsAt20($from, $to), $point)->later(
-            $to - $from,
-            $temperature->integrate($from, $to, Ripening::factor(...)),
-        );
+        [$secondsAt20, $ripening] = $bath->stretch($from, $to);
+
+        return Diffusion::during($state, $bath->piece, $secondsAt20, $point)->later($to - $from, $ripening);
     }
 }

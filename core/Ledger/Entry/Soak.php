@@ -10,6 +10,7 @@ use Tempesal\Core\Estimate\Point;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Diffusion;
 use Tempesal\Core\Ledger\Entry;
+use Tempesal\Core\Ledger\SoakInProgress;
 use Tempesal\Core\Ledger\TimeStep;
 use Tempesal\Core\Measure\Celsius;
 use Tempesal\Core\Measure\Seconds;
@@ -106,7 +107,9 @@ final readonly class Soak implements Entry
             return $state->bathing($this->temperature, $this->piece);
         }
 
-        return TimeStep::bathe($state, $this->temperature, $this->piece, 0.0, $this->duration->value, $point);
+        $bath = new SoakInProgress($state->clock, $this->temperature, $this->piece);
+
+        return TimeStep::bathe($state, $bath, 0.0, $this->duration->value, $point);
     }
 
     /** @throws InvalidField */
