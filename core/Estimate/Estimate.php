@@ -11,6 +11,9 @@ use Tempesal\Core\Measure\Band;
  */
 final readonly class Estimate
 {
+    /** What two ways to the same value may differ by, as a share: all but rounding. */
+    private const SAME = 1e-9;
+
     /**
      * @param  list<Contribution>  $contributions
      */
@@ -19,6 +22,32 @@ final readonly class Estimate
     public static function exact(float $value): self
     {
         return new self(Band::exact($value), []);
+    }
+
+    /** Whether it is another to nine digits: its band, and what makes it. */
+    public function isSameAs(self $other): bool
+    {
+        [$ours, $theirs] = [$this->figures(), $other->figures()];
+        foreach ($ours + $theirs as $name => $_) {
+            [$one, $that] = [$ours[$name] ?? 0.0, $theirs[$name] ?? 0.0];
+            if (abs($one - $that) > self::SAME * (1.0 + abs($one))) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @return array<string, float> */
+    private function figures(): array
+    {
+        $figures = $this->band->toArray();
+        foreach ($this->contributions as $one) {
+            $figures["{$one->input->key} below"] = $one->below;
+            $figures["{$one->input->key} above"] = $one->above;
+        }
+
+        return $figures;
     }
 
     /**

@@ -1,5 +1,4 @@
-import { allViews } from './addresses';
-import { barriers, choose, csrf, enterDemo, expect, signIn, signInByHand, test, visit } from './kitchen';
+import { barriers, choose, csrf, enterDemo, expect, signIn, signInByHand, test } from './kitchen';
 
 test('a wrong entry is named beside its field and kept', async ({ page, cook }) => {
   await signIn(page, cook, '/bench');
@@ -75,70 +74,6 @@ test('spoons show their band and what weighing would change', async ({ page, coo
   await expect(
     page.getByText(/of this range comes from how densely salt flakes packs in the spoon. To narrow it, weigh the salt/),
   ).toBeVisible();
-});
-
-test.describe('standing still', () => {
-  test('has no barrier that a machine can find', async ({ page }) => {
-    test.slow();
-    await enterDemo(page);
-    const found: string[] = [];
-    for (const path of await allViews(page)) {
-      await visit(page, path);
-      found.push(...(await barriers(page)));
-      await page.emulateMedia({ forcedColors: 'active' });
-      await page.setViewportSize({ width: 320, height: 640 });
-      await page.waitForTimeout(200);
-      found.push(...(await barriers(page, ['color-contrast', 'target-size'])).map((one) => `at 320, forced: ${one}`));
-      await page.emulateMedia({ forcedColors: 'none' });
-      await page.setViewportSize({ width: 1280, height: 800 });
-    }
-    expect(found).toEqual([]);
-  });
-});
-
-test('fits a phone: no sideways scrolling, targets of 44 px', async ({ page }) => {
-  test.slow();
-  await page.setViewportSize({ width: 390, height: 844 });
-  await enterDemo(page);
-  for (const path of await allViews(page)) {
-    await visit(page, path);
-    expect(
-      await page.evaluate(() => document.documentElement.scrollWidth),
-      `${path} scrolls sideways`,
-    ).toBeLessThanOrEqual(390);
-    const small = await page
-      .locator('main button:visible, nav a:visible')
-      .evaluateAll((targets) =>
-        targets
-          .filter((target) => target.getBoundingClientRect().height < 43.5)
-          .map((target) => target.ariaLabel ?? target.textContent),
-      );
-    expect(small, path).toEqual([]);
-  }
-});
-
-test('every page has a title and one heading of its own, and scrolls sideways at no width', async ({ page }) => {
-  test.slow();
-  await enterDemo(page);
-  const titles = new Map<string, string>();
-  for (const path of await allViews(page)) {
-    await visit(page, path);
-    await expect(page.getByRole('heading', { level: 1 }), path).toHaveCount(1);
-    expect(await page.title(), path).toMatch(/^.+ · Tempesal$/);
-    titles.set(path.split('#')[0] ?? '', await page.title());
-    for (const width of [320, 820, 1024]) {
-      await page.setViewportSize({ width, height: 800 });
-      // Drawings follow the width in a moment.
-      await expect
-        .poll(() => page.evaluate(() => document.documentElement.scrollWidth), {
-          message: `${path} at ${String(width)}`,
-        })
-        .toBeLessThanOrEqual(width);
-    }
-    await page.setViewportSize({ width: 1280, height: 800 });
-  }
-  // What shows a jar or a formula names it.
-  expect(new Set(titles.values()).size).toBeGreaterThan(15);
 });
 
 test('an address that leads nowhere says so, and leads on', async ({ page }) => {

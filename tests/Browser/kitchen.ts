@@ -1,6 +1,6 @@
 import type { components } from '../../web/src/api/contract.gen';
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test as base, type Page, type TestInfo } from '@playwright/test';
+import { expect, test as base, type Page, type Request, type TestInfo } from '@playwright/test';
 import { ulid } from 'ulid';
 
 export interface Cook {
@@ -132,14 +132,42 @@ export async function startCarrots(
   })) as Schemas['Batch'];
 }
 
+const underWay = new WeakMap<Page, Set<Request>>();
+
+/** Follows what a page asks for, from now on. */
+function follow(page: Page): Set<Request> {
+  const known = underWay.get(page);
+  if (known !== undefined) {
+    return known;
+  }
+  const asked = new Set<Request>();
+  page.on('request', (request) => asked.add(request));
+  page.on('requestfinished', (request) => asked.delete(request));
+  page.on('requestfailed', (request) => asked.delete(request));
+  underWay.set(page, asked);
+  return asked;
+}
+
+/** Until nothing has been asked for and nothing is fetched for a moment, and what stands in for it is gone. */
+export async function settled(page: Page): Promise<void> {
+  const asked = follow(page);
+  let quiet = 0;
+  await expect(async () => {
+    quiet = asked.size === 0 ? quiet + 1 : 0;
+    expect(quiet).toBeGreaterThan(2);
+  }).toPass({ intervals: [40] });
+  await expect(page.locator('.page-coming')).toHaveCount(0);
+}
+
 /** A room, loaded anew and standing still. */
 export async function visit(page: Page, path: string): Promise<void> {
+  follow(page);
   await page.goto(path);
   if (path.includes('#')) {
     // From one part of a room to another nothing is loaded.
     await page.reload();
   }
-  await page.waitForLoadState('networkidle');
+  await settled(page);
 }
 
 /** What a machine finds that would keep someone out, each with where it stands; WCAG A and AA, or some of its rules. */

@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
-import type { Locator, Page, Request } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { allViews, views, viewsOfOne } from './addresses';
-import { enterDemo, expect, test, visit } from './kitchen';
+import { enterDemo, expect, settled, test, visit } from './kitchen';
 
 /** What is over the page: a drawer, a dialog, a menu, what a word means. */
 const OPEN = [
@@ -83,10 +83,6 @@ for (const [at, view] of [...views, ...viewsOfOne].entries()) {
     };
     const count = await begin();
     const home = page.url();
-    const underWay = new Set<Request>();
-    page.on('request', (request) => underWay.add(request));
-    page.on('requestfinished', (request) => underWay.delete(request));
-    page.on('requestfailed', (request) => underWay.delete(request));
     const wrong: string[] = [];
     for (let number = 0; number < count; number += 1) {
       const button = page.locator(`[data-number="${String(number)}"]`);
@@ -97,9 +93,7 @@ for (const [at, view] of [...views, ...viewsOfOne].entries()) {
       await button.focus();
       await page.keyboard.press('Enter');
       // What is fetched when it is first opened comes in a moment.
-      await page.waitForTimeout(150);
-      await expect.poll(() => underWay.size).toBe(0);
-      await page.waitForTimeout(150);
+      await settled(page);
       if (
         page.url().split('?')[0] !== home.split('?')[0] ||
         (await page.getByRole('link', { name: 'Bench' }).count()) === 0
@@ -115,7 +109,6 @@ for (const [at, view] of [...views, ...viewsOfOne].entries()) {
       says(await found(page, 'light'));
       for (const [scheme, media] of Object.entries(schemes)) {
         await page.emulateMedia(media);
-        await page.waitForTimeout(200);
         says(await found(page, scheme, ['color-contrast']));
       }
       await page.emulateMedia({ forcedColors: 'none', colorScheme: 'light' });

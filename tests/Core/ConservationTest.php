@@ -3,10 +3,17 @@
 declare(strict_types=1);
 
 use Eris\Generators;
+use Tempesal\Core\Estimate\Contribution;
+use Tempesal\Core\Estimate\Estimate;
+use Tempesal\Core\Estimate\Point;
+use Tempesal\Core\Estimate\Propagation;
+use Tempesal\Core\Estimate\Uncertain;
 use Tempesal\Core\Ledger\Account;
+use Tempesal\Core\Ledger\Checkpoint;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\StarterTransfer;
 use Tempesal\Core\Ledger\Phase;
+use Tempesal\Core\Measure\Band;
 use Tempesal\Core\Measure\Grams;
 use Tests\Support\Kitchen;
 use Tests\Support\Property;
@@ -103,6 +110,48 @@ it('loses nothing between two jars that lend to each other', function (): void {
         );
         expect($lent - $before - $between)->toEqualWithDelta(0.0, MICROGRAM);
     });
+});
+
+it('goes on from what was kept of a jar as if nothing had been kept', function (): void {
+    $dropped = 0;
+    Property::holds(20261201, 120, Property::moves())->then(function (array $moves) use (&$dropped): void {
+        $ledger = RandomHistory::of(array_slice($moves, 0, 14));
+        $lines = $ledger->resolved();
+        $half = intdiv(count($lines), 2);
+        $checkpoint = Checkpoint::beginning(true)->after(array_slice($lines, 0, $half), null)->toKeep();
+        $kept = unserialize(serialize($checkpoint));
+        // In two steps, with what was kept in between: what makes no difference by then is asked for no more.
+        $kept = unserialize(serialize($kept->after(array_slice($lines, $half), null)->toKeep()));
+        $asked = Point::typical();
+        $kept->at($asked, null);
+        $all = Point::typical();
+        Checkpoint::carriedOut($lines, $ledger->beginning(), $all);
+        $dropped += count($all->asked()) - count($asked->asked());
+        foreach (Phase::cases() as $phase) {
+            $of = static fn(callable $at): Estimate => Propagation::estimate(
+                static fn(Point $point): array => [$at($point)->phase($phase)->sodiumPer100g()],
+            )[0];
+            $one = $of(static fn(Point $point) => $kept->at($point, null));
+            $other = $of(static fn(Point $point) => Checkpoint::carriedOut($lines, $ledger->beginning(), $point));
+            expect($one->isSameAs($other))->toBeTrue("{$phase->value}: " . kinds($ledger));
+        }
+    });
+    expect($dropped)->toBeGreaterThan(50);
+});
+
+it('tells two estimates apart by their bands and by what makes them', function (): void {
+    $of = static fn(float $low, float $high, float $above): Estimate => new Estimate(Band::of($low, 100.0, $high), [
+        new Contribution(new Uncertain('salt', 'salt', Band::of(1.0, 2.0, 3.0)), 1.0, $above, 1.0),
+    ]);
+    $one = $of(90.0, 110.0, 10.0);
+    expect($one->isSameAs($of(90.0 + 1e-8, 110.0, 10.0)))
+        ->toBeTrue()
+        ->and($one->isSameAs($of(90.0 + 1e-6, 110.0, 10.0)))
+        ->toBeFalse()
+        ->and($one->isSameAs($of(90.0, 110.0, 10.1)))
+        ->toBeFalse()
+        ->and($one->isSameAs(new Estimate($one->band, [])))
+        ->toBeFalse();
 });
 
 it('does not care in which order things go in', function (): void {
