@@ -311,8 +311,8 @@ final readonly class BatchState
     }
 
     /**
-     * A weight of one phase at its present composition. Away from the typical point a band may leave less than was
-     * taken; then it is all but a trace, which keeps the composition known.
+     * A weight of one phase at its present composition. Where a band leaves less than was taken it is all but a trace, which
+     * keeps the composition known; away from the typical point alone, for there it cannot be taken.
      *
      * @throws NotEnough when the phase holds less
      */
@@ -324,9 +324,12 @@ final readonly class BatchState
             throw NotEnough::of($phase, $grams, $weight);
         }
 
-        return $weight > 0.0
-            ? $there->times(min($point->isTypical() ? 1.0 : 1.0 - self::TRACE, $grams / $weight))
-            : Composition::none();
+        if ($weight <= 0.0) {
+            return Composition::none();
+        }
+        $share = $grams / $weight;
+
+        return $there->times($share > 1.0 + self::ROUNDING ? 1.0 - self::TRACE : min(1.0, $share));
     }
 
     /**

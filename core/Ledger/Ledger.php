@@ -371,14 +371,20 @@ final class Ledger
         foreach ($servings as $serving) {
             $serving->applyTo($typical, Point::typical());
         }
-        $estimates = Propagation::estimate(function (Point $point) use ($servings): array {
+        // What is all gone is not as salty as the trace that a band would leave of it.
+        $isThere = static fn(Phase $phase): bool => $typical->phase($phase)->weightG() > self::TRACE_G;
+        $there = array_filter(Phase::cases(), $isThere);
+        $estimates = Propagation::estimate(function (Point $point) use ($servings, $there): array {
             $state = $this->state($point);
+            $per100g = static fn(Phase $phase): float => in_array($phase, $there, true)
+                ? $state->phase($phase)->sodiumPer100g()
+                : 0.0;
 
             return [
-                'piecesPer100g' => $state->phase(Phase::Pieces)->sodiumPer100g(),
-                'brinePer100g' => $state->phase(Phase::Brine)->sodiumPer100g(),
-                'saucePer100g' => $state->phase(Phase::Sauce)->sodiumPer100g(),
-                'allPer100g' => $state->present()->sodiumPer100g(),
+                'piecesPer100g' => $per100g(Phase::Pieces),
+                'brinePer100g' => $per100g(Phase::Brine),
+                'saucePer100g' => $per100g(Phase::Sauce),
+                'allPer100g' => $there === [] ? 0.0 : $state->present()->sodiumPer100g(),
                 ...array_map(
                     static fn(Serve $serving): float => $serving->sodiumMg($state, $point),
                     array_values($servings),

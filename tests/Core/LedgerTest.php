@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Document\InvalidField;
+use Tempesal\Core\Estimate\Estimate;
 use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\ClingingBrine;
 use Tempesal\Core\Ledger\Entry;
@@ -117,6 +118,19 @@ it('keeps the band of a nearly empty jar about the food, not about what is left'
         ->toEqualWithDelta($one->low / $one->typical, 0.02)
         ->and($last->high / $last->typical)
         ->toEqualWithDelta($one->high / $one->typical, 0.02);
+});
+
+it('says nothing of how salty a jar was of which nothing is left', function (): void {
+    $kraut = Kitchen::kraut();
+    $state = $kraut->state();
+    $gone = array_map(
+        static fn(Phase $phase): Discard => new Discard($phase, Grams::of($state->phase($phase)->weightG())),
+        [Phase::Pieces, Phase::Brine],
+    );
+    expect($kraut->estimates()['piecesPer100g']->band->low)->toBeGreaterThan(100.0);
+    foreach (array_diff_key($kraut->with(...$gone)->estimates(), ['servings' => []]) as $estimate) {
+        expect($estimate)->toEqual(Estimate::exact(0.0));
+    }
 });
 
 it('narrows the band when the salt is weighed', function (): void {
