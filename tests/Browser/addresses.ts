@@ -37,16 +37,28 @@ export const viewsOfOne = [
   '/formulas/:formulaId/edit',
 ];
 
-/** All views, each of one thing with the first that the kitchen has. */
-export async function allViews(page: Page): Promise<string[]> {
-  const first = async (path: string, list: string) =>
-    ((await (await page.request.get(`/api${path}`)).json()) as Record<string, { id: string }[]>)[list]?.[0]?.id ?? '';
-  const of: Record<string, string> = {
-    date: new Date().toISOString().slice(0, 10),
-    batchId: await first('/batches', 'batches'),
-    formulaId: await first('/formulas', 'formulas'),
-    personId: await first('/kitchen', 'people'),
-  };
+/** The list of the kitchen in which something is that an address names. */
+const LISTS: Record<string, [string, string]> = {
+  batchId: ['/batches', 'batches'],
+  formulaId: ['/formulas', 'formulas'],
+  personId: ['/kitchen', 'people'],
+};
 
-  return [...views, ...viewsOfOne.map((path) => path.replace(/:(\w+)/, (_, name: string) => of[name] ?? ''))];
+/** The address of a view; of one thing with the first that the kitchen has, of a day with today. */
+export async function addressOf(page: Page, view: string): Promise<string> {
+  const named = /:(\w+)/.exec(view)?.[1];
+  if (named === undefined) {
+    return view;
+  }
+  const [path, list] = LISTS[named] ?? [];
+  const first =
+    path === undefined || list === undefined
+      ? new Date().toISOString().slice(0, 10)
+      : ((await (await page.request.get(`/api${path}`)).json()) as Record<string, { id: string }[]>)[list]?.[0]?.id;
+
+  return view.replace(`:${named}`, first ?? '');
 }
+
+/** The addresses of all views. */
+export const allViews = async (page: Page): Promise<string[]> =>
+  Promise.all([...views, ...viewsOfOne].map((view) => addressOf(page, view)));
