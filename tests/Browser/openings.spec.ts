@@ -103,6 +103,11 @@ for (const [at, view] of [...views, ...viewsOfOne].entries()) {
       }
       const open = page.locator(OPEN);
       if ((await open.count()) === 0) {
+        // What was fetched may open in a moment.
+        await page.waitForTimeout(300);
+        await settled(page);
+      }
+      if ((await open.count()) === 0) {
         continue;
       }
       const says = (what: string[]) => wrong.push(...what.map((one) => `${name}: ${one}`));

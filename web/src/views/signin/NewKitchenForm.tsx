@@ -114,7 +114,7 @@ export function NewKitchenForm() {
       {(
         [
           ['name', t('house.name'), name, setName, 'text', 'off'],
-          ['email', 'E-mail', email, setEmail, 'text', 'username'],
+          ['email', t('sign_in.email'), email, setEmail, 'text', 'username'],
           ['password', t('sign_in.new_password'), password, setPassword, 'password', 'new-password'],
         ] as const
       ).map(([field, label, value, set, type, autoComplete]) => (
