@@ -1,6 +1,6 @@
 /** Debian's Chromium without a monitor and without a network, for what runs outside of the tests. */
 export const withoutNetwork = {
-  executablePath: '/usr/bin/chromium',
+  executablePath: '/usr/bin/chromium-headless-shell',
   args: [
     '--no-sandbox',
     '--disable-gpu',

@@ -22,7 +22,7 @@ missing_packages() {
   command -v curl >/dev/null || printf 'curl '
   command -v pgrep >/dev/null || printf 'procps '
   if [ "$purpose" = test ]; then
-    [ -x /usr/bin/chromium ] || printf 'chromium '
+    command -v chromium-headless-shell >/dev/null || printf 'chromium-headless-shell '
     command -v shellcheck >/dev/null || printf 'shellcheck '
     # The solver and the script that fresh weeks are held against.
     command -v cbc >/dev/null || printf 'coinor-cbc '

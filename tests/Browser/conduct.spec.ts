@@ -104,6 +104,22 @@ test('the first key leads past the board, and what was looked for is there again
   await expect(page.getByRole('checkbox', { name: /archive/i })).toBeChecked();
 });
 
+test('what is typed in a drawer is there after a reload, and is gone once the drawer was closed', async ({ page }) => {
+  await enterDemo(page, '/kitchen');
+  const someone = page.getByRole('button', { name: /^Edit/ }).first();
+  await someone.click();
+  const drawer = page.getByRole('dialog');
+  const name = drawer.getByLabel('Name');
+  const before = await name.inputValue();
+  await name.fill('Half a nam');
+  await page.reload();
+  await expect(name).toHaveValue('Half a nam');
+  await drawer.getByRole('button', { name: 'Close' }).click();
+  await expect(drawer).toBeHidden();
+  await someone.click();
+  await expect(name).toHaveValue(before);
+});
+
 test('letters are shortcuts only as the cook likes, and the screens are dark when they are to be', async ({ page }) => {
   await enterDemo(page, '/today');
   await page.keyboard.press('?');

@@ -1,5 +1,5 @@
 import type { components } from '../../web/src/api/contract.gen';
-import AxeBuilder from '@axe-core/playwright';
+import axe, { type ElementContext, type RunOptions } from 'axe-core';
 import { expect, test as base, type Page, type Request, type TestInfo } from '@playwright/test';
 import { ulid } from 'ulid';
 
@@ -137,16 +137,19 @@ export async function startCarrots(
   })) as Schemas['Batch'];
 }
 
-const underWay = new WeakMap<Page, Set<Request>>();
+const underWay = new WeakMap<Page, Map<Request, number>>();
 
-/** Follows what a page asks for, from now on. */
-function follow(page: Page): Set<Request> {
+/** What has not been answered after so many milliseconds is a file that is saved, or belongs to a page that was left. */
+const FORGOTTEN = 4_000;
+
+/** Follows what a page asks for, from now on: each with its moment. */
+function follow(page: Page): Map<Request, number> {
   const known = underWay.get(page);
   if (known !== undefined) {
     return known;
   }
-  const asked = new Set<Request>();
-  page.on('request', (request) => asked.add(request));
+  const asked = new Map<Request, number>();
+  page.on('request', (request) => asked.set(request, Date.now()));
   page.on('requestfinished', (request) => asked.delete(request));
   page.on('requestfailed', (request) => asked.delete(request));
   underWay.set(page, asked);
@@ -158,10 +161,10 @@ export async function settled(page: Page): Promise<void> {
   const asked = follow(page);
   let quiet = 0;
   await expect(async () => {
-    quiet = asked.size === 0 ? quiet + 1 : 0;
+    quiet = [...asked.values()].some((at) => Date.now() - at < FORGOTTEN) ? 0 : quiet + 1;
     expect(quiet).toBeGreaterThan(2);
     expect(await page.evaluate(() => document.querySelector('.page-coming') === null)).toBe(true);
-  }).toPass({ intervals: [50] });
+  }).toPass({ intervals: [50], timeout: 20_000 });
 }
 
 /** A room, loaded anew and standing still. */
@@ -176,14 +179,41 @@ export async function visit(page: Page, path: string): Promise<void> {
   await settled(page);
 }
 
-/** What a machine finds that would keep someone out, each with where it stands; WCAG A and AA, or some of its rules. */
-export async function barriers(page: Page, rules: string[] = []): Promise<string[]> {
-  // There are no frames, for which it would open a page of its own each time.
-  const axe = new AxeBuilder({ page }).setLegacyMode();
-  const { violations } = await (
-    rules.length > 0 ? axe.withRules(rules) : axe.withTags(['wcag2a', 'wcag2aa', 'wcag22aa'])
-  ).analyze();
-  return violations.flatMap((one) => one.nodes.map((node) => `${page.url()} ${one.id}: ${node.html.slice(0, 200)}`));
+/** The levels of WCAG 2.2 that the screens keep, with the criteria that 2.1 and 2.2 added. */
+const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+
+/**
+ * What a machine finds that would keep someone out, each with where it stands: by all of WCAG A and AA, or by some rules; on
+ * the whole page, or in parts of it.
+ */
+export async function barriers(page: Page, rules: string[] = [], parts: string[] = []): Promise<string[]> {
+  if (await page.evaluate(() => !('axe' in window))) {
+    await page.evaluate(axe.source);
+  }
+  const options: RunOptions = {
+    runOnly: rules.length > 0 ? { type: 'rule', values: rules } : { type: 'tag', values: WCAG },
+    resultTypes: ['violations'],
+  };
+  const found = await page.evaluate(
+    async ([context, options]) => {
+      const { violations } = await window.axe.run(
+        JSON.parse(context) as ElementContext,
+        JSON.parse(options) as RunOptions,
+      );
+      return violations.map(({ id, nodes }) => ({ id, places: nodes.map(({ html }) => html.slice(0, 200)) }));
+    },
+    [
+      JSON.stringify(parts.length > 0 ? { include: parts.map((part) => [part]) } : {}),
+      JSON.stringify(options),
+    ] as const,
+  );
+  return found.flatMap(({ id, places }) => places.map((place) => `${page.url()} ${id}: ${place}`));
+}
+
+declare global {
+  interface Window {
+    axe: typeof axe;
+  }
 }
 
 export async function choose(page: Page, field: string, option: string): Promise<void> {

@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useTyped } from '../app/typed';
 import type { Refusal } from './client';
 
 /** What was added to a list and what was removed from it. */
@@ -62,26 +63,26 @@ interface Current<Fields> {
 /**
  * What is typed about something that is there, or about something new. What is sent names the version that was open and
  * only what changed. Where somebody changed it since, theirs is shown with one's own on top, and is sent once that was
- * seen.
+ * seen. A reload brings back what was typed, on what it was typed.
+ *
+ * @param name what it is on this page, with the id of the thing where there are several
  */
-export function useEdits<Fields extends object>(now: Current<Fields> | null, blank: Fields) {
+export function useEdits<Fields extends object>(name: string, now: Current<Fields> | null, blank: Fields) {
   const queries = useQueryClient();
-  const [base, setBase] = useState(now);
-  const [fields, setFields] = useState(now?.fields ?? blank);
+  const [{ base, fields }, set] = useTyped(name, { base: now, fields: now?.fields ?? blank });
   const [isTold, setIsTold] = useState(false);
   if (isTold && now !== null && base !== null && now.version !== base.version) {
     setIsTold(false);
-    setBase(now);
-    setFields(rebased(base.fields, fields, now.fields));
+    set({ base: now, fields: rebased(base.fields, fields, now.fields) });
   }
 
   return {
     fields,
-    change: (part: Partial<Fields>) => setFields((before) => ({ ...before, ...part })),
+    change: (part: Partial<Fields>) => set((before) => ({ ...before, fields: { ...before.fields, ...part } })),
     /** What is sent: all of something new, or what changed of what is there. */
     body: () => (base === null ? fields : { version: base.version, ...changed(base.fields, fields) }) as Body<Fields>,
     /** It was saved, and is open still: what is typed from now on is held against that. */
-    saved: (version: number) => setBase({ version, fields }),
+    saved: (version: number) => set({ base: { version, fields }, fields }),
     /** Asks for what somebody else has made of it. */
     onError: (refusal: Refusal) => {
       if (refusal.of('version') !== undefined) {

@@ -78,10 +78,14 @@ const traitWords: Record<KitchenFood['traits'][number], string> = {
 
 /** A food with all that is known of it; a new one from its label, by its figures, or like one that is there. */
 export function FoodDrawer({ kitchen, food, close, name = '', added }: DrawerProps) {
-  const { fields, change, body, onError } = useEdits(food && { version: food.version, fields: fieldsOf(food) }, {
-    ...newFood,
-    name,
-  });
+  const { fields, change, body, onError } = useEdits(
+    `food ${food?.id ?? ''}`,
+    food && { version: food.version, fields: fieldsOf(food) },
+    {
+      ...newFood,
+      name,
+    },
+  );
   const save = useSaveFood(food?.id ?? null);
   const remove = useRemoveFood(food?.id ?? '');
   const restore = useRestoreFood(food?.id ?? '');

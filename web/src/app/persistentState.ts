@@ -14,6 +14,20 @@ export const keep = (name: string, value: object): void => localStorage.setItem(
 
 export const forget = (name: string): void => localStorage.removeItem(name);
 
+/** What this device is like, whoever uses it. */
+const OF_DEVICE = ['tempesal.scheme', 'tempesal.keys', 'tempesal.language'];
+
+/** Forgets all that was begun here: whoever comes next is somebody else. */
+export function forgetDrafts(): void {
+  for (const storage of [localStorage, sessionStorage]) {
+    for (const name of Object.keys(storage)) {
+      if (name.startsWith('tempesal.') && !OF_DEVICE.includes(name)) {
+        storage.removeItem(name);
+      }
+    }
+  }
+}
+
 /** Something being typed, kept on this device with every key stroke so that a reload loses nothing. */
 export function usePersistentState<T extends object>(
   name: string,

@@ -3,12 +3,14 @@ import { useSignOut } from '../api/queries';
 import { queue } from '../api/queue';
 import { t } from '../messages/words';
 import { ask } from './notices';
+import { forgetDrafts } from './persistentState';
 
 /** Signs out on this device and wipes what it knew; what is not sent yet is asked about before. */
 export function useSignOutHere(): () => void {
   const signOut = useSignOut();
   const out = () => {
     queue.clear();
+    forgetDrafts();
     signOut
       .mutateAsync(undefined)
       .catch(() => undefined)

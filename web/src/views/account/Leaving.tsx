@@ -9,6 +9,7 @@ import { Complaint } from '../../app/Complaint';
 import { Dialog } from '../../app/Dialog';
 import { Field } from '../../app/Field';
 import { PasswordField } from '../../app/PasswordField';
+import { forgetDrafts } from '../../app/persistentState';
 
 interface Props {
   kitchens: Account['kitchens'];
@@ -18,6 +19,7 @@ interface Props {
 /** What is on this device goes with it. */
 const forget = () => {
   queue.clear();
+  forgetDrafts();
   void forgetAnswers();
 };
 

@@ -1,6 +1,5 @@
 import { Checkbox } from 'antd';
 import { Choice } from '../../app/Choice';
-import { useState } from 'react';
 import type { Batch, JarClosing, KitchenJar } from '../../api/client';
 import { useHouse } from '../../api/queries';
 import { useCloseJar } from '../../api/tending';
@@ -8,6 +7,7 @@ import { Field } from '../../app/Field';
 import { QuantityBox } from '../../app/QuantityBox';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { named, t } from '../../messages/words';
+import { useTyped } from '../../app/typed';
 
 /** What stands for "as it was": a hold-down that is not in the kitchen's list any more stays. */
 const SAME = 'same';
@@ -17,7 +17,7 @@ export function JarDrawer({ batch, close }: { batch: Batch; close: () => void })
   const kitchen = useHouse().data;
   const save = useCloseJar(batch.id);
   const { vessel } = batch;
-  const [changed, setChanged] = useState<JarClosing>({});
+  const [changed, setChanged] = useTyped<JarClosing>('closing', {});
   const change = (part: JarClosing) => setChanged({ ...changed, ...part });
   const now = { ...vessel, ...changed };
   const jar = kitchen?.jars.find(({ id }) => id === now.jarId);

@@ -3,16 +3,16 @@ import { Button, Input } from 'antd';
 import { notices } from '../../app/notices';
 import { ChooseFile } from '../../app/ChooseFile';
 import { Complaint } from '../../app/Complaint';
-import { useState } from 'react';
 import { useImportIntake, usePreviewIntake } from '../../api/intake';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { mg } from '../../app/numbers';
+import { useTyped } from '../../app/typed';
 
 /** Rows from elsewhere: looked at first, bad ones named by their line and kept out. */
 export function ImportIntake({ close }: { close: () => void }) {
   const preview = usePreviewIntake();
   const bring = useImportIntake();
-  const [text, setText] = useState('');
+  const [text, setText] = useTyped('lines', '');
   const read = preview.data;
 
   const refusal = preview.error ?? bring.error;

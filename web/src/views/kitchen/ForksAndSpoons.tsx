@@ -1,6 +1,5 @@
 import { Segmented } from 'antd';
 import { Choice } from '../../app/Choice';
-import { useState } from 'react';
 import type { Kitchen, WeighedMeasure } from '../../api/client';
 import { useWeighMeasure } from '../../api/kitchen';
 import { Field } from '../../app/Field';
@@ -9,6 +8,8 @@ import { SaveDrawer } from '../../app/SaveDrawer';
 import { grams } from '../../app/numbers';
 import { t } from '../../messages/words';
 import { Deed } from '../../app/Deed';
+import { useOpened } from '../../app/addressState';
+import { useTyped } from '../../app/typed';
 
 const WHAT = ['forkful', 'spoonful'] as const;
 
@@ -16,7 +17,7 @@ const FAMILIES = ['shreds', 'leaves', 'pulp', 'other'] as const;
 
 /** Forks and spoons as they were weighed, of the kitchen and of each eater. Unweighed ones are as such food usually is. */
 export function ForksAndSpoons({ kitchen }: { kitchen: Kitchen }) {
-  const [isWeighing, setIsWeighing] = useState(false);
+  const weighing = useOpened('fork');
   const forget = useWeighMeasure();
   const whose = ({ personId }: WeighedMeasure) => kitchen.people.find(({ id }) => id === personId)?.name;
 
@@ -47,15 +48,20 @@ export function ForksAndSpoons({ kitchen }: { kitchen: Kitchen }) {
           );
         })}
       </ul>
-      <Deed onClick={() => setIsWeighing(true)}>{t('forks.weigh')}</Deed>
-      {isWeighing && <Weigh kitchen={kitchen} close={() => setIsWeighing(false)} />}
+      <Deed onClick={() => weighing.open()}>{t('forks.weigh')}</Deed>
+      {weighing.isOpen && <Weigh kitchen={kitchen} close={weighing.close} />}
     </section>
   );
 }
 
 function Weigh({ kitchen, close }: { kitchen: Kitchen; close: () => void }) {
   const save = useWeighMeasure();
-  const [one, setOne] = useState<WeighedMeasure>({ what: 'forkful', family: 'shreds', personId: null, grams: null });
+  const [one, setOne] = useTyped<WeighedMeasure>('fork', {
+    what: 'forkful',
+    family: 'shreds',
+    personId: null,
+    grams: null,
+  });
   const change = (part: Partial<WeighedMeasure>) => setOne({ ...one, ...part });
 
   return (

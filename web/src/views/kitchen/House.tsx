@@ -44,7 +44,7 @@ export function House({ kitchen }: { kitchen: Kitchen }) {
     quietTo: kitchen.quietTo,
     aim: kitchen.aim,
   };
-  const { fields, change, body, saved, onError } = useEdits({ version: kitchen.version, fields: now }, now);
+  const { fields, change, body, saved, onError } = useEdits('house', { version: kitchen.version, fields: now }, now);
   const save = useChangeHousehold();
 
   return (

@@ -107,7 +107,11 @@ const jarFields = ({ name, nominalMl, mouthMm, bodyMm, cover, howMany }: Kitchen
 });
 
 function JarDrawer({ kitchen, jar, close }: { kitchen: Kitchen; jar: KitchenJar | null; close: () => void }) {
-  const { fields, change, body, onError } = useEdits(jar && { version: jar.version, fields: jarFields(jar) }, newJar);
+  const { fields, change, body, onError } = useEdits(
+    `jar ${jar?.id ?? ''}`,
+    jar && { version: jar.version, fields: jarFields(jar) },
+    newJar,
+  );
   const save = useSaveJar(jar?.id ?? null);
   const remove = useRemoveJar();
   const quantity = (key: 'nominalMl' | 'mouthMm' | 'bodyMm', label: string, measures: Measure) => (
@@ -162,6 +166,7 @@ const weightFields = ({ name, volumeMl, howMany, isBag }: HoldDown): typeof newW
 
 function WeightDrawer({ weight, close }: { weight: HoldDown | null; close: () => void }) {
   const { fields, change, body, onError } = useEdits(
+    `weight ${weight?.id ?? ''}`,
     weight && { version: weight.version, fields: weightFields(weight) },
     newWeight,
   );

@@ -207,6 +207,7 @@ const fieldsOf = (person: KitchenPerson): typeof newPerson => ({
 function PersonDrawer({ kitchen, person, close }: DrawerProps) {
   const presets = usePresets();
   const { fields, change, body, onError } = useEdits(
+    `person ${person?.id ?? ''}`,
     person && { version: person.version, fields: fieldsOf(person) },
     newPerson,
   );

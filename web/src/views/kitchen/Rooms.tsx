@@ -27,6 +27,8 @@ import './Rooms.css';
 import { QuantityBox } from '../../app/QuantityBox';
 import { useOnceRead } from '../../app/unread';
 import { Deed, May } from '../../app/Deed';
+import { useOpened } from '../../app/addressState';
+import { useTyped } from '../../app/typed';
 
 /** A place as the beginning of a sentence. */
 const the = (room: Room): string => t(`place_title.${room.place}`);
@@ -50,11 +52,10 @@ export function Rooms() {
   );
 }
 
-type Open = 'usual' | 'spell' | 'log' | null;
-
 function Place({ room, firm }: { room: Room; firm: RoomsRead['firm'] }) {
-  const [open, setOpen] = useState<Open>(null);
-  const close = () => setOpen(null);
+  const usual = useOpened(`usual-${room.place}`);
+  const spell = useOpened(`spell-${room.place}`);
+  const log = useOpened(`log-${room.place}`);
 
   return (
     <section className="room" aria-label={the(room)}>
@@ -84,11 +85,11 @@ function Place({ room, firm }: { room: Room; firm: RoomsRead['firm'] }) {
           <May needs="log">
             <ReadNow room={room} />
           </May>
-          <Deed onClick={() => setOpen('spell')}>{t('rooms.expect')}</Deed>
-          <Deed needs="log" onClick={() => setOpen('log')}>
+          <Deed onClick={() => spell.open()}>{t('rooms.expect')}</Deed>
+          <Deed needs="log" onClick={() => log.open()}>
             {t('rooms.import')}
           </Deed>
-          <Deed type="text" onClick={() => setOpen('usual')}>
+          <Deed type="text" onClick={() => usual.open()}>
             {t('rooms.usual')}
           </Deed>
         </div>
@@ -110,9 +111,9 @@ function Place({ room, firm }: { room: Room; firm: RoomsRead['firm'] }) {
           </ul>
         )}
       </div>
-      {open === 'usual' && <Usual room={room} close={close} />}
-      {open === 'spell' && <Expect room={room} close={close} />}
-      {open === 'log' && <Bring room={room} close={close} />}
+      {usual.isOpen && <Usual room={room} close={usual.close} />}
+      {spell.isOpen && <Expect room={room} close={spell.close} />}
+      {log.isOpen && <Bring room={room} close={log.close} />}
     </section>
   );
 }
@@ -192,7 +193,11 @@ function Usual({ room, close }: DrawerProps) {
     swingCelsius: room.swingCelsius,
     warmestHour: room.warmestHour,
   };
-  const { fields, change, body, onError } = useEdits({ version: room.version, fields: now }, now);
+  const { fields, change, body, onError } = useEdits(
+    `usual ${room.place}`,
+    { version: room.version, fields: now },
+    now,
+  );
   const keep = useSaveRoom(room.place);
 
   return (
@@ -235,8 +240,11 @@ function Usual({ room, close }: DrawerProps) {
 }
 
 function Expect({ room, close }: DrawerProps) {
-  const [days, setDays] = useState<[dayjs.Dayjs, dayjs.Dayjs]>([dayjs(), dayjs().add(4, 'day')]);
-  const [celsius, setCelsius] = useState(room.usualCelsius + 6);
+  const [days, setDays] = useTyped(`days ${room.place}`, () => [
+    dayjs().format('YYYY-MM-DD'),
+    dayjs().add(4, 'day').format('YYYY-MM-DD'),
+  ]);
+  const [celsius, setCelsius] = useTyped(`warmth ${room.place}`, room.usualCelsius + 6);
   const keep = useAddWarmSpell(room.place);
 
   return (
@@ -245,19 +253,14 @@ function Expect({ room, close }: DrawerProps) {
       close={close}
       isKeeping={keep.isPending}
       refusal={keep.error}
-      keep={() =>
-        keep.mutate(
-          { fromOn: days[0].format('YYYY-MM-DD'), toOn: days[1].format('YYYY-MM-DD'), celsius },
-          { onSuccess: close },
-        )
-      }
+      keep={() => keep.mutate({ fromOn: days[0] ?? '', toOn: days[1] ?? '', celsius }, { onSuccess: close })}
     >
       <div className="fields">
         <Field label={t('rooms.days')} name="toOn" refusal={keep.error} wide>
           <DatePicker.RangePicker
             allowClear={false}
-            value={days}
-            onChange={(range) => range?.[0] && range[1] && setDays([range[0], range[1]])}
+            value={[dayjs(days[0]), dayjs(days[1])]}
+            onChange={(range) => range?.[0] && range[1] && setDays(range.map((day) => day?.format('YYYY-MM-DD') ?? ''))}
           />
         </Field>
         <NumberField
@@ -275,7 +278,7 @@ function Expect({ room, close }: DrawerProps) {
 }
 
 function Bring({ room, close }: DrawerProps) {
-  const [text, setText] = useState('');
+  const [text, setText] = useTyped(`log ${room.place}`, '');
   const bring = useImportLog(room.place);
   const [look, setLook] = useState<ReadingsImport | null>(null);
   const change = (next: string) => {

@@ -1,7 +1,6 @@
 import { say, t, T } from '../../messages/words';
 import { Checkbox, Input, Segmented } from 'antd';
 import { useOpened } from '../../app/addressState';
-import { useState } from 'react';
 import type { Kitchen, KitchenSalt } from '../../api/client';
 import { useEdits } from '../../api/edits';
 import { useCalibrateSalt, useRemoveCalibration, useRemoveSalt, useSaveSalt } from '../../api/kitchen';
@@ -12,6 +11,7 @@ import { grams } from '../../app/numbers';
 import { SpoonDrawing } from '../../drawings/SpoonDrawing';
 import { QuantityBox } from '../../app/QuantityBox';
 import { Deed } from '../../app/Deed';
+import { useTyped } from '../../app/typed';
 
 /** The salts, each as it lies in the spoon; weighing one spoon narrows every number made with it. */
 export function Salts({ kitchen }: { kitchen: Kitchen }) {
@@ -77,8 +77,8 @@ export function Salts({ kitchen }: { kitchen: Kitchen }) {
 }
 
 function WeighDrawer({ salt, close }: { salt: KitchenSalt; close: () => void }) {
-  const [weight, setWeight] = useState<number | null>(null);
-  const [spoon, setSpoon] = useState<'tsp' | 'tbsp'>('tbsp');
+  const [weight, setWeight] = useTyped<number | null>(`weighed ${salt.id}`, null);
+  const [spoon, setSpoon] = useTyped<'tsp' | 'tbsp'>(`spoon ${salt.id}`, 'tbsp');
   const calibrate = useCalibrateSalt(salt.id);
   const forget = useRemoveCalibration(salt.id);
 
@@ -135,6 +135,7 @@ const fieldsOf = (salt: KitchenSalt): typeof newSalt => ({
 
 function SaltDrawer({ salt, close }: { salt: KitchenSalt | null; close: () => void }) {
   const { fields, change, body, onError } = useEdits(
+    `salt ${salt?.id ?? ''}`,
     salt && { version: salt.version, fields: fieldsOf(salt) },
     newSalt,
   );

@@ -1,7 +1,6 @@
 import { say, t } from '../../messages/words';
 import { Checkbox, Input } from 'antd';
 import { Choice } from '../../app/Choice';
-import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { BoughtFields, Kitchen } from '../../api/client';
 import { useAddBoughtJar, useKitchen, usePlaces } from '../../api/queries';
@@ -11,6 +10,7 @@ import { Field } from '../../app/Field';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { LabelFields, noLabel } from '../../app/LabelFields';
 import { FoodSelect } from '../../app/FoodSelect';
+import { useTyped } from '../../app/typed';
 
 type NewBought = Omit<BoughtFields, 'requestKey'>;
 
@@ -25,7 +25,7 @@ function Bought({ kitchen, close }: { kitchen: Kitchen; close: () => void }) {
   const shelve = useAddBoughtJar();
   const navigate = useNavigate();
   const places = usePlaces().toReversed();
-  const [fields, setFields] = useState<NewBought>(() => ({
+  const [fields, setFields] = useTyped<NewBought>('bought', () => ({
     name: '',
     foodId: kitchen.ingredients.find((food) => food.key === 'green-cabbage')?.id ?? '',
     amount: '',
@@ -36,7 +36,7 @@ function Bought({ kitchen, close }: { kitchen: Kitchen; close: () => void }) {
     useBy: null,
     place: 'fridge',
   }));
-  const [label, setLabel] = useState(noLabel);
+  const [label, setLabel] = useTyped('label', noLabel);
   const change = (part: Partial<NewBought>) => setFields({ ...fields, ...part });
   const refusal = shelve.error;
   const ofFood = { kind: 'amount', of: 'food', id: fields.foodId } as const;

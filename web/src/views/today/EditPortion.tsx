@@ -4,7 +4,6 @@ import { Checkbox, DatePicker } from 'antd';
 import { Complaint } from '../../app/Complaint';
 import { Choice } from '../../app/Choice';
 import dayjs from 'dayjs';
-import { useState } from 'react';
 import type { Day, Meal, Serving } from '../../api/client';
 import { useChangeServing } from '../../api/intake';
 import { AmountInput, portionPhrases } from '../../app/AmountInput';
@@ -13,18 +12,19 @@ import { SaveDrawer } from '../../app/SaveDrawer';
 import { meals } from '../../app/meals';
 import { jarsToChoose } from './jarsToChoose';
 import { shownStyle, styleOf, styleRequest, useServingStyles } from './servingStyles';
+import { useTyped } from '../../app/typed';
 
 /** A serving that was written down wrongly, put right; it keeps the moment at which it was eaten. */
 export function EditPortion({ serving, day, close }: { serving: Serving; day: Day; close: () => void }) {
   const change = useChangeServing(serving.id);
   const manners = useServingStyles();
-  const [personId, setPersonId] = useState(serving.personId);
-  const [batchId, setBatchId] = useState(serving.batchId);
-  const [amount, setAmount] = useState(`${String(serving.grams)} g`);
-  const [manner, setManner] = useState(styleOf(serving));
-  const [eatenOn, setEatenOn] = useState(serving.eatenOn);
-  const [meal, setMeal] = useState<Meal | null>(null);
-  const [isCooked, setIsCooked] = useState(serving.isCooked);
+  const [personId, setPersonId] = useTyped(`personId ${serving.id}`, serving.personId);
+  const [batchId, setBatchId] = useTyped(`batchId ${serving.id}`, serving.batchId);
+  const [amount, setAmount] = useTyped(`amount ${serving.id}`, `${String(serving.grams)} g`);
+  const [manner, setManner] = useTyped(`manner ${serving.id}`, styleOf(serving));
+  const [eatenOn, setEatenOn] = useTyped(`eatenOn ${serving.id}`, serving.eatenOn);
+  const [meal, setMeal] = useTyped<Meal | null>(`meal ${serving.id}`, null);
+  const [isCooked, setIsCooked] = useTyped(`isCooked ${serving.id}`, serving.isCooked);
   const refusal = change.error;
 
   return (

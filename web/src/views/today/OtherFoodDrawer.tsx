@@ -3,7 +3,6 @@ import { AutoComplete, Checkbox, Segmented } from 'antd';
 import { notices } from '../../app/notices';
 import { Complaint } from '../../app/Complaint';
 import dayjs from 'dayjs';
-import { useState } from 'react';
 import type { DayPerson, LabelSodium, Meal, OtherFood, Refusal } from '../../api/client';
 import { useRepeatOtherFoods, useWriteOtherFood } from '../../api/intake';
 import { useKitchen } from '../../api/queries';
@@ -14,6 +13,7 @@ import { SaveDrawer } from '../../app/SaveDrawer';
 import { mg } from '../../app/numbers';
 import { QuantityBox } from '../../app/QuantityBox';
 import { QuickFoods } from './QuickFoods';
+import { useTyped } from '../../app/typed';
 
 const ways: { value: LabelSodium['by']; label: string }[] = [
   { value: 'mg', label: t('other_food.by_mg') },
@@ -35,12 +35,14 @@ export function OtherFoodDrawer({ person, date, food: wrong, close }: Props) {
   const write = useWriteOtherFood(wrong?.id ?? null);
   const again = useRepeatOtherFoods();
   const kitchen = useKitchen();
-  const [name, setName] = useState(wrong?.name ?? '');
-  const [how, setHow] = useState<LabelSodium>(wrong?.how ?? { by: 'mg' });
-  const [printed, setPrinted] = useState<'sodium' | 'salt'>(
+  const typed = wrong?.id ?? person.id;
+  const [name, setName] = useTyped(`name ${typed}`, wrong?.name ?? '');
+  const [how, setHow] = useTyped<LabelSodium>(`how ${typed}`, wrong?.how ?? { by: 'mg' });
+  const [printed, setPrinted] = useTyped<'sodium' | 'salt'>(
+    `printed ${typed}`,
     wrong && wrong.how.by !== 'salt' && wrong.how.saltG !== undefined ? 'salt' : 'sodium',
   );
-  const [insteadOf, setInsteadOf] = useState<Meal[]>(wrong?.insteadOf ?? []);
+  const [insteadOf, setInsteadOf] = useTyped<Meal[]>(`insteadOf ${typed}`, wrong?.insteadOf ?? []);
   const entered = (foods: OtherFood[]) => {
     notices.done(
       t('other_food.entered', {

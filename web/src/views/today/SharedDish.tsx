@@ -3,7 +3,6 @@ import { when } from '../../messages/dates';
 import { Checkbox } from 'antd';
 import { Complaint } from '../../app/Complaint';
 import { Choice } from '../../app/Choice';
-import { useState } from 'react';
 import type { Day, Meal, Serving } from '../../api/client';
 import { useServeDish } from '../../api/intake';
 import { AmountInput, portionPhrases } from '../../app/AmountInput';
@@ -12,6 +11,7 @@ import { NumberBox } from '../../app/NumberBox';
 import { SaveDrawer } from '../../app/SaveDrawer';
 import { shownStyle, styleOf, styleRequest, useServingStyles } from './servingStyles';
 import { jarsToChoose } from './jarsToChoose';
+import { useTyped } from '../../app/typed';
 
 interface Props {
   day: Day;
@@ -27,17 +27,18 @@ export function SharedDish({ day, meal, shares: known = [], close }: Props) {
   const [first] = known;
   const dish = first?.dish ?? null;
   const serve = useServeDish(first?.id ?? null);
+  const typed = first?.id ?? 'dish';
   const manners = useServingStyles();
-  const [batchId, setBatchId] = useState(first?.batchId ?? day.jars[0]?.id ?? '');
-  const [manner, setManner] = useState(first ? styleOf(first) : 'drained');
-  const [isDish, setIsDish] = useState(dish !== null);
-  const [isCooked, setIsCooked] = useState(first?.isCooked ?? false);
-  const [dishAmount, setDishAmount] = useState(dish ? `${String(dish.grams)} g` : '30 g');
-  const [left, setLeft] = useState(() =>
+  const [batchId, setBatchId] = useTyped(`batchId ${typed}`, first?.batchId ?? day.jars[0]?.id ?? '');
+  const [manner, setManner] = useTyped(`manner ${typed}`, first ? styleOf(first) : 'drained');
+  const [isDish, setIsDish] = useTyped(`isDish ${typed}`, dish !== null);
+  const [isCooked, setIsCooked] = useTyped(`isCooked ${typed}`, first?.isCooked ?? false);
+  const [dishAmount, setDishAmount] = useTyped(`dishAmount ${typed}`, dish ? `${String(dish.grams)} g` : '30 g');
+  const [left, setLeft] = useTyped(`left ${typed}`, () =>
     dish === null ? [] : day.people.map(({ id }) => id).filter((id) => !known.some((share) => share.personId === id)),
   );
-  const [amounts, setAmounts] = useState<Record<string, string>>({});
-  const [shares, setShares] = useState<Record<string, number>>(() =>
+  const [amounts, setAmounts] = useTyped<Record<string, string>>(`amounts ${typed}`, {});
+  const [shares, setShares] = useTyped<Record<string, number>>(`shares ${typed}`, () =>
     Object.fromEntries(
       known.map((share) => [share.personId, Math.round((share.grams / (dish?.grams ?? share.grams)) * 1000) / 10]),
     ),

@@ -2,12 +2,12 @@ import { t } from '../../messages/words';
 import { Button, Checkbox, Collapse, Input } from 'antd';
 import { Complaint } from '../../app/Complaint';
 import { Choice } from '../../app/Choice';
-import { useState } from 'react';
 import type { Rotation, RotationLine } from '../../api/client';
 import { useSaveRotation, useRotation, type RotationFields } from '../../api/planning';
 import { Field } from '../../app/Field';
 import { NumberBox } from '../../app/NumberBox';
 import { SaveDrawer } from '../../app/SaveDrawer';
+import { useTyped } from '../../app/typed';
 
 const weekdays = [
   t('weekday_short.monday'),
@@ -53,7 +53,7 @@ export function RotationDrawer({ close }: { close: () => void }) {
 
 function Lines({ rotation, close }: { rotation: Rotation; close: () => void }) {
   const keep = useSaveRotation();
-  const [fields, setFields] = useState<RotationFields>(() => ({
+  const [fields, setFields] = useTyped<RotationFields>('rotation', () => ({
     lines: rotation.lines,
     perDay: rotation.perDay,
     hasNew: rotation.hasNew,
