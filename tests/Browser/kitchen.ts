@@ -1,5 +1,5 @@
 import type { components } from '../../web/src/api/contract.gen';
-import axe, { type ElementContext, type RunOptions } from 'axe-core';
+import axe, { type RunOptions } from 'axe-core';
 import { expect, test as base, type Page, type Request, type TestInfo } from '@playwright/test';
 import { ulid } from 'ulid';
 
@@ -195,17 +195,14 @@ export async function barriers(page: Page, rules: string[] = [], parts: string[]
     resultTypes: ['violations'],
   };
   const found = await page.evaluate(
-    async ([context, options]) => {
+    async ([parts, options]) => {
       const { violations } = await window.axe.run(
-        JSON.parse(context) as ElementContext,
+        parts.length > 0 ? { include: parts.map((part) => [part]) } : document,
         JSON.parse(options) as RunOptions,
       );
       return violations.map(({ id, nodes }) => ({ id, places: nodes.map(({ html }) => html.slice(0, 200)) }));
     },
-    [
-      JSON.stringify(parts.length > 0 ? { include: parts.map((part) => [part]) } : {}),
-      JSON.stringify(options),
-    ] as const,
+    [parts, JSON.stringify(options)] as const,
   );
   return found.flatMap(({ id, places }) => places.map((place) => `${page.url()} ${id}: ${place}`));
 }

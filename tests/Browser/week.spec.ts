@@ -168,11 +168,11 @@ test('what is planned is eaten in one tap on Today, and taken back', async ({ pa
   await expect(place(page, 'Ada').locator('.serving-card')).toHaveCount(1);
   await page.goto('/today');
   const ada = page.getByRole('region', { name: 'Ada' });
-  await ada.getByRole('button', { name: 'Ada ate Old sticks' }).click();
+  await ada.getByRole('button', { name: 'Eaten: Old sticks, Ada' }).click();
   await expect(ada.getByRole('button', { name: 'Undo Old sticks for Ada' })).toBeVisible();
   await expect(ada.getByRole('list', { name: 'Planned for Ada' })).toHaveCount(0);
   await page.keyboard.press('u');
-  await expect(ada.getByRole('button', { name: 'Ada ate Old sticks' })).toBeVisible();
+  await expect(ada.getByRole('button', { name: 'Eaten: Old sticks, Ada' })).toBeVisible();
 });
 
 test('the week goes onto the fridge door, without what is only for the screen', async ({ page }) => {
@@ -200,7 +200,7 @@ test('what comes round never runs out: suggested, planned, called for, started',
   await expect(page.getByRole('region', { name: 'How long it lasts' })).toContainText('Started today it is ready');
   const toStart = page.getByRole('region', { name: 'What to start' });
   await toStart
-    .getByRole('button', { name: /^Plan Kraut for/ })
+    .getByRole('button', { name: /^Plan it: Kraut,/ })
     .first()
     .click();
   await expect(toStart.getByRole('listitem').filter({ hasText: 'planned' })).toHaveCount(1);

@@ -179,7 +179,7 @@ export function Eater({ person, day, isEating, hands }: Props) {
                 <Deed
                   needs="log"
                   disabled={planned.sodium === null}
-                  aria-label={t('eater.ate', { name: person.name, food: planned.batchName })}
+                  aria-label={t('eater.eaten_of', { name: person.name, food: planned.batchName })}
                   onClick={() => hands.eatPlanned(person, planned)}
                 >
                   {t('eater.eaten')}

@@ -44,7 +44,7 @@ export function ServingCard({ serving, hands, colour }: Props) {
     name: who,
     day: when(serving.date, 'weekday'),
     grams: grams(serving.grams),
-    style: serving.way === 'drained' ? 'none' : say(serving.wayLabel),
+    style: serving.way === 'drained' ? 'none' : t(`serving_style_short.${serving.way}`),
     sodium: sodium(serving.sodium),
     isLocked: serving.isLocked,
     isOver: serving.isOver,
@@ -74,7 +74,7 @@ export function ServingCard({ serving, hands, colour }: Props) {
           }
         }}
       >
-        <span className="serving-card-name">{serving.name}</span>
+        <span className="serving-card-name">{serving.name}</span>{' '}
         <span>
           {grams(serving.grams)}
           {serving.way !== 'drained' && <i> {t(`serving_style_short.${serving.way}`)}</i>}{' '}

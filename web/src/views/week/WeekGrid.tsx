@@ -111,13 +111,6 @@ function Place({ hands, person, day, isShown }: PlaceProps) {
       tabIndex={0}
       data-day={day.date}
       data-person={person.id}
-      aria-label={t('week.cell', {
-        name: person.name,
-        day: when(day.date, 'weekday'),
-        mg: mg(Math.round(Math.abs(day.marginMg))),
-        isOver: day.marginMg < 0,
-        live: day.live,
-      })}
       className={[
         'place',
         isShown && 'is-shown',
@@ -133,6 +126,7 @@ function Place({ hands, person, day, isShown }: PlaceProps) {
       onBlur={() => setIsNear(false)}
       onClick={() => isOpen && drop(held)}
     >
+      <span className="only-heard">{t('week.cell', { name: person.name, day: when(day.date, 'weekday') })}</span>
       <div className="place-jars">
         {day.eaten.map((one) => (
           <span key={one.id} className="had" style={{ borderColor: one.colour }}>
