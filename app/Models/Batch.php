@@ -361,7 +361,7 @@ final class Batch extends Model
 
     public function momentAt(float $secondsSinceStart): CarbonImmutable
     {
-        return $this->started_at->modify(sprintf('%+d seconds', round($secondsSinceStart)));
+        return $this->started_at->setTimestamp($this->started_at->getTimestamp() + (int) round($secondsSinceStart));
     }
 
     public function cover(): ?Cover

@@ -7,6 +7,8 @@ namespace App\Models;
 use App\Household\HasVersion;
 use App\Support\ReadOnce;
 use Carbon\CarbonImmutable;
+use DateTimeImmutable;
+use DateTimeZone;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Tempesal\Core\Care\QuietHours;
@@ -43,6 +45,8 @@ final class Household extends Model
 
     protected $guarded = [];
 
+    private ?DateTimeZone $zone = null;
+
     /** The date it is in this kitchen, as YYYY-MM-DD. */
     public function today(): string
     {
@@ -52,7 +56,17 @@ final class Household extends Model
     /** The date of a moment in this kitchen, as YYYY-MM-DD. */
     public function dateOf(CarbonImmutable $moment): string
     {
-        return $moment->setTimezone($this->time_zone)->toDateString();
+        return (new DateTimeImmutable("@{$moment->getTimestamp()}"))->setTimezone($this->zone())->format('Y-m-d');
+    }
+
+    /** Where it is, as PHP's own clock has it: a shelf asks for hundreds of dates. */
+    private function zone(): DateTimeZone
+    {
+        if ($this->zone?->getName() !== $this->time_zone) {
+            $this->zone = new DateTimeZone($this->time_zone);
+        }
+
+        return $this->zone;
     }
 
     /** Noon of a day in this kitchen, given as YYYY-MM-DD. */

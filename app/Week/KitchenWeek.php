@@ -114,10 +114,11 @@ final readonly class KitchenWeek
         }
         $today = Household::daysBetween($from, $household->today());
         $elsewhere = $to < $household->today() ? [] : self::elsewhere($household, $from, $to, $instead);
+        $noons = array_map($household->noonOf(...), $dates);
         $status = $jars = [];
         foreach ($batches as $batch) {
             $status[] = $one = BatchStatus::of($batch, Ledgers::of($batch), $household);
-            $jars[] = self::jar($one, $people, $dates, $today, (float) ($elsewhere[$batch->id] ?? 0.0));
+            $jars[] = self::jar($one, $people, $noons, $today, (float) ($elsewhere[$batch->id] ?? 0.0));
         }
         $meant = $planned->pluck('planned_batch_id')->filter();
         $pantry = null;
@@ -340,27 +341,26 @@ final readonly class KitchenWeek
 
     /**
      * @param  Collection<int, Person>  $people
-     * @param  non-empty-list<string>  $dates
+     * @param  non-empty-list<CarbonImmutable>  $noons  of the days of the week
      * @param  float  $elsewhere  grams that are planned in other weeks
      */
     private static function jar(
         BatchStatus $status,
         Collection $people,
-        array $dates,
+        array $noons,
         int $today,
         float $elsewhere,
     ): WeekJar {
         $batch = $status->batch;
-        $zone = $status->household->time_zone;
         $served = BatchStatus::served($batch, $status->state);
         $ahead = Ledgers::foreseen($batch);
-        $states = array_map(static function (string $date) use ($batch, $ahead, $zone): BatchState {
-            $noon = CarbonImmutable::parse("{$date} 12:00", $zone);
-
-            return $noon->isPast()
+        $now = CarbonImmutable::now();
+        $states = array_map(
+            static fn(CarbonImmutable $noon): BatchState => $noon->isBefore($now)
                 ? Ledgers::of($batch)->state()
-                : $ahead->asOf($batch->secondsSinceStart($noon))->state();
-        }, $dates);
+                : $ahead->asOf($batch->secondsSinceStart($noon))->state(),
+            $noons,
+        );
         $band = $status->gramsLeft() > 1.0 ? Ledgers::of($batch)->estimates()["{$served->value}Per100g"]->band : null;
         $group = LiveCulture::group($batch);
 
