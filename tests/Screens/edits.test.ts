@@ -1,5 +1,46 @@
-import { expect, it } from 'vitest';
-import { changed, rebased } from '../../web/src/api/edits';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { act, cleanup, renderHook } from '@testing-library/react';
+import { createElement, type ReactNode } from 'react';
+import { afterEach, expect, it } from 'vitest';
+import { changed, rebased, useEdits } from '../../web/src/api/edits';
+import { Refusal } from '../../web/src/api/client';
+
+afterEach(() => {
+  cleanup();
+  sessionStorage.clear();
+});
+
+const queries = new QueryClient();
+
+/** A drawer over something of a version. */
+const editing = (version: number, name: string) =>
+  renderHook((now) => useEdits('person one', now, { name: '', targetMg: 0 }), {
+    initialProps: { version, fields: { name, targetMg: 2000 } },
+    wrapper: ({ children }: { children: ReactNode }) =>
+      createElement(QueryClientProvider, { client: queries }, children),
+  });
+
+it('shows what is newest as long as nothing was typed, and never an older one', () => {
+  const drawer = editing(3, 'Ilka');
+  drawer.rerender({ version: 4, fields: { name: 'Ilka M.', targetMg: 2000 } });
+  expect(drawer.result.current.fields.name).toBe('Ilka M.');
+  drawer.rerender({ version: 3, fields: { name: 'Ilka', targetMg: 2000 } });
+  expect(drawer.result.current.body()).toEqual({ version: 4 });
+  act(() => drawer.result.current.change({ targetMg: 1800 }));
+  drawer.rerender({ version: 5, fields: { name: 'Somebody', targetMg: 2000 } });
+  // It was open at 4, and is told so when it is sent.
+  expect(drawer.result.current.body()).toEqual({ version: 4, targetMg: 1800 });
+  act(() => drawer.result.current.onError(new Refusal(409, 'changed', { version: ['changed'] })));
+  expect(drawer.result.current.body()).toEqual({ version: 5, targetMg: 1800 });
+  expect(drawer.result.current.fields.name).toBe('Somebody');
+});
+
+it('goes on after a reload from the version on which it was typed', () => {
+  const before = editing(3, 'Ilka');
+  act(() => before.result.current.change({ targetMg: 1800 }));
+  const after = editing(4, 'Ilka M.');
+  expect(after.result.current.body()).toEqual({ version: 3, targetMg: 1800 });
+});
 
 /** Small whole numbers that follow from a printed seed. */
 function rolls(seed: number) {

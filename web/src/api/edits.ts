@@ -63,7 +63,7 @@ interface Current<Fields> {
 /**
  * What is typed about something that is there, or about something new. What is sent names the version that was open and
  * only what changed. Where somebody changed it since, theirs is shown with one's own on top, and is sent once that was
- * seen. A reload brings back what was typed, on what it was typed.
+ * seen; as long as nothing was typed, what is newest is shown. A reload brings back what was typed, on what it was typed.
  *
  * @param name what it is on this page, with the id of the thing where there are several
  */
@@ -71,7 +71,8 @@ export function useEdits<Fields extends object>(name: string, now: Current<Field
   const queries = useQueryClient();
   const [{ base, fields }, set] = useTyped(name, { base: now, fields: now?.fields ?? blank });
   const [isTold, setIsTold] = useState(false);
-  if (isTold && now !== null && base !== null && now.version !== base.version) {
+  const isNewer = now !== null && base !== null && now.version > base.version;
+  if (isNewer && (isTold || same(base.fields, fields))) {
     setIsTold(false);
     set({ base: now, fields: rebased(base.fields, fields, now.fields) });
   }
