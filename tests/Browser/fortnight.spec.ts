@@ -124,7 +124,7 @@ for (const { hands, how, device } of [
             await expect(eater.getByRole('button', { name: /^Undo .+ for/ })).toHaveCount(before + 1);
           };
           // What was forgotten yesterday goes on today, now and then.
-          const late = eater.getByRole('button', { name: new RegExp(`for ${name} today$`) });
+          const late = eater.getByRole('button', { name: new RegExp(`^Today: plan .+ for ${name}$`) });
           if (day % 4 === 2 && (await late.count()) > 0 && (await late.first().isEnabled())) {
             const before = await entries.count();
             await hands.press(late.first());
@@ -157,7 +157,7 @@ for (const { hands, how, device } of [
               // Nothing else is left.
               await hands.press(eater.getByRole('button', { name: 'Close' }));
             }
-            const ate = entries.first().getByRole('button', { name: `${name} ate` });
+            const ate = entries.first().getByRole('button', { name: new RegExp(`^Eaten: .+, ${name}$`) });
             if (await ate.isDisabled()) {
               // Others ate of it otherwise than planned: less than that is left, and the page says so.
               expect(text).toContain('less than that is left');
