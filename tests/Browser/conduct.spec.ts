@@ -1,4 +1,4 @@
-import { barriers, choose, csrf, enterDemo, expect, signIn, signInByHand, test } from './kitchen';
+import { barriers, choose, csrf, enterDemo, expect, settled, signIn, signInByHand, test } from './kitchen';
 
 test('a wrong entry is named beside its field and kept', async ({ page, cook }) => {
   await signIn(page, cook, '/bench');
@@ -134,6 +134,8 @@ test('letters are shortcuts only as the cook likes, and the screens are dark whe
   await expect(page).toHaveURL(/shelf$/);
   await page.reload();
   await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark');
+  await settled(page);
+  await expect(page.getByRole('link', { name: 'Shelf', exact: true })).toBeVisible();
   expect(await barriers(page, ['color-contrast'])).toEqual([]);
   await page.keyboard.press('Alt+?');
   await sheet.getByText('Off', { exact: true }).click();
