@@ -6,7 +6,7 @@ namespace Tempesal\Core\Estimate;
 
 /**
  * One evaluation: every input at its typical value, but for at most one that is held at an end of its band.
- * At the typical point it remembers which inputs were asked for; they are the same at every other.
+ * At the typical point it remembers which inputs were asked for: those are moved to their ends.
  */
 final class Point
 {

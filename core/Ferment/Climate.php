@@ -65,6 +65,7 @@ final class Climate
         for ($at = $moment; $at < $until; $at = $end) {
             $quarter = (int) floor($at / self::QUARTER_S);
             $end = ($quarter + 1) * self::QUARTER_S;
+            // The first one is not whole.
             $celsius =
                 $at > $moment
                     ? ($this->quarters[$quarter] ??= $this->during($at, $end, $next))

@@ -311,8 +311,8 @@ final readonly class BatchState
     }
 
     /**
-     * A weight of one phase at its present composition. Where a band leaves less than was taken it is all but a trace, which
-     * keeps the composition known; away from the typical point alone, for there it cannot be taken.
+     * A weight of one phase at its present composition. More than there is is refused at the typical point; away from it a
+     * band may leave less than was taken, and then it is all but a trace, which keeps the composition known.
      *
      * @throws NotEnough when the phase holds less
      */
