@@ -7,6 +7,7 @@ use App\Http\Middleware\ApplyIdempotencyKey;
 use App\Http\Middleware\BindHousehold;
 use App\Http\Middleware\CheckFormToken;
 use App\Http\Middleware\GuardAnswers;
+use App\Http\Middleware\LeaveGarbage;
 use App\Http\Middleware\PackAnswer;
 use App\Http\Middleware\ReadOwnWrites;
 use App\Http\Middleware\RejectMalformedRequests;
@@ -29,6 +30,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->prepend(StartNoSessionForTokens::class);
         $middleware->prepend(PackAnswer::class);
         $middleware->prepend(GuardAnswers::class);
+        $middleware->prepend(LeaveGarbage::class);
         // What has not changed since is not sent again.
         $middleware->append(SetCacheHeaders::using('no_cache;private;etag'));
         $middleware->redirectGuestsTo('/sign-in');

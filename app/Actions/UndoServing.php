@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Household\IdempotencyKey;
+use App\Intake\EatenDays;
 use App\Models\Batch;
 use App\Models\BatchEntry;
 use App\Models\Serving;
@@ -36,6 +37,7 @@ final readonly class UndoServing
             $serving->dish_key === null
                 ? $rows->where('id', $serving->id)
                 : $rows->where('dish_key', $serving->dish_key);
+            EatenDays::changed(...$rows->get(['person_id', 'eaten_on'])->all());
             $rows->update(['undone_at' => $now]);
             IdempotencyKey::spend($serving->dish_key ?? $serving->request_key);
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Intake\EatenDays;
 use App\Intake\OutdatedPortion;
 use App\Models\Batch;
 use App\Models\BatchEntry;
@@ -29,6 +30,9 @@ final readonly class UpdatePortions
     public function __invoke(string $batchId): array
     {
         return $this->change($batchId, function (Batch $batch): array {
+            $outdated = OutdatedPortion::of($batch);
+            EatenDays::changed(...array_map(static fn(OutdatedPortion $one): Serving => $one->serving, $outdated));
+
             return array_map(
                 fn(OutdatedPortion $portion): Serving => $this->book(
                     $batch,
@@ -37,7 +41,7 @@ final readonly class UpdatePortions
                     $portion->sodium,
                     self::asBooked($batch, $portion->serving),
                 ),
-                OutdatedPortion::of($batch),
+                $outdated,
             );
         });
     }
@@ -54,8 +58,12 @@ final readonly class UpdatePortions
             $updated = Serving::query()
                 ->where('batch_id', $batch->id)
                 ->where('undone_at', null)
-                ->where('booked_before', '!=', null);
-            foreach ($updated->with('person')->orderBy('id')->get() as $serving) {
+                ->where('booked_before', '!=', null)
+                ->with('person')
+                ->orderBy('id')
+                ->get();
+            EatenDays::changed(...$updated->all());
+            foreach ($updated as $serving) {
                 $before = Fields::of($serving->booked_before);
                 $back[] = $this->book(
                     $batch,

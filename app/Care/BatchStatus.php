@@ -42,7 +42,7 @@ use Tempesal\Core\Salt\SaltBasis;
 /**
  * A batch as its cook tends it: how far it is, what it asks for, what was read of it.
  */
-final readonly class BatchStatus
+final class BatchStatus
 {
     /** Grams that one could not serve. */
     private const NOTHING_G = 2.0;
@@ -55,14 +55,15 @@ final readonly class BatchStatus
 
     /** @param  list<DueChore>  $dues  soonest first */
     private function __construct(
-        public Batch $batch,
-        public Household $household,
-        public BatchState $state,
-        public ?RipenessForecast $forecast,
-        public int $day,
-        public Hazards $hazards,
-        public ShelfLife $shelfLife,
-        public array $dues,
+        public readonly Batch $batch,
+        public readonly Household $household,
+        public readonly BatchState $state,
+        public readonly ?RipenessForecast $forecast,
+        public readonly int $day,
+        public readonly Hazards $hazards,
+        public readonly ShelfLife $shelfLife,
+        public readonly array $dues,
+        private readonly ?CarbonImmutable $chilledAt,
     ) {}
 
     /** @param  Batch  $batch  whole */
@@ -73,7 +74,9 @@ final readonly class BatchStatus
         $forecast = RipeningWindows::forecast($batch, $household);
         $began = $household->dateOf($batch->started_at);
         $day = static fn(CarbonImmutable $moment): int => Household::daysBetween($began, $household->dateOf($moment));
-        $dayOf = static fn(?float $seconds): ?int => $seconds === null ? null : $day($batch->momentAt($seconds));
+        $dayOf = static fn(?float $seconds): ?int => $seconds === null
+            ? null
+            : Household::daysBetween($began, $household->dateAt($batch->timestampAt($seconds)));
         $today = Household::daysBetween($began, $household->today());
         $hazards = Hazards::of($history, $batch->method);
         $shelfLife = ShelfLife::of($batch->method, $hazards, $batch->formulaKeepsDays());
@@ -110,7 +113,7 @@ final readonly class BatchStatus
 
         $dues = self::withSteps($batch, $dues, $day);
 
-        return new self($batch, $household, $state, $forecast, $today, $hazards, $shelfLife, $dues);
+        return new self($batch, $household, $state, $forecast, $today, $hazards, $shelfLife, $dues, $chilledAt);
     }
 
     /**
@@ -215,9 +218,7 @@ final readonly class BatchStatus
     /** The day of a chore, as YYYY-MM-DD in the kitchen's calendar. */
     public function dateOf(DueChore $due): string
     {
-        return CarbonImmutable::parse($this->household->dateOf($this->batch->started_at))
-            ->addDays($due->day)
-            ->toDateString();
+        return Household::dayAfter($this->household->dateOf($this->batch->started_at), $due->day);
     }
 
     /** The moment at which to call for a chore that is due at an hour, outside the kitchen's quiet hours. */
@@ -240,7 +241,7 @@ final readonly class BatchStatus
     /** The day of a moment of its life, as YYYY-MM-DD. */
     public function on(?float $seconds): ?string
     {
-        return $seconds === null ? null : $this->household->dateOf($this->batch->momentAt($seconds));
+        return $seconds === null ? null : $this->household->dateAt($this->batch->timestampAt($seconds));
     }
 
     /** Whole days since a moment of its life, negative before it. */
@@ -265,11 +266,10 @@ final readonly class BatchStatus
     /** Days from today for which it keeps, if it goes into the fridge when it is ready; null when it never is ready. */
     public function keepsFor(): ?int
     {
-        $chilled = self::chilledAt($this->batch);
         $from =
-            $chilled === null
+            $this->chilledAt === null
                 ? max(0, $this->readyIn() ?? PHP_INT_MAX)
-                : Household::daysBetween($this->household->today(), $this->household->dateOf($chilled));
+                : Household::daysBetween($this->household->today(), $this->household->dateOf($this->chilledAt));
 
         if ($from === PHP_INT_MAX) {
             return null;
@@ -299,7 +299,7 @@ final readonly class BatchStatus
 
         return $keeps === null
             ? $this->on($this->forecast->long)
-            : CarbonImmutable::parse($this->household->today())->addDays($keeps)->toDateString();
+            : Household::dayAfter($this->household->today(), $keeps);
     }
 
     /** Whole days since its best time ended, negative before; null where it never does. */

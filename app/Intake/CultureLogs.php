@@ -26,21 +26,25 @@ final class CultureLogs
             ->toDateString();
         $eaten = [];
         $ready = [];
-        $servings = Intakes::servings($from, $today, $person)->where('is_live', true);
-        $batches = Batch::inShort()
-            ->whereIn('id', $servings->pluck('batch_id')->unique())
-            ->get()
-            ->keyBy('id');
-        foreach ($servings as $serving) {
-            $batch = $batches->get($serving->batch_id) ?? $serving->batch;
-            $ready[$batch->id] ??= self::readyOn($batch, $household);
-            $eaten[] = [
-                'date' => $serving->eaten_on,
-                'group' => LiveCulture::group($batch),
-                'name' => $batch->name,
-                'grams' => $serving->grams,
-                'isYoung' => $ready[$batch->id] === '' ? null : $serving->eaten_on < $ready[$batch->id],
-            ];
+        $days = array_map(
+            static fn(array $portions): array => array_values(
+                array_filter($portions, static fn(EatenPortion $one): bool => $one->isLive),
+            ),
+            EatenDays::of($person, $from, $today),
+        );
+        $batches = Intakes::batches($days, Batch::inShort());
+        foreach ($days as $date => $portions) {
+            foreach ($portions as $one) {
+                $batch = $batches[$one->batchId];
+                $ready[$batch->id] ??= self::readyOn($batch, $household);
+                $eaten[] = [
+                    'date' => $date,
+                    'group' => LiveCulture::group($batch),
+                    'name' => $batch->name,
+                    'grams' => $one->grams,
+                    'isYoung' => $ready[$batch->id] === '' ? null : $date < $ready[$batch->id],
+                ];
+            }
         }
 
         return CultureLog::of($eaten, self::first($person), $today);

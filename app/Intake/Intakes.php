@@ -6,15 +6,16 @@ namespace App\Intake;
 
 use App\Care\LiveCulture;
 use App\Household\CurrentHousehold;
+use App\Models\Batch;
 use App\Models\OtherFood;
 use App\Models\Person;
 use App\Models\Serving;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Tempesal\Core\Intake\IntakeDay;
 use Tempesal\Core\Intake\IntakePeriod;
 use Tempesal\Core\Intake\Meal;
-use Tempesal\Core\Ledger\Phase;
 
 /**
  * What someone took in over some days. Days before anything was kept of them are left out: nobody knows what they ate
@@ -27,19 +28,23 @@ final class Intakes
     {
         $from = max($from, self::since($person));
         $rest = BackgroundIntake::between($from, $to, $person);
-        $zone = app(CurrentHousehold::class)->get()->time_zone;
+        $kitchen = app(CurrentHousehold::class)->get();
+        $portions = EatenDays::of($person, $from, $to);
         $eaten = $groups = [];
-        foreach (self::servings($from, $to, $person)->load('entry:id,household_id,happened_at') as $one) {
-            $group = $groups[$one->batch_id] ??= LiveCulture::group($one->batch)->value;
-            $eaten[$one->eaten_on][] = [
-                'source' => $one->batch_id,
-                'name' => $one->batch->name,
-                'group' => $group,
-                'isCondiment' => $one->phase->phase() !== Phase::Pieces,
-                'isLive' => $one->is_live,
-                'sodiumMg' => $one->sodium(),
-                'meal' => Meal::at($one->entry->happened_at->setTimezone($zone)->format('H:i')),
-            ];
+        $batches = self::batches($portions);
+        foreach ($portions as $date => $ofDay) {
+            foreach ($ofDay as $one) {
+                $batch = $batches[$one->batchId];
+                $eaten[$date][] = [
+                    'source' => $one->batchId,
+                    'name' => $batch->name,
+                    'group' => ($groups[$one->batchId] ??= LiveCulture::group($batch)->value),
+                    'isCondiment' => $one->isCondiment,
+                    'isLive' => $one->isLive,
+                    'sodiumMg' => $one->sodiumMg,
+                    'meal' => Meal::at($kitchen->timeAt($one->at)),
+                ];
+            }
         }
         $days = [];
         for (
@@ -63,6 +68,21 @@ final class Intakes
         }
 
         return $days === [] ? null : new IntakePeriod($days, $person->diet_knowledge);
+    }
+
+    /**
+     * @param  array<string, list<EatenPortion>>  $portions
+     * @param  Builder<Batch>|null  $rows  with what is wanted of them; null: themselves
+     * @return array<string, Batch> the jars that they are of, by id
+     */
+    public static function batches(array $portions, ?Builder $rows = null): array
+    {
+        $ids = array_map(
+            static fn(EatenPortion $one): string => $one->batchId,
+            array_merge(...array_values($portions)),
+        );
+
+        return ($rows ?? Batch::query())->whereIn('id', array_unique($ids))->get()->keyBy('id')->all();
     }
 
     /** The first day of which something is kept: they came to the table, or something of theirs was written down. */

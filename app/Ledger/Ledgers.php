@@ -7,7 +7,6 @@ namespace App\Ledger;
 use App\Climate\RoomClimates;
 use App\Models\Batch;
 use App\Models\BatchEntry;
-use App\Models\BatchStep;
 use Carbon\CarbonImmutable;
 use Tempesal\Core\Ledger\Entry;
 use Tempesal\Core\Ledger\Entry\Soak;
@@ -63,9 +62,11 @@ final class Ledgers
      */
     public static function foreseen(Batch $batch): Ledger
     {
-        $open = $batch->steps->filter(static fn(BatchStep $step): bool => $step->isOpen());
-        $now = CarbonImmutable::now();
-        $late = max(0.0, $open->first()?->due_at->diffInSeconds($now) ?? 0.0);
+        $open = $batch->openSteps();
+        if ($open === []) {
+            return self::history($batch);
+        }
+        $late = max(0.0, $open[0]->due_at->diffInSeconds(CarbonImmutable::now()));
         $lines = [];
         foreach ($open as $step) {
             foreach ($step->step()->entries as $entry) {

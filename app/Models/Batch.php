@@ -144,14 +144,32 @@ final class Batch extends Model
     /** Whether it holds food, by its steps. */
     public function isFoodAt(CarbonImmutable $at): bool
     {
-        return $this->method->isFood() &&
-            !$this->steps->contains(static fn(BatchStep $step): bool => $step->isWaitedFor($at));
+        foreach ($this->steps as $step) {
+            if ($step->isWaitedFor($at)) {
+                return false;
+            }
+        }
+
+        return $this->method->isFood();
     }
 
     /** The next thing to be done in making it. */
     public function nextStep(): ?BatchStep
     {
-        return $this->steps->first(static fn(BatchStep $step): bool => $step->isOpen());
+        return $this->openSteps()[0] ?? null;
+    }
+
+    /** @return list<BatchStep> what is still to be done in making it */
+    public function openSteps(): array
+    {
+        $open = [];
+        foreach ($this->steps as $step) {
+            if ($step->isOpen()) {
+                $open[] = $step;
+            }
+        }
+
+        return $open;
     }
 
     /** How far it is, by the steps that were done and where it stands. */
@@ -237,7 +255,7 @@ final class Batch extends Model
     {
         $count = count($this->loadMissing('entries')->entries);
         if ($this->stood === null || $this->stood[0] !== $count) {
-            $this->stood = [$count, self::standingOf($this->entries)];
+            $this->stood = [$count, self::standingOf($this->entries->all())];
         }
 
         return $this->stood[1];
@@ -249,7 +267,7 @@ final class Batch extends Model
         $lines = $this->relationLoaded('entries') ? $this->entries : $this->loadMissing('tending')->tending;
         $count = count($lines);
         if ($this->tended === null || $this->tended[0] !== $count) {
-            $others = $lines->filter(static fn(BatchEntry $entry): bool => $entry->kind !== Serve::kind());
+            $others = array_filter($lines->all(), static fn(BatchEntry $entry): bool => $entry->kind !== Serve::kind());
             $this->tended = [$count, self::standingOf($others)];
         }
 
@@ -282,19 +300,22 @@ final class Batch extends Model
     }
 
     /**
-     * @param  Collection<int, BatchEntry>  $entries
+     * @param  array<BatchEntry>  $entries
      * @return list<BatchEntry> those that were not taken back, in the order in which things happened
      */
-    private static function standingOf(Collection $entries): array
+    private static function standingOf(array $entries): array
     {
-        $reversed = $entries->pluck('reverses_id')->filter()->flip();
+        $gone = [];
+        foreach ($entries as $entry) {
+            if ($entry->reverses_id !== null) {
+                $gone[$entry->id] = $gone[$entry->reverses_id] = true;
+            }
+        }
 
         return self::inOrder(
-            $entries
-                ->filter(
-                    static fn(BatchEntry $entry): bool => $entry->reverses_id === null && !$reversed->has($entry->id),
-                )
-                ->all(),
+            $gone === []
+                ? $entries
+                : array_filter($entries, static fn(BatchEntry $entry): bool => !isset($gone[$entry->id])),
         );
     }
 
@@ -340,7 +361,9 @@ final class Batch extends Model
         if ($this->moved === null || $this->moved[0] !== $count) {
             $moves = [];
             foreach ($lines as $line) {
-                $room = $line->entry['room'] ?? null;
+                // Few do, and the rest need not be read for it.
+                $written = $line->getAttributes()['entry'] ?? '';
+                $room = is_string($written) && str_contains($written, '"room"') ? $line->entry['room'] ?? null : null;
                 $place = is_string($room) ? Place::tryFrom($room) : null;
                 if ($place !== null) {
                     $moves[] = [$line->happened_at, $place];
@@ -361,7 +384,13 @@ final class Batch extends Model
 
     public function momentAt(float $secondsSinceStart): CarbonImmutable
     {
-        return $this->started_at->setTimestamp($this->started_at->getTimestamp() + (int) round($secondsSinceStart));
+        return $this->started_at->setTimestamp($this->timestampAt($secondsSinceStart));
+    }
+
+    /** The same, in whole seconds since 1970. */
+    public function timestampAt(float $secondsSinceStart): int
+    {
+        return $this->started_at->getTimestamp() + (int) round($secondsSinceStart);
     }
 
     public function cover(): ?Cover

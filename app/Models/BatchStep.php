@@ -67,7 +67,8 @@ final class BatchStep extends Model
 
     public function isOpen(): bool
     {
-        return $this->done_at === null && $this->skipped_at === null;
+        // A column in which nothing stands needs no reading.
+        return !isset($this->attributes['done_at']) && !isset($this->attributes['skipped_at']);
     }
 
     /** When it was done or left out. */

@@ -50,13 +50,25 @@ final class Household extends Model
     /** The date it is in this kitchen, as YYYY-MM-DD. */
     public function today(): string
     {
-        return CarbonImmutable::now($this->time_zone)->toDateString();
+        return $this->dateOf(CarbonImmutable::now());
     }
 
     /** The date of a moment in this kitchen, as YYYY-MM-DD. */
     public function dateOf(CarbonImmutable $moment): string
     {
-        return (new DateTimeImmutable("@{$moment->getTimestamp()}"))->setTimezone($this->zone())->format('Y-m-d');
+        return $this->dateAt($moment->getTimestamp());
+    }
+
+    /** The same for a moment in seconds since 1970. */
+    public function dateAt(int $timestamp): string
+    {
+        return (new DateTimeImmutable("@{$timestamp}"))->setTimezone($this->zone())->format('Y-m-d');
+    }
+
+    /** The time of day of a moment in seconds since 1970 in this kitchen, as HH:MM. */
+    public function timeAt(int $timestamp): string
+    {
+        return (new DateTimeImmutable("@{$timestamp}"))->setTimezone($this->zone())->format('H:i');
     }
 
     /** Where it is, as PHP's own clock has it: a shelf asks for hundreds of dates. */
@@ -88,16 +100,18 @@ final class Household extends Model
     /** Whole days from one day to another, both as YYYY-MM-DD. */
     public static function daysBetween(string $from, string $to): int
     {
-        $noon = static fn(string $day): int => (int) gmmktime(
-            12,
-            0,
-            0,
-            (int) substr($day, 5, 2),
-            (int) substr($day, 8, 2),
-            (int) substr($day, 0, 4),
-        );
+        return intdiv(self::noonInUtc($to) - self::noonInUtc($from), 86_400);
+    }
 
-        return intdiv($noon($to) - $noon($from), 86_400);
+    /** The day so many days after another, or before it where they are negative; both as YYYY-MM-DD. */
+    public static function dayAfter(string $day, int $days): string
+    {
+        return gmdate('Y-m-d', self::noonInUtc($day) + $days * 86_400);
+    }
+
+    private static function noonInUtc(string $day): int
+    {
+        return (int) gmmktime(12, 0, 0, (int) substr($day, 5, 2), (int) substr($day, 8, 2), (int) substr($day, 0, 4));
     }
 
     protected function casts(): array

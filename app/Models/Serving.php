@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Household\BelongsToHousehold;
+use App\Intake\EatenDays;
 use App\Support\BandColumns;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
@@ -41,6 +42,11 @@ final class Serving extends Model
     use BelongsToHousehold;
 
     protected $guarded = [];
+
+    protected static function booted(): void
+    {
+        static::saved(EatenDays::changed(...));
+    }
 
     /** @return BelongsTo<Batch, $this> */
     public function batch(): BelongsTo

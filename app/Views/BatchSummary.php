@@ -44,8 +44,10 @@ final class BatchSummary
         $share = $batch->strengths[$basis->value] ?? null;
         $picture = JarPicture::ofBatch($batch, $state);
         $left = $status->gramsLeft();
+        $isFood = $status->isFood();
+        $stage = $status->stage();
         $inIt = (int) floor($left / $batch->serving_g + BatchState::ROUNDING);
-        $servings = $status->isFood() ? $inIt : 0;
+        $servings = $isFood ? $inIt : 0;
 
         return [
             'id' => $batch->id,
@@ -71,9 +73,9 @@ final class BatchSummary
                 ],
                 SaltBasis::cases(),
             ),
-            'stage' => $status->stage()->value,
-            'stageLabel' => $status->stage()->label(),
-            'isFoodNow' => $status->isFood(),
+            'stage' => $stage->value,
+            'stageLabel' => $stage->label(),
+            'isFoodNow' => $isFood,
             'nextStep' => StepsView::next($status),
             'servedPhase' => $served->value,
             'gramsLeft' => $left,
@@ -84,7 +86,7 @@ final class BatchSummary
             'liquidPercent' => $liquid->weightG() > self::TRACE_G ? $liquid->brineStrength() * 100.0 : null,
             'window' => self::window($status),
             'isReady' =>
-                $status->isFood() &&
+                $isFood &&
                 $servings > 0 &&
                 ($status->forecast === null || ($status->daysSince($status->forecast->ready) ?? -1) >= 0),
             'attention' =>
@@ -98,8 +100,8 @@ final class BatchSummary
                                 ? 0.0
                                 : $picture['foodMm'] - $picture['liquidMm'],
                             $status->longSince(),
-                            max($inIt, $status->isFood() ? 0 : 1),
-                            $status->isFood() && $status->isNothing(),
+                            max($inIt, $isFood ? 0 : 1),
+                            $isFood && $status->isNothing(),
                         ),
                     ),
             'jar' => $picture,

@@ -12,7 +12,6 @@ use App\Ledger\Ledgers;
 use App\Models\Batch;
 use App\Models\Household;
 use App\Pantry\KnownPotassium;
-use Carbon\CarbonImmutable;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Ledger;
 use Tempesal\Core\Ledger\Served;
@@ -73,7 +72,7 @@ final class LabelView
         return $status->batch->use_by ??
             ($days === null || !$status->batch->method->isFood()
                 ? null
-                : CarbonImmutable::parse($status->household->today())->addDays($days)->toDateString());
+                : Household::dayAfter($status->household->today(), $days));
     }
 
     /** @return array<string, float|int>|null null when less than a serving is left */

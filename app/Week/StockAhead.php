@@ -240,7 +240,7 @@ final readonly class StockAhead
     /** The date of a day, counted from today. */
     public function date(int $day): string
     {
-        return CarbonImmutable::parse($this->household->today())->addDays($day)->toDateString();
+        return Household::dayAfter($this->household->today(), $day);
     }
 
     /** @return list<Product> those that come round */

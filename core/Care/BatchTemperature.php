@@ -21,14 +21,14 @@ final class BatchTemperature
     public static function mean(Ledger $history, float $until): ?Celsius
     {
         $sum = $seconds = 0.0;
-        foreach ($history->trail() as $i => $state) {
+        foreach ($history->milestones() as $i => $stood) {
             $end = min($until, $history->lines[$i + 1]->at ?? $until);
-            if ($state->bath !== null && $end > $state->clock) {
+            if ($stood->bath !== null && $end > $stood->clock) {
                 $sum +=
-                    ($end - $state->clock) *
-                    $state->bath->temperature->mean($state->clock - $state->bath->beganAt, $end - $state->bath->beganAt)
+                    ($end - $stood->clock) *
+                    $stood->bath->temperature->mean($stood->clock - $stood->bath->beganAt, $end - $stood->bath->beganAt)
                         ->value;
-                $seconds += $end - $state->clock;
+                $seconds += $end - $stood->clock;
             }
         }
 

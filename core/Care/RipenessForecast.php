@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tempesal\Core\Care;
 
 use Tempesal\Core\Ferment\Ripening;
-use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Ledger;
+use Tempesal\Core\Ledger\Milestone;
 use Tempesal\Core\Method\Window;
 
 /**
@@ -25,9 +25,9 @@ final readonly class RipenessForecast
     /** @param  Ledger  $history  all of it, what is still to come included */
     public static function of(Ledger $history, Window $window): self
     {
-        $trail = $history->trail();
+        $milestones = $history->milestones();
         $at = static fn(float $days): ?float => self::moment(
-            $trail,
+            $milestones,
             $history,
             $days * 86_400.0 * Ripening::factor($window->temperature),
         );
@@ -41,29 +41,29 @@ final readonly class RipenessForecast
      */
     public static function whenRipened(Ledger $history, float $days): ?float
     {
-        return self::moment($history->trail(), $history, $days * 86_400.0);
+        return self::moment($history->milestones(), $history, $days * 86_400.0);
     }
 
     /**
      * The moment at which it has ripened so far.
      *
-     * @param  list<BatchState>  $trail  after each line
+     * @param  list<Milestone>  $milestones  after each line
      * @param  float  $ripened  seconds at the reference temperature
      */
-    private static function moment(array $trail, Ledger $history, float $ripened): ?float
+    private static function moment(array $milestones, Ledger $history, float $ripened): ?float
     {
-        foreach ($trail as $i => $state) {
-            $until = isset($trail[$i + 1]) ? $history->lines[$i + 1]->at ?? $state->clock : self::LONGEST_S;
-            if ($state->ripened >= $ripened) {
-                return $state->clock;
+        foreach ($milestones as $i => $stood) {
+            $until = isset($milestones[$i + 1]) ? $history->lines[$i + 1]->at ?? $stood->clock : self::LONGEST_S;
+            if ($stood->ripened >= $ripened) {
+                return $stood->clock;
             }
-            $bath = $state->bath;
-            if ($bath === null || $until <= $state->clock) {
+            $bath = $stood->bath;
+            if ($bath === null || $until <= $stood->clock) {
                 continue;
             }
             $reached = $bath->temperature->whenReaches(
-                $ripened - $state->ripened,
-                $state->clock - $bath->beganAt,
+                $ripened - $stood->ripened,
+                $stood->clock - $bath->beganAt,
                 Ripening::factor(...),
             );
             if ($reached !== null && $reached + $bath->beganAt <= $until) {

@@ -84,21 +84,25 @@ final readonly class Jar
     /** The height at which a volume stands; the rim for what the jar cannot hold. */
     public function heightOf(Millilitres $volume): Millimetres
     {
-        $low = 0.0;
-        $high = $this->height()->value;
         if ($volume->value >= $this->nominal->value) {
             return $this->height();
         }
-        for ($i = 0; $i < 40; $i++) {
-            $middle = ($low + $high) / 2.0;
-            if ($this->volumeUpTo(Millimetres::of($middle))->value < $volume->value) {
-                $low = $middle;
-            } else {
-                $high = $middle;
-            }
+        [$body, $mouth] = [$this->body->value, $this->mouth->value];
+        $above = $volume->value - self::cylinder($body, $this->bodyHeight->value);
+        if ($above <= 0.0) {
+            return Millimetres::of($volume->value / self::cylinder($body, 1.0));
+        }
+        $inNeck = $above - self::cone($body, $mouth, $this->shoulderHeight->value);
+        if ($inNeck < 0.0) {
+            // The shoulder narrows by twice what it rises, so that its volume is a difference of cubes.
+            $topWidth = ($body ** 3 - (24_000.0 * $above) / M_PI) ** (1.0 / 3.0);
+
+            return $this->bodyHeight->plus(Millimetres::of(($body - $topWidth) / 2.0));
         }
 
-        return Millimetres::of(($low + $high) / 2.0);
+        return $this->bodyHeight
+            ->plus($this->shoulderHeight)
+            ->plus(Millimetres::of($inNeck / self::cylinder($mouth, 1.0)));
     }
 
     /** @return float ml of a cylinder measured in mm */

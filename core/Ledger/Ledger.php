@@ -30,8 +30,11 @@ final class Ledger
     /** @var list<LedgerLine>|null the lines as they were carried out */
     private ?array $resolved = null;
 
-    /** @var list<BatchState> the typical state after each of them */
-    private array $trail = [];
+    /** @var list<BatchState> the typical state after each of them, but for those with which it begins in short */
+    private array $since = [];
+
+    /** @var list<BatchState>|null the same after all of them */
+    private ?array $trail = null;
 
     /** The typical state after the last of them. */
     private ?BatchState $end = null;
@@ -49,6 +52,9 @@ final class Ledger
 
     /** How many of the lines the checkpoint covers. */
     private int $covered = 0;
+
+    /** The rest that goes on after those. */
+    private ?SoakInProgress $bath = null;
 
     /**
      * @param  list<Entry|LedgerLine>  $lines
@@ -110,9 +116,10 @@ final class Ledger
     public function short(?int $count = null): ShortHistory
     {
         $lines = array_slice($this->resolved(), 0, $count);
-        $end = count($lines) === count($this->lines) ? $this->end : $this->trail[count($lines) - 1] ?? null;
+        $trail = $this->trail();
+        $end = count($lines) === count($this->lines) ? $this->end : $trail[count($lines) - 1] ?? null;
 
-        return ShortHistory::of($lines, array_slice($this->trail, 0, $count), $end ?? $this->beginning());
+        return ShortHistory::of($lines, array_slice($trail, 0, $count), $end ?? $this->beginning());
     }
 
     /** The batch before its first line. */
@@ -198,16 +205,15 @@ final class Ledger
     {
         if ($this->resolved === null && $this->origin !== null) {
             $this->resolved = $this->origin->resolved();
-            [$this->trail, $this->end] = [$this->origin->trail, $this->origin->end];
+            [$this->since, $this->end] = [$this->origin->since, $this->origin->end];
         }
         if ($this->resolved !== null) {
             return $this->resolved;
         }
         $point = Point::typical();
-        [$resolved, $trail, $state] =
-            $this->short === null
-                ? [[], [], $this->beginning()]
-                : [$this->short->lines, $this->short->trail, $this->short->end];
+        $since = [];
+        [$resolved, $state] =
+            $this->short === null ? [[], $this->beginning()] : [$this->short->lines, $this->short->end];
         for ($number = count($resolved); $number < count($this->lines); $number++) {
             $line = $this->lines[$number];
             try {
@@ -218,9 +224,9 @@ final class Ledger
                 throw $refusal->onLine($number);
             }
             $resolved[] = $entry === $line->entry ? $line : new LedgerLine($entry, $line->at, $line->mark);
-            $trail[] = $state;
+            $since[] = $state;
         }
-        [$this->trail, $this->end] = [$trail, $state];
+        [$this->since, $this->end] = [$since, $state];
 
         return $this->resolved = $resolved;
     }
@@ -236,7 +242,32 @@ final class Ledger
     {
         $this->resolved();
 
-        return $this->trail;
+        return $this->trail ??=
+            $this->origin === null ? [...$this->short?->trail() ?? [], ...$this->since] : $this->origin->trail();
+    }
+
+    /**
+     * How far it was after each line.
+     *
+     * @return list<Milestone>
+     *
+     * @throws NotEnough
+     */
+    public function milestones(): array
+    {
+        $this->resolved();
+
+        return [...$this->short->milestones ?? [], ...array_map(Milestone::of(...), $this->since)];
+    }
+
+    /**
+     * The rest that goes on after so many of its lines.
+     *
+     * @throws NotEnough
+     */
+    private function bathAfter(int $lines): ?SoakInProgress
+    {
+        return ($this->milestones()[$lines - 1] ?? null)?->bath;
     }
 
     /** @throws NotEnough when an entry takes more than there was */
@@ -254,7 +285,7 @@ final class Ledger
         }
         $point ??= Point::typical();
         if ($lines !== [] && $this->checkpoint !== null) {
-            $state = $this->checkpoint->at($point, $this->trail[$this->covered - 1]->bath);
+            $state = $this->checkpoint->at($point, $this->bath);
             $lines = array_slice($lines, $this->covered);
         }
         $state = Checkpoint::carriedOut($lines, $state, $point);
@@ -416,7 +447,11 @@ final class Ledger
         }
         if ($this->origin !== null) {
             $this->origin->reachCheckpoint();
-            [$this->checkpoint, $this->covered] = [$this->origin->checkpoint, $this->origin->covered];
+            [$this->checkpoint, $this->covered, $this->bath] = [
+                $this->origin->checkpoint,
+                $this->origin->covered,
+                $this->origin->bath,
+            ];
 
             return;
         }
@@ -428,13 +463,11 @@ final class Ledger
         }
         for ($to = $covered; isset($lines[$to]) && $lines[$to]->mark !== null; $to++);
         if ($covered < $to) {
-            $known = $known->after(
-                array_slice($lines, $covered, $to - $covered),
-                $covered === 0 ? null : $this->trail[$covered - 1]->bath,
-            );
+            $known = $known->after(array_slice($lines, $covered, $to - $covered), $this->bathAfter($covered));
             $this->store->keep($this->short($to), $known->toKeep());
         }
-        [$this->checkpoint, $this->covered] = $to === 0 ? [null, 0] : [$known, $to];
+        [$this->checkpoint, $this->covered, $this->bath] =
+            $to === 0 ? [null, 0, null] : [$known, $to, $this->bathAfter($to)];
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tempesal\Core\Ledger;
 
+use Closure;
 use Tempesal\Core\Ledger\Entry\Serve;
 use Tempesal\Core\Ledger\Entry\Soak;
 
@@ -15,10 +16,22 @@ final readonly class ShortHistory
 {
     /**
      * @param  list<LedgerLine>  $lines  as they were carried out
-     * @param  list<BatchState>  $trail  the typical state after each of them
+     * @param  list<Milestone>  $milestones  after each of them
+     * @param  Closure(): list<BatchState>  $trail  the typical state after each of them
      * @param  BatchState  $end  the typical state after the last line of all
      */
-    private function __construct(public array $lines, public array $trail, public BatchState $end) {}
+    private function __construct(
+        public array $lines,
+        public array $milestones,
+        private Closure $trail,
+        public BatchState $end,
+    ) {}
+
+    /** @return list<BatchState> the typical state after each of its lines, for which few ask */
+    public function trail(): array
+    {
+        return ($this->trail)();
+    }
 
     /**
      * What the first lines of a ledger, all of which were carried out, are in short.
@@ -30,7 +43,14 @@ final readonly class ShortHistory
     {
         $others = array_filter($lines, static fn(LedgerLine $line): bool => !($line->entry instanceof Serve));
 
-        return new self(array_values($others), array_values(array_intersect_key($trail, $others)), $end);
+        $trail = array_values(array_intersect_key($trail, $others));
+
+        return new self(
+            array_values($others),
+            array_map(Milestone::of(...), $trail),
+            static fn(): array => $trail,
+            $end,
+        );
     }
 
     /**
@@ -43,13 +63,13 @@ final readonly class ShortHistory
         hash_update($hash, pack('d', $this->end->clock));
         foreach ($this->lines as $i => $line) {
             hash_update($hash, $line->mark . pack('d', $line->at ?? -1.0));
-            $state = $this->trail[$i];
-            $bath = $state->bath;
-            $until = ($this->trail[$i + 1] ?? $this->end)->clock;
-            if ($bath !== null && $until > $state->clock) {
+            $stood = $this->milestones[$i];
+            $bath = $stood->bath;
+            $until = ($this->milestones[$i + 1] ?? $this->end)->clock;
+            if ($bath !== null && $until > $stood->clock) {
                 hash_update(
                     $hash,
-                    pack('d2', ...$bath->stretch($state->clock - $bath->beganAt, $until - $bath->beganAt)),
+                    pack('d2', ...$bath->stretch($stood->clock - $bath->beganAt, $until - $bath->beganAt)),
                 );
             }
         }
@@ -59,20 +79,22 @@ final readonly class ShortHistory
 
     public function toKeep(): KeptHistory
     {
-        $entries = $rests = [];
+        $entries = $rests = $moments = [];
         $rest = $bath = null;
         foreach ($this->lines as $i => $line) {
             if (!($line->entry instanceof Soak)) {
                 $entries[$i] = $line->entry;
             }
-            if ($this->trail[$i]->bath !== $bath) {
-                $bath = $this->trail[$i]->bath;
+            $stood = $this->milestones[$i];
+            if ($stood->bath !== $bath) {
+                $bath = $stood->bath;
                 $rest = $bath === null ? null : [$i, $bath->beganAt];
             }
             $rests[] = $rest;
+            array_push($moments, $stood->clock, $stood->ripened);
         }
 
-        return new KeptHistory($entries, $this->trail, $this->end, $rests);
+        return new KeptHistory($entries, BatchState::packed($moments), serialize($this->trail()), $this->end, $rests);
     }
 
     /**
@@ -83,23 +105,24 @@ final readonly class ShortHistory
      */
     public static function found(KeptHistory $kept, array $written, callable $read): ?self
     {
-        if (count($written) !== count($kept->trail)) {
+        if (count($written) !== count($kept->rests)) {
             return null;
         }
         $lines = [];
         foreach ($written as $i => [$mark, $at]) {
             $lines[] = new LedgerLine($kept->entries[$i] ?? $read($i), $at, $mark);
         }
-        $trail = [];
+        $moments = BatchState::unpacked($kept->moments);
+        $milestones = [];
         $bath = null;
         foreach ($kept->rests as $i => $rest) {
             $soak = $lines[$i]->entry;
             if ($rest !== null && $rest[0] === $i && $soak instanceof Soak) {
                 $bath = new SoakInProgress($rest[1], $soak->temperature, $soak->piece);
             }
-            $trail[] = $kept->trail[$i]->inBath($bath);
+            $milestones[] = new Milestone($moments[2 * $i], $moments[2 * $i + 1], $bath);
         }
 
-        return new self($lines, $trail, $kept->end->inBath($bath));
+        return new self($lines, $milestones, $kept->trail($milestones), $kept->end->inBath($bath));
     }
 }

@@ -8,8 +8,10 @@ use App\Backup\KitchenFile;
 use App\Care\RipeningWindows;
 use App\Household\CurrentHousehold;
 use App\Ledger\Ledgers;
+use App\Intake\EatenDays;
 use App\Models\Batch;
 use App\Models\Household;
+use App\Models\Person;
 use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
 use LogicException;
@@ -53,6 +55,16 @@ final class CheckCommand extends Command
             foreach ($kept as $what => $estimate) {
                 if (!$estimate->isSameAs($replayed[$what])) {
                     throw new LogicException("What is kept of {$batch->name} is not what its entries come to.");
+                }
+            }
+        }
+
+        foreach (Person::query()->withoutGlobalScope('present')->get() as $person) {
+            $all = ['1000-01-01', '9999-12-31'];
+            $written = EatenDays::asWritten($person, ...$all);
+            foreach (EatenDays::kept($person, ...$all) as $day => $portions) {
+                if ($portions != ($written[$day] ?? [])) {
+                    throw new LogicException("What is kept of {$person->name}'s {$day} is not what was eaten.");
                 }
             }
         }
