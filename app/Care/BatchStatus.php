@@ -208,11 +208,7 @@ final class BatchStatus
     /** Until when a chore was put off; null when it was not. */
     public function snoozedUntil(DueChore $due): ?CarbonImmutable
     {
-        return $this->batch->choreMarks->last(
-            fn(ChoreMark $mark): bool => $mark->task === $due->chore->task &&
-                $mark->snoozed_until !== null &&
-                $mark->done_at === null,
-        )?->snoozed_until;
+        return $this->batch->choreMarks->firstWhere('task', $due->chore->task)?->snoozed_until;
     }
 
     /** The day of a chore, as YYYY-MM-DD in the kitchen's calendar. */

@@ -35,8 +35,9 @@ final class RoomClimates
     /** A word that changes whenever anything known of the places does. */
     public function edition(): string
     {
-        return "{$this->current->id()} {$this->changes} " .
-            intdiv(CarbonImmutable::now()->getTimestamp(), (int) Climate::QUARTER_S);
+        $quarter = intdiv(CarbonImmutable::now()->getTimestamp(), (int) Climate::QUARTER_S);
+
+        return "{$this->current->id()} {$this->changes} {$quarter}";
     }
 
     public function forget(): void

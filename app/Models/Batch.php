@@ -232,11 +232,22 @@ final class Batch extends Model
         return $this->hasMany(BatchStep::class)->orderBy('position');
     }
 
-    /** @return HasMany<ChoreMark, $this> that stand */
+    /**
+     * One for each task that was marked: when it was done last, and until when it was put off last. Of marks that stand; a jar
+     * that is fed every day has hundreds.
+     *
+     * @return HasMany<ChoreMark, $this>
+     */
     public function choreMarks(): HasMany
     {
         $marks = $this->hasMany(ChoreMark::class);
-        $marks->where('undone_at', null)->orderBy('created_at')->orderBy('id');
+        $marks
+            ->where('undone_at', null)
+            ->groupBy('household_id', 'batch_id', 'task')
+            ->selectRaw(
+                'household_id, batch_id, task, max(done_at) as done_at, substr(max(if(done_at is null, ' .
+                    "concat(date_format(created_at, '%Y%m%d%H%i%s'), id, snoozed_until), null)), 41) as snoozed_until",
+            );
 
         return $marks;
     }
@@ -325,13 +336,20 @@ final class Batch extends Model
      */
     public static function inOrder(array $entries): array
     {
-        // As the table has them, moments are texts that come in their own order.
-        $order = array_map(static function (BatchEntry $entry): string {
+        // As the table has them, moments are texts that come in their own order. Most are written as they happen.
+        $moments = $positions = [];
+        $last = ['', -1];
+        $isSorted = true;
+        foreach ($entries as $entry) {
             $moment = $entry->getAttributes()['happened_at'] ?? '';
-
-            return (is_string($moment) ? $moment : '') . sprintf(' %010d', $entry->position);
-        }, $entries);
-        array_multisort($order, SORT_STRING, $entries);
+            $now = [is_string($moment) ? $moment : '', $entry->position];
+            [$moments[], $positions[]] = $now;
+            $isSorted = $isSorted && $last <= $now;
+            $last = $now;
+        }
+        if (!$isSorted) {
+            array_multisort($moments, SORT_STRING, $positions, $entries);
+        }
 
         return array_values($entries);
     }
@@ -377,9 +395,9 @@ final class Batch extends Model
 
     public function secondsSinceStart(CarbonImmutable $moment): float
     {
-        $seconds = $moment->getTimestamp() - $this->started_at->getTimestamp();
+        $start = $this->started_at;
 
-        return max(0.0, $seconds + ($moment->micro - $this->started_at->micro) / 1e6);
+        return max(0.0, $moment->getTimestamp() - $start->getTimestamp() + ($moment->micro - $start->micro) / 1e6);
     }
 
     public function momentAt(float $secondsSinceStart): CarbonImmutable

@@ -10,7 +10,6 @@ use App\Models\OtherFood;
 use App\Models\Person;
 use App\Models\PlannedBatch;
 use App\Models\PlannedServing;
-use App\Models\Serving;
 use App\Models\WeekChange;
 use App\Support\InvalidInput;
 use Carbon\CarbonImmutable;
@@ -218,12 +217,10 @@ final readonly class WeekPlanning
                     WeekChange::query()->max('id'),
                     WeekChange::query()->whereNotNull('undone_at')->count(),
                     PlannedServing::query()->max('id'),
-                    Serving::query()->max('id'),
-                    Serving::query()->whereNotNull('undone_at')->count(),
                     OtherFood::query()->max('id'),
                     OtherFood::query()->whereNotNull('undone_at')->count(),
+                    // Servings, and what takes them back, are entries too; none is ever thrown away.
                     BatchEntry::query()->max('id'),
-                    BatchEntry::query()->count(),
                     PlannedBatch::query()->max('updated_at'),
                     PlannedBatch::query()->count(),
                     Person::query()->sum('version'),

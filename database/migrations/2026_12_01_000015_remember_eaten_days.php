@@ -34,10 +34,19 @@ return new class extends Migration {
                 'servings_of_each_batch_index',
             ),
         );
+        // When each chore of a jar was done last is found in the index alone.
+        Schema::table(
+            'chore_marks',
+            fn(Blueprint $table) => $table->index(
+                ['household_id', 'batch_id', 'undone_at', 'task', 'done_at', 'created_at', 'snoozed_until'],
+                'chore_marks_of_each_task_index',
+            ),
+        );
     }
 
     public function down(): void
     {
+        Schema::table('chore_marks', fn(Blueprint $table) => $table->dropIndex('chore_marks_of_each_task_index'));
         Schema::table('servings', fn(Blueprint $table) => $table->dropIndex('servings_of_each_batch_index'));
         foreach (['servings', 'other_foods'] as $eaten) {
             Schema::table(
