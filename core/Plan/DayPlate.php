@@ -18,6 +18,18 @@ final class DayPlate
     /** @var list<array{float, float, int, int, bool, int}> what must be there */
     private readonly array $musts;
 
+    /** @var list<float> what those before each come to, without those that cost */
+    private array $sums = [];
+
+    /** @var list<float> what the first of those that are live come to, with what each is worth where it is missing */
+    private array $liveSums;
+
+    /** @var list<int> how many of those before each are live */
+    private array $liveBefore = [];
+
+    /** Whether a live one that is missing is worth more than anything else. */
+    private bool $isLiveFirst;
+
     private readonly float $allowance;
 
     private readonly float $limit;
@@ -72,8 +84,24 @@ final class DayPlate
     ) {
         $this->musts = array_values(array_filter($candidates, static fn(array $one): bool => $one[4]));
         $others = array_values(array_filter($candidates, static fn(array $one): bool => !$one[4]));
-        usort($others, static fn(array $one, array $other): int => $other[0] <=> $one[0] ?: $one[1] <=> $other[1]);
+        [$worths, $milligrams] = [array_column($others, 0), array_column($others, 1)];
+        array_multisort($worths, SORT_DESC, $milligrams, SORT_ASC, $others);
         $this->others = self::withoutBeaten($others);
+        $sum = 0.0;
+        $this->liveSums = [0.0];
+        $leastLive = INF;
+        foreach ($this->others as [$worth, , $live]) {
+            $this->sums[] = $sum;
+            $this->liveBefore[] = count($this->liveSums) - 1;
+            $sum += max(0.0, $worth);
+            if ($live > 0) {
+                $this->liveSums[] = $this->liveSums[count($this->liveSums) - 1] + max(0.0, $worth + $short);
+                $leastLive = $worth;
+            }
+        }
+        $this->sums[] = $sum;
+        $this->liveBefore[] = count($this->liveSums) - 1;
+        $this->isLiveFirst = $leastLive + $short >= ($this->others[0][0] ?? 0.0);
         $this->allowance = $allowance;
         $this->limit = $limit;
     }
@@ -95,7 +123,7 @@ final class DayPlate
      */
     public function near(float $loss, int $most): array
     {
-        [$best] = $this->best();
+        $best = $this->best > -INF ? $this->best : $this->best()[0];
         $this->most = $most;
         $this->enough = $best - $loss;
         $this->kept = [];
@@ -161,23 +189,39 @@ final class DayPlate
             $this->best = $now;
             $this->bestChosen = $this->chosen;
         }
+        $count = count($this->others);
         if ($room <= 0) {
             return;
         }
         $passed = $sodium >= $this->allowance;
-        $count = count($this->others);
+        $wanted = min($missing, $room);
+        $lives = count($this->liveSums) - 1;
+        $isBest = $this->most === 0;
+        $isLiveFirst = $this->isLiveFirst;
+        [$others, $sums, $liveSums, $liveBefore] = [$this->others, $this->sums, $this->liveSums, $this->liveBefore];
         for ($at = $from; $at < $count; $at++) {
-            [$value, $milligrams, $lively, $option, , $offer] = $this->others[$at];
-            // At most: every place that is left filled as well as this one, and every live serving found.
-            $most = $now + $room * max(0.0, $value) + $this->short * min($missing, $room);
-            if ($this->most > 0 ? $most < $this->enough - self::EPS : $most <= $this->best + self::EPS) {
+            // At most: the places that are left filled with this and what follows it, and every live serving found.
+            $before = $liveBefore[$at];
+            $more = $lives - $before;
+            if ($more > $wanted) {
+                $more = $wanted;
+            }
+            $to = $isLiveFirst ? $at + $room - $more : $at + $room;
+            $most =
+                $now +
+                $liveSums[$before + $more] -
+                $liveSums[$before] +
+                $sums[$to < $count ? $to : $count] -
+                $sums[$at];
+            if ($isBest ? $most <= $this->best + self::EPS : $most < $this->enough - self::EPS) {
                 return;
             }
+            [$value, $milligrams, $lively, $option, , $offer] = $others[$at];
             if (
                 isset($this->taken[$offer]) ||
-                ($this->most === 0 && $value <= 0.0 && $lively === 0) ||
+                ($isBest && $value <= 0.0 && $lively === 0) ||
                 $sodium + $milligrams > $this->limit + self::EPS ||
-                ($passed && $missing === 0 && $value - $this->over * $milligrams < 0.0 && $this->most === 0)
+                ($passed && $missing === 0 && $isBest && $value - $this->over * $milligrams < 0.0)
             ) {
                 continue;
             }

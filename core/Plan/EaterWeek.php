@@ -374,6 +374,12 @@ final class EaterWeek
         return [min($bound, $ceiling), $weeks];
     }
 
+    /** The week with what is locked alone. */
+    public function bare(): PlannedEaterWeek
+    {
+        return $this->week(array_map(array_keys(...), $this->locked));
+    }
+
     /** Work done so far. */
     public function steps(): int
     {

@@ -9,23 +9,35 @@ use Closure;
 /**
  * Brings a week near the best there is, and tells how near.
  *
- * Each offer gets a price (StockPrices), and each eater looks for the best weeks at those prices (EaterWeek). The weeks that
- * are found on the way are put together to plans that keep to the stock. Then some eaters choose again from what the
- * others leave, as long as that betters the plan. Work is counted in steps and not in seconds, so that the same week always
- * gives the same plan.
+ * Each offer gets a price (StockPrices), and each eater looks for the best weeks at those prices (EaterWeek). What is found is
+ * mixed (WeekMix), which gives better prices, until no week is missing from the mixture. Whole weeks are made of it (Dive), and
+ * then some eaters choose again from what the others leave, as long as that betters the plan. Work is counted in steps and not
+ * in seconds, so that the same week always gives the same plan.
  */
 final class PricedSearch
 {
     private const EPS = 1e-7;
 
-    /** Rounds of prices with each day for itself, with whole weeks, and how often the latter are put together. */
+    /** Rounds of prices: with each day for itself, with whole weeks by what is taken too much, and by the mixture. */
     private const DAY_ROUNDS = 30;
 
-    private const WEEK_ROUNDS = 8;
+    private const STEEP_ROUNDS = 8;
 
-    private const CYCLES = 4;
+    private const MIX_ROUNDS = 25;
 
-    private const CYCLES_WITH_MISSING = 2;
+    private const MIX_ROUNDS_WITH_MISSING = 12;
+
+    /** How far prices go towards those of the mixture at first, and at least; farther where that helped, less far elsewhere. */
+    private const SHARE = 0.5;
+
+    private const LEAST_SHARE = 0.1;
+
+    private const FARTHER = 1.3;
+
+    private const LESS_FAR = 0.6;
+
+    /** A mixture is as good as any when prices allow no more than this besides. */
+    private const CLOSE = 0.05;
 
     /** A plan is near enough when no other is better by this much, or this share of its objective. */
     private const NEAR = 0.15;
@@ -51,23 +63,16 @@ final class PricedSearch
 
     private const MOST_AT_ONCE = 4;
 
-    /** What a plan is ready to lose while eaters choose again, at first; and an eater who chooses before others do. */
+    /** What a plan is ready to lose while eaters choose again, at first, and how soon no more. */
     private const HEAT = 1.5;
 
-    private const READY = 4.0;
-
-    /** How many ways are followed, against a search that is to find all of them. */
-    private const EASE_OF_PRICES = 0.5;
-
-    private const EASE_OF_LOCAL_PRICES = 0.15;
-
-    private const EASE_OF_CHOICE = 0.3;
+    private const COOLS = 1.25;
 
     /**
      * Steps for each pair of places (an offer on a plate), and at least and at most. Where offers come in several sizes many
      * plans are nearly the same, and the last of the steps bring least.
      */
-    private const STEPS_PER_PAIR = 60;
+    private const STEPS_PER_PAIR = 50;
 
     private const STEPS_PER_PAIR_IN_SIZES = 25;
 
@@ -75,16 +80,14 @@ final class PricedSearch
 
     private const MOST_STEPS = 10_000_000;
 
-    /** @var list<EaterWeek> */
-    private array $eaters = [];
+    private readonly KnownWeeks $known;
+
+    private readonly Dive $dive;
 
     /** @var array<int, PlannedEaterWeek> the plan as it is */
     private array $now = [];
 
     private float $total;
-
-    /** @var list<array<string, PlannedEaterWeek>> by eater: weeks that were met */
-    private array $known = [];
 
     private StockPrices $prices;
 
@@ -106,17 +109,13 @@ final class PricedSearch
         private int $lot,
         private readonly ?Closure $goesOn = null,
     ) {
-        $places = 0;
-        foreach (array_keys($problem->eaters) as $m) {
-            $this->eaters[] = new EaterWeek($problem, $m);
-            $this->known[] = [];
-            $places += $this->eaters[$m]->places();
-        }
+        $this->known = new KnownWeeks($problem);
+        $this->dive = new Dive($this->known);
         $this->prices = new StockPrices($problem->weights, $problem);
         $isInSizes =
             array_filter($problem->options, static fn(ServingOption $one): bool => $one->offer !== null) !== [];
         $perPair = $isInSizes ? self::STEPS_PER_PAIR_IN_SIZES : self::STEPS_PER_PAIR;
-        $this->budget = max(self::LEAST_STEPS, min(self::MOST_STEPS, $perPair * $places * $places));
+        $this->budget = max(self::LEAST_STEPS, min(self::MOST_STEPS, (int) ($perPair * $this->known->places() ** 2)));
     }
 
     /** @return list<array{int, int}> plate (one eater's day) and option of every serving of the week that was found */
@@ -125,21 +124,36 @@ final class PricedSearch
         $search = new Search($this->problem, $this->lot);
         $this->now = $this->read($search->run());
         $this->total = $this->totalOf($this->now);
-        $this->approach($this->missing() === 0 ? self::CYCLES : self::CYCLES_WITH_MISSING);
+        $this->approach($this->missing() === 0 ? self::MIX_ROUNDS : self::MIX_ROUNDS_WITH_MISSING);
+        $prices = $this->prices;
         $this->tellMissingApart();
+        $this->diveFrom($this->everybody(), $prices, 0.0, static fn(int $below): int => 0);
+        $this->combine($this->everybody());
         $idle = 0;
         for ($time = 0; $time < self::EXCHANGES && $idle < self::IDLE && !$this->isDone(); $time++) {
             $before = $this->total;
-            $this->exchange(self::HEAT * (1 + $idle));
-            $this->combine(array_keys($this->eaters));
+            $this->exchange($prices, self::HEAT * (1 + $idle));
+            $this->combine($this->everybody());
             if (!$this->isDone()) {
                 $this->take($this->read($search->goOn($this->served())), 0.0);
-                $this->combine(array_keys($this->eaters));
+                $this->combine($this->everybody());
             }
             $idle = $this->total > $before + self::EPS ? 0 : $idle + 1;
         }
 
         return $this->served();
+    }
+
+    /** A number that no week can pass. */
+    public function bound(): float
+    {
+        return $this->bound;
+    }
+
+    /** @return list<int> */
+    private function everybody(): array
+    {
+        return array_keys($this->known->eaters);
     }
 
     /**
@@ -148,12 +162,12 @@ final class PricedSearch
      */
     private function read(array $served): array
     {
-        $plates = array_fill(0, count($this->eaters), array_fill(0, $this->problem->days, []));
+        $plates = array_fill(0, count($this->everybody()), array_fill(0, $this->problem->days, []));
         foreach ($served as [$p, $i]) {
             $plates[intdiv($p, $this->problem->days)][$p % $this->problem->days][] = $i;
         }
 
-        return array_map($this->know(...), array_keys($plates), $plates);
+        return array_map($this->known->know(...), array_keys($plates), $plates);
     }
 
     /** @return list<array{int, int}> */
@@ -171,17 +185,11 @@ final class PricedSearch
         return $served;
     }
 
-    /** A number that no week can pass. */
-    public function bound(): float
-    {
-        return $this->bound;
-    }
-
     private function isDone(): bool
     {
         return $this->isStopped ||
             $this->bound - $this->total <= max(self::NEAR, self::NEAR_SHARE * abs($this->total)) ||
-            array_sum(array_map(static fn(EaterWeek $eater): int => $eater->steps(), $this->eaters)) > $this->budget;
+            $this->known->steps() > $this->budget;
     }
 
     private function tell(): void
@@ -189,14 +197,6 @@ final class PricedSearch
         if ($this->goesOn !== null && !($this->goesOn)($this->total, max($this->bound, $this->total))) {
             $this->isStopped = true;
         }
-    }
-
-    /** @param  list<list<int>>  $plates */
-    private function know(int $m, array $plates): PlannedEaterWeek
-    {
-        $key = json_encode($plates, JSON_THROW_ON_ERROR);
-
-        return $this->known[$m][$key] ??= $this->eaters[$m]->week($plates);
     }
 
     /** @param  array<int, PlannedEaterWeek>  $weeks */
@@ -212,15 +212,18 @@ final class PricedSearch
         return $total - $this->problem->weights->fair * $most;
     }
 
-    /** Moves the prices, and puts together what was found. */
-    private function approach(int $cycles): void
+    /**
+     * Moves the prices, and puts together what was found.
+     *
+     * @param  int  $rounds  by the mixture
+     * @param  float  $known  a number that no plan can pass besides
+     */
+    private function approach(int $rounds, float $known = INF): void
     {
         $this->priceDays();
-        for ($cycle = 0; $cycle < $cycles && !$this->isDone(); $cycle++) {
-            $this->priceWeeks($cycle * self::WEEK_ROUNDS);
-            $this->combine(array_keys($this->eaters));
-            $this->tell();
-        }
+        $this->priceWeeks($rounds, $known);
+        $this->combine($this->everybody());
+        $this->tell();
     }
 
     /** Prices with each day for itself: rough, and quick. */
@@ -229,7 +232,7 @@ final class PricedSearch
         for ($round = 0; $round < self::DAY_ROUNDS && !$this->isDone(); $round++) {
             $value = $this->prices->worthOfStock();
             $used = $missing = [];
-            foreach ($this->eaters as $m => $eater) {
+            foreach ($this->known->eaters as $m => $eater) {
                 $fair = $this->prices->missing($m);
                 $reached = $this->now[$m]->priced($this->prices->of, $fair);
                 [$least, $takes, $missing[$m]] = $eater->relaxed($this->prices->of, $fair, $reached, 2);
@@ -246,52 +249,63 @@ final class PricedSearch
     }
 
     /** Prices with whole weeks. */
-    private function priceWeeks(int $before): void
+    private function priceWeeks(int $rounds, float $known): void
     {
         $best = clone $this->prices;
         $lowest = INF;
-        for ($round = $before; $round < $before + self::WEEK_ROUNDS && !$this->isDone(); $round++) {
-            $value = $this->prices->worthOfStock();
-            $used = $missing = [];
-            foreach ($this->eaters as $m => $eater) {
-                [$most, $week] = $this->bestAtPrices($m);
-                $value += $most;
-                $missing[$m] = $week->missing;
-                foreach ($week->used as $offer => $grams) {
-                    $used[$offer] = ($used[$offer] ?? 0.0) + $grams;
-                }
-            }
+        for ($round = 0; $round < self::STEEP_ROUNDS && !$this->isDone(); $round++) {
+            [$value, $used, $missing] = $this->atPrices();
             if ($value < $lowest) {
                 [$lowest, $best] = [$value, clone $this->prices];
             }
-            $this->bound = min($this->bound, $value);
             if (!$this->prices->move($used, $missing, $value - $this->total, 1.0 / (1.0 + 0.12 * $round))) {
                 break;
             }
         }
+        $mix = $best->mix($this->known->bare);
+        $mixed = array_fill_keys($this->everybody(), 0);
+        $share = self::SHARE;
+        for ($round = 0; $round < $rounds && !$this->isDone(); $round++) {
+            foreach ($this->everybody() as $m) {
+                foreach (array_slice($this->known->of($m), $mixed[$m]) as $week) {
+                    $mix->add($m, $week);
+                    $mixed[$m]++;
+                }
+            }
+            if (min($lowest, $known) - $mix->solve() < self::CLOSE) {
+                break;
+            }
+            $this->prices = $best->toward($mix, $share);
+            [$value] = $this->atPrices();
+            $isLower = $value < $lowest;
+            if ($isLower) {
+                [$lowest, $best] = [$value, $this->prices];
+            }
+            $share = $isLower ? min(1.0, self::FARTHER * $share) : max(self::LEAST_SHARE, self::LESS_FAR * $share);
+        }
         $this->prices = $best;
     }
 
-    /** @return array{float, PlannedEaterWeek} what no week of an eater can pass at the prices, and the best that is known */
-    private function bestAtPrices(int $m): array
+    /**
+     * What the eaters' best weeks at the prices come to with the stock; no plan comes to more.
+     *
+     * @return array{float, array<int, float>, list<int>} and what these weeks take of each offer, and are missing by eater
+     */
+    private function atPrices(): array
     {
-        $fair = $this->prices->missing($m);
-        $reached = -INF;
-        $best = $this->now[$m];
-        foreach ($this->known[$m] as $week) {
-            $priced = $week->priced($this->prices->of, $fair);
-            if ($priced > $reached) {
-                [$reached, $best] = [$priced, $week];
+        $value = $this->prices->worthOfStock();
+        $used = $missing = [];
+        foreach ($this->everybody() as $m) {
+            [$most, $week] = $this->known->best($m, $this->prices);
+            $value += $most;
+            $missing[] = $week->missing;
+            foreach ($week->used as $offer => $grams) {
+                $used[$offer] = ($used[$offer] ?? 0.0) + $grams;
             }
         }
-        $this->eaters[$m]->relaxed($this->prices->of, $fair, $reached, 3);
-        [$most, $weeks] = $this->eaters[$m]->best($this->prices->of, $fair, $reached, null, self::EASE_OF_PRICES);
-        foreach ($weeks as $at => $plates) {
-            $week = $this->know($m, $plates);
-            $best = $at === 0 ? $week : $best;
-        }
+        $this->bound = min($this->bound, $value);
 
-        return [$most, $best];
+        return [$value, $used, $missing];
     }
 
     /**
@@ -307,8 +321,8 @@ final class PricedSearch
             }
             [$prices, $bound] = [$this->prices, $this->bound];
             [$this->prices, $this->bound] = [$prices->forFewer($missing), INF];
-            $this->approach(self::CYCLES);
-            $this->exchange(self::HEAT);
+            $this->approach(self::MIX_ROUNDS);
+            $this->exchange($prices, self::HEAT);
             $fewer = $this->bound;
             if ($this->missing() < $missing) {
                 $this->bound = $bound;
@@ -316,7 +330,7 @@ final class PricedSearch
                 continue;
             }
             [$this->prices, $this->bound] = [$prices->forAsMany($missing), INF];
-            $this->approach(self::CYCLES);
+            $this->approach(self::MIX_ROUNDS, $bound);
             $this->bound = max($this->total, min($bound, max($fewer, $this->bound)));
             if ($this->missing() === $missing) {
                 return;
@@ -347,19 +361,10 @@ final class PricedSearch
 
                 continue;
             }
-            $rows = [];
-            foreach ($this->known[$m] as $week) {
-                if ($week->fits($left)) {
-                    $rows[] = [$week->priced($this->prices->of, $fair), $week];
-                }
-            }
-            usort($rows, static fn(array $one, array $other): int => $other[0] <=> $one[0]);
+            $rows = $this->known->fitting($m, $left, $this->prices, self::COMBINED);
             $top = $rows[0][0] ?? 0.0;
             $ceiling += $top;
-            $weeks[$m] = array_map(
-                static fn(array $row): array => [$top - $row[0], $row[1]],
-                array_slice($rows, 0, self::COMBINED),
-            );
+            $weeks[$m] = array_map(static fn(array $row): array => [$top - $row[0], $row[1]], $rows);
         }
         uasort($weeks, static fn(array $one, array $other): int => count($one) <=> count($other));
         $this->beginnings = self::BEGINNINGS;
@@ -406,9 +411,9 @@ final class PricedSearch
     }
 
     /** Eaters choose again, first with a readiness to lose a little; ends at the best plan that was met. */
-    private function exchange(float $hottest): void
+    private function exchange(StockPrices $prices, float $hottest): void
     {
-        $count = count($this->eaters);
+        $count = count($this->everybody());
         $best = $this->now;
         $bestTotal = $this->total;
         $tries = max(self::LEAST_TRIES, self::TRIES_PER_EATER * $count);
@@ -418,14 +423,9 @@ final class PricedSearch
             while (count($some) < $size) {
                 $some[$this->draw($count)] = true;
             }
-            $some = array_keys($some);
-            if ($size > 1 && $this->draw(2) === 0) {
-                $this->pricesFor($some, 3);
-                $this->combine($some);
-            } else {
-                $heat = max(0.0, $hottest * (1.0 - (1.25 * $try) / $tries));
-                $this->chooseAgain($some, $heat * -log(($this->draw(100_000) + 1) / 100_000.0) + self::EPS);
-            }
+            $heat = max(0.0, $hottest * (1.0 - (self::COOLS * $try) / $tries));
+            $ready = $heat * -log(($this->draw(100_000) + 1) / 100_000.0) + self::EPS;
+            $this->diveFrom(array_keys($some), $prices, $ready, $this->draw(...));
             if ($this->total > $bestTotal + self::EPS) {
                 [$best, $bestTotal] = [$this->now, $this->total];
             }
@@ -435,66 +435,17 @@ final class PricedSearch
     }
 
     /**
-     * One after another: at prices for what each takes away from those who come after, the last without.
+     * Some eaters look for weeks for what the others leave.
      *
-     * @param  list<int>  $some  eaters
+     * @param  list<int>  $some
+     * @param  callable(int): int  $draw
      */
-    private function chooseAgain(array $some, float $ready): void
+    private function diveFrom(array $some, StockPrices $prices, float $ready, callable $draw): void
     {
-        $left = $this->leftTo($some);
-        $weeks = $this->now;
-        $last = count($some) - 1;
-        $local = $last === 0 ? $this->prices->of : $this->pricesFor($some, 1 + $this->draw(4));
-        foreach ($some as $at => $m) {
-            $scarce = $this->eaters[$m]->scarce($left);
-            if ($at < $last) {
-                $price = array_map(fn(float $one): float => $one * (0.7 + (0.6 * $this->draw(1000)) / 1000.0), $local);
-                $fair = $this->prices->missing($m);
-                $reached = $this->now[$m]->priced($price, $fair) - self::READY;
-            } else {
-                // What is left over is worth nothing to anyone; prices only help to share it out over the days.
-                $price = $this->draw(2) === 0 ? $this->prices->of : array_fill(0, count($local), 0.0);
-                $fair = $this->prices->fair[$m];
-                $reached = $this->now[$m]->priced($price, $fair) - $ready;
-                foreach ($scarce as $offer => $grams) {
-                    $reached -= $price[$offer] * ($grams - ($this->now[$m]->used[$offer] ?? 0.0));
-                }
-                foreach ($some as $other) {
-                    $reached -= $weeks[$other]->worth - $this->now[$other]->worth;
-                }
-            }
-            [, $found] = $this->eaters[$m]->best($price, $fair, $reached, $scarce, self::EASE_OF_CHOICE);
-            if ($found === []) {
-                return;
-            }
-            $weeks[$m] =
-                $at < $last
-                    ? $this->know($m, $found[$this->draw(min(4, count($found)))])
-                    : $this->worthiest($m, $found, $weeks);
-            $left = $weeks[$m]->takenFrom($left);
+        $found = $this->isDone() ? null : $this->dive->from($some, $this->leftTo($some), $prices, $draw);
+        if ($found !== null) {
+            $this->take(array_replace($this->now, $found), $ready);
         }
-        $this->take($weeks, $ready);
-    }
-
-    /**
-     * Of an eater's weeks the one with which the plan comes to most.
-     *
-     * @param  list<list<list<int>>>  $found
-     * @param  array<int, PlannedEaterWeek>  $weeks  of all eaters
-     */
-    private function worthiest(int $m, array $found, array $weeks): PlannedEaterWeek
-    {
-        $best = $weeks[$m];
-        $most = -INF;
-        foreach ($found as $plates) {
-            $weeks[$m] = $this->know($m, $plates);
-            $total = $this->totalOf($weeks);
-            if ($total > $most) {
-                [$best, $most] = [$weeks[$m], $total];
-            }
-        }
-
-        return $best;
     }
 
     /**
@@ -513,44 +464,6 @@ final class PricedSearch
         }
 
         return $left;
-    }
-
-    /**
-     * Prices at which these eaters share what the others leave.
-     *
-     * @param  list<int>  $some
-     * @return array<int, float> by offer
-     */
-    private function pricesFor(array $some, int $rounds): array
-    {
-        $left = $this->leftTo($some);
-        $prices = clone $this->prices;
-        for ($round = 0; $round < $rounds; $round++) {
-            $excess = 0.0;
-            $used = [];
-            foreach ($some as $m) {
-                $fair = $prices->missing($m);
-                $now = $this->now[$m]->priced($prices->of, $fair);
-                $scarce = $this->eaters[$m]->scarce($left);
-                [$most, $weeks] = $this->eaters[$m]->best(
-                    $prices->of,
-                    $fair,
-                    $now,
-                    $scarce,
-                    self::EASE_OF_LOCAL_PRICES,
-                );
-                $excess += $most - $now;
-                $found = array_map(fn(array $plates): PlannedEaterWeek => $this->know($m, $plates), $weeks);
-                foreach (($found[0] ?? $this->now[$m])->used as $offer => $grams) {
-                    $used[$offer] = ($used[$offer] ?? 0.0) + $grams;
-                }
-            }
-            if (!$prices->moveFor($used, $left, max(0.5, $excess))) {
-                break;
-            }
-        }
-
-        return $prices->of;
     }
 
     /** A number from 0 below another, always the same ones in a row (Park and Miller's generator, 48271). */

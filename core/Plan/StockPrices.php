@@ -19,6 +19,9 @@ final class StockPrices
     /** What is left of the price of a missing serving once as many as there are missing are free. */
     private const ALLOWED_SHARE = 0.15;
 
+    /** What one costs that is missing beyond as many as may be, against its weight. */
+    private const DEAR = 2.5;
+
     /** @var array<int, float> by offer */
     public array $of = [];
 
@@ -61,7 +64,7 @@ final class StockPrices
         $prices = clone $this;
         $prices->free = $missing - 1;
         $prices->more = 1.5 * $this->weights->short;
-        $prices->of = array_map(static fn(float $one): float => 2.5 * $one, $this->of);
+        $prices->of = array_map(static fn(float $one): float => self::DEAR * $one, $this->of);
 
         return $prices;
     }
@@ -73,6 +76,44 @@ final class StockPrices
         $prices->free = $missing;
         $prices->more = -(1.0 - self::ALLOWED_SHARE) * $this->weights->short;
         $prices->of = array_map(static fn(float $one): float => self::ALLOWED_SHARE * $one, $this->of);
+
+        return $prices;
+    }
+
+    /**
+     * A mixture of weeks, for which no week is known yet but the bare ones.
+     *
+     * @param  array<int, PlannedEaterWeek>  $bare  by eater
+     * @param  array<int, float>|null  $left  by offer: what others leave to these eaters; null: all, and everybody is there
+     */
+    public function mix(array $bare, ?array $left = null): WeekMix
+    {
+        $isCounted = $left === null && $this->more !== 0.0;
+
+        return new WeekMix(
+            $left ?? $this->stock,
+            $this->serving,
+            $bare,
+            $this->weights->fair,
+            $isCounted ? $this->free : null,
+            $this->more > 0.0 ? self::DEAR * $this->weights->short : 0.0,
+        );
+    }
+
+    /** A share of the way to the prices of a mixture. */
+    public function toward(WeekMix $mix, float $share): self
+    {
+        $prices = clone $this;
+        foreach ($mix->prices() as $offer => $price) {
+            $prices->of[$offer] += $share * ($price - $this->of[$offer]);
+        }
+        foreach ($mix->fair() as $m => $fair) {
+            $prices->fair[$m] += $share * ($fair - $this->fair[$m]);
+        }
+        if ($mix->isCounted()) {
+            $more = $this->more + $share * ($mix->missing() - $this->more);
+            $prices->more = $this->more > 0.0 ? max(self::EPS, $more) : min(-self::EPS, $more);
+        }
 
         return $prices;
     }
@@ -105,7 +146,7 @@ final class StockPrices
      */
     public function move(array $used, array $missing, float $excess, float $step): bool
     {
-        $pull = $this->pull($used, $this->stock);
+        $pull = $this->pull($used);
         $more = $this->more === 0.0 ? 0 : array_sum($missing) - $this->free;
         $norm = $more ** 2 + array_sum(array_map(static fn(float $one): float => $one ** 2, $pull));
         if ($norm <= self::EPS || $excess <= self::EPS) {
@@ -132,33 +173,15 @@ final class StockPrices
     }
 
     /**
-     * The same for some eaters and what the others leave to them.
-     *
-     * @param  array<int, float>  $used
-     * @param  array<int, float>  $left  by offer
-     */
-    public function moveFor(array $used, array $left, float $excess): bool
-    {
-        $pull = $this->pull($used, $left);
-        $norm = array_sum(array_map(static fn(float $one): float => $one ** 2, $pull));
-        if ($norm > self::EPS) {
-            $this->pay($pull, $excess / $norm);
-        }
-
-        return $norm > self::EPS;
-    }
-
-    /**
      * In servings: what is taken beyond what there is.
      *
      * @param  array<int, float>  $used
-     * @param  array<int, float>  $left
      * @return array<int, float> by offer
      */
-    private function pull(array $used, array $left): array
+    private function pull(array $used): array
     {
         $pull = [];
-        foreach ($left as $offer => $grams) {
+        foreach ($this->stock as $offer => $grams) {
             if ($this->serving[$offer] < INF) {
                 $one = (($used[$offer] ?? 0.0) - $grams) / $this->serving[$offer];
                 if ($one > 0.0 || $this->of[$offer] > 0.0) {

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tempesal\Core\Plan;
+
+/**
+ * The weeks of each eater that were met so far, and the search for others.
+ */
+final class KnownWeeks
+{
+    /** How many ways are followed, against a search that is to find all of them. */
+    private const EASE_OF_PRICES = 0.5;
+
+    /** @var list<EaterWeek> */
+    public readonly array $eaters;
+
+    /** @var list<PlannedEaterWeek> by eater: with what is locked alone */
+    public readonly array $bare;
+
+    /** @var list<array<string, PlannedEaterWeek>> by eater and plates */
+    private array $known;
+
+    public function __construct(PlanningProblem $problem)
+    {
+        $this->eaters = array_map(
+            static fn(int $m): EaterWeek => new EaterWeek($problem, $m),
+            array_keys($problem->eaters),
+        );
+        $this->bare = array_map(static fn(EaterWeek $eater): PlannedEaterWeek => $eater->bare(), $this->eaters);
+        $this->known = array_map(static fn(): array => [], $this->eaters);
+    }
+
+    /** @param  list<list<int>>  $plates  options by day */
+    public function know(int $m, array $plates): PlannedEaterWeek
+    {
+        $key = json_encode($plates, JSON_THROW_ON_ERROR);
+
+        return $this->known[$m][$key] ??= $this->eaters[$m]->week($plates);
+    }
+
+    /** @return array<string, PlannedEaterWeek> the first that were met first */
+    public function of(int $m): array
+    {
+        return $this->known[$m];
+    }
+
+    /** Work done so far, in steps. */
+    public function steps(): int
+    {
+        return array_sum(array_map(static fn(EaterWeek $eater): int => $eater->steps(), $this->eaters));
+    }
+
+    /** On how many days which offers may be served to whom. */
+    public function places(): int
+    {
+        return array_sum(array_map(static fn(EaterWeek $eater): int => $eater->places(), $this->eaters));
+    }
+
+    /**
+     * The weeks of an eater that need no more than is left, and what they come to at these prices, the best first.
+     *
+     * @param  array<int, float>  $left  by offer
+     * @return list<array{float, PlannedEaterWeek}>
+     */
+    public function fitting(int $m, array $left, StockPrices $prices, int $most): array
+    {
+        $fair = $prices->missing($m);
+        $rows = [];
+        foreach ($this->known[$m] as $week) {
+            if ($week->fits($left)) {
+                $rows[] = [$week->priced($prices->of, $fair), $week];
+            }
+        }
+        usort($rows, static fn(array $one, array $other): int => $other[0] <=> $one[0]);
+
+        return array_slice($rows, 0, $most);
+    }
+
+    /** @return array{float, PlannedEaterWeek} what no week of an eater can pass at the prices, and the best that is known */
+    public function best(int $m, StockPrices $prices): array
+    {
+        $fair = $prices->missing($m);
+        $reached = -INF;
+        $best = $this->bare[$m];
+        foreach ($this->known[$m] as $week) {
+            $priced = $week->priced($prices->of, $fair);
+            if ($priced > $reached) {
+                [$reached, $best] = [$priced, $week];
+            }
+        }
+        $this->eaters[$m]->relaxed($prices->of, $fair, $reached, 3);
+        [$most, $weeks] = $this->eaters[$m]->best($prices->of, $fair, $reached, null, self::EASE_OF_PRICES);
+        foreach ($weeks as $at => $plates) {
+            $week = $this->know($m, $plates);
+            $best = $at === 0 ? $week : $best;
+        }
+
+        return [$most, $best];
+    }
+}
