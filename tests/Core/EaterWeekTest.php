@@ -267,3 +267,56 @@ it('stops when it is told to, with a week that keeps to everything', function ()
         ->and($plan->bound)
         ->toBeGreaterThanOrEqual($plan->objective);
 });
+
+it('finds the best plate and all that come near it, whatever a missing live serving weighs', function (): void {
+    $seed = random_int(1, 1_000_000);
+    mt_srand($seed);
+    for ($n = 0; $n < 300; $n++) {
+        $candidates = [];
+        foreach (range(0, mt_rand(0, 6)) as $i) {
+            // Worth, mg, live, option, a must, and the offer: two of them may be sizes of one.
+            $candidates[] = [mt_rand(-80, 80) / 8.0, (float) mt_rand(10, 90), mt_rand(0, 1), $i, false, intdiv($i, 2)];
+        }
+        [$room, $goal, $short] = [mt_rand(1, 4), mt_rand(0, 3), [0.0, 0.5, 4.0, 100.0][mt_rand(0, 3)]];
+        [$over, $allowance, $limit] = [[0.0, 0.2][mt_rand(0, 1)], (float) mt_rand(0, 150), [INF, 160.0][mt_rand(0, 1)]];
+        $all = [];
+        foreach (range(0, 2 ** count($candidates) - 1) as $set) {
+            $some = array_filter($candidates, static fn(array $one): bool => ($set & (1 << $one[3])) !== 0);
+            $sodium = array_sum(array_column($some, 1));
+            $offers = array_column($some, 5);
+            if (count($some) <= $room && $sodium <= $limit && $offers === array_unique($offers)) {
+                $all[implode(' ', array_keys($some))] =
+                    array_sum(array_column($some, 0)) -
+                    $short * max(0, $goal - array_sum(array_column($some, 2))) -
+                    $over * max(0.0, $sodium - $allowance);
+            }
+        }
+        $plate = new DayPlate($candidates, $room, $goal, $short, $over, $allowance, $limit);
+        [$best] = $plate->best();
+        expect($best)->toEqualWithDelta(max($all), 1e-9, "seed {$seed}, plate {$n}");
+        [$near] = $plate->near(3.0, 1000);
+        $seen = [];
+        foreach ($near as [$worth, $options]) {
+            sort($options);
+            $seen[] = $set = implode(' ', $options);
+            expect($worth)->toEqualWithDelta($all[$set], 1e-9, "seed {$seed}, plate {$n}");
+        }
+        // What a size of the same offer beats in worth, mg and life is left out, so that nothing else may be missing.
+        foreach ($all as $set => $worth) {
+            $isBeaten = array_filter(
+                array_map(intval(...), $set === '' ? [] : explode(' ', (string) $set)),
+                static fn(int $i): bool => array_filter(
+                    $candidates,
+                    static fn(array $one): bool => $one[3] !== $i &&
+                        $one[5] === $candidates[$i][5] &&
+                        $one[2] === $candidates[$i][2] &&
+                        $one[0] >= $candidates[$i][0] &&
+                        $one[1] <= $candidates[$i][1],
+                ) !== [],
+            );
+            if ($isBeaten === [] && $worth >= $best - 3.0 + 1e-9) {
+                expect(in_array((string) $set, $seen, true))->toBeTrue("seed {$seed}, plate {$n}, {$set}");
+            }
+        }
+    }
+});
