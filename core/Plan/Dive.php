@@ -10,10 +10,8 @@ namespace Tempesal\Core\Plan;
  */
 final class Dive
 {
-    /** How many known weeks of each eater are mixed, and how often new ones are looked for before one is chosen. */
+    /** How many known weeks of each eater are mixed. */
     private const MIXED = 120;
-
-    private const ROUNDS = 2;
 
     /** How far prices go towards those of the mixture. */
     private const SHARE = 0.7;
@@ -44,12 +42,16 @@ final class Dive
         $chosen = [];
         while ($eaters !== []) {
             $mix = $prices->mix(array_intersect_key($this->known->bare, array_flip($eaters)), $left);
+            $count = count($chosen);
             foreach ($this->choose($mix, $eaters, $left, $prices, $draw) as [$m, $week]) {
-                if (!$week->fits($left)) {
-                    return null;
+                // Nearly whole ones need not fit beside each other.
+                if ($week->fits($left)) {
+                    $chosen[$m] = $week;
+                    $left = $week->takenFrom($left);
                 }
-                $chosen[$m] = $week;
-                $left = $week->takenFrom($left);
+            }
+            if (count($chosen) === $count) {
+                return null;
             }
             $eaters = array_values(array_diff($eaters, array_keys($chosen)));
         }
@@ -74,20 +76,13 @@ final class Dive
             }
         }
         $mix->solve();
-        for ($round = 0, $isNew = true; $round < self::ROUNDS && $isNew; $round++) {
-            $prices = $prices->toward($mix, self::SHARE);
-            $isNew = false;
-            foreach ($eaters as $m) {
-                foreach ($this->look($m, $left, $prices, $mixed[$m]) as $week) {
-                    $mixed[$m][] = $week;
-                    $mix->add($m, $week);
-                    $isNew = true;
-                }
-            }
-            if ($isNew) {
-                $mix->solve();
+        $prices = $prices->toward($mix, self::SHARE);
+        foreach ($eaters as $m) {
+            foreach ($this->look($m, $left, $prices, $mixed[$m]) as $week) {
+                $mix->add($m, $week);
             }
         }
+        $mix->solve();
         $parts = $mix->parts();
         $whole = array_filter($parts, static fn(array $part): bool => $part[0] > self::WHOLE);
         if ($whole === []) {

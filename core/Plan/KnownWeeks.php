@@ -45,6 +45,12 @@ final class KnownWeeks
         return $this->known[$m];
     }
 
+    /** How many weeks are known, of all eaters. */
+    public function count(): int
+    {
+        return array_sum(array_map(count(...), $this->known));
+    }
+
     /** Work done so far, in steps. */
     public function steps(): int
     {

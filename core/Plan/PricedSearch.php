@@ -23,6 +23,9 @@ final class PricedSearch
 
     private const STEEP_ROUNDS = 8;
 
+    /** Rounds in a row that found no new week, after which steps by what is taken too much are over. */
+    private const STALE = 2;
+
     private const MIX_ROUNDS = 25;
 
     private const MIX_ROUNDS_WITH_MISSING = 12;
@@ -44,6 +47,9 @@ final class PricedSearch
 
     private const NEAR_SHARE = 0.0003;
 
+    /** A share of what a week comes to for which one does not look long. */
+    private const LITTLE = 0.005;
+
     /** By what share of a missing serving a plan may seem short of the best before missing servings are looked at. */
     private const DOUBT = 0.03;
 
@@ -61,6 +67,9 @@ final class PricedSearch
 
     private const TRIES_PER_EATER = 8;
 
+    /** Tries in a row that met no new week. */
+    private const STALE_TRIES = 6;
+
     private const MOST_AT_ONCE = 4;
 
     /** What a plan is ready to lose while eaters choose again, at first, and how soon no more. */
@@ -68,13 +77,11 @@ final class PricedSearch
 
     private const COOLS = 1.25;
 
-    /**
-     * Steps for each pair of places (an offer on a plate), and at least and at most. Where offers come in several sizes many
-     * plans are nearly the same, and the last of the steps bring least.
-     */
-    private const STEPS_PER_PAIR = 50;
+    /** Steps for a place (an offer that may be on a plate), times the root of how many there are; and at least and at most. */
+    private const STEPS = 630;
 
-    private const STEPS_PER_PAIR_IN_SIZES = 25;
+    /** The part of them that goes into prices at most. */
+    private const PRICING = 0.5;
 
     private const LEAST_STEPS = 400_000;
 
@@ -92,6 +99,9 @@ final class PricedSearch
     private StockPrices $prices;
 
     private float $bound = INF;
+
+    /** What no mixture of weeks seems to pass; the bound may be far above it where not all ways were followed. */
+    private float $mostMixed = INF;
 
     private int $beginnings = 0;
 
@@ -112,10 +122,10 @@ final class PricedSearch
         $this->known = new KnownWeeks($problem);
         $this->dive = new Dive($this->known);
         $this->prices = new StockPrices($problem->weights, $problem);
-        $isInSizes =
-            array_filter($problem->options, static fn(ServingOption $one): bool => $one->offer !== null) !== [];
-        $perPair = $isInSizes ? self::STEPS_PER_PAIR_IN_SIZES : self::STEPS_PER_PAIR;
-        $this->budget = max(self::LEAST_STEPS, min(self::MOST_STEPS, (int) ($perPair * $this->known->places() ** 2)));
+        $this->budget = max(
+            self::LEAST_STEPS,
+            min(self::MOST_STEPS, (int) (self::STEPS * $this->known->places() ** 1.5)),
+        );
     }
 
     /** @return list<array{int, int}> plate (one eater's day) and option of every serving of the week that was found */
@@ -130,7 +140,7 @@ final class PricedSearch
         $this->diveFrom($this->everybody(), $prices, 0.0, static fn(int $below): int => 0);
         $this->combine($this->everybody());
         $idle = 0;
-        for ($time = 0; $time < self::EXCHANGES && $idle < self::IDLE && !$this->isDone(); $time++) {
+        for ($time = 0; $time < self::EXCHANGES && $idle < $this->patience() && !$this->isDone(); $time++) {
             $before = $this->total;
             $this->exchange($prices, self::HEAT * (1 + $idle));
             $this->combine($this->everybody());
@@ -188,8 +198,23 @@ final class PricedSearch
     private function isDone(): bool
     {
         return $this->isStopped ||
-            $this->bound - $this->total <= max(self::NEAR, self::NEAR_SHARE * abs($this->total)) ||
+            min($this->bound, $this->mostMixed) - $this->total <=
+                max(self::NEAR, self::NEAR_SHARE * abs($this->total)) ||
             $this->known->steps() > $this->budget;
+    }
+
+    /** Prices are to leave work for what is made of them. */
+    private function isPriced(): bool
+    {
+        return $this->isDone() || $this->known->steps() > self::PRICING * $this->budget;
+    }
+
+    /** How often eaters choose again though it brings nothing: seldom where little can be gained. */
+    private function patience(): int
+    {
+        $size = abs($this->total + $this->problem->weights->short * $this->missing());
+
+        return min($this->bound, $this->mostMixed) - $this->total <= self::LITTLE * $size ? 1 : self::IDLE;
     }
 
     private function tell(): void
@@ -229,7 +254,7 @@ final class PricedSearch
     /** Prices with each day for itself: rough, and quick. */
     private function priceDays(): void
     {
-        for ($round = 0; $round < self::DAY_ROUNDS && !$this->isDone(); $round++) {
+        for ($round = 0; $round < self::DAY_ROUNDS && !$this->isPriced(); $round++) {
             $value = $this->prices->worthOfStock();
             $used = $missing = [];
             foreach ($this->known->eaters as $m => $eater) {
@@ -253,8 +278,11 @@ final class PricedSearch
     {
         $best = clone $this->prices;
         $lowest = INF;
-        for ($round = 0; $round < self::STEEP_ROUNDS && !$this->isDone(); $round++) {
+        $stale = 0;
+        for ($round = 0; $round < self::STEEP_ROUNDS && $stale < self::STALE && !$this->isPriced(); $round++) {
+            $count = $this->known->count();
             [$value, $used, $missing] = $this->atPrices();
+            $stale = $this->known->count() > $count ? 0 : $stale + 1;
             if ($value < $lowest) {
                 [$lowest, $best] = [$value, clone $this->prices];
             }
@@ -265,14 +293,15 @@ final class PricedSearch
         $mix = $best->mix($this->known->bare);
         $mixed = array_fill_keys($this->everybody(), 0);
         $share = self::SHARE;
-        for ($round = 0; $round < $rounds && !$this->isDone(); $round++) {
+        for ($round = 0; $round < $rounds && !$this->isPriced(); $round++) {
             foreach ($this->everybody() as $m) {
                 foreach (array_slice($this->known->of($m), $mixed[$m]) as $week) {
                     $mix->add($m, $week);
                     $mixed[$m]++;
                 }
             }
-            if (min($lowest, $known) - $mix->solve() < self::CLOSE) {
+            $mostMixed = $mix->solve();
+            if (min($lowest, $known) - $mostMixed < self::CLOSE) {
                 break;
             }
             $this->prices = $best->toward($mix, $share);
@@ -281,7 +310,15 @@ final class PricedSearch
             if ($isLower) {
                 [$lowest, $best] = [$value, $this->prices];
             }
-            $share = $isLower ? min(1.0, self::FARTHER * $share) : max(self::LEAST_SHARE, self::LESS_FAR * $share);
+            if ($this->known->count() > array_sum($mixed)) {
+                $share = $isLower ? min(1.0, self::FARTHER * $share) : max(self::LEAST_SHARE, self::LESS_FAR * $share);
+            } elseif ($share < 1.0) {
+                $share = 1.0;
+            } else {
+                // At the mixture's own prices nobody knows a better week: it is as good as any.
+                $this->mostMixed = $mix->isCounted() ? $this->mostMixed : $mostMixed;
+                break;
+            }
         }
         $this->prices = $best;
     }
@@ -413,19 +450,22 @@ final class PricedSearch
     /** Eaters choose again, first with a readiness to lose a little; ends at the best plan that was met. */
     private function exchange(StockPrices $prices, float $hottest): void
     {
-        $count = count($this->everybody());
+        $eaters = count($this->everybody());
         $best = $this->now;
         $bestTotal = $this->total;
-        $tries = max(self::LEAST_TRIES, self::TRIES_PER_EATER * $count);
-        for ($try = 0; $try < $tries && !$this->isDone(); $try++) {
-            $size = min($count, 1 + $this->draw(self::MOST_AT_ONCE));
+        $tries = max(self::LEAST_TRIES, self::TRIES_PER_EATER * $eaters);
+        $stale = 0;
+        for ($try = 0; $try < $tries && $stale < self::STALE_TRIES && !$this->isDone(); $try++) {
+            $size = min($eaters, 1 + $this->draw(self::MOST_AT_ONCE));
             $some = [];
             while (count($some) < $size) {
-                $some[$this->draw($count)] = true;
+                $some[$this->draw($eaters)] = true;
             }
             $heat = max(0.0, $hottest * (1.0 - (self::COOLS * $try) / $tries));
             $ready = $heat * -log(($this->draw(100_000) + 1) / 100_000.0) + self::EPS;
+            $count = $this->known->count();
             $this->diveFrom(array_keys($some), $prices, $ready, $this->draw(...));
+            $stale = $this->known->count() > $count ? 0 : $stale + 1;
             if ($this->total > $bestTotal + self::EPS) {
                 [$best, $bestTotal] = [$this->now, $this->total];
             }

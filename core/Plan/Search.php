@@ -14,9 +14,9 @@ namespace Tempesal\Core\Plan;
 final class Search
 {
     /** Steps for each place on a plate, and at least and at most that many in all. */
-    private const STEPS_PER_PLACE = 60;
+    private const STEPS_PER_PLACE = 20;
 
-    private const LEAST_STEPS = 3_000;
+    private const LEAST_STEPS = 1_000;
 
     private const MOST_STEPS = 24_000;
 
