@@ -19,6 +19,7 @@ final class Dive
     /** By how much a new week may come to less than the best that is known. */
     private const BELOW = 1.0;
 
+    /** How many ways are followed, against a search that is to find all of them. */
     private const EASE = 0.3;
 
     /** What is in the mixture from here on is all of it. */
