@@ -305,6 +305,11 @@ test('the end of a jar keeps its brine and puts the same on the bench again', as
   await page.getByRole('button', { name: 'Empty the jar...' }).click();
   const drawer = page.getByRole('dialog');
   await expect(drawer).toContainText('Nobody has eaten of it.');
+  await drawer.getByText('Starter', { exact: true }).click();
+  await page.keyboard.press('Escape');
+  await expect(drawer).toBeHidden();
+  await page.getByRole('button', { name: 'Empty the jar...' }).click();
+  await expect(drawer.getByRole('radio', { name: 'Pour away' })).toBeChecked();
   await drawer.getByText('Spare brine', { exact: true }).click();
   await drawer.getByRole('checkbox', { name: 'Start the same again' }).check();
   await drawer.getByRole('button', { name: 'Empty the jar' }).click();
@@ -340,6 +345,10 @@ test('brine of an empty jar becomes the starter of the next one, and a jar on th
     await expect(drawer).toContainText('less dill');
     await expect(drawer).toContainText(/Liked best so far: 3 % of the water in (First|Second), 4 of 5/);
     await drawer.getByRole('checkbox', { name: 'Use that salt' }).check();
+    // What was chosen so far is there after a reload.
+    await page.reload();
+    await expect(drawer.getByRole('spinbutton', { name: 'How much of it' })).toHaveValue('30');
+    await expect(drawer.getByRole('checkbox', { name: 'Use that salt' })).toBeChecked();
     await drawer.getByRole('button', { name: 'Empty the jar' }).click();
     await expect(page).toHaveURL(/\/bench$/);
   }

@@ -14,6 +14,7 @@ import { SodiumChart } from '../../drawings/SodiumChart';
 import { JarDrawing } from '../../drawings/JarDrawing';
 import { PieceKinds } from '../../drawings/PieceKinds';
 import { SaltFlow } from '../../drawings/SaltFlow';
+import { useOpened } from '../../app/addressState';
 import { days } from '../shelf/days';
 import { BatchHistory } from './BatchHistory';
 import { EmptyDrawer } from './EmptyDrawer';
@@ -170,13 +171,13 @@ function Eating({ batch }: { batch: Batch }) {
 
 /** Opens what is asked at the end of a jar. */
 function Ending({ batch, isText = false }: { batch: Batch; isText?: boolean }) {
-  const [isOpen, setIsOpen] = useState(false);
+  const { isOpen, open, close } = useOpened(isText ? 'ending' : 'last');
   return (
     <>
-      <Deed type={isText ? 'text' : 'primary'} onClick={() => setIsOpen(true)}>
+      <Deed type={isText ? 'text' : 'primary'} onClick={() => open()}>
         {t('ending.open')}
       </Deed>
-      <EmptyDrawer batch={batch} isOpen={isOpen} close={() => setIsOpen(false)} />
+      <EmptyDrawer batch={batch} isOpen={isOpen} close={close} />
     </>
   );
 }

@@ -10,6 +10,7 @@ import { useBatchHistory, useEmptyJar, useHouse, useRecordEntry, useShelf } from
 import { useKeepBrine, useLog } from '../../api/tending';
 import { complain } from '../../app/complain';
 import { NumberBox } from '../../app/NumberBox';
+import { useTyped } from '../../app/typed';
 import { grams, number } from '../../app/numbers';
 import { when } from '../../messages/dates';
 import { say, t } from '../../messages/words';
@@ -29,21 +30,31 @@ type Brine = { is: 'poured' | 'kept' } | { is: 'starter'; of: string; grams: num
 
 const AT_BENCH = 'next';
 
+const POURED: Brine = { is: 'poured' };
+
 /** The end of a jar: its brine, its washing up, who ate of it, and the next one. */
 export function EmptyDrawer({ batch, isOpen, close }: Props) {
   const empty = useEmptyJar();
   const keep = useKeepBrine(batch.id);
   const navigate = useNavigate();
-  const [brine, setBrine] = useState<Brine>({ is: 'poured' });
-  const [again, setAgain] = useState(false);
-  const [strength, setStrength] = useState<number | null>(null);
+  const [brine, setBrine] = useTyped<Brine>(`brine ${batch.id}`, POURED);
+  const [again, setAgain] = useTyped(`again ${batch.id}`, false);
+  const [strength, setStrength] = useTyped<number | null>(`strength ${batch.id}`, null);
   const feed = useRecordEntry(brine.is === 'starter' ? brine.of : '');
   const basis = useHouse().data?.methods.find(({ id }) => id === batch.method)?.basis;
   const liquid = batch.phases.find(({ phase }) => phase === 'brine')?.grams ?? 0;
   const hasBrine = batch.isFood && batch.isFoodNow && liquid >= WORTH_KEEPING;
 
-  const next = (spare: string | null, isDone: boolean) => {
+  // Who looks again begins anew.
+  const leave = () => {
+    setBrine(POURED);
+    setAgain(false);
+    setStrength(null);
     close();
+  };
+  // In the browser's history the page that follows stands in the drawer's place.
+  const goTo = (page: string) => void navigate(page, { replace: true });
+  const next = (spare: string | null, isDone: boolean) => {
     if (isDone) {
       notices.done(t('batch.emptied_done'));
     }
@@ -61,14 +72,14 @@ export function EmptyDrawer({ batch, isOpen, close }: Props) {
           ? {}
           : { fixed: 'strength', strengthBasis: basis, strengthPercent: String(Number(strength.toFixed(2))) };
       keepDraft({ ...batch.again.bench, ...salt, ...starter });
-      void navigate('/bench');
+      goTo('/bench');
     } else if (again && batch.again.formulaId !== null && !isAtBench) {
-      void navigate(`/formulas/${batch.again.formulaId}`);
+      goTo(`/formulas/${batch.again.formulaId}`);
     } else if (isAtBench) {
       addToBench(starter);
-      void navigate('/bench');
+      goTo('/bench');
     } else {
-      void navigate('/shelf');
+      goTo('/shelf');
     }
   };
   // What this device keeps goes on as if it were done; only the brine cannot be used before it is there.
@@ -95,7 +106,7 @@ export function EmptyDrawer({ batch, isOpen, close }: Props) {
   };
 
   return (
-    <SideDrawer title={t('ending.title', { name: batch.name })} open={isOpen} onClose={close}>
+    <SideDrawer title={t('ending.title', { name: batch.name })} open={isOpen} onClose={leave}>
       {batch.phases.length > 0 && (
         <p>{t('ending.left', { grams: grams(batch.phases.reduce((sum, phase) => sum + phase.grams, 0)) })}</p>
       )}
