@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import type { components } from '../../web/src/api/contract.gen';
 import { expect, kitchenOf, signIn, startCarrots, test } from './kitchen';
+import { inEveryLook } from './opened';
 
 /*
  * Forms without a network: put away, kept on the device, sent once when the network is back, each at the moment at which
@@ -76,6 +77,7 @@ test('other food and a new jar wait, and what is refused is shown with its way o
   await expect(waiting).toContainText('Something else that was eaten');
   await expect(waiting).toContainText('from 0 to 50');
   await expect(waiting.getByRole('link', { name: 'Open the page' })).toHaveAttribute('href', '/today');
+  expect(await inEveryLook(page)).toEqual([]);
   await waiting.getByRole('button', { name: 'Discard' }).click();
   await expect(page.getByRole('button', { name: /waiting/ })).toBeHidden();
   const today = new Date().toISOString().slice(0, 10);
@@ -123,9 +125,34 @@ test('a device whose clock was put right since is asked when it was', async ({ p
   const waiting = page.getByRole('dialog', { name: 'Waiting to be sent' });
   await expect(waiting.getByRole('alert')).toContainText('The clock of this device was changed', { timeout: 15_000 });
   await expect(waiting.getByRole('button', { name: /^At / })).toHaveCount(2);
+  expect(await inEveryLook(page)).toEqual([]);
   await waiting.getByRole('button', { name: /^At / }).first().click();
   await expect(page.getByText('1 change sent')).toBeVisible({ timeout: 15_000 });
   const { notes } = await answer<Schemas['Log']>(page, `/batches/${jar.id}/log`);
   expect(notes).toHaveLength(1);
   expect(Math.abs(Date.parse(notes[0]?.at ?? '') - Date.now())).toBeLessThan(60_000);
+});
+
+test('who signs out is asked before what waits is lost', async ({ page, cook }) => {
+  await signIn(page, cook);
+  const jar = await startCarrots(page, { name: 'Sticks', daysAgo: 3 });
+  await page.goto(`/shelf/${jar.id}/log`);
+  await page.waitForLoadState('networkidle');
+  await withoutNetwork(page);
+  await page.getByLabel('Anything else').fill('fizzes');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('button', { name: '1 waiting' })).toBeVisible();
+  await page.getByRole('link', { name: /^Account/ }).click();
+  const signOut = page.getByRole('button', { name: 'Sign out', exact: true });
+  await signOut.click();
+  const question = page.getByRole('dialog', { name: /1 change has not been sent yet/ });
+  await expect(question).toBeVisible();
+  expect(await inEveryLook(page)).toEqual([]);
+  await question.getByRole('button', { name: 'Cancel' }).click();
+  await expect(question).toBeHidden();
+  await expect(signOut).toBeFocused();
+  await expect(page.getByRole('button', { name: '1 waiting' })).toBeVisible();
+  await signOut.click();
+  await question.getByRole('button', { name: 'Discard and sign out' }).click();
+  await expect(page.getByRole('button', { name: /waiting/ })).toHaveCount(0);
 });

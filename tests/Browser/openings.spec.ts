@@ -1,19 +1,7 @@
-import type { Locator, Page, Request } from '@playwright/test';
+import type { Page, Request } from '@playwright/test';
 import { addressOf, views, viewsOfOne } from './addresses';
-import { barriers, expect, openDemo, settled, test, visit } from './kitchen';
-
-/** What is over the page: a drawer, a dialog, a menu, what a word means. */
-const OPEN = [
-  '.ant-drawer-open',
-  '.ant-modal-wrap:not([style*="display: none"])',
-  '.ant-dropdown:not(.ant-dropdown-hidden)',
-  '.ant-popover:not(.ant-popover-hidden)',
-];
-
-const schemes = {
-  dark: { colorScheme: 'dark' },
-  'forced colours': { colorScheme: 'light', forcedColors: 'active' },
-} as const;
+import { expect, openDemo, settled, test, visit } from './kitchen';
+import { found, inOtherLooks, OPEN } from './opened';
 
 /** What only computes; everything else that is sent is refused here, so that the kitchen stays as it is. */
 const COMPUTES = /\/(bench|amounts|preview|read|compute|session)\b/;
@@ -45,27 +33,6 @@ const numberButtons = (page: Page, part: string): Promise<number> =>
     }
     return buttons.length;
   }, part);
-
-/** What keeps someone out of what is open; what is not there any more a moment later was a colour on its way. */
-async function found(page: Page, scheme: string, rules: string[] = []): Promise<string[]> {
-  let wrong = await barriers(page, rules, OPEN);
-  if (wrong.length > 0) {
-    await page.waitForTimeout(500);
-    wrong = await barriers(page, rules, OPEN);
-  }
-  return wrong.map((one) => `${scheme} ${one}`);
-}
-
-/** Whether all of something that is open can be reached without scrolling sideways. */
-const isWithin = (open: Locator): Promise<boolean> =>
-  open.first().evaluate((element) =>
-    [element, ...element.querySelectorAll('.ant-drawer-body, .ant-modal-container, .ant-popover-container')].every(
-      (part) => {
-        const { left, right } = part.getBoundingClientRect();
-        return part.scrollWidth <= part.clientWidth + 1 && left >= -1 && right <= window.innerWidth + 1;
-      },
-    ),
-  );
 
 for (const [at, view] of [...views, ...viewsOfOne].entries()) {
   if (view === '/today/:date' || view === '/week/:date') {
@@ -133,18 +100,7 @@ for (const [at, view] of [...views, ...viewsOfOne].entries()) {
           await expect(invalid.first(), `${name}: what is wrong first has the focus`).toBeFocused();
         }
       }
-      for (const [scheme, media] of Object.entries(schemes)) {
-        await page.emulateMedia(media);
-        says(await found(page, scheme, ['color-contrast']));
-      }
-      await page.emulateMedia({ forcedColors: 'none', colorScheme: 'light' });
-      await page.setViewportSize({ width: 320, height: 640 });
-      await page.waitForTimeout(100);
-      if (!(await isWithin(open))) {
-        says(['scrolls sideways at 320']);
-      }
-      says(await found(page, 'at 320', ['target-size', 'scrollable-region-focusable']));
-      await page.setViewportSize({ width: 1280, height: 800 });
+      says(await inOtherLooks(page));
       await page.keyboard.press('Escape');
       await expect(open, `${name} closes with Escape`).toHaveCount(0);
       await expect(button, `${name} has the focus again`).toBeFocused();
