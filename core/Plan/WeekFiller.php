@@ -23,6 +23,9 @@ final readonly class WeekFiller
     /** A jar that does not go round so often is scarce. */
     private const SCARCE_ROUNDS = 2.0;
 
+    /** There is to be so much more of what is live than usual portions take. */
+    private const SPARE = 1.25;
+
     private function __construct(private WeekPlan $week, private int $first) {}
 
     /**
@@ -310,9 +313,16 @@ final readonly class WeekFiller
     private function smaller(array $options, array $eaters): array
     {
         $smaller = [];
+        $isShort = array_map(
+            static fn(Eater $eater, int $m): bool => self::isShort($options, $m, $eater),
+            $eaters,
+            array_keys($eaters),
+        );
         foreach ($options as $i => $option) {
             $sizes = array_map(
-                fn(int $m): array => $this->isNeeded($option, $m, $eaters) ? $this->week->smaller($m, $i) : [],
+                fn(int $m): array => ($option->isLive && $isShort[$m]) || $this->isNeeded($option, $m, $eaters)
+                    ? $this->week->smaller($m, $i)
+                    : [],
                 array_keys($eaters),
             );
             for ($at = 0; $at < max([0, ...array_map(count(...), $sizes)]); $at++) {
@@ -347,6 +357,27 @@ final readonly class WeekFiller
         }
 
         return $smaller;
+    }
+
+    /**
+     * Whether there is hardly enough that is live for usual portions on all days on which an eater wants some: everything is
+     * shared out evenly, and nobody has two servings of a jar on a day.
+     *
+     * @param  list<ServingOption>  $options  in usual portions
+     */
+    private static function isShort(array $options, int $m, Eater $eater): bool
+    {
+        $days = array_keys($eater->liveGoal);
+        $rounds = 0.0;
+        foreach ($options as $option) {
+            if ($option->isLive && $option->isFor[$m]) {
+                $portions = array_sum(array_intersect_key($option->portion, array_filter($option->isFor)));
+                $served = count(array_filter($days, $option->isServedOn(...)));
+                $rounds += min($served, $option->stock / max(self::ROUNDING, self::SPARE * $portions));
+            }
+        }
+
+        return $rounds < array_sum($eater->liveGoal);
     }
 
     /**

@@ -136,6 +136,8 @@ it(
             ->toBe((int) CarbonImmutable::parse($ready)->diffInDays('2026-12-28'))
             ->and(array_sum(($this->byWeek)()))
             ->toBeLessThanOrEqual($jars[0]['grams']);
+        // Usual portions of 40 and 25 g would be eaten up halfway; smaller ones are enough for both on each day.
+        expect(PlannedServing::query()->count())->toBe(2 * $days->count());
         // Today of such a day says what is planned, though it is not there yet.
         $planned = $this->getJson("/api/days/{$ready}")->json('people.0.planned.0');
         expect($planned)->toMatchArray([

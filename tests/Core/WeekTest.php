@@ -565,3 +565,36 @@ it('knows a week in which there is nothing to plan with yet', function (array $j
     'something is planned' => [fn() => [weekJar('radish', ['live' => false])], ['servings' => [meant(0, 1, 0)]], false],
     'over' => [[], ['today' => 7], false],
 ]);
+
+it('feeds everybody on each day, in smaller portions where the jars hold no more', function (): void {
+    $seed = random_int(1, 1_000_000);
+    mt_srand($seed);
+    foreach (range(1, 20) as $n) {
+        $portions = [(float) mt_rand(10, 60), (float) mt_rand(10, 60)];
+        $jars = [];
+        foreach (range(1, mt_rand(1, 3)) as $i) {
+            $jars[] = weekJar("jar {$i}", ['salt' => 6.0, 'portions' => $portions, 'stock' => 0.0]);
+        }
+        // As much as the smallest portions take and up to twice that, somehow shared out over the jars.
+        $bare = weekBefore($jars);
+        $least = array_sum(
+            array_map(static fn(int $m): float => min([$portions[$m], ...$bare->smaller($m, 0)]), [0, 1]),
+        );
+        $rounds = array_fill(0, count($jars), 0);
+        foreach (range(1, 7) as $_) {
+            $rounds[mt_rand(0, count($jars) - 1)]++;
+        }
+        $spare = mt_rand(100, 200) / 100.0;
+        $jars = array_map(
+            static fn(int $i): WeekJar => weekJar("jar {$i}", [
+                'salt' => 6.0,
+                'portions' => $portions,
+                'stock' => $rounds[$i] * $least * $spare,
+            ]),
+            array_keys($rounds),
+        );
+        $filled = WeekFiller::fill(weekBefore($jars), false);
+        $missing = array_sum(array_column($filled['plan']?->toArray()['shortfalls'] ?? [], 'missing'));
+        expect($missing)->toBe(0, "seed {$seed}, week {$n}");
+    }
+});
