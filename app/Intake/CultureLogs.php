@@ -27,8 +27,9 @@ final class CultureLogs
         $eaten = [];
         $ready = [];
         $days = array_map(
-            static fn(array $portions): array => array_values(
-                array_filter($portions, static fn(EatenPortion $one): bool => $one->isLive),
+            static fn(array $portions): array => array_filter(
+                $portions,
+                static fn(EatenPortion $one): bool => $one->isLive,
             ),
             EatenDays::of($person, $from, $today),
         );

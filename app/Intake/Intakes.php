@@ -71,7 +71,7 @@ final class Intakes
     }
 
     /**
-     * @param  array<string, list<EatenPortion>>  $portions
+     * @param  array<string, array<EatenPortion>>  $portions
      * @param  Builder<Batch>|null  $rows  with what is wanted of them; null: themselves
      * @return array<string, Batch> the jars that they are of, by id
      */

@@ -20,6 +20,12 @@ use Tests\Support\LongKitchen;
 beforeEach(function (): void {
     $this->freezeSecond();
     $this->asCook($this->cook());
+    $this->eat = fn(string $batch, Person $person) => $this->postJson('/api/servings', [
+        'batchId' => $batch,
+        'personId' => $person->id,
+        'amount' => '5 g',
+        'requestKey' => (string) Str::ulid(),
+    ])->assertCreated();
 });
 
 it('is what the servings say, after anything that can be done to them', function (): void {
@@ -79,12 +85,7 @@ it('keeps nothing of a day that changed while it was read', function (): void {
     DB::listen(function ($query) use ($batch, $person, &$isFirst): void {
         if ($isFirst && str_contains($query->sql, 'from `servings` where `eaten_on` between')) {
             $isFirst = false;
-            $this->postJson('/api/servings', [
-                'batchId' => $batch,
-                'personId' => $person->id,
-                'amount' => '5 g',
-                'requestKey' => (string) Str::ulid(),
-            ])->assertCreated();
+            ($this->eat)($batch, $person);
         }
     });
     expect(EatenDays::of($person, $day, $day))->toBe([]);
@@ -95,12 +96,7 @@ it('keeps nothing of a day that changed while it was read', function (): void {
 it('is found wrong by the command that checks a whole database', function (): void {
     $batch = $this->startJar(['startedOn' => now()->subDays(20)->toDateString()])->json('id');
     $person = Person::query()->firstOrFail();
-    $this->postJson('/api/servings', [
-        'batchId' => $batch,
-        'personId' => $person->id,
-        'amount' => '5 g',
-        'requestKey' => (string) Str::ulid(),
-    ])->assertCreated();
+    ($this->eat)($batch, $person);
     EatenDays::of($person, now()->toDateString(), now()->toDateString());
     expect(Artisan::call('tempesal:check'))->toBe(0);
     DB::table('eaten_days')->update(['portions' => '[]']);
