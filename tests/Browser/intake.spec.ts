@@ -87,6 +87,7 @@ test('yesterday’s dish is shared, and stands on yesterday and in the weeks', a
   await drawer.getByRole('button', { name: 'Eaten' }).click();
   await expect(page.getByRole('region', { name: 'Ada' })).toContainText('60 g');
   await expect(page.getByRole('region', { name: 'Bo' })).toContainText('20 g');
+  await expect(drawer).toBeHidden();
   await page.goto('/today');
   await expect(page.getByRole('region', { name: 'Ada' })).not.toContainText('60 g');
   await page.keyboard.press('i');

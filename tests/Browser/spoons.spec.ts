@@ -205,6 +205,7 @@ test('a forkful that was weighed is what a forkful is', async ({ page, cook }) =
   await drawer.getByLabel('Weighs').fill('33');
   await drawer.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('A forkful of anything else: 33 g')).toBeVisible();
+  await expect(drawer).toBeHidden();
   await page.goto(`/shelf/${batch.id}`);
   const amount = page.getByLabel('Amount for Bo');
   await amount.click();
