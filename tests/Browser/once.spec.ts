@@ -1,6 +1,7 @@
 import { ulid } from 'ulid';
 import type { components } from '../../web/src/api/contract.gen';
 import { choose, expect, kitchenOf, signIn, startCarrots, test, write } from './kitchen';
+import { inEveryLook } from './opened';
 
 type Schemas = components['schemas'];
 
@@ -93,6 +94,39 @@ test('a form whose answer was lost is there once, and can be put right', async (
   await ada.getByRole('button', { name: 'Edit Soup of Ada' }).click();
   await drawer.getByRole('spinbutton', { name: 'Sodium' }).fill('450');
   await drawer.getByRole('button', { name: 'Save' }).click();
+  await expect(foods).toContainText('Soup, 450 mg');
+  await expect(foods.getByRole('listitem')).toHaveCount(1);
+});
+
+test('what was saved behind a failing answer is told apart from what is typed since', async ({ page, cook }) => {
+  await signIn(page, cook);
+  await startCarrots(page, { name: 'Sticks', daysAgo: 12 });
+  await page.goto('/today');
+  const ada = page.getByRole('region', { name: 'Ada' });
+  let fails = true;
+  await page.route('**/api/other-foods', async (route) => {
+    if (fails && route.request().method() === 'POST') {
+      await route.fetch();
+      await route.fulfill({ status: 500, contentType: 'application/json', body: '{"message":"Something failed"}' });
+    } else {
+      await route.continue();
+    }
+  });
+  await ada.getByRole('button', { name: 'Add other food for Ada' }).click();
+  const drawer = page.getByRole('dialog', { name: /Ada/ });
+  await drawer.getByLabel('What').fill('Soup');
+  await drawer.getByRole('spinbutton', { name: 'Sodium' }).fill('600');
+  const answer = page.waitForResponse((one) => one.url().endsWith('/other-foods') && one.status() === 500);
+  await drawer.getByRole('button', { name: 'Save' }).click();
+  await answer;
+  fails = false;
+  await drawer.getByRole('spinbutton', { name: 'Sodium' }).fill('450');
+  await drawer.getByRole('button', { name: 'Save' }).click();
+  const question = page.getByRole('dialog', { name: 'This was already saved' });
+  await expect(question).toContainText('what you typed has changed since');
+  expect(await inEveryLook(page)).toEqual([]);
+  await question.getByRole('button', { name: 'Change what was saved' }).click();
+  const foods = ada.getByRole('list', { name: 'Other food of Ada' });
   await expect(foods).toContainText('Soup, 450 mg');
   await expect(foods.getByRole('listitem')).toHaveCount(1);
 });

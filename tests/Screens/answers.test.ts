@@ -26,10 +26,13 @@ it('says what was refused, by field', async () => {
 });
 
 it('has a sentence where the server has none, and where there is no server', async () => {
-  await expect(answer(500)).rejects.toMatchObject({
-    status: 500,
-    message: 'Something went wrong. Nothing was changed.',
-  });
+  // What stands before the server speaks a language of its own.
+  for (const said of [undefined, 'Bad gateway', { message: 'Internal server error' }]) {
+    await expect(answer(500, said)).rejects.toMatchObject({
+      status: 500,
+      message: 'Something went wrong on the way. Try again: nothing is saved twice.',
+    });
+  }
   await expect(answered(Promise.reject(new TypeError('Failed to fetch')))).rejects.toMatchObject({
     status: 0,
     message: 'No connection to Tempesal. What you typed is kept. Try again in a moment.',

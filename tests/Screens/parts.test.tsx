@@ -1,7 +1,7 @@
 import { cleanup, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Button, Input } from 'antd';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { afterEach, expect, test, vi } from 'vitest';
 import { Refusal } from '../../web/src/api/client';
 import { defineChange } from '../../web/src/api/change';
@@ -14,6 +14,7 @@ import { Field } from '../../web/src/app/Field';
 import { NoticeBoard } from '../../web/src/app/NoticeBoard';
 import { ask, notices } from '../../web/src/app/notices';
 import { PartBoundary } from '../../web/src/app/PartBoundary';
+import { useSteady } from '../../web/src/app/steady';
 import { Chart, nearest, thinned, type Stop } from '../../web/src/drawings/Chart';
 
 afterEach(() => {
@@ -259,4 +260,29 @@ test.each([
     </QueryClientProvider>,
   );
   expect(screen.queryAllByRole('button').map(({ textContent }) => textContent)).toEqual(shown);
+});
+
+test('what is done stays the same function, and does what was last meant', async () => {
+  const drawn = vi.fn();
+  const Button = memo(function Button({ hands }: { hands: { say: () => void } }) {
+    drawn();
+    return <button onClick={hands.say}>Say</button>;
+  });
+  const said: number[] = [];
+  function Counter() {
+    const [count, setCount] = useState(0);
+    const hands = useSteady({ say: () => void said.push(count) });
+    return (
+      <>
+        <button onClick={() => setCount(count + 1)}>More</button>
+        <Button hands={hands} />
+      </>
+    );
+  }
+  render(<Counter />);
+  await userEvent.click(screen.getByText('More'));
+  await userEvent.click(screen.getByText('More'));
+  await userEvent.click(screen.getByText('Say'));
+  expect(said).toEqual([2]);
+  expect(drawn).toHaveBeenCalledTimes(1);
 });

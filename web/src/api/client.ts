@@ -211,13 +211,14 @@ export async function answered<T>(call: Promise<{ data?: T; error?: unknown; res
     return data;
   }
   const said = (error ?? {}) as {
-    message?: Message;
+    message?: Message | string;
     errors?: Record<string, Message[]>;
     written?: Written;
   };
   throw new Refusal(
     AWAY.includes(response.status) ? NO_ANSWER : response.status,
-    say(said.message) ?? t('errors.unknown'),
+    // What stands before the application answers in a form of its own.
+    (typeof said.message === 'object' ? say(said.message) : null) ?? t('errors.unknown'),
     Object.fromEntries(Object.entries(said.errors ?? {}).map(([field, why]) => [field, why.map((one) => say(one))])),
     said.written ?? null,
   );

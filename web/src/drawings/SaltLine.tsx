@@ -86,7 +86,9 @@ export function SaltBar({ name, targetMg, restMg, parts, ferments, height = 46 }
           strokeWidth={1.5}
           vectorEffect="non-scaling-stroke"
         >
-          <title>{`${part.name}: ${mg(part.milligrams)}${part.isPlanned ? ', planned' : ''}`}</title>
+          <title>
+            {t('chart.salt_part', { name: part.name, mg: mg(part.milligrams), isPlanned: part.isPlanned ?? false })}
+          </title>
         </rect>
       ))}
       {parts.length > 0 && (

@@ -1,6 +1,6 @@
 import { when } from '../../messages/dates';
 import { joined, say, t, T } from '../../messages/words';
-import { useState } from 'react';
+import { memo, useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import type { Day, DayJar, DayPerson, OtherFood, PlannedToday, Serving } from '../../api/client';
 import { ColouredItem } from '../../app/ColouredItem';
@@ -10,8 +10,9 @@ import { Deed } from '../../app/Deed';
 import { SaltLine } from '../../drawings/SaltLine';
 
 /** What can be done for someone. */
-export interface EaterActions {
-  toggle: () => void;
+export type EaterActions = {
+  /** Shows what there is to eat, or puts it away. */
+  toggle: (person: DayPerson) => void;
   eat: (person: DayPerson, jar: DayJar, grams: number) => void;
   eatPlanned: (person: DayPerson, planned: PlannedToday) => void;
   takeBack: (serving: Serving) => void;
@@ -21,7 +22,7 @@ export interface EaterActions {
   takeFoodBack: (person: DayPerson, food: OtherFood) => void;
   /** What was planned and not eaten: today, or not at all. */
   moveMissed: (person: DayPerson, missed: DayPerson['missed'][number], goesOn: boolean) => void;
-}
+};
 
 const EatPanel = later(() => import('./EatPanel'), 'EatPanel');
 
@@ -33,8 +34,10 @@ interface Props {
 }
 
 /** Someone's salt line, what they ate and mean to eat, and what fits beside it. */
-export function Eater({ person, day, isEating, hands }: Props) {
+export const Eater = memo(function Eater({ person, day, isEating, hands }: Props) {
   const [isUnfolded, setIsUnfolded] = useState(false);
+  // The button answers at once; what there is to eat is drawn behind it.
+  const isOpen = useDeferredValue(isEating);
 
   return (
     <section className={isUnfolded ? 'eater is-unfolded' : 'eater'} aria-label={person.name}>
@@ -57,19 +60,33 @@ export function Eater({ person, day, isEating, hands }: Props) {
           className="serve"
           type={isEating ? 'default' : 'primary'}
           aria-expanded={isEating}
-          onClick={hands.toggle}
+          onClick={() => hands.toggle(person)}
         >
           {isEating ? t('action.close') : t('eater.eats', { name: person.name })}
         </Deed>
       </div>
-      {isEating && (
+      {isOpen && (
         <EatPanel
           person={person}
           day={day}
           eat={(jar, portion) => hands.eat(person, jar, portion)}
-          close={hands.toggle}
+          close={() => hands.toggle(person)}
         />
       )}
+      <EaterDay person={person} day={day} hands={hands} isUnfolded={isUnfolded} unfold={setIsUnfolded} />
+    </section>
+  );
+});
+
+interface DayProps extends Omit<Props, 'isEating'> {
+  isUnfolded: boolean;
+  unfold: (isUnfolded: boolean) => void;
+}
+
+/** What someone's day comes to, and what it is made of. */
+const EaterDay = memo(function EaterDay({ person, day, hands, isUnfolded, unfold }: DayProps) {
+  return (
+    <>
       <SaltLine
         name={person.name}
         targetMg={person.targetMg}
@@ -106,7 +123,7 @@ export function Eater({ person, day, isEating, hands }: Props) {
         className="eater-unfold"
         aria-expanded={isUnfolded}
         aria-label={t('eater.more_of', { name: person.name, what: isUnfolded ? t('eater.less') : unfolds(person) })}
-        onClick={() => setIsUnfolded(!isUnfolded)}
+        onClick={() => unfold(!isUnfolded)}
       >
         {isUnfolded ? t('eater.less') : unfolds(person)}
       </Deed>
@@ -253,9 +270,9 @@ export function Eater({ person, day, isEating, hands }: Props) {
           </ul>
         )}
       </div>
-    </section>
+    </>
   );
-}
+});
 
 /** What unfolding brings: what is planned and was eaten, or just more. */
 function unfolds(person: DayPerson): string {

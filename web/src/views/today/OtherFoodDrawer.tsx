@@ -70,7 +70,6 @@ export function OtherFoodDrawer({ person, date, food: wrong, close }: Props) {
         wrong ? t('eater.ate', { name: person.name, food: wrong.name }) : t('other_food.title', { name: person.name })
       }
       close={close}
-      keepAs={wrong ? t('action.save') : t('action.save')}
       keep={() => {
         void write
           .mutateAsync({ personId: person.id, name, eatenOn: date, how, insteadOf })

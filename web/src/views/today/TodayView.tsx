@@ -17,6 +17,7 @@ import { grams, sodium } from '../../app/numbers';
 import { PageState } from '../../app/PageState';
 import { useUndoOtherFood } from '../../api/intake';
 import { useWeekStep } from '../../api/planning';
+import { useSteady } from '../../app/steady';
 import { Deed } from '../../app/Deed';
 import { Chores } from './Chores';
 import { ChoresOf } from './ChoresOf';
@@ -31,22 +32,28 @@ const SharedDish = later(() => import('./SharedDish'), 'SharedDish');
 export function TodayView() {
   const { date = 'today' } = useParams();
   const day = useDay(date);
+
+  return day.data ? <OneDay day={day.data} of={date} /> : <PageState query={day} />;
+}
+
+/** A day of everyone, as it was asked for: today has no date of its own. */
+function OneDay({ day, of }: { day: Day; of: string }) {
+  const { people, jars } = day;
   const [eating, setEating] = useState<string | null>(null);
-  const eaters = day.data?.people ?? [];
-  const servings = eaters.flatMap((person) => person.servings);
-  const foodFor = useOpened('food-for', eaters);
+  const servings = people.flatMap((person) => person.servings);
+  const foodFor = useOpened('food-for', people);
   const food = useOpened(
     'food',
-    eaters.flatMap((person) => person.otherFoods),
+    people.flatMap((person) => person.otherFoods),
   );
-  const foodOf = food.thing && eaters.find((person) => person.otherFoods.some(({ id }) => id === food.thing?.id));
+  const foodOf = food.thing && people.find((person) => person.otherFoods.some(({ id }) => id === food.thing?.id));
   const portion = useOpened('portion', servings);
   const dish = useOpened('dish', servings);
   const [pastMeal, setPastMeal] = useState<Meal>('noon');
   const takeFoodBack = useUndoOtherFood();
   const serve = useServe();
   const undo = useUndoServing();
-  const plan = useWeekStep(date);
+  const plan = useWeekStep(of);
 
   const takeBack = useCallback(
     (serving: Serving) => {
@@ -68,13 +75,9 @@ export function TodayView() {
     useCallback(() => last && takeBack(last), [last, takeBack]),
   );
 
-  if (!day.data) {
-    return <PageState query={day} />;
-  }
-  const { people, jars } = day.data;
-  const isToday = day.data.date === day.data.today;
+  const isToday = day.date === day.today;
   // Today it is eaten now; on a day that is over, at a meal.
-  const meal = day.data.date < day.data.today ? pastMeal : null;
+  const meal = day.date < day.today ? pastMeal : null;
 
   const release = (plannedId: string, jar: string) =>
     plan.mutateAsync({ step: 'change', put: [], remove: [plannedId] }).then(
@@ -91,7 +94,7 @@ export function TodayView() {
               {
                 personId: person.id,
                 batchId: missed.batchId,
-                date: day.data.today,
+                date: day.today,
                 grams: missed.grams,
                 way: missed.way,
               },
@@ -108,7 +111,7 @@ export function TodayView() {
     const plannedId = portion.plannedId ?? meant.find(({ batchId }) => batchId === portion.batchId)?.id ?? null;
     const other = plannedId === null ? meant[0] : undefined;
     serve.mutate(
-      { ...portion, plannedId, eatenOn: day.data.date, meal },
+      { ...portion, plannedId, eatenOn: day.date, meal },
       {
         onSuccess: (serving) =>
           notices.say({
@@ -155,7 +158,8 @@ export function TodayView() {
   };
 
   const shares = (serving: Serving) => servings.filter((one) => one.dish?.key === serving.dish?.key);
-  const hands: Omit<EaterActions, 'toggle'> = {
+  const hands = useSteady<EaterActions>({
+    toggle: (person) => setEating((before) => (before === person.id ? null : person.id)),
     moveMissed,
     eat: (person, jar, amount) => {
       setEating(null);
@@ -178,17 +182,17 @@ export function TodayView() {
         (refusal: Refusal) => complain(refusal),
       );
     },
-  };
+  });
 
   return (
     <>
       <div className="today-head">
-        <h1>{when(day.data.date, 'long')}</h1>
+        <h1>{when(day.date, 'long')}</h1>
         <span className="today-days">
-          <Link className="as-button" to={dayPath(day.data, -1)} aria-label={t('today.day_before')}>
+          <Link className="as-button" to={dayPath(day, -1)} aria-label={t('today.day_before')}>
             ←
           </Link>
-          <Link className="as-button" to={dayPath(day.data, 1)} aria-label={t('today.day_after')}>
+          <Link className="as-button" to={dayPath(day, 1)} aria-label={t('today.day_after')}>
             →
           </Link>
           <Deed needs="log" disabled={jars.length === 0} onClick={() => dish.open()}>
@@ -211,32 +215,19 @@ export function TodayView() {
         </div>
       )}
       {people.map((person) => (
-        <Eater
-          key={person.id}
-          person={person}
-          day={day.data}
-          isEating={eating === person.id}
-          hands={{ ...hands, toggle: () => setEating(eating === person.id ? null : person.id) }}
-        />
+        <Eater key={person.id} person={person} day={day} isEating={eating === person.id} hands={hands} />
       ))}
       {jars.length === 0 && (
         <p>
           <T m="today.no_jars" v={{ a0: (c) => <Link to="/bench">{c}</Link> }} />
         </p>
       )}
-      {isToday ? <Chores /> : day.data.date > day.data.today && <ChoresOf date={day.data.date} />}
-      {foodFor.thing && <OtherFoodDrawer person={foodFor.thing} date={day.data.date} close={foodFor.close} />}
-      {food.thing && foodOf && (
-        <OtherFoodDrawer person={foodOf} date={day.data.date} food={food.thing} close={food.close} />
-      )}
-      {portion.thing && <EditPortion serving={portion.thing} day={day.data} close={portion.close} />}
+      {isToday ? <Chores /> : day.date > day.today && <ChoresOf date={day.date} />}
+      {foodFor.thing && <OtherFoodDrawer person={foodFor.thing} date={day.date} close={foodFor.close} />}
+      {food.thing && foodOf && <OtherFoodDrawer person={foodOf} date={day.date} food={food.thing} close={food.close} />}
+      {portion.thing && <EditPortion serving={portion.thing} day={day} close={portion.close} />}
       {dish.isOpen && (
-        <SharedDish
-          day={day.data}
-          meal={meal}
-          shares={dish.thing ? shares(dish.thing) : undefined}
-          close={dish.close}
-        />
+        <SharedDish day={day} meal={meal} shares={dish.thing ? shares(dish.thing) : undefined} close={dish.close} />
       )}
       <p className="soft">{t('today.about')}</p>
     </>

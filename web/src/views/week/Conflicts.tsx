@@ -1,11 +1,12 @@
 import { say, t } from '../../messages/words';
+import { memo } from 'react';
 import { Link } from 'react-router';
 import { mg } from '../../app/numbers';
 import { Deed } from '../../app/Deed';
 import type { WeekActions } from './weekActions';
 
 /** What does not go together, in words, and what would help. */
-export function Conflicts({ hands }: { hands: WeekActions }) {
+export const Conflicts = memo(function Conflicts({ hands }: { hands: WeekActions }) {
   const { week, change, add } = hands;
 
   return (
@@ -69,4 +70,4 @@ export function Conflicts({ hands }: { hands: WeekActions }) {
       <p className="soft">{t('week.about')}</p>
     </section>
   );
-}
+});

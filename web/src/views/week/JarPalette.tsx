@@ -1,15 +1,15 @@
-import { useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
 import type { Week, WeekJar } from '../../api/client';
 import { grams } from '../../app/numbers';
 import { JarDrawing } from '../../drawings/JarDrawing';
-import { useMovable } from './useMovable';
-import type { WeekActions } from './weekActions';
+import { useMovable, type Movable } from './useMovable';
+import type { InHand, WeekActions } from './weekActions';
 
 /** The jars of the shelf: taken in hand with a tap or a key, or dragged, and put onto a day. */
-export function JarPalette({ hands }: { hands: WeekActions }) {
-  const { week, held } = hands;
+export const JarPalette = memo(function JarPalette({ hands, held }: InHand) {
+  const { week } = hands;
   const inHand = week.jars.find((jar) => jar.id === held);
   const { strip, ends, turn } = useStrip();
 
@@ -18,7 +18,7 @@ export function JarPalette({ hands }: { hands: WeekActions }) {
       <div className="week-strip" data-more-before={ends.before} data-more-after={ends.after}>
         <div className="at-hand-week" ref={strip}>
           {week.jars.map((jar) => (
-            <JarInPalette key={jar.id} jar={jar} hands={hands} />
+            <JarInPalette key={jar.id} jar={jar} hands={hands} isHeld={jar.id === held} />
           ))}
         </div>
         {ends.before && (
@@ -53,7 +53,7 @@ export function JarPalette({ hands }: { hands: WeekActions }) {
       </p>
     </section>
   );
-}
+});
 
 /** Whether a strip goes on beyond its ends, and a way to turn it. */
 function useStrip() {
@@ -83,17 +83,28 @@ function useStrip() {
   return { strip, ends, turn };
 }
 
-function JarInPalette({ jar, hands }: { jar: WeekJar; hands: WeekActions }) {
-  const { week, held, hold } = hands;
-  const movable = useMovable('jar', jar.id, jar.closed !== null);
+interface JarProps {
+  jar: WeekJar;
+  hands: WeekActions;
+  isHeld: boolean;
+}
+
+function JarInPalette(props: JarProps) {
+  const movable = useMovable('jar', props.jar.id, props.jar.closed !== null);
+
+  return <JarToTake {...props} movable={movable} />;
+}
+
+const JarToTake = memo(function JarToTake({ jar, hands, isHeld, movable }: JarProps & { movable: Movable }) {
+  const { week, hold } = hands;
 
   return (
     <button
       {...movable}
       type="button"
-      aria-pressed={held === jar.id}
+      aria-pressed={isHeld}
       disabled={jar.closed !== null}
-      onClick={() => hold(held === jar.id ? null : jar.id)}
+      onClick={() => hold(isHeld ? null : jar.id)}
     >
       {jar.jar && <JarDrawing jar={jar.jar} scale={0.2} label="" seed={jar.id} />}
       <span className="at-hand-name">{jar.name}</span>
@@ -101,7 +112,7 @@ function JarInPalette({ jar, hands }: { jar: WeekJar; hands: WeekActions }) {
       <span className="at-hand-says">{says(jar, week)}</span>
     </button>
   );
-}
+});
 
 /** What is left in it at the end of each day, as steps. */
 function RunningDown({ jar, dates }: { jar: WeekJar; dates: string[] }) {

@@ -3,13 +3,13 @@ import { when } from '../../messages/dates';
 import { Segmented } from 'antd';
 import { Dialog } from '../../app/Dialog';
 import dayjs from 'dayjs';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Link } from 'react-router';
 import type { PlannedServing, WeekJar, WeekServing } from '../../api/client';
 import { useSavings } from '../../api/intake';
 import { grams, sodium, sodiumBand } from '../../app/numbers';
 import { Savings } from '../../app/Savings';
-import { useMovable } from './useMovable';
+import { useMovable, type Movable } from './useMovable';
 import type { WeekActions } from './weekActions';
 import { QuantityBox } from '../../app/QuantityBox';
 import { Deed } from '../../app/Deed';
@@ -21,8 +21,16 @@ interface Props {
 }
 
 /** A serving on its day: a tag in the colour of its jar, and behind it what can be done with it. */
-export function ServingCard({ serving, hands, colour }: Props) {
+export const ServingCard = memo(function ServingCard(props: Props) {
+  // While something is dragged all that moves is asked anew; what it looks like stays.
+  const movable = useMovable('serving', props.serving.id, props.serving.isOver);
+
+  return <Card {...props} movable={movable} />;
+});
+
+const Card = memo(function Card({ serving, hands, colour, movable }: Props & { movable: Movable }) {
   const [isOpen, setIsOpen] = useState(false);
+  const [wasOpen, setWasOpen] = useState(false);
   const { week, change } = hands;
   const jar = week.jars.find((one) => one.id === serving.batchId);
   const who = week.people.find((one) => one.id === serving.personId)?.name ?? '';
@@ -50,8 +58,6 @@ export function ServingCard({ serving, hands, colour }: Props) {
     isOver: serving.isOver,
   });
 
-  const movable = useMovable('serving', serving.id, serving.isOver);
-
   return (
     <>
       <button
@@ -63,6 +69,7 @@ export function ServingCard({ serving, hands, colour }: Props) {
         title={says}
         onClick={(event) => {
           event.stopPropagation();
+          setWasOpen(true);
           setIsOpen(true);
         }}
         onKeyDown={(event) => {
@@ -81,24 +88,26 @@ export function ServingCard({ serving, hands, colour }: Props) {
           <b>{sodium(serving.sodium)}</b>
         </span>
       </button>
-      <Dialog
-        open={isOpen}
-        onCancel={() => setIsOpen(false)}
-        title={t('serving_card.title', { jar: serving.name, name: who, day: when(serving.date, 'weekday') })}
-        footer={null}
-        width={400}
-        destroyOnHidden
-      >
-        <MeantCard
-          serving={serving}
-          dates={week.dates.filter((date) => date >= week.today)}
-          ways={jar?.ways ?? []}
-          does={does}
-        />
-      </Dialog>
+      {wasOpen && (
+        <Dialog
+          open={isOpen}
+          onCancel={() => setIsOpen(false)}
+          title={t('serving_card.title', { jar: serving.name, name: who, day: when(serving.date, 'weekday') })}
+          footer={null}
+          width={400}
+          destroyOnHidden
+        >
+          <MeantCard
+            serving={serving}
+            dates={week.dates.filter((date) => date >= week.today)}
+            ways={jar?.ways ?? []}
+            does={does}
+          />
+        </Dialog>
+      )}
     </>
   );
-}
+});
 
 interface CardProps {
   serving: WeekServing;

@@ -13,14 +13,20 @@ import {
   type CollisionDetection,
   type KeyboardCoordinateGetter,
 } from '@dnd-kit/core';
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { when } from '../../messages/dates';
 import { t } from '../../messages/words';
 import { dragIdOf, placeOf, type Place, type WeekActions } from './weekActions';
 
 /** A mouse moves so far before it drags; a finger rests so long, so that a page still scrolls under it. */
-const MOUSE_PX = 6;
-const FINGER_MS = 180;
+const MOUSE = { activationConstraint: { distance: 6 } };
+const FINGER = { activationConstraint: { delay: 180, tolerance: 8 } };
+
+const KEYS = {
+  start: [KeyboardCode.Space],
+  cancel: [KeyboardCode.Esc],
+  end: [KeyboardCode.Space, KeyboardCode.Enter],
+};
 
 /** Where the pointer is; with keys, whatever place the thing covers most. */
 const collisions: CollisionDetection = (args) => {
@@ -32,17 +38,14 @@ const collisions: CollisionDetection = (args) => {
 export function WeekDrag({ hands, children }: { hands: WeekActions; children: ReactNode }) {
   const { week, hold, put, change } = hands;
   const [dragged, setDragged] = useState<string | null>(null);
+  // They stay the same ones: with new ones all that moves would be drawn anew.
   const sensors = useSensors(
-    useSensor(MouseSensor, { activationConstraint: { distance: MOUSE_PX } }),
-    useSensor(TouchSensor, { activationConstraint: { delay: FINGER_MS, tolerance: 8 } }),
-    useSensor(KeyboardSensor, {
-      keyboardCodes: {
-        start: [KeyboardCode.Space],
-        cancel: [KeyboardCode.Esc],
-        end: [KeyboardCode.Space, KeyboardCode.Enter],
-      },
-      coordinateGetter: nextPlace(hands),
-    }),
+    useSensor(MouseSensor, MOUSE),
+    useSensor(TouchSensor, FINGER),
+    useSensor(
+      KeyboardSensor,
+      useMemo(() => ({ keyboardCodes: KEYS, coordinateGetter: nextPlace(hands) }), [hands]),
+    ),
   );
   const nameOf = (id: string | number): string => {
     const { kind, id: of } = dragIdOf(String(id));

@@ -2,15 +2,15 @@ import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
 import { useDroppable } from '@dnd-kit/core';
 import dayjs from 'dayjs';
-import { useState, type KeyboardEvent } from 'react';
-import type { WeekDay, WeekPerson } from '../../api/client';
+import { memo, useState, type KeyboardEvent } from 'react';
+import type { WeekDay, WeekJar, WeekPerson } from '../../api/client';
 import { mg, sodium } from '../../app/numbers';
 import { SaltBar } from '../../drawings/SaltLine';
 import { ServingCard } from './ServingCard';
-import { placeId, type WeekActions } from './weekActions';
+import { placeId, type InHand, type WeekActions } from './weekActions';
 
 /** A plank for everyone who eats, with a place for each day. On a phone one day at a time. */
-export function WeekGrid({ hands }: { hands: WeekActions }) {
+export const WeekGrid = memo(function WeekGrid({ hands, held }: InHand) {
   const { week } = hands;
   const [shown, setShown] = useState(week.dates.includes(week.today) ? week.today : (week.dates[0] ?? ''));
   const day = week.dates.includes(shown) ? shown : (week.dates[0] ?? '');
@@ -39,7 +39,12 @@ export function WeekGrid({ hands }: { hands: WeekActions }) {
           );
         })}
       </div>
-      <div className="planks" role="grid" aria-label={t('week.title')} onKeyDown={(event) => moveAbout(event, hands)}>
+      <div
+        className="planks"
+        role="grid"
+        aria-label={t('week.title')}
+        onKeyDown={(event) => moveAbout(event, hands, held)}
+      >
         <div role="row" className="plank-days">
           <span role="columnheader" aria-label={t('week.who')} />
           {week.dates.map((date) => (
@@ -61,41 +66,37 @@ export function WeekGrid({ hands }: { hands: WeekActions }) {
               <span>{t('week.kinds', { kinds: person.kinds })}</span>
             </span>
             {person.days.map((one) => (
-              <Place key={one.date} hands={hands} person={person} day={one} isShown={one.date === day} />
+              <Place key={one.date} hands={hands} held={held} person={person} day={one} isShown={one.date === day} />
             ))}
           </div>
         ))}
       </div>
     </>
   );
-}
+});
 
-interface PlaceProps {
-  hands: WeekActions;
+interface PlaceProps extends InHand {
   person: WeekPerson;
   day: WeekDay;
   isShown: boolean;
 }
 
-function Place({ hands, person, day, isShown }: PlaceProps) {
-  const { week, held, hold, put } = hands;
+/** What someone eats on a day. */
+const servingsOn = ({ week }: WeekActions, person: WeekPerson, day: WeekDay) =>
+  week.servings.filter((one) => one.personId === person.id && one.date === day.date);
+
+function Place({ hands, held, person, day, isShown }: PlaceProps) {
+  const { week, hold, put } = hands;
   const [isNear, setIsNear] = useState(false);
-  const servings = week.servings.filter((one) => one.personId === person.id && one.date === day.date);
-  const colourOf = (batch: string) => week.jars.find((jar) => jar.id === batch)?.colour ?? 'var(--line-strong)';
   const jar = week.jars.find((one) => one.id === held);
-  const portion = jar?.portions.find((one) => one.personId === person.id);
-  const tried = portion?.days[week.dates.indexOf(day.date)];
   const isPast = day.date < week.today;
-  const coming = servings.filter((one) => !one.isOver);
-  const isTaken = coming.some((one) => one.batchId === held);
+  const isTaken = servingsOn(hands, person, day).some((one) => !one.isOver && one.batchId === held);
   const isOpen = held !== null && !isPast && !isTaken;
   const { setNodeRef, isOver: isDraggedOver } = useDroppable({
     id: placeId({ person: person.id, date: day.date }),
     disabled: isPast,
   });
   const isOver = isNear || isDraggedOver;
-  const ghost = isOpen && isOver && jar && tried ? tried.milligrams : 0;
-  const margin = day.marginMg - ghost;
   const drop = (id: string) => {
     setIsNear(false);
     hold(null);
@@ -126,6 +127,31 @@ function Place({ hands, person, day, isShown }: PlaceProps) {
       onBlur={() => setIsNear(false)}
       onClick={() => isOpen && drop(held)}
     >
+      <PlaceToSee hands={hands} person={person} day={day} tried={isOpen && isOver ? jar : undefined} />
+    </div>
+  );
+}
+
+interface SeenProps {
+  hands: WeekActions;
+  person: WeekPerson;
+  day: WeekDay;
+  /** The jar that is held over it. */
+  tried: WeekJar | undefined;
+}
+
+/** What stands in a place: what was eaten and is meant to be, what is held over it, and what all of it comes to. */
+const PlaceToSee = memo(function PlaceToSee({ hands, person, day, tried: jar }: SeenProps) {
+  const { week } = hands;
+  const servings = servingsOn(hands, person, day);
+  const coming = servings.filter((one) => !one.isOver);
+  const colourOf = (batch: string) => week.jars.find((one) => one.id === batch)?.colour ?? 'var(--line-strong)';
+  const tried = jar?.portions.find((one) => one.personId === person.id)?.days[week.dates.indexOf(day.date)];
+  const ghost = tried?.milligrams ?? 0;
+  const margin = day.marginMg - ghost;
+
+  return (
+    <>
       <span className="only-heard">{t('week.cell', { name: person.name, day: when(day.date, 'weekday') })}</span>
       <div className="place-jars">
         {day.eaten.map((one) => (
@@ -185,11 +211,11 @@ function Place({ hands, person, day, isShown }: PlaceProps) {
         >
           {t('week.margin', { isOver: margin < -0.5 ? 'yes' : 'no', mg: mg(Math.round(Math.abs(margin))) })}
         </span>
-        <Live count={day.live} goal={person.liveGoal} isPast={isPast} />
+        <Live count={day.live} goal={person.liveGoal} isPast={day.date < week.today} />
       </div>
-    </div>
+    </>
   );
-}
+});
 
 /** Living servings, and those that are wanted, as little bubbles. */
 function Live({ count, goal, isPast }: { count: number; goal: number; isPast: boolean }) {
@@ -209,8 +235,8 @@ function Live({ count, goal, isPast }: { count: number; goal: number; isPast: bo
 }
 
 /** Arrows go from place to place, Enter puts down what is in hand, Escape puts it back. */
-function moveAbout(event: KeyboardEvent<HTMLElement>, hands: WeekActions): void {
-  const { week, held, hold } = hands;
+function moveAbout(event: KeyboardEvent<HTMLElement>, hands: WeekActions, held: string | null): void {
+  const { week, hold } = hands;
   if (event.key === 'Escape') {
     hold(null);
     return;

@@ -5,7 +5,7 @@ import { when } from '../../messages/dates';
 import { useOpened } from '../../app/addressState';
 import { ActionMenu } from '../../app/ActionMenu';
 import { notices } from '../../app/notices';
-import { useCallback, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { planAhead, usePlanning, useWeek, useWeekStep, type WeekStep } from '../../api/planning';
 import { useKey } from '../../app/keys';
@@ -84,19 +84,6 @@ export function WeekView() {
     return <PageState query={query} />;
   }
   const week = query.data;
-  const hands: WeekActions = {
-    week,
-    held,
-    hold: setHeld,
-    put: (jar, personId, day) =>
-      make({
-        step: 'change',
-        put: [{ personId, batchId: jar, date: day }],
-        remove: [],
-      }),
-    add: (serving) => make({ step: 'change', put: [serving], remove: [] }),
-    change: (serving, instead) => make({ step: 'change', put: instead ? [instead] : [], remove: [serving.id] }),
-  };
   const isOver = (week.dates.at(-1) ?? '') < week.today;
 
   return (
@@ -175,15 +162,40 @@ export function WeekView() {
           <T m="week.no_jars" v={{ a0: (c) => <Link to="/bench">{c}</Link> }} />
         </p>
       ) : (
-        <>
-          <WeekDrag hands={hands}>
-            <JarPalette hands={hands} />
-            <WeekGrid hands={hands} />
-          </WeekDrag>
-          <Conflicts hands={hands} />
-        </>
+        <Room week={week} held={held} hold={setHeld} make={make} />
       )}
       {rotation.isOpen && <RotationDrawer close={rotation.close} />}
     </div>
+  );
+}
+
+interface RoomProps {
+  week: Week;
+  held: string | null;
+  hold: (jar: string | null) => void;
+  make: (made: WeekStep) => void;
+}
+
+/** The jars, the planks they go onto, and what does not go together. */
+function Room({ week, held, hold, make }: RoomProps) {
+  const hands = useMemo<WeekActions>(
+    () => ({
+      week,
+      hold,
+      put: (jar, personId, day) => make({ step: 'change', put: [{ personId, batchId: jar, date: day }], remove: [] }),
+      add: (serving) => make({ step: 'change', put: [serving], remove: [] }),
+      change: (serving, instead) => make({ step: 'change', put: instead ? [instead] : [], remove: [serving.id] }),
+    }),
+    [week, hold, make],
+  );
+
+  return (
+    <>
+      <WeekDrag hands={hands}>
+        <JarPalette hands={hands} held={held} />
+        <WeekGrid hands={hands} held={held} />
+      </WeekDrag>
+      <Conflicts hands={hands} />
+    </>
   );
 }

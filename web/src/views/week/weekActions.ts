@@ -3,12 +3,17 @@ import type { PlannedServing, Week, WeekServing } from '../../api/client';
 /** What can be done with a week from its cells. */
 export interface WeekActions {
   week: Week;
-  /** The jar that is in the cook's hand, by its id. */
-  held: string | null;
+  /** Takes a jar in hand, by its id, or puts it back. */
   hold: (jar: string | null) => void;
   put: (jar: string, personId: string, date: string) => void;
   change: (serving: WeekServing, instead: PlannedServing | null) => void;
   add: (serving: PlannedServing) => void;
+}
+
+/** The same beside the jar that is in the cook's hand, by its id. */
+export interface InHand {
+  hands: WeekActions;
+  held: string | null;
 }
 
 /** Someone's day. */
