@@ -20,6 +20,9 @@ final class EaterWeek
 
     private const WAYS = 160;
 
+    /** How many times more where all weeks are looked for. */
+    private const EASE_OF_ALL = 0.5;
+
     private const EPS = 1e-7;
 
     /** How much less far the prices of firsts and repeats are moved in each round. */
@@ -263,6 +266,57 @@ final class EaterWeek
         float $ease = 1.0,
         int $most = 30,
     ): array {
+        [$bound, $days, $ways] = $this->ways($price, $fair, $reached, $left, $ease, false);
+        $last = $ways[$this->days] ?? [];
+        usort($last, static fn(array $one, array $other): int => $other[0] <=> $one[0]);
+        $weeks = [];
+        foreach (array_slice($last, 0, $most) as $way) {
+            $bound = max($bound, $way[0]);
+            $plates = [];
+            for ($d = $this->days - 1; $d >= 0; $d--) {
+                $plates[$d] = $days[$d][$way[5]][5];
+                $way = $ways[$d][$way[4]];
+            }
+            ksort($plates);
+            $weeks[] = array_values($plates);
+        }
+
+        return [$bound, $weeks];
+    }
+
+    /**
+     * All weeks that come to more than something at these prices, the best first: also those that end like a better one.
+     *
+     * @param  array<int, float>  $price
+     * @param  int  $most  how many of them
+     * @return array{bool, list<list<list<int>>>} whether these are all, and for each week its options by day
+     */
+    public function all(array $price, float $fair, float $reached, int $most): array
+    {
+        [$bound, $days, $ways, $steps] = $this->ways($price, $fair, $reached, null, self::EASE_OF_ALL, true);
+        $isWhole = $bound <= $reached + self::EPS;
+        $ends = array_column($ways[$this->days] ?? [], 0);
+        if ($ends === []) {
+            return [$isWhole, []];
+        }
+        $back = new WaysBack($steps, array_map(static fn(array $rows): array => array_column($rows, 5), $days));
+        $weeks = $back->weeks($ends, $reached, $most);
+
+        return [$isWhole && count($weeks) < $most, $weeks];
+    }
+
+    /**
+     * Lengthens ways through the days that may pass something.
+     *
+     * @param  array<int, float>  $price
+     * @param  array<int, float>|null  $left
+     * @param  bool  $isAll  whether each step is kept that leads somewhere, not only the best one
+     * @return array{float, list<list<array{float, float, int, int, float, list<int>, array<int, float>}>>, list<list<array{float, int, int, float, int, int, array<int, float>}>>, list<array<int, list<array{float, int, int}>>>}
+     *     a number that nothing passes which is not followed; plates by day; ways by day: value, firsts, offers of the day, at
+     *     most, way before, plate, taken of what is scarce; and steps by day and way, as WaysBack reads them
+     */
+    private function ways(array $price, float $fair, float $reached, ?array $left, float $ease, bool $isAll): array
+    {
         $weights = $this->problem->weights;
         $mostPlates = max(12, (int) ($ease * self::PLATES));
         $mostWays = max(12, (int) ($ease * self::WAYS));
@@ -276,7 +330,7 @@ final class EaterWeek
         $ceiling = $this->constant() + array_sum($top);
         $bound = $reached;
         if ($ceiling <= $reached + self::EPS) {
-            return [$reached, []];
+            return [$reached, [], [], []];
         }
         foreach ($filled as $d => $plate) {
             [$near, $loss] = $plate->near($ceiling - $reached, $mostPlates);
@@ -304,17 +358,17 @@ final class EaterWeek
                 }
                 $rows[] = [$top[$d] - $worth, $true, $offers, $firsts, $boundary, $options, $scarce];
             }
-            $days[$d] = $rows;
+            $days[] = $rows;
         }
         $unmetOf = array_fill(0, $this->days, []);
-        // value, firsts, offers of the day before, at most, way before, plate, taken of what is scarce
         $ways = [[[0.0, 0, 0, $ceiling, -1, -1, []]]];
+        $steps = [];
         $ahead = array_sum($top);
         $again = array_sum(array_map(array_sum(...), $this->again));
         for ($d = 0; $d < $this->days; $d++) {
             $ahead -= $top[$d];
             $again -= array_sum($this->again[$d] ?? []);
-            $next = [];
+            $next = $stepsTo = [];
             foreach ($ways[$d] as $from => [$value, $met, $before, $atMost, , , $taken]) {
                 foreach ($days[$d] as $at => [$loss, $true, $offers, $firsts, $boundary, , $scarce]) {
                     if ($atMost - $loss <= $reached + self::EPS) {
@@ -337,6 +391,9 @@ final class EaterWeek
                         continue;
                     }
                     $key = ($at << Firsts::BITS) | $all;
+                    if ($isAll) {
+                        $stepsTo[$key][] = [$now, $from, $at];
+                    }
                     if (isset($next[$key]) && $now <= $next[$key][0]) {
                         continue;
                     }
@@ -353,25 +410,15 @@ final class EaterWeek
             if (count($next) > $mostWays) {
                 uasort($next, static fn(array $one, array $other): int => $other[3] <=> $one[3]);
                 $bound = max($bound, array_values($next)[$mostWays][3]);
-                $next = array_slice($next, 0, $mostWays);
+                $next = array_slice($next, 0, $mostWays, true);
             }
             $ways[] = array_values($next);
-        }
-        $last = $ways[$this->days];
-        usort($last, static fn(array $one, array $other): int => $other[0] <=> $one[0]);
-        $weeks = [];
-        foreach (array_slice($last, 0, $most) as $way) {
-            $bound = max($bound, $way[0]);
-            $plates = [];
-            for ($d = $this->days - 1; $d >= 0; $d--) {
-                $plates[$d] = $days[$d][$way[5]][5];
-                $way = $ways[$d][$way[4]];
+            if ($isAll) {
+                $steps[] = array_map(static fn(int $key): array => $stepsTo[$key], array_keys($next));
             }
-            ksort($plates);
-            $weeks[] = array_values($plates);
         }
 
-        return [min($bound, $ceiling), $weeks];
+        return [min($bound, $ceiling), $days, $ways, $steps];
     }
 
     /** The week with what is locked alone. */

@@ -9,9 +9,6 @@ namespace Tempesal\Core\Plan;
  */
 final class KnownWeeks
 {
-    /** How many ways are followed, against a search that is to find all of them. */
-    private const EASE_OF_PRICES = 0.5;
-
     /** @var list<EaterWeek> */
     public readonly array $eaters;
 
@@ -34,9 +31,13 @@ final class KnownWeeks
     /** @param  list<list<int>>  $plates  options by day */
     public function know(int $m, array $plates): PlannedEaterWeek
     {
-        $key = json_encode($plates, JSON_THROW_ON_ERROR);
+        return $this->known[$m][self::key($plates)] ??= $this->eaters[$m]->week($plates);
+    }
 
-        return $this->known[$m][$key] ??= $this->eaters[$m]->week($plates);
+    /** @param  list<list<int>>  $plates */
+    private static function key(array $plates): string
+    {
+        return json_encode($plates, JSON_THROW_ON_ERROR);
     }
 
     /** @return array<string, PlannedEaterWeek> the first that were met first */
@@ -83,8 +84,55 @@ final class KnownWeeks
         return array_slice($rows, 0, $most);
     }
 
-    /** @return array{float, PlannedEaterWeek} what no week of an eater can pass at the prices, and the best that is known */
-    public function best(int $m, StockPrices $prices): array
+    /** What the best known week of an eater comes to at the prices. */
+    public function mostAt(int $m, StockPrices $prices): float
+    {
+        $fair = $prices->missing($m);
+        $most = $this->bare[$m]->priced($prices->of, $fair);
+        foreach ($this->known[$m] as $week) {
+            $most = max($most, $week->priced($prices->of, $fair));
+        }
+
+        return $most;
+    }
+
+    /**
+     * The weeks of an eater that lose little at the prices against the best, those too that were not met yet; they are not
+     * kept.
+     *
+     * @return array{float, bool, list<array{float, PlannedEaterWeek}>} what the best comes to; whether these are all; and what
+     *     each loses, and the week, what loses least first
+     */
+    public function near(int $m, StockPrices $prices, float $spare, int $most): array
+    {
+        $fair = $prices->missing($m);
+        [$isAll, $found] = $this->eaters[$m]->all($prices->of, $fair, $this->mostAt($m, $prices) - $spare, $most);
+        $weeks = $this->known[$m];
+        foreach ($found as $plates) {
+            $weeks[self::key($plates)] ??= $this->eaters[$m]->week($plates);
+        }
+        $rows = array_map(
+            static fn(PlannedEaterWeek $week): array => [-$week->priced($prices->of, $fair), $week],
+            array_values($weeks),
+        );
+        usort($rows, static fn(array $one, array $other): int => $one[0] <=> $other[0]);
+        $best = -($rows[0][0] ?? 0.0);
+        $near = [];
+        foreach ($rows as [$cost, $week]) {
+            if ($best + $cost > $spare) {
+                break;
+            }
+            $near[] = [$best + $cost, $week];
+        }
+
+        return [$best, $isAll, $near];
+    }
+
+    /**
+     * @param  float  $ease  how many ways are followed, against a search that is to find all of them
+     * @return array{float, PlannedEaterWeek} what no week of an eater can pass at the prices, and the best that is known
+     */
+    public function best(int $m, StockPrices $prices, float $ease): array
     {
         $fair = $prices->missing($m);
         $reached = -INF;
@@ -96,7 +144,7 @@ final class KnownWeeks
             }
         }
         $this->eaters[$m]->relaxed($prices->of, $fair, $reached, 3);
-        [$most, $weeks] = $this->eaters[$m]->best($prices->of, $fair, $reached, null, self::EASE_OF_PRICES);
+        [$most, $weeks] = $this->eaters[$m]->best($prices->of, $fair, $reached, null, $ease);
         foreach ($weeks as $at => $plates) {
             $week = $this->know($m, $plates);
             $best = $at === 0 ? $week : $best;

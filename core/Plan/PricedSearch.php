@@ -39,6 +39,11 @@ final class PricedSearch
 
     private const LESS_FAR = 0.6;
 
+    /** How many ways are followed for prices, and before a mixture is held to be as good as any; 1 is to find all. */
+    private const EASE = 0.25;
+
+    private const EASE_OF_LAST = 0.5;
+
     /** A mixture is as good as any when prices allow no more than this besides. */
     private const CLOSE = 0.05;
 
@@ -47,21 +52,31 @@ final class PricedSearch
 
     private const NEAR_SHARE = 0.0003;
 
-    /** A share of what a week comes to for which one does not look long. */
+    /** Shares of what a week comes to for which one does not look at all any more, and not long. */
+    private const VERY_LITTLE = 0.002;
+
     private const LITTLE = 0.005;
 
     /** By what share of a missing serving a plan may seem short of the best before missing servings are looked at. */
     private const DOUBT = 0.03;
 
-    /** Known weeks of an eater that are put together with others', and how many beginnings of plans are tried. */
+    /** Known weeks of an eater that are put together with others', and how many are looked at for it. */
     private const COMBINED = 150;
 
-    private const BEGINNINGS = 60_000;
+    private const LOOKS = 100_000;
+
+    /** The same for all weeks that lose little: first few of them, then many. */
+    private const NEAR_FEW = [150, 60_000];
+
+    private const NEAR_MANY = [1_000, 150_000];
+
+    /** What a plan may be short of the best, as a share of what a week comes to, where such weeks are put together. */
+    private const JOINED_SHARE = 0.0125;
 
     /** How often eaters choose again, how often that may bring nothing, and how many choose at a time. */
     private const EXCHANGES = 12;
 
-    private const IDLE = 4;
+    private const IDLE = 2;
 
     private const LEAST_TRIES = 30;
 
@@ -83,6 +98,9 @@ final class PricedSearch
     /** The part of them that goes into prices at most. */
     private const PRICING = 0.5;
 
+    /** And the part that goes into each time in which eaters choose again. */
+    private const EXCHANGED = 0.12;
+
     private const LEAST_STEPS = 400_000;
 
     private const MOST_STEPS = 10_000_000;
@@ -102,8 +120,6 @@ final class PricedSearch
 
     /** What no mixture of weeks seems to pass; the bound may be far above it where not all ways were followed. */
     private float $mostMixed = INF;
-
-    private int $beginnings = 0;
 
     private readonly int $budget;
 
@@ -139,14 +155,21 @@ final class PricedSearch
         $this->tellMissingApart();
         $this->diveFrom($this->everybody(), $prices, 0.0, static fn(int $below): int => 0);
         $this->combine($this->everybody());
+        $this->join($prices, ...self::NEAR_FEW);
+        if ($this->patience() > 0) {
+            $this->join($prices, ...self::NEAR_MANY);
+        }
         $idle = 0;
         for ($time = 0; $time < self::EXCHANGES && $idle < $this->patience() && !$this->isDone(); $time++) {
             $before = $this->total;
             $this->exchange($prices, self::HEAT * (1 + $idle));
             $this->combine($this->everybody());
-            if (!$this->isDone()) {
+            if (!$this->isDone() && $this->patience() > 1) {
                 $this->take($this->read($search->goOn($this->served())), 0.0);
                 $this->combine($this->everybody());
+            }
+            if ($this->total > $before + self::EPS) {
+                $this->join($prices, ...self::NEAR_MANY);
             }
             $idle = $this->total > $before + self::EPS ? 0 : $idle + 1;
         }
@@ -212,9 +235,19 @@ final class PricedSearch
     /** How often eaters choose again though it brings nothing: seldom where little can be gained. */
     private function patience(): int
     {
-        $size = abs($this->total + $this->problem->weights->short * $this->missing());
+        $short = min($this->bound, $this->mostMixed) - $this->total;
 
-        return min($this->bound, $this->mostMixed) - $this->total <= self::LITTLE * $size ? 1 : self::IDLE;
+        return match (true) {
+            $short <= self::VERY_LITTLE * $this->size() => 0,
+            $short <= self::LITTLE * $this->size() => 1,
+            default => self::IDLE,
+        };
+    }
+
+    /** What the week comes to, but for the live servings that are missing. */
+    private function size(): float
+    {
+        return abs($this->total + $this->problem->weights->short * $this->missing());
     }
 
     private function tell(): void
@@ -281,7 +314,7 @@ final class PricedSearch
         $stale = 0;
         for ($round = 0; $round < self::STEEP_ROUNDS && $stale < self::STALE && !$this->isPriced(); $round++) {
             $count = $this->known->count();
-            [$value, $used, $missing] = $this->atPrices();
+            [$value, $used, $missing] = $this->atPrices(self::EASE);
             $stale = $this->known->count() > $count ? 0 : $stale + 1;
             if ($value < $lowest) {
                 [$lowest, $best] = [$value, clone $this->prices];
@@ -292,7 +325,7 @@ final class PricedSearch
         }
         $mix = $best->mix($this->known->bare);
         $mixed = array_fill_keys($this->everybody(), 0);
-        $share = self::SHARE;
+        [$share, $ease] = [self::SHARE, self::EASE];
         for ($round = 0; $round < $rounds && !$this->isPriced(); $round++) {
             foreach ($this->everybody() as $m) {
                 foreach (array_slice($this->known->of($m), $mixed[$m]) as $week) {
@@ -305,7 +338,7 @@ final class PricedSearch
                 break;
             }
             $this->prices = $best->toward($mix, $share);
-            [$value] = $this->atPrices();
+            [$value] = $this->atPrices($ease);
             $isLower = $value < $lowest;
             if ($isLower) {
                 [$lowest, $best] = [$value, $this->prices];
@@ -314,6 +347,8 @@ final class PricedSearch
                 $share = $isLower ? min(1.0, self::FARTHER * $share) : max(self::LEAST_SHARE, self::LESS_FAR * $share);
             } elseif ($share < 1.0) {
                 $share = 1.0;
+            } elseif ($ease < self::EASE_OF_LAST) {
+                $ease = self::EASE_OF_LAST;
             } else {
                 // At the mixture's own prices nobody knows a better week: it is as good as any.
                 $this->mostMixed = $mix->isCounted() ? $this->mostMixed : $mostMixed;
@@ -326,14 +361,15 @@ final class PricedSearch
     /**
      * What the eaters' best weeks at the prices come to with the stock; no plan comes to more.
      *
+     * @param  float  $ease  how many ways are followed
      * @return array{float, array<int, float>, list<int>} and what these weeks take of each offer, and are missing by eater
      */
-    private function atPrices(): array
+    private function atPrices(float $ease): array
     {
         $value = $this->prices->worthOfStock();
         $used = $missing = [];
         foreach ($this->everybody() as $m) {
-            [$most, $week] = $this->known->best($m, $this->prices);
+            [$most, $week] = $this->known->best($m, $this->prices, $ease);
             $value += $most;
             $missing[] = $week->missing;
             foreach ($week->used as $offer => $grams) {
@@ -389,49 +425,69 @@ final class PricedSearch
     private function combine(array $some): void
     {
         $left = $this->leftTo($some);
-        $ceiling = $this->prices->worthOfStock();
+        $atMost = $this->prices->worthOfStock();
         $weeks = [];
-        foreach ($this->now as $m => $now) {
-            $fair = $this->prices->missing($m);
-            if (!in_array($m, $some, true)) {
-                $ceiling += $now->priced($this->prices->of, $fair);
-
-                continue;
-            }
+        $others = array_diff_key($this->now, array_flip($some));
+        foreach ($others as $m => $now) {
+            $atMost += $now->priced($this->prices->of, $this->prices->missing($m));
+        }
+        foreach ($some as $m) {
             $rows = $this->known->fitting($m, $left, $this->prices, self::COMBINED);
             $top = $rows[0][0] ?? 0.0;
-            $ceiling += $top;
+            $atMost += $top;
             $weeks[$m] = array_map(static fn(array $row): array => [$top - $row[0], $row[1]], $rows);
         }
-        uasort($weeks, static fn(array $one, array $other): int => count($one) <=> count($other));
-        $this->beginnings = self::BEGINNINGS;
-        $this->choose(array_keys($weeks), $weeks, $ceiling, $left, $this->now);
+        $together = new Together($this->problem->weights->fair, self::LOOKS);
+        $this->take($together->best($weeks, $left, $others, $atMost, $this->total) ?? $this->now, 0.0);
     }
 
     /**
-     * @param  list<int>  $eaters  who have not chosen yet
-     * @param  array<int, list<array{float, PlannedEaterWeek}>>  $weeks  by eater, with what each loses against the best
-     * @param  float  $atMost  what a plan with the weeks that are chosen can come to
-     * @param  array<int, float>  $left
-     * @param  array<int, PlannedEaterWeek>  $chosen
+     * The best plan of all weeks that lose no more at the prices than a better plan allows. Where these are all that there are,
+     * no plan passes it.
+     *
+     * @param  int  $most  weeks of each eater
      */
-    private function choose(array $eaters, array $weeks, float $atMost, array $left, array $chosen): void
+    private function join(StockPrices $prices, int $most, int $looks): void
     {
-        $m = array_shift($eaters);
-        if ($m === null) {
-            $this->take($chosen, 0.0);
-
+        $known = $this->boundAt($prices);
+        $spare = $known - $this->total;
+        if ($this->isDone() || $spare > self::JOINED_SHARE * $this->size()) {
             return;
         }
-        foreach ($weeks[$m] as [$loss, $week]) {
-            if ($atMost - $loss <= $this->total + self::EPS || $this->beginnings-- <= 0) {
-                return;
-            }
-            if ($week->fits($left)) {
-                $chosen[$m] = $week;
-                $this->choose($eaters, $weeks, $atMost - $loss, $week->takenFrom($left), $chosen);
-            }
+        $atMost = $prices->worthOfStock();
+        $weeks = [];
+        $isAll = true;
+        foreach ($this->everybody() as $m) {
+            [$best, $isAllOfThem, $weeks[$m]] = $this->known->near($m, $prices, $spare, $most);
+            $atMost += $best;
+            $isAll = $isAll && $isAllOfThem;
         }
+        $together = new Together($this->problem->weights->fair, $looks);
+        $found = $together->best($weeks, $prices->stock, [], $atMost, $this->total);
+        if ($found !== null) {
+            $this->take(
+                array_map(
+                    fn(int $m, PlannedEaterWeek $week): PlannedEaterWeek => $this->known->know($m, $week->plates),
+                    array_keys($found),
+                    $found,
+                ),
+                0.0,
+            );
+        }
+        if ($isAll && $together->isWhole() && $atMost <= $known + self::EPS) {
+            $this->bound = min($this->bound, $this->total + self::EPS);
+        }
+    }
+
+    /** What no plan can come to at these prices, if nobody knows a better week than those that are known. */
+    private function boundAt(StockPrices $prices): float
+    {
+        $value = $prices->worthOfStock();
+        foreach ($this->everybody() as $m) {
+            $value += $this->known->mostAt($m, $prices);
+        }
+
+        return $value;
     }
 
     /**
@@ -455,7 +511,12 @@ final class PricedSearch
         $bestTotal = $this->total;
         $tries = max(self::LEAST_TRIES, self::TRIES_PER_EATER * $eaters);
         $stale = 0;
-        for ($try = 0; $try < $tries && $stale < self::STALE_TRIES && !$this->isDone(); $try++) {
+        $until = $this->known->steps() + self::EXCHANGED * $this->budget;
+        for (
+            $try = 0;
+            $try < $tries && $stale < self::STALE_TRIES && !$this->isDone() && $this->known->steps() < $until;
+            $try++
+        ) {
             $size = min($eaters, 1 + $this->draw(self::MOST_AT_ONCE));
             $some = [];
             while (count($some) < $size) {

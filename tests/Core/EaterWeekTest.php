@@ -187,6 +187,53 @@ it('finds it too where one wish follows another, and only what is as good is loo
     }
 });
 
+it('finds all weeks that come near the best, those too that end like a better one, in their order', function (): void {
+    $seed = random_int(1, 1_000_000_000);
+    $many = 0;
+    foreach (range(0, 29) as $n) {
+        $week = smallWeekByChance($seed + $n);
+        $price = array_map(static fn(): float => mt_rand(0, 40) / 2.0, $week->options);
+        $mine = new EaterWeek($week, 0);
+        $worth = [];
+        foreach (waysOf(smallWeekByChance($seed + $n, 1000.0)) as $way) {
+            $plates = array_fill(0, $week->days, []);
+            foreach ($way as $one) {
+                $plates[$one->day][] = $one->option;
+            }
+            array_walk($plates, sort(...));
+            $worth[json_encode($plates)] = $mine->week($plates)->priced($price, 0.0);
+        }
+        arsort($worth);
+        $reached = max($worth) - mt_rand(10, 900) / 7.0;
+        $mine->relaxed($price, 0.0, $reached, 4);
+        [$isAll, $weeks] = $mine->all($price, 0.0, $reached, 500);
+        $found = [];
+        foreach ($weeks as $plates) {
+            $sorted = $plates;
+            array_walk($sorted, sort(...));
+            $found[json_encode($sorted)] = $mine->week($plates)->priced($price, 0.0);
+        }
+        $near = array_filter($worth, static fn(float $one): bool => $one > $reached + 1e-6);
+        $many += $isAll && count($near) > 5 ? 1 : 0;
+        expect($found)
+            ->toHaveCount(count($weeks))
+            ->and($isAll ? array_diff_key($near, $found) : [])
+            ->toBe([], "seed {$seed}, week {$n}");
+        foreach (array_values($found) as $at => $one) {
+            expect($one)
+                ->toBeGreaterThan($reached - 1e-6)
+                ->and($isAll ? $one : INF)
+                ->toEqualWithDelta($isAll ? array_values($worth)[$at] : INF, 1e-6, "seed {$seed}, week {$n}");
+        }
+        [$isAllOfFew, $few] = $mine->all($price, 0.0, $reached, 2);
+        expect($few)
+            ->toBe(array_slice($weeks, 0, 2))
+            ->and($isAllOfFew)
+            ->toBe($isAll && count($weeks) < 2);
+    }
+    expect($many)->toBeGreaterThan(5, "seed {$seed}");
+});
+
 it('finds the best week that keeps to what others leave', function (): void {
     $seed = random_int(1, 1_000_000_000);
     $far = 0;
