@@ -25,7 +25,7 @@ final class StockPrices
     /** @var array<int, float> by offer */
     public array $of = [];
 
-    /** @var array<int, float> by offer: what there is; 0 for other sizes of an offer */
+    /** @var array<int, float> by offer: what can be taken (UsableStock); 0 for other sizes of an offer */
     public array $stock = [];
 
     /** @var array<int, float> by offer: a large serving, so that condiments and vegetables weigh alike */
@@ -41,9 +41,15 @@ final class StockPrices
 
     public function __construct(private readonly ObjectiveWeights $weights, PlanningProblem $problem)
     {
-        foreach ($problem->options as $option) {
+        $portions = [];
+        foreach ($problem->options as $i => $option) {
+            foreach (array_keys($option->isFor, true, true) as $m) {
+                $portions[$problem->offerOf($i)][] = $option->portion[$m];
+            }
+        }
+        foreach ($problem->options as $i => $option) {
             $this->of[] = 0.0;
-            $this->stock[] = $option->offer === null ? $option->stock : 0.0;
+            $this->stock[] = $option->offer === null ? UsableStock::of($portions[$i] ?? [], $option->stock) : 0.0;
             $this->serving[] = $option->offer === null ? max(self::EPS, ...$option->portion) : INF;
         }
         // What a cook has locked is served, even where it is more than there is.
