@@ -18,6 +18,24 @@ final readonly class PlannedEaterWeek
     public function __construct(public array $plates, public float $worth, public int $missing, public array $used) {}
 
     /**
+     * What weeks of all eaters come to together.
+     *
+     * @param  array<int, self>  $weeks  by eater
+     * @param  float  $fair  the weight of fairness
+     */
+    public static function total(array $weeks, float $fair): float
+    {
+        $total = 0.0;
+        $most = 0;
+        foreach ($weeks as $week) {
+            $total += $week->worth;
+            $most = max($most, $week->missing);
+        }
+
+        return $total - $fair * $most;
+    }
+
+    /**
      * What is left of its worth at these prices.
      *
      * @param  array<int, float>  $price  by offer

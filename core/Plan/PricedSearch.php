@@ -260,14 +260,7 @@ final class PricedSearch
     /** @param  array<int, PlannedEaterWeek>  $weeks */
     private function totalOf(array $weeks): float
     {
-        $total = 0.0;
-        $most = 0;
-        foreach ($weeks as $week) {
-            $total += $week->worth;
-            $most = max($most, $week->missing);
-        }
-
-        return $total - $this->problem->weights->fair * $most;
+        return PlannedEaterWeek::total($weeks, $this->problem->weights->fair);
     }
 
     /**

@@ -117,13 +117,7 @@ final class Together
     /** @param  array<int, PlannedEaterWeek>  $chosen */
     private function reach(array $chosen): void
     {
-        $total = 0.0;
-        $most = 0;
-        foreach ($chosen as $week) {
-            $total += $week->worth;
-            $most = max($most, $week->missing);
-        }
-        $total -= $this->fair * $most;
+        $total = PlannedEaterWeek::total($chosen, $this->fair);
         if ($total > $this->total) {
             ksort($chosen);
             [$this->best, $this->total] = [$chosen, $total + self::EPS];
