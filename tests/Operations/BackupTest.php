@@ -53,7 +53,7 @@ it('comes back from its backup as it was, while it runs and after it was stopped
         clearstatcache();
         expect($modes())->toBe($let);
         expect(kitchensOf($start))->toBe($before);
-        expect($start->until('/health', 200))->toBeTrue();
+        expect($start->until('/health', 200))->toBeTrue()->and($start->until('/api/session', 200))->toBeTrue();
         expect($start->ask('/api/session')[2]['demoIsOpen'])->toBeTrue();
 
         $start->command('stop')->mustRun();

@@ -77,7 +77,8 @@ final class RealStart
         assert($call !== false);
         curl_setopt_array($call, [
             CURLOPT_RETURNTRANSFER => true,
-            CURLOPT_TIMEOUT => 10,
+            // The first answer after a start is read by cold servers.
+            CURLOPT_TIMEOUT => 30,
             CURLOPT_HEADERFUNCTION => static function (mixed $call, string $line) use (&$headers): int {
                 [$name, $value] = [...explode(': ', trim($line), 2), ''];
                 $headers[strtolower($name)] = $value;
