@@ -1,15 +1,30 @@
+import type { Locator, Page } from '@playwright/test';
 import { ulid } from 'ulid';
 import type { components } from '../../web/src/api/contract.gen';
-import { choose, expect, kitchenOf, signIn, startCarrots, test, write } from './kitchen';
+import { choose, expect, kitchenOf, signIn, startCarrots, test, write, type Cook } from './kitchen';
 import { inEveryLook } from './opened';
 
 type Schemas = components['schemas'];
 
-test('a serving whose answer was lost is there once, however often it is pressed', async ({ page, cook }) => {
+/** Ada on Today, with a jar to eat from. */
+async function adaOfToday(page: Page, cook: Cook): Promise<Locator> {
   await signIn(page, cook);
   await startCarrots(page, { name: 'Sticks', daysAgo: 12 });
   await page.goto('/today');
-  const ada = page.getByRole('region', { name: 'Ada' });
+  return page.getByRole('region', { name: 'Ada' });
+}
+
+/** A soup that is typed and not saved yet. */
+async function soupOf(page: Page, ada: Locator): Promise<Locator> {
+  await ada.getByRole('button', { name: 'Add other food for Ada' }).click();
+  const drawer = page.getByRole('dialog', { name: /Ada/ });
+  await drawer.getByLabel('What').fill('Soup');
+  await drawer.getByRole('spinbutton', { name: 'Sodium' }).fill('600');
+  return drawer;
+}
+
+test('a serving whose answer was lost is there once, however often it is pressed', async ({ page, cook }) => {
+  const ada = await adaOfToday(page, cook);
   const served = ada.getByRole('button', { name: 'Edit Sticks of Ada' });
   const press = async () => {
     await ada.getByRole('button', { name: 'Ada eats…' }).click();
@@ -66,10 +81,7 @@ test('what was written although its answer was lost is there when the page is lo
 });
 
 test('a form whose answer was lost is there once, and can be put right', async ({ page, cook }) => {
-  await signIn(page, cook);
-  await startCarrots(page, { name: 'Sticks', daysAgo: 12 });
-  await page.goto('/today');
-  const ada = page.getByRole('region', { name: 'Ada' });
+  const ada = await adaOfToday(page, cook);
   let isAway = true;
   await page.route('**/api/other-foods', async (route) => {
     if (isAway && route.request().method() === 'POST') {
@@ -79,10 +91,7 @@ test('a form whose answer was lost is there once, and can be put right', async (
       await route.continue();
     }
   });
-  await ada.getByRole('button', { name: 'Add other food for Ada' }).click();
-  const drawer = page.getByRole('dialog', { name: /Ada/ });
-  await drawer.getByLabel('What').fill('Soup');
-  await drawer.getByRole('spinbutton', { name: 'Sodium' }).fill('600');
+  const drawer = await soupOf(page, ada);
   await drawer.getByRole('button', { name: 'Save' }).click();
   await expect(drawer).toBeHidden();
   await expect(page.getByRole('button', { name: '1 waiting' })).toBeVisible();
@@ -99,10 +108,7 @@ test('a form whose answer was lost is there once, and can be put right', async (
 });
 
 test('what was saved behind a failing answer is told apart from what is typed since', async ({ page, cook }) => {
-  await signIn(page, cook);
-  await startCarrots(page, { name: 'Sticks', daysAgo: 12 });
-  await page.goto('/today');
-  const ada = page.getByRole('region', { name: 'Ada' });
+  const ada = await adaOfToday(page, cook);
   let fails = true;
   await page.route('**/api/other-foods', async (route) => {
     if (fails && route.request().method() === 'POST') {
@@ -112,10 +118,7 @@ test('what was saved behind a failing answer is told apart from what is typed si
       await route.continue();
     }
   });
-  await ada.getByRole('button', { name: 'Add other food for Ada' }).click();
-  const drawer = page.getByRole('dialog', { name: /Ada/ });
-  await drawer.getByLabel('What').fill('Soup');
-  await drawer.getByRole('spinbutton', { name: 'Sodium' }).fill('600');
+  const drawer = await soupOf(page, ada);
   const answer = page.waitForResponse((one) => one.url().endsWith('/other-foods') && one.status() === 500);
   await drawer.getByRole('button', { name: 'Save' }).click();
   await answer;
