@@ -154,7 +154,7 @@ final class PricedSearch
         $prices = $this->prices;
         $this->tellMissingApart();
         $this->diveFrom($this->everybody(), $prices, 0.0, static fn(int $below): int => 0);
-        $this->combine($this->everybody());
+        $this->combine();
         $this->join($prices, ...self::NEAR_FEW);
         if ($this->patience() > 0) {
             $this->join($prices, ...self::NEAR_MANY);
@@ -163,10 +163,10 @@ final class PricedSearch
         for ($time = 0; $time < self::EXCHANGES && $idle < $this->patience() && !$this->isDone(); $time++) {
             $before = $this->total;
             $this->exchange($prices, self::HEAT * (1 + $idle));
-            $this->combine($this->everybody());
+            $this->combine();
             if (!$this->isDone() && $this->patience() > 1) {
                 $this->take($this->read($search->goOn($this->served())), 0.0);
-                $this->combine($this->everybody());
+                $this->combine();
             }
             if ($this->total > $before + self::EPS) {
                 $this->join($prices, ...self::NEAR_MANY);
@@ -273,7 +273,7 @@ final class PricedSearch
     {
         $this->priceDays();
         $this->priceWeeks($rounds, $known);
-        $this->combine($this->everybody());
+        $this->combine();
         $this->tell();
     }
 
@@ -410,28 +410,20 @@ final class PricedSearch
         return array_sum(array_map(static fn(PlannedEaterWeek $week): int => $week->missing, $this->now));
     }
 
-    /**
-     * The best plan that the known weeks of these eaters make together while the others' stay.
-     *
-     * @param  list<int>  $some  eaters
-     */
-    private function combine(array $some): void
+    /** The best plan that known weeks make together. */
+    private function combine(): void
     {
-        $left = $this->leftTo($some);
+        $left = $this->prices->stock;
         $atMost = $this->prices->worthOfStock();
         $weeks = [];
-        $others = array_diff_key($this->now, array_flip($some));
-        foreach ($others as $m => $now) {
-            $atMost += $now->priced($this->prices->of, $this->prices->missing($m));
-        }
-        foreach ($some as $m) {
+        foreach ($this->everybody() as $m) {
             $rows = $this->known->fitting($m, $left, $this->prices, self::COMBINED);
             $top = $rows[0][0] ?? 0.0;
             $atMost += $top;
             $weeks[$m] = array_map(static fn(array $row): array => [$top - $row[0], $row[1]], $rows);
         }
         $together = new Together($this->problem->weights->fair, self::LOOKS);
-        $this->take($together->best($weeks, $left, $others, $atMost, $this->total) ?? $this->now, 0.0);
+        $this->take($together->best($weeks, $left, $atMost, $this->total) ?? $this->now, 0.0);
     }
 
     /**
@@ -456,7 +448,7 @@ final class PricedSearch
             $isAll = $isAll && $isAllOfThem;
         }
         $together = new Together($this->problem->weights->fair, $looks);
-        $found = $together->best($weeks, $prices->stock, [], $atMost, $this->total);
+        $found = $together->best($weeks, $prices->stock, $atMost, $this->total);
         if ($found !== null) {
             $this->take(
                 array_map(

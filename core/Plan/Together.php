@@ -30,18 +30,17 @@ final class Together
     /**
      * @param  array<int, list<array{float, PlannedEaterWeek}>>  $weeks  by eater: what each loses, and the week; what loses least first
      * @param  array<int, float>  $left  by offer: what there is for them
-     * @param  array<int, PlannedEaterWeek>  $others  by eater: weeks that stay
      * @param  float  $atMost  what a plan comes to at most in which nobody loses anything
      * @param  float  $total  what it must pass
-     * @return array<int, PlannedEaterWeek>|null by eater, with the others; null where none passes it
+     * @return array<int, PlannedEaterWeek>|null by eater; null where none passes it
      */
-    public function best(array $weeks, array $left, array $others, float $atMost, float $total): ?array
+    public function best(array $weeks, array $left, float $atMost, float $total): ?array
     {
         $this->best = null;
         $this->total = $total + self::EPS;
         $fitting = in_array([], $weeks, true) ? null : $this->fitting($weeks, $left, $atMost - $total);
         if ($fitting !== null) {
-            $this->choose($fitting, $left, $others, $atMost);
+            $this->choose($fitting, $left, [], $atMost);
         }
 
         return $this->best;
