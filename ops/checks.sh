@@ -10,6 +10,24 @@ check() { # name, command ...
   "$@" || failed+=("$name")
 }
 
+# What takes one core each is done side by side, and each is told when it is done.
+side_by_side() { # name and script of the screens, ...
+  local said names=() tasks=() at
+  said=$(mktemp -d)
+  while [ "$#" -gt 0 ]; do
+    npm run --silent "$2" >"$said/${#names[@]}" 2>&1 &
+    names+=("$1")
+    tasks+=($!)
+    shift 2
+  done
+  for at in "${!names[@]}"; do
+    wait "${tasks[at]}" || failed+=("${names[at]}")
+    printf '\n== %s\n' "${names[at]}"
+    cat "$said/$at"
+  done
+  rm -r "$said"
+}
+
 # On both cores, each with a database of its own; several processes colour their lines whatever one says.
 pest() {
   vendor/bin/pest --parallel --processes=2 --compact --colors=never | sed -u 's/\x1b\[[0-9;]*[A-Za-z]//g'
@@ -23,9 +41,7 @@ audit() {
 check 'Shell scripts' shellcheck -x tempesal .ci/run ops/*.sh
 check 'Analysis of the core' vendor/bin/phpstan analyse --no-progress --memory-limit=1G
 check 'Analysis of the application' vendor/bin/phpstan analyse -c phpstan-app.neon --no-progress --memory-limit=1G
-check 'Formatting' npm run --silent format:check
-check 'Lint of the screens' npm run --silent lint
-check 'Types of the screens' npm run --silent types
+side_by_side Formatting format:check 'Lint of the screens' lint 'Types of the screens' types
 check 'Vitest' npm run --silent screens
 check 'Known weaknesses of the libraries' audit
 check 'Pest' pest
