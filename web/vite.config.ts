@@ -1,3 +1,5 @@
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type HtmlTagDescriptor, type Plugin } from 'vite';
@@ -7,6 +9,12 @@ import { catalogueModules } from './sentences.ts';
 import { daylight, evening, paletteSheet } from './src/app/palette.ts';
 
 const here = fileURLToPath(new URL('.', import.meta.url));
+
+/** Which contract these screens read. */
+const contract = createHash('sha256')
+  .update(readFileSync(`${here}src/api/contract.gen.ts`))
+  .digest('hex')
+  .slice(0, 12);
 
 /** The letters that every page needs are asked for with the page, and so is what the first script asks for. */
 function askedForAtOnce(): Plugin {
@@ -67,6 +75,7 @@ export default defineConfig({
   root: here,
   base: '/build/',
   publicDir: false,
+  define: { 'import.meta.env.CONTRACT': JSON.stringify(contract) },
   plugins: [
     react(),
     catalogueModules(),

@@ -10,6 +10,7 @@ use Tempesal\Core\Bench\BenchSolution;
 use Tempesal\Core\Jar\Jar as Geometry;
 use Tempesal\Core\Jar\JarFit;
 use Tempesal\Core\Jar\Packing;
+use Tempesal\Core\Ledger\Account;
 use Tempesal\Core\Ledger\BatchState;
 use Tempesal\Core\Ledger\Phase;
 use Tempesal\Core\Ledger\Served;
@@ -23,10 +24,17 @@ use Tempesal\Core\Salt\BrineTable;
 /**
  * The measures from which a jar is drawn, in mm from its floor.
  *
- * @phpstan-type Picture array{foodMm: float, liquidMm: float, ...<string, mixed>}
+ * @phpstan-type Picture array{foodMm: float, liquidMm: float, isGuessed: bool, ...<string, mixed>}
  */
 final class JarPicture
 {
+    /** The least of a pot in ml, its ml for each gram that came into it, and how wide it is for a cube as large as itself. */
+    private const LEAST_POT_ML = 150.0;
+
+    private const POT_ROOM = 1.25;
+
+    private const POT_WIDTH = 11.5;
+
     /**
      * One of the jars on the bench.
      *
@@ -51,13 +59,10 @@ final class JarPicture
         );
     }
 
-    /** @return Picture|null */
-    public static function ofBatch(Batch $batch, BatchState $state): ?array
+    /** @return Picture */
+    public static function ofBatch(Batch $batch, BatchState $state): array
     {
-        $geometry = $batch->jar?->geometry() ?? self::asBought($batch);
-        if ($geometry === null) {
-            return null;
-        }
+        $geometry = $batch->jar?->geometry() ?? (self::asBought($batch) ?? self::pot($state));
         $brine = $state->phase(Phase::Brine);
         $shape = $state->isOnePhase() ? PieceShape::Pulp : $batch->shape;
         $isSauce = $state->isOnePhase();
@@ -80,8 +85,21 @@ final class JarPicture
             $isSauce,
         );
 
-        // A bought jar's brine is no part of its ledger, but stands there all the same.
-        return $batch->method === Method::Bought ? [...$picture, 'liquidMm' => $picture['foodMm']] : $picture;
+        if ($batch->jar !== null) {
+            return $picture;
+        }
+
+        return [
+            ...$picture,
+            'isGuessed' => true,
+            'overflowMl' => 0.0,
+            // A bought jar's brine is no part of its ledger, but stands there all the same; and nobody knows that what is in a pot
+            // looks out of its brine.
+            'liquidMm' =>
+                $batch->method === Method::Bought
+                    ? $picture['foodMm']
+                    : max($picture['liquidMm'], $liquid->value > 0.0 ? $picture['foodMm'] : 0.0),
+        ];
     }
 
     /** The jar in which a shop sells so much, or so much brine is kept: common practice, no source. */
@@ -95,6 +113,16 @@ final class JarPicture
         $body = 44.0 * ($millilitres / 100.0) ** (1.0 / 3.0);
 
         return Geometry::of(Millilitres::of($millilitres), Millimetres::of($body * 0.86), Millimetres::of($body));
+    }
+
+    /** A plain pot for what stands in no jar that is known: a little wider than it is high, with room for all that came into it. */
+    private static function pot(BatchState $state): Geometry
+    {
+        $came = $state->account(Account::Outside)->plus($state->account(Account::Received))->weightG();
+        $millilitres = max(self::LEAST_POT_ML, abs($came) * self::POT_ROOM);
+        $body = self::POT_WIDTH * $millilitres ** (1.0 / 3.0);
+
+        return Geometry::of(Millilitres::of($millilitres), Millimetres::of($body), Millimetres::of($body));
     }
 
     /** @return Picture a jar with nothing in it */
@@ -135,6 +163,7 @@ final class JarPicture
             'liquidMm' => $onePhase ? $food : $fit->liquidLevel($liquid)->value,
             'headspaceMm' => $fit->packing->headspace->value,
             'overflowMl' => $fit->overflow($liquid)->value,
+            'isGuessed' => false,
             'isTooFull' => $isTooFull,
             'hasWeight' => $fit->packing->weightVolume->value > 0.0,
             'shape' => $shape,

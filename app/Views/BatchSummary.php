@@ -96,7 +96,7 @@ final class BatchSummary
                         $status,
                         new ShelfSnapshot(
                             $status->day,
-                            $picture === null || $served === Served::Sauce
+                            $picture['isGuessed'] || $served === Served::Sauce
                                 ? 0.0
                                 : $picture['foodMm'] - $picture['liquidMm'],
                             $status->longSince(),

@@ -8,6 +8,7 @@ use App\Care\BatchStatus;
 use App\Models\Person;
 use App\Models\Serving;
 use App\Models\WeekChange;
+use App\Pictures\JarPicture;
 use App\Week\JarToCome;
 use App\Week\KitchenWeek;
 use Carbon\CarbonImmutable;
@@ -196,7 +197,7 @@ final class WeekView
                 'name' => $status->planned->name(),
                 'colour' => $status->colour(),
                 'place' => $status->place()->value,
-                'jar' => null,
+                'jar' => JarPicture::empty($status->planned->jar),
             ];
         }
         $summary = BatchSummary::of($status);

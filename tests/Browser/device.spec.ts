@@ -75,7 +75,8 @@ test('without a network the last known pages open, and a serving outlives its ta
     await expect
       .poll(() =>
         second.evaluate(async () => {
-          const kept = await (await caches.open('tempesal.answers')).keys();
+          const names = (await caches.keys()).filter((name) => name.startsWith('tempesal.answers'));
+          const kept = (await Promise.all(names.map(async (name) => (await caches.open(name)).keys()))).flat();
           return kept.map(({ url }) => new URL(url).pathname).filter((path) => path !== '/api/session');
         }),
       )

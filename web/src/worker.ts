@@ -8,7 +8,7 @@ import {
 } from 'workbox-precaching';
 import { NavigationRoute, registerRoute } from 'workbox-routing';
 import { NetworkFirst } from 'workbox-strategies';
-import { AWAY, ANSWERS, LAST_KNOWN } from './api/lastKnown';
+import { ANSWERS, AWAY, forgetAnswers, LAST_KNOWN } from './api/lastKnown';
 
 /*
  * What stands between the screens and the network: the screens themselves are on the device, and where there is no network
@@ -18,7 +18,8 @@ import { AWAY, ANSWERS, LAST_KNOWN } from './api/lastKnown';
 declare const self: {
   __WB_MANIFEST: PrecacheEntry[];
   skipWaiting: () => Promise<void>;
-  addEventListener: (type: 'message', listen: (event: MessageEvent<{ type?: string } | null>) => void) => void;
+  addEventListener: ((type: 'message', listen: (event: MessageEvent<{ type?: string } | null>) => void) => void) &
+    ((type: 'activate', listen: (event: { waitUntil: (done: Promise<void>) => void }) => void) => void);
 };
 
 /** Answers that are no news of the kitchen: files, what was typed, how far something is. */
@@ -59,6 +60,9 @@ registerRoute(
     ],
   }),
 );
+self.addEventListener('activate', (event) => {
+  event.waitUntil(forgetAnswers((name) => name !== ANSWERS));
+});
 self.addEventListener('message', (event) => {
   // A new version waits until the cook says so.
   if (event.data?.type === 'SKIP_WAITING') {

@@ -2294,7 +2294,7 @@ export interface components {
                 code: string;
                 text: components["schemas"]["Message"];
             };
-            jar: components["schemas"]["JarPicture"] | null;
+            jar: components["schemas"]["JarPicture"];
         };
         Portion: {
             personId: string;
@@ -2603,7 +2603,7 @@ export interface components {
             batchId: string;
             batchName: string;
             colour: string;
-            jar: components["schemas"]["JarPicture"] | null;
+            jar: components["schemas"]["JarPicture"];
             task: components["schemas"]["Task"];
             text: components["schemas"]["Message"];
             /** Format: date */
@@ -3844,6 +3844,8 @@ export interface components {
             liquidMm: number;
             headspaceMm: number;
             overflowMl: number;
+            /** @description It stands in no jar of which the measures are known. */
+            isGuessed: boolean;
             isTooFull: boolean;
             hasWeight: boolean;
             shape: components["schemas"]["Shape"];
@@ -4204,7 +4206,7 @@ export interface components {
                 name: string;
                 colour: string;
                 place: components["schemas"]["Place"];
-                jar: components["schemas"]["JarPicture"] | null;
+                jar: components["schemas"]["JarPicture"];
                 isLive: boolean;
                 /** @description Of what is served from it. */
                 grams: number;

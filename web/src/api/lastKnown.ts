@@ -1,7 +1,9 @@
 import { told } from './told';
 
-/** Where the last answers are kept on the device. */
-export const ANSWERS = 'tempesal.answers';
+const KEPT = 'tempesal.answers';
+
+/** Where the last answers are kept on the device. What was answered by another contract is none for these screens. */
+export const ANSWERS = `${KEPT}.${String(import.meta.env.CONTRACT)}`;
 
 /** What a server says that cannot answer just now, or one that stands before it. */
 export const AWAY = [502, 503, 504];
@@ -17,9 +19,10 @@ export const hearLastKnown = (response: Response): void => since.set(response.he
 /** Since when there was no news; null while there is. */
 export const useLastKnown = since.use;
 
-/** Whoever leaves takes what was known along. */
-export async function forgetAnswers(): Promise<void> {
-  if ('caches' in window) {
-    await caches.delete(ANSWERS);
+/** Whoever leaves takes what was known along; what only other versions of the screens can read goes by itself. */
+export async function forgetAnswers(which: (name: string) => boolean = () => true): Promise<void> {
+  if ('caches' in globalThis) {
+    const kept = (await caches.keys()).filter((name) => name.startsWith(KEPT));
+    await Promise.all(kept.filter(which).map((name) => caches.delete(name)));
   }
 }

@@ -46,15 +46,13 @@ function Whole({ batch }: { batch: Batch }) {
     <div className="batch">
       <div>
         <div className="batch-jar">
-          {batch.jar && (
-            <JarDrawing
-              jar={batch.jar}
-              scale={1.55}
-              label={t('batch.drawing', { name: batch.name })}
-              seed={batch.id}
-              showsLevels
-            />
-          )}
+          <JarDrawing
+            jar={batch.jar}
+            scale={1.55}
+            label={t('batch.drawing', { name: batch.name })}
+            seed={batch.id}
+            showsLevels={!batch.jar.isGuessed}
+          />
         </div>
         <Tag batch={batch} />
       </div>

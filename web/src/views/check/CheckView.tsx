@@ -71,11 +71,9 @@ function Look({ batch, questions }: { batch: Batch; questions: Question[] }) {
         ))}
       </div>
       <aside className="check-verdict" aria-live="polite">
-        {batch.jar && (
-          <div className="check-jar">
-            <JarDrawing jar={batch.jar} scale={0.72} label="" seed={batch.id} />
-          </div>
-        )}
+        <div className="check-jar">
+          <JarDrawing jar={batch.jar} scale={0.72} label="" seed={batch.id} />
+        </div>
         {asks.map((question) => (
           <Ask key={question.code} batch={batch} question={question} found={found} toggle={toggle} />
         ))}
@@ -121,7 +119,7 @@ function Ask({ batch, question, found, toggle }: AskProps) {
               checked={found.includes(sign.id)}
               onChange={() => toggle(question, sign.id)}
             />
-            <FindingDrawing sign={sign.id} colour={batch.colour} shape={batch.jar?.shape ?? 'chunks'} />
+            <FindingDrawing sign={sign.id} colour={batch.colour} shape={batch.jar.shape} />
             <span>{say(sign.label)}</span>
           </label>
         ))}

@@ -41,7 +41,7 @@ export function LogView() {
   return (
     <div className="log">
       <header className="log-head">
-        {batch.data.jar && <JarDrawing jar={batch.data.jar} scale={0.42} label="" seed={batch.data.id} />}
+        <JarDrawing jar={batch.data.jar} scale={0.42} label="" seed={batch.data.id} />
         <div>
           <h1>{batch.data.name}</h1>
           <p className="soft">

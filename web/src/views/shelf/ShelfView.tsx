@@ -25,6 +25,9 @@ type Filter = keyof typeof filters;
 
 const SCALE = 1.06;
 
+/** A name that is longer than so many pixels takes two lines. */
+const LONG_NAME = 224;
+
 /** Up to this rank it is more than a day's chore. */
 const PRESSING = 20;
 
@@ -125,23 +128,21 @@ export function ShelfView() {
 
 function JarOnBoard({ batch }: { batch: ShelfBatch }) {
   const strength = batch.strength ? `, ${say(batch.strength)}` : '';
-  const width = Math.max(158, batch.name.length * 7.4 + 16, (batch.jar?.bodyMm ?? 90) * SCALE + 40);
+  const width = Math.max(158, Math.min(LONG_NAME, batch.name.length * 7.4 + 16), batch.jar.bodyMm * SCALE + 40);
 
   return (
     <Link to={`/shelf/${batch.id}`} className="board-jar" style={{ width }}>
-      {batch.jar && (
-        <span style={{ position: 'relative' }}>
-          <JarDrawing
-            jar={batch.jar}
-            scale={SCALE}
-            label={`${batch.jarName ?? t('shelf.jar')}${strength}`}
-            seed={batch.id}
-          />
-          <span className={`tag${batch.attention ? ' is-asking' : ''}`} style={{ left: '50%', top: '46%' }}>
-            {days(batch.dayCount)}
-          </span>
+      <span style={{ position: 'relative' }}>
+        <JarDrawing
+          jar={batch.jar}
+          scale={SCALE}
+          label={`${batch.jarName ?? t('shelf.jar')}${strength}`}
+          seed={batch.id}
+        />
+        <span className={`tag${batch.attention ? ' is-asking' : ''}`} style={{ left: '50%', top: '46%' }}>
+          {days(batch.dayCount)}
         </span>
-      )}
+      </span>
       <span className="board-name">
         <b>{batch.name}</b>
         <span className="soft">

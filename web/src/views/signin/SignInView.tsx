@@ -23,6 +23,7 @@ const quart: JarPicture = {
   liquidMm: 136,
   headspaceMm: 20,
   overflowMl: 0,
+  isGuessed: false,
   isTooFull: false,
   hasWeight: false,
   shape: 'sticks',

@@ -20,7 +20,7 @@ export function ChoresOf({ date }: { date: string }) {
       <ul className="quiet-list chores-of">
         {due.map((chore) => (
           <li key={chore.id}>
-            {chore.jar && <JarDrawing jar={chore.jar} scale={0.24} label="" seed={chore.batchId} />}
+            <JarDrawing jar={chore.jar} scale={0.24} label="" seed={chore.batchId} />
             <span>
               <Link to={`/shelf/${chore.batchId}`}>{chore.batchName}</Link>
               <br />

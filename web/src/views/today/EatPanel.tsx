@@ -111,7 +111,7 @@ function JarAtHand({ jar, person, eat }: AtHandProps) {
   return (
     <div className="at-hand-jar">
       <button type="button" disabled={cost === null} onClick={() => eat(usual)}>
-        {jar.jar && <JarDrawing jar={jar.jar} scale={0.22} label="" seed={jar.id} />}
+        <JarDrawing jar={jar.jar} scale={0.22} label="" seed={jar.id} />
         <span>{jar.name}</span>
         {cost ? (
           <span>

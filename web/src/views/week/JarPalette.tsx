@@ -106,7 +106,7 @@ const JarToTake = memo(function JarToTake({ jar, hands, isHeld, movable }: JarPr
       disabled={jar.closed !== null}
       onClick={() => hold(isHeld ? null : jar.id)}
     >
-      {jar.jar && <JarDrawing jar={jar.jar} scale={0.2} label="" seed={jar.id} />}
+      <JarDrawing jar={jar.jar} scale={0.2} label="" seed={jar.id} />
       <span className="at-hand-name">{jar.name}</span>
       <RunningDown jar={jar} dates={week.dates} />
       <span className="at-hand-says">{says(jar, week)}</span>

@@ -61,7 +61,7 @@ export const WeekGrid = memo(function WeekGrid({ hands, held }: InHand) {
         {week.people.map((person) => (
           <div key={person.id} role="row" className="plank">
             <span role="rowheader" className="plank-who">
-              <b>{person.name}</b>
+              <b title={person.name}>{person.name}</b>
               <span>{t('week.target', { target: mg(person.targetMg), isHard: person.isHard })}</span>
               <span>{t('week.kinds', { kinds: person.kinds })}</span>
             </span>

@@ -76,7 +76,7 @@ export function WeekSheet() {
         <div className="week-sheet-jars">
           {used.map((jar) => (
             <figure key={jar.id}>
-              {jar.jar && <JarDrawing jar={jar.jar} scale={0.26} label="" seed={jar.id} />}
+              <JarDrawing jar={jar.jar} scale={0.26} label="" seed={jar.id} />
               <figcaption>
                 {t('week.jar_left', {
                   jar: jar.name,
