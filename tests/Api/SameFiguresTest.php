@@ -304,12 +304,12 @@ it('answers every figure as it did before', function (): void {
         }
         // A jar counts as live from the stage that its method names, no longer from its first hour.
         [$now[$asked], $figures] = array_map(withoutLive(...), [$now[$asked], $figures]);
-        // A kitchen's units have come since, bags of brine, and how a jar is closed; what was there stays.
+        // A kitchen's units have come since, bags of brine, how a jar is closed and whether it is known; what was there stays.
         $now[$asked] = array_filter(
             $now[$asked],
             static fn(string $path): bool => isset($figures[$path]) ||
                 preg_match(
-                    '#^/uses(Inches|Fahrenheit)$|^/(entry|serving)Count$|/isBag$|/isFood(Now)?$|^/vessel/|/nextStep/|/kinds/|/meant/|^/again/|/sodiumOn|/isCooked$|/isMixed$|/isToStart$|/isAway$|/isWarned$|^/away|/levels/|/toCome/|/missed/|/isCareful$|/stays|/warning$|/days/\d+/total/|^/unmet|^/isBare$|^/people/\d+/total/|/mean\d*/(jars|rest)/|^/mean\d*/(jars|rest)/|^/weights/(small|fair)$|^/cultures/|^/byMeal/|^/targets/|/potassiumPer100g$|^/labels/8/sodium/|/spread/|/(mmol|saltGrams|daysWritten)$|/servings/\d+/isLive$#',
+                    '#^/uses(Inches|Fahrenheit)$|^/(entry|serving)Count$|/isBag$|/isGuessed$|/isFood(Now)?$|^/vessel/|/nextStep/|/kinds/|/meant/|^/again/|/sodiumOn|/isCooked$|/isMixed$|/isToStart$|/isAway$|/isWarned$|^/away|/levels/|/toCome/|/missed/|/isCareful$|/stays|/warning$|/days/\d+/total/|^/unmet|^/isBare$|^/people/\d+/total/|/mean\d*/(jars|rest)/|^/mean\d*/(jars|rest)/|^/weights/(small|fair)$|^/cultures/|^/byMeal/|^/targets/|/potassiumPer100g$|^/labels/8/sodium/|/spread/|/(mmol|saltGrams|daysWritten)$|/servings/\d+/isLive$#',
                     $path,
                 ) !== 1,
             ARRAY_FILTER_USE_KEY,

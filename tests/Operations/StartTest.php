@@ -15,6 +15,9 @@ it('comes back after its database or its web server was killed, says so, and end
         [$database, $web] = [$start->process('database'), $start->process('web')];
         // No answer is given before it is known that the database is gone, so the first one after it tells.
         posix_kill($database, SIGKILL);
+        while (RealStart::runs($database)) {
+            usleep(1_000);
+        }
         [$status, $headers, $body] = $start->ask('/api/session');
         expect($status)->toBe(503);
         expect((int) $headers['retry-after'])->toBeGreaterThan(0);
