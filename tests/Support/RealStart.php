@@ -104,11 +104,12 @@ final class RealStart
         return false;
     }
 
+    /** What has ended and was not fetched yet has no programme any more. */
     public static function runs(int $process): bool
     {
-        return $process > 0 &&
-            is_dir("/proc/{$process}") &&
-            !str_contains((string) @file_get_contents("/proc/{$process}/stat"), ') Z ');
+        clearstatcache();
+
+        return $process > 0 && file_exists("/proc/{$process}/exe");
     }
 
     public function end(): void
