@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Views;
 
 use App\Models\Jar;
+use App\Week\LiveAhead;
 use App\Week\Makeable;
 use App\Week\MoreToMake;
 use App\Week\StockAhead;
@@ -49,6 +50,7 @@ final class TimelineView
                 static fn(ScheduledBatch $lot): array => self::suggestion($ahead, $lot, $names[$lot->size] ?? ''),
                 self::inTime($ahead->forecast->added),
             ),
+            'live' => self::live($ahead),
             'goal' => $more->goal,
             'more' => array_map(
                 static fn(WayInChoice $one): array => self::more($more, $one, $names[$one->jar->size] ?? ''),
@@ -136,6 +138,19 @@ final class TimelineView
     private static function colour(StockAhead $ahead, string $kind): string
     {
         return isset($ahead->answers[$kind]) ? $ahead->answers[$kind]->formula->colour() : '#b9ab99';
+    }
+
+    /** @return array{servingsADay: int, runsOutOn: string|null}|null */
+    private static function live(StockAhead $ahead): ?array
+    {
+        $live = LiveAhead::of($ahead);
+
+        return $live === null
+            ? null
+            : [
+                'servingsADay' => $live->servingsADay,
+                'runsOutOn' => $live->runsOut === null ? null : $ahead->date($live->runsOut),
+            ];
     }
 
     /** @return array<string, mixed> */

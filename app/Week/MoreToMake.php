@@ -60,9 +60,12 @@ final readonly class MoreToMake
         );
     }
 
-    /** Of whoever gets least of what they want. */
+    /** Of whoever gets least of what they want; where nothing comes round, that it does not. */
     private static function goal(StockAhead $ahead): ?Message
     {
+        if (LiveAhead::of($ahead) !== null) {
+            return Message::of('ahead.goal_none');
+        }
         $worst = null;
         foreach ($ahead->lines === [] ? [] : Person::atTable() as $person) {
             $wants = $person->live_goal * self::DAYS_A_WEEK;

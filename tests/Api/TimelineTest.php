@@ -241,3 +241,38 @@ it('draws a jar as it is planned to be eaten, not in a straight line', function 
         ->and(array_map(fn(array $one): float => round($lot['grams'] - $one['grams'], 6), $lot['levels']))
         ->toEqual($taken);
 });
+
+it('says how long what is live lasts where nothing comes round, and what could be made next', function (): void {
+    $ahead = fn(): array => $this->getJson('/api/timeline')->assertOk()->json();
+    expect($ahead()['live'])->toBeNull()->and($ahead()['goal'])->toBeNull();
+
+    // It will be ready, but not within a week.
+    $this->startJar(['vegetableAmount' => '300 g', 'waterAmount' => '300 g'])->assertCreated();
+    expect($ahead()['live'])->toBeNull();
+
+    $this->startJar([
+        'startedOn' => '2026-11-10',
+        'vegetableAmount' => '400 g',
+        'waterAmount' => '400 g',
+    ])->assertCreated();
+    $ripe = collect($this->getJson('/api/batches')->json('batches'))->firstWhere('isReady', true);
+    $people = collect($this->getJson('/api/kitchen')->json('people'));
+    $goal = $people->sum('liveGoal');
+    // Both eat of the ripe jar what they are used to; the first day that has less comes before the other jar is ready.
+    $lasts = (int) floor($ripe['gramsLeft'] / $people->avg('usualServingGrams') / $goal);
+    expect($lasts)->toBe(6);
+    $says = $ahead();
+    expect($says['live']['servingsADay'])
+        ->toBe($goal)
+        ->and($says['live']['runsOutOn'])
+        ->toBe(Carbon::parse('2026-11-25')->addDays($lasts)->toDateString())
+        ->and($says['kinds'])
+        ->toBe([])
+        ->and($says['goal'])
+        ->toBe('What could be made next:')
+        ->and($says['more'])
+        ->not->toBe([]);
+
+    ($this->round)();
+    expect($ahead()['live'])->toBeNull()->and($ahead()['kinds'])->toHaveCount(1);
+});

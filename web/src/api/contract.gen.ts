@@ -4041,6 +4041,12 @@ export interface components {
                     reason: components["schemas"]["Message"];
                 }[];
             }[];
+            /** @description How long what is live lasts at everyone's goal; null where something comes round, or nothing live is ready within a week. */
+            live: null | {
+                servingsADay: number;
+                /** Format: date */
+                runsOutOn: string | null;
+            };
             suggestions: {
                 lotId: string;
                 lineId: string;

@@ -30,6 +30,7 @@ export function TimelineView() {
     return <PageState query={query} />;
   }
   const ahead = query.data;
+  const isBare = ahead.kinds.length === 0 && ahead.live === null;
   const isTried = whatIf.jarId !== undefined || (whatIf.warmer ?? 0) !== 0;
 
   return (
@@ -46,25 +47,30 @@ export function TimelineView() {
           <Deed onClick={() => rotation.open()}>{t('ahead.rotation')}</Deed>
         </span>
       </div>
-      {ahead.kinds.length === 0 && <FirstWeek title={t('way_in.title_ahead')} />}
+      {isBare && <FirstWeek title={t('way_in.title_ahead')} />}
       {ahead.kinds.length === 0 && (
         <p>
           <T m="ahead.no_rotation" v={{ a0: (c) => <Deed onClick={() => rotation.open()}>{c}</Deed> }} />
         </p>
       )}
       <div className="ahead-parts">
-        <section aria-label={t('ahead.to_start')}>
-          <h2>{t('ahead.to_start')}</h2>
-          <ToStart ahead={ahead} isTried={isTried} />
-        </section>
-        <section aria-label={t('ahead.lasts')}>
-          <h2>{t('ahead.lasts')}</h2>
-          <ul className="quiet-list lasts">
-            {ahead.kinds.map((kind) => (
-              <Lasts key={kind.id} kind={kind} />
-            ))}
-          </ul>
-        </section>
+        {(!isBare || ahead.planned.length > 0) && (
+          <section aria-label={t('ahead.to_start')}>
+            <h2>{t('ahead.to_start')}</h2>
+            <ToStart ahead={ahead} isTried={isTried} />
+          </section>
+        )}
+        {!isBare && (
+          <section aria-label={t('ahead.lasts')}>
+            <h2>{t('ahead.lasts')}</h2>
+            <ul className="quiet-list lasts">
+              {ahead.kinds.map((kind) => (
+                <Lasts key={kind.id} kind={kind} />
+              ))}
+              {ahead.live && <LiveLasts live={ahead.live} />}
+            </ul>
+          </section>
+        )}
         <ShoppingList />
       </div>
       <TimelineLanes ahead={ahead} />
@@ -122,6 +128,7 @@ function runsOut(ahead: Timeline): string {
 }
 
 function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
+  const isMore = ahead.goal !== null && ahead.more.length > 0;
   const plan = usePlanBatch();
   const letBe = useCancelPlannedBatch();
   const accept = (
@@ -202,8 +209,8 @@ function ToStart({ ahead, isTried }: { ahead: Timeline; isTried: boolean }) {
           )}
         </li>
       ))}
-      {ahead.planned.length + ahead.suggestions.length === 0 && <li>{t('ahead.nothing_to_start')}</li>}
-      {ahead.goal && ahead.more.length > 0 && <li className="to-start-goal">{say(ahead.goal)}</li>}
+      {ahead.planned.length + ahead.suggestions.length === 0 && !isMore && <li>{t('ahead.nothing_to_start')}</li>}
+      {ahead.goal && isMore && <li className="to-start-goal">{say(ahead.goal)}</li>}
       {ahead.goal &&
         ahead.more.map((one) => (
           <li key={one.formulaId} style={{ borderColor: one.colour }}>
@@ -268,6 +275,21 @@ function Lasts({ kind }: { kind: KindAhead }) {
           {say(gap.reason)}
         </p>
       ))}
+    </li>
+  );
+}
+
+function LiveLasts({ live }: { live: NonNullable<Timeline['live']> }) {
+  return (
+    <li className="lasts-live">
+      <p>
+        <T m="ahead.live" v={{ servings: live.servingsADay, b0: (c) => <b>{c}</b> }} />
+      </p>
+      <p className="soft">
+        {live.runsOutOn === null
+          ? t('ahead.lasts_all')
+          : t('ahead.runs_out', { day: day(live.runsOutOn), start: 'none' })}
+      </p>
     </li>
   );
 }
