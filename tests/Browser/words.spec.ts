@@ -1,4 +1,4 @@
-import { expect, signIn, test } from './kitchen';
+import { expect, signIn, startCarrots, test } from './kitchen';
 
 test.describe('in a country that writes 1,5', () => {
   test.use({ locale: 'de-DE' });
@@ -19,6 +19,23 @@ test.describe('in a country that writes 1,5', () => {
     await headspace.fill('2 cm');
     await expect(page.getByRole('alert').filter({ hasText: 'plenty' })).toBeHidden();
     await expect(page.locator('.bench-closed summary')).toContainText('0,8 in');
+  });
+});
+
+test.describe('on a device whose clock is elsewhere', () => {
+  // A day ahead of the kitchen's most of the time.
+  test.use({ timezoneId: 'Pacific/Kiritimati' });
+
+  test('moments are told by the clock of the kitchen', async ({ page, cook }) => {
+    await signIn(page, cook);
+    const batch = await startCarrots(page, { name: 'Sticks', daysAgo: 0 });
+    await page.goto(`/shelf/${batch.id}`);
+    const first = page.getByRole('list', { name: 'So far' }).getByRole('listitem').first();
+    await expect(first).toContainText(/\d\d:\d\d/);
+    const [, hours, minutes] = /(\d\d):(\d\d)/.exec(await first.innerText()) ?? [];
+    const now = new Date();
+    const since = now.getUTCHours() * 60 + now.getUTCMinutes() - (Number(hours) * 60 + Number(minutes));
+    expect((since + 1440) % 1440).toBeLessThan(10);
   });
 });
 

@@ -34,6 +34,7 @@ import {
 } from './client';
 import { NEWS_EVERY_MS } from './news';
 import { measureBy } from '../messages/readerUnits';
+import { clockOf } from '../messages/zone';
 
 export const useSession = () =>
   useQuery({
@@ -42,6 +43,7 @@ export const useSession = () =>
       const session = await answered(api.GET('/session'));
       if (session.household) {
         measureBy(session.household);
+        clockOf(session.household.timeZone);
       }
 
       return session;

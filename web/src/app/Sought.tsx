@@ -1,8 +1,8 @@
 import { say, t } from '../messages/words';
 import { when } from '../messages/dates';
+import { dayThere } from '../messages/zone';
 import { AutoComplete, type RefSelectProps } from 'antd';
 import { Dialog } from './Dialog';
-import dayjs from 'dayjs';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { SearchResult } from '../api/client';
@@ -17,7 +17,7 @@ function address({ kind, id }: SearchResult): string {
     case 'formula':
       return `/formulas/${id}`;
     case 'day':
-      return dayjs(id).isAfter(dayjs(), 'day') ? `/week/${id}` : `/today/${id}`;
+      return id > dayThere() ? `/week/${id}` : `/today/${id}`;
   }
 }
 

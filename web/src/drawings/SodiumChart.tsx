@@ -1,6 +1,6 @@
 import { t } from '../messages/words';
 import { when } from '../messages/dates';
-import dayjs from 'dayjs';
+import { dayAfter, dayThere, momentThere } from '../messages/zone';
 import { useId } from 'react';
 import { scaleLinear } from 'd3-scale';
 import { mg, number } from '../app/numbers';
@@ -184,8 +184,8 @@ function ticks(first: number, last: number, width: number): number[] {
   const days = Math.max(1, (last - first) / DAY);
   const every = Math.max(1, Math.ceil(days / Math.max(1, Math.floor(width / 64))));
   const all: number[] = [];
-  for (let at = dayjs(first).startOf('day').add(1, 'day'); at.valueOf() <= last; at = at.add(every, 'day')) {
-    all.push(at.valueOf());
+  for (let day = dayAfter(dayThere(first), 1); momentThere(day) <= last; day = dayAfter(day, every)) {
+    all.push(momentThere(day));
   }
   return all;
 }

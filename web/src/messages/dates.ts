@@ -1,5 +1,6 @@
 import { noon } from './words';
 import { readerLocale } from './catalogue';
+import { kitchenZone } from './zone';
 
 type Day = string | number | Date | { toDate: () => Date } | null | undefined;
 
@@ -34,16 +35,17 @@ const STYLES = {
 
 export type DayStyle = keyof typeof STYLES;
 
-const formats = new Map<DayStyle, Intl.DateTimeFormat>();
+const formats = new Map<string, Intl.DateTimeFormat>();
 
-/** A day or a moment as its reader writes it; a date without a clock is a day of the calendar. */
+/** A day or a moment as its reader writes it; a date without a clock is a day of the calendar, a moment is told by the kitchen's. */
 export function when(day: Day, style: DayStyle): string {
   if (day === null || day === undefined) {
     return '';
   }
+  const isCalendarDay = typeof day === 'string' && /^\d{4}-\d\d-\d\d$/.test(day);
   const moment =
     typeof day === 'string'
-      ? /^\d{4}-\d\d-\d\d$/.test(day)
+      ? isCalendarDay
         ? noon(day)
         : new Date(day)
       : typeof day === 'number'
@@ -51,10 +53,12 @@ export function when(day: Day, style: DayStyle): string {
         : day instanceof Date
           ? day
           : day.toDate();
-  let format = formats.get(style);
+  const timeZone = isCalendarDay ? undefined : kitchenZone();
+  const kind = `${style} ${timeZone ?? ''}`;
+  let format = formats.get(kind);
   if (format === undefined) {
-    format = new Intl.DateTimeFormat(readerLocale(), STYLES[style]);
-    formats.set(style, format);
+    format = new Intl.DateTimeFormat(readerLocale(), { ...STYLES[style], timeZone });
+    formats.set(kind, format);
   }
 
   return format.format(moment);

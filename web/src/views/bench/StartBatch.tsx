@@ -1,9 +1,9 @@
 import { say, t } from '../../messages/words';
+import { dayThere } from '../../messages/zone';
 import { Button, Checkbox, Input, Segmented } from 'antd';
 import { ask, notices } from '../../app/notices';
 import { Complaint } from '../../app/Complaint';
 import { Choice } from '../../app/Choice';
-import dayjs from 'dayjs';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Begin, BenchAnswer } from '../../api/client';
@@ -138,7 +138,7 @@ export function StartBatch({ draft, change, name, answer, isReady }: Props) {
               type="date"
               aria-label={t('bench.started_on')}
               value={draft.startedOn}
-              max={dayjs().format('YYYY-MM-DD')}
+              max={dayThere()}
               onChange={(event) => change({ startedOn: event.target.value })}
             />
           </label>

@@ -1,6 +1,7 @@
 import { complain } from '../../app/complain';
 import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
+import { dayAfter, dayThere } from '../../messages/zone';
 import { Button, DatePicker, Input } from 'antd';
 import { notices } from '../../app/notices';
 import { ChooseFile } from '../../app/ChooseFile';
@@ -102,7 +103,7 @@ function Place({ room, firm }: { room: Room; firm: RoomsRead['firm'] }) {
                 <span className="soft">
                   {jar.readyOn === null
                     ? t('rooms.not_ripening')
-                    : t(jar.readyOn < dayjs().format('YYYY-MM-DD') ? 'rooms.ready_since' : 'rooms.ready', {
+                    : t(jar.readyOn < dayThere() ? 'rooms.ready_since' : 'rooms.ready', {
                         day: when(jar.readyOn, 'short'),
                       })}
                 </span>
@@ -240,10 +241,7 @@ function Usual({ room, close }: DrawerProps) {
 }
 
 function Expect({ room, close }: DrawerProps) {
-  const [days, setDays] = useTyped(`days ${room.place}`, () => [
-    dayjs().format('YYYY-MM-DD'),
-    dayjs().add(4, 'day').format('YYYY-MM-DD'),
-  ]);
+  const [days, setDays] = useTyped(`days ${room.place}`, () => [dayThere(), dayAfter(dayThere(), 4)]);
   const [celsius, setCelsius] = useTyped(`warmth ${room.place}`, room.usualCelsius + 6);
   const keep = useAddWarmSpell(room.place);
 

@@ -1,10 +1,10 @@
 import { complain } from '../../app/complain';
 import { say, t } from '../../messages/words';
 import { when } from '../../messages/dates';
+import { dayAfter, dayThere, momentThere } from '../../messages/zone';
 import { Button } from 'antd';
 import { ActionMenu } from '../../app/ActionMenu';
 import { notices } from '../../app/notices';
-import dayjs from 'dayjs';
 import { memo, useCallback, useEffect, useRef, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import type { Chore, Refusal } from '../../api/client';
@@ -75,11 +75,11 @@ export const Chores = memo(function Chores() {
       ),
     [mark, say],
   );
-  const putOff = (chore: Chore, until: dayjs.Dayjs) =>
+  const putOff = (chore: Chore, until: number) =>
     mark.mutate(
       {
         chores: [{ batchId: chore.batchId, task: chore.task, dueOn: chore.dueOn }],
-        until: until.toISOString(),
+        until: new Date(until).toISOString(),
       },
       {
         onSuccess: ({ marks }) => say(t('chores.later', { time: when(until, 'weekdayClock') }), marks),
@@ -187,7 +187,8 @@ function groupsOf(chores: Chore[]): Some[] {
 interface TagProps {
   chores: Some;
   done: (chore: Chore) => void;
-  putOff: (chore: Chore, until: dayjs.Dayjs) => void;
+  /** @param until a moment, ms */
+  putOff: (chore: Chore, until: number) => void;
 }
 
 /** A jar and what it asks for: a verb each, done by tapping it; the rest unfolds. */
@@ -236,22 +237,27 @@ function JarTag({ chores, done, putOff }: TagProps) {
 /** What is done, in a word. */
 const verbOf = (chore: Chore): string => (chore.task === 'step' ? say(chore.text) : t(`verb.${chore.task}`));
 
-/** Puts a chore off for a while. */
-function Later({ chore, putOff }: { chore: Chore; putOff: TagProps['putOff'] }) {
-  const hour = (at: number, days: number) => dayjs().add(days, 'day').hour(at).minute(0).second(0);
-  const times: [string, dayjs.Dayjs][] = [
-    [t('chores.in_hour'), dayjs().add(1, 'hour')],
+/** When something that is put off comes back: moments in ms, each with its words. */
+function laterTimes(): [string, number][] {
+  const now = Date.now();
+  const hour = (at: number, days: number) => momentThere(dayAfter(dayThere(now), days), at);
+  const times: [string, number][] = [
+    [t('chores.in_hour'), now + 3_600_000],
     [t('chores.this_evening'), hour(19, 0)],
     [t('chores.tomorrow'), hour(8, 1)],
     [t('chores.three_days'), hour(8, 3)],
   ];
+
+  return times.filter(([, until]) => until > now);
+}
+
+/** Puts a chore off for a while. */
+function Later({ chore, putOff }: { chore: Chore; putOff: TagProps['putOff'] }) {
   return (
     <ActionMenu
       type="text"
       aria-label={t('chores.later_for', { chore: say(chore.text), jar: chore.batchName })}
-      items={times
-        .filter(([, until]) => until.isAfter(dayjs()))
-        .map(([label, until]) => ({ key: label, label, do: () => putOff(chore, until) }))}
+      items={laterTimes().map(([label, until]) => ({ key: label, label, do: () => putOff(chore, until) }))}
     >
       {t('action.later')}
     </ActionMenu>
