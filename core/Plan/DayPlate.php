@@ -70,6 +70,8 @@ final class DayPlate
      * @param  array<int, list<int>>  $holding  by option: the sets of meals that hold all it is suited to; without
      *     them only the room is counted
      * @param  list<int>  $roomOf  by set of meals
+     * @param  bool  $isAll  whether the sizes count too that another of their offer beats: what is worth less here may be worth more
+     *     beside what others eat
      */
     public function __construct(
         array $candidates,
@@ -81,12 +83,13 @@ final class DayPlate
         float $limit,
         private readonly array $holding = [],
         private readonly array $roomOf = [],
+        bool $isAll = false,
     ) {
         $this->musts = array_values(array_filter($candidates, static fn(array $one): bool => $one[4]));
         $others = array_values(array_filter($candidates, static fn(array $one): bool => !$one[4]));
         [$worths, $milligrams] = [array_column($others, 0), array_column($others, 1)];
         array_multisort($worths, SORT_DESC, $milligrams, SORT_ASC, $others);
-        $this->others = self::withoutBeaten($others);
+        $this->others = $isAll ? $others : self::withoutBeaten($others);
         $sum = 0.0;
         $this->liveSums = [0.0];
         $leastLive = INF;

@@ -324,7 +324,7 @@ final class EaterWeek
         $top = [];
         $filled = [];
         for ($d = 0; $d < $this->days; $d++) {
-            $filled[$d] = $this->plate($d, $price, $fair, $left);
+            $filled[$d] = $this->plate($d, $price, $fair, $left, $isAll);
             [$top[$d]] = $filled[$d]->best();
         }
         $ceiling = $this->constant() + array_sum($top);
@@ -499,7 +499,7 @@ final class EaterWeek
      * @param  array<int, float>  $price
      * @param  array<int, float>|null  $left
      */
-    private function plate(int $d, array $price, float $fair, ?array $left = null): DayPlate
+    private function plate(int $d, array $price, float $fair, ?array $left = null, bool $isAll = false): DayPlate
     {
         $eater = $this->problem->eaters[$this->m];
         $weights = $this->problem->weights;
@@ -540,6 +540,7 @@ final class EaterWeek
             $this->limit[$d],
             $this->sets->holding,
             $this->sets->room,
+            $isAll,
         );
     }
 

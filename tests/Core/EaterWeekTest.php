@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Tempesal\Core\Document\Fields;
 use Tempesal\Core\Plan\Assignment;
 use Tempesal\Core\Plan\DayPlate;
 use Tempesal\Core\Plan\Eater;
@@ -366,4 +367,61 @@ it('finds the best plate and all that come near it, whatever a missing live serv
             }
         }
     }
+});
+
+/** One eater for two days, with offers in sizes, whose sodium hardly matters. */
+function weekInSizes(int $seed): PlanningProblem
+{
+    mt_srand($seed);
+    $offer = static fn(string $id): array => [
+        'id' => $id,
+        'live' => true,
+        'stock' => 1000,
+        'portions' => [40, 30, 20, 10],
+        'mgPerGram' => mt_rand(1, 60) / 10.0,
+        'urgency' => mt_rand(0, 10),
+    ];
+
+    return PlanningProblem::read(
+        Fields::of([
+            'tempesal' => 'plan',
+            'version' => 2,
+            'days' => 2,
+            'meals' => ['noon', 'evening'],
+            'perMeal' => 1,
+            'eaters' => [['id' => 'a', 'targetMg' => 1500, 'allowanceMg' => mt_rand(60, 500), 'hard' => true]],
+            'offers' => [$offer('one'), $offer('other')],
+        ]),
+    );
+}
+
+it('finds all weeks that come near the best, those too in which a size is eaten that another beats', function (): void {
+    $seed = random_int(1, 1_000_000_000);
+    $beaten = 0;
+    foreach (range(0, 9) as $n) {
+        $week = weekInSizes($seed + $n);
+        $price = array_map(static fn(): float => mt_rand(0, 40) / 100.0, $week->options);
+        $mine = new EaterWeek($week, 0);
+        $worth = [];
+        foreach (waysOf($week) as $way) {
+            $plates = array_fill(0, $week->days, []);
+            foreach ($way as $one) {
+                $plates[$one->day][] = $one->option;
+            }
+            array_walk($plates, sort(...));
+            $worth[json_encode($plates)] = $mine->week($plates)->priced($price, 0.0);
+        }
+        $reached = max($worth) - 6.0;
+        $mine->relaxed($price, 0.0, $reached, 4);
+        [$isAll, $weeks] = $mine->all($price, 0.0, $reached, 5_000);
+        $found = [];
+        foreach ($weeks as $plates) {
+            array_walk($plates, sort(...));
+            $found[json_encode($plates)] = true;
+        }
+        $near = array_filter($worth, static fn(float $one): bool => $one > $reached + 1e-6);
+        expect($isAll ? array_diff_key($near, $found) : [])->toBe([], "seed {$seed}, week {$n}");
+        $beaten += $isAll && count($near) > 4 ? 1 : 0;
+    }
+    expect($beaten)->toBeGreaterThan(0, "seed {$seed}");
 });
