@@ -50,7 +50,7 @@ final class TimelineView
                 static fn(ScheduledBatch $lot): array => self::suggestion($ahead, $lot, $names[$lot->size] ?? ''),
                 self::inTime($ahead->forecast->added),
             ),
-            'live' => self::live($ahead),
+            'live' => self::live($ahead, $more->live),
             'goal' => $more->goal,
             'more' => array_map(
                 static fn(WayInChoice $one): array => self::more($more, $one, $names[$one->jar->size] ?? ''),
@@ -141,10 +141,8 @@ final class TimelineView
     }
 
     /** @return array{servingsADay: int, runsOutOn: string|null}|null */
-    private static function live(StockAhead $ahead): ?array
+    private static function live(StockAhead $ahead, ?LiveAhead $live): ?array
     {
-        $live = LiveAhead::of($ahead);
-
         return $live === null
             ? null
             : [

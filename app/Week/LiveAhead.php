@@ -14,7 +14,7 @@ use Tempesal\Core\Restock\Product;
 use Tempesal\Core\Restock\ScheduledBatch;
 
 /**
- * How long what is live lasts where nothing comes round: whatever is ready, eaten as everyone's goal asks, a usual portion at a
+ * How long what is live lasts where there is no rotation: whatever is ready, eaten as everyone's goal asks, a usual portion at a
  * time.
  */
 final readonly class LiveAhead
@@ -27,7 +27,7 @@ final readonly class LiveAhead
      */
     private function __construct(public int $servingsADay, public ?int $runsOut) {}
 
-    /** @return self|null null where something comes round, nobody has a goal, or nothing live is ready within a week */
+    /** @return self|null null where there is a rotation, nobody has a goal, or nothing live is ready within a week */
     public static function of(StockAhead $ahead): ?self
     {
         $people = Person::atTable();

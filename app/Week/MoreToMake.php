@@ -23,14 +23,21 @@ final readonly class MoreToMake
     /**
      * @param  Message|null  $goal  how far the rotation falls short; null where it does not
      * @param  list<WayInChoice>  $choices
+     * @param  LiveAhead|null  $live  where there is no rotation
      */
-    private function __construct(public ?Message $goal, public array $choices, public ?Makeable $makeable) {}
+    private function __construct(
+        public ?Message $goal,
+        public array $choices,
+        public ?Makeable $makeable,
+        public ?LiveAhead $live,
+    ) {}
 
     public static function of(StockAhead $ahead): self
     {
-        $goal = self::goal($ahead);
+        $live = LiveAhead::of($ahead);
+        $goal = $live === null ? self::goal($ahead) : Message::of('ahead.goal_none');
         if ($goal === null) {
-            return new self(null, [], null);
+            return new self(null, [], null, null);
         }
         $makeable = Makeable::of($ahead->household);
         $groups = $foods = [];
@@ -57,15 +64,13 @@ final readonly class MoreToMake
                 array_values(array_filter($foods)),
             ),
             $makeable,
+            $live,
         );
     }
 
-    /** Of whoever gets least of what they want; where nothing comes round, that it does not. */
+    /** Of whoever gets least of what they want. */
     private static function goal(StockAhead $ahead): ?Message
     {
-        if (LiveAhead::of($ahead) !== null) {
-            return Message::of('ahead.goal_none');
-        }
         $worst = null;
         foreach ($ahead->lines === [] ? [] : Person::atTable() as $person) {
             $wants = $person->live_goal * self::DAYS_A_WEEK;

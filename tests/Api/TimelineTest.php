@@ -242,7 +242,7 @@ it('draws a jar as it is planned to be eaten, not in a straight line', function 
         ->toEqual($taken);
 });
 
-it('says how long what is live lasts where nothing comes round, and what could be made next', function (): void {
+it('says how long what is live lasts without a rotation, and what could be made next', function (): void {
     $ahead = fn(): array => $this->getJson('/api/timeline')->assertOk()->json();
     expect($ahead()['live'])->toBeNull()->and($ahead()['goal'])->toBeNull();
 

@@ -4041,7 +4041,7 @@ export interface components {
                     reason: components["schemas"]["Message"];
                 }[];
             }[];
-            /** @description How long what is live lasts at everyone's goal; null where something comes round, or nothing live is ready within a week. */
+            /** @description How long what is live lasts at everyone's goal; null where there is a rotation, or nothing live is ready within a week. */
             live: null | {
                 servingsADay: number;
                 /** Format: date */
