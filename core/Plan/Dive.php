@@ -111,7 +111,7 @@ final class Dive
                 ...$mixed,
             ]),
         );
-        [, $found] = $eater->best($prices->of, $fair, $reached - self::BELOW, $eater->scarce($left), self::EASE);
+        [, $found] = $eater->best($prices->of, $fair, $reached - self::BELOW, $left, self::EASE);
         $weeks = array_map(fn(array $plates): PlannedEaterWeek => $this->known->know($m, $plates), $found);
 
         return array_values(

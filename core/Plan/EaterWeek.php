@@ -20,8 +20,8 @@ final class EaterWeek
 
     private const WAYS = 160;
 
-    /** How many times more where all weeks are looked for. */
-    private const EASE_OF_ALL = 0.5;
+    /** Steps for each way that may be followed where all are. */
+    private const STEPS_BY_USE = 60;
 
     private const EPS = 1e-7;
 
@@ -37,6 +37,8 @@ final class EaterWeek
 
     private readonly MealSets $sets;
 
+    private readonly StockCode $code;
+
     private readonly Firsts $firsts;
 
     /** @var array<int, int> by option: the offer of which it is a size */
@@ -44,9 +46,6 @@ final class EaterWeek
 
     /** @var array<int, float> by option: what is taken of the stock */
     private array $grams = [];
-
-    /** @var array<int, float> by offer: what the eater could take of it in all */
-    private array $most = [];
 
     /** @var list<list<int>> by day: options that may stand on the plate */
     private array $may = [];
@@ -72,8 +71,13 @@ final class EaterWeek
     /** @var array<int, array<int, float>> by day and offer: what is paid on it and on the day before, 0 to the weight of a repeat */
     private array $again = [];
 
-    public function __construct(private readonly PlanningProblem $problem, private readonly int $m)
-    {
+    /** @param  StockCode|null  $code  in which all eaters' weeks count what they take; null: one of its own */
+    public function __construct(
+        private readonly PlanningProblem $problem,
+        private readonly int $m,
+        ?StockCode $code = null,
+    ) {
+        $this->code = $code ?? StockCode::of($problem);
         $eater = $problem->eaters[$m];
         $weights = $problem->weights;
         $this->days = $problem->days;
@@ -94,7 +98,6 @@ final class EaterWeek
         foreach ($problem->options as $i => $option) {
             $this->offer[] = $problem->offerOf($i);
             $this->grams[] = $option->portion[$m];
-            $this->most[$i] = $option->offer === null ? $this->days * $option->portion[$m] : -INF;
         }
         for ($d = 0; $d < $this->days; $d++) {
             $may = $gain = $sodium = [];
@@ -266,7 +269,9 @@ final class EaterWeek
         float $ease = 1.0,
         int $most = 30,
     ): array {
-        [$bound, $days, $ways] = $this->ways($price, $fair, $reached, $left, $ease, false);
+        $mostPlates = max(12, (int) ($ease * self::PLATES));
+        $mostWays = max(12, (int) ($ease * self::WAYS));
+        [$bound, $days, $ways] = $this->ways($price, $fair, $reached, $left, $mostPlates, $mostWays, false);
         $last = $ways[$this->days] ?? [];
         usort($last, static fn(array $one, array $other): int => $other[0] <=> $one[0]);
         $weeks = [];
@@ -285,24 +290,40 @@ final class EaterWeek
     }
 
     /**
-     * All weeks that come to more than something at these prices, the best first: also those that end like a better one.
+     * Of the weeks that come to more than something at these prices the best for each sum of what it takes of the jars that eaters
+     * contend for.
      *
      * @param  array<int, float>  $price
-     * @param  int  $most  how many of them
-     * @return array{bool, list<list<list<int>>>} whether these are all, and for each week its options by day
+     * @param  int  $most  how many of them, and of ways up to each day
+     * @return array{float, CodedWeeks, list<list<list<int>>>}|null what the best comes to, the weeks, what loses least against it
+     *     first, and by their places the options by day; null where they are too many
      */
-    public function all(array $price, float $fair, float $reached, int $most): array
+    public function near(array $price, float $fair, float $reached, int $most): ?array
     {
-        [$bound, $days, $ways, $steps] = $this->ways($price, $fair, $reached, null, self::EASE_OF_ALL, true);
-        $isWhole = $bound <= $reached + self::EPS;
-        $ends = array_column($ways[$this->days] ?? [], 0);
-        if ($ends === []) {
-            return [$isWhole, []];
+        [$bound, $days, $ways] = $this->ways($price, $fair, $reached, null, $most, $most, true);
+        if ($bound > $reached + self::EPS) {
+            return null;
         }
-        $back = new WaysBack($steps, array_map(static fn(array $rows): array => array_column($rows, 5), $days));
-        $weeks = $back->weeks($ends, $reached, $most);
+        $weeks = new CodedWeeks();
+        $plates = [];
+        $last = $ways[$this->days] ?? [];
+        $best = $last === [] ? $reached : max(array_column($last, 0));
+        foreach ($last as $way) {
+            [$value, $taken, $missing] = [$way[0], [$way[6], $way[7], $way[8]], $way[9]];
+            $paid = 0.0;
+            $back = [];
+            for ($d = $this->days - 1; $d >= 0; $d--) {
+                $plate = $days[$d][$way[5]];
+                $paid += $plate[10];
+                $back[] = $plate[5];
+                $way = $ways[$d][$way[4]];
+            }
+            $plates[] = array_reverse($back);
+            $weeks->add($best - $value, $value + $paid, $value + $paid + $fair * $missing, $missing, $taken);
+        }
+        $weeks->sort();
 
-        return [$isWhole && count($weeks) < $most, $weeks];
+        return [$best, $weeks, $plates];
     }
 
     /**
@@ -310,67 +331,59 @@ final class EaterWeek
      *
      * @param  array<int, float>  $price
      * @param  array<int, float>|null  $left
-     * @param  bool  $isAll  whether each step is kept that leads somewhere, not only the best one
-     * @return array{float, list<list<array{float, float, int, int, float, list<int>, array<int, float>}>>, list<list<array{float, int, int, float, int, int, array<int, float>}>>, list<array<int, list<array{float, int, int}>>>}
-     *     a number that nothing passes which is not followed; plates by day; ways by day: value, firsts, offers of the day, at
-     *     most, way before, plate, taken of what is scarce; and steps by day and way, as WaysBack reads them
+     * @param  int  $mostPlates  of each day
+     * @param  int  $mostWays  up to each day
+     * @param  bool  $isByUse  whether of ways that end alike each is followed that takes something else, and none where they are
+     *     too many
+     * @return array{float, list<list<array{float, float, int, int, float, list<int>, int, int, int, int, float}>>, list<list<array{float, int, int, float, int, int, int, int, int, int}>>}
+     *     a number that nothing passes which is not followed; plates by day: what is lost, what it comes to, offers, firsts, what the
+     *     day before pays for, options, what is taken, missing, and its price; and ways by day: value, firsts, offers of the
+     *     day, at most, way before, plate, what is taken, missing
      */
-    private function ways(array $price, float $fair, float $reached, ?array $left, float $ease, bool $isAll): array
-    {
+    private function ways(
+        array $price,
+        float $fair,
+        float $reached,
+        ?array $left,
+        int $mostPlates,
+        int $mostWays,
+        bool $isByUse,
+    ): array {
         $weights = $this->problem->weights;
-        $mostPlates = max(12, (int) ($ease * self::PLATES));
-        $mostWays = max(12, (int) ($ease * self::WAYS));
-        $days = [];
-        $top = [];
-        $filled = [];
+        $days = $top = $filled = [];
         for ($d = 0; $d < $this->days; $d++) {
-            $filled[$d] = $this->plate($d, $price, $fair, $left, $isAll);
+            $filled[$d] = $this->plate($d, $price, $fair, $left, $isByUse);
             [$top[$d]] = $filled[$d]->best();
         }
         $ceiling = $this->constant() + array_sum($top);
-        $bound = $reached;
         if ($ceiling <= $reached + self::EPS) {
-            return [$reached, [], [], []];
+            return [$reached, [], []];
         }
+        $bound = $reached;
         foreach ($filled as $d => $plate) {
             [$near, $loss] = $plate->near($ceiling - $reached, $mostPlates);
             $this->steps += $plate->steps;
             $bound = $loss < $ceiling - $reached - self::EPS ? max($bound, $ceiling - $loss) : $bound;
-            $rows = [];
-            foreach ($near as [$worth, $options]) {
-                $true = $worth;
-                $boundary = 0.0;
-                $offers = $firsts = 0;
-                $scarce = [];
-                foreach ($options as $i) {
-                    $offer = $this->offer[$i];
-                    $next = $this->again[$d + 1][$offer] ?? 0.0;
-                    $true += ($this->again[$d][$offer] ?? 0.0) + $next;
-                    $boundary -= $next;
-                    $offers |= 1 << $offer;
-                    foreach ($this->firsts->of[$d][$i] as $first) {
-                        $true -= $this->first[$first];
-                        $firsts |= $this->firsts->bit[$first];
-                    }
-                    if (isset($left[$offer])) {
-                        $scarce[$offer] = $this->grams[$i];
-                    }
-                }
-                $rows[] = [$top[$d] - $worth, $true, $offers, $firsts, $boundary, $options, $scarce];
+            if ($isByUse && $bound > $reached) {
+                return [$bound, [], []];
             }
-            $days[] = $rows;
+            $days[] = array_map(fn(array $one): array => $this->row($d, $top[$d], $one, $price), $near);
         }
+        $isBounded = $isByUse || $left !== null;
+        [$g, $h, $k] = $isBounded ? $this->code->guards : [0, 0, 0];
+        [$s, $t, $u] = $left === null ? $this->code->stock : $this->code->room($left);
+        $until = $isByUse ? $this->steps + self::STEPS_BY_USE * $mostWays : PHP_INT_MAX;
         $unmetOf = array_fill(0, $this->days, []);
-        $ways = [[[0.0, 0, 0, $ceiling, -1, -1, []]]];
-        $steps = [];
+        $ways = [[[0.0, 0, 0, $ceiling, -1, -1, 0, 0, 0, 0]]];
         $ahead = array_sum($top);
         $again = array_sum(array_map(array_sum(...), $this->again));
         for ($d = 0; $d < $this->days; $d++) {
             $ahead -= $top[$d];
             $again -= array_sum($this->again[$d] ?? []);
-            $next = $stepsTo = [];
-            foreach ($ways[$d] as $from => [$value, $met, $before, $atMost, , , $taken]) {
-                foreach ($days[$d] as $at => [$loss, $true, $offers, $firsts, $boundary, , $scarce]) {
+            $isLast = $d === $this->days - 1;
+            $next = [];
+            foreach ($ways[$d] as $from => [$value, $met, $before, $atMost, , , $p, $q, $r, $lacks]) {
+                foreach ($days[$d] as $at => [$loss, $true, $offers, $firsts, $boundary, , $a, $b, $c, $missing]) {
                     if ($atMost - $loss <= $reached + self::EPS) {
                         break;
                     }
@@ -390,35 +403,84 @@ final class EaterWeek
                     if ($then <= $reached + self::EPS) {
                         continue;
                     }
-                    $key = ($at << Firsts::BITS) | $all;
-                    if ($isAll) {
-                        $stepsTo[$key][] = [$now, $from, $at];
-                    }
-                    if (isset($next[$key]) && $now <= $next[$key][0]) {
+                    $a += $p;
+                    $b += $q;
+                    $c += $r;
+                    $missing += $lacks;
+                    $key = match (true) {
+                        !$isByUse => ($at << Firsts::BITS) | $all,
+                        $isLast => "{$a}.{$b}.{$c}.{$missing}",
+                        default => "{$offers}.{$all}.{$a}.{$b}.{$c}.{$missing}",
+                    };
+                    if (
+                        (isset($next[$key]) && $now <= $next[$key][0]) ||
+                        (($s - $a) & $g) !== $g ||
+                        (($t - $b) & $h) !== $h ||
+                        (($u - $c) & $k) !== $k
+                    ) {
                         continue;
                     }
-                    $sum = $taken;
-                    foreach ($scarce as $offer => $grams) {
-                        $sum[$offer] = ($sum[$offer] ?? 0.0) + $grams;
-                        if ($sum[$offer] > ($left[$offer] ?? INF) + 1e-9) {
-                            continue 2;
-                        }
-                    }
-                    $next[$key] = [$now, $all, $offers, $then, $from, $at, $sum];
+                    $next[$key] = [$now, $all, $offers, $then, $from, $at, $a, $b, $c, $missing];
+                }
+                if ($this->steps > $until) {
+                    return [$ceiling, [], []];
                 }
             }
             if (count($next) > $mostWays) {
+                if ($isByUse) {
+                    return [$ceiling, [], []];
+                }
                 uasort($next, static fn(array $one, array $other): int => $other[3] <=> $one[3]);
                 $bound = max($bound, array_values($next)[$mostWays][3]);
                 $next = array_slice($next, 0, $mostWays, true);
             }
             $ways[] = array_values($next);
-            if ($isAll) {
-                $steps[] = array_map(static fn(int $key): array => $stepsTo[$key], array_keys($next));
-            }
         }
 
-        return [min($bound, $ceiling), $days, $ways, $steps];
+        return [min($bound, $ceiling), $days, $ways];
+    }
+
+    /**
+     * What a way needs to know of a plate.
+     *
+     * @param  array{float, list<int>}  $plate  its worth, and the options
+     * @param  array<int, float>  $price
+     * @return array{float, float, int, int, float, list<int>, int, int, int, int, float} as in ways()
+     */
+    private function row(int $d, float $top, array $plate, array $price): array
+    {
+        [$worth, $options] = $plate;
+        $true = $worth;
+        $boundary = $paid = 0.0;
+        $offers = $firsts = $live = 0;
+        $used = [];
+        foreach ($options as $i) {
+            $offer = $this->offer[$i];
+            $next = $this->again[$d + 1][$offer] ?? 0.0;
+            $true += ($this->again[$d][$offer] ?? 0.0) + $next;
+            $boundary -= $next;
+            $offers |= 1 << $offer;
+            foreach ($this->firsts->of[$d][$i] as $first) {
+                $true -= $this->first[$first];
+                $firsts |= $this->firsts->bit[$first];
+            }
+            $live += $this->problem->options[$i]->isLive ? 1 : 0;
+            $paid += $price[$offer] * $this->grams[$i];
+            $used[$offer] = $this->grams[$i];
+        }
+        $missing = max(0, $this->problem->eaters[$this->m]->liveGoal[$d] - $live);
+
+        return [
+            $top - $worth,
+            $true,
+            $offers,
+            $firsts,
+            $boundary,
+            $options,
+            ...$this->code->taken($used),
+            $missing,
+            $paid,
+        ];
     }
 
     /** The week with what is locked alone. */
@@ -442,20 +504,6 @@ final class EaterWeek
         }
 
         return $places;
-    }
-
-    /**
-     * Of what is left the offers that the eater could use up.
-     *
-     * @param  array<int, float>  $left  by offer
-     * @return array<int, float>
-     */
-    public function scarce(array $left): array
-    {
-        return array_map(
-            static fn(float $grams): float => max(0.0, $grams),
-            array_filter($left, fn(float $grams, int $i): bool => $grams < $this->most[$i], ARRAY_FILTER_USE_BOTH),
-        );
     }
 
     /** What the prices give back of firsts that can still come after a day. */

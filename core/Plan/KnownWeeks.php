@@ -18,10 +18,13 @@ final class KnownWeeks
     /** @var list<array<string, PlannedEaterWeek>> by eater and plates */
     private array $known;
 
+    public readonly StockCode $code;
+
     public function __construct(PlanningProblem $problem)
     {
+        $this->code = StockCode::of($problem);
         $this->eaters = array_map(
-            static fn(int $m): EaterWeek => new EaterWeek($problem, $m),
+            fn(int $m): EaterWeek => new EaterWeek($problem, $m, $this->code),
             array_keys($problem->eaters),
         );
         $this->bare = array_map(static fn(EaterWeek $eater): PlannedEaterWeek => $eater->bare(), $this->eaters);
@@ -97,35 +100,36 @@ final class KnownWeeks
     }
 
     /**
-     * The weeks of an eater that lose little at the prices against the best, those too that were not met yet; they are not
-     * kept.
+     * The best known weeks of an eater at these prices, as they can be put together with others'.
      *
-     * @return array{float, bool, list<array{float, PlannedEaterWeek}>} what the best comes to; whether these are all; and what
-     *     each loses, and the week, what loses least first
+     * @param  list<PlannedEaterWeek>  $weeks  what comes to most first
      */
-    public function near(int $m, StockPrices $prices, float $spare, int $most): array
+    public function coded(int $m, array $weeks, StockPrices $prices): CodedWeeks
     {
         $fair = $prices->missing($m);
-        [$isAll, $found] = $this->eaters[$m]->all($prices->of, $fair, $this->mostAt($m, $prices) - $spare, $most);
-        $weeks = $this->known[$m];
-        foreach ($found as $plates) {
-            $weeks[self::key($plates)] ??= $this->eaters[$m]->week($plates);
-        }
-        $rows = array_map(
-            static fn(PlannedEaterWeek $week): array => [-$week->priced($prices->of, $fair), $week],
-            array_values($weeks),
-        );
-        usort($rows, static fn(array $one, array $other): int => $one[0] <=> $other[0]);
-        $best = -($rows[0][0] ?? 0.0);
-        $near = [];
-        foreach ($rows as [$cost, $week]) {
-            if ($best + $cost > $spare) {
-                break;
-            }
-            $near[] = [$best + $cost, $week];
+        $coded = new CodedWeeks();
+        $best = ($weeks[0] ?? $this->bare[$m])->priced($prices->of, $fair);
+        foreach ($weeks as $week) {
+            $coded->add(
+                $best - $week->priced($prices->of, $fair),
+                $week->worth - $fair * $week->missing,
+                $week->worth,
+                $week->missing,
+                $this->code->taken($week->used),
+            );
         }
 
-        return [$best, $isAll, $near];
+        return $coded;
+    }
+
+    /**
+     * The weeks of an eater that lose no more than something against the best known one, for each sum of what they take the best.
+     *
+     * @return array{float, CodedWeeks, list<list<list<int>>>}|null as EaterWeek::near()
+     */
+    public function near(int $m, StockPrices $prices, float $spare, int $most): ?array
+    {
+        return $this->eaters[$m]->near($prices->of, $prices->missing($m), $this->mostAt($m, $prices) - $spare, $most);
     }
 
     /**

@@ -47,10 +47,10 @@ final class PricedSearch
     /** A mixture is as good as any when prices allow no more than this besides. */
     private const CLOSE = 0.05;
 
-    /** A plan is near enough when no other is better by this much, or this share of its objective. */
-    private const NEAR = 0.15;
+    /** A plan is near enough when no other is better by this much, or this share of what a week comes to. */
+    private const NEAR = 0.01;
 
-    private const NEAR_SHARE = 0.0003;
+    private const NEAR_SHARE = 0.0001;
 
     /** Shares of what a week comes to for which one does not look at all any more, and not long. */
     private const VERY_LITTLE = 0.002;
@@ -60,18 +60,24 @@ final class PricedSearch
     /** By what share of a missing serving a plan may seem short of the best before missing servings are looked at. */
     private const DOUBT = 0.03;
 
-    /** Known weeks of an eater that are put together with others', and how many are looked at for it. */
+    /** Known weeks of an eater that are put together with others', and how many pairs are looked at for it. */
     private const COMBINED = 150;
 
     private const LOOKS = 100_000;
 
     /** The same for all weeks that lose little: first few of them, then many. */
-    private const NEAR_FEW = [150, 60_000];
+    private const NEAR_FEW = [3_000, 300_000];
 
-    private const NEAR_MANY = [1_000, 150_000];
+    private const NEAR_MANY = [5_000, 600_000];
 
-    /** What a plan may be short of the best, as a share of what a week comes to, where such weeks are put together. */
-    private const JOINED_SHARE = 0.0125;
+    /** What a week may lose of all that a better plan may lose, one after the other. */
+    private const NEAR_PARTS = [0.03, 0.06, 0.1, 0.17, 0.3, 0.55, 1.0];
+
+    /** How many times more looks must be left for the next of them. */
+    private const MORE_LOOKS = 3;
+
+    /** Rounds in which each day's prices of firsts and repeats are moved before. */
+    private const ROUNDS_OF_NEAR = 20;
 
     /** How often eaters choose again, how often that may bring nothing, and how many choose at a time. */
     private const EXCHANGES = 12;
@@ -221,8 +227,7 @@ final class PricedSearch
     private function isDone(): bool
     {
         return $this->isStopped ||
-            min($this->bound, $this->mostMixed) - $this->total <=
-                max(self::NEAR, self::NEAR_SHARE * abs($this->total)) ||
+            min($this->bound, $this->mostMixed) - $this->total <= max(self::NEAR, self::NEAR_SHARE * $this->size()) ||
             $this->known->steps() > $this->budget;
     }
 
@@ -413,55 +418,88 @@ final class PricedSearch
     /** The best plan that known weeks make together. */
     private function combine(): void
     {
-        $left = $this->prices->stock;
         $atMost = $this->prices->worthOfStock();
-        $weeks = [];
+        $weeks = $coded = [];
         foreach ($this->everybody() as $m) {
-            $rows = $this->known->fitting($m, $left, $this->prices, self::COMBINED);
-            $top = $rows[0][0] ?? 0.0;
-            $atMost += $top;
-            $weeks[$m] = array_map(static fn(array $row): array => [$top - $row[0], $row[1]], $rows);
+            $rows = $this->known->fitting($m, $this->prices->stock, $this->prices, self::COMBINED);
+            $atMost += $rows[0][0] ?? 0.0;
+            $weeks[$m] = array_column($rows, 1);
+            $coded[$m] = $this->known->coded($m, $weeks[$m], $this->prices);
         }
-        $together = new Together($this->problem->weights->fair, self::LOOKS);
-        $this->take($together->best($weeks, $left, $atMost, $this->total) ?? $this->now, 0.0);
+        $together = $this->together($this->prices, self::LOOKS);
+        $found = $together->best($coded, $atMost, $this->prices->worthOfMissing(), $this->total);
+        if ($found !== null) {
+            $this->takeFitting(
+                array_map(static fn(int $m): PlannedEaterWeek => $weeks[$m][$found[$m]], $this->everybody()),
+            );
+        }
     }
 
     /**
-     * The best plan of all weeks that lose no more at the prices than a better plan allows. Where these are all that there are,
-     * no plan passes it.
+     * The best plan of all weeks that lose little at the prices, then of those that lose more, as long as there are not too many.
+     * Where these are all that a better plan can be made of, no plan passes it.
      *
      * @param  int  $most  weeks of each eater
      */
     private function join(StockPrices $prices, int $most, int $looks): void
     {
-        $known = $this->boundAt($prices);
-        $spare = $known - $this->total;
-        if ($this->isDone() || $spare > self::JOINED_SHARE * $this->size()) {
-            return;
-        }
-        $atMost = $prices->worthOfStock();
-        $weeks = [];
-        $isAll = true;
         foreach ($this->everybody() as $m) {
-            [$best, $isAllOfThem, $weeks[$m]] = $this->known->near($m, $prices, $spare, $most);
-            $atMost += $best;
-            $isAll = $isAll && $isAllOfThem;
+            $reached = $this->known->mostAt($m, $prices);
+            $this->known->eaters[$m]->relaxed($prices->of, $prices->missing($m), $reached, self::ROUNDS_OF_NEAR);
         }
-        $together = new Together($this->problem->weights->fair, $looks);
-        $found = $together->best($weeks, $prices->stock, $atMost, $this->total);
+        foreach (self::NEAR_PARTS as $part) {
+            if ($this->isDone()) {
+                return;
+            }
+            $loss = $part * ($this->boundAt($prices) - $this->total);
+            $together = $this->together($prices, $looks);
+            if (!$this->joinLosing($loss, $prices, $most, $together)) {
+                return;
+            }
+            [$used, $looks] = [$looks - $together->looks(), $together->looks()];
+            if ($looks < self::MORE_LOOKS * $used) {
+                return;
+            }
+        }
+    }
+
+    /**
+     * The best plan of all weeks that lose no more than something at the prices.
+     *
+     * @param  int  $most  weeks of each eater
+     * @return bool whether these were all
+     */
+    private function joinLosing(float $loss, StockPrices $prices, int $most, Together $together): bool
+    {
+        $atMost = $prices->worthOfStock();
+        $weeks = $plates = [];
+        foreach ($this->everybody() as $m) {
+            $near = $this->known->near($m, $prices, $loss, $most);
+            if ($near === null) {
+                return false;
+            }
+            [$best, $weeks[$m], $plates[$m]] = $near;
+            $atMost += $best;
+        }
+        $found = $together->best($weeks, $atMost, $prices->worthOfMissing(), $this->total);
         if ($found !== null) {
-            $this->take(
+            $this->takeFitting(
                 array_map(
-                    fn(int $m, PlannedEaterWeek $week): PlannedEaterWeek => $this->known->know($m, $week->plates),
-                    array_keys($found),
-                    $found,
+                    fn(int $m): PlannedEaterWeek => $this->known->know($m, $plates[$m][$found[$m]]),
+                    $this->everybody(),
                 ),
-                0.0,
             );
         }
-        if ($isAll && $together->isWhole() && $atMost <= $known + self::EPS) {
-            $this->bound = min($this->bound, $this->total + self::EPS);
-        }
+        $isAll = $together->isWhole() && $this->known->code->isExact;
+        // In a better plan than the best of these somebody loses more.
+        $this->bound = min($this->bound, max($this->total, $isAll ? $atMost - $loss : $atMost) + self::EPS);
+
+        return $isAll;
+    }
+
+    private function together(StockPrices $prices, int $looks): Together
+    {
+        return new Together($this->known->code, $prices->of, $this->problem->weights->fair, $looks);
     }
 
     /** What no plan can come to at these prices, if nobody knows a better week than those that are known. */
@@ -486,6 +524,23 @@ final class PricedSearch
         if ($total > $this->total - $ready) {
             [$this->now, $this->total] = [$weeks, $total];
         }
+    }
+
+    /**
+     * A plan of weeks that should fit beside each other.
+     *
+     * @param  array<int, PlannedEaterWeek>  $weeks
+     */
+    private function takeFitting(array $weeks): void
+    {
+        $left = $this->prices->stock;
+        foreach ($weeks as $week) {
+            if (!$week->fits($left)) {
+                return;
+            }
+            $left = $week->takenFrom($left);
+        }
+        $this->take($weeks, 0.0);
     }
 
     /** Eaters choose again, first with a readiness to lose a little; ends at the best plan that was met. */

@@ -41,23 +41,10 @@ final class StockPrices
 
     public function __construct(private readonly ObjectiveWeights $weights, PlanningProblem $problem)
     {
-        $portions = [];
-        foreach ($problem->options as $i => $option) {
-            foreach (array_keys($option->isFor, true, true) as $m) {
-                $portions[$problem->offerOf($i)][] = $option->portion[$m];
-            }
-        }
-        foreach ($problem->options as $i => $option) {
+        $this->stock = UsableStock::inWeek($problem);
+        foreach ($problem->options as $option) {
             $this->of[] = 0.0;
-            $this->stock[] = $option->offer === null ? UsableStock::of($portions[$i] ?? [], $option->stock) : 0.0;
             $this->serving[] = $option->offer === null ? max(self::EPS, ...$option->portion) : INF;
-        }
-        // What a cook has locked is served, even where it is more than there is.
-        $locked = [];
-        foreach ($problem->locked as $one) {
-            $offer = $problem->offerOf($one->option);
-            $locked[$offer] = ($locked[$offer] ?? 0.0) + $problem->options[$one->option]->portion[$one->eater];
-            $this->stock[$offer] = max($this->stock[$offer], $locked[$offer]);
         }
         foreach ($problem->eaters as $_) {
             $this->fair[] = $weights->fair / count($problem->eaters);
@@ -130,10 +117,16 @@ final class StockPrices
         return $this->fair[$m] + $this->more;
     }
 
+    /** What the missing servings that cost nothing besides are worth at the price of the others. */
+    public function worthOfMissing(): float
+    {
+        return $this->more * $this->free;
+    }
+
     /** What the eaters' weeks at these prices are added to. */
     public function worthOfStock(): float
     {
-        $worth = $this->more * $this->free;
+        $worth = $this->worthOfMissing();
         foreach ($this->stock as $offer => $grams) {
             $worth += $this->of[$offer] * $grams;
         }

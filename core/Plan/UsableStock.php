@@ -25,28 +25,20 @@ final class UsableStock
      */
     public static function of(array $portions, float $stock): float
     {
-        $parts = [];
-        $step = 0;
-        foreach ($portions as $portion) {
-            $one = (int) round($portion * self::PARTS);
-            if (abs($one - $portion * self::PARTS) > self::EPS) {
-                return $stock;
-            }
-            if ($one > 0) {
-                $parts[$one] = $one;
-                $step = self::common($step, $one);
-            }
-        }
-        if ($step === 0 || $stock <= 0.0 || is_infinite($stock)) {
+        $step = self::step($portions);
+        if ($step === null || $stock <= 0.0 || is_infinite($stock)) {
             return $stock;
         }
-        $room = (int) floor(($stock * self::PARTS) / $step + self::EPS);
-        $last =
-            $room <= self::MOST_STEPS
-                ? self::reached(array_map(static fn(int $one): int => intdiv($one, $step), $parts), $room)
-                : $room;
+        $counts = [];
+        foreach ($portions as $portion) {
+            $count = (int) round($portion / $step);
+            if ($count > 0) {
+                $counts[$count] = $count;
+            }
+        }
+        $room = (int) floor($stock / $step + self::EPS);
 
-        return min($stock, ($last * $step) / self::PARTS);
+        return min($stock, $step * ($room <= self::MOST_STEPS ? self::reached($counts, $room) : $room));
     }
 
     /** @param  array<int, int>  $portions  in steps */
@@ -68,9 +60,48 @@ final class UsableStock
         return $last;
     }
 
-    /** The largest step of which both are made (Euclid). */
-    private static function common(int $one, int $other): int
+    /**
+     * The largest step of which all portions are made (Euclid).
+     *
+     * @param  list<float>  $portions
+     * @return float|null in their unit; null where they are finer than can be told apart, or nothing
+     */
+    public static function step(array $portions): ?float
     {
-        return $other === 0 ? $one : self::common($other, $one % $other);
+        $step = 0;
+        foreach ($portions as $portion) {
+            $one = (int) round($portion * self::PARTS);
+            if (abs($one - $portion * self::PARTS) > self::EPS) {
+                return null;
+            }
+            while ($one > 0) {
+                [$step, $one] = [$one, $step % $one];
+            }
+        }
+
+        return $step > 0 ? $step / self::PARTS : null;
+    }
+
+    /** @return list<float> by option: what the week can take; 0 for other sizes of an offer */
+    public static function inWeek(PlanningProblem $problem): array
+    {
+        $portions = $locked = [];
+        foreach ($problem->options as $i => $option) {
+            foreach (array_keys($option->isFor, true, true) as $m) {
+                $portions[$problem->offerOf($i)][] = $option->portion[$m];
+            }
+        }
+        foreach ($problem->locked as $one) {
+            $offer = $problem->offerOf($one->option);
+            $locked[$offer] = ($locked[$offer] ?? 0.0) + $problem->options[$one->option]->portion[$one->eater];
+        }
+        $stock = [];
+        foreach ($problem->options as $i => $option) {
+            // What a cook has locked is served, even where it is more than there is.
+            $stock[] =
+                $option->offer === null ? max(self::of($portions[$i] ?? [], $option->stock), $locked[$i] ?? 0.0) : 0.0;
+        }
+
+        return $stock;
     }
 }

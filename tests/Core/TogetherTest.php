@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Tempesal\Core\Plan\CodedWeeks;
 use Tempesal\Core\Plan\PlannedEaterWeek;
+use Tempesal\Core\Plan\StockCode;
 use Tempesal\Core\Plan\Together;
 
 /**
@@ -29,6 +31,23 @@ function choicesOf(array $weeks): array
     return $choices;
 }
 
+/**
+ * @param  list<PlannedEaterWeek>  $weeks
+ * @param  list<float>  $price
+ * @return array{float, CodedWeeks} what the best comes to, and all of them
+ */
+function codedBy(StockCode $code, array $weeks, array $price): array
+{
+    $priced = array_map(static fn(PlannedEaterWeek $one): float => $one->priced($price, 0.0), $weeks);
+    $coded = new CodedWeeks();
+    foreach ($weeks as $at => $week) {
+        $coded->add(max($priced) - $priced[$at], $week->worth, $week->worth, $week->missing, $code->taken($week->used));
+    }
+    $coded->sort();
+
+    return [max($priced), $coded];
+}
+
 it('puts together the best plan that fits, as trying all of them does', function (): void {
     $seed = random_int(1, 1_000_000_000);
     $chance = new Randomizer(new Mt19937($seed));
@@ -38,6 +57,8 @@ it('puts together the best plan that fits, as trying all of them does', function
         $stock = array_map(static fn(): float => (float) $chance->getInt(10, 120), $offers);
         $price = array_map(static fn(): float => $chance->getInt(0, 10) / 40.0, $offers);
         $fair = (float) $chance->getInt(0, 20);
+        // Counted in grams, so that what is taken is known to the gram.
+        $code = new StockCode($stock, array_map(static fn(): array => [60.0, 1.0], $offers));
         $weeks = $near = [];
         $atMost = array_sum(array_map(static fn(float $one, float $grams): float => $one * $grams, $price, $stock));
         foreach (range(0, $chance->getInt(0, 3)) as $m) {
@@ -54,14 +75,8 @@ it('puts together the best plan that fits, as trying all of them does', function
                     $used,
                 );
             }
-            $priced = array_map(static fn(PlannedEaterWeek $one): float => $one->priced($price, 0.0), $weeks[$m]);
-            $atMost += max($priced);
-            $near[$m] = array_map(
-                static fn(PlannedEaterWeek $one, float $at): array => [max($priced) - $at, $one],
-                $weeks[$m],
-                $priced,
-            );
-            usort($near[$m], static fn(array $one, array $other): int => $one[0] <=> $other[0]);
+            [$most, $near[$m]] = codedBy($code, $weeks[$m], $price);
+            $atMost += $most;
         }
         $best = -INF;
         foreach (choicesOf($weeks) as $choice) {
@@ -77,9 +92,11 @@ it('puts together the best plan that fits, as trying all of them does', function
                 );
             }
         }
-        $together = new Together($fair, 1_000_000);
-        $found = $together->best($near, $stock, $atMost, -1000.0);
+        $together = new Together($code, $price, $fair, 1_000_000);
+        $found = $together->best($near, $atMost, 0.0, -1000.0);
         expect($together->isWhole())
+            ->toBeTrue()
+            ->and($code->isExact)
             ->toBeTrue()
             ->and($found === null)
             ->toBe($best === -INF, "seed {$seed}, {$n}");
@@ -89,14 +106,25 @@ it('puts together the best plan that fits, as trying all of them does', function
             continue;
         }
         $met++;
-        $total =
-            array_sum(array_map(static fn(PlannedEaterWeek $one): float => $one->worth, $found)) -
-            $fair * max(array_map(static fn(PlannedEaterWeek $one): int => $one->missing, $found));
-        expect($total)
+        ksort($found);
+        $chosen = array_map(
+            static fn(int $m, int $at): PlannedEaterWeek => $weeks[$m][$at],
+            array_keys($found),
+            $found,
+        );
+        $left = array_reduce(
+            $chosen,
+            static fn(array $left, PlannedEaterWeek $week): array => $week->takenFrom($left),
+            $stock,
+        );
+        $again = new Together($code, $price, $fair, 1_000_000);
+        expect(PlannedEaterWeek::total($chosen, $fair))
             ->toEqualWithDelta($best, 1e-9, "seed {$seed}, {$n}")
+            ->and(min($left))
+            ->toBeGreaterThanOrEqual(0.0, "seed {$seed}, {$n}")
             ->and(array_keys($found))
             ->toBe(array_keys($weeks))
-            ->and((new Together($fair, 1_000_000))->best($near, $stock, $atMost, $best))
+            ->and($again->best($near, $atMost, 0.0, $best))
             ->toBeNull("seed {$seed}, {$n}");
     }
     expect($met)
@@ -106,8 +134,33 @@ it('puts together the best plan that fits, as trying all of them does', function
 });
 
 it('says when it was told to stop before all were looked at', function (): void {
-    $week = static fn(float $worth): array => [50.0 - $worth, new PlannedEaterWeek([], $worth, 0, [0 => 60.0])];
-    $rows = array_map($week, [50.0, 40.0, 30.0, 20.0]);
-    $together = new Together(0.0, 3);
-    expect($together->best([$rows, $rows], [100.0], 100.0, 0.0))->toBeNull()->and($together->isWhole())->toBeFalse();
+    $weeks = array_map(static fn(float $worth): PlannedEaterWeek => new PlannedEaterWeek([], $worth, 0, [0 => 60.0]), [
+        50.0,
+        40.0,
+        30.0,
+        20.0,
+    ]);
+    $code = new StockCode([100.0], [[60.0]]);
+    [, $coded] = codedBy($code, $weeks, [0.0]);
+    foreach ([[3, false], [1_000, true]] as [$looks, $isWhole]) {
+        $together = new Together($code, [0.0], 0.0, $looks);
+        expect($together->best([$coded, $coded], 100.0, 0.0, 0.0))
+            ->toBeNull()
+            ->and($together->isWhole())
+            ->toBe($isWhole);
+    }
+});
+
+it('adds to all plans what missing servings that are free are worth', function (): void {
+    $code = new StockCode([100.0], [[60.0]]);
+    $weeks = [new PlannedEaterWeek([], 50.0, 1, [0 => 60.0]), new PlannedEaterWeek([], 45.0, 2, [])];
+    // A missing serving is given 10 back, and of those two free.
+    $coded = new CodedWeeks();
+    $coded->add(0.0, 65.0, 45.0, 2, $code->taken([]));
+    $coded->add(5.0, 60.0, 50.0, 1, $code->taken([0 => 60.0]));
+    expect(PlannedEaterWeek::total($weeks, 10.0))->toBe(75.0);
+    foreach ([[74.999, [0, 1]], [75.001, null]] as [$total, $places]) {
+        $found = (new Together($code, [0.0], 10.0, 1_000))->best([$coded, $coded], 110.0, -20.0, $total);
+        expect($found === null ? null : collect($found)->sort()->values()->all())->toBe($places);
+    }
 });
