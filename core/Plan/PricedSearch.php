@@ -66,9 +66,9 @@ final class PricedSearch
     private const LOOKS = 100_000;
 
     /** The same for all weeks that lose little: first few of them, then many. */
-    private const NEAR_FEW = [3_000, 300_000];
+    private const NEAR_FEW = [5_000, 500_000];
 
-    private const NEAR_MANY = [5_000, 600_000];
+    private const NEAR_MANY = [10_000, 1_500_000];
 
     /** What a week may lose of all that a better plan may lose, one after the other. */
     private const NEAR_PARTS = [0.03, 0.06, 0.1, 0.17, 0.3, 0.55, 1.0];
