@@ -155,6 +155,12 @@ final class Together
                 $place = $places[$key] ?? $count;
                 if ($place === $count) {
                     $places[$key] = $count++;
+                    if ($count % (2 * self::KEPT) === 0) {
+                        // From here on only what is among the best of those that are kept.
+                        $this->isCut = true;
+                        $spare = self::nth($loss, self::KEPT);
+                        $allowed = $spare - $lost;
+                    }
                 } elseif ($worth[$place] >= $both) {
                     continue;
                 }
@@ -172,6 +178,18 @@ final class Together
         $joined->sort();
 
         return $joined;
+    }
+
+    /**
+     * What so many are below.
+     *
+     * @param  array<int, float>  $numbers
+     */
+    private static function nth(array $numbers, int $n): float
+    {
+        sort($numbers);
+
+        return $numbers[$n];
     }
 
     private function match(CodedWeeks $some, CodedWeeks $others, float $atMost, float $free): void

@@ -164,3 +164,21 @@ it('adds to all plans what missing servings that are free are worth', function (
         expect($found === null ? null : collect($found)->sort()->values()->all())->toBe($places);
     }
 });
+
+it('leaves out what loses most where there are too many to be kept, and says so', function (): void {
+    $code = new StockCode([100_000.0], [[400.0, 1.0]]);
+    // 90,000 pairs in one half; no two of them take the same.
+    $weeks = static fn(float $grams): array => array_map(
+        static fn(int $n): PlannedEaterWeek => new PlannedEaterWeek([], 50.0 - $n / 100.0, 0, [0 => $grams * $n]),
+        range(0, 299),
+    );
+    [, $one] = codedBy($code, $weeks(1.0), [0.0]);
+    [, $other] = codedBy($code, $weeks(300.0), [0.0]);
+    $together = new Together($code, [0.0], 0.0, 10_000_000);
+    $found = $together->best([$one, $other, $one, $one], 200.0, 0.0, 0.0);
+    ksort($found);
+    expect($together->isWhole())
+        ->toBeFalse()
+        ->and($found)
+        ->toBe([0, 0, 0, 0]);
+});
