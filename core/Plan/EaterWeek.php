@@ -20,8 +20,12 @@ final class EaterWeek
 
     private const WAYS = 160;
 
-    /** Steps for each way that may be followed where all are. */
-    private const STEPS_BY_USE = 60;
+    /** The same where all are followed, and how many steps there may be. */
+    private const PLATES_OF_ALL = 1_000;
+
+    private const WAYS_OF_ALL = 5_000;
+
+    private const STEPS_OF_ALL = 200_000;
 
     private const EPS = 1e-7;
 
@@ -300,25 +304,39 @@ final class EaterWeek
      */
     public function near(array $price, float $fair, float $reached, int $most): ?array
     {
-        [$bound, $days, $ways] = $this->ways($price, $fair, $reached, null, $most, $most, true);
+        [$bound, $days, $ways, $steps] = $this->ways(
+            $price,
+            $fair,
+            $reached,
+            null,
+            self::PLATES_OF_ALL,
+            self::WAYS_OF_ALL,
+            true,
+        );
+        $last = array_column($ways[$this->days] ?? [], 0);
         if ($bound > $reached + self::EPS) {
+            return null;
+        }
+        if ($last === []) {
+            return [$reached, new CodedWeeks(), []];
+        }
+        $back = new WaysBack(
+            $this->code,
+            $days,
+            array_map(static fn(array $one): array => array_column($one, 0), $ways),
+            $steps,
+        );
+        $found = $back->weeks($last, $reached, $most);
+        $this->steps += $back->looks;
+        if ($found === null) {
             return null;
         }
         $weeks = new CodedWeeks();
         $plates = [];
-        $last = $ways[$this->days] ?? [];
-        $best = $last === [] ? $reached : max(array_column($last, 0));
-        foreach ($last as $way) {
-            [$value, $taken, $missing] = [$way[0], [$way[6], $way[7], $way[8]], $way[9]];
-            $paid = 0.0;
-            $back = [];
-            for ($d = $this->days - 1; $d >= 0; $d--) {
-                $plate = $days[$d][$way[5]];
-                $paid += $plate[10];
-                $back[] = $plate[5];
-                $way = $ways[$d][$way[4]];
-            }
-            $plates[] = array_reverse($back);
+        $best = $found === [] ? $reached : max(array_column($found, 0));
+        foreach ($found as [$value, $taken, $missing, $week]) {
+            $paid = array_sum(array_column($week, 10));
+            $plates[] = array_column($week, 5);
             $weeks->add($best - $value, $value + $paid, $value + $paid + $fair * $missing, $missing, $taken);
         }
         $weeks->sort();
@@ -333,12 +351,11 @@ final class EaterWeek
      * @param  array<int, float>|null  $left
      * @param  int  $mostPlates  of each day
      * @param  int  $mostWays  up to each day
-     * @param  bool  $isByUse  whether of ways that end alike each is followed that takes something else, and none where they are
-     *     too many
-     * @return array{float, list<list<array{float, float, int, int, float, list<int>, int, int, int, int, float}>>, list<list<array{float, int, int, float, int, int, int, int, int, int}>>}
+     * @param  bool  $isAll  whether each step is kept that leads somewhere, not only the best one, and none where they are too many
+     * @return array{float, list<list<array{float, float, int, int, float, list<int>, int, int, int, int, float}>>, list<list<array{float, int, int, float, int, int, int, int, int}>>, list<list<list<array{float, int, int}>>>}
      *     a number that nothing passes which is not followed; plates by day: what is lost, what it comes to, offers, firsts, what the
-     *     day before pays for, options, what is taken, missing, and its price; and ways by day: value, firsts, offers of the
-     *     day, at most, way before, plate, what is taken, missing
+     *     day before pays for, options, what is taken, missing, and its price; ways by day: value, firsts, offers of the day, at
+     *     most, way before, plate, what is taken; and steps by day and way, as WaysBack reads them
      */
     private function ways(
         array $price,
@@ -347,43 +364,42 @@ final class EaterWeek
         ?array $left,
         int $mostPlates,
         int $mostWays,
-        bool $isByUse,
+        bool $isAll,
     ): array {
         $weights = $this->problem->weights;
         $days = $top = $filled = [];
         for ($d = 0; $d < $this->days; $d++) {
-            $filled[$d] = $this->plate($d, $price, $fair, $left, $isByUse);
+            $filled[$d] = $this->plate($d, $price, $fair, $left, $isAll);
             [$top[$d]] = $filled[$d]->best();
         }
         $ceiling = $this->constant() + array_sum($top);
         if ($ceiling <= $reached + self::EPS) {
-            return [$reached, [], []];
+            return [$reached, [], [], []];
         }
         $bound = $reached;
         foreach ($filled as $d => $plate) {
             [$near, $loss] = $plate->near($ceiling - $reached, $mostPlates);
             $this->steps += $plate->steps;
             $bound = $loss < $ceiling - $reached - self::EPS ? max($bound, $ceiling - $loss) : $bound;
-            if ($isByUse && $bound > $reached) {
-                return [$bound, [], []];
+            if ($isAll && $bound > $reached) {
+                return [$bound, [], [], []];
             }
             $days[] = array_map(fn(array $one): array => $this->row($d, $top[$d], $one, $price), $near);
         }
-        $isBounded = $isByUse || $left !== null;
-        [$g, $h, $k] = $isBounded ? $this->code->guards : [0, 0, 0];
-        [$s, $t, $u] = $left === null ? $this->code->stock : $this->code->room($left);
-        $until = $isByUse ? $this->steps + self::STEPS_BY_USE * $mostWays : PHP_INT_MAX;
+        [$g, $h, $k] = $left === null ? [0, 0, 0] : $this->code->guards;
+        [$s, $t, $u] = $left === null ? [0, 0, 0] : $this->code->room($left);
+        $until = $isAll ? $this->steps + self::STEPS_OF_ALL : PHP_INT_MAX;
+        $steps = [];
         $unmetOf = array_fill(0, $this->days, []);
-        $ways = [[[0.0, 0, 0, $ceiling, -1, -1, 0, 0, 0, 0]]];
+        $ways = [[[0.0, 0, 0, $ceiling, -1, -1, 0, 0, 0]]];
         $ahead = array_sum($top);
         $again = array_sum(array_map(array_sum(...), $this->again));
         for ($d = 0; $d < $this->days; $d++) {
             $ahead -= $top[$d];
             $again -= array_sum($this->again[$d] ?? []);
-            $isLast = $d === $this->days - 1;
-            $next = [];
-            foreach ($ways[$d] as $from => [$value, $met, $before, $atMost, , , $p, $q, $r, $lacks]) {
-                foreach ($days[$d] as $at => [$loss, $true, $offers, $firsts, $boundary, , $a, $b, $c, $missing]) {
+            $next = $stepsTo = [];
+            foreach ($ways[$d] as $from => [$value, $met, $before, $atMost, , , $p, $q, $r]) {
+                foreach ($days[$d] as $at => [$loss, $true, $offers, $firsts, $boundary, , $a, $b, $c]) {
                     if ($atMost - $loss <= $reached + self::EPS) {
                         break;
                     }
@@ -403,41 +419,38 @@ final class EaterWeek
                     if ($then <= $reached + self::EPS) {
                         continue;
                     }
+                    $key = $isAll ? "{$offers}.{$all}" : ($at << Firsts::BITS) | $all;
+                    if ($isAll) {
+                        $stepsTo[$key][] = [$now, $from, $at];
+                    }
+                    if (isset($next[$key]) && $now <= $next[$key][0]) {
+                        continue;
+                    }
                     $a += $p;
                     $b += $q;
                     $c += $r;
-                    $missing += $lacks;
-                    $key = match (true) {
-                        !$isByUse => ($at << Firsts::BITS) | $all,
-                        $isLast => "{$a}.{$b}.{$c}.{$missing}",
-                        default => "{$offers}.{$all}.{$a}.{$b}.{$c}.{$missing}",
-                    };
-                    if (
-                        (isset($next[$key]) && $now <= $next[$key][0]) ||
-                        (($s - $a) & $g) !== $g ||
-                        (($t - $b) & $h) !== $h ||
-                        (($u - $c) & $k) !== $k
-                    ) {
+                    if ((($s - $a) & $g) !== $g || (($t - $b) & $h) !== $h || (($u - $c) & $k) !== $k) {
                         continue;
                     }
-                    $next[$key] = [$now, $all, $offers, $then, $from, $at, $a, $b, $c, $missing];
+                    $next[$key] = [$now, $all, $offers, $then, $from, $at, $a, $b, $c];
                 }
                 if ($this->steps > $until) {
-                    return [$ceiling, [], []];
+                    return [$ceiling, [], [], []];
                 }
             }
             if (count($next) > $mostWays) {
-                if ($isByUse) {
-                    return [$ceiling, [], []];
+                if ($isAll) {
+                    return [$ceiling, [], [], []];
                 }
                 uasort($next, static fn(array $one, array $other): int => $other[3] <=> $one[3]);
                 $bound = max($bound, array_values($next)[$mostWays][3]);
                 $next = array_slice($next, 0, $mostWays, true);
             }
             $ways[] = array_values($next);
+            $steps[] = array_map(static fn(int|string $key): array => $stepsTo[$key] ?? [], array_keys($next));
         }
 
-        return [min($bound, $ceiling), $days, $ways];
+        return [min($bound, $ceiling), $days, $ways, $steps];
     }
 
     /**

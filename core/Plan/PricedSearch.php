@@ -65,13 +65,15 @@ final class PricedSearch
 
     private const LOOKS = 100_000;
 
-    /** The same for all weeks that lose little: first few of them, then many. */
-    private const NEAR_FEW = [5_000, 500_000];
+    /** The same for all weeks that lose little; the pairs also where little can be gained. */
+    private const NEAR_WEEKS = 20_000;
 
-    private const NEAR_MANY = [10_000, 1_500_000];
+    private const NEAR_LOOKS = 1_500_000;
+
+    private const NEAR_LOOKS_FOR_LITTLE = 500_000;
 
     /** What a week may lose of all that a better plan may lose, one after the other. */
-    private const NEAR_PARTS = [0.03, 0.06, 0.1, 0.17, 0.3, 0.55, 1.0];
+    private const NEAR_PARTS = [0.0, 0.01, 0.03, 0.06, 0.1, 0.17, 0.3, 0.55, 1.0];
 
     /** How many times more looks must be left for the next of them. */
     private const MORE_LOOKS = 3;
@@ -127,6 +129,9 @@ final class PricedSearch
     /** What no mixture of weeks seems to pass; the bound may be far above it where not all ways were followed. */
     private float $mostMixed = INF;
 
+    /** What no plan comes to in which fewer live servings are missing than the prices are for; INF where these are for all. */
+    private float $fewer = INF;
+
     private readonly int $budget;
 
     private bool $isStopped = false;
@@ -161,10 +166,11 @@ final class PricedSearch
         $this->tellMissingApart();
         $this->diveFrom($this->everybody(), $prices, 0.0, static fn(int $below): int => 0);
         $this->combine();
-        $this->join($prices, ...self::NEAR_FEW);
-        if ($this->patience() > 0) {
-            $this->join($prices, ...self::NEAR_MANY);
-        }
+        $near =
+            $this->fewer < $this->total && $this->boundAt($this->prices) < $this->boundAt($prices)
+                ? $this->prices
+                : $prices;
+        $this->join($near);
         $idle = 0;
         for ($time = 0; $time < self::EXCHANGES && $idle < $this->patience() && !$this->isDone(); $time++) {
             $before = $this->total;
@@ -175,7 +181,7 @@ final class PricedSearch
                 $this->combine();
             }
             if ($this->total > $before + self::EPS) {
-                $this->join($prices, ...self::NEAR_MANY);
+                $this->join($near);
             }
             $idle = $this->total > $before + self::EPS ? 0 : $idle + 1;
         }
@@ -226,8 +232,14 @@ final class PricedSearch
 
     private function isDone(): bool
     {
+        return $this->isOver() || $this->mostMixed - $this->total <= $this->nearEnough();
+    }
+
+    /** Whether no plan is better, or there was work enough. */
+    private function isOver(): bool
+    {
         return $this->isStopped ||
-            min($this->bound, $this->mostMixed) - $this->total <= max(self::NEAR, self::NEAR_SHARE * $this->size()) ||
+            $this->bound - $this->total <= $this->nearEnough() ||
             $this->known->steps() > $this->budget;
     }
 
@@ -253,6 +265,11 @@ final class PricedSearch
     private function size(): float
     {
         return abs($this->total + $this->problem->weights->short * $this->missing());
+    }
+
+    private function nearEnough(): float
+    {
+        return max(self::NEAR, self::NEAR_SHARE * $this->size());
     }
 
     private function tell(): void
@@ -350,6 +367,7 @@ final class PricedSearch
             } else {
                 // At the mixture's own prices nobody knows a better week: it is as good as any.
                 $this->mostMixed = $mix->isCounted() ? $this->mostMixed : $mostMixed;
+                $best = $this->prices;
                 break;
             }
         }
@@ -404,6 +422,8 @@ final class PricedSearch
             $this->approach(self::MIX_ROUNDS, $bound);
             $this->bound = max($this->total, min($bound, max($fewer, $this->bound)));
             if ($this->missing() === $missing) {
+                $this->fewer = $fewer;
+
                 return;
             }
             $this->prices = $prices;
@@ -438,43 +458,43 @@ final class PricedSearch
     /**
      * The best plan of all weeks that lose little at the prices, then of those that lose more, as long as there are not too many.
      * Where these are all that a better plan can be made of, no plan passes it.
-     *
-     * @param  int  $most  weeks of each eater
      */
-    private function join(StockPrices $prices, int $most, int $looks): void
+    private function join(StockPrices $prices): void
     {
+        // Where no mixture is better, only a number is looked for that no plan passes, if the one that is known says little.
+        $isForBound = !$this->isOver() && $this->bound - $this->total > self::LITTLE * $this->size();
+        if ($this->isDone() && !$isForBound) {
+            return;
+        }
         foreach ($this->everybody() as $m) {
             $reached = $this->known->mostAt($m, $prices);
             $this->known->eaters[$m]->relaxed($prices->of, $prices->missing($m), $reached, self::ROUNDS_OF_NEAR);
         }
+        $looks = 0;
         foreach (self::NEAR_PARTS as $part) {
-            if ($this->isDone()) {
+            $most = $this->patience() > 0 ? self::NEAR_LOOKS : self::NEAR_LOOKS_FOR_LITTLE;
+            if (($part > 0.0 && $this->isDone()) || $most < self::MORE_LOOKS * $looks) {
                 return;
             }
-            $loss = $part * ($this->boundAt($prices) - $this->total);
-            $together = $this->together($prices, $looks);
-            if (!$this->joinLosing($loss, $prices, $most, $together)) {
+            $together = $this->together($prices, $most);
+            if (!$this->joinLosing($part * ($this->boundAt($prices) - $this->total), $prices, $together)) {
                 return;
             }
-            [$used, $looks] = [$looks - $together->looks(), $together->looks()];
-            if ($looks < self::MORE_LOOKS * $used) {
-                return;
-            }
+            $looks = $most - $together->looks();
         }
     }
 
     /**
      * The best plan of all weeks that lose no more than something at the prices.
      *
-     * @param  int  $most  weeks of each eater
      * @return bool whether these were all
      */
-    private function joinLosing(float $loss, StockPrices $prices, int $most, Together $together): bool
+    private function joinLosing(float $loss, StockPrices $prices, Together $together): bool
     {
         $atMost = $prices->worthOfStock();
         $weeks = $plates = [];
         foreach ($this->everybody() as $m) {
-            $near = $this->known->near($m, $prices, $loss, $most);
+            $near = $this->known->near($m, $prices, $loss, self::NEAR_WEEKS);
             if ($near === null) {
                 return false;
             }
@@ -492,7 +512,8 @@ final class PricedSearch
         }
         $isAll = $together->isWhole() && $this->known->code->isExact;
         // In a better plan than the best of these somebody loses more.
-        $this->bound = min($this->bound, max($this->total, $isAll ? $atMost - $loss : $atMost) + self::EPS);
+        $bound = max($this->total, $isAll ? $atMost - $loss : $atMost) + self::EPS;
+        $this->bound = min($this->bound, $prices->isApart() ? max($this->fewer, $bound) : $bound);
 
         return $isAll;
     }

@@ -111,6 +111,12 @@ final class StockPrices
         return $prices;
     }
 
+    /** Whether they are for plans only of which it is known how many live servings are missing. */
+    public function isApart(): bool
+    {
+        return $this->more !== 0.0;
+    }
+
     /** What a missing live serving costs an eater besides its weight. */
     public function missing(int $m): float
     {
