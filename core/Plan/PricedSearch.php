@@ -477,7 +477,9 @@ final class PricedSearch
                 return;
             }
             $together = $this->together($prices, $most);
-            if (!$this->joinLosing($part * ($this->boundAt($prices) - $this->total), $prices, $together)) {
+            $isAll = $this->joinLosing($part * ($this->boundAt($prices) - $this->total), $prices, $together);
+            $this->tell();
+            if (!$isAll) {
                 return;
             }
             $looks = $most - $together->looks();
