@@ -25,7 +25,7 @@ final class EaterWeek
 
     private const WAYS_OF_ALL = 5_000;
 
-    private const STEPS_OF_ALL = 200_000;
+    private const STEPS_OF_ALL = 80_000;
 
     private const EPS = 1e-7;
 
