@@ -75,6 +75,9 @@ final class PricedSearch
     /** What a week may lose of all that a better plan may lose, one after the other. */
     private const NEAR_PARTS = [0.0, 0.01, 0.03, 0.06, 0.1, 0.17, 0.3, 0.55, 1.0];
 
+    /** What a plan may be short of the best, as a share of what a week comes to, where such weeks are put together. */
+    private const JOINED_SHARE = 0.1;
+
     /** How many times more looks must be left for the next of them. */
     private const MORE_LOOKS = 3;
 
@@ -463,7 +466,10 @@ final class PricedSearch
     {
         // Where no mixture is better, only a number is looked for that no plan passes, if the one that is known says little.
         $isForBound = !$this->isOver() && $this->bound - $this->total > self::LITTLE * $this->size();
-        if ($this->isDone() && !$isForBound) {
+        if (
+            ($this->isDone() && !$isForBound) ||
+            $this->bound - $this->total > self::JOINED_SHARE * $this->size()
+        ) {
             return;
         }
         foreach ($this->everybody() as $m) {
