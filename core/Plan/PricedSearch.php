@@ -466,10 +466,7 @@ final class PricedSearch
     {
         // Where no mixture is better, only a number is looked for that no plan passes, if the one that is known says little.
         $isForBound = !$this->isOver() && $this->bound - $this->total > self::LITTLE * $this->size();
-        if (
-            ($this->isDone() && !$isForBound) ||
-            $this->bound - $this->total > self::JOINED_SHARE * $this->size()
-        ) {
+        if (($this->isDone() && !$isForBound) || $this->bound - $this->total > self::JOINED_SHARE * $this->size()) {
             return;
         }
         foreach ($this->everybody() as $m) {
