@@ -313,11 +313,10 @@ final class EaterWeek
             self::WAYS_OF_ALL,
             true,
         );
-        $last = array_column($ways[$this->days] ?? [], 0);
         if ($bound > $reached + self::EPS) {
             return null;
         }
-        if ($last === []) {
+        if (($ways[$this->days] ?? []) === []) {
             return [$reached, new CodedWeeks(), []];
         }
         $back = new WaysBack(
@@ -326,7 +325,7 @@ final class EaterWeek
             array_map(static fn(array $one): array => array_column($one, 0), $ways),
             $steps,
         );
-        $found = $back->weeks($last, $reached, $most);
+        $found = $back->weeks($reached, $most);
         $this->steps += $back->looks;
         if ($found === null) {
             return null;

@@ -37,18 +37,17 @@ final class WaysBack
     ) {}
 
     /**
-     * @param  list<float>  $ends  by place after the last day: what the best way there comes to
      * @param  float  $above  what a week has to pass
      * @param  int  $most  how many are followed at a time
      * @return list<array{float, array{int, int, int}, int, list<Plate>}>|null what each comes to, what it takes, live servings missing,
      *     and its plates; null where there are too many ways
      */
-    public function weeks(array $ends, float $above, int $most): ?array
+    public function weeks(float $above, int $most): ?array
     {
         [$s, $t, $u] = $this->code->stock;
         [$g, $h, $k] = $this->code->guards;
         // By place and use: what comes after, what is taken, what is missing, the plate and what follows it.
-        $open = array_map(static fn(): array => [[0.0, 0, 0, 0, 0, -1, [-1, -1]]], $ends);
+        $open = array_map(static fn(): array => [[0.0, 0, 0, 0, 0, -1, [-1, -1]]], $this->best[count($this->plates)]);
         $kept = [];
         for ($d = count($this->plates) - 1; $d >= 0; $d--) {
             $next = [];
